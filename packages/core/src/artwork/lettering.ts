@@ -1,0 +1,86 @@
+import type { Font } from 'opentype.js';
+import { moveOutline, outlineArea, outlineBounds, unite, type Outline, type Rect } from '../outlines/index.js';
+import { failure, success, type Result } from '../result.js';
+import type { Artwork } from '../design/index.js';
+import { flattenPath } from './flatten.js';
+import type { FontBook } from './font-book.js';
+
+/** The lettering as cut: outlines in mm with the middle of the face at the origin. */
+export interface Lettering {
+  readonly outline: Outline;
+  /** Around the outline; null when there is no ink. */
+  readonly bounds: Rect | null;
+  readonly areaMm2: number;
+  /** Letters with ink, spaces not counted. */
+  readonly letterCount: number;
+  /** Characters that the font does not have; they are left out. */
+  readonly missing: readonly string[];
+}
+
+const capHeightUnits = (font: Font): number => {
+  const stated = font.tables.os2?.sCapHeight ?? 0;
+  if (stated > 0) return stated;
+  const box = font.charToGlyph('H').getPath(0, 0, font.unitsPerEm).getBoundingBox();
+  return box.y2 - box.y1 || font.unitsPerEm * 0.7;
+};
+
+interface Line {
+  readonly outline: Outline;
+  readonly widthMm: number;
+}
+
+const setLine = (font: Font, text: string, sizeMm: number): Line => {
+  const scale = sizeMm / font.unitsPerEm;
+  const glyphs = font.stringToGlyphs(text);
+  const rings: Outline[] = [];
+  let pen = 0;
+  glyphs.forEach((glyph, index) => {
+    rings.push(flattenPath(glyph.getPath(pen, 0, sizeMm)));
+    const next = glyphs[index + 1];
+    pen += ((glyph.advanceWidth ?? 0) + (next === undefined ? 0 : font.getKerningValue(glyph, next))) * scale;
+  });
+  return { outline: rings.flat(), widthMm: pen };
+};
+
+const alignShift: Readonly<Record<Artwork['align'], number>> = { left: 0, centre: 0.5, right: 1 };
+
+/** Lines of text in one font, united, with the middle of their ink at (offsetX, offsetY). */
+const setText = (font: Font, text: string, artwork: Artwork): Outline => {
+  const sizeMm = (artwork.capHeightMm * font.unitsPerEm) / capHeightUnits(font);
+  const lines = text.split('\n').map((line) => setLine(font, line, sizeMm));
+  const widest = Math.max(...lines.map(({ widthMm }) => widthMm));
+  const step = artwork.lineSpacing * artwork.capHeightMm;
+  const stacked = lines.flatMap(({ outline, widthMm }, index) =>
+    moveOutline(outline, (widest - widthMm) * alignShift[artwork.align], -index * step),
+  );
+  const united = unite(stacked);
+  const bounds = outlineBounds(united);
+  if (bounds === null) return united;
+  const middleX = bounds.x + bounds.width / 2;
+  // The block of cap heights is centred, not the ink: a descender must not lift the line off the middle.
+  const middleY = (artwork.capHeightMm - (lines.length - 1) * step) / 2;
+  return moveOutline(united, artwork.offsetXMm - middleX, artwork.offsetYMm - middleY);
+};
+
+/**
+ * The artwork stage: `text` set in the chosen font as clean outlines, holes clockwise, placed on the face.
+ * Fails when the font is unknown. Characters without a glyph are listed in `missing`.
+ */
+export const layLettering = (text: string, artwork: Artwork, fonts: FontBook): Result<Lettering> => {
+  const font = fonts.get(artwork.fontId);
+  if (font === undefined)
+    return failure({
+      path: 'assemblies.0.artwork.fontId',
+      message: `“${artwork.fontId}” is not a font that ships with Vitrum; there is ${[...fonts.keys()].join(', ')}`,
+    });
+  const characters = [...text.replace(/\r/g, '')];
+  const known = characters.filter((c) => c === '\n' || font.charToGlyph(c).index > 0 || /\s/.test(c));
+  const outline = setText(font, known.join(''), artwork);
+  return success({
+    outline,
+    bounds: outlineBounds(outline),
+    areaMm2: outlineArea(outline),
+    letterCount: known.filter((c) => !/\s/.test(c)).length,
+    missing: [...new Set(characters.filter((c) => !known.includes(c)))],
+  });
+};

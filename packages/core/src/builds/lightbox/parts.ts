@@ -1,0 +1,202 @@
+import type { Member } from '../../geometry/index.js';
+import { moveOutline, outlineArea, rectRing, subtract, type Outline } from '../../outlines/index.js';
+import type { CutPart, PartLayer, PartShape } from '../../parts/index.js';
+import type { PartFacts } from '../types.js';
+
+const screwEveryMm = 150;
+const screwHoleMm = 3;
+const cornerHoleMm = 4;
+/** Lead hole: the jacket and a grommet round it. */
+const grommetMm = 5;
+/** Height of the lead's hole above the back (mm), clear of the strip. */
+const leadAboveBackMm = 12;
+
+const kilograms = (areaMm2: number, thicknessMm: number, densityKgM3: number): number =>
+  (areaMm2 * thicknessMm * densityKgM3) / 1e9;
+
+const cutOut = (widthMm: number, heightMm: number): PartLayer => ({
+  operation: 'cut',
+  shapes: [{ kind: 'outline', outline: [rectRing({ x: 0, y: 0, width: widthMm, height: heightMm })] }],
+});
+
+const layer = (operation: PartLayer['operation'], shapes: readonly PartShape[]): readonly PartLayer[] =>
+  shapes.length > 0 ? [{ operation, shapes }] : [];
+
+/** Evenly spaced places along a side, no farther apart than `screwEveryMm`, kept `inset` from both ends. */
+const spread = (lengthMm: number, inset: number): readonly number[] => {
+  const count = Math.max(2, Math.ceil((lengthMm - 2 * inset) / screwEveryMm) + 1);
+  return Array.from({ length: count }, (_, index) => inset + ((lengthMm - 2 * inset) * index) / (count - 1));
+};
+
+const backScrews = (widthMm: number, heightMm: number, edge: number): readonly PartShape[] => {
+  const inset = Math.min(40, widthMm / 4, heightMm / 4);
+  const hole = (x: number, y: number): PartShape => ({ kind: 'hole', x, y, diameterMm: screwHoleMm });
+  return [
+    ...spread(widthMm, inset).flatMap((x) => [hole(x, edge), hole(x, heightMm - edge)]),
+    ...spread(heightMm, inset)
+      .slice(1, -1)
+      .flatMap((y) => [hole(edge, y), hole(widthMm - edge, y)]),
+  ];
+};
+
+const leadHole = (x: number, y: number): PartShape => ({
+  kind: 'hole',
+  x,
+  y,
+  diameterMm: widestLeadMm + grommetMm,
+});
+
+/** The widest lead in use; holes are drilled for it whatever gauge is chosen later. */
+const widestLeadMm = 7.4;
+
+const backPart = (facts: PartFacts): CutPart => {
+  const { geometry, materials, design, brief, runs } = facts;
+  const { widthMm, heightMm, thicknessMm } = geometry.back;
+  const [midX, midY] = [widthMm / 2, heightMm / 2];
+  const lead = brief.leadExit === 'back' ? [leadHole(midX, midY)] : [];
+  const rows = runs.segments
+    .filter(({ on }) => on === 'back')
+    .map(({ from, to }): PartShape => ({
+      kind: 'line',
+      from: [from[0] + midX, from[1] + midY],
+      to: [to[0] + midX, to[1] + midY],
+    }));
+  return {
+    id: 'back',
+    name: 'Back',
+    materialId: materials.backBoard.id,
+    materialName: materials.backBoard.name,
+    stock: 'board',
+    widthMm,
+    heightMm,
+    thicknessMm,
+    count: 1,
+    kg: kilograms(widthMm * heightMm, thicknessMm, materials.backBoard.densityKgM3),
+    note: 'screwed into the rear rabbet; opens for service',
+    layers: [
+      cutOut(widthMm, heightMm),
+      ...layer('drill', [...backScrews(widthMm, heightMm, (design.seatMm - design.playMm) / 2), ...lead]),
+      ...layer('mark', rows),
+    ],
+  };
+};
+
+/** Letters as film, or the mask that leaves them open. */
+const filmOutline = ({ mode, lettering, geometry }: PartFacts, widthMm: number, heightMm: number): Outline => {
+  const letters = moveOutline(lettering.outline, widthMm / 2, heightMm / 2);
+  if (mode !== 'lit-letters') return letters;
+  const { inside } = geometry;
+  // The mask reaches over the seat by half, so that no light shows past its edge.
+  const over = Math.min(4, (widthMm - inside.widthMm) / 4);
+  const mask = rectRing({
+    x: widthMm / 2 - inside.widthMm / 2 - over,
+    y: heightMm / 2 - inside.heightMm / 2 - over,
+    width: inside.widthMm + 2 * over,
+    height: inside.heightMm + 2 * over,
+  });
+  return subtract([mask], letters);
+};
+
+const facePart = (facts: PartFacts): CutPart => {
+  const { geometry, materials, mode } = facts;
+  const { widthMm, heightMm, thicknessMm } = geometry.face;
+  const film = filmOutline(facts, widthMm, heightMm);
+  return {
+    id: 'face',
+    name: 'Face',
+    materialId: materials.face.id,
+    materialName: materials.face.name,
+    stock: 'face',
+    widthMm,
+    heightMm,
+    thicknessMm,
+    count: 1,
+    kg: kilograms(widthMm * heightMm, thicknessMm, materials.face.densityKgM3),
+    note: mode === 'lit-letters' ? 'mask film on the front' : 'letters on the front, not mirrored',
+    layers: [cutOut(widthMm, heightMm), ...layer('film', film.length > 0 ? [{ kind: 'outline', outline: film }] : [])],
+  };
+};
+
+const filmPart = (facts: PartFacts): readonly CutPart[] => {
+  const { geometry, materials } = facts;
+  const { widthMm, heightMm } = geometry.face;
+  const outline = filmOutline(facts, widthMm, heightMm);
+  if (outline.length === 0) return [];
+  return [
+    {
+      id: 'film',
+      name: facts.mode === 'lit-letters' ? 'Mask film' : 'Letter film',
+      materialId: materials.film.id,
+      materialName: materials.film.name,
+      stock: 'film',
+      widthMm,
+      heightMm,
+      thicknessMm: 0.1,
+      count: 1,
+      kg: kilograms(Math.abs(outlineArea(outline)), 0.1, 1300),
+      note: 'drawn in its place on the face, seen from the front',
+      layers: [{ operation: 'cut', shapes: [{ kind: 'outline', outline }] }],
+    },
+  ];
+};
+
+const cornerHoles = (member: Member, facts: PartFacts): readonly PartShape[] => {
+  const through = member.name === 'top' || member.name === 'bottom';
+  if (facts.design.cornerJoint === 'mitre' || !through) return [];
+  const across = facts.materials.returnBoard.thicknessMm / 2;
+  const clear = Math.max(10, member.widthMm * 0.25);
+  return [across, member.lengthMm - across].flatMap((x) =>
+    [clear, member.widthMm - clear].map((y): PartShape => ({ kind: 'hole', x, y, diameterMm: cornerHoleMm })),
+  );
+};
+
+/** Drawn with the front edge at the top and the inner side toward the viewer. */
+const memberPart = (member: Member, facts: PartFacts): CutPart => {
+  const { materials, brief, geometry } = facts;
+  const { returnBoard } = materials;
+  const { lengthMm, widthMm, thicknessMm } = member;
+  const seats = member.seats.map(({ fromFrontMm, widthMm: seatWidth, stopMm }): PartShape => ({
+    kind: 'outline',
+    outline: [
+      rectRing({ x: stopMm, y: widthMm - fromFrontMm - seatWidth, width: lengthMm - 2 * stopMm, height: seatWidth }),
+    ],
+  }));
+  const backMm = geometry.back.thicknessMm;
+  const lead =
+    brief.leadExit === member.name ? [leadHole(lengthMm / 2, Math.min(backMm + leadAboveBackMm, widthMm / 2))] : [];
+  const cut = member.seats.reduce((sum, seat) => sum + seat.widthMm * seat.depthMm * (lengthMm - 2 * seat.stopMm), 0);
+  const seatNote = member.seats
+    .map(
+      (seat) =>
+        `${seat.kind} ${round(seat.widthMm)} × ${round(seat.depthMm)} for the ${seat.holds}, ${round(seat.fromFrontMm)} from the front edge${seat.stopMm > 0 ? `, stopped ${round(seat.stopMm)} short of each end` : ''}`,
+    )
+    .join('; ');
+  return {
+    id: member.name,
+    name: `${member.name[0]?.toUpperCase() ?? ''}${member.name.slice(1)} return`,
+    materialId: returnBoard.id,
+    materialName: returnBoard.name,
+    stock: 'board',
+    widthMm: lengthMm,
+    heightMm: widthMm,
+    thicknessMm,
+    count: 1,
+    kg: ((lengthMm * widthMm * thicknessMm - cut) * returnBoard.densityKgM3) / 1e9,
+    note: `${member.ends === 'mitre' ? 'ends mitred 45°, long side given; ' : ''}${seatNote}`,
+    layers: [
+      cutOut(lengthMm, widthMm),
+      ...layer('seat', seats),
+      ...layer('drill', [...cornerHoles(member, facts), ...lead]),
+    ],
+  };
+};
+
+const round = (mm: number): string => `${Math.round(mm * 10) / 10}`;
+
+/** The cut parts of a light box: four returns, back, face, and the film of the letters. */
+export const lightboxParts = (facts: PartFacts): readonly CutPart[] => [
+  ...facts.geometry.members.map((member) => memberPart(member, facts)),
+  backPart(facts),
+  facePart(facts),
+  ...filmPart(facts),
+];

@@ -1,0 +1,118 @@
+import type { Materials } from '../../catalogue/index.js';
+import type { CaseDesign } from '../../design/index.js';
+import type { CaseGeometry, Member } from '../../geometry/index.js';
+import type { LightRuns } from '../../light-runs/index.js';
+import { rectRing, subtract, type Outline } from '../../outlines/index.js';
+import type { Section, SectionShape } from '../../section/index.js';
+
+/** The profile of a member whose inner side lies at y = `innerY` and whose body extends by `side` × thickness. */
+const memberProfile = (member: Member, innerY: number, side: 1 | -1, rearZ: number): Outline => {
+  const low = Math.min(innerY, innerY + side * member.thicknessMm);
+  const body = [rectRing({ x: rearZ, y: low, width: member.widthMm, height: member.thicknessMm })];
+  const front = rearZ + member.widthMm;
+  const seats = member.seats.map((seat) =>
+    rectRing({
+      x: front - seat.fromFrontMm - seat.widthMm,
+      y: Math.min(innerY, innerY + side * seat.depthMm),
+      width: seat.widthMm,
+      height: seat.depthMm,
+    }),
+  );
+  return subtract(body, seats);
+};
+
+const stripShapes = (geometry: CaseGeometry, runs: LightRuns, materials: Materials): readonly SectionShape[] => {
+  const { strip } = materials;
+  const half = strip.widthMm / 2;
+  return runs.segments
+    .filter(({ on }) => on === 'back' || on === 'top' || on === 'bottom')
+    .map(({ from, normal, on }) => ({
+      role: 'strip' as const,
+      material: strip.name,
+      ring:
+        on === 'back'
+          ? rectRing({ x: 0, y: from[1] - half, width: strip.heightMm, height: strip.widthMm })
+          : rectRing({
+              x: from[2] - half,
+              y: normal[1] < 0 ? geometry.inside.heightMm / 2 - strip.heightMm : -geometry.inside.heightMm / 2,
+              width: strip.widthMm,
+              height: strip.heightMm,
+            }),
+    }));
+};
+
+const millimetres = (value: number): string => `${Math.round(value * 10) / 10} mm`;
+
+const seatText: Readonly<Record<CaseDesign['retention'], (design: CaseDesign, geometry: CaseGeometry) => string>> = {
+  rabbet: (design, geometry) =>
+    `rabbet ${millimetres(design.seatMm)} × ${millimetres(geometry.face.thicknessMm)} for the face`,
+  groove: (design) => `groove ${millimetres(design.seatMm)} deep, lip ${millimetres(design.lipMm)}`,
+  'laid-on': () => 'face laid on the front edges',
+};
+
+const percent = (share: number): string => `${Math.round(share * 100)} %`;
+
+/** The section of a light box, top to bottom. */
+export const lightboxSection = (
+  geometry: CaseGeometry,
+  design: CaseDesign,
+  materials: Materials,
+  runs: LightRuns,
+): Section => {
+  const { inside, outside, face, back } = geometry;
+  const rearZ = -back.thicknessMm;
+  const half = inside.heightMm / 2;
+  const [top, bottom] = geometry.members;
+  const returnShape = (member: Member | undefined, y: number, side: 1 | -1): readonly SectionShape[] =>
+    member === undefined
+      ? []
+      : memberProfile(member, y, side, rearZ).map((ring) => ({
+          role: 'return',
+          material: materials.returnBoard.name,
+          ring,
+        }));
+  const sheet = (z: number, size: { heightMm: number; thicknessMm: number }) =>
+    rectRing({ x: z, y: -size.heightMm / 2, width: size.thicknessMm, height: size.heightMm });
+  const firstRow = runs.segments.find(({ on }) => on === 'back');
+  const pitch = runs.rowPitchMm === null ? 'round the rim' : `row pitch ${millimetres(runs.rowPitchMm)}`;
+  return {
+    shapes: [
+      ...returnShape(top, half, 1),
+      ...returnShape(bottom, -half, -1),
+      { role: 'back', material: materials.backBoard.name, ring: sheet(rearZ, back) },
+      { role: 'face', material: materials.face.name, ring: sheet(inside.depthMm, face) },
+      ...stripShapes(geometry, runs, materials),
+    ],
+    layers: [
+      {
+        name: 'returns',
+        detail: `${materials.returnBoard.name}, ${seatText[design.retention](design, geometry)}`,
+        at: [inside.depthMm * 0.6, half + materials.returnBoard.thicknessMm / 2],
+      },
+      {
+        name: 'face',
+        detail: `${materials.face.name}, passes ${percent(materials.face.transmittance)}`,
+        at: [inside.depthMm + face.thicknessMm / 2, half * 0.6],
+      },
+      {
+        name: 'gap',
+        detail: `${millimetres(runs.throwMm)} LED to face, ${pitch}`,
+        at: [inside.depthMm * 0.72, half * 0.2],
+      },
+      {
+        name: 'strip',
+        detail: `${materials.strip.name}`,
+        at: [firstRow === undefined ? inside.depthMm / 2 : materials.strip.heightMm, firstRow?.from[1] ?? half - 1],
+      },
+      {
+        name: 'lining',
+        detail: `${materials.lining.name}, gives back ${percent(materials.lining.reflectance)}`,
+        at: [inside.depthMm * 0.4, -half],
+      },
+      { name: 'back', detail: `${materials.backBoard.name}, screwed: opens for service`, at: [rearZ / 2, -half * 0.6] },
+    ],
+    rearZMm: rearZ,
+    frontZMm: rearZ + outside.depthMm,
+    heightMm: outside.heightMm,
+  };
+};

@@ -1,0 +1,183 @@
+import type { Step } from '../../plan/index.js';
+import type { StepFacts } from '../types.js';
+
+const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
+
+const prepare = (facts: StepFacts): readonly Step[] => [
+  {
+    id: 'template',
+    phase: 'prepare',
+    title: 'Print the strip template and check its scale',
+    detail: 'Print at 100 %; the square must measure 50 mm both ways. Tape the tiles by their marks.',
+    minutes: 15,
+    waitMinutes: 0,
+    caution: null,
+  },
+  {
+    id: 'bench-test',
+    phase: 'prepare',
+    title: 'Try the strip on the bench before anything is cut',
+    detail: `Join ${facts.materials.strip.name} to the ${facts.circuit.supply?.name ?? 'supply'} and light the whole reel for a minute, uncoiled.`,
+    minutes: 10,
+    waitMinutes: 0,
+    caution:
+      'Do not leave strip lit while it is coiled: it overheats. Mains wiring is for a licensed electrician; use a listed supply.',
+  },
+];
+
+const cut = ({ parts, design, geometry }: StepFacts): readonly Step[] => {
+  const boards = parts.filter(({ stock }) => stock === 'board');
+  return [
+    {
+      id: 'rip',
+      phase: 'cut',
+      title: `Cut ${boards.length} boards to size`,
+      detail: boards.map((part) => `${part.name} ${mm(part.widthMm)} × ${mm(part.heightMm)}`).join('; '),
+      minutes: 12 + 6 * boards.length,
+      waitMinutes: 0,
+      caution: 'Table saw: guard and riving knife on, push stick, eye and ear protection, dust extraction.',
+    },
+    {
+      id: 'seats',
+      phase: 'cut',
+      title: design.retention === 'groove' ? 'Cut the face groove and the rear rabbet' : 'Cut the rabbets',
+      detail: `Try them on offcuts of the face (${mm(geometry.face.thicknessMm)}) and the back (${mm(geometry.back.thicknessMm)}) first.`,
+      minutes: 35,
+      waitMinutes: 0,
+      caution: 'Router or saw by its maker’s manual; feather boards; eye, ear and dust protection.',
+    },
+    {
+      id: 'face',
+      phase: 'cut',
+      title: `Cut the face ${mm(geometry.face.widthMm)} × ${mm(geometry.face.heightMm)}`,
+      detail: `It plays ${mm(design.playMm)} on every side; leave its film on until the end.`,
+      minutes: 20,
+      waitMinutes: 0,
+      caution:
+        'Ventilate when acrylic is cut by laser, and watch for fire. Never laser PVC or vinyl of unknown kind: it gives off chlorine.',
+    },
+    {
+      id: 'holes',
+      phase: 'cut',
+      title: 'Drill the back, the corners and the lead hole',
+      detail: 'Ream the lead hole’s edges and fit the grommet, so that no lead lies over a sharp edge.',
+      minutes: 18,
+      waitMinutes: 0,
+      caution: null,
+    },
+  ];
+};
+
+const finish = ({ materials, lettering, mode, geometry }: StepFacts): readonly Step[] => [
+  {
+    id: 'glue-up',
+    phase: 'finish',
+    title: 'Glue and screw the returns square',
+    detail: `Measure both diagonals: each ${mm(Math.hypot(geometry.outside.widthMm, geometry.outside.heightMm))}.`,
+    minutes: 30,
+    waitMinutes: 60,
+    caution: null,
+  },
+  {
+    id: 'lining',
+    phase: 'finish',
+    title: `Line the inside: ${materials.lining.name}`,
+    detail:
+      materials.lining.price === 0
+        ? 'Nothing to do; sand and dust.'
+        : 'Returns and back; two thin coats if it is paint, lapped joints if it is film.',
+    minutes: materials.lining.price === 0 ? 5 : 35,
+    waitMinutes: materials.lining.id === 'matt-white' ? 240 : 0,
+    caution: materials.lining.id === 'matt-white' ? 'Ventilate while painting; no flame or spark near solvents.' : null,
+  },
+  {
+    id: 'lettering',
+    phase: 'finish',
+    title:
+      mode === 'lit-letters' ? 'Lay the mask film on the face' : `Lay ${lettering.letterCount} letters on the face`,
+    detail: 'Clean the face without alcohol, lay wet with transfer film, squeegee from the middle.',
+    minutes: 20 + 2 * lettering.letterCount,
+    waitMinutes: 0,
+    caution: null,
+  },
+];
+
+const wire = ({ runs, circuit, materials, brief }: StepFacts): readonly Step[] => [
+  {
+    id: 'strip',
+    phase: 'wire',
+    title: `Cut and lay ${runs.segments.length} pieces of strip`,
+    detail: `Cut on the marks only (every ${mm(materials.strip.cutPitchMm)}); number each piece; arrows as on the template. Test each before its backing comes off.`,
+    minutes: 10 + 6 * runs.segments.length,
+    waitMinutes: 0,
+    caution: null,
+  },
+  {
+    id: 'solder',
+    phase: 'wire',
+    title: `Join ${circuit.chains.length} chain${circuit.chains.length === 1 ? '' : 's'}: ${circuit.wires.length} wires`,
+    detail: 'Red to plus, black to minus; tin both sides first; sleeve every joint; tug it.',
+    minutes: 8 + 7 * circuit.wires.length,
+    waitMinutes: 0,
+    caution: 'Solder: ventilate, mind burns.',
+  },
+  {
+    id: 'lead',
+    phase: 'wire',
+    title: `Bring the lead out ${brief.leadExit === 'back' ? 'through the back' : `at the ${brief.leadExit}`} and relieve its strain`,
+    detail: `${circuit.lead.name}, ${mm(brief.leadLengthMm)}; in-line fuse ${circuit.fuseA} A at the supply.`,
+    minutes: 15,
+    waitMinutes: 0,
+    caution:
+      'Mains side, hard-wired supplies and outdoor signs: local electrical and sign codes, a licensed electrician.',
+  },
+];
+
+const close = (facts: StepFacts): readonly Step[] => [
+  {
+    id: 'soak',
+    phase: 'prove',
+    title: 'Full power for an hour before closing',
+    detail: `Expect ${facts.circuit.amps.toFixed(2)} A at ${facts.materials.strip.voltageV} V. Note current, strip and face temperature.`,
+    minutes: 15,
+    waitMinutes: 60,
+    caution: 'Do not leave a new sign lit unattended.',
+  },
+  {
+    id: 'close',
+    phase: 'assemble',
+    title: 'Set the face, close the back',
+    detail: 'Screws, no glue: strip fails before wood does, and must be reached.',
+    minutes: 20,
+    waitMinutes: 0,
+    caution: null,
+  },
+  {
+    id: 'even',
+    phase: 'prove',
+    title: 'Look at it in the dark and by day',
+    detail: `From ${mm(facts.brief.readingDistanceMm)}: no dots, no bands, no dark corner, no light past the edges.`,
+    minutes: 10,
+    waitMinutes: 0,
+    caution: null,
+  },
+  {
+    id: 'hang',
+    phase: 'hang',
+    title: facts.brief.place === 'counter' ? 'Set it in place' : 'Hang it level',
+    detail: 'Into studs or rated plugs; check the level on the top return.',
+    minutes: facts.brief.place === 'counter' ? 10 : 30,
+    waitMinutes: 0,
+    caution:
+      'Two people and a stable platform. Heavy or overhead work: a structural professional. Fixings rated for the wall.',
+  },
+];
+
+/** The build list of a light box. Times are typical and meant to be replaced by the shop's own. */
+export const lightboxSteps = (facts: StepFacts): readonly Step[] => [
+  ...prepare(facts),
+  ...cut(facts),
+  ...finish(facts),
+  ...wire(facts),
+  ...close(facts),
+];

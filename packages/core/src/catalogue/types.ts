@@ -1,0 +1,126 @@
+/** Where a figure comes from: a made-up but usual value, or the shop's own reading. */
+export type Provenance = 'typical' | 'measured';
+
+interface Item {
+  readonly id: string;
+  readonly name: string;
+  readonly provenance: Provenance;
+  /** In the catalogue's currency, for the unit the kind of item is bought in. */
+  readonly price: number;
+}
+
+/** Flexible LED strip, bought by the reel. */
+export interface Strip extends Item {
+  readonly protection: 'bare' | 'coated' | 'sleeved';
+  readonly colour: 'white' | 'rgb';
+  /** Colour temperatures on offer (K); empty for RGB. */
+  readonly whitesK: readonly number[];
+  readonly voltageV: number;
+  readonly wattsPerM: number;
+  readonly lumensPerM: number;
+  readonly ledsPerM: number;
+  readonly beamAngleDeg: number;
+  readonly cutPitchMm: number;
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly maxRunMm: number;
+  /** Copper out and back (Ω per metre of strip). */
+  readonly trackOhmPerM: number;
+  /** Voltage below which the LEDs of one group stop conducting. */
+  readonly forwardV: number;
+  readonly maxBoardC: number;
+  readonly reelMm: number;
+}
+
+/** How a sheet spreads what passes: all ways alike, or a lobe of `sigmaDeg` round the straight line plus an unscattered share. */
+export type Scatter =
+  { readonly kind: 'lambertian' } | { readonly kind: 'lobe'; readonly sigmaDeg: number; readonly hazeShare: number };
+
+/** A diffusing face sheet. Price per whole sheet. */
+export interface FaceSheet extends Item {
+  readonly thicknessMm: number;
+  readonly transmittance: number;
+  /** Of its inner side, for light coming back into the case. */
+  readonly reflectance: number;
+  readonly scatter: Scatter;
+  readonly sheetWidthMm: number;
+  readonly sheetHeightMm: number;
+  readonly densityKgM3: number;
+  readonly maxC: number;
+  /** Growth with warmth (1/K); sets the play a face needs. */
+  readonly expansionPerK: number;
+}
+
+/** Board for returns and backs. Price per whole sheet. */
+export interface Board extends Item {
+  readonly thicknessMm: number;
+  readonly sheetWidthMm: number;
+  readonly sheetHeightMm: number;
+  readonly densityKgM3: number;
+  readonly uses: readonly ('return' | 'back')[];
+}
+
+/** Inside finish. Price per square metre, all coats. */
+export interface Lining extends Item {
+  readonly reflectance: number;
+  readonly kgPerM2: number;
+}
+
+/** Letter film, mask or paint on the face. Price per square metre. */
+export interface Film extends Item {
+  /** Passed share of linear red, green and blue. */
+  readonly transmittanceRgb: readonly [number, number, number];
+  /** Given back from the front, by day. */
+  readonly reflectanceRgb: readonly [number, number, number];
+}
+
+/** Constant-voltage supply. Price each. */
+export interface Supply extends Item {
+  readonly voltageV: number;
+  readonly watts: number;
+  readonly lengthMm: number;
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly kg: number;
+  readonly weatherproof: boolean;
+}
+
+/** Stranded copper pair, priced per metre of pair. */
+export interface Wire extends Item {
+  readonly areaMm2: number;
+  readonly awg: number;
+  readonly ampacityA: number;
+  readonly diameterMm: number;
+}
+
+/** Small things counted by the piece. */
+export interface Sundry extends Item {
+  readonly kg: number;
+}
+
+/** The shop's rates. */
+export interface Rates {
+  readonly currency: string;
+  readonly labourPerHour: number;
+  readonly energyPerKwh: number;
+  /** Saw cut (mm). */
+  readonly kerfMm: number;
+  /** Share of sheet material counted as lost beyond what is cut. */
+  readonly wasteShare: number;
+}
+
+/** Everything a design may name, plus the shop's rates. */
+export interface Catalogue {
+  readonly strips: readonly Strip[];
+  readonly faces: readonly FaceSheet[];
+  readonly boards: readonly Board[];
+  readonly linings: readonly Lining[];
+  readonly films: readonly Film[];
+  readonly supplies: readonly Supply[];
+  readonly wires: readonly Wire[];
+  readonly sundries: readonly Sundry[];
+  readonly rates: Rates;
+}
+
+/** The names of the lists in a catalogue. */
+export type CatalogueKind = Exclude<keyof Catalogue, 'rates'>;

@@ -1,0 +1,211 @@
+import type { Design } from '../design/index.js';
+
+/** What a new light box starts from; the three questions of "new job" overwrite the first few fields. */
+const lightboxStart = {
+  format: 'vitrum-design',
+  version: 1,
+  brief: {
+    place: 'wall',
+    exposure: 'indoors',
+    ambient: 'shop',
+    readingDistanceMm: 3000,
+    hoursPerDay: 10,
+    light: { kind: 'white', cctK: 4000 },
+    leadExit: 'bottom',
+    leadLengthMm: 2000,
+    quantity: 1,
+    budget: null,
+    outsideQuote: null,
+  },
+  power: { supplyId: 'auto', supplyCount: 1, wireId: 'auto', headroomShare: 0.2, feed: 'one-end' },
+} as const;
+
+/** The pharmacy's box: two rows in a case that is too shallow for them, so that they show as bands. */
+const dispensary: Design = {
+  ...lightboxStart,
+  name: 'Dispensary box',
+  brief: {
+    ...lightboxStart.brief,
+    text: 'DISPENSARY',
+    exposure: 'damp',
+    ambient: 'overcast',
+    hoursPerDay: 11,
+    budget: 600,
+    outsideQuote: 640,
+  },
+  assemblies: [
+    {
+      id: 'box',
+      build: 'lightbox',
+      artwork: {
+        fontId: 'overpass-black',
+        mode: 'opaque-letters',
+        filmId: 'black-vinyl',
+        capHeightMm: 84,
+        lineSpacing: 1.5,
+        align: 'centre',
+        offsetXMm: 0,
+        offsetYMm: 0,
+      },
+      case: {
+        sizeBy: 'outside',
+        widthMm: 900,
+        heightMm: 300,
+        depthInsideMm: 81,
+        returnBoardId: 'ply-12',
+        backBoardId: 'ply-6',
+        cornerJoint: 'butt',
+        retention: 'rabbet',
+        seatMm: 8,
+        lipMm: 6,
+        playMm: 1.2,
+        liningId: 'matt-white',
+      },
+      light: { stripId: 'coated-white-24v-70', layout: 'rows', rowCount: 2, turnCount: 1, endMarginMm: 12 },
+      face: { sheetId: 'opal-3' },
+    },
+  ],
+  power: lightboxStart.power,
+};
+
+/** Times of the ferries' ticket hall: lit letters in a navy mask. */
+const ticketHall: Design = {
+  ...lightboxStart,
+  name: 'Ticket hall board',
+  brief: {
+    ...lightboxStart.brief,
+    text: 'Tickets\n& Timetable',
+    ambient: 'shop',
+    readingDistanceMm: 4000,
+    light: { kind: 'white', cctK: 3000 },
+    leadExit: 'left',
+    outsideQuote: 520,
+  },
+  assemblies: [
+    {
+      id: 'box',
+      build: 'lightbox',
+      artwork: {
+        fontId: 'nunito-extrabold',
+        mode: 'lit-letters',
+        filmId: 'navy-vinyl',
+        capHeightMm: 78,
+        lineSpacing: 1.75,
+        align: 'left',
+        offsetXMm: 0,
+        offsetYMm: -6,
+      },
+      case: {
+        sizeBy: 'outside',
+        widthMm: 720,
+        heightMm: 360,
+        depthInsideMm: 78,
+        returnBoardId: 'oak-18',
+        backBoardId: 'ply-6',
+        cornerJoint: 'mitre',
+        retention: 'groove',
+        seatMm: 8,
+        lipMm: 6,
+        playMm: 1.2,
+        liningId: 'matt-white',
+      },
+      light: { stripId: 'white-24v-120', layout: 'rows', rowCount: 7, turnCount: 1, endMarginMm: 15 },
+      face: { sheetId: 'diffusing-3' },
+    },
+  ],
+  power: lightboxStart.power,
+};
+
+/** A small counter box lit from its rim. */
+const bakery: Design = {
+  ...lightboxStart,
+  name: 'Rye & Salt counter box',
+  brief: {
+    ...lightboxStart.brief,
+    text: 'Rye & Salt',
+    place: 'counter',
+    ambient: 'shop',
+    readingDistanceMm: 1500,
+    hoursPerDay: 8,
+    light: { kind: 'white', cctK: 2700 },
+    leadExit: 'right',
+    leadLengthMm: 1200,
+    quantity: 2,
+    outsideQuote: 260,
+  },
+  assemblies: [
+    {
+      id: 'box',
+      build: 'lightbox',
+      artwork: {
+        fontId: 'pacifico',
+        mode: 'coloured-letters',
+        filmId: 'red-film',
+        capHeightMm: 58,
+        lineSpacing: 1.6,
+        align: 'centre',
+        offsetXMm: 0,
+        offsetYMm: 0,
+      },
+      case: {
+        sizeBy: 'face',
+        widthMm: 420,
+        heightMm: 180,
+        depthInsideMm: 48,
+        returnBoardId: 'ply-12',
+        backBoardId: 'ply-6',
+        cornerJoint: 'butt',
+        retention: 'rabbet',
+        seatMm: 8,
+        lipMm: 6,
+        playMm: 0.8,
+        liningId: 'white-film',
+      },
+      light: { stripId: 'white-24v-120', layout: 'rim', rowCount: 3, turnCount: 1, endMarginMm: 12 },
+      face: { sheetId: 'opal-3' },
+    },
+  ],
+  power: lightboxStart.power,
+};
+
+/** Demo designs by the name that the command line takes. */
+export const demoDesigns = {
+  dispensary,
+  'ticket-hall': ticketHall,
+  'rye-and-salt': bakery,
+} as const satisfies Readonly<Record<string, Design>>;
+
+/** What "new job" asks. */
+export interface NewLightbox {
+  readonly name: string;
+  readonly text: string;
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly readingDistanceMm: number;
+}
+
+const clearOfEdges = 0.8;
+/** Width of a capital letter with its gap, in cap heights; a first guess that the artwork step corrects. */
+const letterAdvance = 0.82;
+
+/** A light box to start from: letters to fill the face, rows as far apart as the case is deep. */
+export const newLightbox = ({ name, text, widthMm, heightMm, readingDistanceMm }: NewLightbox): Design => {
+  const lines = text.split('\n');
+  const longest = Math.max(1, ...lines.map((line) => line.length));
+  const cap = Math.min((widthMm * clearOfEdges) / (longest * letterAdvance), (heightMm * 0.5) / lines.length);
+  const rowCount = Math.max(1, Math.round((heightMm - 24) / 85));
+  const [assembly] = dispensary.assemblies;
+  return {
+    ...dispensary,
+    name,
+    brief: { ...lightboxStart.brief, text, readingDistanceMm },
+    assemblies: [
+      {
+        ...assembly!,
+        artwork: { ...assembly!.artwork, capHeightMm: Math.max(2, Math.round(cap)) },
+        case: { ...assembly!.case, widthMm, heightMm, depthInsideMm: 90 },
+        light: { ...assembly!.light, stripId: 'white-24v-120', rowCount },
+      },
+    ],
+  };
+};

@@ -1,0 +1,2 @@
+export { demoDesigns, newLightbox, type NewLightbox } from './designs.js';
+export { demoJobs, jobStatuses, type DemoJob, type JobStatus } from './jobs.js';

@@ -1,0 +1,40 @@
+import type { Design } from '../design/index.js';
+import { demoDesigns } from './designs.js';
+
+/** Where a job stands. */
+export const jobStatuses = ['quoted', 'designed', 'cutting', 'building', 'proved', 'delivered'] as const;
+export type JobStatus = (typeof jobStatuses)[number];
+
+/** A job of the demo shop; dates count from the day of seeding. */
+export interface DemoJob {
+  readonly slug: keyof typeof demoDesigns;
+  readonly customer: string;
+  readonly status: JobStatus;
+  readonly dueInDays: number;
+  readonly design: Design;
+}
+
+/** Jobs of Sallow Lane Signs, Port Sallow: all made up. */
+export const demoJobs: readonly DemoJob[] = [
+  {
+    slug: 'dispensary',
+    customer: 'Harbour Row Pharmacy',
+    status: 'designed',
+    dueInDays: 9,
+    design: demoDesigns.dispensary,
+  },
+  {
+    slug: 'ticket-hall',
+    customer: 'Port Sallow Ferries',
+    status: 'quoted',
+    dueInDays: 24,
+    design: demoDesigns['ticket-hall'],
+  },
+  {
+    slug: 'rye-and-salt',
+    customer: 'Rye & Salt, bakers',
+    status: 'cutting',
+    dueInDays: 4,
+    design: demoDesigns['rye-and-salt'],
+  },
+];

@@ -1,0 +1,18 @@
+export { canonicalJson } from './canonical.js';
+export { applyChange, type DesignChange, type FieldChange } from './change.js';
+export { maxDesignCharacters, parseDesign, printDesign, readDesign } from './read-design.js';
+export {
+  designFormat,
+  designJsonSchema,
+  designVersion,
+  type Ambient,
+  type Artwork,
+  type Assembly,
+  type Brief,
+  type BuildName,
+  type CaseDesign,
+  type Design,
+  type FaceDesign,
+  type LightDesign,
+  type PowerDesign,
+} from './schema.js';

@@ -1,0 +1,142 @@
+import * as z from 'zod';
+
+/** The name that stands in every design file, and the version this program writes. */
+export const designFormat = 'vitrum-design';
+export const designVersion = 1;
+
+const id = z.string().min(1).max(80);
+const lengthMm = (low: number, high: number) => z.number().min(low).max(high);
+const money = z.number().min(0).max(1e7);
+
+/** What the customer wants and where the piece will hang. */
+const brief = z
+  .looseObject({
+    text: z.string().max(200).describe('What the sign says; a line break starts a new line.'),
+    place: z.enum(['wall', 'window', 'counter', 'ceiling']).describe('What it hangs on or stands on.'),
+    exposure: z.enum(['indoors', 'damp', 'outdoors']),
+    ambient: z
+      .enum(['noon', 'overcast', 'shop', 'evening', 'dark'])
+      .describe('The brightest light in which it must still read as lit.'),
+    readingDistanceMm: lengthMm(200, 200_000).describe('The nearest distance from which it is usually looked at.'),
+    hoursPerDay: z.number().min(0).max(24),
+    light: z
+      .discriminatedUnion('kind', [
+        z.looseObject({ kind: z.literal('white'), cctK: z.number().min(1800).max(10_000) }),
+        z.looseObject({ kind: z.literal('rgb'), colour: z.string().regex(/^#[0-9a-f]{6}$/i) }),
+      ])
+      .describe('A white of a colour temperature, or a mixed colour shown here as sRGB.'),
+    leadExit: z
+      .enum(['left', 'right', 'top', 'bottom', 'back'])
+      .describe('Where the low-voltage lead leaves the case.'),
+    leadLengthMm: lengthMm(0, 50_000).describe('From the case to the supply.'),
+    quantity: z.number().int().min(1).max(1000),
+    budget: money.nullable().describe('Per piece; null when none was named.'),
+    outsideQuote: money.nullable().describe('Per piece, what another shop asks; null when unknown.'),
+  })
+  .describe('What it says, where it hangs, how it is looked at.');
+
+const artwork = z
+  .looseObject({
+    fontId: id,
+    mode: z
+      .enum(['opaque-letters', 'lit-letters', 'coloured-letters'])
+      .describe('Dark letters on a lit ground; lit letters in an opaque mask; coloured letters on a lit ground.'),
+    filmId: id.describe('The film or paint of the letters or of the mask.'),
+    capHeightMm: lengthMm(2, 5000).describe('Height of a capital H.'),
+    lineSpacing: z.number().min(0.5).max(4).describe('Baseline to baseline, in cap heights.'),
+    align: z.enum(['left', 'centre', 'right']),
+    offsetXMm: lengthMm(-10_000, 10_000).describe(
+      'Shift of the lettering’s middle from the middle of the face, right positive.',
+    ),
+    offsetYMm: lengthMm(-10_000, 10_000).describe('The same, up positive.'),
+  })
+  .describe('The lettering on the face.');
+
+const caseSchema = z
+  .looseObject({
+    sizeBy: z
+      .enum(['outside', 'face'])
+      .describe('Whether width and height are those of the case or of the face sheet.'),
+    widthMm: lengthMm(40, 12_000),
+    heightMm: lengthMm(40, 12_000),
+    depthInsideMm: lengthMm(8, 1000).describe('From the inner face of the back to the inner side of the face.'),
+    returnBoardId: id,
+    backBoardId: id,
+    cornerJoint: z.enum(['butt', 'mitre']),
+    retention: z
+      .enum(['rabbet', 'groove', 'laid-on'])
+      .describe('How the face is held: in a rabbet at the front, in a groove all round, or laid on the front edges.'),
+    seatMm: lengthMm(2, 60).describe('How far the face (and the back) reaches into the returns.'),
+    lipMm: lengthMm(2, 60).describe('Wood left in front of a groove.'),
+    playMm: lengthMm(0, 10).describe('Clearance on each side of face and back in their seats.'),
+    liningId: id.describe('The finish inside.'),
+  })
+  .describe('The case: sizes, boards, how it is joined.');
+
+const light = z
+  .looseObject({
+    stripId: id,
+    layout: z.enum(['rows', 'rim']).describe('Rows on the back, or round the inside of the returns facing in.'),
+    rowCount: z.number().int().min(0).max(400),
+    turnCount: z.number().int().min(1).max(20).describe('How many times the strip goes round the rim.'),
+    endMarginMm: lengthMm(0, 1000).describe('The least distance from a strip end to the return.'),
+  })
+  .describe('Which strip, and where it runs.');
+
+const face = z.looseObject({ sheetId: id }).describe('The diffusing face.');
+
+const lightbox = z.looseObject({
+  id,
+  build: z.literal('lightbox'),
+  artwork,
+  case: caseSchema,
+  light,
+  face,
+});
+
+const power = z
+  .looseObject({
+    supplyId: z.union([z.literal('auto'), id]),
+    supplyCount: z.number().int().min(1).max(20),
+    wireId: z.union([z.literal('auto'), id]),
+    headroomShare: z.number().min(0).max(1).describe('Reserve over the full load; 0.2 is usual.'),
+    feed: z.enum(['one-end', 'both-ends']),
+  })
+  .describe('Supply, wire and feeding; shared by all assemblies.');
+
+/**
+ * The design document, version 1. Objects are loose: fields this program does not know are kept as they came.
+ * `docs/design-format.md` is generated from this.
+ */
+export const designSchema = z.looseObject({
+  format: z.literal(designFormat),
+  version: z.literal(designVersion),
+  name: z.string().min(1).max(120),
+  brief,
+  assemblies: z
+    .array(z.discriminatedUnion('build', [lightbox]))
+    .min(1)
+    .max(1),
+  power,
+});
+
+type Frozen<T> = T extends readonly (infer Item)[]
+  ? readonly Frozen<Item>[]
+  : T extends object
+    ? { readonly [Key in keyof T]: Frozen<T[Key]> }
+    : T;
+
+export type Design = Frozen<z.infer<typeof designSchema>>;
+export type Brief = Design['brief'];
+export type Assembly = Design['assemblies'][number];
+export type BuildName = Assembly['build'];
+export type Artwork = Assembly['artwork'];
+export type CaseDesign = Assembly['case'];
+export type LightDesign = Assembly['light'];
+export type FaceDesign = Assembly['face'];
+export type PowerDesign = Design['power'];
+export type Ambient = Brief['ambient'];
+
+/** The JSON Schema of the design document (draft 2020-12). */
+export const designJsonSchema = (): Record<string, unknown> =>
+  z.toJSONSchema(designSchema, { target: 'draft-2020-12' }) as Record<string, unknown>;

@@ -1,0 +1,132 @@
+import { layLettering, type FontBook } from '../artwork/index.js';
+import { findMaterials, type Catalogue } from '../catalogue/index.js';
+import { wireUp } from '../circuit/index.js';
+import { costOf } from '../cost/index.js';
+import type { Design } from '../design/index.js';
+import { caseGeometry } from '../geometry/index.js';
+import { glowOf, type GridWish } from '../glow/index.js';
+import { heatOf } from '../heat/index.js';
+import { layRuns } from '../light-runs/index.js';
+import { remember } from '../maths/index.js';
+import { pack } from '../packing/index.js';
+import { listParts } from '../parts/index.js';
+import { planBuild } from '../plan/index.js';
+import { failure, success, type Result } from '../result.js';
+import { cutSection } from '../section/index.js';
+import { stageNames, type StageName, type StageResults } from './types.js';
+
+/** Stage results and which stages had to be computed anew. */
+export interface StageRun {
+  readonly results: StageResults;
+  readonly recomputed: readonly StageName[];
+}
+
+/**
+ * The pipeline, every stage remembering its last call by the identity of its inputs: an edit recomputes only what lies
+ * downstream of it. One runner serves one page or one search.
+ */
+export const createStages = (catalogue: Catalogue, fonts: FontBook, wish: GridWish) => {
+  const stages = {
+    materials: remember(findMaterials),
+    artwork: remember(layLettering),
+    geometry: remember(caseGeometry),
+    runs: remember(layRuns),
+    section: remember(cutSection),
+    circuit: remember(wireUp),
+    glow: remember((...[brief, mode, geometry, materials, runs, circuit, lettering]: GlowArguments) =>
+      glowOf({ brief, mode, geometry, materials, runs, circuit, lettering: lettering.outline, wish }),
+    ),
+    heat: remember(heatOf),
+    parts: remember((...[build, brief, mode, design, geometry, materials, runs, lettering, circuit]: PartArguments) =>
+      listParts(build, catalogue, { brief, mode, design, geometry, materials, runs, lettering }, circuit),
+    ),
+    packing: remember(pack),
+    plan: remember(
+      (...[build, brief, mode, design, geometry, materials, runs, lettering, circuit, parts]: PlanArguments) =>
+        planBuild(build, { brief, mode, design, geometry, materials, runs, lettering, circuit, parts: parts.cut }),
+    ),
+    cost: remember(costOf),
+  };
+
+  return (design: Design): Result<StageRun> => {
+    const [assembly] = design.assemblies;
+    if (assembly === undefined) return failure({ path: 'assemblies', message: 'a design needs one assembly' });
+    const { brief, power } = design;
+    const { build, artwork, light } = assembly;
+    const materials = stages.materials.run(assembly, catalogue, 'assemblies.0');
+    if (!materials.ok) return materials;
+    const lettering = stages.artwork.run(brief.text, artwork, fonts);
+    if (!lettering.ok) return lettering;
+    const geometry = stages.geometry.run(build, assembly.case, materials.value);
+    if (!geometry.ok) return geometry;
+    const runs = stages.runs.run(build, geometry.value, light, materials.value);
+    if (!runs.ok) return runs;
+    const section = stages.section.run(build, geometry.value, assembly.case, materials.value, runs.value);
+    const circuit = stages.circuit.run(brief, power, catalogue, materials.value.strip, geometry.value, runs.value);
+    const glow = stages.glow.run(
+      brief,
+      artwork.mode,
+      geometry.value,
+      materials.value,
+      runs.value,
+      circuit,
+      lettering.value,
+    );
+    const heat = stages.heat.run(brief, geometry.value, materials.value, circuit, glow);
+    const facts = [
+      build,
+      brief,
+      artwork.mode,
+      assembly.case,
+      geometry.value,
+      materials.value,
+      runs.value,
+      lettering.value,
+      circuit,
+    ] as const;
+    const parts = stages.parts.run(...facts);
+    const packing = stages.packing.run(parts, runs.value, materials.value.strip, catalogue, brief.quantity);
+    const plan = stages.plan.run(...facts, parts);
+    const cost = stages.cost.run(brief, parts, packing, plan, catalogue);
+    return success({
+      results: {
+        design,
+        materials: materials.value,
+        lettering: lettering.value,
+        geometry: geometry.value,
+        runs: runs.value,
+        section,
+        circuit,
+        glow,
+        heat,
+        parts,
+        packing,
+        plan,
+        cost,
+      },
+      recomputed: stageNames.filter((name) => !stages[name].reused()),
+    });
+  };
+};
+
+type PartArguments = [
+  build: StageResults['design']['assemblies'][number]['build'],
+  brief: StageResults['design']['brief'],
+  mode: StageResults['design']['assemblies'][number]['artwork']['mode'],
+  design: StageResults['design']['assemblies'][number]['case'],
+  geometry: StageResults['geometry'],
+  materials: StageResults['materials'],
+  runs: StageResults['runs'],
+  lettering: StageResults['lettering'],
+  circuit: StageResults['circuit'],
+];
+type PlanArguments = [...PartArguments, parts: StageResults['parts']];
+type GlowArguments = [
+  brief: PartArguments[1],
+  mode: PartArguments[2],
+  geometry: PartArguments[4],
+  materials: PartArguments[5],
+  runs: PartArguments[6],
+  circuit: PartArguments[8],
+  lettering: PartArguments[7],
+];

@@ -1,0 +1,47 @@
+import type { Lettering } from '../artwork/index.js';
+import type { Materials } from '../catalogue/index.js';
+import type { Circuit } from '../circuit/index.js';
+import type { Cost } from '../cost/index.js';
+import type { Design } from '../design/index.js';
+import type { CaseGeometry } from '../geometry/index.js';
+import type { Glow } from '../glow/index.js';
+import type { Heat } from '../heat/index.js';
+import type { LightRuns } from '../light-runs/index.js';
+import type { Packing } from '../packing/index.js';
+import type { Parts } from '../parts/index.js';
+import type { Plan } from '../plan/index.js';
+import type { Section } from '../section/index.js';
+
+/** The stages of the pipeline, in the order of the work. */
+export const stageNames = [
+  'materials',
+  'artwork',
+  'geometry',
+  'runs',
+  'section',
+  'circuit',
+  'glow',
+  'heat',
+  'parts',
+  'packing',
+  'plan',
+  'cost',
+] as const;
+export type StageName = (typeof stageNames)[number];
+
+/** What the stages found, all plain data. */
+export interface StageResults {
+  readonly design: Design;
+  readonly materials: Materials;
+  readonly lettering: Lettering;
+  readonly geometry: CaseGeometry;
+  readonly runs: LightRuns;
+  readonly section: Section;
+  readonly circuit: Circuit;
+  readonly glow: Glow;
+  readonly heat: Heat;
+  readonly parts: Parts;
+  readonly packing: Packing;
+  readonly plan: Plan;
+  readonly cost: Cost;
+}

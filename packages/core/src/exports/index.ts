@@ -1,0 +1,54 @@
+import { strToU8, zipSync } from 'fflate';
+import { printDesign } from '../design/index.js';
+import type { Evaluation } from '../evaluate/index.js';
+import { partsCsv, stripCsv } from './parts-csv.js';
+import { litPng } from './png.js';
+import { partSvg } from './svg.js';
+import { templatePdf } from './template-pdf.js';
+
+export { partsCsv, stripCsv } from './parts-csv.js';
+export { litPng } from './png.js';
+export { partSvg, pathData } from './svg.js';
+export { checkSquareMm, templatePdf, type Paper } from './template-pdf.js';
+
+/** A file to be written, its path inside the pack. */
+export interface PackFile {
+  readonly path: string;
+  readonly bytes: Uint8Array;
+}
+
+const litViewPx = 1200;
+
+/** A name fit for a file on any system. */
+export const fileName = (name: string): string =>
+  name
+    .normalize('NFKD')
+    .replace(/[^\w\s-]/g, '')
+    .trim()
+    .replace(/\s+/g, '-')
+    .slice(0, 60)
+    .toLowerCase() || 'design';
+
+/** Everything that goes to the bench: SVG of each part, templates, lists, the design, the lit view. */
+export const benchPack = async (evaluation: Evaluation): Promise<readonly PackFile[]> => {
+  const { design, parts } = evaluation;
+  return [
+    { path: 'design.json', bytes: strToU8(printDesign(design)) },
+    { path: 'parts.csv', bytes: strToU8(`\uFEFF${partsCsv(evaluation)}`) },
+    { path: 'strip-plan.csv', bytes: strToU8(`\uFEFF${stripCsv(evaluation)}`) },
+    { path: 'lit-dusk.png', bytes: litPng(evaluation, 'evening', litViewPx) },
+    { path: 'strip-template-a4.pdf', bytes: await templatePdf(evaluation, 'a4') },
+    { path: 'strip-template-letter.pdf', bytes: await templatePdf(evaluation, 'letter') },
+    ...parts.cut.map((part) => ({ path: `parts/${part.id}.svg`, bytes: strToU8(partSvg(part)) })),
+  ];
+};
+
+/** The bench pack as one ZIP. Entries carry a fixed date, so that equal designs give equal files. */
+export const benchZip = async (evaluation: Evaluation): Promise<Uint8Array> => {
+  const folder = fileName(evaluation.design.name);
+  const files = await benchPack(evaluation);
+  return zipSync(Object.fromEntries(files.map(({ path, bytes }) => [`${folder}/${path}`, bytes])), {
+    level: 6,
+    mtime: '2020-01-01T00:00:00Z',
+  });
+};

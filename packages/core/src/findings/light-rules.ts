@@ -1,0 +1,211 @@
+import type { Ripple } from '../glow/index.js';
+import type { StageResults } from '../evaluate/types.js';
+import {
+  addRows,
+  changeFace,
+  changeStrip,
+  deepen,
+  dropRows,
+  hiding,
+  suitableStrips,
+  whiterLining,
+} from './candidates.js';
+import type { Place, Rule } from './types.js';
+
+const percent = (share: number): number =>
+  Math.round(share * (share < 0.01 ? 10_000 : 1000)) / (share < 0.01 ? 100 : 10);
+
+const around = ([x, y]: readonly [number, number], size: number): Place => ({
+  view: 'front',
+  rect: { x: x - size / 2, y: y - size / 2, width: size, height: size },
+});
+
+const worseRipple = ({ glow }: StageResults): { readonly ripple: Ripple; readonly rows: boolean } => {
+  const { dots, bands } = glow.evenness;
+  return bands !== null && bands.vanishesAtMm >= dots.vanishesAtMm
+    ? { ripple: bands, rows: true }
+    : { ripple: dots, rows: false };
+};
+
+const hidden = ({ glow, design }: StageResults): boolean =>
+  glow.evenness.dotsVanishAtMm <= design.brief.readingDistanceMm;
+
+/** Individual LEDs or rows show through the face at the reading distance. */
+export const dotsShow: Rule = ({ results, catalogue }) => {
+  if (hidden(results) || !results.glow.resolved) return null;
+  const { ripple, rows } = worseRipple(results);
+  const metres = results.design.brief.readingDistanceMm / 1000;
+  const { materials } = results;
+  const denser = suitableStrips(results, catalogue)
+    .filter(({ ledsPerM, voltageV }) => ledsPerM > materials.strip.ledsPerM && voltageV === materials.strip.voltageV)
+    .sort((a, b) => a.ledsPerM - b.ledsPerM);
+  const stronger = catalogue.faces
+    .filter(
+      (face) =>
+        hiding(face) > hiding(materials.face) ||
+        (hiding(face) === hiding(materials.face) && face.reflectance > materials.face.reflectance),
+    )
+    .filter(
+      ({ sheetWidthMm, sheetHeightMm }) =>
+        sheetWidthMm * sheetHeightMm >= materials.face.sheetWidthMm * materials.face.sheetHeightMm,
+    )
+    .sort((a, b) => hiding(a) - hiding(b) || a.price - b.price);
+  return {
+    id: 'dots-show',
+    severity: 'fix',
+    step: 'face',
+    what: rows ? `The rows show as bands from ${metres} m` : `The LEDs show as dots from ${metres} m`,
+    why: `Contrast ${percent(ripple.contrast)} % at the ${rows ? 'row' : 'LED'} pitch; from there or farther the eye sees ${percent(ripple.threshold)} %.`,
+    numbers: [
+      { label: 'contrast', value: percent(ripple.contrast), unit: '%' },
+      { label: 'seen from there', value: percent(ripple.threshold), unit: '%' },
+      { label: 'pitch', value: ripple.pitchMm, unit: 'mm' },
+      { label: 'vanishes beyond', value: ripple.vanishesAtMm / 1000, unit: 'm' },
+    ],
+    where: around(ripple.at, Math.max(ripple.pitchMm, 20)),
+    target: {
+      label: rows ? 'band contrast' : 'dot contrast',
+      better: 'lower',
+      unit: '%',
+      read: ({ glow }) => Math.round(glow.evenness.dotContrast * 10_000) / 100,
+      settled: hidden,
+    },
+    remedies: rows
+      ? [deepen(results), addRows(results), changeFace(stronger)]
+      : [deepen(results), changeStrip(denser), changeFace(stronger)],
+  };
+};
+
+/** Lit over unlit at which a sign reads as lit; typical. */
+export const readsAsLit = 1.5;
+
+const litRatio = ({ glow, design }: StageResults): number =>
+  glow.daylight.find(({ ambient }) => ambient === design.brief.ambient)?.litOverUnlit ?? 0;
+
+const ambientWords = {
+  noon: 'noon sun',
+  overcast: 'an overcast day',
+  shop: 'shop light',
+  evening: 'evening light',
+  dark: 'the dark',
+} as const;
+
+/** Even, but too dim against the light of the place. */
+export const tooDim: Rule = ({ results, catalogue }) => {
+  const ratio = litRatio(results);
+  if (ratio >= readsAsLit) return null;
+  const { materials, design } = results;
+  const brighter = suitableStrips(results, catalogue)
+    .filter(({ lumensPerM }) => lumensPerM > materials.strip.lumensPerM)
+    .sort((a, b) => a.lumensPerM - b.lumensPerM);
+  const clearer = catalogue.faces
+    .filter(({ transmittance }) => transmittance > materials.face.transmittance)
+    .sort((a, b) => a.transmittance - b.transmittance);
+  return {
+    id: 'too-dim',
+    severity: 'fix',
+    step: 'face',
+    what: `Too dim to read as lit in ${ambientWords[design.brief.ambient]}`,
+    why: `Lit it is ${ratio.toFixed(2)} times as bright as unlit; ${readsAsLit} is the usual least (typical).`,
+    numbers: [
+      { label: 'lit to unlit', value: ratio, unit: ': 1' },
+      { label: 'luminance', value: results.glow.evenness.meanCdM2, unit: 'cd/m²' },
+    ],
+    where: { view: 'front', rect: results.glow.grid.area },
+    target: {
+      label: 'lit to unlit',
+      better: 'higher',
+      unit: ': 1',
+      read: litRatio,
+      settled: (tried) => litRatio(tried) >= readsAsLit,
+    },
+    remedies: [changeStrip(brighter), addRows(results), changeFace(clearer), whiterLining(results, catalogue)],
+  };
+};
+
+/** Darkest over mean below which corners are noticed; typical. */
+export const evenEnough = 0.6;
+
+/** Dark corners or ends. */
+export const unevenCorners: Rule = ({ results, catalogue }) => {
+  const { evenness, grid } = results.glow;
+  const { design, geometry, materials } = results;
+  if (evenness.meanCdM2 <= 0 || evenness.minOverMean >= evenEnough) return null;
+  const { light } = design.assemblies[0]!;
+  const closer = Array.from({ length: 8 }, (_, step) => Math.round(light.endMarginMm * (1 - (step + 1) / 8)))
+    .filter((margin, index, all) => margin >= 2 && margin < light.endMarginMm && all.indexOf(margin) === index)
+    .map((margin) => ({
+      label: `Run the strip to ${margin} mm from the returns`,
+      change: [{ path: 'assemblies.0.light.endMarginMm', value: margin }],
+    }));
+  const shorterCut = suitableStrips(results, catalogue).filter(
+    ({ cutPitchMm, voltageV }) => cutPitchMm < materials.strip.cutPitchMm && voltageV === materials.strip.voltageV,
+  );
+  const corner = Math.max(20, Math.min(geometry.inside.widthMm, geometry.inside.heightMm) / 5);
+  return {
+    id: 'uneven-corners',
+    severity: 'fix',
+    step: 'light',
+    what:
+      light.layout === 'rows' ? 'The corners and ends stay dark' : 'The light from the rim does not reach everywhere',
+    why: `The darkest place has ${percent(evenness.minOverMean)} % of the mean; below ${evenEnough * 100} % it is noticed (typical).`,
+    numbers: [
+      { label: 'darkest to mean', value: percent(evenness.minOverMean), unit: '%' },
+      { label: 'darkest', value: evenness.minCdM2, unit: 'cd/m²' },
+    ],
+    where: around(evenness.darkestAt, Math.min(corner, grid.area.width)),
+    target: {
+      label: 'darkest to mean',
+      better: 'higher',
+      unit: '%',
+      read: ({ glow }) => percent(glow.evenness.minOverMean),
+      settled: ({ glow }) => glow.evenness.minOverMean >= evenEnough,
+    },
+    remedies: [
+      { id: 'closer-ends', candidates: closer },
+      addRows(results),
+      whiterLining(results, catalogue),
+      changeStrip(shorterCut),
+      deepen(results),
+    ],
+  };
+};
+
+/** The strip gets hotter than it may, even in the kindest case; a note when only the harsh case says so. */
+export const tooHot: Rule = ({ results, catalogue }) => {
+  const { heat, materials, design } = results;
+  const limit = materials.strip.maxBoardC;
+  if (heat.stripC.high <= limit) return null;
+  const sure = heat.stripC.low > limit;
+  const cooler = suitableStrips(results, catalogue)
+    .filter(({ wattsPerM }) => wattsPerM < materials.strip.wattsPerM)
+    .sort((a, b) => b.wattsPerM - a.wattsPerM);
+  return {
+    id: 'too-hot',
+    severity: sure ? 'fix' : 'note',
+    step: 'power',
+    what: sure ? 'More heat than the case can shed' : 'The strip may run hot; measure a soak',
+    why: `${Math.round(heat.watts)} W stay in the case; the strip comes to ${Math.round(heat.stripC.low)}–${Math.round(heat.stripC.high)} °C and may have ${limit} °C. Lit ${design.brief.hoursPerDay} h a day.`,
+    numbers: [
+      { label: 'heat inside', value: heat.watts, unit: 'W' },
+      { label: 'the case sheds', value: heat.sheddableWatts, unit: 'W' },
+    ],
+    where: {
+      view: 'slice',
+      rect: {
+        x: 0,
+        y: -results.geometry.inside.heightMm / 2,
+        width: results.geometry.inside.depthMm,
+        height: results.geometry.inside.heightMm,
+      },
+    },
+    target: {
+      label: 'strip at least',
+      better: 'lower',
+      unit: '°C',
+      read: (tried) => Math.round(tried.heat.stripC.low),
+      settled: (tried) => (sure ? tried.heat.stripC.low : tried.heat.stripC.high) <= limit,
+    },
+    remedies: [changeStrip(cooler), dropRows(results), deepen(results)],
+  };
+};

@@ -1,0 +1,105 @@
+import type { LightRuns } from '../light-runs/index.js';
+import { thresholdFrom, vanishingDistance, type SeenRipple } from './eye.js';
+import { blurredPitchShare } from './grid.js';
+import { findRipple, smoothAlongX, type FoundRipple } from './ripple.js';
+import type { Evenness, Grid, Ripple } from './types.js';
+
+const placeOf = (grid: Grid, index: number): readonly [number, number] => [
+  grid.area.x + ((index % grid.columns) + 0.5) * grid.cellWidthMm,
+  grid.area.y + (Math.floor(index / grid.columns) + 0.5) * grid.cellHeightMm,
+];
+
+/** What the figures are taken over, and from where they are looked at. */
+export interface Look {
+  /** Cells that count as lit. */
+  readonly counts: (index: number) => boolean;
+  readonly readingDistanceMm: number;
+  /** Left out along the border: one thickness of the face (mm). */
+  readonly borderMm: number;
+}
+
+const rippleOf = (found: FoundRipple, grid: Grid, seen: SeenRipple, distanceMm: number): Ripple => ({
+  pitchMm: seen.pitchMm,
+  contrast: found.contrast,
+  threshold: thresholdFrom(seen, distanceMm),
+  vanishesAtMm: vanishingDistance(seen, found.contrast),
+  at: found.index < 0 ? [0, 0] : placeOf(grid, found.index),
+});
+
+interface Spread {
+  readonly mean: number;
+  readonly min: number;
+  readonly max: number;
+  readonly low: number;
+  readonly high: number;
+  readonly darkest: number;
+}
+
+const nothing: Spread = { mean: 0, min: 0, max: 0, low: 0, high: 0, darkest: -1 };
+
+const spreadOf = (map: Float32Array, cells: Uint32Array): Spread => {
+  if (cells.length === 0) return nothing;
+  const values = new Float32Array(cells.length);
+  let sum = 0;
+  let darkest = cells[0]!;
+  cells.forEach((cell, place) => {
+    const value = map[cell]!;
+    values[place] = value;
+    sum += value;
+    if (value < map[darkest]!) darkest = cell;
+  });
+  values.sort();
+  const at = (share: number): number => values[Math.round(share * (values.length - 1))]!;
+  return { mean: sum / cells.length, min: at(0), max: at(1), low: at(0.05), high: at(0.95), darkest };
+};
+
+const cellsThatCount = (grid: Grid, look: Look): Uint32Array => {
+  const marginX = Math.min(Math.ceil(look.borderMm / grid.cellWidthMm), Math.floor(grid.columns / 3));
+  const marginY = Math.min(Math.ceil(look.borderMm / grid.cellHeightMm), Math.floor(grid.rows / 3));
+  const cells = new Uint32Array(grid.columns * grid.rows);
+  let found = 0;
+  for (let row = marginY; row < grid.rows - marginY; row += 1)
+    for (let column = marginX; column < grid.columns - marginX; column += 1) {
+      const cell = row * grid.columns + column;
+      if (look.counts(cell)) cells[found++] = cell;
+    }
+  return cells.subarray(0, found);
+};
+
+/** The evenness of a luminance map: spread, ripples at the LED and row pitch, and what the eye makes of them. */
+export const judgeEvenness = (map: Float32Array, grid: Grid, runs: LightRuns, look: Look): Evenness => {
+  const spread = spreadOf(map, cellsThatCount(grid, look));
+  const seen = (pitchMm: number): SeenRipple => ({
+    pitchMm,
+    luminance: spread.mean,
+    faceMm: Math.sqrt(grid.area.width * grid.area.height),
+  });
+  const blurred = runs.ledPitchMm < blurredPitchShare * runs.throwMm;
+  const none: FoundRipple = { contrast: 0, index: -1 };
+  const along = (axis: 'x' | 'y') => findRipple(map, grid, axis, runs.ledPitchMm, look.counts);
+  const onRim = runs.segments.some(({ on }) => on !== 'back');
+  const foundDots = blurred
+    ? none
+    : [along('x'), ...(onRim ? [along('y')] : [])].reduce((a, b) => (b.contrast > a.contrast ? b : a));
+  const dots = rippleOf(foundDots, grid, seen(runs.ledPitchMm), look.readingDistanceMm);
+  const rows = runs.rowPitchMm;
+  const withoutDots = blurred ? map : smoothAlongX(map, grid, runs.ledPitchMm);
+  const bands =
+    rows === null
+      ? null
+      : rippleOf(findRipple(withoutDots, grid, 'y', rows, look.counts), grid, seen(rows), look.readingDistanceMm);
+  return {
+    meanCdM2: spread.mean,
+    minCdM2: spread.min,
+    maxCdM2: spread.max,
+    minOverMean: spread.mean > 0 ? spread.min / spread.mean : 0,
+    minOverMax: spread.max > 0 ? spread.min / spread.max : 0,
+    lowCdM2: spread.low,
+    highCdM2: spread.high,
+    darkestAt: spread.darkest < 0 ? [0, 0] : placeOf(grid, spread.darkest),
+    dots,
+    bands,
+    dotContrast: Math.max(dots.contrast, bands?.contrast ?? 0),
+    dotsVanishAtMm: Math.max(dots.vanishesAtMm, bands?.vanishesAtMm ?? 0),
+  };
+};

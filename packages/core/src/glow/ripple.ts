@@ -1,0 +1,106 @@
+import type { Grid } from './types.js';
+
+/** A raster seen along one axis: `count` places a line, `lines` lines. */
+interface Axis {
+  readonly count: number;
+  readonly lines: number;
+  readonly stride: number;
+  readonly lineStride: number;
+  readonly cellMm: number;
+}
+
+const axisOf = (grid: Grid, along: 'x' | 'y'): Axis =>
+  along === 'x'
+    ? { count: grid.columns, lines: grid.rows, stride: 1, lineStride: grid.columns, cellMm: grid.cellWidthMm }
+    : { count: grid.rows, lines: grid.columns, stride: grid.columns, lineStride: 1, cellMm: grid.cellHeightMm };
+
+/**
+ * Running mean over a window of `width` cells, not necessarily whole, on one line. Zero where the window does not fit.
+ * A window of one pitch takes the whole ripple away and leaves any slope as it was.
+ */
+const runningMean = (line: Float64Array, width: number): Float64Array => {
+  const { length } = line;
+  const sums = new Float64Array(length + 1);
+  for (let index = 0; index < length; index += 1) sums[index + 1] = sums[index]! + line[index]!;
+  const sumTo = (place: number): number => {
+    const whole = Math.min(length - 1, Math.floor(place));
+    return sums[whole]! + line[whole]! * (place - whole);
+  };
+  return line.map((_, index) => {
+    const [low, high] = [index + 0.5 - width / 2, index + 0.5 + width / 2];
+    return low < -1e-9 || high > length + 1e-9 ? 0 : (sumTo(Math.min(high, length)) - sumTo(Math.max(low, 0))) / width;
+  });
+};
+
+/** The strongest ripple found: its Michelson contrast and the raster place of its middle. */
+export interface FoundRipple {
+  readonly contrast: number;
+  readonly index: number;
+}
+
+/** Worst contrast within any window of one pitch along a line whose middle counts; `trend` is zero where there is none. */
+const worstOnLine = (
+  line: Float64Array,
+  trend: Float64Array,
+  width: number,
+  counts: (place: number) => boolean,
+): FoundRipple => {
+  // A cell less than the pitch, so that one pitch between two rows is still a window.
+  const span = Math.max(1, Math.floor(width) - 1);
+  let worst = { contrast: 0, index: -1 };
+  for (let start = 0; start + span < line.length; start += 1) {
+    if (trend[start]! <= 0 || trend[start + span]! <= 0 || !counts(start + (span >> 1))) continue;
+    let [low, high] = [Infinity, -Infinity];
+    for (let index = start; index <= start + span; index += 1) {
+      const ratio = line[index]! / trend[index]!;
+      low = Math.min(low, ratio);
+      high = Math.max(high, ratio);
+    }
+    const contrast = (high - low) / (high + low);
+    if (contrast > worst.contrast) worst = { contrast, index: start + (span >> 1) };
+  }
+  return worst;
+};
+
+/**
+ * The worst contrast of a ripple of `pitchMm` along x or y: each line over its own running mean (which takes slow
+ * fall-off away), then (max − min) / (max + min) within one pitch. `counts` says which cells matter. Contrast 0 at
+ * index −1 when there is not room for one whole pitch.
+ */
+export const findRipple = (
+  map: ArrayLike<number>,
+  grid: Grid,
+  along: 'x' | 'y',
+  pitchMm: number,
+  counts: (index: number) => boolean,
+): FoundRipple => {
+  const axis = axisOf(grid, along);
+  const width = pitchMm / axis.cellMm;
+  const line = new Float64Array(axis.count);
+  let worst = { contrast: 0, index: -1 };
+  for (let number = 0; number < axis.lines; number += 1) {
+    for (let place = 0; place < axis.count; place += 1)
+      line[place] = map[number * axis.lineStride + place * axis.stride]!;
+    const cellAt = (place: number): number => number * axis.lineStride + place * axis.stride;
+    const found = worstOnLine(line, runningMean(line, width), width, (place) => counts(cellAt(place)));
+    if (found.contrast > worst.contrast) worst = { contrast: found.contrast, index: cellAt(found.index) };
+  }
+  return worst;
+};
+
+/** `map` with the ripple of `pitchMm` along x taken out; edges, where the window does not fit, keep the nearest mean. */
+export const smoothAlongX = (map: ArrayLike<number>, grid: Grid, pitchMm: number): Float64Array => {
+  const width = pitchMm / grid.cellWidthMm;
+  const smooth = Float64Array.from(map);
+  if (width < 2 || width > grid.columns / 2) return smooth;
+  const margin = Math.ceil(width / 2);
+  for (let row = 0; row < grid.rows; row += 1) {
+    const line = smooth.subarray(row * grid.columns, (row + 1) * grid.columns);
+    const mean = runningMean(line, width);
+    mean.forEach((_, index) => {
+      const inside = Math.min(grid.columns - 1 - margin, Math.max(margin, index));
+      line[index] = mean[inside]!;
+    });
+  }
+  return smooth;
+};

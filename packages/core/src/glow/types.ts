@@ -1,0 +1,75 @@
+import type { Ambient } from '../design/index.js';
+import type { Rect } from '../outlines/index.js';
+
+/** A raster over the lit opening; row 0 at the bottom. */
+export interface Grid {
+  readonly columns: number;
+  readonly rows: number;
+  readonly area: Rect;
+  readonly cellWidthMm: number;
+  readonly cellHeightMm: number;
+}
+
+/** Luminous flux in and out of the case (lm). Emitted equals the sum of the rest. */
+export interface FluxBalance {
+  readonly emittedLm: number;
+  readonly outLm: number;
+  readonly absorbedFaceLm: number;
+  readonly absorbedCaseLm: number;
+}
+
+/** A ripple at a known pitch, at its worst place. */
+export interface Ripple {
+  readonly pitchMm: number;
+  /** Michelson contrast (max − min) / (max + min) within one pitch, slow fall-off taken out. */
+  readonly contrast: number;
+  /** What the eye just sees from the reading distance or anywhere farther. */
+  readonly threshold: number;
+  /** Beyond this distance it is not seen (mm); 0 when never seen. */
+  readonly vanishesAtMm: number;
+  readonly at: readonly [number, number];
+}
+
+export interface Evenness {
+  readonly meanCdM2: number;
+  readonly minCdM2: number;
+  readonly maxCdM2: number;
+  readonly minOverMean: number;
+  readonly minOverMax: number;
+  readonly lowCdM2: number;
+  readonly highCdM2: number;
+  readonly darkestAt: readonly [number, number];
+  /** LED by LED along the strip. */
+  readonly dots: Ripple;
+  /** Row by row; null with a single row or round the rim. */
+  readonly bands: Ripple | null;
+  /** The worse of the two. */
+  readonly dotContrast: number;
+  readonly dotsVanishAtMm: number;
+}
+
+/** How the piece stands up to one ambient light. */
+export interface Daylight {
+  readonly ambient: Ambient;
+  readonly lux: number;
+  /** Luminance lit over unlit, both under this light. */
+  readonly litOverUnlit: number;
+}
+
+/** What the face shows. */
+export interface Glow {
+  readonly grid: Grid;
+  /** Luminance of the bare face (cd/m²), before letters and masks. */
+  readonly ground: Float32Array;
+  /** Share of each cell that letters cover. */
+  readonly letters: Float32Array;
+  readonly balance: FluxBalance;
+  /** Share of the light on the face that has been reflected inside at least once. */
+  readonly indirectShare: number;
+  readonly evenness: Evenness;
+  readonly daylight: readonly Daylight[];
+  /** Share of daylight that the unlit face gives back. */
+  readonly faceReflectance: number;
+  /** False when cells are too coarse to judge dots and bands by. */
+  readonly resolved: boolean;
+}

@@ -1,0 +1,51 @@
+export { fontListings, loadFontBook, type FontBook, type FontListing, type Lettering } from './artwork/index.js';
+export * from './catalogue/index.js';
+export type { Chain, Circuit, WireRun } from './circuit/index.js';
+export type { Cost, CostLine } from './cost/index.js';
+export * from './demo/index.js';
+export * from './design/index.js';
+export {
+  createEvaluator,
+  evaluate,
+  finish,
+  stageNames,
+  type Evaluation,
+  type Evaluator,
+  type StageName,
+} from './evaluate/index.js';
+export * from './exports/index.js';
+export type { Figure, FigureInput, FigureKind } from './figures/index.js';
+export {
+  evenEnough,
+  readsAsLit,
+  type Finding,
+  type Fix,
+  type Measure,
+  type Place,
+  type Severity,
+  type WorkStep,
+} from './findings/index.js';
+export type { CaseGeometry, Member } from './geometry/index.js';
+export {
+  ambientLux,
+  ambients,
+  contrastThreshold,
+  fullGrid,
+  previewGrid,
+  type Daylight,
+  type Evenness,
+  type Glow,
+  type Grid,
+  type GridWish,
+} from './glow/index.js';
+export type { Heat } from './heat/index.js';
+export type { LightRuns, Segment } from './light-runs/index.js';
+export { reuse, seededRandom, type Random } from './maths/index.js';
+export type { Outline, Point, Rect } from './outlines/index.js';
+export type { Packing, PlacedPiece } from './packing/index.js';
+export type { BoughtPart, CutPart, Parts } from './parts/index.js';
+export * from './picture/index.js';
+export type { Plan, Step } from './plan/index.js';
+export * from './result.js';
+export type { Section, SectionShape } from './section/index.js';
+export * from './units/index.js';

@@ -1,0 +1,5 @@
+export { placeLeds } from './led-field.js';
+export { snapToCut, type Snapped } from './snap.js';
+
+/** The most LEDs one design may light; more is a slip of the keyboard, not a sign. */
+export const maxLeds = 120_000;

@@ -1,0 +1,5 @@
+export { clamp } from './clamp.js';
+export * from './constants.js';
+export { remember, type Remembered } from './memo.js';
+export { evenPoint, seededRandom, type Random } from './random.js';
+export { reuse } from './reuse.js';

@@ -1,0 +1,25 @@
+/** A source of numbers in [0, 1). Passed in wherever chance is used, so that runs repeat. */
+export type Random = () => number;
+
+/**
+ * A seeded generator (mulberry32, 32-bit state, period 2³²): small, fast, good enough for sampling and tests,
+ * not for secrets. Source: Tommy Ettinger's public-domain mulberry32.
+ */
+export const seededRandom = (seed: number): Random => {
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
+    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
+    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
+  };
+};
+
+/**
+ * The `index`-th point of the R2 low-discrepancy sequence in the unit square
+ * (M. Roberts, 2018: additive recurrence on the plastic number).
+ */
+export const evenPoint = (index: number): readonly [number, number] => [
+  (0.5 + index * 0.7548776662466927) % 1,
+  (0.5 + index * 0.5698402909980532) % 1,
+];

@@ -1,0 +1,4 @@
+export { coverage } from './coverage.js';
+export { moveOutline, outlineArea, outlineBounds, rectRing, ringArea } from './measure.js';
+export type { Outline, Point, Rect, Ring } from './types.js';
+export { subtract, unite } from './unite.js';

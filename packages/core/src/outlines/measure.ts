@@ -1,0 +1,39 @@
+import type { Outline, Point, Rect, Ring } from './types.js';
+
+/** Signed area of a ring (mm²): positive when it runs anticlockwise. */
+export const ringArea = (ring: Ring): number => {
+  let twice = 0;
+  let [px, py] = ring[ring.length - 1] ?? [0, 0];
+  for (const [x, y] of ring) {
+    twice += px * y - x * py;
+    [px, py] = [x, y];
+  }
+  return twice / 2;
+};
+
+/** Area of an outline (mm²), holes taken away. */
+export const outlineArea = (outline: Outline): number => outline.reduce((sum, ring) => sum + ringArea(ring), 0);
+
+/** The smallest rectangle around an outline, or null when it is empty. */
+export const outlineBounds = (outline: Outline): Rect | null => {
+  let [left, bottom, right, top] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const [x, y] of outline.flat()) {
+    left = Math.min(left, x);
+    right = Math.max(right, x);
+    bottom = Math.min(bottom, y);
+    top = Math.max(top, y);
+  }
+  return left > right ? null : { x: left, y: bottom, width: right - left, height: top - bottom };
+};
+
+/** The outline moved by (dx, dy). */
+export const moveOutline = (outline: Outline, dx: number, dy: number): Outline =>
+  outline.map((ring) => ring.map(([x, y]): Point => [x + dx, y + dy]));
+
+/** The four corners of a rectangle, anticlockwise. */
+export const rectRing = ({ x, y, width, height }: Rect): Ring => [
+  [x, y],
+  [x + width, y],
+  [x + width, y + height],
+  [x, y + height],
+];

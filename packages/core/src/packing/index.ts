@@ -1,0 +1,72 @@
+import type { Board, Catalogue, FaceSheet, Strip } from '../catalogue/index.js';
+import type { LightRuns } from '../light-runs/index.js';
+import type { CutPart, Parts } from '../parts/index.js';
+import { planReels, type ReelPlan } from './reels.js';
+import { packSheets, type SheetPacking } from './sheets.js';
+
+export { planReels, type Reel, type ReelPiece, type ReelPlan } from './reels.js';
+export { packSheets, type PlacedPiece, type SheetPacking, type SheetPiece } from './sheets.js';
+
+/** The sheets of one material for the whole order. */
+export interface MaterialPacking extends SheetPacking {
+  readonly materialId: string;
+  readonly materialName: string;
+  readonly sheetWidthMm: number;
+  readonly sheetHeightMm: number;
+  readonly sheetPrice: number;
+  /** Area of the parts of one piece (m²). */
+  readonly usedM2: number;
+}
+
+/** What to have on the bench for the whole order. */
+export interface Packing {
+  readonly sheets: readonly MaterialPacking[];
+  readonly reels: ReelPlan;
+  readonly reelMm: number;
+}
+
+/** Orders beyond this are packed as this many and scaled; the pattern repeats by then. */
+const packedAtMost = 20;
+
+const packMaterial = (
+  material: Board | FaceSheet,
+  parts: readonly CutPart[],
+  quantity: number,
+  kerfMm: number,
+): MaterialPacking => {
+  const packed = Math.min(quantity, packedAtMost);
+  const pieces = Array.from({ length: packed }, (_, piece) =>
+    parts.map(({ name, widthMm, heightMm }) => ({
+      label: quantity > 1 ? `${name} ${piece + 1}` : name,
+      widthMm,
+      heightMm,
+    })),
+  ).flat();
+  const packing = packSheets(pieces, material.sheetWidthMm, material.sheetHeightMm, kerfMm);
+  return {
+    ...packing,
+    sheets: Math.ceil((packing.sheets * quantity) / packed),
+    materialId: material.id,
+    materialName: material.name,
+    sheetWidthMm: material.sheetWidthMm,
+    sheetHeightMm: material.sheetHeightMm,
+    sheetPrice: material.price,
+    usedM2: parts.reduce((sum, { widthMm, heightMm }) => sum + widthMm * heightMm, 0) / 1e6,
+  };
+};
+
+/** The packing stage: parts on sheets with the saw's kerf, strip pieces on reels. */
+export const pack = (parts: Parts, runs: LightRuns, strip: Strip, catalogue: Catalogue, quantity: number): Packing => {
+  const stock: readonly (Board | FaceSheet)[] = [...catalogue.boards, ...catalogue.faces];
+  const sheets = stock.flatMap((material) => {
+    const own = parts.cut.filter((part) => part.stock !== 'film' && part.materialId === material.id);
+    return own.length === 0 ? [] : [packMaterial(material, own, quantity, catalogue.rates.kerfMm)];
+  });
+  const pieces = Array.from({ length: Math.min(quantity, packedAtMost) }, (_, piece) =>
+    runs.segments.map(({ number, lengthMm }) => ({
+      label: quantity > 1 ? `piece ${piece + 1}, segment ${number}` : `segment ${number}`,
+      lengthMm,
+    })),
+  ).flat();
+  return { sheets, reels: planReels(pieces, strip.reelMm), reelMm: strip.reelMm };
+};

@@ -1,0 +1,187 @@
+import type { Ambient, Design } from '../design/index.js';
+import type { Evaluation } from '../evaluate/index.js';
+import { ambientLux, colourOf, luminanceOf, type LinearRgb } from '../glow/index.js';
+import { clamp } from '../maths/index.js';
+
+/** How a scene of this luminance is shown on a screen. */
+export interface Exposure {
+  /** The luminance shown as full white (cd/m²). */
+  readonly whiteCdM2: number;
+  /** The same for what stands round the sign: the eye adapts to each part of what it sees, so this lies between. */
+  readonly surroundWhiteCdM2: number;
+  readonly lux: number;
+}
+
+/** Straight sRGB bytes, four a pixel, row 0 at the top. */
+export interface Picture {
+  readonly width: number;
+  readonly height: number;
+  readonly data: Uint8ClampedArray;
+}
+
+/** Reflectances of what stands round the face, linear. */
+export const wallRgb: LinearRgb = [0.62, 0.59, 0.54];
+const brightestPaper = 0.85;
+/** Room above the brightest tenth, so that hot spots still show as hotter. */
+const shoulder = 1.08;
+
+/** Exposure for one ambient light: the eye settles on the brighter of a lit white paper and the sign itself. */
+export const exposureFor = (evaluation: Evaluation, ambient: Ambient, lit = true): Exposure => {
+  const lux = ambientLux[ambient];
+  const paper = (lux * brightestPaper) / Math.PI;
+  const unlit = (lux * evaluation.glow.faceReflectance) / Math.PI;
+  const hueRoom = Math.max(...seenHue(evaluation.design.brief.light));
+  const sign = lit ? evaluation.glow.evenness.highCdM2 * hueRoom + unlit : unlit;
+  const whiteCdM2 = Math.max(paper, sign * shoulder, 1e-6);
+  return { whiteCdM2, surroundWhiteCdM2: Math.sqrt(whiteCdM2 * Math.max(paper, 1e-6)), lux };
+};
+
+const encode = (linear: number): number => {
+  const value = clamp(linear, 0, 1);
+  return value <= 0.0031308 ? value * 12.92 : 1.055 * Math.pow(value, 1 / 2.4) - 0.055;
+};
+
+const gammaTable = Uint8ClampedArray.from({ length: 4097 }, (_, index) => Math.round(encode(index / 4096) * 255));
+
+const byteOf = (linear: number): number => gammaTable[(clamp(linear, 0, 1) * 4096) | 0]!;
+
+/** A surface beside the sign under the ambient light, as a CSS colour. */
+export const surroundColour = (reflectance: LinearRgb, exposure: Exposure): string =>
+  surfaceColour(reflectance, { ...exposure, whiteCdM2: exposure.surroundWhiteCdM2 });
+
+/** A surface of this reflectance under the ambient light, plus light of its own, as a CSS colour. */
+export const surfaceColour = (reflectance: LinearRgb, exposure: Exposure, ownCdM2: LinearRgb = [0, 0, 0]): string => {
+  const bytes = reflectance.map((share, channel) =>
+    byteOf(((exposure.lux * share) / Math.PI + (ownCdM2[channel] ?? 0)) / exposure.whiteCdM2),
+  );
+  return `rgb(${bytes.join(' ')})`;
+};
+
+interface Layers {
+  readonly hue: LinearRgb;
+  readonly film: { readonly passes: LinearRgb; readonly reflects: LinearRgb };
+  readonly faceReflectance: number;
+}
+
+/** How much of a white light's tint is still seen once the eye has adapted to it; typical. */
+const tintSeen = 0.4;
+
+/** The hue as seen: whites lose most of their tint to adaptation, colours keep it. At luminance 1. */
+const seenHue = (light: Design['brief']['light']): LinearRgb => {
+  const { hue } = colourOf(light);
+  if (light.kind === 'rgb') return hue;
+  const faded = hue.map((channel) => Math.pow(channel, tintSeen)) as unknown as LinearRgb;
+  const luminance = luminanceOf(faded);
+  return [faded[0] / luminance, faded[1] / luminance, faded[2] / luminance];
+};
+
+const layersOf = ({ design, materials, glow }: Evaluation): Layers => ({
+  hue: seenHue(design.brief.light),
+  film: { passes: materials.film.transmittanceRgb, reflects: materials.film.reflectanceRgb },
+  faceReflectance: glow.faceReflectance,
+});
+
+/** Share of a cell that film covers: the letters, or everything else when it is a mask. */
+const filmShare = (mode: Design['assemblies'][number]['artwork']['mode'], letterShare: number): number =>
+  mode === 'lit-letters' ? 1 - letterShare : letterShare;
+
+/**
+ * The lit face as it looks under one ambient light, a pixel a cell. With `letters` false the bare face is shown, for
+ * drawings that lay sharp letters over it.
+ */
+export const renderFace = (evaluation: Evaluation, ambient: Ambient, lit: boolean, letters: boolean): Picture => {
+  const { grid, ground, letters: cover } = evaluation.glow;
+  const exposure = exposureFor(evaluation, ambient, lit);
+  const { hue, film, faceReflectance } = layersOf(evaluation);
+  const { mode } = evaluation.design.assemblies[0]!.artwork;
+  const data = new Uint8ClampedArray(grid.columns * grid.rows * 4);
+  const scale = 1 / exposure.whiteCdM2;
+  const ambientCdM2 = exposure.lux / Math.PI;
+  for (let row = 0; row < grid.rows; row += 1)
+    for (let column = 0; column < grid.columns; column += 1) {
+      const cell = row * grid.columns + column;
+      const pixel = ((grid.rows - 1 - row) * grid.columns + column) * 4;
+      const covered = letters ? filmShare(mode, cover[cell]!) : 0;
+      const own = lit ? ground[cell]! : 0;
+      for (let channel = 0; channel < 3; channel += 1) {
+        const bare = own * hue[channel]! + ambientCdM2 * faceReflectance;
+        const filmed = own * hue[channel]! * film.passes[channel]! + ambientCdM2 * film.reflects[channel]!;
+        data[pixel + channel] = byteOf((bare * (1 - covered) + filmed * covered) * scale);
+      }
+      data[pixel + 3] = 255;
+    }
+  return { width: grid.columns, height: grid.rows, data };
+};
+
+/** Colour of the film where it lies over the lit face of mean luminance, as CSS. */
+export const filmColour = (evaluation: Evaluation, ambient: Ambient, lit: boolean): string => {
+  const { hue, film } = layersOf(evaluation);
+  const own = lit ? evaluation.glow.evenness.meanCdM2 : 0;
+  const passed = film.passes.map((share, channel) => share * own * hue[channel]!) as unknown as LinearRgb;
+  return surfaceColour(film.reflects, exposureFor(evaluation, ambient, lit), passed);
+};
+
+/** Dark-to-bright ramp for false colour: even steps in lightness, readable without colour vision (anchor colours our own). */
+const ramp: readonly LinearRgb[] = [
+  [18, 12, 40],
+  [62, 24, 98],
+  [128, 40, 106],
+  [196, 68, 74],
+  [238, 130, 44],
+  [250, 200, 80],
+  [255, 250, 210],
+];
+
+/** False colour for a share in [0, 1]. */
+export const falseColour = (share: number): LinearRgb => {
+  const place = clamp(share, 0, 1) * (ramp.length - 1);
+  const low = Math.min(ramp.length - 2, Math.floor(place));
+  const mix = place - low;
+  const [a, b] = [ramp[low]!, ramp[low + 1]!];
+  return [0, 1, 2].map((channel) =>
+    Math.round(a[channel]! + (b[channel]! - a[channel]!) * mix),
+  ) as unknown as LinearRgb;
+};
+
+/** The luminance map in false colour from 0 to `topCdM2`. */
+export const renderFalseColour = ({ glow }: Evaluation, topCdM2: number): Picture => {
+  const { grid, ground } = glow;
+  const data = new Uint8ClampedArray(grid.columns * grid.rows * 4);
+  for (let row = 0; row < grid.rows; row += 1)
+    for (let column = 0; column < grid.columns; column += 1) {
+      const pixel = ((grid.rows - 1 - row) * grid.columns + column) * 4;
+      const [r, g, b] = falseColour(ground[row * grid.columns + column]! / topCdM2);
+      data.set([r, g, b, 255], pixel);
+    }
+  return { width: grid.columns, height: grid.rows, data };
+};
+
+const surroundShare = 0.14;
+
+/** The whole piece on its wall under one ambient light: face, returns’ edges, wall. For files and thumbnails. */
+export const renderPiece = (evaluation: Evaluation, ambient: Ambient, widthPx: number): Picture => {
+  const { outside, inside } = evaluation.geometry;
+  const margin = Math.max(outside.widthMm, outside.heightMm) * surroundShare;
+  const [sceneWidth, sceneHeight] = [outside.widthMm + 2 * margin, outside.heightMm + 2 * margin];
+  const height = Math.max(1, Math.round((widthPx * sceneHeight) / sceneWidth));
+  const face = renderFace(evaluation, ambient, true, true);
+  const exposure = exposureFor(evaluation, ambient);
+  const flat = (share: LinearRgb): readonly number[] =>
+    share.map((value) => byteOf((exposure.lux * value) / Math.PI / exposure.surroundWhiteCdM2));
+  const [wall, edge] = [flat(wallRgb), flat([0.3, 0.22, 0.14])];
+  const data = new Uint8ClampedArray(widthPx * height * 4);
+  for (let row = 0; row < height; row += 1)
+    for (let column = 0; column < widthPx; column += 1) {
+      const x = ((column + 0.5) / widthPx - 0.5) * sceneWidth;
+      const y = (0.5 - (row + 0.5) / height) * sceneHeight;
+      const at = (row * widthPx + column) * 4;
+      const u = ((x / inside.widthMm + 0.5) * face.width) | 0;
+      const v = ((0.5 - y / inside.heightMm) * face.height) | 0;
+      const onFace = Math.abs(x) < inside.widthMm / 2 && Math.abs(y) < inside.heightMm / 2;
+      const onCase = Math.abs(x) < outside.widthMm / 2 && Math.abs(y) < outside.heightMm / 2;
+      if (onFace) data.set(face.data.subarray((v * face.width + u) * 4, (v * face.width + u) * 4 + 3), at);
+      else data.set(onCase ? edge : wall, at);
+      data[at + 3] = 255;
+    }
+  return { width: widthPx, height, data };
+};

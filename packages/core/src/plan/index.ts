@@ -1,0 +1,33 @@
+import { rulesOf, type StepFacts } from '../builds/index.js';
+import type { Assembly } from '../design/index.js';
+
+/** One thing to do at the bench. */
+export interface Step {
+  readonly id: string;
+  readonly phase: 'prepare' | 'cut' | 'finish' | 'wire' | 'assemble' | 'prove' | 'hang';
+  readonly title: string;
+  readonly detail: string;
+  /** Hands-on time, typical. */
+  readonly minutes: number;
+  /** Waiting for glue or paint. */
+  readonly waitMinutes: number;
+  /** What can hurt at this step; null when nothing out of the ordinary. */
+  readonly caution: string | null;
+}
+
+/** The build list in order. */
+export interface Plan {
+  readonly steps: readonly Step[];
+  readonly workMinutes: number;
+  readonly waitMinutes: number;
+}
+
+/** The plan stage: the steps of the build with their times and cautions. */
+export const planBuild = (build: Assembly['build'], facts: StepFacts): Plan => {
+  const steps = rulesOf(build).steps(facts);
+  return {
+    steps,
+    workMinutes: steps.reduce((sum, { minutes }) => sum + minutes, 0),
+    waitMinutes: steps.reduce((sum, { waitMinutes }) => sum + waitMinutes, 0),
+  };
+};

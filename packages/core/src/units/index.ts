@@ -1,0 +1,2 @@
+export { formatLength, inchFraction, type InchFraction } from './format-length.js';
+export { parseLength, type LengthUnit } from './parse-length.js';
