@@ -188,7 +188,7 @@ const faces: readonly FaceSheet[] = [
     thicknessMm: 3,
     transmittance: 0.78,
     reflectance: 0.16,
-    scatter: { kind: 'lobe', sigmaDeg: 35, hazeShare: 0.97 },
+    scatter: { kind: 'lobe', sigmaDeg: 35, hazeShare: 1 },
   },
   {
     ...acrylic,

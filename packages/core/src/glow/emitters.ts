@@ -23,8 +23,8 @@ export const cosineExponent = (beamAngleDeg: number): number => {
 };
 
 /**
- * LEDs as point sources with the flux their current gives. Neighbours on one piece that stand closer than the eye of the
- * light's blur (`blurredPitchShare` of the throw) are taken together at their centre of light: the ripple lost is below
+ * LEDs as point sources with the flux their current gives. Where rows are `lines`, neighbours on one piece that stand
+ * closer than `blurredPitchShare` of the throw are taken together at their centre of light: the ripple lost is below
  * 1e-5 of the mean, and a continuous strip costs no more than a sparse one.
  */
 export const emittersOf = (
@@ -32,9 +32,10 @@ export const emittersOf = (
   fluxPerLedLm: number,
   fluxShare: Float64Array,
   beamAngleDeg: number,
+  lines: boolean,
 ): Emitters => {
   const { leds, segments } = runs;
-  const together = Math.max(1, Math.floor((blurredPitchShare * runs.throwMm) / runs.ledPitchMm));
+  const together = lines ? Math.max(1, Math.floor((blurredPitchShare * runs.throwMm) / runs.ledPitchMm)) : 1;
   const rows: number[][] = [];
   for (let led = 0; led < leds.count;) {
     const segment = leds.segment[led] ?? 0;

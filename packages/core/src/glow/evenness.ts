@@ -1,6 +1,5 @@
 import type { LightRuns } from '../light-runs/index.js';
 import { thresholdFrom, vanishingDistance, type SeenRipple } from './eye.js';
-import { blurredPitchShare } from './grid.js';
 import { findRipple, smoothAlongX, type FoundRipple } from './ripple.js';
 import type { Evenness, Grid, Ripple } from './types.js';
 
@@ -16,6 +15,8 @@ export interface Look {
   readonly readingDistanceMm: number;
   /** Left out along the border: one thickness of the face (mm). */
   readonly borderMm: number;
+  /** LEDs have blurred into lines (see `rowsAreLines`), so that there is no ripple at their pitch. */
+  readonly lines: boolean;
 }
 
 const rippleOf = (found: FoundRipple, grid: Grid, seen: SeenRipple, distanceMm: number): Ripple => ({
@@ -74,16 +75,15 @@ export const judgeEvenness = (map: Float32Array, grid: Grid, runs: LightRuns, lo
     luminance: spread.mean,
     faceMm: Math.sqrt(grid.area.width * grid.area.height),
   });
-  const blurred = runs.ledPitchMm < blurredPitchShare * runs.throwMm;
   const none: FoundRipple = { contrast: 0, index: -1 };
   const along = (axis: 'x' | 'y') => findRipple(map, grid, axis, runs.ledPitchMm, look.counts);
   const onRim = runs.segments.some(({ on }) => on !== 'back');
-  const foundDots = blurred
+  const foundDots = look.lines
     ? none
     : [along('x'), ...(onRim ? [along('y')] : [])].reduce((a, b) => (b.contrast > a.contrast ? b : a));
   const dots = rippleOf(foundDots, grid, seen(runs.ledPitchMm), look.readingDistanceMm);
   const rows = runs.rowPitchMm;
-  const withoutDots = blurred ? map : smoothAlongX(map, grid, runs.ledPitchMm);
+  const withoutDots = look.lines ? map : smoothAlongX(map, grid, runs.ledPitchMm);
   const bands =
     rows === null
       ? null

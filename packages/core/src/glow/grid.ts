@@ -8,7 +8,7 @@ export interface GridWish {
   readonly maxCells: number;
 }
 
-export const previewGrid: GridWish = { longSide: 256, maxCells: 33_000 };
+export const previewGrid: GridWish = { longSide: 256, maxCells: 60_000 };
 export const fullGrid: GridWish = { longSide: 900, maxCells: 400_000 };
 
 /** LEDs closer than this share of their throw blur into a line long before the face (contrast below 1e-5). */
@@ -16,19 +16,29 @@ export const blurredPitchShare = 0.3;
 
 /** Cells needed over one pitch to read its contrast, and over one throw to catch its peak. */
 const cellsPerPitch = 8;
-const cellsPerLedPitch = 5;
+const cellsPerLedPitch = 4;
 const cellsPerThrow = 2.5;
 
+/** Whether the LEDs of a row have blurred into a line when their light meets the face; never so where the face shows images. */
+export const rowsAreLines = (runs: LightRuns, faceShowsImages: boolean): boolean =>
+  !faceShowsImages && runs.ledPitchMm < blurredPitchShare * runs.throwMm;
+
 /** The largest cell at which the ripples of these runs can still be read (mm). */
-export const coarsestCell = (runs: LightRuns): number => {
+export const coarsestCell = (runs: LightRuns, lines: boolean): number => {
   const rows = runs.rowPitchMm === null ? Infinity : runs.rowPitchMm / cellsPerPitch;
-  const dots = runs.ledPitchMm < blurredPitchShare * runs.throwMm ? Infinity : runs.ledPitchMm / cellsPerLedPitch;
+  const dots = lines ? Infinity : runs.ledPitchMm / cellsPerLedPitch;
   return Math.min(rows, dots, Math.max(runs.throwMm, 1) / cellsPerThrow);
 };
 
 /** A raster over the opening, fine enough for the ripples if the wish can pay for it. */
-export const chooseGrid = (widthMm: number, heightMm: number, runs: LightRuns, wish: GridWish): Grid => {
-  const wanted = Math.min(Math.max(widthMm, heightMm) / wish.longSide, coarsestCell(runs));
+export const chooseGrid = (
+  widthMm: number,
+  heightMm: number,
+  runs: LightRuns,
+  lines: boolean,
+  wish: GridWish,
+): Grid => {
+  const wanted = Math.min(Math.max(widthMm, heightMm) / wish.longSide, coarsestCell(runs, lines));
   const affordable = Math.sqrt((widthMm * heightMm) / wish.maxCells);
   const cell = Math.max(wanted, affordable);
   const columns = Math.max(4, Math.floor(widthMm / cell));

@@ -13,7 +13,7 @@ import { emittersOf, type Emitters } from './emitters.js';
 import { judgeEvenness } from './evenness.js';
 import { firstLight } from './first-light.js';
 import { sides, type Box } from './form-factors.js';
-import { chooseGrid, coarsestCell, type GridWish } from './grid.js';
+import { chooseGrid, coarsestCell, rowsAreLines, type GridWish } from './grid.js';
 import { settle, type SettledLight } from './interreflection.js';
 import type { Daylight, Glow, Grid } from './types.js';
 
@@ -110,11 +110,13 @@ export const glowOf = (inputs: GlowInputs): Glow => {
   const { geometry, materials, runs, circuit, brief } = inputs;
   const { strip, face, lining } = materials;
   const box: Box = geometry.inside;
-  const grid = chooseGrid(box.widthMm, box.heightMm, runs, inputs.wish);
+  const diffuser = diffuserOf(face);
+  const lines = rowsAreLines(runs, diffuser.imageShare > 0);
+  const grid = chooseGrid(box.widthMm, box.heightMm, runs, lines, inputs.wish);
   const colour = colourOf(brief.light);
   const fluxPerLedLm = (strip.lumensPerM / strip.ledsPerM) * colour.fluxShare;
-  const emitters = emittersOf(runs, fluxPerLedLm, circuit.fluxShare, strip.beamAngleDeg);
-  const direct = directLuminance(emitters, grid, box.depthMm, diffuserOf(face));
+  const emitters = emittersOf(runs, fluxPerLedLm, circuit.fluxShare, strip.beamAngleDeg, lines);
+  const direct = directLuminance(emitters, grid, box.depthMm, diffuser);
   const { emittedLm, light, reflectedOnFaceLm } = settleCase(emitters, box, materials);
   const reflected = reflectedIlluminance(grid, box, light, reflectedOnFaceLm);
   const ground = Float32Array.from(direct, (own, at) => own + (reflected[at]! * face.transmittance) / Math.PI);
@@ -126,6 +128,7 @@ export const glowOf = (inputs: GlowInputs): Glow => {
     counts,
     readingDistanceMm: brief.readingDistanceMm,
     borderMm: face.thicknessMm,
+    lines,
   });
   const onFace = light.incidentLm[1] ?? 0;
   const faceReflectance = faceReflectanceOf(materials);
@@ -146,6 +149,6 @@ export const glowOf = (inputs: GlowInputs): Glow => {
     evenness,
     daylight: daylightOf(evenness.meanCdM2, faceReflectance),
     faceReflectance,
-    resolved: Math.max(grid.cellWidthMm, grid.cellHeightMm) <= coarsestCell(runs) * 1.3,
+    resolved: Math.max(grid.cellWidthMm, grid.cellHeightMm) <= coarsestCell(runs, lines) * 1.3,
   };
 };

@@ -1,0 +1,35 @@
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+/** How the server was asked to run, read once from the environment. */
+export interface Config {
+  readonly databaseUrl: string;
+  readonly host: string;
+  readonly port: number;
+  /** Built web app to serve; may be missing in development. */
+  readonly webRoot: string;
+  readonly seed: boolean;
+}
+
+export const CONFIG = Symbol('config');
+export const defaultPort = 4780;
+
+/** Reads and checks the environment. Throws with one clear sentence. */
+export const readConfig = (environment: NodeJS.ProcessEnv): Config => {
+  const databaseUrl = environment['DATABASE_URL'];
+  if (databaseUrl === undefined || databaseUrl === '')
+    throw new Error('DATABASE_URL is not set; start with “npm start”, which brings a database up.');
+  const port = Number(environment['PORT'] ?? defaultPort);
+  if (!Number.isInteger(port) || port < 0 || port > 65_535)
+    throw new Error(`PORT must be a number from 0 to 65535, and is “${environment['PORT'] ?? ''}”.`);
+  return {
+    databaseUrl,
+    host: environment['HOST'] ?? '127.0.0.1',
+    port,
+    webRoot: fileURLToPath(new URL('../../web/dist', import.meta.url)),
+    seed: environment['VITRUM_SEED'] !== 'off',
+  };
+};
+
+/** The folder of committed SQL migrations. */
+export const migrationsFolder = path.resolve(fileURLToPath(new URL('../drizzle', import.meta.url)));

@@ -1,0 +1,58 @@
+import type { DesignSummary } from '@vitrum/contract';
+import type { Design, JobStatus } from '@vitrum/core';
+import {
+  boolean,
+  date,
+  index,
+  integer,
+  json,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  unique,
+  uuid,
+} from 'drizzle-orm/pg-core';
+
+export const jobs = pgTable('jobs', {
+  id: uuid('id').primaryKey().defaultRandom(),
+  name: text('name').notNull(),
+  customer: text('customer').notNull().default(''),
+  status: text('status').$type<JobStatus>().notNull().default('quoted'),
+  dueOn: date('due_on', { mode: 'string' }),
+  headRevision: integer('head_revision').notNull().default(0),
+  createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
+  updatedAt: timestamp('updated_at', { withTimezone: true }).notNull().defaultNow(),
+});
+
+/** Append-only. `design` is json, not jsonb: it keeps the text as it came, odd escapes and all. */
+export const revisions = pgTable(
+  'revisions',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    jobId: uuid('job_id')
+      .notNull()
+      .references(() => jobs.id),
+    number: integer('number').notNull(),
+    parent: integer('parent'),
+    hash: text('hash').notNull(),
+    design: json('design').$type<Design>().notNull(),
+    summary: json('summary').$type<DesignSummary>(),
+    note: text('note').notNull().default(''),
+    setAside: boolean('set_aside').notNull().default(false),
+    createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [unique('revisions_number').on(table.jobId, table.number), index('revisions_job').on(table.jobId)],
+);
+
+export const catalogueItems = pgTable(
+  'catalogue_items',
+  {
+    kind: text('kind').notNull(),
+    id: text('id').notNull(),
+    place: integer('place').notNull(),
+    data: jsonb('data').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.kind, table.id] })],
+);

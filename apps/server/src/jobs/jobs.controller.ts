@@ -1,0 +1,111 @@
+import {
+  Body,
+  ConflictException,
+  Controller,
+  Get,
+  Headers,
+  HttpException,
+  Param,
+  ParseIntPipe,
+  ParseUUIDPipe,
+  Patch,
+  Post,
+  Put,
+  Res,
+} from '@nestjs/common';
+import { ApiBody, ApiConflictResponse, ApiHeader, ApiOperation, ApiTags } from '@nestjs/swagger';
+import {
+  CreateJobDto,
+  SaveDesignDto,
+  UpdateJobDto,
+  type JobListing,
+  type JobView,
+  type RevisionView,
+  type RevisionWithDesign,
+} from '@vitrum/contract';
+import { designJsonSchema, jobStatuses } from '@vitrum/core';
+import type { Response } from 'express';
+import { JobsService } from './jobs.service.js';
+
+const preconditionRequired = 428;
+
+const text = { type: 'string' } as const;
+const design = { ...designJsonSchema(), $schema: undefined } as object;
+const jobFields = { name: text, customer: text, dueOn: { ...text, format: 'date', nullable: true } };
+
+const jobId = new ParseUUIDPipe({
+  exceptionFactory: () => new HttpException('There is no such job in the book.', 404),
+});
+
+/** `"abc"` or `W/"abc"` or `abc` → `abc`. */
+const bareTag = (header: string): string => header.trim().replace(/^W\//, '').replace(/^"|"$/g, '');
+
+@ApiTags('jobs')
+@Controller('jobs')
+export class JobsController {
+  constructor(private readonly jobs: JobsService) {}
+
+  @Get()
+  @ApiOperation({ summary: 'All jobs with the summary of their latest design' })
+  list(): Promise<readonly JobListing[]> {
+    return this.jobs.list();
+  }
+
+  @Post()
+  @ApiOperation({ summary: 'A new job with its first design' })
+  @ApiBody({ schema: { type: 'object', required: ['name', 'design'], properties: { ...jobFields, design } } })
+  create(@Body() request: CreateJobDto): Promise<JobView> {
+    return this.jobs.create(request);
+  }
+
+  @Get(':id')
+  @ApiOperation({ summary: 'A job with its latest design; the ETag is the design’s hash' })
+  async get(@Param('id', jobId) id: string, @Res({ passthrough: true }) response: Response): Promise<JobView> {
+    const job = await this.jobs.get(id);
+    response.setHeader('ETag', `"${job.head.hash}"`);
+    return job;
+  }
+
+  @Patch(':id')
+  @ApiOperation({ summary: 'Name, customer, status, due date' })
+  @ApiBody({ schema: { type: 'object', properties: { ...jobFields, status: { ...text, enum: [...jobStatuses] } } } })
+  update(@Param('id', jobId) id: string, @Body() request: UpdateJobDto): Promise<JobView> {
+    return this.jobs.update(id, request);
+  }
+
+  @Put(':id/design')
+  @ApiOperation({ summary: 'Save a design as the next revision' })
+  @ApiHeader({ name: 'If-Match', required: true, description: 'Hash of the revision that was edited' })
+  @ApiBody({ schema: { type: 'object', required: ['design'], properties: { design, note: text } } })
+  @ApiConflictResponse({ description: 'Somebody saved in between: both versions are kept and returned.' })
+  async save(
+    @Param('id', jobId) id: string,
+    @Body() request: SaveDesignDto,
+    @Headers('if-match') basedOn: string | undefined,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<RevisionWithDesign> {
+    if (basedOn === undefined)
+      throw new HttpException('Say in If-Match which revision was edited, by its hash.', preconditionRequired);
+    const outcome = await this.jobs.save(id, request.design, bareTag(basedOn), request.note ?? '');
+    if (outcome.kind === 'conflict')
+      throw new ConflictException({
+        message: 'This job was saved elsewhere in the meantime. Both versions are kept.',
+        head: outcome.head,
+        yours: outcome.yours,
+      });
+    response.setHeader('ETag', `"${outcome.revision.hash}"`);
+    return outcome.revision;
+  }
+
+  @Get(':id/revisions')
+  @ApiOperation({ summary: 'Every revision of a job, newest first' })
+  revisions(@Param('id', jobId) id: string): Promise<readonly RevisionView[]> {
+    return this.jobs.revisions(id);
+  }
+
+  @Get(':id/revisions/:number')
+  @ApiOperation({ summary: 'One revision with its design' })
+  revision(@Param('id', jobId) id: string, @Param('number', ParseIntPipe) number: number): Promise<RevisionWithDesign> {
+    return this.jobs.revision(id, number);
+  }
+}

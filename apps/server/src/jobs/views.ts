@@ -1,0 +1,31 @@
+import type { JobListing, RevisionView, RevisionWithDesign } from '@vitrum/contract';
+import type { DesignSummary } from '@vitrum/contract';
+import type { jobs, revisions } from '../database/schema.js';
+
+export type JobRow = typeof jobs.$inferSelect;
+export type RevisionRow = typeof revisions.$inferSelect;
+
+export const listingOf = (job: JobRow, summary: DesignSummary | null): JobListing => ({
+  id: job.id,
+  name: job.name,
+  customer: job.customer,
+  status: job.status,
+  dueOn: job.dueOn,
+  updatedAt: job.updatedAt.toISOString(),
+  revision: job.headRevision,
+  summary,
+});
+
+export const revisionView = (row: Omit<RevisionRow, 'design' | 'summary'>): RevisionView => ({
+  number: row.number,
+  parent: row.parent,
+  hash: row.hash,
+  savedAt: row.createdAt.toISOString(),
+  note: row.note,
+  setAside: row.setAside,
+});
+
+export const revisionWithDesign = (row: RevisionRow): RevisionWithDesign => ({
+  ...revisionView(row),
+  design: row.design,
+});

@@ -1,0 +1,29 @@
+import type { AddressInfo } from 'node:net';
+import { createApp } from './create-app.js';
+import { readConfig } from './config.js';
+
+const explain = (error: unknown, port: number): string => {
+  const { code, message } = error as { code?: string; message?: string };
+  if (code === 'EADDRINUSE') return `Port ${port} is in use; stop what listens there or set PORT to another.`;
+  if (code === 'EACCES') return `Port ${port} may not be used by this user; set PORT to one above 1024.`;
+  if (code === 'ECONNREFUSED') return 'The database does not come up: nothing answers at DATABASE_URL.';
+  return `Vitrum could not start: ${message ?? String(error)}`;
+};
+
+const run = async (): Promise<void> => {
+  const config = readConfig(process.env);
+  try {
+    const app = await createApp(config);
+    await app.listen(config.port, config.host);
+    const { port } = app.getHttpServer().address() as AddressInfo;
+    process.stdout.write(`listening http://${config.host}:${port}\n`);
+  } catch (error) {
+    process.stderr.write(`${explain(error, config.port)}\n`);
+    process.exit(1);
+  }
+};
+
+run().catch((error: unknown) => {
+  process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`);
+  process.exit(1);
+});

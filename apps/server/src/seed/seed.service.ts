@@ -1,0 +1,32 @@
+import { Injectable, Logger } from '@nestjs/common';
+import { demoJobs } from '@vitrum/core';
+import { CatalogueService } from '../catalogue/catalogue.service.js';
+import { DatabaseService } from '../database/database.module.js';
+import { jobs } from '../database/schema.js';
+import { JobsService } from '../jobs/jobs.service.js';
+
+const dayMs = 86_400_000;
+
+/** Fills an empty shop with the demo jobs. */
+@Injectable()
+export class SeedService {
+  private readonly logger = new Logger('seed');
+
+  constructor(
+    private readonly database: DatabaseService,
+    private readonly catalogue: CatalogueService,
+    private readonly jobs: JobsService,
+  ) {}
+
+  async seed(withJobs: boolean): Promise<void> {
+    await this.catalogue.seed();
+    if (!withJobs) return;
+    const [any] = await this.database.db.select({ id: jobs.id }).from(jobs).limit(1);
+    if (any !== undefined) return;
+    for (const { design, customer, status, dueInDays } of demoJobs) {
+      const dueOn = new Date(Date.now() + dueInDays * dayMs).toISOString().slice(0, 10);
+      await this.jobs.create({ name: design.name, customer, dueOn, design }, status);
+    }
+    this.logger.log(`the demo shop has been set up with ${demoJobs.length} jobs`);
+  }
+}

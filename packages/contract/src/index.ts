@@ -1,0 +1,11 @@
+export { CreateJobDto, SaveDesignDto, UpdateJobDto } from './job-requests.js';
+export { NewJobForm } from './new-job-form.js';
+export type {
+  DesignSummary,
+  JobListing,
+  JobView,
+  ProblemReport,
+  RevisionView,
+  RevisionWithDesign,
+  SaveConflict,
+} from './views.js';

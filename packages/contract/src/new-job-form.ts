@@ -1,0 +1,22 @@
+import { IsInt, IsNotEmpty, IsString, Max, MaxLength, Min } from 'class-validator';
+
+/** The three questions of a new job, as the form holds them; lengths already in mm. */
+export class NewJobForm {
+  @IsString()
+  @IsNotEmpty({ message: 'say what the sign says' })
+  @MaxLength(200, { message: 'at most 200 characters' })
+  text = '';
+
+  @Min(60, { message: 'at least 60 mm wide' })
+  @Max(12_000, { message: 'at most 12 m wide' })
+  widthMm = 800;
+
+  @Min(60, { message: 'at least 60 mm high' })
+  @Max(12_000, { message: 'at most 12 m high' })
+  heightMm = 300;
+
+  @IsInt()
+  @Min(200, { message: 'at least 200 mm' })
+  @Max(200_000, { message: 'at most 200 m' })
+  readingDistanceMm = 3000;
+}

@@ -1,0 +1,53 @@
+import type { Design, JobStatus, Problem, Severity } from '@vitrum/core';
+
+/** The few facts of a design that lists show; worked out when it is saved. */
+export interface DesignSummary {
+  readonly size: string;
+  readonly figures: readonly { readonly id: string; readonly text: string; readonly label: string }[];
+  readonly counts: Readonly<Record<Severity, number>>;
+  /** PNG as a data URL; null when the design could not be evaluated. */
+  readonly thumbnail: string | null;
+}
+
+export interface RevisionView {
+  readonly number: number;
+  readonly parent: number | null;
+  readonly hash: string;
+  readonly savedAt: string;
+  readonly note: string;
+  /** Kept beside the line because it was saved from an older revision. */
+  readonly setAside: boolean;
+}
+
+export interface RevisionWithDesign extends RevisionView {
+  readonly design: Design;
+}
+
+export interface JobListing {
+  readonly id: string;
+  readonly name: string;
+  readonly customer: string;
+  readonly status: JobStatus;
+  readonly dueOn: string | null;
+  readonly updatedAt: string;
+  readonly revision: number;
+  readonly summary: DesignSummary | null;
+}
+
+export interface JobView extends JobListing {
+  readonly head: RevisionWithDesign;
+}
+
+/** The body of every error. */
+export interface ProblemReport {
+  readonly statusCode: number;
+  readonly message: string;
+  readonly problems: readonly Problem[];
+  readonly requestId: string;
+}
+
+/** The body of a 409: both sides, both kept. */
+export interface SaveConflict extends ProblemReport {
+  readonly head: RevisionWithDesign;
+  readonly yours: RevisionWithDesign;
+}

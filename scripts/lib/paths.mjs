@@ -1,0 +1,8 @@
+import { fileURLToPath } from 'node:url';
+import path from 'node:path';
+
+export const root = path.resolve(fileURLToPath(new URL('../..', import.meta.url)));
+export const inRoot = (...parts) => path.join(root, ...parts);
+
+/** Where the shop's data lives: `VITRUM_DATA`, else a folder of the project's own. */
+export const dataFolder = () => path.resolve(process.env.VITRUM_DATA || inRoot('.vitrum', 'data'));

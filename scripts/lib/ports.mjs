@@ -1,0 +1,12 @@
+import { createServer } from 'node:net';
+
+/** A port that is free on loopback right now. */
+export const freePort = () =>
+  new Promise((resolve, reject) => {
+    const probe = createServer();
+    probe.on('error', reject);
+    probe.listen(0, '127.0.0.1', () => {
+      const { port } = probe.address();
+      probe.close(() => resolve(port));
+    });
+  });

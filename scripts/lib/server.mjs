@@ -1,0 +1,43 @@
+import { spawn } from 'node:child_process';
+import { createWriteStream, mkdirSync } from 'node:fs';
+import path from 'node:path';
+import { inRoot } from './paths.mjs';
+
+const stopWithinMs = 8000;
+
+/**
+ * Starts the built server; resolves with its URL once it listens, rejects with its own sentence when it cannot. Logs go
+ * to `log`.
+ */
+export const startServer = ({ environment, log }) =>
+  new Promise((resolve, reject) => {
+    mkdirSync(path.dirname(log), { recursive: true });
+    const file = createWriteStream(log, { flags: 'a' });
+    // A process group of its own: Ctrl-C reaches this script, which then stops the server in order.
+    const child = spawn('node', ['--enable-source-maps', inRoot('apps/server/dist/main.js')], {
+      env: { ...process.env, ...environment },
+      stdio: ['ignore', 'pipe', 'pipe'],
+      detached: true,
+    });
+    let complaint = '';
+    const exited = new Promise((done) => child.once('exit', done));
+    const stop = async () => {
+      if (child.exitCode !== null) return;
+      child.kill('SIGTERM');
+      const timer = setTimeout(() => child.kill('SIGKILL'), stopWithinMs);
+      await exited;
+      clearTimeout(timer);
+    };
+    child.stdout.on('data', (chunk) => {
+      file.write(chunk);
+      const url = /^listening (\S+)/m.exec(String(chunk))?.[1];
+      if (url !== undefined) resolve({ url, stop, exited });
+    });
+    child.stderr.on('data', (chunk) => {
+      file.write(chunk);
+      complaint += String(chunk);
+    });
+    child.once('exit', (code) =>
+      reject(new Error(complaint.trim() || `The server ended with code ${code}; its log is ${log}.`)),
+    );
+  });
