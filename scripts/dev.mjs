@@ -1,7 +1,7 @@
 import { spawn } from 'node:child_process';
 import path from 'node:path';
 import { bringUpPostgres } from './lib/postgres.mjs';
-import { dataFolder, inRoot, root } from './lib/paths.mjs';
+import { dataFolder, inPackage, inRoot, root } from './lib/paths.mjs';
 import { runMain, say } from './lib/say.mjs';
 import { setUp } from './lib/setup.mjs';
 
@@ -18,7 +18,7 @@ const main = async () => {
   const children = [
     spawn('node', [inRoot('node_modules/typescript/bin/tsc'), '-b', '--watch', '--preserveWatchOutput'], options),
     spawn('node', ['--watch', '--enable-source-maps', inRoot('apps/server/dist/main.js')], options),
-    spawn('node', [inRoot('node_modules/vite/bin/vite.js')], { ...options, cwd: path.join(root, 'apps/web') }),
+    spawn('node', [inPackage('apps/web', 'vite', 'bin/vite.js')], { ...options, cwd: path.join(root, 'apps/web') }),
   ];
   await new Promise((resolve) => {
     for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, resolve);

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { alone } from './lock.mjs';
-import { inRoot, root } from './paths.mjs';
+import { inPackage, inRoot, root } from './paths.mjs';
 import { run } from './run.mjs';
 import { PlainError, say } from './say.mjs';
 
@@ -79,7 +79,7 @@ const build = async () => {
   if (readStamp(stamp) === wanted && products.every((file) => existsSync(inRoot(file)))) return;
   say('Building …');
   await run('node', [inRoot('node_modules/typescript/bin/tsc'), '-b'], { cwd: root });
-  await run('node', [inRoot('node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'], {
+  await run('node', [inPackage('apps/web', 'vite', 'bin/vite.js'), 'build', '--logLevel', 'warn'], {
     cwd: inRoot('apps/web'),
   });
   mkdirSync(path.dirname(stamp), { recursive: true });

@@ -41,7 +41,7 @@ export {
 export type { Heat } from './heat/index.js';
 export type { LightRuns, Segment } from './light-runs/index.js';
 export { reuse, seededRandom, type Random } from './maths/index.js';
-export type { Outline, Point, Rect } from './outlines/index.js';
+export type { Outline, Point, Rect, Ring } from './outlines/index.js';
 export type { Packing, PlacedPiece } from './packing/index.js';
 export type { BoughtPart, CutPart, Parts } from './parts/index.js';
 export * from './picture/index.js';
@@ -49,3 +49,4 @@ export type { Plan, Step } from './plan/index.js';
 export * from './result.js';
 export type { Section, SectionShape } from './section/index.js';
 export * from './units/index.js';
+export * from './session/index.js';

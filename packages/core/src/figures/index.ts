@@ -67,7 +67,7 @@ const vanishing = ({ glow, runs, design }: StageResults): Figure => {
   return {
     id: 'dots-vanish',
     text: never ? 'never seen' : `${one(dotsVanishAtMm / 1000)} m`,
-    label: never ? 'dots and bands' : 'dots vanish beyond',
+    label: never ? 'dots and bands' : 'dots vanish at',
     kind: 'computed',
     value: dotsVanishAtMm / 1000,
     unit: 'm',
@@ -107,7 +107,7 @@ const daylight = ({ glow, design }: StageResults): Figure => {
   return {
     id: 'daylight',
     text: `${ratio >= 100 ? Math.round(ratio) : one(ratio)} : 1`,
-    label: `lit to unlit, ${ambient}`,
+    label: `to unlit, ${ambient}`,
     kind: 'computed',
     value: ratio,
     unit: ': 1',
@@ -175,7 +175,7 @@ const weight = ({ parts }: StageResults): Figure => ({
 const price = ({ cost }: StageResults): Figure => ({
   id: 'cost',
   text: `${cost.currency}${cost.perPiece.toFixed(2)}`,
-  label: `per piece, ${one(cost.hours)} h in it`,
+  label: `a piece, ${one(cost.hours)} h`,
   kind: 'computed',
   value: cost.perPiece,
   unit: cost.currency,

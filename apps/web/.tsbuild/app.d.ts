@@ -1,0 +1,1 @@
+export declare const router: import('react-router').DataRouter;

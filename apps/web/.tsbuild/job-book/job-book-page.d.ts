@@ -1,0 +1,2 @@
+/** All jobs, lit. */
+export declare const JobBookPage: () => import('react').JSX.Element;

@@ -1,0 +1,1 @@
+export declare const JobPage: () => import('react').JSX.Element;

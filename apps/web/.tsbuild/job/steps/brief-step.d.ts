@@ -1,0 +1,1 @@
+export declare const BriefStep: () => import('react').JSX.Element;

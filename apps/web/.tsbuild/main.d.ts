@@ -1,0 +1,2 @@
+import 'reflect-metadata';
+import './styles.css';

@@ -1,0 +1,1 @@
+export declare const NotFoundPage: ({ what }: { readonly what?: string }) => import('react').JSX.Element;

@@ -1,0 +1,26 @@
+import type { JobListing, JobView, RevisionView, RevisionWithDesign } from '@vitrum/contract';
+import type { Catalogue, Design, JobStatus } from '@vitrum/core';
+import { request } from './client';
+
+const json = (body: unknown): string => JSON.stringify(body);
+
+export const listJobs = (): Promise<readonly JobListing[]> => request('/jobs');
+
+export const getJob = (id: string): Promise<JobView> => request(`/jobs/${id}`);
+
+export const createJob = (name: string, design: Design): Promise<JobView> =>
+  request('/jobs', { method: 'POST', body: json({ name, design }) });
+
+export const setStatus = (id: string, status: JobStatus): Promise<JobView> =>
+  request(`/jobs/${id}`, { method: 'PATCH', body: json({ status }) });
+
+/** Saves a design made from the revision whose hash is `basedOn`. */
+export const saveDesign = (id: string, design: Design, basedOn: string): Promise<RevisionWithDesign> =>
+  request(`/jobs/${id}/design`, { method: 'PUT', headers: { 'If-Match': `"${basedOn}"` }, body: json({ design }) });
+
+export const listRevisions = (id: string): Promise<readonly RevisionView[]> => request(`/jobs/${id}/revisions`);
+
+export const getRevision = (id: string, number: number): Promise<RevisionWithDesign> =>
+  request(`/jobs/${id}/revisions/${number}`);
+
+export const getCatalogue = (): Promise<Catalogue> => request('/catalogue');

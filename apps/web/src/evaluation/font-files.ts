@@ -1,0 +1,27 @@
+import nunito from '@fontsource/nunito/files/nunito-latin-800-normal.woff?url';
+import oswald from '@fontsource/oswald/files/oswald-latin-600-normal.woff?url';
+import overpassBold from '@fontsource/overpass/files/overpass-latin-700-normal.woff?url';
+import overpassBlack from '@fontsource/overpass/files/overpass-latin-900-normal.woff?url';
+import pacifico from '@fontsource/pacifico/files/pacifico-latin-400-normal.woff?url';
+import stardos from '@fontsource/stardos-stencil/files/stardos-stencil-latin-700-normal.woff?url';
+import zilla from '@fontsource/zilla-slab/files/zilla-slab-latin-700-normal.woff?url';
+
+/** Where the build has put each font file that the core lists. */
+const urls: Readonly<Record<string, string>> = {
+  '@fontsource/nunito/files/nunito-latin-800-normal.woff': nunito,
+  '@fontsource/oswald/files/oswald-latin-600-normal.woff': oswald,
+  '@fontsource/overpass/files/overpass-latin-700-normal.woff': overpassBold,
+  '@fontsource/overpass/files/overpass-latin-900-normal.woff': overpassBlack,
+  '@fontsource/pacifico/files/pacifico-latin-400-normal.woff': pacifico,
+  '@fontsource/stardos-stencil/files/stardos-stencil-latin-700-normal.woff': stardos,
+  '@fontsource/zilla-slab/files/zilla-slab-latin-700-normal.woff': zilla,
+};
+
+/** Bytes of a font that ships with the app. */
+export const loadFontFile = async (file: string): Promise<ArrayBuffer> => {
+  const url = urls[file];
+  if (url === undefined) throw new Error(`the build does not carry ${file}`);
+  const response = await fetch(url);
+  if (!response.ok) throw new Error(`${file} did not load (${response.status})`);
+  return response.arrayBuffer();
+};

@@ -1,0 +1,50 @@
+import { useId } from 'react';
+import { changeDesign } from '../document/document-store';
+import { FieldRow, fieldLook } from './field-row';
+import { useDesignValue } from './design-fields';
+
+interface ColourFieldProps {
+  readonly label: string;
+  readonly value: string;
+  readonly choices: readonly { readonly value: string; readonly label: string }[];
+  readonly onChoose: (choice: string) => void;
+  /** Where a mixed colour is stored; null while a white is chosen. */
+  readonly colourPath: string | null;
+}
+
+const MixedColour = ({ path }: { readonly path: string }) => {
+  const id = useId();
+  const colour = useDesignValue(path) as string;
+  return (
+    <FieldRow id={id} label="Colour">
+      <input
+        id={id}
+        type="color"
+        className="h-8 w-36 rounded-[3px] border border-line bg-sheet"
+        value={colour}
+        onChange={(event) => void changeDesign([{ path, value: event.target.value }])}
+      />
+    </FieldRow>
+  );
+};
+
+/** A white of the usual temperatures, or a colour mixed from red, green and blue. */
+export const ColourField = ({ label, value, choices, onChoose, colourPath }: ColourFieldProps) => {
+  const id = useId();
+  const known = choices.some((choice) => choice.value === value);
+  return (
+    <>
+      <FieldRow id={id} label={label}>
+        <select id={id} className={fieldLook} value={value} onChange={(event) => onChoose(event.target.value)}>
+          {!known && <option value={value}>White {value} K</option>}
+          {choices.map((choice) => (
+            <option key={choice.value} value={choice.value}>
+              {choice.label}
+            </option>
+          ))}
+        </select>
+      </FieldRow>
+      {colourPath !== null && <MixedColour path={colourPath} />}
+    </>
+  );
+};

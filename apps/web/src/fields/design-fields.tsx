@@ -1,0 +1,134 @@
+import { formatLength, parseLength } from '@vitrum/core';
+import { useId, type ReactNode } from 'react';
+import { changeDesign, useDocument } from '../document/document-store';
+import { useView } from '../view/view-store';
+import { FieldRow, fieldLook } from './field-row';
+import { TypedField } from './typed-field';
+
+/** The stored value at a dotted path of the open design. */
+export const useDesignValue = (path: string): unknown =>
+  useDocument(({ design }) =>
+    path
+      .split('.')
+      .reduce<unknown>((value, key) => (value as Record<string, unknown> | null | undefined)?.[key], design),
+  );
+
+/** Sets one field of the open design; returns the problem with it, or null. */
+const setField = (path: string, value: unknown): string | null => {
+  const [problem] = changeDesign([{ path, value }]);
+  return problem?.message ?? null;
+};
+
+interface FieldProps {
+  readonly label: string;
+  readonly path: string;
+  readonly hint?: ReactNode;
+}
+
+const nudgeMm = { mm: 1, in: 25.4 / 32 } as const;
+
+/** A length, typed in any unit with fractions and arithmetic, shown in the user's unit. */
+export const LengthField = ({ label, path, hint }: FieldProps) => {
+  const mm = useDesignValue(path) as number;
+  const unit = useView((view) => view.unit);
+  const save = (text: string): string | null => {
+    const parsed = parseLength(text, unit);
+    return parsed.ok ? setField(path, parsed.value) : (parsed.problems[0]?.message ?? 'not a length');
+  };
+  return (
+    <TypedField
+      label={label}
+      stored={formatLength(mm, unit)}
+      save={save}
+      nudge={(steps) => void setField(path, mm + steps * nudgeMm[unit])}
+      hint={hint}
+    />
+  );
+};
+
+interface NumberFieldProps extends FieldProps {
+  readonly unit?: string;
+  readonly step?: number;
+  /** Empty means: none was named. */
+  readonly optional?: boolean;
+  /** Shown = stored × scale; 100 for shares shown as per cent. */
+  readonly scale?: number;
+}
+
+/** A plain number with its unit. */
+export const NumberField = ({
+  label,
+  path,
+  hint,
+  unit = '',
+  step = 1,
+  optional = false,
+  scale = 1,
+}: NumberFieldProps) => {
+  const value = useDesignValue(path) as number | null;
+  const shown = value === null ? '' : `${Math.round(value * scale * 1000) / 1000}${unit === '' ? '' : ` ${unit}`}`;
+  const save = (text: string): string | null => {
+    const bare = text.replace(unit, '').replace(',', '.').trim();
+    if (bare === '') return optional ? setField(path, null) : 'type a number';
+    const number = Number(bare);
+    return Number.isFinite(number) ? setField(path, number / scale) : `“${text}” is not a number`;
+  };
+  return (
+    <TypedField
+      label={label}
+      stored={shown}
+      save={save}
+      nudge={(steps) => void setField(path, Math.round(((value ?? 0) * scale + steps * step) * 1000) / 1000 / scale)}
+      hint={hint}
+      inputMode="decimal"
+    />
+  );
+};
+
+interface ChoiceFieldProps extends FieldProps {
+  readonly choices: readonly { readonly value: string; readonly label: string }[];
+  /** The stored value for a choice; by default the choice itself. */
+  readonly toStored?: (choice: string) => unknown;
+}
+
+/** One of a few, or of a catalogue. */
+export const ChoiceField = ({ label, path, hint, choices, toStored = (choice) => choice }: ChoiceFieldProps) => {
+  const id = useId();
+  const value = String(useDesignValue(path));
+  const known = choices.some((choice) => choice.value === value);
+  return (
+    <FieldRow id={id} label={label} hint={hint}>
+      <select
+        id={id}
+        className={`${fieldLook} min-w-0`}
+        value={value}
+        onChange={(event) => void setField(path, toStored(event.target.value))}
+      >
+        {!known && <option value={value}>{value} (not in the catalogue)</option>}
+        {choices.map((choice) => (
+          <option key={choice.value} value={choice.value}>
+            {choice.label}
+          </option>
+        ))}
+      </select>
+    </FieldRow>
+  );
+};
+
+/** Words that may run over lines; every keystroke counts, so that the piece lights as one types. */
+export const WordsField = ({ label, path, hint }: FieldProps) => {
+  const id = useId();
+  const value = useDesignValue(path) as string;
+  return (
+    <FieldRow id={id} label={label} hint={hint} stacked>
+      <textarea
+        id={id}
+        rows={2}
+        maxLength={200}
+        className={`${fieldLook} w-full resize-y`}
+        value={value}
+        onChange={(event) => void setField(path, event.target.value)}
+      />
+    </FieldRow>
+  );
+};

@@ -1,0 +1,157 @@
+import { useQuery } from '@tanstack/react-query';
+import type { JobListing } from '@vitrum/contract';
+import { jobStatuses, type JobStatus } from '@vitrum/core';
+import { CircleAlert, CircleCheck, OctagonX, Plus } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { Link } from 'react-router';
+import { listJobs } from '../api/jobs';
+import { fieldLook } from '../fields/field-row';
+import { ErrorSheet } from '../pages/error-sheet';
+import { PageHeader } from '../pages/page-header';
+import { dueText, filterJobs, type JobFilter, type JobOrder } from './filter-jobs';
+
+const Standing = ({ job }: { readonly job: JobListing }) => {
+  const counts = job.summary?.counts;
+  if (counts === undefined)
+    return (
+      <span className="flex items-center gap-1 text-signal">
+        <OctagonX size={14} aria-hidden /> cannot be evaluated
+      </span>
+    );
+  if (counts.stop > 0)
+    return (
+      <span className="flex items-center gap-1 text-signal">
+        <OctagonX size={14} aria-hidden /> {counts.stop} stop{counts.stop === 1 ? 's' : ''} the build
+      </span>
+    );
+  if (counts.fix > 0)
+    return (
+      <span className="flex items-center gap-1 text-signal">
+        <CircleAlert size={14} aria-hidden /> {counts.fix} to fix
+      </span>
+    );
+  return (
+    <span className="flex items-center gap-1 text-sound">
+      <CircleCheck size={14} aria-hidden /> nothing to mend
+    </span>
+  );
+};
+
+const JobCard = ({ job }: { readonly job: JobListing }) => {
+  const cost = job.summary?.figures.find(({ id }) => id === 'cost');
+  return (
+    <li>
+      <Link to={`/jobs/${job.id}/face`} className="group block border border-line bg-sheet hover:border-ink">
+        <div className="flex h-40 items-center justify-center overflow-hidden bg-[#2c2a27]">
+          {job.summary?.thumbnail ? (
+            <img src={job.summary.thumbnail} alt={`${job.name}, lit at dusk`} className="h-full w-full object-cover" />
+          ) : (
+            <span className="text-[#e9e2d2]">no picture</span>
+          )}
+        </div>
+        <div className="grid grid-cols-[1fr_auto] gap-x-3 px-3 py-2">
+          <h2 className="truncate font-bold">{job.name}</h2>
+          <span className="text-[13px] text-soft">{job.status}</span>
+          <span className="truncate text-[13px] text-soft">{job.customer || 'no customer'}</span>
+          <span className="text-[13px]">{dueText(job.dueOn, new Date())}</span>
+          <span className="mt-1 text-[13px] font-semibold">
+            <Standing job={job} />
+          </span>
+          <span className="figure mt-1 text-right text-[13px] text-soft">{cost?.text}</span>
+          <span className="figure col-span-2 text-[13px] text-soft">{job.summary?.size}</span>
+        </div>
+      </Link>
+    </li>
+  );
+};
+
+const Filters = ({
+  filter,
+  onChange,
+}: {
+  readonly filter: JobFilter;
+  readonly onChange: (filter: JobFilter) => void;
+}) => (
+  <div className="flex flex-wrap items-end gap-3" role="search">
+    <label className="flex flex-col text-xs text-soft">
+      Find
+      <input
+        type="search"
+        className={`${fieldLook} w-48 text-sm`}
+        value={filter.words}
+        onChange={(event) => onChange({ ...filter, words: event.target.value })}
+      />
+    </label>
+    <label className="flex flex-col text-xs text-soft">
+      Status
+      <select
+        className={`${fieldLook} text-sm`}
+        value={filter.status}
+        onChange={(event) => onChange({ ...filter, status: event.target.value as JobStatus | 'all' })}
+      >
+        <option value="all">all</option>
+        {jobStatuses.map((status) => (
+          <option key={status}>{status}</option>
+        ))}
+      </select>
+    </label>
+    <label className="flex flex-col text-xs text-soft">
+      In order of
+      <select
+        className={`${fieldLook} text-sm`}
+        value={filter.order}
+        onChange={(event) => onChange({ ...filter, order: event.target.value as JobOrder })}
+      >
+        <option value="due">due date</option>
+        <option value="name">name</option>
+        <option value="changed">last change</option>
+      </select>
+    </label>
+  </div>
+);
+
+/** All jobs, lit. */
+export const JobBookPage = () => {
+  const { data, error } = useQuery({ queryKey: ['jobs'], queryFn: listJobs, staleTime: 0 });
+  const [filter, setFilter] = useState<JobFilter>({ words: '', status: 'all', order: 'due' });
+  useEffect(() => {
+    document.title = 'Job book · Vitrum';
+  }, []);
+  if (error !== null) return <ErrorSheet error={error} />;
+  const shown = filterJobs(data ?? [], filter);
+  return (
+    <>
+      <PageHeader />
+      <main className="mx-auto max-w-6xl px-5 py-5">
+        <div className="mb-4 flex flex-wrap items-end justify-between gap-4">
+          <h1 className="text-2xl font-bold">Job book</h1>
+          <Filters filter={filter} onChange={setFilter} />
+          <Link
+            to="/jobs/new"
+            className="inline-flex min-h-8 items-center gap-1.5 rounded-[3px] border border-ink bg-ink px-3 font-semibold text-sheet hover:opacity-90"
+          >
+            <Plus size={16} aria-hidden /> New job
+          </Link>
+        </div>
+        {data === undefined && <p role="status">Opening the book …</p>}
+        {data?.length === 0 && (
+          <p className="border border-line bg-sheet p-6">
+            Jobs stand here, each as it will look lit.{' '}
+            <Link to="/jobs/new" className="underline">
+              Begin with the first
+            </Link>
+            : three questions, and it is lit.
+          </p>
+        )}
+        {data !== undefined && data.length > 0 && shown.length === 0 && (
+          <p>No job fits; clear the search or the status.</p>
+        )}
+        <ul className="grid grid-cols-[repeat(auto-fill,minmax(290px,1fr))] gap-4">
+          {shown.map((job) => (
+            <JobCard key={job.id} job={job} />
+          ))}
+        </ul>
+      </main>
+    </>
+  );
+};

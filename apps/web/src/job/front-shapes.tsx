@@ -1,0 +1,178 @@
+import {
+  exposureFor,
+  filmColour,
+  surfaceColour,
+  surroundColour,
+  type Ambient,
+  type Evaluation,
+  type Outline,
+  type Rect,
+} from '@vitrum/core';
+import { rectOnScreen, toScreen, type FrontView } from './front-view';
+
+const centred = (size: { readonly widthMm: number; readonly heightMm: number }): Rect => ({
+  x: -size.widthMm / 2,
+  y: -size.heightMm / 2,
+  width: size.widthMm,
+  height: size.heightMm,
+});
+
+const rectPath = ({ x, y, width, height }: Rect): string => `M${x} ${y}h${width}v${height}h${-width}Z`;
+
+const outlinePath = (outline: Outline, view: FrontView): string =>
+  outline
+    .map(
+      (ring) =>
+        `M${ring
+          .map(([x, y]) =>
+            toScreen(view, x, y)
+              .map((value) => value.toFixed(2))
+              .join(' '),
+          )
+          .join('L')}Z`,
+    )
+    .join('');
+
+interface FrontProps {
+  readonly evaluation: Evaluation;
+  readonly view: FrontView;
+  readonly ambient: Ambient;
+  readonly lit: boolean;
+}
+
+const wood = { 'ply-12': [0.45, 0.34, 0.22], 'ply-18': [0.45, 0.34, 0.22], 'oak-18': [0.34, 0.23, 0.13] } as const;
+const woodOf = (id: string) =>
+  (wood as Readonly<Record<string, readonly [number, number, number]>>)[id] ?? ([0.4, 0.32, 0.22] as const);
+
+/** The returns’ edges, the seated rim of the face, and the letters, under the ambient light. */
+export const FrontShapes = ({ evaluation, view, ambient, lit }: FrontProps) => {
+  const { geometry, lettering, design, glow, materials } = evaluation;
+  const exposure = exposureFor(evaluation, ambient, lit);
+  const grey = glow.faceReflectance;
+  const opening = rectOnScreen(view, centred(geometry.inside));
+  const covered = design.assemblies[0]?.case.retention !== 'groove';
+  const seated = rectOnScreen(view, centred(covered ? geometry.face : geometry.inside));
+  const outside = rectOnScreen(view, centred(geometry.outside));
+  const film = filmColour(evaluation, ambient, lit);
+  const masked = design.assemblies[0]?.artwork.mode === 'lit-letters';
+  const letters = outlinePath(lettering.outline, view);
+  return (
+    <g>
+      <path
+        d={rectPath(outside) + rectPath(seated)}
+        fillRule="evenodd"
+        fill={surroundColour(woodOf(materials.returnBoard.id), exposure)}
+      />
+      {covered && (
+        <path
+          d={rectPath(seated) + rectPath(opening)}
+          fillRule="evenodd"
+          fill={surfaceColour([grey, grey, grey], exposure)}
+        />
+      )}
+      <path
+        d={masked ? rectPath(opening) + letters : letters}
+        fillRule={masked ? 'evenodd' : 'nonzero'}
+        fill={film}
+        data-testid="letters"
+      />
+    </g>
+  );
+};
+
+interface OverlayProps {
+  readonly evaluation: Evaluation;
+  readonly view: FrontView;
+}
+
+/** Pieces of strip with their numbers and the way current runs. */
+export const StripOverlay = ({ evaluation, view }: OverlayProps) => (
+  <g data-testid="strip-overlay">
+    {evaluation.runs.segments.map((segment) => {
+      const [x1, y1] = toScreen(view, segment.from[0], segment.from[1]);
+      const [x2, y2] = toScreen(view, segment.to[0], segment.to[1]);
+      const [mx, my] = [(x1 + x2) / 2, (y1 + y2) / 2];
+      const width = Math.max(3, evaluation.materials.strip.widthMm * view.scale);
+      return (
+        <g key={segment.number}>
+          <line x1={x1} y1={y1} x2={x2} y2={y2} stroke="#1a1c21" strokeOpacity={0.75} strokeWidth={width} />
+          <line
+            x1={x1}
+            y1={y1}
+            x2={x2}
+            y2={y2}
+            stroke="#ffd27a"
+            strokeWidth={1.5}
+            strokeDasharray="1 5"
+            strokeLinecap="round"
+            markerEnd="url(#arrow)"
+          />
+          <circle cx={x1} cy={y1} r={4} fill="#ffd27a" />
+          <circle cx={mx} cy={my} r={10} fill="#1a1c21" stroke="#ffd27a" />
+          <text x={mx} y={my + 4} textAnchor="middle" fontSize={11} fontWeight={700} fill="#ffd27a" className="figure">
+            {segment.number}
+          </text>
+        </g>
+      );
+    })}
+  </g>
+);
+
+interface SizesProps extends OverlayProps {
+  readonly ink: string;
+  readonly show: (mm: number) => string;
+}
+
+/** Outside width and height, as on a drawing. */
+export const SizesOverlay = ({ evaluation, view, ink, show }: SizesProps) => {
+  const { outside } = evaluation.geometry;
+  const rect = rectOnScreen(view, centred(outside));
+  const below = rect.y + rect.height + 22;
+  const beside = rect.x - 22;
+  return (
+    <g stroke={ink} fill={ink} fontSize={13} className="figure">
+      <path
+        fill="none"
+        d={`M${rect.x} ${below - 6}v12M${rect.x} ${below}h${rect.width}M${rect.x + rect.width} ${below - 6}v12`}
+      />
+      <path
+        fill="none"
+        d={`M${beside - 6} ${rect.y}h12M${beside} ${rect.y}v${rect.height}M${beside - 6} ${rect.y + rect.height}h12`}
+      />
+      <text stroke="none" x={rect.x + rect.width / 2} y={below + 17} textAnchor="middle">
+        {show(outside.widthMm)}
+      </text>
+      <text
+        stroke="none"
+        transform={`translate(${beside - 8} ${rect.y + rect.height / 2}) rotate(-90)`}
+        textAnchor="middle"
+      >
+        {show(outside.heightMm)}
+      </text>
+    </g>
+  );
+};
+
+interface FindingMarkProps {
+  readonly view: FrontView;
+  readonly rect: Rect;
+  readonly strong: boolean;
+}
+
+/** Where a finding lies. */
+export const FindingMark = ({ view, rect, strong }: FindingMarkProps) => {
+  const { x, y, width, height } = rectOnScreen(view, rect);
+  return (
+    <rect
+      x={x}
+      y={y}
+      width={width}
+      height={height}
+      fill={strong ? '#ff7a3d22' : 'none'}
+      stroke="#ff7a3d"
+      strokeWidth={strong ? 2.5 : 1.2}
+      strokeDasharray={strong ? undefined : '4 4'}
+      data-testid={strong ? 'finding-place' : undefined}
+    />
+  );
+};

@@ -1,0 +1,125 @@
+import { ambients, fileName, type Ambient } from '@vitrum/core';
+import { Package, Redo2, Undo2 } from 'lucide-react';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { useStore } from 'zustand';
+import { redo, undo, useDocument } from '../document/document-store';
+import type { EvaluationLink } from '../evaluation/evaluation-store';
+import { Button } from '../ui/button';
+import { saveFile } from '../ui/save-file';
+import { useView } from '../view/view-store';
+import { JobMenu } from './job-menu';
+import { SaveNote } from './save-note';
+
+const names: Readonly<Record<Ambient, string>> = {
+  noon: 'Noon',
+  overcast: 'Overcast',
+  shop: 'Shop',
+  evening: 'Dusk',
+  dark: 'Dark',
+};
+
+const AmbientChoice = () => {
+  const { ambient, lit } = useView();
+  return (
+    <div role="radiogroup" aria-label="Light of the place" className="flex items-stretch">
+      {ambients.map((each) => (
+        <button
+          key={each}
+          type="button"
+          role="radio"
+          aria-checked={ambient === each}
+          onClick={() => useView.setState({ ambient: each })}
+          className="border-b-[3px] border-line px-2.5 py-1 aria-checked:border-ink aria-checked:font-bold"
+        >
+          {names[each]}
+        </button>
+      ))}
+      <button
+        type="button"
+        aria-pressed={lit}
+        onClick={() => useView.setState({ lit: !lit })}
+        title="Lights on or off (key L)"
+        className="ml-2 flex items-center gap-1.5 rounded-[3px] border border-line px-2 hover:border-soft"
+      >
+        <span
+          aria-hidden
+          className={`h-2.5 w-2.5 rounded-full border ${lit ? 'border-lamp bg-lamp' : 'border-soft'}`}
+        />
+        {lit ? 'Lit' : 'Unlit'}
+      </button>
+    </div>
+  );
+};
+
+const BenchPack = ({ link }: { readonly link: EvaluationLink }) => {
+  const [state, setState] = useState<'idle' | 'busy' | string>('idle');
+  const make = async (): Promise<void> => {
+    const { design } = useDocument.getState();
+    if (design === null) return;
+    setState('busy');
+    try {
+      saveFile(`${fileName(design.name)}.zip`, await link.pack(design), 'application/zip');
+      setState('idle');
+    } catch (error) {
+      setState(error instanceof Error ? error.message : String(error));
+    }
+  };
+  return (
+    <>
+      <Button
+        look="strong"
+        disabled={state === 'busy'}
+        onClick={() => void make()}
+        title="Drawings, templates, lists and the design in one ZIP"
+      >
+        <Package size={15} aria-hidden /> {state === 'busy' ? 'Packing …' : 'Bench pack'}
+      </Button>
+      {state !== 'idle' && state !== 'busy' && (
+        <span role="alert" className="text-[13px] text-signal">
+          {state}
+        </span>
+      )}
+    </>
+  );
+};
+
+interface JobHeaderProps {
+  readonly jobId: string;
+  readonly link: EvaluationLink;
+  readonly onHelp: () => void;
+}
+
+export const JobHeader = ({ jobId, link, onHelp }: JobHeaderProps) => {
+  const name = useDocument((state) => state.design?.name);
+  const past = useStore(useDocument.temporal, (history) => history.pastStates.length);
+  const future = useStore(useDocument.temporal, (history) => history.futureStates.length);
+  return (
+    <header className="no-print flex min-h-12 shrink-0 flex-wrap items-center gap-x-3 gap-y-1 border-b border-line px-4 py-1.5">
+      <Link to="/jobs" className="flex items-center gap-2 font-bold">
+        <img src="/mark.svg" alt="" className="h-6" /> Vitrum
+      </Link>
+      <p className="flex min-w-0 flex-1 items-center gap-2">
+        <Link to="/jobs" className="text-[13px] text-soft underline-offset-2 hover:underline">
+          Job book
+        </Link>
+        <span aria-hidden className="text-soft">
+          /
+        </span>
+        <strong className="truncate">{name}</strong>
+        <SaveNote />
+      </p>
+      <AmbientChoice />
+      <div className="flex items-center">
+        <Button look="quiet" aria-label="Undo" title="Undo (Ctrl Z)" disabled={past === 0} onClick={undo}>
+          <Undo2 size={17} aria-hidden />
+        </Button>
+        <Button look="quiet" aria-label="Redo" title="Redo (Ctrl Shift Z)" disabled={future === 0} onClick={redo}>
+          <Redo2 size={17} aria-hidden />
+        </Button>
+      </div>
+      <BenchPack link={link} />
+      <JobMenu jobId={jobId} onHelp={onHelp} />
+    </header>
+  );
+};

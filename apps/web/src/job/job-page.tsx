@@ -1,0 +1,121 @@
+import { useQuery } from '@tanstack/react-query';
+import { useCallback, useEffect, useState } from 'react';
+import { Navigate, useParams } from 'react-router';
+import { getCatalogue, getJob, saveDesign } from '../api/jobs';
+import { ApiError } from '../api/client';
+import { startAutosave } from '../document/autosave';
+import { openDocument, useDocument } from '../document/document-store';
+import { readDraft } from '../document/drafts';
+import { startEvaluation } from '../evaluation/link';
+import { ErrorSheet } from '../pages/error-sheet';
+import { NotFoundPage } from '../pages/not-found-page';
+import { SheetDialog } from '../ui/sheet-dialog';
+import { markVisited, useView } from '../view/view-store';
+import { CatalogueContext } from './catalogue-context';
+import { ConflictDialog } from './conflict-dialog';
+import { FiguresTape } from './figures-tape';
+import { JobHeader } from './job-header';
+import { LitView } from './lit-view';
+import { SheetLayout } from './sheet-layout';
+import { Slice } from './slice';
+import { StepPanel } from './step-panel';
+import { isWorkStep } from './step-names';
+import { keys, useShortcuts } from './use-shortcuts';
+import { WorkLine } from './work-line';
+
+const after = (ms: number, work: () => void): (() => void) => {
+  const timer = setTimeout(work, ms);
+  return () => clearTimeout(timer);
+};
+
+/** Opens the job in the document store, with what an earlier visit could not save, and saves from then on. */
+const useOpenJob = (jobId: string) => {
+  const { data: job, error } = useQuery({
+    queryKey: ['job', jobId],
+    queryFn: () => getJob(jobId),
+    staleTime: Infinity,
+    gcTime: 0,
+    refetchOnWindowFocus: false,
+  });
+  useEffect(() => {
+    if (job === undefined) return undefined;
+    const draft = readDraft(localStorage, jobId);
+    openDocument(jobId, job.head, draft?.design ?? null, draft?.basedOn ?? job.head.hash);
+    return startAutosave({ storage: localStorage, save: saveDesign, after });
+  }, [job, jobId]);
+  return { job, error };
+};
+
+const KeysSheet = ({ onClose }: { readonly onClose: () => void }) => (
+  <SheetDialog open onClose={onClose} title="Keys">
+    <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-1.5">
+      {keys.map(([key, does]) => (
+        <div key={key} className="contents">
+          <dt className="figure font-semibold">{key}</dt>
+          <dd>{does}</dd>
+        </div>
+      ))}
+    </dl>
+  </SheetDialog>
+);
+
+const leaveWarning = (event: BeforeUnloadEvent): void => {
+  if (useDocument.getState().save.kind === 'refused') event.preventDefault();
+};
+
+export const JobPage = () => {
+  const { jobId = '', step } = useParams();
+  const { job, error } = useOpenJob(jobId);
+  const { data: catalogue, error: catalogueError } = useQuery({
+    queryKey: ['catalogue'],
+    queryFn: getCatalogue,
+    staleTime: Infinity,
+  });
+  const open = useDocument((state) => state.jobId === jobId && state.design !== null);
+  const [help, setHelp] = useState(false);
+  const showHelp = useCallback(() => setHelp(true), []);
+  useShortcuts(jobId, showHelp);
+  useEffect(() => {
+    if (isWorkStep(step)) markVisited(jobId, step);
+  }, [jobId, step]);
+  useEffect(() => {
+    useView.setState({ welcomed: true, shownFigure: null, shownFinding: null });
+    window.addEventListener('beforeunload', leaveWarning);
+    return () => window.removeEventListener('beforeunload', leaveWarning);
+  }, []);
+  useEffect(() => {
+    document.title = job === undefined ? 'Vitrum' : `${job.name} · Vitrum`;
+  }, [job]);
+
+  if (error instanceof ApiError && error.status === 404)
+    return <NotFoundPage what="There is no such job in the book." />;
+  const failure = error ?? catalogueError;
+  if (failure !== null && !open) return <ErrorSheet error={failure} />;
+  if (catalogue === undefined || !open)
+    return (
+      <p className="p-8" role="status">
+        Opening the job …
+      </p>
+    );
+  if (!isWorkStep(step)) return <Navigate to={`/jobs/${jobId}/face`} replace />;
+  const link = startEvaluation(catalogue);
+  return (
+    <CatalogueContext value={catalogue}>
+      <div className="flex h-full flex-col max-lg:h-auto print:h-auto">
+        <JobHeader jobId={jobId} link={link} onHelp={showHelp} />
+        <div className="flex min-h-0 flex-1 max-lg:flex-col">
+          <WorkLine jobId={jobId} status={job?.status ?? 'quoted'} />
+          <main className="no-print flex min-w-0 flex-1 flex-col max-lg:min-h-[560px]">
+            <h1 className="sr-only">{job?.name}</h1>
+            <LitView />
+            {step === 'cut' ? <SheetLayout /> : <Slice />}
+          </main>
+          <StepPanel step={step} />
+        </div>
+        <FiguresTape />
+      </div>
+      <ConflictDialog />
+      {help && <KeysSheet onClose={() => setHelp(false)} />}
+    </CatalogueContext>
+  );
+};

@@ -1,0 +1,257 @@
+import {
+  ambientLux,
+  exposureFor,
+  falseColour,
+  formatLength,
+  surroundColour,
+  wallRgb,
+  type Evaluation,
+} from '@vitrum/core';
+import { Maximize, Minus, Plus, Ruler } from 'lucide-react';
+import { useRef, useState, type PointerEvent, type ReactNode } from 'react';
+import { useEvaluation } from '../evaluation/evaluation-store';
+import { overlayNames, toggleOverlay, useView, type Overlay } from '../view/view-store';
+import { FaceCanvas } from './face-canvas';
+import { fitted, frontView, toPiece, toScreen, zoomAbout, type FrontView } from './front-view';
+import { FindingMark, FrontShapes, SizesOverlay, StripOverlay } from './front-shapes';
+import { SliceLine } from './slice-line';
+import { useSize } from './use-size';
+
+const ambientNames = {
+  noon: 'noon sun',
+  overcast: 'overcast',
+  shop: 'shop light',
+  evening: 'dusk',
+  dark: 'dark',
+} as const;
+
+interface RoomButtonProps {
+  readonly pressed?: boolean;
+  readonly label: string;
+  readonly onClick: () => void;
+  readonly children: ReactNode;
+}
+
+const RoomButton = ({ pressed, label, onClick, children }: RoomButtonProps) => (
+  <button
+    type="button"
+    aria-pressed={pressed}
+    aria-label={label}
+    title={label}
+    onClick={onClick}
+    className="flex min-h-6 items-center rounded-[2px] bg-black/55 px-1.5 text-[13px] text-[#f2ead8] hover:bg-black/80 aria-pressed:bg-[#f2ead8] aria-pressed:text-black"
+  >
+    {children}
+  </button>
+);
+
+const FalseScale = ({ top }: { readonly top: number }) => (
+  <div className="figure absolute right-3 bottom-3 rounded-[2px] bg-black/70 px-2 py-1.5 text-[11px] text-[#f2ead8]">
+    <div
+      className="h-2 w-44"
+      style={{
+        background: `linear-gradient(to right, ${Array.from({ length: 9 }, (_, at) => `rgb(${falseColour(at / 8).join(' ')})`).join(',')})`,
+      }}
+    />
+    <div className="flex justify-between">
+      <span>0</span>
+      <span>{Math.round(top / 2)}</span>
+      <span>{Math.round(top)} cd/m²</span>
+    </div>
+  </div>
+);
+
+const roundedTop = (value: number): number => {
+  const power = 10 ** Math.floor(Math.log10(Math.max(1, value)));
+  return Math.ceil(value / power) * power;
+};
+
+type Measuring = readonly (readonly [number, number])[];
+
+const MeasureLine = ({
+  points,
+  view,
+  show,
+}: {
+  readonly points: Measuring;
+  readonly view: FrontView;
+  readonly show: (mm: number) => string;
+}) => {
+  const [a, b] = points;
+  if (a === undefined || b === undefined) return null;
+  const [x1, y1] = toScreen(view, ...a);
+  const [x2, y2] = toScreen(view, ...b);
+  return (
+    <g>
+      <line x1={x1} y1={y1} x2={x2} y2={y2} stroke="#7cd4ff" strokeWidth={2} />
+      <text
+        x={(x1 + x2) / 2 + 8}
+        y={(y1 + y2) / 2 - 8}
+        fill="#7cd4ff"
+        stroke="#000"
+        strokeWidth={3}
+        paintOrder="stroke"
+        className="figure"
+        fontSize={14}
+      >
+        {show(Math.hypot(b[0] - a[0], b[1] - a[1]))}
+      </text>
+    </g>
+  );
+};
+
+interface RoomProps {
+  readonly evaluation: Evaluation;
+}
+
+const Room = ({ evaluation }: RoomProps) => {
+  const room = useRef<HTMLDivElement>(null);
+  const size = useSize(room);
+  const { ambient, lit, overlays, unit, shownFinding } = useView();
+  const [hand, setHand] = useState(fitted);
+  const [measuring, setMeasuring] = useState<Measuring | null>(null);
+  const pan = useRef<{ readonly x: number; readonly y: number; readonly hand: typeof hand } | null>(null);
+
+  const view = frontView(evaluation.geometry.outside, size, hand);
+  const exposure = exposureFor(evaluation, ambient, lit);
+  const wall = surroundColour(wallRgb, exposure);
+  const brightWall = Number(/\d+/.exec(wall)?.[0] ?? 0) > 120;
+  const ink = brightWall ? '#1a1c21' : '#e9e2d2';
+  const falseTop = overlays.includes('false-colour') ? roundedTop(evaluation.glow.evenness.highCdM2 * 1.05) : null;
+  const show = (mm: number): string => formatLength(mm, unit);
+  const places = evaluation.findings.filter(
+    ({ where, id, severity }) =>
+      where?.view === 'front' && (id === shownFinding || (severity !== 'note' && overlays.includes('findings'))),
+  );
+  const zoom = (factor: number, x = size.width / 2, y = size.height / 2): void =>
+    setHand((now) => zoomAbout(now, view, factor, x, y));
+
+  const place = (event: PointerEvent): readonly [number, number] => {
+    const box = room.current?.getBoundingClientRect();
+    return [event.clientX - (box?.left ?? 0), event.clientY - (box?.top ?? 0)];
+  };
+  const onPointerDown = (event: PointerEvent<SVGSVGElement>): void => {
+    event.currentTarget.setPointerCapture(event.pointerId);
+    const [x, y] = place(event);
+    if (measuring !== null) setMeasuring([toPiece(view, x, y), toPiece(view, x, y)]);
+    else pan.current = { x, y, hand };
+  };
+  const onPointerMove = (event: PointerEvent): void => {
+    const [x, y] = place(event);
+    if (measuring !== null && event.buttons === 1 && measuring[0] !== undefined)
+      setMeasuring([measuring[0], toPiece(view, x, y)]);
+    const from = pan.current;
+    if (from !== null)
+      setHand({ ...from.hand, shiftX: from.hand.shiftX + x - from.x, shiftY: from.hand.shiftY + y - from.y });
+  };
+
+  return (
+    <div
+      ref={room}
+      className="lamp-room relative min-h-[220px] flex-1 overflow-hidden"
+      style={{ background: wall }}
+      onWheel={(event) => {
+        const box = room.current?.getBoundingClientRect();
+        zoom(event.deltaY < 0 ? 1.15 : 1 / 1.15, event.clientX - (box?.left ?? 0), event.clientY - (box?.top ?? 0));
+      }}
+    >
+      {size.width > 0 && (
+        <FaceCanvas evaluation={evaluation} view={view} ambient={ambient} lit={lit} falseTop={falseTop} />
+      )}
+      <svg
+        role="img"
+        aria-label={`Front of the piece, ${ambientNames[ambient]}, ${lit ? 'lit' : 'not lit'}`}
+        className={`absolute inset-0 h-full w-full touch-none ${measuring === null ? 'cursor-grab' : 'cursor-crosshair'}`}
+        onPointerDown={onPointerDown}
+        onPointerMove={onPointerMove}
+        onPointerUp={() => (pan.current = null)}
+        onPointerCancel={() => (pan.current = null)}
+      >
+        <defs>
+          <marker
+            id="arrow"
+            viewBox="0 0 10 10"
+            refX="8"
+            refY="5"
+            markerWidth="9"
+            markerHeight="9"
+            markerUnits="userSpaceOnUse"
+            orient="auto"
+          >
+            <path d="M0 0L10 5L0 10z" fill="#ffd27a" />
+          </marker>
+        </defs>
+        <FrontShapes evaluation={evaluation} view={view} ambient={ambient} lit={lit} />
+        {overlays.includes('strip') && <StripOverlay evaluation={evaluation} view={view} />}
+        {overlays.includes('sizes') && <SizesOverlay evaluation={evaluation} view={view} ink={ink} show={show} />}
+        {places.map(
+          (finding) =>
+            finding.where && (
+              <FindingMark
+                key={finding.id}
+                view={view}
+                rect={finding.where.rect}
+                strong={finding.id === shownFinding}
+              />
+            ),
+        )}
+        {measuring !== null && <MeasureLine points={measuring} view={view} show={show} />}
+        <SliceLine evaluation={evaluation} view={view} ink={ink} />
+      </svg>
+      <div className="pointer-events-none absolute inset-x-0 top-0 flex flex-wrap items-center justify-between gap-2 px-3 py-2 [&>*]:pointer-events-auto">
+        <p className="figure rounded-[2px] bg-black/55 px-1.5 text-[13px] text-[#f2ead8]">
+          front · {ambientNames[ambient]}, {ambientLux[ambient].toLocaleString('en')} lx
+        </p>
+        <div className="flex gap-1.5" role="group" aria-label="Shown over the piece">
+          {(Object.keys(overlayNames) as Overlay[]).map((overlay) => (
+            <RoomButton
+              key={overlay}
+              pressed={overlays.includes(overlay)}
+              label={`Show ${overlayNames[overlay]}`}
+              onClick={() => toggleOverlay(overlay)}
+            >
+              {overlayNames[overlay]}
+            </RoomButton>
+          ))}
+        </div>
+      </div>
+      <div className="absolute bottom-3 left-3 flex gap-1.5" role="group" aria-label="View">
+        <RoomButton label="Closer" onClick={() => zoom(1.3)}>
+          <Plus size={15} aria-hidden />
+        </RoomButton>
+        <RoomButton label="Farther" onClick={() => zoom(1 / 1.3)}>
+          <Minus size={15} aria-hidden />
+        </RoomButton>
+        <RoomButton label="Fit the piece" onClick={() => setHand(fitted)}>
+          <Maximize size={14} aria-hidden />
+        </RoomButton>
+        <RoomButton
+          pressed={measuring !== null}
+          label="Measure: drag from point to point"
+          onClick={() => setMeasuring(measuring === null ? [] : null)}
+        >
+          <Ruler size={15} aria-hidden />
+        </RoomButton>
+      </div>
+      {falseTop !== null && <FalseScale top={falseTop} />}
+    </div>
+  );
+};
+
+/** The lamp room: the piece as it looks, always. */
+export const LitView = () => {
+  const evaluation = useEvaluation((state) => state.evaluation);
+  const problems = useEvaluation((state) => state.problems);
+  if (evaluation === null)
+    return (
+      <div
+        className="lamp-room flex min-h-[220px] flex-1 items-center justify-center bg-[#1d1c1a] text-[#e9e2d2]"
+        role="status"
+      >
+        {problems.length > 0
+          ? 'This design cannot be lit yet; see what is wrong on the right.'
+          : 'Lighting the piece …'}
+      </div>
+    );
+  return <Room evaluation={evaluation} />;
+};

@@ -1,0 +1,42 @@
+import { useQuery } from '@tanstack/react-query';
+import { getRevision, listRevisions } from '../api/jobs';
+import { setDesign } from '../document/document-store';
+import { Button } from '../ui/button';
+import { SheetDialog } from '../ui/sheet-dialog';
+
+interface RevisionsDialogProps {
+  readonly jobId: string;
+  readonly onClose: () => void;
+}
+
+/** Every version ever saved; any can be brought back, as a new edit that undo takes away again. */
+export const RevisionsDialog = ({ jobId, onClose }: RevisionsDialogProps) => {
+  const { data, error } = useQuery({
+    queryKey: ['revisions', jobId],
+    queryFn: () => listRevisions(jobId),
+    staleTime: 0,
+  });
+  const bringBack = async (number: number): Promise<void> => {
+    setDesign((await getRevision(jobId, number)).design);
+    onClose();
+  };
+  return (
+    <SheetDialog open onClose={onClose} title="Revisions">
+      {error !== null && <p role="alert">{error.message}</p>}
+      <ul>
+        {(data ?? []).map((revision) => (
+          <li key={revision.number} className="flex items-center justify-between gap-3 border-b border-line py-1.5">
+            <span>
+              <span className="figure font-semibold">{revision.number}</span>{' '}
+              {new Date(revision.savedAt).toLocaleString()}
+              {revision.setAside && (
+                <span className="block text-xs text-signal">set aside: saved while another was newer</span>
+              )}
+            </span>
+            <Button onClick={() => void bringBack(revision.number)}>Bring back</Button>
+          </li>
+        ))}
+      </ul>
+    </SheetDialog>
+  );
+};

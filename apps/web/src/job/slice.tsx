@@ -1,0 +1,187 @@
+import { formatLength, type Evaluation } from '@vitrum/core';
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { beginGesture, changeDesign } from '../document/document-store';
+import { useEvaluation } from '../evaluation/evaluation-store';
+import { useView } from '../view/view-store';
+import { lightCones, luminanceProfile, onSlice, ringPath, sliceDrawing, type SliceDrawing } from './slice-drawing';
+import { useSize } from './use-size';
+
+const depthPath = 'assemblies.0.case.depthInsideMm';
+const leastDepthMm = 8;
+const mostDepthMm = 1000;
+
+const heldDepth = (mm: number): number => Math.min(mostDepthMm, Math.max(leastDepthMm, Math.round(mm)));
+
+const fills = { return: 'url(#grain)', back: '#dcc79a', face: '#cfe3ec', strip: '#1a1c21' } as const;
+
+interface DepthHandleProps {
+  readonly drawing: SliceDrawing;
+  readonly evaluation: Evaluation;
+  readonly hold: (scale: number | null) => void;
+}
+
+/** Drags the back: down is deeper. Arrow keys do the same by 1 mm, or 10 with Shift; Escape lets go. */
+const DepthHandle = ({ drawing, evaluation, hold }: DepthHandleProps) => {
+  const drag = useRef<{
+    readonly y: number;
+    readonly depth: number;
+    readonly scale: number;
+    readonly gesture: ReturnType<typeof beginGesture>;
+  } | null>(null);
+  const depth = evaluation.geometry.inside.depthMm;
+  const unit = useView((view) => view.unit);
+  const [x, y] = onSlice(drawing, evaluation, evaluation.section.rearZMm / 2, 0);
+  const letGo = (how: 'end' | 'cancel'): void => {
+    drag.current?.gesture[how]();
+    drag.current = null;
+    hold(null);
+  };
+  const onPointerDown = (event: PointerEvent<SVGGElement>): void => {
+    event.currentTarget.setPointerCapture(event.pointerId);
+    drag.current = { y: event.clientY, depth, scale: drawing.scale, gesture: beginGesture() };
+    hold(drawing.scale);
+  };
+  const onPointerMove = (event: PointerEvent): void => {
+    const from = drag.current;
+    if (from === null) return;
+    const value = heldDepth(from.depth + (event.clientY - from.y) / from.scale);
+    from.gesture.change([{ path: depthPath, value }]);
+  };
+  const onKeyDown = (event: KeyboardEvent): void => {
+    if (event.key === 'Escape' && drag.current !== null) return letGo('cancel');
+    const step =
+      event.key === 'ArrowDown' || event.key === 'ArrowRight'
+        ? 1
+        : event.key === 'ArrowUp' || event.key === 'ArrowLeft'
+          ? -1
+          : 0;
+    if (step === 0) return;
+    event.preventDefault();
+    changeDesign([{ path: depthPath, value: heldDepth(depth + step * (event.shiftKey ? 10 : 1)) }]);
+  };
+  return (
+    <g
+      role="slider"
+      tabIndex={0}
+      aria-label="Depth inside"
+      aria-orientation="vertical"
+      aria-valuemin={leastDepthMm}
+      aria-valuemax={mostDepthMm}
+      aria-valuenow={Math.round(depth)}
+      aria-valuetext={formatLength(depth, unit)}
+      data-testid="depth-handle"
+      className="cursor-ns-resize touch-none"
+      onPointerDown={onPointerDown}
+      onPointerMove={onPointerMove}
+      onPointerUp={() => letGo('end')}
+      onPointerCancel={() => letGo('cancel')}
+      onKeyDown={onKeyDown}
+    >
+      <rect x={x - 34} y={y - 9} width={68} height={18} rx={3} className="fill-ink" />
+      <path
+        d={`M${x - 8} ${y - 2}l8 -5l8 5M${x - 8} ${y + 2}l8 5l8 -5`}
+        fill="none"
+        className="stroke-sheet"
+        strokeWidth={1.6}
+      />
+    </g>
+  );
+};
+
+const Drawing = ({ evaluation }: { readonly evaluation: Evaluation }) => {
+  const holder = useRef<HTMLDivElement>(null);
+  const size = useSize(holder);
+  const [held, hold] = useState<number | null>(null);
+  const { unit, sliceXMm, shownFinding, lit } = useView();
+  const drawing = sliceDrawing(evaluation, size, held);
+  const profile = luminanceProfile(drawing, evaluation, sliceXMm);
+  const { inside } = evaluation.geometry;
+  const [rightX] = onSlice(drawing, evaluation, 0, -evaluation.section.heightMm / 2);
+  const [, faceInner] = onSlice(drawing, evaluation, inside.depthMm, 0);
+  const [, backInner] = onSlice(drawing, evaluation, 0, 0);
+  const place = evaluation.findings.find(({ id, where }) => id === shownFinding && where?.view === 'slice')?.where;
+  return (
+    <div ref={holder} className="relative min-w-0 flex-1">
+      <svg className="absolute inset-0 h-full w-full" role="group" aria-label="The slice, to scale">
+        <defs>
+          <pattern id="grain" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(8)">
+            <rect width="7" height="7" fill="#e0c996" />
+            <path d="M0 2h7M0 5.5h7" stroke="#c4a667" strokeWidth="0.7" />
+          </pattern>
+        </defs>
+        {lit &&
+          lightCones(drawing, evaluation).map((path) => <path key={path} d={path} fill="#f5b945" fillOpacity={0.17} />)}
+        {evaluation.section.shapes.map((shape, index) => (
+          <path
+            key={`${shape.role}-${index}`}
+            d={ringPath(drawing, evaluation, shape.ring)}
+            fill={fills[shape.role]}
+            stroke="#4a4438"
+            strokeWidth={0.8}
+          />
+        ))}
+        {place && (
+          <rect
+            x={onSlice(drawing, evaluation, 0, place.rect.y + place.rect.height)[0]}
+            y={onSlice(drawing, evaluation, place.rect.x + place.rect.width, 0)[1]}
+            width={place.rect.height * drawing.scale}
+            height={place.rect.width * drawing.scale}
+            fill="#ff7a3d33"
+            stroke="#d2521a"
+            strokeWidth={2}
+            data-testid="finding-place"
+          />
+        )}
+        <path d={profile.path} fill="none" className="stroke-signal" strokeWidth={1.8} data-testid="profile" />
+        <path d={`M${drawing.left} ${drawing.faceY - 14}h${drawing.widthPx}`} className="stroke-line" fill="none" />
+        <text x={drawing.left} y={11} fontSize={12} className="fill-soft">
+          luminance along the slice: {Math.round(profile.lowCdM2)} to {Math.round(profile.topCdM2)} cd/m²
+        </text>
+        <g className="figure fill-ink stroke-ink" fontSize={13}>
+          <path
+            fill="none"
+            d={`M${rightX + 8} ${faceInner}h10M${rightX + 13} ${faceInner}V${backInner}M${rightX + 8} ${backInner}h10`}
+          />
+          <text
+            stroke="none"
+            transform={`translate(${rightX + 32} ${(faceInner + backInner) / 2}) rotate(-90)`}
+            textAnchor="middle"
+            data-testid="slice-depth"
+          >
+            {formatLength(inside.depthMm, unit)}
+          </text>
+        </g>
+        <g fontSize={12} className="fill-soft">
+          <text x={drawing.left - 8} y={(faceInner + backInner) / 2} textAnchor="end">
+            top
+          </text>
+        </g>
+        <DepthHandle drawing={drawing} evaluation={evaluation} hold={hold} />
+      </svg>
+    </div>
+  );
+};
+
+/** The section to scale, lying on its back, its layers named; the back can be dragged. */
+export const Slice = () => {
+  const evaluation = useEvaluation((state) => state.evaluation);
+  if (evaluation === null) return <div className="h-[262px] shrink-0 bg-sheet" />;
+  return (
+    <section
+      aria-label="Slice"
+      className="flex h-[262px] shrink-0 gap-2 border-t border-line bg-sheet px-4 pt-3 pb-2 max-md:h-auto max-md:flex-col"
+    >
+      <div className="flex min-h-[200px] min-w-0 flex-1">
+        <Drawing evaluation={evaluation} />
+      </div>
+      <dl className="w-[272px] shrink-0 self-center text-[13px]">
+        {evaluation.section.layers.map(({ name, detail }) => (
+          <div key={name} className="flex gap-2 border-b border-line py-1 last:border-b-0">
+            <dt className="w-14 shrink-0 font-bold">{name}</dt>
+            <dd className="text-soft">{detail}</dd>
+          </div>
+        ))}
+      </dl>
+    </section>
+  );
+};

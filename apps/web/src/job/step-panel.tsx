@@ -1,0 +1,36 @@
+import type { WorkStep } from '@vitrum/core';
+import type { ComponentType } from 'react';
+import { FindingsPanel } from './findings-panel';
+import { workSteps } from './step-names';
+import { BuildStep, CutStep, ProveStep } from './steps/bench-steps';
+import { BriefStep } from './steps/brief-step';
+import { ArtworkStep, CaseStep, FaceStep, LightStep, PowerStep } from './steps/design-steps';
+
+const panels: Readonly<Record<WorkStep, ComponentType>> = {
+  brief: BriefStep,
+  artwork: ArtworkStep,
+  case: CaseStep,
+  light: LightStep,
+  power: PowerStep,
+  face: FaceStep,
+  cut: CutStep,
+  build: BuildStep,
+  prove: ProveStep,
+};
+
+/** The settings of a step, and under them the findings. */
+export const StepPanel = ({ step }: { readonly step: WorkStep }) => {
+  const Panel = panels[step];
+  return (
+    <aside
+      aria-label="Settings"
+      className="w-[332px] shrink-0 overflow-y-auto border-l border-line px-4 py-3 max-lg:w-full max-lg:border-t max-lg:border-l-0 print:w-full print:border-0"
+    >
+      <h2 className="mb-1 text-[15px] font-bold">{workSteps.find((known) => known.step === step)?.name}</h2>
+      <Panel />
+      <div className="no-print">
+        <FindingsPanel />
+      </div>
+    </aside>
+  );
+};

@@ -1,0 +1,356 @@
+import { fontListings } from '@vitrum/core';
+import { ChoiceField, LengthField, NumberField, WordsField, useDesignValue } from '../../fields/design-fields';
+import { changeDesign } from '../../document/document-store';
+import { useEvaluation } from '../../evaluation/evaluation-store';
+import { Button } from '../../ui/button';
+import { useLength } from '../../view/use-length';
+import { choicesOf, useCatalogue } from '../catalogue-context';
+
+const at = 'assemblies.0';
+
+const styles = {
+  grotesque: 'plain',
+  condensed: 'narrow',
+  slab: 'slab',
+  script: 'script',
+  rounded: 'round',
+  stencil: 'stencil',
+} as const;
+
+export const ArtworkStep = () => {
+  const { films } = useCatalogue();
+  const evaluation = useEvaluation((state) => state.evaluation);
+  const show = useLength();
+  const bounds = evaluation?.lettering.bounds ?? null;
+  return (
+    <>
+      <WordsField label="The sign says" path="brief.text" />
+      <ChoiceField
+        label="Letters in"
+        path={`${at}.artwork.fontId`}
+        choices={fontListings.map(({ id, name, style }) => ({ value: id, label: `${name} (${styles[style]})` }))}
+      />
+      <ChoiceField
+        label="Light through"
+        path={`${at}.artwork.mode`}
+        choices={[
+          { value: 'opaque-letters', label: 'the ground, letters dark' },
+          { value: 'lit-letters', label: 'the letters, mask dark' },
+          { value: 'coloured-letters', label: 'both, letters coloured' },
+        ]}
+      />
+      <ChoiceField label="Film" path={`${at}.artwork.filmId`} choices={choicesOf(films)} />
+      <LengthField
+        label="Cap height"
+        path={`${at}.artwork.capHeightMm`}
+        hint={bounds === null ? 'no letters yet' : `the lettering is ${show(bounds.width)} × ${show(bounds.height)}`}
+      />
+      <NumberField label="Line to line" path={`${at}.artwork.lineSpacing`} unit="cap heights" step={0.1} />
+      <ChoiceField
+        label="Lines"
+        path={`${at}.artwork.align`}
+        choices={[
+          { value: 'left', label: 'flush left' },
+          { value: 'centre', label: 'centred' },
+          { value: 'right', label: 'flush right' },
+        ]}
+      />
+      <LengthField label="Shift right" path={`${at}.artwork.offsetXMm`} />
+      <LengthField label="Shift up" path={`${at}.artwork.offsetYMm`} />
+    </>
+  );
+};
+
+export const CaseStep = () => {
+  const { boards, linings } = useCatalogue();
+  const evaluation = useEvaluation((state) => state.evaluation);
+  const show = useLength();
+  const sizeBy = useDesignValue(`${at}.case.sizeBy`);
+  const retention = useDesignValue(`${at}.case.retention`);
+  const geometry = evaluation?.geometry;
+  const other =
+    geometry === undefined
+      ? undefined
+      : sizeBy === 'outside'
+        ? `face ${show(geometry.face.widthMm)} × ${show(geometry.face.heightMm)}`
+        : `outside ${show(geometry.outside.widthMm)} × ${show(geometry.outside.heightMm)}`;
+  const runs = evaluation?.runs;
+  const throwHint =
+    runs === undefined
+      ? undefined
+      : runs.rowPitchMm === null
+        ? `LED to face ${show(runs.throwMm)}`
+        : `LED to face ${show(runs.throwMm)}, ${(runs.throwMm / runs.rowPitchMm).toFixed(2)} of the row pitch`;
+  return (
+    <>
+      <LengthField label="Depth inside" path={`${at}.case.depthInsideMm`} hint={throwHint} />
+      <ChoiceField
+        label="Sizes are of"
+        path={`${at}.case.sizeBy`}
+        choices={[
+          { value: 'outside', label: 'the outside' },
+          { value: 'face', label: 'the face sheet' },
+        ]}
+      />
+      <LengthField label={sizeBy === 'face' ? 'Face width' : 'Outside width'} path={`${at}.case.widthMm`} />
+      <LengthField
+        label={sizeBy === 'face' ? 'Face height' : 'Outside height'}
+        path={`${at}.case.heightMm`}
+        hint={other}
+      />
+      <ChoiceField
+        label="Returns"
+        path={`${at}.case.returnBoardId`}
+        choices={choicesOf(boards.filter(({ uses }) => uses.includes('return')))}
+      />
+      <ChoiceField
+        label="Back"
+        path={`${at}.case.backBoardId`}
+        choices={choicesOf(boards.filter(({ uses }) => uses.includes('back')))}
+      />
+      <ChoiceField
+        label="Corners"
+        path={`${at}.case.cornerJoint`}
+        choices={[
+          { value: 'butt', label: 'butted, screwed' },
+          { value: 'mitre', label: 'mitred, glued' },
+        ]}
+      />
+      <ChoiceField
+        label="Face held"
+        path={`${at}.case.retention`}
+        choices={[
+          { value: 'rabbet', label: 'in a rabbet' },
+          { value: 'groove', label: 'in a groove' },
+          { value: 'laid-on', label: 'laid on the front' },
+        ]}
+      />
+      <LengthField label="Seat depth" path={`${at}.case.seatMm`} hint="how far face and back reach into the returns" />
+      {retention === 'groove' && <LengthField label="Lip in front" path={`${at}.case.lipMm`} />}
+      <LengthField label="Play a side" path={`${at}.case.playMm`} />
+      <ChoiceField
+        label="Lining"
+        path={`${at}.case.liningId`}
+        choices={choicesOf(linings)}
+        hint={
+          evaluation === null
+            ? undefined
+            : `gives back ${Math.round(evaluation.materials.lining.reflectance * 100)} % of what falls on it`
+        }
+      />
+    </>
+  );
+};
+
+export const LightStep = () => {
+  const { strips } = useCatalogue();
+  const evaluation = useEvaluation((state) => state.evaluation);
+  const findings = useEvaluation((state) => state.findings);
+  const show = useLength();
+  const layout = useDesignValue(`${at}.light.layout`);
+  const runs = evaluation?.runs;
+  const leftover = runs?.segments.reduce((most, segment) => Math.max(most, segment.leftoverMm), 0) ?? 0;
+  const solved = findings
+    ?.find(({ id }) => id === 'dots-show')
+    ?.fixes.find(({ id, settles }) => id === 'add-rows' && settles);
+  const reels = evaluation?.packing.reels.reels ?? [];
+  return (
+    <>
+      <ChoiceField label="Strip" path={`${at}.light.stripId`} choices={choicesOf(strips)} />
+      <ChoiceField
+        label="Runs"
+        path={`${at}.light.layout`}
+        choices={[
+          { value: 'rows', label: 'in rows on the back' },
+          { value: 'rim', label: 'round the rim, facing in' },
+        ]}
+      />
+      {layout === 'rows' ? (
+        <NumberField
+          label="Rows"
+          path={`${at}.light.rowCount`}
+          hint={
+            runs === undefined
+              ? undefined
+              : runs.rowPitchMm === null
+                ? 'one row in the middle'
+                : `row pitch ${show(runs.rowPitchMm)}, half of it at the edges`
+          }
+        />
+      ) : (
+        <NumberField label="Turns" path={`${at}.light.turnCount`} hint="evenly over the depth" />
+      )}
+      {solved !== undefined && (
+        <Button className="my-1" onClick={() => void changeDesign(solved.change)}>
+          Solve: {solved.label.toLowerCase()} hide the bands
+        </Button>
+      )}
+      <LengthField
+        label="End margin"
+        path={`${at}.light.endMarginMm`}
+        hint={leftover > 0 ? `${show(leftover)} of each row is left over between cut marks` : 'rows end on a cut mark'}
+      />
+      <h3 className="mt-3 font-bold">Pieces</h3>
+      <table className="figure w-full text-[13px]">
+        <thead>
+          <tr className="border-b border-ink text-left font-sans text-xs text-soft">
+            <th>no.</th>
+            <th>on</th>
+            <th className="text-right">length</th>
+            <th className="text-right">LEDs</th>
+            <th className="text-right">chain</th>
+          </tr>
+        </thead>
+        <tbody>
+          {(runs?.segments ?? []).map((segment, index) => (
+            <tr key={segment.number} className="border-b border-line">
+              <td>{segment.number}</td>
+              <td className="font-sans">{segment.on}</td>
+              <td className="text-right">{show(segment.lengthMm)}</td>
+              <td className="text-right">{segment.ledCount}</td>
+              <td className="text-right">
+                {evaluation?.circuit.chains.find(({ segments }) => segments.includes(index))?.number}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {reels.map((reel, index) => (
+        <p key={index} className="mt-1 text-[13px] text-soft">
+          Reel {index + 1}: {reel.pieces.length} pieces, {show(reel.leftMm)} left on it
+        </p>
+      ))}
+    </>
+  );
+};
+
+export const PowerStep = () => {
+  const { supplies, wires } = useCatalogue();
+  const evaluation = useEvaluation((state) => state.evaluation);
+  const show = useLength();
+  if (evaluation === null) return null;
+  const { circuit, materials, heat } = evaluation;
+  const suited = supplies.filter(({ voltageV }) => voltageV === materials.strip.voltageV);
+  return (
+    <>
+      <ChoiceField
+        label="Supply"
+        path="power.supplyId"
+        choices={[{ value: 'auto', label: 'chosen by load' }, ...choicesOf(suited)]}
+        hint={
+          circuit.supply === null
+            ? 'none in the catalogue will do'
+            : `${circuit.supply.name}; ${circuit.neededWatts.toFixed(0)} W needed`
+        }
+      />
+      <NumberField label="Supplies" path="power.supplyCount" />
+      <NumberField label="Headroom" path="power.headroomShare" unit="%" scale={100} step={5} />
+      <ChoiceField
+        label="Runs fed"
+        path="power.feed"
+        choices={[
+          { value: 'one-end', label: 'at one end' },
+          { value: 'both-ends', label: 'at both ends' },
+        ]}
+      />
+      <ChoiceField
+        label="Lead"
+        path="power.wireId"
+        choices={[{ value: 'auto', label: 'chosen by load' }, ...choicesOf(wires)]}
+        hint={`${circuit.lead.name}, ${show(evaluation.design.brief.leadLengthMm)}, loses ${circuit.leadDropV.toFixed(2)} V; fuse ${circuit.fuseA} A`}
+      />
+      <h3 className="mt-3 font-bold">Chains</h3>
+      <table className="figure w-full text-[13px]">
+        <thead>
+          <tr className="border-b border-ink text-left font-sans text-xs text-soft">
+            <th>no.</th>
+            <th className="text-right">strip</th>
+            <th className="text-right">current</th>
+            <th className="text-right">drop</th>
+            <th className="text-right">least light</th>
+          </tr>
+        </thead>
+        <tbody>
+          {circuit.chains.map((chain) => (
+            <tr key={chain.number} className="border-b border-line">
+              <td>{chain.number}</td>
+              <td className="text-right">{show(chain.stripMm)}</td>
+              <td className="text-right">{chain.amps.toFixed(2)} A</td>
+              <td className="text-right">{chain.dropV.toFixed(2)} V</td>
+              <td className="text-right">{Math.round(chain.dimmestShare * 100)} %</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-2 text-[13px] text-soft">
+        Strip {Math.round(heat.stripC.low)}–{Math.round(heat.stripC.high)} °C, face {Math.round(heat.faceC.low)}–
+        {Math.round(heat.faceC.high)} °C when lit for good in {heat.surroundingC} °C.
+      </p>
+      <p className="mt-2 border-l-4 border-caution pl-2 text-[13px]">
+        Mains wiring, hard-wired supplies and outdoor signs: local electrical and sign codes, a listed supply, a
+        licensed electrician.
+      </p>
+    </>
+  );
+};
+
+const percent = (share: number): string => `${Math.round(share * 100)} %`;
+
+export const FaceStep = () => {
+  const { faces } = useCatalogue();
+  const evaluation = useEvaluation((state) => state.evaluation);
+  if (evaluation === null) return null;
+  const { face } = evaluation.materials;
+  const { evenness, daylight } = evaluation.glow;
+  return (
+    <>
+      <ChoiceField
+        label="Face"
+        path={`${at}.face.sheetId`}
+        choices={choicesOf(faces)}
+        hint={`passes ${percent(face.transmittance)}, ${face.scatter.kind === 'lambertian' ? 'scatters fully' : `scatters ${percent(face.scatter.hazeShare)} within ±${face.scatter.sigmaDeg}°`} (typical)`}
+      />
+      <h3 className="mt-3 font-bold">What the eye sees</h3>
+      <table className="figure w-full text-[13px]">
+        <tbody>
+          {(
+            [
+              ['mean luminance', `${Math.round(evenness.meanCdM2)} cd/m²`],
+              ['5th to 95th percentile', `${Math.round(evenness.lowCdM2)}–${Math.round(evenness.highCdM2)}`],
+              ['darkest to mean', evenness.minOverMean.toFixed(2)],
+              ['darkest to brightest', evenness.minOverMax.toFixed(2)],
+              ['contrast, LED pitch', `${(evenness.dots.contrast * 100).toFixed(2)} %`],
+              [
+                'contrast, row pitch',
+                evenness.bands === null ? 'one row' : `${(evenness.bands.contrast * 100).toFixed(2)} %`,
+              ],
+              ['eye sees from there on', `${((evenness.bands ?? evenness.dots).threshold * 100).toFixed(2)} %`],
+            ] as const
+          ).map(([label, value]) => (
+            <tr key={label} className="border-b border-line">
+              <th scope="row" className="py-0.5 text-left font-sans font-normal">
+                {label}
+              </th>
+              <td className="text-right whitespace-nowrap">{value}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <h3 className="mt-3 font-bold">Lit to unlit</h3>
+      <table className="figure w-full text-[13px]">
+        <tbody>
+          {daylight.map(({ ambient, lux, litOverUnlit }) => (
+            <tr key={ambient} className="border-b border-line">
+              <th scope="row" className="py-0.5 text-left font-sans font-normal">
+                {ambient}, {lux.toLocaleString('en')} lx
+              </th>
+              <td className="text-right">
+                {litOverUnlit >= 100 ? Math.round(litOverUnlit).toLocaleString('en') : litOverUnlit.toFixed(2)} : 1
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
+  );
+};

@@ -1,0 +1,45 @@
+import { useEffect } from 'react';
+import { useNavigate } from 'react-router';
+import { redo, undo } from '../document/document-store';
+import { toggleOverlay, useView } from '../view/view-store';
+import { workSteps } from './step-names';
+
+/** Our keys, told to whoever presses ?. */
+export const keys: readonly (readonly [string, string])[] = [
+  ['1 … 9', 'walk the work line'],
+  ['L', 'lights on or off'],
+  ['S', 'strip over the piece'],
+  ['F', 'false colour'],
+  ['Ctrl Z', 'undo'],
+  ['Ctrl Shift Z', 'redo'],
+  ['arrows', 'in a length field or on a handle: by 1 mm; with Shift by 10'],
+  ['?', 'this list'],
+];
+
+const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && (target.matches('input, textarea, select') || target.isContentEditable);
+
+/** Keys of the job page; none while typing, but undo and redo. */
+export const useShortcuts = (jobId: string, onHelp: () => void): void => {
+  const navigate = useNavigate();
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      const command = event.ctrlKey || event.metaKey;
+      if (isTyping(event.target) || event.altKey) return;
+      if (command && event.key.toLowerCase() === 'z') {
+        event.preventDefault();
+        if (event.shiftKey) redo();
+        else undo();
+      }
+      if (command) return;
+      const step = workSteps[Number(event.key) - 1];
+      if (step !== undefined) void navigate(`/jobs/${jobId}/${step.step}`);
+      else if (event.key === '?') onHelp();
+      else if (event.key.toLowerCase() === 'l') useView.setState(({ lit }) => ({ lit: !lit }));
+      else if (event.key.toLowerCase() === 's') toggleOverlay('strip');
+      else if (event.key.toLowerCase() === 'f') toggleOverlay('false-colour');
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [jobId, navigate, onHelp]);
+};

@@ -1,0 +1,146 @@
+import { NewJobForm } from '@vitrum/contract';
+import { formatLength, newLightbox, parseLength } from '@vitrum/core';
+import { validate } from 'class-validator';
+import { useEffect, useState, type FormEvent } from 'react';
+import { useNavigate } from 'react-router';
+import { createJob } from '../api/jobs';
+import { FieldRow, fieldLook } from '../fields/field-row';
+import { TypedField } from '../fields/typed-field';
+import { PageHeader } from '../pages/page-header';
+import { Button } from '../ui/button';
+import { useView } from '../view/view-store';
+
+type Problems = Readonly<Partial<Record<keyof NewJobForm | 'server', string>>>;
+
+const check = async (form: NewJobForm): Promise<Problems> => {
+  const errors = await validate(form);
+  return Object.fromEntries(errors.map(({ property, constraints }) => [property, Object.values(constraints ?? {})[0]]));
+};
+
+const jobName = (text: string): string => text.replace(/\s+/g, ' ').trim().slice(0, 60) || 'New sign';
+
+const builds = [
+  { name: 'Light box', detail: 'a case with a diffusing face, LEDs in rows or round the rim', ready: true },
+  { name: 'Halo letters', detail: 'letters held off the wall, glowing on it', ready: false },
+  { name: 'Edge-lit panel', detail: 'clear sheet, engraved, lit from its edge', ready: false },
+  { name: 'Strip in a channel', detail: 'strip or tube in a routed groove', ready: false },
+  { name: 'Layered scene', detail: 'cut sheets on spacers, lit from behind', ready: false },
+  { name: 'Display frame', detail: 'a frame that lights a print or a mirror', ready: false },
+] as const;
+
+const BuildChoice = () => (
+  <fieldset className="mb-5">
+    <legend className="mb-1.5 font-bold">What is it?</legend>
+    <div className="grid grid-cols-2 gap-2 sm:grid-cols-3">
+      {builds.map(({ name, detail, ready }) => (
+        <label
+          key={name}
+          className={`flex gap-2 border px-3 py-2 ${ready ? 'border-ink bg-sheet' : 'border-line text-soft'}`}
+        >
+          <input
+            type="radio"
+            name="build"
+            defaultChecked={ready}
+            disabled={!ready}
+            className="mt-1 accent-[var(--ink)]"
+          />
+          <span>
+            <span className="block font-semibold">{name}</span>
+            <span className="block text-xs text-soft">{ready ? detail : 'not in this version'}</span>
+          </span>
+        </label>
+      ))}
+    </div>
+  </fieldset>
+);
+
+/** A build and three questions; the piece is lit as soon as they are answered. */
+export const NewJobPage = () => {
+  const navigate = useNavigate();
+  const unit = useView((view) => view.unit);
+  const [form, setForm] = useState(() => new NewJobForm());
+  const [problems, setProblems] = useState<Problems>({});
+  const [busy, setBusy] = useState(false);
+  useEffect(() => {
+    document.title = 'New job · Vitrum';
+  }, []);
+  const set = (part: Partial<NewJobForm>): void => setForm((now) => Object.assign(new NewJobForm(), now, part));
+  const length = (key: 'widthMm' | 'heightMm' | 'readingDistanceMm', label: string, hint?: string) => (
+    <>
+      <TypedField
+        label={label}
+        hint={hint}
+        stored={formatLength(form[key], unit)}
+        save={(text) => {
+          const parsed = parseLength(text, unit);
+          if (parsed.ok) set({ [key]: key === 'readingDistanceMm' ? Math.round(parsed.value) : parsed.value });
+          return parsed.ok ? null : (parsed.problems[0]?.message ?? null);
+        }}
+      />
+      {problems[key] !== undefined && (
+        <p role="alert" className="text-xs font-semibold text-signal">
+          {problems[key]}
+        </p>
+      )}
+    </>
+  );
+  const submit = async (event: FormEvent): Promise<void> => {
+    event.preventDefault();
+    const wrong = await check(form);
+    setProblems(wrong);
+    if (Object.keys(wrong).length > 0) return;
+    setBusy(true);
+    try {
+      const name = jobName(form.text);
+      const job = await createJob(name, newLightbox({ ...form, name }));
+      void navigate(`/jobs/${job.id}/case`);
+    } catch (error) {
+      setProblems({ server: error instanceof Error ? error.message : String(error) });
+      setBusy(false);
+    }
+  };
+  return (
+    <>
+      <PageHeader />
+      <main className="mx-auto max-w-2xl px-5 py-6">
+        <h1 className="mb-4 text-2xl font-bold">New job</h1>
+        <form onSubmit={(event) => void submit(event)} noValidate>
+          <BuildChoice />
+          <fieldset className="mb-4">
+            <legend className="mb-1 font-bold">What does it say?</legend>
+            <FieldRow id="says" label="The sign says" problem={problems.text ?? null} stacked>
+              <textarea
+                id="says"
+                rows={2}
+                className={`${fieldLook} w-full text-base`}
+                value={form.text}
+                onChange={(event) => set({ text: event.target.value })}
+              />
+            </FieldRow>
+          </fieldset>
+          <fieldset className="mb-4">
+            <legend className="mb-1 font-bold">How large is it outside?</legend>
+            {length('widthMm', 'Width')}
+            {length('heightMm', 'Height')}
+          </fieldset>
+          <fieldset className="mb-5">
+            <legend className="mb-1 font-bold">From how far is it read?</legend>
+            {length(
+              'readingDistanceMm',
+              'Nearest distance',
+              'dots and bands must not show from there; “3 m”, “10ft” and arithmetic are understood',
+            )}
+          </fieldset>
+          {problems.server !== undefined && (
+            <p role="alert" className="mb-3 font-semibold text-signal">
+              {problems.server}
+            </p>
+          )}
+          <Button look="strong" type="submit" disabled={busy}>
+            {busy ? 'Lighting it …' : 'Light it'}
+          </Button>
+        </form>
+      </main>
+    </>
+  );
+};

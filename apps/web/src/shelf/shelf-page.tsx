@@ -1,0 +1,169 @@
+import { useQuery } from '@tanstack/react-query';
+import type { Catalogue } from '@vitrum/core';
+import { useEffect } from 'react';
+import { getCatalogue } from '../api/jobs';
+import { ErrorSheet } from '../pages/error-sheet';
+import { PageHeader } from '../pages/page-header';
+
+interface Section {
+  readonly title: string;
+  readonly columns: readonly string[];
+  readonly rows: readonly (readonly string[])[];
+}
+
+const percent = (share: number): string => `${Math.round(share * 100)} %`;
+
+const sectionsOf = ({
+  strips,
+  faces,
+  boards,
+  linings,
+  films,
+  supplies,
+  wires,
+  sundries,
+  rates,
+}: Catalogue): readonly Section[] => {
+  const price = (value: number, per: string): string => `${rates.currency}${value.toFixed(2)} / ${per}`;
+  return [
+    {
+      title: 'Strip',
+      columns: ['name', 'light', 'beam', 'cut every', 'width', 'longest run', 'price'],
+      rows: strips.map((strip) => [
+        strip.name,
+        `${strip.lumensPerM} lm/m`,
+        `${strip.beamAngleDeg}°`,
+        `${strip.cutPitchMm} mm`,
+        `${strip.widthMm} mm`,
+        `${strip.maxRunMm / 1000} m`,
+        price(strip.price, `${strip.reelMm / 1000} m`),
+      ]),
+    },
+    {
+      title: 'Faces',
+      columns: ['name', 'passes', 'gives back', 'scatter', 'sheet', 'price'],
+      rows: faces.map((face) => [
+        face.name,
+        percent(face.transmittance),
+        percent(face.reflectance),
+        face.scatter.kind === 'lambertian'
+          ? 'full'
+          : `${percent(face.scatter.hazeShare)} in ±${face.scatter.sigmaDeg}°`,
+        `${face.sheetWidthMm} × ${face.sheetHeightMm} mm`,
+        price(face.price, 'sheet'),
+      ]),
+    },
+    {
+      title: 'Boards',
+      columns: ['name', 'thickness', 'for', 'sheet', 'density', 'price'],
+      rows: boards.map((board) => [
+        board.name,
+        `${board.thicknessMm} mm`,
+        board.uses.join(', '),
+        `${board.sheetWidthMm} × ${board.sheetHeightMm} mm`,
+        `${board.densityKgM3} kg/m³`,
+        price(board.price, 'sheet'),
+      ]),
+    },
+    {
+      title: 'Linings',
+      columns: ['name', 'gives back', 'price'],
+      rows: linings.map((lining) => [lining.name, percent(lining.reflectance), price(lining.price, 'm²')]),
+    },
+    {
+      title: 'Film',
+      columns: ['name', 'passes (red, green, blue)', 'price'],
+      rows: films.map((film) => [film.name, film.transmittanceRgb.map(percent).join(', '), price(film.price, 'm²')]),
+    },
+    {
+      title: 'Supplies',
+      columns: ['name', 'voltage', 'power', 'weatherproof', 'price'],
+      rows: supplies.map((supply) => [
+        supply.name,
+        `${supply.voltageV} V`,
+        `${supply.watts} W`,
+        supply.weatherproof ? 'yes' : 'no',
+        price(supply.price, 'piece'),
+      ]),
+    },
+    {
+      title: 'Wire',
+      columns: ['name', 'carries', 'outside', 'price'],
+      rows: wires.map((wire) => [wire.name, `${wire.ampacityA} A`, `${wire.diameterMm} mm`, price(wire.price, 'm')]),
+    },
+    {
+      title: 'Small parts',
+      columns: ['name', 'weight', 'price'],
+      rows: sundries.map((item) => [item.name, `${Math.round(item.kg * 1000)} g`, price(item.price, 'piece')]),
+    },
+  ];
+};
+
+const slug = (title: string): string => title.toLowerCase().replace(/\s+/g, '-');
+
+const SectionTable = ({ section }: { readonly section: Section }) => (
+  <section id={slug(section.title)} className="mb-7 overflow-x-auto">
+    <h2 className="mb-1 text-lg font-bold">{section.title}</h2>
+    <table className="w-full border-collapse text-[13px]">
+      <thead>
+        <tr className="border-b border-ink text-left text-xs text-soft">
+          {section.columns.map((column, index) => (
+            <th
+              key={column}
+              className={`py-1 pr-4 font-semibold ${index === 0 ? 'w-72' : index === section.columns.length - 1 ? 'text-right' : ''}`}
+            >
+              {column}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {section.rows.map((row) => (
+          <tr key={row[0]} className="border-b border-line">
+            {row.map((value, index) => (
+              <td
+                key={section.columns[index]}
+                className={`py-1 pr-4 ${index === 0 ? 'font-semibold' : 'figure whitespace-nowrap'} ${index === row.length - 1 ? 'text-right' : ''}`}
+              >
+                {value}
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  </section>
+);
+
+/** What the shop can build from. Read-only for now. */
+export const ShelfPage = () => {
+  const { data, error } = useQuery({ queryKey: ['catalogue'], queryFn: getCatalogue, staleTime: Infinity });
+  useEffect(() => {
+    document.title = 'Shelf · Vitrum';
+  }, []);
+  if (error !== null) return <ErrorSheet error={error} />;
+  const sections = data === undefined ? [] : sectionsOf(data);
+  return (
+    <>
+      <PageHeader />
+      <main className="mx-auto max-w-6xl px-5 py-5">
+        <h1 className="text-2xl font-bold">Shelf</h1>
+        <p className="mb-3 max-w-3xl text-soft">
+          What designs are made from. Every figure here is <strong className="text-ink">typical</strong>: a usual value,
+          not a measured one. Check it against what you bought.
+        </p>
+        {data === undefined && <p role="status">Fetching the shelf …</p>}
+        <nav aria-label="On the shelf" className="mb-4 flex flex-wrap gap-x-4 gap-y-1">
+          {sections.map(({ title, rows }) => (
+            <a key={title} href={`#${slug(title)}`} className="underline underline-offset-2">
+              {title} <span className="figure text-xs text-soft">{rows.length}</span>
+            </a>
+          ))}
+        </nav>
+        {sections.map((section) => (
+          <SectionTable key={section.title} section={section} />
+        ))}
+      </main>
+    </>
+  );
+};

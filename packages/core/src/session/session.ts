@@ -1,0 +1,85 @@
+import type { FontBook } from '../artwork/index.js';
+import { createEvaluator, evaluate, type Evaluator } from '../evaluate/index.js';
+import { benchZip } from '../exports/index.js';
+import type { Catalogue } from '../catalogue/index.js';
+import type { SessionReply, SessionRequest } from './protocol.js';
+
+/** What the thread lends the session. */
+export interface SessionHost {
+  readonly fonts: FontBook;
+  readonly post: (reply: SessionReply) => void;
+  /** Lets waiting messages in; called often during long work. */
+  readonly pause: () => Promise<void>;
+}
+
+interface Opened {
+  readonly catalogue: Catalogue;
+  readonly evaluator: Evaluator;
+}
+
+/**
+ * The evaluation thread’s side of the protocol: evaluates at once, then tries fixes in small turns, giving up as soon as a
+ * newer design or a cancel arrives.
+ */
+export const createSession = ({ fonts, post, pause }: SessionHost) => {
+  let opened: Opened | null = null;
+  let newest = -1;
+  const cancelled = new Set<number>();
+
+  const isOver = (id: number): boolean => id < newest || cancelled.has(id);
+
+  const tryFixes = async (evaluator: Evaluator, id: number): Promise<void> => {
+    const work = evaluator.fixes();
+    for (let turns = 0; ; turns += 1) {
+      await pause();
+      if (isOver(id)) return post({ kind: 'cancelled', id });
+      const turn = work.next();
+      if (turn.done === true) return post({ kind: 'fixes', id, findings: turn.value });
+      post({ kind: 'progress', id, done: turns, what: 'trying fixes' });
+    }
+  };
+
+  const runEvaluate = async ({ id, design }: Extract<SessionRequest, { kind: 'evaluate' }>): Promise<void> => {
+    newest = Math.max(newest, id);
+    if (opened === null) return post({ kind: 'crashed', id, message: 'evaluate came before open' });
+    await pause();
+    if (isOver(id)) return post({ kind: 'cancelled', id });
+    const evaluation = opened.evaluator.evaluate(design);
+    if (!evaluation.ok) return post({ kind: 'refused', id, problems: evaluation.problems });
+    post({ kind: 'evaluated', id, evaluation: evaluation.value });
+    return tryFixes(opened.evaluator, id);
+  };
+
+  const runPack = async ({ id, design }: Extract<SessionRequest, { kind: 'pack' }>): Promise<void> => {
+    if (opened === null) return post({ kind: 'crashed', id, message: 'pack came before open' });
+    post({ kind: 'progress', id, done: 0, what: 'drawing the parts' });
+    const evaluation = evaluate(design, opened.catalogue, fonts);
+    if (!evaluation.ok) return post({ kind: 'refused', id, problems: evaluation.problems });
+    const zip = await benchZip(evaluation.value);
+    post(cancelled.has(id) ? { kind: 'cancelled', id } : { kind: 'packed', id, zip });
+  };
+
+  const answer = async (request: SessionRequest): Promise<void> => {
+    switch (request.kind) {
+      case 'open':
+        opened = { catalogue: request.catalogue, evaluator: createEvaluator(request.catalogue, fonts) };
+        return post({ kind: 'opened', id: request.id });
+      case 'evaluate':
+        return runEvaluate(request);
+      case 'pack':
+        return runPack(request);
+      case 'cancel':
+        cancelled.add(request.id);
+        return;
+    }
+  };
+
+  /** Handles one request to its end; never rejects. */
+  return async (request: SessionRequest): Promise<void> => {
+    try {
+      await answer(request);
+    } catch (error) {
+      post({ kind: 'crashed', id: request.id, message: error instanceof Error ? error.message : String(error) });
+    }
+  };
+};
