@@ -8,5 +8,5 @@ const packages = createRequire(import.meta.resolve('@vitrum/core'));
 export const shippedFonts = (): Promise<FontBook> =>
   loadFontBook(async (file) => {
     const bytes = await readFile(packages.resolve(file));
-    return bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + bytes.byteLength) as ArrayBuffer;
+    return bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + bytes.byteLength);
   });

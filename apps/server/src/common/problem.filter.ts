@@ -19,6 +19,12 @@ const parserMessages: Readonly<Record<number, string>> = {
   413: 'The body is too large; a design is far smaller.',
 };
 
+/** The parser's own words about broken JSON say little to a person; they follow in brackets. */
+const sentenceOf = (message: unknown, statusCode: number): string => {
+  if (typeof message !== 'string') return parserMessages[statusCode] ?? 'Something went wrong here; it has been noted.';
+  return statusCode === 400 && /\bJSON\b/.test(message) ? `The body is not valid JSON (${message}).` : message;
+};
+
 /** Every error leaves as one shape, with a sentence, the places, and the request’s id. */
 @Catch()
 export class ProblemFilter implements ExceptionFilter {
@@ -37,10 +43,7 @@ export class ProblemFilter implements ExceptionFilter {
         stack: (exception as Error | null)?.stack,
       });
     const body = exception instanceof HttpException ? bodyOf(exception) : {};
-    const message =
-      typeof body['message'] === 'string'
-        ? body['message']
-        : (parserMessages[statusCode] ?? 'Something went wrong here; it has been noted.');
+    const message = sentenceOf(body['message'], statusCode);
     const report: ProblemReport = { problems: [], ...body, statusCode, message, requestId };
     if (!response.headersSent) response.status(statusCode).json(report);
   }

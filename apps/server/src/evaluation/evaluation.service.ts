@@ -19,7 +19,7 @@ const thumbnailPx = 320;
 /** Bytes of a font file from the packages that ship it. */
 const loadFontFile = async (file: string): Promise<ArrayBuffer> => {
   const bytes = await readFile(fontFiles.resolve(file));
-  return bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + bytes.byteLength) as ArrayBuffer;
+  return bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + bytes.byteLength);
 };
 
 const size = ({ geometry }: Evaluation): string =>

@@ -37,7 +37,7 @@ export const connectEvaluation = (thread: Thread) => {
 
   const send = (request: DistributiveOmit<SessionRequest, 'id'>): number => {
     const id = nextId++;
-    thread.postMessage({ ...request, id } as SessionRequest);
+    thread.postMessage({ ...request, id });
     return id;
   };
 

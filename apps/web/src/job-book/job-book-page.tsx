@@ -51,9 +51,9 @@ const JobCard = ({ job }: { readonly job: JobListing }) => {
         </div>
         <div className="grid grid-cols-[1fr_auto] gap-x-3 px-3 py-2">
           <h2 className="truncate font-bold">{job.name}</h2>
-          <span className="text-[13px] text-soft">{job.status}</span>
+          <span className="text-right text-[13px] text-soft">{job.status}</span>
           <span className="truncate text-[13px] text-soft">{job.customer || 'no customer'}</span>
-          <span className="text-[13px]">{dueText(job.dueOn, new Date())}</span>
+          <span className="text-right text-[13px]">{dueText(job.dueOn, new Date())}</span>
           <span className="mt-1 text-[13px] font-semibold">
             <Standing job={job} />
           </span>

@@ -1,12 +1,12 @@
 import { LineChart } from 'echarts/charts';
 import { GridComponent, MarkLineComponent, TooltipComponent } from 'echarts/components';
-import { init, use } from 'echarts/core';
+import { init, use as register } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useEffect, useRef } from 'react';
 import { useEvaluation } from '../evaluation/evaluation-store';
 import { contrastCurve, type ContrastCurve } from './contrast-curve';
 
-use([LineChart, GridComponent, MarkLineComponent, TooltipComponent, SVGRenderer]);
+register([LineChart, GridComponent, MarkLineComponent, TooltipComponent, SVGRenderer]);
 
 const leastPercent = 0.05;
 

@@ -53,31 +53,34 @@ const AmbientChoice = () => {
 };
 
 const BenchPack = ({ link }: { readonly link: EvaluationLink }) => {
-  const [state, setState] = useState<'idle' | 'busy' | string>('idle');
+  const [busy, setBusy] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
   const make = async (): Promise<void> => {
     const { design } = useDocument.getState();
     if (design === null) return;
-    setState('busy');
+    setBusy(true);
+    setProblem(null);
     try {
       saveFile(`${fileName(design.name)}.zip`, await link.pack(design), 'application/zip');
-      setState('idle');
     } catch (error) {
-      setState(error instanceof Error ? error.message : String(error));
+      setProblem(error instanceof Error ? error.message : String(error));
+    } finally {
+      setBusy(false);
     }
   };
   return (
     <>
       <Button
         look="strong"
-        disabled={state === 'busy'}
+        disabled={busy}
         onClick={() => void make()}
         title="Drawings, templates, lists and the design in one ZIP"
       >
-        <Package size={15} aria-hidden /> {state === 'busy' ? 'Packing …' : 'Bench pack'}
+        <Package size={15} aria-hidden /> {busy ? 'Packing …' : 'Bench pack'}
       </Button>
-      {state !== 'idle' && state !== 'busy' && (
+      {problem !== null && (
         <span role="alert" className="text-[13px] text-signal">
-          {state}
+          {problem}
         </span>
       )}
     </>

@@ -46,7 +46,7 @@ const RoomButton = ({ pressed, label, onClick, children }: RoomButtonProps) => (
 );
 
 const FalseScale = ({ top }: { readonly top: number }) => (
-  <div className="figure absolute right-3 bottom-3 rounded-[2px] bg-black/70 px-2 py-1.5 text-[11px] text-[#f2ead8]">
+  <div className="figure absolute top-11 right-3 rounded-[2px] bg-black/70 px-2 py-1.5 text-[11px] text-[#f2ead8]">
     <div
       className="h-2 w-44"
       style={{
@@ -202,6 +202,24 @@ const Room = ({ evaluation }: RoomProps) => {
         <p className="figure rounded-[2px] bg-black/55 px-1.5 text-[13px] text-[#f2ead8]">
           front · {ambientNames[ambient]}, {ambientLux[ambient].toLocaleString('en')} lx
         </p>
+        <div className="mr-auto flex gap-1.5" role="group" aria-label="View">
+          <RoomButton label="Closer" onClick={() => zoom(1.3)}>
+            <Plus size={15} aria-hidden />
+          </RoomButton>
+          <RoomButton label="Farther" onClick={() => zoom(1 / 1.3)}>
+            <Minus size={15} aria-hidden />
+          </RoomButton>
+          <RoomButton label="Fit the piece" onClick={() => setHand(fitted)}>
+            <Maximize size={14} aria-hidden />
+          </RoomButton>
+          <RoomButton
+            pressed={measuring !== null}
+            label="Measure: drag from point to point"
+            onClick={() => setMeasuring(measuring === null ? [] : null)}
+          >
+            <Ruler size={15} aria-hidden />
+          </RoomButton>
+        </div>
         <div className="flex gap-1.5" role="group" aria-label="Shown over the piece">
           {(Object.keys(overlayNames) as Overlay[]).map((overlay) => (
             <RoomButton
@@ -214,24 +232,6 @@ const Room = ({ evaluation }: RoomProps) => {
             </RoomButton>
           ))}
         </div>
-      </div>
-      <div className="absolute bottom-3 left-3 flex gap-1.5" role="group" aria-label="View">
-        <RoomButton label="Closer" onClick={() => zoom(1.3)}>
-          <Plus size={15} aria-hidden />
-        </RoomButton>
-        <RoomButton label="Farther" onClick={() => zoom(1 / 1.3)}>
-          <Minus size={15} aria-hidden />
-        </RoomButton>
-        <RoomButton label="Fit the piece" onClick={() => setHand(fitted)}>
-          <Maximize size={14} aria-hidden />
-        </RoomButton>
-        <RoomButton
-          pressed={measuring !== null}
-          label="Measure: drag from point to point"
-          onClick={() => setMeasuring(measuring === null ? [] : null)}
-        >
-          <Ruler size={15} aria-hidden />
-        </RoomButton>
       </div>
       {falseTop !== null && <FalseScale top={falseTop} />}
     </div>

@@ -13,7 +13,7 @@ const SheetDrawing = ({ sheets, sheet }: { readonly sheets: MaterialSheets; read
     <figure className="flex h-full shrink-0 flex-col">
       <svg
         viewBox={`-10 -10 ${long + 20} ${short + 20}`}
-        className="min-h-0 flex-1"
+        className="min-h-0 w-full flex-1"
         role="img"
         aria-label={`${sheets.materialName}, sheet ${sheet + 1}`}
       >

@@ -14,7 +14,7 @@ interface ButtonProps extends ButtonHTMLAttributes<HTMLButtonElement> {
 export const Button = ({ look = 'plain', className = '', type = 'button', ...rest }: ButtonProps) => (
   <button
     type={type}
-    className={`inline-flex min-h-7 items-center gap-1.5 rounded-[3px] border px-2.5 py-1 font-semibold whitespace-nowrap disabled:cursor-not-allowed disabled:opacity-45 ${looks[look]} ${className}`}
+    className={`inline-flex min-h-7 items-center gap-1.5 rounded-[3px] border px-2.5 pt-[5px] pb-[3px] font-semibold whitespace-nowrap disabled:cursor-not-allowed disabled:opacity-45 ${looks[look]} ${className}`}
     {...rest}
   />
 );

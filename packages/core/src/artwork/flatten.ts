@@ -1,16 +1,18 @@
 import type { Path, PathCommand } from 'opentype.js';
 import type { Point, Ring } from '../outlines/index.js';
 
+// Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
+const { ceil, hypot, max, min, sqrt } = Math;
+
 /** How far a chord may stand off its curve (mm): below any cutter's accuracy. */
 const flatnessMm = 0.02;
 const maxChords = 64;
 
 /** Chords for a curve whose second differences reach `bend` (mm): error of n chords is bend / (8 n²). */
-const chordCount = (bend: number): number =>
-  Math.min(maxChords, Math.max(1, Math.ceil(Math.sqrt(bend / (8 * flatnessMm)))));
+const chordCount = (bend: number): number => min(maxChords, max(1, ceil(sqrt(bend / (8 * flatnessMm)))));
 
 const secondDifference = ([ax, ay]: Point, [bx, by]: Point, [cx, cy]: Point): number =>
-  Math.hypot(ax - 2 * bx + cx, ay - 2 * by + cy);
+  hypot(ax - 2 * bx + cx, ay - 2 * by + cy);
 
 const quadratic = (a: Point, b: Point, c: Point): readonly Point[] => {
   const count = chordCount(2 * secondDifference(a, b, c));
@@ -22,7 +24,7 @@ const quadratic = (a: Point, b: Point, c: Point): readonly Point[] => {
 };
 
 const cubic = (a: Point, b: Point, c: Point, d: Point): readonly Point[] => {
-  const count = chordCount(6 * Math.max(secondDifference(a, b, c), secondDifference(b, c, d)));
+  const count = chordCount(6 * max(secondDifference(a, b, c), secondDifference(b, c, d)));
   return Array.from({ length: count }, (_, index): Point => {
     const t = (index + 1) / count;
     const [wa, wb, wc, wd] = [(1 - t) ** 3, 3 * t * (1 - t) ** 2, 3 * t * t * (1 - t), t ** 3];

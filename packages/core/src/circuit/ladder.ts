@@ -1,3 +1,6 @@
+// Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
+const { cosh, sinh, sqrt } = Math;
+
 /**
  * A strip as a loaded line: each metre has `ohmPerM` of copper (out and back) and `siemensPerM` of LEDs and resistors
  * above their forward voltage. With u the voltage above forward and i the current, du/dx = −r·i and di/dx = −g·u, whose
@@ -21,9 +24,9 @@ export const unchanged: TwoPort = [1, 0, 0, 1];
 
 /** `lengthM` of strip. */
 export const stripPort = ({ ohmPerM, siemensPerM }: Line, lengthM: number): TwoPort => {
-  const k = Math.sqrt(ohmPerM * siemensPerM);
-  const impedance = Math.sqrt(ohmPerM / siemensPerM);
-  const [c, s] = [Math.cosh(k * lengthM), Math.sinh(k * lengthM)];
+  const k = sqrt(ohmPerM * siemensPerM);
+  const impedance = sqrt(ohmPerM / siemensPerM);
+  const [c, s] = [cosh(k * lengthM), sinh(k * lengthM)];
   return [c, -impedance * s, -s / impedance, c];
 };
 

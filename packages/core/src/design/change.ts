@@ -15,7 +15,7 @@ const setAt = (target: unknown, keys: readonly string[], value: unknown): unknow
   const [key, ...rest] = keys;
   if (key === undefined) return value;
   if (Array.isArray(target))
-    return target.map((item, index) => (String(index) === key ? setAt(item, rest, value) : item));
+    return target.map((item: unknown, index) => (String(index) === key ? setAt(item, rest, value) : item));
   if (typeof target !== 'object' || target === null || !Object.hasOwn(target, key))
     throw new Error(`no such field in a design: ${key}`);
   return { ...target, [key]: setAt((target as Record<string, unknown>)[key], rest, value) };

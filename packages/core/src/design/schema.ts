@@ -139,4 +139,4 @@ export type Ambient = Brief['ambient'];
 
 /** The JSON Schema of the design document (draft 2020-12). */
 export const designJsonSchema = (): Record<string, unknown> =>
-  z.toJSONSchema(designSchema, { target: 'draft-2020-12' }) as Record<string, unknown>;
+  z.toJSONSchema(designSchema, { target: 'draft-2020-12' });

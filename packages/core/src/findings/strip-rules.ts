@@ -1,8 +1,9 @@
 import type { StageResults } from '../evaluate/types.js';
 import { changeStrip, oneChange, suitableStrips } from './candidates.js';
-import type { Place, Rule } from './types.js';
+import type { Place, Remedy, Rule } from './types.js';
 
-const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
+const tenths = (value: number): number => Math.round(value * 10) / 10;
+const mm = (value: number): string => `${tenths(value)} mm`;
 
 const backOf = ({ geometry }: StageResults): Place => ({
   view: 'front',
@@ -31,12 +32,17 @@ export const betweenCutMarks: Rule = ({ results, catalogue }) => {
   const { leftoverMm } = segment;
   if (leftoverMm < leftoverNoticedMm) return null;
   const assembly = design.assemblies[0]!;
-  const across = segment.from[1] === segment.to[1];
-  const size = across ? 'widthMm' : 'heightMm';
-  const [wider, narrower] = [
-    assembly.case[size] + materials.strip.cutPitchMm - leftoverMm,
-    assembly.case[size] - leftoverMm,
-  ].map((value) => Math.round(value * 10) / 10) as [number, number];
+  const resized = (longer: boolean): Remedy => {
+    const fields = (['widthMm', 'heightMm'] as const).flatMap((size) => {
+      const along = runs.segments.find(({ from, to }) => (size === 'widthMm' ? from[1] === to[1] : from[0] === to[0]));
+      if (along === undefined) return [];
+      const by = longer ? materials.strip.cutPitchMm - along.leftoverMm : -along.leftoverMm;
+      return [{ size, value: tenths(assembly.case[size] + by) }];
+    });
+    const words = fields.map(({ size, value }) => `${size === 'widthMm' ? 'width' : 'height'} ${mm(value)}`).join(', ');
+    const change = fields.map(({ size, value }) => ({ path: `assemblies.0.case.${size}`, value }));
+    return { id: longer ? 'longer' : 'shorter', candidates: [{ label: `Make the ${words}`, change }] };
+  };
   const finer = suitableStrips(results, catalogue).filter(
     (strip) => strip.cutPitchMm < materials.strip.cutPitchMm && strip.voltageV === materials.strip.voltageV,
   );
@@ -65,16 +71,7 @@ export const betweenCutMarks: Rule = ({ results, catalogue }) => {
       read: rest,
       settled: (tried) => rest(tried) < leftoverNoticedMm,
     },
-    remedies: [
-      changeStrip(finer),
-      oneChange('wider', `Make the ${across ? 'width' : 'height'} ${mm(wider)}`, `assemblies.0.case.${size}`, wider),
-      oneChange(
-        'narrower',
-        `Make the ${across ? 'width' : 'height'} ${mm(narrower)}`,
-        `assemblies.0.case.${size}`,
-        narrower,
-      ),
-    ],
+    remedies: [changeStrip(finer), resized(true), resized(false)],
   };
 };
 
@@ -109,8 +106,12 @@ const dimmestAllowed = 0.85;
 
 const longestChain = ({ circuit }: StageResults): number =>
   circuit.chains.reduce((most, { stripMm }) => Math.max(most, stripMm), 0);
-const dimmest = ({ circuit }: StageResults): number =>
-  circuit.chains.reduce((least, { dimmestShare }) => Math.min(least, dimmestShare), 1);
+/** Light of the dimmest LED over that of the brightest: what a lead loses dims all alike and is not counted here. */
+const dimmest = ({ circuit }: StageResults): number => {
+  const least = circuit.chains.reduce((share, { dimmestShare }) => Math.min(share, dimmestShare), 1);
+  const most = circuit.chains.reduce((share, { brightestShare }) => Math.max(share, brightestShare), 0);
+  return most > 0 ? least / most : 1;
+};
 
 /** A run longer than the strip allows, or one whose end grows dim. */
 export const runTooLong: Rule = ({ results, catalogue }) => {
@@ -132,7 +133,7 @@ export const runTooLong: Rule = ({ results, catalogue }) => {
     what: over ? 'A run is longer than the strip allows' : 'The far end of a run is dim',
     why: over
       ? `${(length / 1000).toFixed(2)} m in one run; this strip takes ${(allowed / 1000).toFixed(1)} m fed ${bothEnds ? 'at both ends' : 'at one end'}.`
-      : `The last LED gives ${percentText(share)} of its light; ${percentText(dimmestAllowed)} is the usual least (typical).`,
+      : `The last LED gives ${percentText(share)} of the light of the first; ${percentText(dimmestAllowed)} is the usual least (typical).`,
     numbers: [
       { label: 'longest run', value: length / 1000, unit: 'm' },
       { label: 'light at the end', value: Math.round(share * 1000) / 10, unit: '%' },
@@ -223,7 +224,7 @@ export const wrongColour: Rule = ({ results, catalogue }) => {
 };
 
 /** A reel is opened for less than this share of it. */
-const littleShare = 0.15;
+const littleShare = 0.2;
 
 /** Reels run short by little: one more is opened for a few cuts. */
 export const reelShort: Rule = ({ results }) => {

@@ -1,5 +1,8 @@
 import type { FaceSheet } from '../catalogue/index.js';
 
+// Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
+const { acos, cos, exp, min, sin, sqrt } = Math;
+
 /** What of the light that comes in at an angle leaves along the normal, per lux (cd/m² per lx). */
 export interface Diffuser {
   /** By the square of the cosine of the angle of incidence. */
@@ -18,7 +21,7 @@ export const lobeNorm = (sigmaRad: number): number => {
   let sum = 0;
   for (let index = 0; index < integrationSteps; index += 1) {
     const angle = (index + 0.5) * step;
-    sum += Math.exp(-(angle * angle) / (2 * sigmaRad * sigmaRad)) * Math.sin(angle) * Math.cos(angle);
+    sum += exp(-(angle * angle) / (2 * sigmaRad * sigmaRad)) * sin(angle) * cos(angle);
   }
   return 2 * Math.PI * sum * step;
 };
@@ -36,8 +39,8 @@ export const diffuserOf = (face: FaceSheet): Diffuser => {
   const peak = (transmittance * scatter.hazeShare) / lobeNorm(sigma);
   return {
     towardNormal: (cosSquared) => {
-      const angle = Math.acos(Math.min(1, Math.sqrt(cosSquared)));
-      return peak * Math.exp(-(angle * angle) / (2 * sigma * sigma));
+      const angle = acos(min(1, sqrt(cosSquared)));
+      return peak * exp(-(angle * angle) / (2 * sigma * sigma));
     },
     lambertian: false,
     imageShare: transmittance * (1 - scatter.hazeShare),

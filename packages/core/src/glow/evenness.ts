@@ -1,5 +1,6 @@
 import type { LightRuns } from '../light-runs/index.js';
 import { thresholdFrom, vanishingDistance, type SeenRipple } from './eye.js';
+import { rowsAreSheet } from './grid.js';
 import { findRipple, smoothAlongX, type FoundRipple } from './ripple.js';
 import type { Evenness, Grid, Ripple } from './types.js';
 
@@ -87,7 +88,9 @@ export const judgeEvenness = (map: Float32Array, grid: Grid, runs: LightRuns, lo
   const bands =
     rows === null
       ? null
-      : rippleOf(findRipple(withoutDots, grid, 'y', rows, look.counts), grid, seen(rows), look.readingDistanceMm);
+      : rowsAreSheet(runs)
+        ? rippleOf(none, grid, seen(rows), look.readingDistanceMm)
+        : rippleOf(findRipple(withoutDots, grid, 'y', rows, look.counts), grid, seen(rows), look.readingDistanceMm);
   return {
     meanCdM2: spread.mean,
     minCdM2: spread.min,

@@ -6,10 +6,12 @@ export interface GridWish {
   /** Cells along the longer side. */
   readonly longSide: number;
   readonly maxCells: number;
+  /** Cells times sources; what the exact sum costs. */
+  readonly maxPairs: number;
 }
 
-export const previewGrid: GridWish = { longSide: 256, maxCells: 60_000 };
-export const fullGrid: GridWish = { longSide: 900, maxCells: 400_000 };
+export const previewGrid: GridWish = { longSide: 256, maxCells: 60_000, maxPairs: 4e7 };
+export const fullGrid: GridWish = { longSide: 900, maxCells: 400_000, maxPairs: 1e9 };
 
 /** LEDs closer than this share of their throw blur into a line long before the face (contrast below 1e-5). */
 export const blurredPitchShare = 0.3;
@@ -23,9 +25,13 @@ const cellsPerThrow = 2.5;
 export const rowsAreLines = (runs: LightRuns, faceShowsImages: boolean): boolean =>
   !faceShowsImages && runs.ledPitchMm < blurredPitchShare * runs.throwMm;
 
+/** Whether rows stand so close that they too blur into one another, far below what is seen. */
+export const rowsAreSheet = (runs: LightRuns): boolean =>
+  runs.rowPitchMm !== null && runs.rowPitchMm < blurredPitchShare * runs.throwMm;
+
 /** The largest cell at which the ripples of these runs can still be read (mm). */
 export const coarsestCell = (runs: LightRuns, lines: boolean): number => {
-  const rows = runs.rowPitchMm === null ? Infinity : runs.rowPitchMm / cellsPerPitch;
+  const rows = runs.rowPitchMm === null || rowsAreSheet(runs) ? Infinity : runs.rowPitchMm / cellsPerPitch;
   const dots = lines ? Infinity : runs.ledPitchMm / cellsPerLedPitch;
   return Math.min(rows, dots, Math.max(runs.throwMm, 1) / cellsPerThrow);
 };
@@ -36,10 +42,12 @@ export const chooseGrid = (
   heightMm: number,
   runs: LightRuns,
   lines: boolean,
+  sources: number,
   wish: GridWish,
 ): Grid => {
   const wanted = Math.min(Math.max(widthMm, heightMm) / wish.longSide, coarsestCell(runs, lines));
-  const affordable = Math.sqrt((widthMm * heightMm) / wish.maxCells);
+  const cells = Math.min(wish.maxCells, wish.maxPairs / Math.max(1, sources));
+  const affordable = Math.sqrt((widthMm * heightMm) / cells);
   const cell = Math.max(wanted, affordable);
   const columns = Math.max(4, Math.floor(widthMm / cell));
   const rows = Math.max(4, Math.floor(heightMm / cell));

@@ -112,10 +112,10 @@ export const glowOf = (inputs: GlowInputs): Glow => {
   const box: Box = geometry.inside;
   const diffuser = diffuserOf(face);
   const lines = rowsAreLines(runs, diffuser.imageShare > 0);
-  const grid = chooseGrid(box.widthMm, box.heightMm, runs, lines, inputs.wish);
   const colour = colourOf(brief.light);
   const fluxPerLedLm = (strip.lumensPerM / strip.ledsPerM) * colour.fluxShare;
   const emitters = emittersOf(runs, fluxPerLedLm, circuit.fluxShare, strip.beamAngleDeg, lines);
+  const grid = chooseGrid(box.widthMm, box.heightMm, runs, lines, emitters.count, inputs.wish);
   const direct = directLuminance(emitters, grid, box.depthMm, diffuser);
   const { emittedLm, light, reflectedOnFaceLm } = settleCase(emitters, box, materials);
   const reflected = reflectedIlluminance(grid, box, light, reflectedOnFaceLm);

@@ -1,3 +1,5 @@
+import { reuse } from './reuse.js';
+
 /** A stage that remembers its last call; `reused` tells whether the last answer came from memory. */
 export interface Remembered<Inputs extends readonly unknown[], Output> {
   readonly run: (...inputs: Inputs) => Output;
@@ -15,7 +17,8 @@ export const remember = <Inputs extends readonly unknown[], Output>(
       const known = last;
       reused = known !== null && inputs.every((input, index) => Object.is(input, known.inputs[index]));
       if (known !== null && reused) return known.output;
-      const output = compute(...inputs);
+      // An equal answer keeps its identity, so that the stages after it need not run again.
+      const output = reuse(known?.output, compute(...inputs));
       last = { inputs, output };
       return output;
     },

@@ -1,6 +1,9 @@
 import { clamp } from '../maths/index.js';
 import type { Outline, Rect } from './types.js';
 
+// Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
+const { floor, max, min } = Math;
+
 /** Scan lines taken per row of cells; across a row the covered length is exact. */
 const linesPerRow = 4;
 
@@ -33,8 +36,8 @@ const edgesOf = (outline: Outline): readonly Edge[] =>
 const addSpan = (row: Float32Array, from: number, to: number, weight: number): void => {
   const start = clamp(from, 0, row.length);
   const end = clamp(to, 0, row.length);
-  for (let cell = Math.floor(start); cell < end; cell += 1)
-    row[cell] = (row[cell] ?? 0) + weight * (Math.min(end, cell + 1) - Math.max(start, cell));
+  for (let cell = floor(start); cell < end; cell += 1)
+    row[cell] = (row[cell] ?? 0) + weight * (min(end, cell + 1) - max(start, cell));
 };
 
 const fillLine = (row: Float32Array, crossings: readonly Crossing[], weight: number): void => {
@@ -67,7 +70,7 @@ export const coverage = (outline: Outline, area: Rect, columns: number, rows: nu
     const crossings = active
       .map(({ lowX, lowY, slope, step }): Crossing => ({ x: (lowX + (y - lowY) * slope - area.x) / cellWidth, step }))
       .sort((a, b) => a.x - b.x);
-    const row = Math.floor(line / linesPerRow);
+    const row = floor(line / linesPerRow);
     fillLine(map.subarray(row * columns, (row + 1) * columns), crossings, 1 / linesPerRow);
   }
   return map;

@@ -1,5 +1,8 @@
 import type { Outline, Point, Rect, Ring } from './types.js';
 
+// Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
+const { max, min } = Math;
+
 /** Signed area of a ring (mm²): positive when it runs anticlockwise. */
 export const ringArea = (ring: Ring): number => {
   let twice = 0;
@@ -18,10 +21,10 @@ export const outlineArea = (outline: Outline): number => outline.reduce((sum, ri
 export const outlineBounds = (outline: Outline): Rect | null => {
   let [left, bottom, right, top] = [Infinity, Infinity, -Infinity, -Infinity];
   for (const [x, y] of outline.flat()) {
-    left = Math.min(left, x);
-    right = Math.max(right, x);
-    bottom = Math.min(bottom, y);
-    top = Math.max(top, y);
+    left = min(left, x);
+    right = max(right, x);
+    bottom = min(bottom, y);
+    top = max(top, y);
   }
   return left > right ? null : { x: left, y: bottom, width: right - left, height: top - bottom };
 };

@@ -3,6 +3,9 @@ import type { Evaluation } from '../evaluate/index.js';
 import { ambientLux, colourOf, luminanceOf, type LinearRgb } from '../glow/index.js';
 import { clamp } from '../maths/index.js';
 
+// Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
+const { abs, floor, max, min, pow, round, sqrt } = Math;
+
 /** How a scene of this luminance is shown on a screen. */
 export interface Exposure {
   /** The luminance shown as full white (cd/m²). */
@@ -30,18 +33,18 @@ export const exposureFor = (evaluation: Evaluation, ambient: Ambient, lit = true
   const lux = ambientLux[ambient];
   const paper = (lux * brightestPaper) / Math.PI;
   const unlit = (lux * evaluation.glow.faceReflectance) / Math.PI;
-  const hueRoom = Math.max(...seenHue(evaluation.design.brief.light));
+  const hueRoom = max(...seenHue(evaluation.design.brief.light));
   const sign = lit ? evaluation.glow.evenness.highCdM2 * hueRoom + unlit : unlit;
-  const whiteCdM2 = Math.max(paper, sign * shoulder, 1e-6);
-  return { whiteCdM2, surroundWhiteCdM2: Math.sqrt(whiteCdM2 * Math.max(paper, 1e-6)), lux };
+  const whiteCdM2 = max(paper, sign * shoulder, 1e-6);
+  return { whiteCdM2, surroundWhiteCdM2: sqrt(whiteCdM2 * max(paper, 1e-6)), lux };
 };
 
 const encode = (linear: number): number => {
   const value = clamp(linear, 0, 1);
-  return value <= 0.0031308 ? value * 12.92 : 1.055 * Math.pow(value, 1 / 2.4) - 0.055;
+  return value <= 0.0031308 ? value * 12.92 : 1.055 * pow(value, 1 / 2.4) - 0.055;
 };
 
-const gammaTable = Uint8ClampedArray.from({ length: 4097 }, (_, index) => Math.round(encode(index / 4096) * 255));
+const gammaTable = Uint8ClampedArray.from({ length: 4097 }, (_, index) => round(encode(index / 4096) * 255));
 
 const byteOf = (linear: number): number => gammaTable[(clamp(linear, 0, 1) * 4096) | 0]!;
 
@@ -70,7 +73,7 @@ const tintSeen = 0.4;
 const seenHue = (light: Design['brief']['light']): LinearRgb => {
   const { hue } = colourOf(light);
   if (light.kind === 'rgb') return hue;
-  const faded = hue.map((channel) => Math.pow(channel, tintSeen)) as unknown as LinearRgb;
+  const faded = hue.map((channel) => pow(channel, tintSeen)) as unknown as LinearRgb;
   const luminance = luminanceOf(faded);
   return [faded[0] / luminance, faded[1] / luminance, faded[2] / luminance];
 };
@@ -135,12 +138,10 @@ const ramp: readonly LinearRgb[] = [
 /** False colour for a share in [0, 1]. */
 export const falseColour = (share: number): LinearRgb => {
   const place = clamp(share, 0, 1) * (ramp.length - 1);
-  const low = Math.min(ramp.length - 2, Math.floor(place));
+  const low = min(ramp.length - 2, floor(place));
   const mix = place - low;
   const [a, b] = [ramp[low]!, ramp[low + 1]!];
-  return [0, 1, 2].map((channel) =>
-    Math.round(a[channel]! + (b[channel]! - a[channel]!) * mix),
-  ) as unknown as LinearRgb;
+  return [0, 1, 2].map((channel) => round(a[channel]! + (b[channel]! - a[channel]!) * mix)) as unknown as LinearRgb;
 };
 
 /** The luminance map in false colour from 0 to `topCdM2`. */
@@ -161,9 +162,9 @@ const surroundShare = 0.14;
 /** The whole piece on its wall under one ambient light: face, returns’ edges, wall. For files and thumbnails. */
 export const renderPiece = (evaluation: Evaluation, ambient: Ambient, widthPx: number): Picture => {
   const { outside, inside } = evaluation.geometry;
-  const margin = Math.max(outside.widthMm, outside.heightMm) * surroundShare;
+  const margin = max(outside.widthMm, outside.heightMm) * surroundShare;
   const [sceneWidth, sceneHeight] = [outside.widthMm + 2 * margin, outside.heightMm + 2 * margin];
-  const height = Math.max(1, Math.round((widthPx * sceneHeight) / sceneWidth));
+  const height = max(1, round((widthPx * sceneHeight) / sceneWidth));
   const face = renderFace(evaluation, ambient, true, true);
   const exposure = exposureFor(evaluation, ambient);
   const flat = (share: LinearRgb): readonly number[] =>
@@ -177,8 +178,8 @@ export const renderPiece = (evaluation: Evaluation, ambient: Ambient, widthPx: n
       const at = (row * widthPx + column) * 4;
       const u = ((x / inside.widthMm + 0.5) * face.width) | 0;
       const v = ((0.5 - y / inside.heightMm) * face.height) | 0;
-      const onFace = Math.abs(x) < inside.widthMm / 2 && Math.abs(y) < inside.heightMm / 2;
-      const onCase = Math.abs(x) < outside.widthMm / 2 && Math.abs(y) < outside.heightMm / 2;
+      const onFace = abs(x) < inside.widthMm / 2 && abs(y) < inside.heightMm / 2;
+      const onCase = abs(x) < outside.widthMm / 2 && abs(y) < outside.heightMm / 2;
       if (onFace) data.set(face.data.subarray((v * face.width + u) * 4, (v * face.width + u) * 4 + 3), at);
       else data.set(onCase ? edge : wall, at);
       data[at + 3] = 255;

@@ -1,0 +1,96 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { demoDesigns } from '@vitrum/core';
+
+const program = fileURLToPath(new URL('../bin/vitrum.mjs', import.meta.url));
+let folder = '';
+beforeAll(() => {
+  folder = mkdtempSync(path.join(os.tmpdir(), 'vitrum-cli-'));
+});
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+const vitrum = (args: readonly string[], input = '') => {
+  const { status, stdout, stderr } = spawnSync('node', [program, ...args], { encoding: 'utf8', input });
+  return { status, stdout, stderr };
+};
+
+const file = (name: string, content: string): string => {
+  const target = path.join(folder, name);
+  writeFileSync(target, content);
+  return target;
+};
+
+describe('vitrum', () => {
+  it('demo prints a design that evaluate reads from standard input', () => {
+    const demo = vitrum(['demo', 'dispensary']);
+    expect(JSON.parse(demo.stdout)).toEqual(demoDesigns.dispensary);
+    const evaluated = vitrum(['evaluate', '-'], demo.stdout);
+    expect(evaluated.status).toBe(0);
+    expect(evaluated.stdout).toContain('The rows show as bands from 3 m');
+    expect(evaluated.stdout).toContain('Five rows');
+  });
+
+  it('evaluate --json is JSON with figures, findings and energy that balances', () => {
+    const target = file('box.json', JSON.stringify(demoDesigns['ticket-hall']));
+    const { stdout } = vitrum(['evaluate', target, '--json']);
+    const { figures, fluxBalance } = JSON.parse(stdout) as { figures: unknown[]; fluxBalance: Record<string, number> };
+    expect(figures).toHaveLength(9);
+    expect(
+      (fluxBalance['outLm']! + fluxBalance['absorbedFaceLm']! + fluxBalance['absorbedCaseLm']!) /
+        fluxBalance['emittedLm']!,
+    ).toBeCloseTo(1, 6);
+  });
+
+  it('check ends with 1 when something stops the build, else with 0', () => {
+    const bare = structuredClone(demoDesigns['ticket-hall']) as unknown as { brief: { exposure: string } };
+    bare.brief.exposure = 'outdoors';
+    expect(vitrum(['check', file('wet.json', JSON.stringify(bare))]).status).toBe(1);
+    expect(vitrum(['check', file('dry.json', JSON.stringify(demoDesigns['ticket-hall']))]).status).toBe(0);
+  });
+
+  it('export writes every file and a ZIP of all', () => {
+    const target = path.join(folder, 'out');
+    expect(
+      vitrum(['export', file('rye.json', JSON.stringify(demoDesigns['rye-and-salt'])), '--to', target]).status,
+    ).toBe(0);
+    expect(readdirSync(target)).toEqual(
+      expect.arrayContaining([
+        'design.json',
+        'parts.csv',
+        'parts',
+        'strip-template-a4.pdf',
+        'rye-salt-counter-box.zip',
+      ]),
+    );
+    expect(readdirSync(path.join(target, 'parts'))).toEqual(
+      expect.arrayContaining(['top.svg', 'back.svg', 'face.svg', 'film.svg']),
+    );
+    expect(JSON.parse(readFileSync(path.join(target, 'design.json'), 'utf8'))).toEqual(demoDesigns['rye-and-salt']);
+  });
+
+  it.each([
+    [['evaluate', '/no/such/file'], 'cannot be read'],
+    [['evaluate'], 'name the design file'],
+    [['fly', 'x'], 'no command “fly”'],
+    [['demo', 'moon'], 'dispensary'],
+    [['export', '-', '--to', 'x'], 'not valid JSON'],
+    [['evaluate', '-', '--loud'], '--loud'],
+  ])('%j ends with 2 and a sentence', (args, message) => {
+    const { status, stderr } = vitrum(args, '{broken');
+    expect(status).toBe(2);
+    expect(stderr).toContain(message);
+    expect(stderr).not.toContain('at file:');
+  });
+
+  it('names each wrong field of a design', () => {
+    const { stderr } = vitrum(
+      ['evaluate', '-'],
+      JSON.stringify({ ...demoDesigns.dispensary, brief: { ...demoDesigns.dispensary.brief, quantity: 'two' } }),
+    );
+    expect(stderr).toContain('brief.quantity: must be a number, and is "two"');
+  });
+});

@@ -1,0 +1,40 @@
+import { randomBytes } from 'node:crypto';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import pg from 'pg';
+import { createApp } from '../create-app.js';
+
+const server = process.env['VITRUM_TEST_POSTGRES'];
+
+const onServer = async (sql: string): Promise<void> => {
+  if (!server)
+    throw new Error('server tests want a PostgreSQL in VITRUM_TEST_POSTGRES; run them with “npm test -- server”');
+  const client = new pg.Client({ connectionString: `${server}/postgres` });
+  await client.connect();
+  await client.query(sql);
+  await client.end();
+};
+
+export interface TestShop {
+  readonly app: NestExpressApplication;
+  readonly url: string;
+  readonly databaseUrl: string;
+  readonly close: () => Promise<void>;
+}
+
+/** A whole server on a database of its own, on a free port. */
+export const openShop = async (seed = true): Promise<TestShop> => {
+  const name = `t_${randomBytes(6).toString('hex')}`;
+  await onServer(`create database ${name}`);
+  const databaseUrl = `${server}/${name}`;
+  const app = await createApp({ databaseUrl, host: '127.0.0.1', port: 0, webRoot: '/nowhere', seed }, true);
+  await app.listen(0, '127.0.0.1');
+  return {
+    app,
+    databaseUrl,
+    url: (await app.getUrl()).replace('[::1]', '127.0.0.1'),
+    close: async () => {
+      await app.close();
+      await onServer(`drop database ${name} with (force)`);
+    },
+  };
+};

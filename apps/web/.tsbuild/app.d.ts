@@ -1,1 +1,0 @@
-export declare const router: import('react-router').DataRouter;

@@ -1,2 +1,0 @@
-/** All jobs, lit. */
-export declare const JobBookPage: () => import('react').JSX.Element;

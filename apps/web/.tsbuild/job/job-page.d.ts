@@ -1,1 +1,0 @@
-export declare const JobPage: () => import('react').JSX.Element;

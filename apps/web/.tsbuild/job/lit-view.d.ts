@@ -1,2 +1,0 @@
-/** The lamp room: the piece as it looks, always. */
-export declare const LitView: () => import('react').JSX.Element;

@@ -1,1 +1,0 @@
-export declare const BriefStep: () => import('react').JSX.Element;

@@ -1,2 +1,0 @@
-import 'reflect-metadata';
-import './styles.css';

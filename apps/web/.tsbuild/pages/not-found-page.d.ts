@@ -1,1 +1,0 @@
-export declare const NotFoundPage: ({ what }: { readonly what?: string }) => import('react').JSX.Element;

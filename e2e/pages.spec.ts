@@ -1,0 +1,87 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, figure, openJob, settled, test } from './support/shop';
+
+const serious = async (page: Parameters<typeof figure>[0]): Promise<readonly string[]> => {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  return violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(({ id, nodes }) => `${id}: ${nodes[0]?.html.slice(0, 160) ?? ''}`);
+};
+
+for (const [name, path] of [
+  ['job book', '/jobs'],
+  ['new job', '/jobs/new'],
+  ['shelf', '/shelf'],
+  ['not found', '/nowhere/at/all'],
+  ['no such job', '/jobs/00000000-0000-4000-8000-000000000000/case'],
+] as const)
+  test(`axe finds nothing serious on: ${name}`, async ({ page, shop }) => {
+    await page.goto(`${shop.url}${path}`);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    expect(await serious(page)).toEqual([]);
+  });
+
+for (const step of ['brief', 'artwork', 'case', 'light', 'power', 'face', 'cut', 'build', 'prove'])
+  test(`axe finds nothing serious on the job page: ${step}`, async ({ page, shop }) => {
+    await openJob(page, shop, 'Dispensary', step);
+    expect(await serious(page)).toEqual([]);
+  });
+
+test('axe finds nothing serious on the dark page, nor on an open figure', async ({ page, shop }) => {
+  await openJob(page, shop, 'Dispensary', 'face');
+  await page.getByRole('button', { name: 'Job menu' }).click();
+  await page.getByRole('menuitem', { name: 'Dark page' }).click();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
+  expect(await serious(page)).toEqual([]);
+  await figure(page, 'dots vanish at').click();
+  await expect(page.getByRole('dialog').locator('svg').first()).toBeVisible();
+  expect(await serious(page)).toEqual([]);
+});
+
+test('all is done by keyboard: walk, deepen, apply, undo', async ({ page, shop }) => {
+  await openJob(page, shop, 'Dispensary', 'brief');
+  await page.keyboard.press('3');
+  await expect(page).toHaveURL(/\/case$/);
+  await page.getByRole('slider', { name: 'Depth inside' }).focus();
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Shift+ArrowDown');
+  await expect(figure(page, 'depth inside')).toContainText('92 mm');
+  await page.getByRole('slider', { name: 'Where the slice is taken' }).focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('slider', { name: 'Where the slice is taken' })).toHaveAttribute('aria-valuenow', '5');
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await expect(figure(page, 'depth inside')).toContainText('81 mm');
+  await settled(page);
+  await page.getByRole('button', { name: 'Apply: Five rows' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.locator('[data-finding="dots-show"]')).toHaveCount(0);
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+});
+
+test('the job book finds, filters and opens', async ({ page, shop }) => {
+  await page.goto(`${shop.url}/jobs`);
+  await expect(page.getByRole('link', { name: /Dispensary box/ })).toBeVisible();
+  await page.getByLabel('Find').fill('ferries');
+  await expect(page.getByRole('listitem')).toHaveCount(1);
+  await page.getByLabel('Status').selectOption('cutting');
+  await expect(page.getByText('No job fits')).toBeVisible();
+  await page.getByLabel('Find').fill('');
+  await page.getByRole('link', { name: /Rye & Salt/ }).click();
+  await settled(page);
+});
+
+test('on a phone the build list is there to read, and nothing runs off sideways', async ({ page, shop }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await openJob(page, shop, 'Rye', 'build');
+  await expect(page.getByText('Full power for an hour before closing')).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(392);
+});
+
+test('a page that is not there says so, and leads back', async ({ page, shop }) => {
+  await page.goto(`${shop.url}/lamp`);
+  await expect(page.getByRole('heading', { name: 'Not found' })).toBeVisible();
+  await page.getByRole('link', { name: 'To the job book' }).click();
+  await expect(page.getByRole('heading', { name: 'Job book' })).toBeVisible();
+});

@@ -1,0 +1,34 @@
+import { defineConfig } from '@playwright/test';
+
+const minuteMs = 60_000;
+
+/** Browser tests: real interface, real server, real database. Run by `npm test`, which brings those up. */
+export default defineConfig({
+  testDir: '.',
+  testMatch: '*.spec.ts',
+  timeout: 2 * minuteMs,
+  expect: { timeout: 20_000 },
+  fullyParallel: false,
+  workers: 1,
+  retries: 0,
+  forbidOnly: true,
+  outputDir: './test-results',
+  reporter: [['list'], ['json']],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    acceptDownloads: true,
+    trace: 'off',
+    launchOptions: {
+      executablePath: process.env['VITRUM_CHROMIUM'] ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+});

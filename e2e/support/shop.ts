@@ -1,0 +1,127 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { randomBytes } from 'node:crypto';
+import { createServer, type AddressInfo } from 'node:net';
+import { fileURLToPath } from 'node:url';
+import { expect, test as base, type Locator, type Page } from '@playwright/test';
+import type { JobListing } from '@vitrum/contract';
+import pg from 'pg';
+
+const program = fileURLToPath(new URL('../../apps/server/dist/main.js', import.meta.url));
+
+const onPostgres = async (sql: string): Promise<void> => {
+  const client = new pg.Client({ connectionString: `${process.env['VITRUM_TEST_POSTGRES'] ?? ''}/postgres` });
+  await client.connect();
+  await client.query(sql);
+  await client.end();
+};
+
+const freePort = (): Promise<number> =>
+  new Promise((resolve) => {
+    const probe = createServer();
+    probe.listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as AddressInfo;
+      probe.close(() => resolve(port));
+    });
+  });
+
+/** A real server process on a database of its own; it can be killed and started again on the same port. */
+export class Shop {
+  private child: ChildProcess | null = null;
+
+  private constructor(
+    private readonly database: string,
+    private readonly port: number,
+  ) {}
+
+  static async open(): Promise<Shop> {
+    const database = `e_${randomBytes(6).toString('hex')}`;
+    await onPostgres(`create database ${database}`);
+    const shop = new Shop(database, await freePort());
+    await shop.start();
+    return shop;
+  }
+
+  get url(): string {
+    return `http://127.0.0.1:${this.port}`;
+  }
+
+  start(): Promise<void> {
+    const environment = {
+      ...process.env,
+      DATABASE_URL: `${process.env['VITRUM_TEST_POSTGRES'] ?? ''}/${this.database}`,
+      PORT: String(this.port),
+    };
+    const child = spawn('node', [program], { env: environment, stdio: ['ignore', 'pipe', 'pipe'] });
+    this.child = child;
+    return new Promise((resolve, reject) => {
+      let said = '';
+      const listen = (chunk: Buffer): void => {
+        said += chunk.toString();
+        if (said.includes('listening http')) resolve();
+      };
+      child.stdout.on('data', listen);
+      child.stderr.on('data', listen);
+      child.once('exit', () => reject(new Error(said)));
+    });
+  }
+
+  /** As a power cut would. */
+  async kill(): Promise<void> {
+    const { child } = this;
+    if (child === null || child.exitCode !== null) return;
+    const gone = new Promise((resolve) => child.once('exit', resolve));
+    child.kill('SIGKILL');
+    await gone;
+  }
+
+  async close(): Promise<void> {
+    await this.kill();
+    await onPostgres(`drop database ${this.database} with (force)`);
+  }
+}
+
+/** Tests of one file share a shop. */
+export const test = base.extend<object, { shop: Shop }>({
+  shop: [
+    async ({}, use) => {
+      const shop = await Shop.open();
+      await use(shop);
+      await shop.close();
+    },
+    { scope: 'worker' },
+  ],
+});
+
+export { expect };
+
+/** Opens a step of the job whose name begins so, and waits until it is lit and its fixes are tried. */
+export const openJob = async (page: Page, shop: Shop, name: string, step: string): Promise<string> => {
+  const jobs = (await (await page.request.get(`${shop.url}/api/jobs`)).json()) as readonly JobListing[];
+  const id = jobs.find((job) => job.name.startsWith(name))?.id ?? '';
+  await page.goto(`${shop.url}/jobs/${id}/${step}`);
+  await settled(page);
+  return id;
+};
+
+export const settled = async (page: Page): Promise<void> => {
+  await expect(page.getByTestId('face')).toBeVisible();
+  await expect(page.getByText('working out what would help')).toHaveCount(0);
+};
+
+export const saved = (page: Page): Promise<void> => expect(page.locator('[data-save="saved"]')).toBeVisible();
+
+/** The text of a figure on the tape. */
+export const figure = (page: Page, label: string): Locator =>
+  page.getByRole('region', { name: 'Figures' }).getByRole('button').filter({ hasText: label });
+
+/** Brightness (0–255) of the drawn face at a place given in shares of its width and height. */
+export const faceBrightness = (page: Page, x: number, y: number): Promise<number> =>
+  page.getByTestId('face').evaluate(
+    (canvas: HTMLCanvasElement, [u, v]) => {
+      const data = canvas
+        .getContext('2d')
+        ?.getImageData(Math.floor(u! * canvas.width), Math.floor(v! * canvas.height), 1, 1).data;
+      return ((data?.[0] ?? 0) + (data?.[1] ?? 0) + (data?.[2] ?? 0)) / 3;
+    },
+    [x, y],
+  );

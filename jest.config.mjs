@@ -1,0 +1,37 @@
+/** Unit tests of every workspace; the server's want a PostgreSQL (see scripts/test.mjs). */
+const shared = {
+  transform: {
+    '^.+\\.tsx?$': [
+      '@swc/jest',
+      {
+        jsc: {
+          target: 'es2022',
+          parser: { syntax: 'typescript', tsx: true, decorators: true },
+          transform: { legacyDecorator: true, decoratorMetadata: true, useDefineForClassFields: false },
+        },
+        module: { type: 'es6' },
+      },
+    ],
+  },
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': '$1' },
+  testEnvironment: 'node',
+};
+
+const project = (name, folder) => ({
+  ...shared,
+  displayName: name,
+  rootDir: import.meta.dirname,
+  roots: [`<rootDir>/${folder}`],
+  testMatch: ['**/*.test.ts'],
+});
+
+export default {
+  projects: [
+    project('core', 'packages/core/src'),
+    project('contract', 'packages/contract/src'),
+    project('web', 'apps/web/src'),
+    project('cli', 'apps/cli/src'),
+    project('server', 'apps/server/src'),
+  ],
+};

@@ -1,0 +1,83 @@
+import { beforeAll, describe, expect, it } from '@jest/globals';
+import type { FontBook } from '../../artwork/index.js';
+import { shippedCatalogue } from '../../catalogue/index.js';
+import { createEvaluator } from '../../evaluate/index.js';
+import { snapToCut } from '../../laying/index.js';
+import { changed, dispensary, inBox, look, testFonts } from '../../testing/harness.js';
+
+let fonts: FontBook;
+beforeAll(async () => {
+  fonts = await testFonts();
+});
+
+const runsOf = (change: Readonly<Record<string, unknown>>) => look(changed(dispensary, inBox(change)), fonts).runs;
+
+describe('strip snapped to its cut pitch', () => {
+  it.each([
+    [852, 100, 800, 52],
+    [800, 100, 800, 0],
+    [799.999, 100, 700, 99.999],
+    [40, 100, 0, 40],
+    [-5, 100, 0, 0],
+  ])('%d mm of room at %d mm', (room, pitch, length, leftover) => {
+    const snapped = snapToCut(room, pitch);
+    expect(snapped.lengthMm).toBe(length);
+    expect(snapped.leftoverMm).toBeCloseTo(leftover, 6);
+  });
+});
+
+describe('rows on the back', () => {
+  it('stand with half a pitch at the edges and turn every second one round', () => {
+    const { segments, rowPitchMm } = runsOf({ 'light.rowCount': 4 });
+    expect(rowPitchMm).toBeCloseTo(276 / 4, 9);
+    expect(segments.map(({ from }) => from[1])).toEqual([103.5, 34.5, -34.5, -103.5]);
+    expect(segments.map(({ from, to }) => Math.sign(to[0] - from[0]))).toEqual([1, -1, 1, -1]);
+    expect(segments.map(({ number }) => number)).toEqual([1, 2, 3, 4]);
+  });
+
+  it('carry LEDs at their true places, first half a pitch from the cut', () => {
+    const { leds, segments, ledPitchMm } = runsOf({ 'light.stripId': 'coated-white-24v-120', 'light.rowCount': 1 });
+    expect(ledPitchMm).toBeCloseTo(1000 / 120, 9);
+    expect(leds.count).toBe(segments[0]!.ledCount);
+    expect(leds.x[0]! - segments[0]!.from[0]).toBeCloseTo(ledPitchMm / 2, 6);
+    expect(leds.x[1]! - leds.x[0]!).toBeCloseTo(ledPitchMm, 6);
+    expect(segments[0]!.to[0] - leds.x[leds.count - 1]!).toBeCloseTo(ledPitchMm / 2, 6);
+  });
+
+  it('never leave the case nor the end margin', () => {
+    for (const margin of [0, 12, 57, 130])
+      for (const { from, to } of runsOf({ 'light.endMarginMm': margin }).segments)
+        expect(Math.max(Math.abs(from[0]), Math.abs(to[0]))).toBeLessThanOrEqual(876 / 2 - margin + 1e-6);
+  });
+});
+
+describe('the rim', () => {
+  it('goes round clockwise, facing in, once for each turn', () => {
+    const { segments, rowPitchMm } = runsOf({ 'light.layout': 'rim', 'light.turnCount': 2 });
+    expect(rowPitchMm).toBeNull();
+    expect(segments.map(({ on }) => on)).toEqual(['top', 'right', 'bottom', 'left', 'top', 'right', 'bottom', 'left']);
+    for (const { from, to, normal } of segments) {
+      const [x, y] = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2];
+      expect(normal[0] * x + normal[1] * y).toBeLessThan(0);
+    }
+    expect(new Set(segments.map(({ from }) => from[2]))).toEqual(new Set([81 / 4, (81 * 3) / 4]));
+  });
+});
+
+describe('too many LEDs', () => {
+  it('are refused with the number', () => {
+    const huge = changed(dispensary, {
+      ...inBox({
+        'case.widthMm': 10_000,
+        'case.heightMm': 10_000,
+        'light.rowCount': 400,
+        'light.stripId': 'continuous-24v-480',
+      }),
+    });
+    const result = createEvaluator(shippedCatalogue, fonts).evaluate(huge);
+    expect(result.ok ? null : result.problems[0]).toMatchObject({
+      path: 'assemblies.0.light.rowCount',
+      message: expect.stringContaining('1,910,400 LEDs'),
+    });
+  });
+});

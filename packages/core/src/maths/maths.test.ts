@@ -1,0 +1,50 @@
+import { describe, expect, it } from '@jest/globals';
+import { clamp, remember, reuse, seededRandom } from './index.js';
+
+describe('reuse', () => {
+  it('gives back the same object when nothing changed', () => {
+    const before = { a: [1, { b: 2 }], c: 'x' };
+    expect(reuse(before, structuredClone(before))).toBe(before);
+  });
+
+  it('keeps the identity of what did not change beside what did', () => {
+    const before = { a: { x: 1 }, b: { y: 2 } };
+    const after = reuse(before, { a: { x: 1 }, b: { y: 3 } });
+    expect(after).toEqual({ a: { x: 1 }, b: { y: 3 } });
+    expect(after.a).toBe(before.a);
+    expect(after.b).not.toBe(before.b);
+  });
+
+  it('sees keys come and go, and lists grow and shrink', () => {
+    expect(reuse({ a: 1, b: 2 }, { a: 1 })).toEqual({ a: 1 });
+    expect(reuse([1, 2, 3], [1, 2])).toEqual([1, 2]);
+    expect(reuse({ a: undefined }, { b: undefined })).toEqual({ b: undefined });
+  });
+});
+
+describe('remember', () => {
+  it('computes again only when an input is another', () => {
+    let runs = 0;
+    const stage = remember((a: object, b: number) => ({ a, b, run: ++runs }));
+    const key = {};
+    expect(stage.run(key, 1).run).toBe(1);
+    expect(stage.reused()).toBe(false);
+    expect(stage.run(key, 1).run).toBe(1);
+    expect(stage.reused()).toBe(true);
+    expect(stage.run({}, 1).run).toBe(2);
+  });
+});
+
+describe('clamp and chance', () => {
+  it('turns NaN into the low end', () => expect(clamp(Number.NaN, 2, 5)).toBe(2));
+
+  it('repeats a seed and stays in [0, 1)', () => {
+    const [a, b] = [seededRandom(5), seededRandom(5)];
+    for (let turn = 0; turn < 1000; turn += 1) {
+      const value = a();
+      expect(value).toBe(b());
+      expect(value).toBeGreaterThanOrEqual(0);
+      expect(value).toBeLessThan(1);
+    }
+  });
+});

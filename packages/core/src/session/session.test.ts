@@ -1,0 +1,72 @@
+import { beforeAll, describe, expect, it } from '@jest/globals';
+import type { FontBook } from '../artwork/index.js';
+import { shippedCatalogue } from '../catalogue/index.js';
+import { changed, dispensary, inBox, testFonts } from '../testing/harness.js';
+import { createSession, type SessionReply } from './index.js';
+
+let fonts: FontBook;
+beforeAll(async () => {
+  fonts = await testFonts();
+});
+
+const open = () => {
+  const replies: SessionReply[] = [];
+  const pause = () => new Promise<void>((resolve) => setImmediate(resolve));
+  const handle = createSession({ fonts, post: (reply) => replies.push(reply), pause });
+  const kinds = (id: number) => replies.filter((reply) => reply.id === id).map(({ kind }) => kind);
+  return { handle, replies, kinds };
+};
+
+describe('an evaluation session', () => {
+  it('answers with the evaluation, then progress, then the fixes', async () => {
+    const { handle, kinds, replies } = open();
+    await handle({ kind: 'open', id: 0, catalogue: shippedCatalogue });
+    await handle({ kind: 'evaluate', id: 1, design: dispensary });
+    expect(kinds(1)[0]).toBe('evaluated');
+    expect(kinds(1)).toContain('progress');
+    expect(kinds(1).at(-1)).toBe('fixes');
+    const last = replies.at(-1);
+    expect(last?.kind === 'fixes' && last.findings[0]?.fixes.length).toBeGreaterThan(0);
+  });
+
+  it('gives up the fixes of a design when a newer one arrives', async () => {
+    const { handle, kinds } = open();
+    await handle({ kind: 'open', id: 0, catalogue: shippedCatalogue });
+    const first = handle({ kind: 'evaluate', id: 1, design: dispensary });
+    const second = handle({
+      kind: 'evaluate',
+      id: 2,
+      design: changed(dispensary, inBox({ 'case.depthInsideMm': 90 })),
+    });
+    await Promise.all([first, second]);
+    expect(kinds(1)).not.toContain('fixes');
+    expect(kinds(1).at(-1)).toBe('cancelled');
+    expect(kinds(2).at(-1)).toBe('fixes');
+  });
+
+  it('can be cancelled', async () => {
+    const { handle, kinds } = open();
+    await handle({ kind: 'open', id: 0, catalogue: shippedCatalogue });
+    const work = handle({ kind: 'evaluate', id: 1, design: dispensary });
+    await handle({ kind: 'cancel', id: 1 });
+    await work;
+    expect(kinds(1).at(-1)).toBe('cancelled');
+  });
+
+  it('refuses what cannot be built, and says so when it was not opened', async () => {
+    const { handle, replies } = open();
+    await handle({ kind: 'evaluate', id: 1, design: dispensary });
+    expect(replies.at(-1)?.kind).toBe('crashed');
+    await handle({ kind: 'open', id: 2, catalogue: shippedCatalogue });
+    await handle({ kind: 'evaluate', id: 3, design: changed(dispensary, inBox({ 'case.seatMm': 11.5 })) });
+    expect(replies.at(-1)).toMatchObject({ kind: 'refused', problems: [{ path: 'assemblies.0.case.seatMm' }] });
+  });
+
+  it('packs the bench pack', async () => {
+    const { handle, replies } = open();
+    await handle({ kind: 'open', id: 0, catalogue: shippedCatalogue });
+    await handle({ kind: 'pack', id: 1, design: dispensary });
+    const last = replies.at(-1);
+    expect(last?.kind === 'packed' && last.zip.length).toBeGreaterThan(10_000);
+  });
+});

@@ -1,0 +1,126 @@
+import { spawn } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { findChromium } from './lib/chromium.mjs';
+import { inPackage, inRoot, root } from './lib/paths.mjs';
+import { runMain, say } from './lib/say.mjs';
+import { setUp } from './lib/setup.mjs';
+import { temporaryDatabase } from './lib/stage.mjs';
+
+/** Runs to its end, output shown; resolves with the exit code. */
+const exitCode = (args, environment = {}) =>
+  new Promise((resolve) => {
+    const child = spawn('node', args, { cwd: root, env: { ...process.env, ...environment }, stdio: 'inherit' });
+    child.on('exit', (code) => resolve(code ?? 1));
+  });
+
+const tool = (name, file) => inPackage('.', name, file);
+
+const checks = [
+  ['formatting', [tool('prettier', 'bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']],
+  ['types', [tool('typescript', 'bin/tsc'), '-p', 'tsconfig.test.json']],
+  ['lint', [tool('eslint', 'bin/eslint.js'), '.']],
+  [
+    'import directions',
+    [
+      tool('dependency-cruiser', 'bin/dependency-cruise.mjs'),
+      '--config',
+      '.dependency-cruiser.cjs',
+      '--output-type',
+      'err',
+      'packages',
+      'apps',
+      'e2e',
+    ],
+  ],
+];
+
+const runChecks = async () => {
+  const failed = [];
+  for (const [name, args] of checks) {
+    say(`\n— ${name}`);
+    if ((await exitCode(args)) !== 0) failed.push(name);
+  }
+  return { passed: checks.length - failed.length, failed: failed.length };
+};
+
+const runJest = async (projects, environment, folder) => {
+  say(`\n— unit tests: ${projects.join(', ')}`);
+  const report = path.join(folder, `jest-${projects[0]}.json`);
+  const args = [
+    '--experimental-vm-modules',
+    '--disable-warning=ExperimentalWarning',
+    tool('jest', 'bin/jest.js'),
+    '--selectProjects',
+    ...projects,
+    '--json',
+    `--outputFile=${report}`,
+    '--silent',
+  ];
+  const code = await exitCode(args, environment);
+  try {
+    const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(report, 'utf8'));
+    const failed = numFailedTests + numRuntimeErrorTestSuites;
+    return { passed: numPassedTests, failed: code !== 0 && failed === 0 ? 1 : failed };
+  } catch {
+    return { passed: 0, failed: 1 };
+  }
+};
+
+const runBrowser = async (environment, folder) => {
+  say('\n— browser tests');
+  const report = path.join(folder, 'browser.json');
+  const executable = await findChromium();
+  const code = await exitCode(
+    [tool('@playwright/test', 'cli.js'), 'test', '--config', inRoot('e2e/playwright.config.ts')],
+    {
+      ...environment,
+      VITRUM_CHROMIUM: executable,
+      PLAYWRIGHT_JSON_OUTPUT_NAME: report,
+    },
+  );
+  try {
+    const { stats } = JSON.parse(readFileSync(report, 'utf8'));
+    const failed = stats.unexpected;
+    return { passed: stats.expected + stats.flaky, failed: code !== 0 && failed === 0 ? 1 : failed };
+  } catch {
+    return { passed: 0, failed: 1 };
+  }
+};
+
+const parts = ['checks', 'unit', 'server', 'browser'];
+
+await runMain(async () => {
+  const asked = process.argv.slice(2);
+  const wanted = (part) => asked.length === 0 || asked.includes(part);
+  const unknown = asked.filter((part) => !parts.includes(part));
+  if (unknown.length > 0) throw new Error(`there is no part “${unknown[0]}”; there is ${parts.join(', ')}`);
+  await setUp();
+  const folder = mkdtempSync(path.join(os.tmpdir(), 'vitrum-reports-'));
+  const needsDatabase = wanted('server') || wanted('browser');
+  const database = needsDatabase ? await temporaryDatabase() : null;
+  const environment = { VITRUM_TEST_POSTGRES: database?.server ?? '' };
+  const ended = () => {
+    database?.end();
+    rmSync(folder, { recursive: true, force: true });
+  };
+  for (const signal of ['SIGINT', 'SIGTERM'])
+    process.on(signal, () => {
+      ended();
+      process.exit(1);
+    });
+  const results = [];
+  try {
+    if (wanted('checks')) results.push(await runChecks());
+    if (wanted('unit')) results.push(await runJest(['core', 'contract', 'web', 'cli'], environment, folder));
+    if (wanted('server')) results.push(await runJest(['server'], environment, folder));
+    if (wanted('browser')) results.push(await runBrowser(environment, folder));
+  } finally {
+    ended();
+  }
+  const total = (key) => results.reduce((sum, result) => sum + result[key], 0);
+  say(`\n${total('passed')} passed, ${total('failed')} failed`);
+  process.exitCode = total('failed') === 0 && total('passed') > 0 ? 0 : 1;
+});
+process.exit(process.exitCode ?? 0);
