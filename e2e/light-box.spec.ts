@@ -47,6 +47,9 @@ test('a new user follows the finding of the first job, drags, undoes, reloads an
   await expect(depth).not.toContainText('81 mm');
   await expect(figure(page, 'mean luminance')).not.toHaveText(luminance ?? '');
   await page.mouse.up();
+  await saved(page);
+  const dragged = await page.getByRole('slider', { name: 'Depth inside' }).getAttribute('aria-valuenow');
+  await expect(depth).toContainText(`${dragged ?? ''} mm`);
   const deeper = await depth.textContent();
   expect(Number.parseFloat(deeper ?? '')).toBeGreaterThan(85);
   await page.getByRole('button', { name: 'Undo' }).click();

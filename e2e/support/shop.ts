@@ -3,7 +3,8 @@ import { randomBytes } from 'node:crypto';
 import { createServer, type AddressInfo } from 'node:net';
 import { fileURLToPath } from 'node:url';
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
-import type { JobListing } from '@vitrum/contract';
+import type { JobView } from '@vitrum/contract';
+import { demoDesigns } from '@vitrum/core';
 import pg from 'pg';
 
 const program = fileURLToPath(new URL('../../apps/server/dist/main.js', import.meta.url));
@@ -94,10 +95,14 @@ export const test = base.extend<object, { shop: Shop }>({
 
 export { expect };
 
-/** Opens a step of the job whose name begins so, and waits until it is lit and its fixes are tried. */
+/**
+ * Opens a step of a job of its own, made from the demo design whose name begins so, and waits until it is lit and its
+ * fixes are tried. The seeded jobs stay as they are.
+ */
 export const openJob = async (page: Page, shop: Shop, name: string, step: string): Promise<string> => {
-  const jobs = (await (await page.request.get(`${shop.url}/api/jobs`)).json()) as readonly JobListing[];
-  const id = jobs.find((job) => job.name.startsWith(name))?.id ?? '';
+  const design = Object.values(demoDesigns).find((each) => each.name.startsWith(name));
+  const made = await page.request.post(`${shop.url}/api/jobs`, { data: { name: 'Trial', design } });
+  const { id } = (await made.json()) as JobView;
   await page.goto(`${shop.url}/jobs/${id}/${step}`);
   await settled(page);
   return id;

@@ -18,8 +18,11 @@ export const TypedField = ({ label, stored, save, nudge, hint, inputMode = 'text
   const id = useId();
   const draft = useDraft(stored, save);
   const onKeyDown = (event: KeyboardEvent): void => {
-    if (event.key === 'Enter') draft.commit();
-    else if (event.key === 'Escape') draft.abandon();
+    if (event.key === 'Enter') {
+      // Enter takes the value; it does not send a form that the field may stand in.
+      event.preventDefault();
+      draft.commit();
+    } else if (event.key === 'Escape') draft.abandon();
     else if (nudge !== undefined && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
       event.preventDefault();
       draft.abandon();

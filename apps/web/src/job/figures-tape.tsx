@@ -68,7 +68,7 @@ export const FiguresTape = () => {
   return (
     <section
       aria-label="Figures"
-      className="no-print flex min-h-[56px] shrink-0 overflow-x-auto border-t border-line bg-sheet"
+      className="no-print relative flex min-h-[56px] shrink-0 overflow-x-auto border-t border-line bg-sheet"
     >
       {(figures ?? []).map((figure) => {
         const wrong =

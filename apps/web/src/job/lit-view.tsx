@@ -159,7 +159,7 @@ const Room = ({ evaluation }: RoomProps) => {
         <FaceCanvas evaluation={evaluation} view={view} ambient={ambient} lit={lit} falseTop={falseTop} />
       )}
       <svg
-        role="img"
+        role="group"
         aria-label={`Front of the piece, ${ambientNames[ambient]}, ${lit ? 'lit' : 'not lit'}`}
         className={`absolute inset-0 h-full w-full touch-none ${measuring === null ? 'cursor-grab' : 'cursor-crosshair'}`}
         onPointerDown={onPointerDown}

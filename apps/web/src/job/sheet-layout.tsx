@@ -59,6 +59,7 @@ export const SheetLayout = () => {
   return (
     <section
       aria-label="Sheet layout"
+      tabIndex={0}
       className="flex h-[262px] shrink-0 gap-6 overflow-x-auto border-t border-line bg-sheet px-4 py-3"
     >
       {packing.sheets.flatMap((sheets) =>

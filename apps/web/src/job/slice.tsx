@@ -1,6 +1,6 @@
 import { formatLength, type Evaluation } from '@vitrum/core';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { beginGesture, changeDesign } from '../document/document-store';
+import { beginGesture, changeDesign, useDocument } from '../document/document-store';
 import { useEvaluation } from '../evaluation/evaluation-store';
 import { useView } from '../view/view-store';
 import { lightCones, luminanceProfile, onSlice, ringPath, sliceDrawing, type SliceDrawing } from './slice-drawing';
@@ -28,7 +28,10 @@ const DepthHandle = ({ drawing, evaluation, hold }: DepthHandleProps) => {
     readonly scale: number;
     readonly gesture: ReturnType<typeof beginGesture>;
   } | null>(null);
-  const depth = evaluation.geometry.inside.depthMm;
+  // From the document, not from the evaluation, which may be a step behind quick keys.
+  const depth = useDocument(
+    ({ design }) => design?.assemblies[0]?.case.depthInsideMm ?? evaluation.geometry.inside.depthMm,
+  );
   const unit = useView((view) => view.unit);
   const [x, y] = onSlice(drawing, evaluation, evaluation.section.rearZMm / 2, 0);
   const letGo = (how: 'end' | 'cancel'): void => {

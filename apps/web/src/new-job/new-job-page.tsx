@@ -60,11 +60,17 @@ export const NewJobPage = () => {
   const unit = useView((view) => view.unit);
   const [form, setForm] = useState(() => new NewJobForm());
   const [problems, setProblems] = useState<Problems>({});
+  /** Fields whose text is no length; the form waits for them. */
+  const [mistyped, setMistyped] = useState<Readonly<Record<string, boolean>>>({});
   const [busy, setBusy] = useState(false);
   useEffect(() => {
     document.title = 'New job · Vitrum';
   }, []);
-  const set = (part: Partial<NewJobForm>): void => setForm((now) => Object.assign(new NewJobForm(), now, part));
+  const set = (part: Partial<NewJobForm>): void => {
+    setForm((now) => Object.assign(new NewJobForm(), now, part));
+    // What was wrong with a field is forgotten as soon as it is changed.
+    setProblems((now) => Object.fromEntries(Object.entries(now).filter(([key]) => !(key in part))));
+  };
   const length = (key: 'widthMm' | 'heightMm' | 'readingDistanceMm', label: string, hint?: string) => (
     <>
       <TypedField
@@ -73,8 +79,10 @@ export const NewJobPage = () => {
         stored={formatLength(form[key], unit)}
         save={(text) => {
           const parsed = parseLength(text, unit);
-          if (parsed.ok) set({ [key]: key === 'readingDistanceMm' ? Math.round(parsed.value) : parsed.value });
-          return parsed.ok ? null : (parsed.problems[0]?.message ?? null);
+          setMistyped((now) => ({ ...now, [key]: !parsed.ok }));
+          if (!parsed.ok) return parsed.problems[0]?.message ?? 'not a length';
+          set({ [key]: key === 'readingDistanceMm' ? Math.round(parsed.value) : parsed.value });
+          return null;
         }}
       />
       {problems[key] !== undefined && (
@@ -88,7 +96,7 @@ export const NewJobPage = () => {
     event.preventDefault();
     const wrong = await check(form);
     setProblems(wrong);
-    if (Object.keys(wrong).length > 0) return;
+    if (Object.keys(wrong).length > 0 || Object.values(mistyped).some(Boolean)) return;
     setBusy(true);
     try {
       const name = jobName(form.text);

@@ -25,13 +25,16 @@ export interface Picture {
 /** Reflectances of what stands round the face, linear. */
 export const wallRgb: LinearRgb = [0.62, 0.59, 0.54];
 const brightestPaper = 0.85;
+/** Below the light of a room the eye no longer makes up for all that is missing: dusk looks dusky (exponent typical). */
+const roomLux = 500;
+const darkAdaptation = 0.35;
 /** Room above the brightest tenth, so that hot spots still show as hotter. */
 const shoulder = 1.08;
 
 /** Exposure for one ambient light: the eye settles on the brighter of a lit white paper and the sign itself. */
 export const exposureFor = (evaluation: Evaluation, ambient: Ambient, lit = true): Exposure => {
   const lux = ambientLux[ambient];
-  const paper = (lux * brightestPaper) / Math.PI;
+  const paper = ((lux * brightestPaper) / Math.PI) * pow(max(1, roomLux / lux), darkAdaptation);
   const unlit = (lux * evaluation.glow.faceReflectance) / Math.PI;
   const hueRoom = max(...seenHue(evaluation.design.brief.light));
   const sign = lit ? evaluation.glow.evenness.highCdM2 * hueRoom + unlit : unlit;
