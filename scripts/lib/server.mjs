@@ -35,7 +35,11 @@ export const startServer = ({ environment, log }) =>
     });
     child.stderr.on('data', (chunk) => {
       file.write(chunk);
-      complaint += String(chunk);
+      // Log lines are JSON; what is meant for people is not.
+      complaint += String(chunk)
+        .split('\n')
+        .filter((line) => !line.startsWith('{'))
+        .join('\n');
     });
     child.once('exit', (code) =>
       reject(new Error(complaint.trim() || `The server ended with code ${code}; its log is ${log}.`)),

@@ -1,0 +1,84 @@
+import { describe, expect, it } from '@jest/globals';
+import { demoDesigns } from '../demo/index.js';
+import { changed, dispensary, inBox } from '../testing/harness.js';
+import { findItem, findMaterials, shippedCatalogue, type CatalogueKind } from './index.js';
+
+const { strips, faces, films, supplies, wires, boards, linings } = shippedCatalogue;
+const kinds = Object.keys(shippedCatalogue).filter((kind): kind is CatalogueKind => kind !== 'rates');
+
+describe('the shipped catalogue', () => {
+  it.each(kinds)('has %s with ids of their own, names, prices, and their provenance', (kind) => {
+    const items = shippedCatalogue[kind];
+    expect(new Set(items.map(({ id }) => id)).size).toBe(items.length);
+    for (const { name, price, provenance } of items) {
+      expect(name.length).toBeGreaterThan(3);
+      expect(price).toBeGreaterThanOrEqual(0);
+      expect(provenance).toBe('typical');
+    }
+  });
+
+  it.each(faces.map((face) => [face.id, face] as const))(
+    '%s does not make light: what passes and what returns is at most all',
+    (_, face) => {
+      expect(face.transmittance + face.reflectance).toBeLessThanOrEqual(1);
+      expect(face.transmittance).toBeGreaterThan(0);
+      if (face.scatter.kind === 'lobe') expect(face.scatter.hazeShare).toBeLessThanOrEqual(1);
+    },
+  );
+
+  it.each(films.map((film) => [film.id, film] as const))('%s neither', (_, film) => {
+    film.transmittanceRgb.forEach((passed, channel) =>
+      expect(passed + film.reflectanceRgb[channel]!).toBeLessThanOrEqual(1),
+    );
+  });
+
+  it.each(strips.map((strip) => [strip.id, strip] as const))(
+    '%s is cut at whole LEDs and conducts below its voltage',
+    (_, strip) => {
+      const ledsPerCut = (strip.cutPitchMm * strip.ledsPerM) / 1000;
+      expect(Math.abs(ledsPerCut - Math.round(ledsPerCut))).toBeLessThan(1e-9);
+      expect(strip.forwardV).toBeLessThan(strip.voltageV);
+      expect(strip.lumensPerM / strip.wattsPerM).toBeLessThan(200);
+      expect(strip.reelMm).toBeGreaterThan(strip.cutPitchMm);
+    },
+  );
+
+  it('has a thicker wire for every higher rating, and linings that reflect less than all', () => {
+    const byArea = [...wires].sort((a, b) => a.areaMm2 - b.areaMm2);
+    byArea.slice(1).forEach((wire, index) => expect(wire.ampacityA).toBeGreaterThan(byArea[index]!.ampacityA));
+    for (const { reflectance } of linings) expect(reflectance).toBeLessThan(1);
+  });
+
+  it('has a supply for every voltage a strip takes, indoors and out', () => {
+    for (const { voltageV } of strips)
+      for (const weatherproof of [true, false])
+        expect(supplies.some((supply) => supply.voltageV === voltageV && supply.weatherproof === weatherproof)).toBe(
+          true,
+        );
+  });
+
+  it('has boards for returns and for backs', () => {
+    for (const use of ['return', 'back'] as const) expect(boards.some(({ uses }) => uses.includes(use))).toBe(true);
+  });
+});
+
+describe('finding items', () => {
+  it('finds what every demo design names', () => {
+    for (const design of Object.values(demoDesigns))
+      expect(findMaterials(design.assemblies[0]!, shippedCatalogue, 'a').ok).toBe(true);
+  });
+
+  it('names every missing item at once, each by its path', () => {
+    const lost = changed(dispensary, inBox({ 'light.stripId': 'x', 'face.sheetId': 'y' })).assemblies[0]!;
+    const found = findMaterials(lost, shippedCatalogue, 'assemblies.0');
+    expect(found.ok ? [] : found.problems.map(({ path }) => path)).toEqual([
+      'assemblies.0.light.stripId',
+      'assemblies.0.face.sheetId',
+    ]);
+  });
+
+  it('says so when there is nothing of a kind', () => {
+    const found = findItem([], 'a', 'p');
+    expect(found.ok ? '' : found.problems[0]?.message).toContain('nothing of that kind');
+  });
+});
