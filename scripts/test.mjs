@@ -18,6 +18,7 @@ const exitCode = (args, environment = {}) =>
 const tool = (name, file) => inPackage('.', name, file);
 
 const checks = [
+  ['generated documents', [inRoot('scripts/docs.mjs'), '--check']],
   ['formatting', [tool('prettier', 'bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']],
   ['types', [tool('typescript', 'bin/tsc'), '-p', 'tsconfig.test.json']],
   ['lint', [tool('eslint', 'bin/eslint.js'), '.']],

@@ -10,7 +10,7 @@ const SheetDrawing = ({ sheets, sheet }: { readonly sheets: MaterialSheets; read
   const short = Math.min(sheets.sheetWidthMm, sheets.sheetHeightMm);
   const label = long / 40;
   return (
-    <figure className="flex h-full shrink-0 flex-col">
+    <figure className="flex h-full min-w-[150px] flex-1 basis-0 flex-col">
       <svg
         viewBox={`-10 -10 ${long + 20} ${short + 20}`}
         className="min-h-0 w-full flex-1"
@@ -44,7 +44,7 @@ const SheetDrawing = ({ sheets, sheet }: { readonly sheets: MaterialSheets; read
           ))}
       </svg>
       <figcaption className="text-xs text-soft">
-        {sheets.materialName}, sheet {sheet + 1} of {sheets.sheets}, {show(long)} × {show(short)}
+        {sheets.materialName}, {sheets.form} {sheet + 1} of {sheets.sheets}, {show(long)} × {show(short)}
       </figcaption>
     </figure>
   );

@@ -55,14 +55,14 @@ const sectionsOf = ({
     },
     {
       title: 'Boards',
-      columns: ['name', 'thickness', 'for', 'sheet', 'density', 'price'],
+      columns: ['name', 'thickness', 'for', 'sheet or bar', 'density', 'price'],
       rows: boards.map((board) => [
         board.name,
         `${board.thicknessMm} mm`,
         board.uses.join(', '),
         `${board.sheetWidthMm} × ${board.sheetHeightMm} mm`,
         `${board.densityKgM3} kg/m³`,
-        price(board.price, 'sheet'),
+        price(board.price, board.form),
       ]),
     },
     {

@@ -51,8 +51,9 @@ export interface FaceSheet extends Item {
   readonly expansionPerK: number;
 }
 
-/** Board for returns and backs. Price per whole sheet. */
+/** Board for returns and backs, in sheets or in bars (sheets no wider than one return). Price per whole sheet or bar. */
 export interface Board extends Item {
+  readonly form: 'sheet' | 'bar';
   readonly thicknessMm: number;
   readonly sheetWidthMm: number;
   readonly sheetHeightMm: number;

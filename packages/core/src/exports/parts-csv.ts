@@ -53,10 +53,10 @@ export const partsCsv = ({ parts, packing, cost }: Evaluation): string => {
   ]);
   const sheets = packing.sheets.map((sheet) => [
     `sheet-${sheet.materialId}`,
-    'whole sheets for the order',
+    `whole ${sheet.form}s for the order`,
     sheet.materialName,
     sheet.sheets,
-    'sheet',
+    sheet.form,
     sheet.sheetWidthMm,
     sheet.sheetHeightMm,
     '',

@@ -7,10 +7,11 @@ import { packSheets, type SheetPacking } from './sheets.js';
 export { planReels, type Reel, type ReelPiece, type ReelPlan } from './reels.js';
 export { packSheets, type PlacedPiece, type SheetPacking, type SheetPiece } from './sheets.js';
 
-/** The sheets of one material for the whole order. */
+/** The sheets, or bars, of one material for the whole order. */
 export interface MaterialPacking extends SheetPacking {
   readonly materialId: string;
   readonly materialName: string;
+  readonly form: 'sheet' | 'bar';
   readonly sheetWidthMm: number;
   readonly sheetHeightMm: number;
   readonly sheetPrice: number;
@@ -48,6 +49,7 @@ const packMaterial = (
     sheets: Math.ceil((packing.sheets * quantity) / packed),
     materialId: material.id,
     materialName: material.name,
+    form: 'form' in material ? material.form : 'sheet',
     sheetWidthMm: material.sheetWidthMm,
     sheetHeightMm: material.sheetHeightMm,
     sheetPrice: material.price,

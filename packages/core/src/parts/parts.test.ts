@@ -85,6 +85,18 @@ describe('parts of a light box', () => {
   });
 });
 
+describe('bars', () => {
+  it('hold all four returns of the box in one, kerfs counted; a deeper case does not fit them', () => {
+    const pine = (depthInsideMm: number) =>
+      evaluate(inBox({ 'case.returnBoardId': 'pine-bar-20', 'case.depthInsideMm': depthInsideMm }));
+    const bars = pine(81).packing.sheets.find(({ form }) => form === 'bar')!;
+    // 2 × 900 + 2 × 260 and three kerfs of 3.2 are 2329.6 of 2400 mm.
+    expect(bars).toMatchObject({ sheets: 1, tooLarge: [] });
+    expect(Math.max(...bars.placed.map(({ x, widthMm }) => x + widthMm))).toBeCloseTo(2329.6, 6);
+    expect(pine(140).findings.map(({ id }) => id)).toContain('larger-than-sheet');
+  });
+});
+
 describe('cost and plan', () => {
   it('cost is the sum of its lines and hours, by the shop’s rate', () => {
     const { cost } = evaluate({ 'brief.quantity': 3 });

@@ -89,8 +89,9 @@ export const CutStep = () => {
         </tfoot>
       </table>
       <p className="mt-2 text-[13px] text-soft">
-        Whole sheets to have: {packing.sheets.map((sheet) => `${sheet.sheets} × ${sheet.materialName}`).join(', ')}. The
-        layout is under the picture.
+        Whole sheets and bars to have:{' '}
+        {packing.sheets.map((sheet) => `${sheet.sheets} × ${sheet.materialName}`).join(', ')}. The layout is under the
+        picture.
       </p>
     </>
   );
