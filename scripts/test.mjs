@@ -17,7 +17,8 @@ const exitCode = (args, environment = {}) =>
 
 const tool = (name, file) => inPackage('.', name, file);
 
-const checks = [
+/** Found only when they are wanted: on a fresh clone the packages are not there yet. */
+const listChecks = () => [
   ['generated documents', [inRoot('scripts/docs.mjs'), '--check']],
   ['formatting', [tool('prettier', 'bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']],
   ['types', [tool('typescript', 'bin/tsc'), '-p', 'tsconfig.test.json']],
@@ -38,6 +39,7 @@ const checks = [
 ];
 
 const runChecks = async () => {
+  const checks = listChecks();
   const failed = [];
   for (const [name, args] of checks) {
     say(`\n— ${name}`);
