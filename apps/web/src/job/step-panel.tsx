@@ -1,5 +1,6 @@
 import type { WorkStep } from '@vitrum/core';
 import type { ComponentType } from 'react';
+import { useDocument } from '../document/document-store';
 import { FindingsPanel } from './findings-panel';
 import { workSteps } from './step-names';
 import { BuildStep, CutStep, ProveStep } from './steps/bench-steps';
@@ -21,11 +22,13 @@ const panels: Readonly<Record<WorkStep, ComponentType>> = {
 /** The settings of a step, and under them the findings. */
 export const StepPanel = ({ step }: { readonly step: WorkStep }) => {
   const Panel = panels[step];
+  const name = useDocument((state) => state.design?.name);
   return (
     <aside
       aria-label="Settings"
       className="w-[332px] shrink-0 overflow-y-auto border-l border-line px-4 py-3 max-lg:w-full max-lg:border-t max-lg:border-l-0 print:w-full print:border-0"
     >
+      <p className="print-only text-lg font-bold">{name}</p>
       <h2 className="mb-1 text-[15px] font-bold">{workSteps.find((known) => known.step === step)?.name}</h2>
       <Panel />
       <div className="no-print">
