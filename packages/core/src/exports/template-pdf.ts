@@ -17,6 +17,8 @@ const marginMm = 12;
 const overlapMm = 8;
 /** Side of the square to check the scale by (mm). */
 export const checkSquareMm = 50;
+/** Kept between the square and what is drawn beside it (mm). */
+const clearMm = 5;
 /** No template is printed on more pages than this. */
 const mostPages = 200;
 
@@ -149,7 +151,11 @@ export const templatePdf = async (evaluation: Evaluation, paper: Paper): Promise
       drawStrip(tile, evaluation, back);
       drawHoles(tile, back);
       drawFrame(tile, evaluation, `${rows - row}${String.fromCharCode(65 + (column % 26))}`, stepX, stepY);
-      if (row === rows - 1 && column === 0) drawCheckSquare(tile, 20, back.heightMm - 70 > 0 ? back.heightMm - 70 : 10);
+      if (row === rows - 1 && column === 0) {
+        // Above the piece where the sheet has room, else in its corner.
+        const above = rows * stepY - back.heightMm > checkSquareMm + 2 * clearMm;
+        drawCheckSquare(tile, 3 * clearMm, above ? back.heightMm + clearMm : back.heightMm - checkSquareMm - clearMm);
+      }
     }
   return document.save();
 };
