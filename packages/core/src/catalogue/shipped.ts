@@ -1,5 +1,6 @@
 import type { Board, Catalogue, FaceSheet, Film, Lining, Strip, Sundry, Supply, Wire } from './types.js';
 
+// A table of data, longer than other files: read together, it is one catalogue.
 const typical = 'typical' as const;
 
 const whiteStrip = {
