@@ -83,7 +83,9 @@ export const partsCsv = ({ parts, packing, cost }: Evaluation): string => {
 /** The strip plan as CSV: every piece with its place, ends, direction and the reel it comes from. */
 export const stripCsv = ({ runs, circuit, packing, materials }: Evaluation): string => {
   const reelOf = (label: string): number =>
-    packing.reels.reels.findIndex(({ pieces }) => pieces.some((piece) => piece.label === label)) + 1;
+    packing.reels.reels.findIndex(({ pieces }) =>
+      pieces.some((piece) => piece.label === label || piece.label.startsWith(`${label}, part `)),
+    ) + 1;
   const head = [
     'segment',
     'chain',

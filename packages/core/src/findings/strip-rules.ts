@@ -276,7 +276,7 @@ export const reelShort: Rule = ({ results }) => {
 
 /** A single piece longer than a whole reel needs a joint in mid-row. */
 export const pieceOverReel: Rule = ({ results }) => {
-  const [longest] = results.packing.reels.tooLong;
+  const [longest] = results.packing.reels.joined;
   if (longest === undefined) return null;
   return {
     id: 'piece-over-reel',
@@ -290,8 +290,8 @@ export const pieceOverReel: Rule = ({ results }) => {
       label: 'pieces over a reel',
       better: 'lower',
       unit: '',
-      read: (tried) => tried.packing.reels.tooLong.length,
-      settled: (tried) => tried.packing.reels.tooLong.length === 0,
+      read: (tried) => tried.packing.reels.joined.length,
+      settled: (tried) => tried.packing.reels.joined.length === 0,
     },
     remedies: [],
   };

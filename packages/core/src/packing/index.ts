@@ -70,5 +70,5 @@ export const pack = (parts: Parts, runs: LightRuns, strip: Strip, catalogue: Cat
       lengthMm,
     })),
   ).flat();
-  return { sheets, reels: planReels(pieces, strip.reelMm), reelMm: strip.reelMm };
+  return { sheets, reels: planReels(pieces, strip.reelMm, strip.cutPitchMm), reelMm: strip.reelMm };
 };

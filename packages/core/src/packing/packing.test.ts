@@ -62,22 +62,30 @@ describe('pieces on reels', () => {
     const plan = planReels(
       [850, 850, 850, 850, 850, 850].map((lengthMm, index) => ({ label: String(index), lengthMm })),
       5000,
+      50,
     );
     expect(plan.reels.map(({ pieces }) => pieces.length)).toEqual([5, 1]);
     expect(plan.reels.map(({ leftMm }) => leftMm)).toEqual([750, 4150]);
   });
 
-  it('fills gaps with short pieces, and sets aside what no reel holds', () => {
+  it('fills gaps with short pieces', () => {
     const plan = planReels(
       [
         { label: 'a', lengthMm: 4000 },
         { label: 'b', lengthMm: 1000 },
-        { label: 'c', lengthMm: 6000 },
       ],
       5000,
+      50,
     );
     expect(plan.reels).toHaveLength(1);
     expect(plan.reels[0]!.leftMm).toBe(0);
-    expect(plan.tooLong.map(({ label }) => label)).toEqual(['c']);
+  });
+
+  it('cuts what is longer than a reel in parts of whole cuts, so that every metre is bought', () => {
+    const plan = planReels([{ label: 'long', lengthMm: 11_200 }], 5000, 70);
+    const parts = plan.reels.flatMap(({ pieces }) => pieces);
+    expect(parts.map(({ lengthMm }) => lengthMm)).toEqual([4970, 4970, 1260]);
+    expect(plan.joined.map(({ label }) => label)).toEqual(['long']);
+    expect(plan.reels).toHaveLength(3);
   });
 });

@@ -1,3 +1,5 @@
+import { snapToCut } from '../laying/index.js';
+
 /** A length to be cut from a reel. */
 export interface ReelPiece {
   readonly label: string;
@@ -13,15 +15,29 @@ export interface Reel {
 /** Which reel each piece comes from. */
 export interface ReelPlan {
   readonly reels: readonly Reel[];
-  /** Pieces longer than a whole reel: they need a joint. */
-  readonly tooLong: readonly ReelPiece[];
+  /** Pieces longer than a whole reel, as asked for: each is cut in parts and joined on a cut mark. */
+  readonly joined: readonly ReelPiece[];
 }
 
-/** Pieces on reels, longest first, each from the first reel with enough left (first-fit decreasing, at most 11/9 of the best + 1). */
-export const planReels = (pieces: readonly ReelPiece[], reelMm: number): ReelPlan => {
+/** A piece longer than a reel in parts of whole cuts, to be soldered end to end; others as they are. */
+const inReelLengths = (piece: ReelPiece, reelMm: number, cutPitchMm: number): readonly ReelPiece[] => {
+  const { lengthMm: partMm } = snapToCut(reelMm, cutPitchMm);
+  if (piece.lengthMm <= reelMm || partMm === 0) return [piece];
+  const parts = Math.ceil(piece.lengthMm / partMm - 1e-9);
+  return Array.from({ length: parts }, (_, part) => ({
+    label: `${piece.label}, part ${part + 1} of ${parts}`,
+    lengthMm: Math.min(partMm, piece.lengthMm - part * partMm),
+  }));
+};
+
+/**
+ * Pieces on reels, longest first, each from the first reel with enough left (first-fit decreasing, at most 11/9 of the
+ * best + 1). What is longer than a reel is cut in parts.
+ */
+export const planReels = (pieces: readonly ReelPiece[], reelMm: number, cutPitchMm: number): ReelPlan => {
   const reels: { pieces: ReelPiece[]; leftMm: number }[] = [];
-  const longestFirst = [...pieces].sort((a, b) => b.lengthMm - a.lengthMm);
-  for (const piece of longestFirst.filter(({ lengthMm }) => lengthMm <= reelMm)) {
+  const parts = pieces.flatMap((piece) => inReelLengths(piece, reelMm, cutPitchMm));
+  for (const piece of parts.sort((a, b) => b.lengthMm - a.lengthMm)) {
     let reel = reels.find(({ leftMm }) => leftMm >= piece.lengthMm);
     if (reel === undefined) {
       reel = { pieces: [], leftMm: reelMm };
@@ -30,5 +46,5 @@ export const planReels = (pieces: readonly ReelPiece[], reelMm: number): ReelPla
     reel.pieces.push(piece);
     reel.leftMm -= piece.lengthMm;
   }
-  return { reels, tooLong: longestFirst.filter(({ lengthMm }) => lengthMm > reelMm) };
+  return { reels, joined: pieces.filter(({ lengthMm }) => lengthMm > reelMm) };
 };
