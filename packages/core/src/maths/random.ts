@@ -26,3 +26,14 @@ export const evenPoint = (index: number): readonly [number, number] => [
   (0.5 + index * 0.7548776662466927) % 1,
   (0.5 + index * 0.5698402909980532) % 1,
 ];
+
+/**
+ * The `index`-th point of the R4 sequence in the unit cube of four dimensions: the same recurrence on the root of
+ * x⁵ = x + 1.
+ */
+export const evenPoint4 = (index: number): readonly [number, number, number, number] => [
+  (0.5 + index * 0.8566748838545029) % 1,
+  (0.5 + index * 0.733891856627126) % 1,
+  (0.5 + index * 0.6287067210378087) % 1,
+  (0.5 + index * 0.5385972572236101) % 1,
+];

@@ -1,0 +1,3 @@
+export { maxIesCharacters, readIes } from './read-ies.js';
+export { cosineExponent, directionSampler, intensityAt, isRound } from './shape.js';
+export type { CosineLaw, Distribution, MeasuredTable, PhotometricFile } from './types.js';

@@ -1,0 +1,213 @@
+import { clamp } from '../maths/index.js';
+import type { Block, Box, Side } from './box.js';
+
+// Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
+const { floor, max, min, round, sqrt } = Math;
+
+/** A flat rectangle of patches: `a` and `b` are the two axes (0 x, 1 y, 2 z) it spans, standing across the third. */
+export interface Panel {
+  readonly side: Side;
+  readonly a: 0 | 1 | 2;
+  readonly b: 0 | 1 | 2;
+  readonly aFrom: number;
+  readonly aStep: number;
+  readonly aCount: number;
+  readonly bFrom: number;
+  readonly bStep: number;
+  readonly bCount: number;
+  /** Where it stands on the axis across, and which way it looks along it. */
+  readonly at: number;
+  readonly looks: 1 | -1;
+  /** Index of its first patch. */
+  readonly start: number;
+}
+
+/** A case cut into patches. */
+export interface Enclosure {
+  readonly box: Box;
+  readonly block: Block | null;
+  readonly panels: readonly Panel[];
+  readonly count: number;
+  /** How many patches lie along x, y and z. */
+  readonly counts: readonly [number, number, number];
+  /** Of each patch (mm²); none where the block stands on it. */
+  readonly areaMm2: Float64Array;
+}
+
+const across = ({ a, b }: Panel): 0 | 1 | 2 => (3 - a - b) as 0 | 1 | 2;
+
+interface Spans {
+  readonly from: readonly [number, number, number];
+  readonly step: readonly [number, number, number];
+  readonly count: readonly [number, number, number];
+}
+
+const spansOf = (
+  from: readonly [number, number, number],
+  size: readonly [number, number, number],
+  count: readonly [number, number, number],
+): Spans => ({ from, count, step: [size[0] / count[0], size[1] / count[1], size[2] / count[2]] });
+
+const sixPanels = (spans: Spans, ends: readonly (readonly [number, number])[], inward: 1 | -1, side?: Side) => {
+  const panel = (own: Side, a: 0 | 1 | 2, b: 0 | 1 | 2, at: number, looks: 1 | -1): Omit<Panel, 'start'> => ({
+    side: side ?? own,
+    a,
+    b,
+    aFrom: spans.from[a],
+    aStep: spans.step[a],
+    aCount: spans.count[a],
+    bFrom: spans.from[b],
+    bStep: spans.step[b],
+    bCount: spans.count[b],
+    at,
+    looks,
+  });
+  const out = -inward as 1 | -1;
+  return {
+    back: panel('back', 0, 1, ends[2]![0], inward),
+    face: panel('face', 0, 1, ends[2]![1], out),
+    left: panel('left', 1, 2, ends[0]![0], inward),
+    right: panel('right', 1, 2, ends[0]![1], out),
+    bottom: panel('bottom', 0, 2, ends[1]![0], inward),
+    top: panel('top', 0, 2, ends[1]![1], out),
+  };
+};
+
+const boxPanels = ({ widthMm: w, heightMm: h, depthMm: d }: Box, count: readonly [number, number, number]) =>
+  Object.values(
+    sixPanels(
+      spansOf([-w / 2, -h / 2, 0], [w, h, d], count),
+      [
+        [-w / 2, w / 2],
+        [-h / 2, h / 2],
+        [0, d],
+      ],
+      1,
+    ),
+  );
+
+const blockPanels = (block: Block, patchMm: number) => {
+  const size = [block.x1 - block.x0, block.y1 - block.y0, block.heightMm] as const;
+  const count = size.map((length) => clamp(round(length / patchMm), 1, 24)) as unknown as [number, number, number];
+  const { face, left, right, bottom, top } = sixPanels(
+    spansOf([block.x0, block.y0, 0], size, count),
+    [
+      [block.x0, block.x1],
+      [block.y0, block.y1],
+      [0, block.heightMm],
+    ],
+    -1,
+    'block',
+  );
+  return [face, left, right, bottom, top];
+};
+
+const overlap = (from: number, step: number, low: number, high: number): number =>
+  max(0, min(from + step, high) - max(from, low));
+
+/** What of a patch of the back the block stands on (mm²). */
+const covered = (panel: Omit<Panel, 'start'>, cell: number, { x0, x1, y0, y1 }: Block): number =>
+  overlap(panel.aFrom + (cell % panel.aCount) * panel.aStep, panel.aStep, x0, x1) *
+  overlap(panel.bFrom + floor(cell / panel.aCount) * panel.bStep, panel.bStep, y0, y1);
+
+/** Patches are about this share of the depth, the length over which reflected light changes. */
+const patchShareOfDepth = 0.45;
+const mostAlong = 96;
+
+/** Cuts a case into patches about half as large as it is deep, at most about `mostPatches` of them. */
+export const layPatches = (box: Box, block: Block | null, mostPatches: number): Enclosure => {
+  const { widthMm: w, heightMm: h, depthMm: d } = box;
+  const areaMm2 = 2 * (w * h + w * d + h * d);
+  const patchMm = max(patchShareOfDepth * d, sqrt(areaMm2 / mostPatches));
+  const along = (length: number, least: number): number => clamp(round(length / patchMm), least, mostAlong);
+  const counts = [along(w, 2), along(h, 2), along(d, 2)] as const;
+  const drafts = [...boxPanels(box, counts), ...(block === null ? [] : blockPanels(block, patchMm))];
+  let start = 0;
+  const panels = drafts.map((draft): Panel => {
+    const panel = { ...draft, start };
+    start += draft.aCount * draft.bCount;
+    return panel;
+  });
+  const areas = new Float64Array(start);
+  for (const panel of panels)
+    for (let cell = 0; cell < panel.aCount * panel.bCount; cell += 1)
+      areas[panel.start + cell] =
+        panel.aStep * panel.bStep - (block !== null && panel.side === 'back' ? covered(panel, cell, block) : 0);
+  return { box, block, panels, count: start, counts, areaMm2: areas };
+};
+
+const cellOf = (value: number, from: number, step: number, count: number): number =>
+  min(count - 1, max(0, floor((value - from) / step)));
+
+const patchAt = (panel: Panel, place: readonly [number, number, number]): number =>
+  panel.start +
+  cellOf(place[panel.b], panel.bFrom, panel.bStep, panel.bCount) * panel.aCount +
+  cellOf(place[panel.a], panel.aFrom, panel.aStep, panel.aCount);
+
+/** Where a ray enters the block: the way to it and which of its panels; null when it passes. */
+const enterBlock = (
+  block: Block,
+  from: readonly [number, number, number],
+  way: readonly [number, number, number],
+): { readonly time: number; readonly axis: number } | null => {
+  const low = [block.x0, block.y0, 0] as const;
+  const high = [block.x1, block.y1, block.heightMm] as const;
+  let [enter, leave, axis] = [-Infinity, Infinity, -1];
+  for (let each = 0; each < 3; each += 1) {
+    const [d, o] = [way[each]!, from[each]!];
+    if (d === 0) {
+      if (o <= low[each]! || o >= high[each]!) return null;
+      continue;
+    }
+    const [a, b] = [(low[each]! - o) / d, (high[each]! - o) / d];
+    const [near, far] = a < b ? [a, b] : [b, a];
+    if (near > enter) [enter, axis] = [near, each];
+    leave = min(leave, far);
+  }
+  return enter >= -1e-9 && enter < leave ? { time: enter, axis } : null;
+};
+
+/**
+ * The patch that a ray from inside the case meets first. `from` may lie on a side; a ray along a side counts as inside.
+ */
+export const patchHit = (
+  { box, block, panels }: Enclosure,
+  from: readonly [number, number, number],
+  way: readonly [number, number, number],
+): number => {
+  const half = [box.widthMm / 2, box.heightMm / 2] as const;
+  const tx = way[0] > 0 ? (half[0] - from[0]) / way[0] : way[0] < 0 ? (-half[0] - from[0]) / way[0] : Infinity;
+  const ty = way[1] > 0 ? (half[1] - from[1]) / way[1] : way[1] < 0 ? (-half[1] - from[1]) / way[1] : Infinity;
+  const tz = way[2] > 0 ? (box.depthMm - from[2]) / way[2] : way[2] < 0 ? -from[2] / way[2] : Infinity;
+  const time = min(tx, ty, tz);
+  const at = (t: number): readonly [number, number, number] => [
+    from[0] + way[0] * t,
+    from[1] + way[1] * t,
+    from[2] + way[2] * t,
+  ];
+  const entered = block === null ? null : enterBlock(block, from, way);
+  if (entered !== null && entered.time < time) {
+    // The block's panels follow the six of the box: front, left, right, bottom, top.
+    const ahead = way[entered.axis]! > 0;
+    const panel = entered.axis === 2 ? 6 : entered.axis === 0 ? (ahead ? 7 : 8) : ahead ? 9 : 10;
+    return patchAt(panels[panel]!, at(entered.time));
+  }
+  const panel = tz === time ? (way[2] > 0 ? 1 : 0) : tx === time ? (way[0] > 0 ? 3 : 2) : way[1] > 0 ? 5 : 4;
+  return patchAt(panels[panel]!, at(time));
+};
+
+/** A point of a patch, by shares along its two axes. */
+export const pointOn = (panel: Panel, cell: number, u: number, v: number): readonly [number, number, number] => {
+  const place: [number, number, number] = [0, 0, 0];
+  place[panel.a] = panel.aFrom + ((cell % panel.aCount) + u) * panel.aStep;
+  place[panel.b] = panel.bFrom + (floor(cell / panel.aCount) + v) * panel.bStep;
+  place[across(panel)] = panel.at;
+  return place;
+};
+
+/** The way a panel looks. */
+export const normalOf = (panel: Panel): readonly [number, number, number] => {
+  const normal: [number, number, number] = [0, 0, 0];
+  normal[across(panel)] = panel.looks;
+  return normal;
+};

@@ -1,0 +1,2 @@
+export { cellMiddle, gridOver } from './grid.js';
+export type { Grid } from './types.js';
