@@ -35,9 +35,11 @@ export {
   type Daylight,
   type Evenness,
   type Glow,
-  type Grid,
   type GridWish,
 } from './glow/index.js';
+export { readIes, type Distribution, type PhotometricFile } from './photometry/index.js';
+export { gridOver, type Grid } from './raster/index.js';
+export type { FaceStack } from './optics/index.js';
 export type { Heat } from './heat/index.js';
 export type { LightRuns, Segment } from './light-runs/index.js';
 export { reuse, seededRandom, type Random } from './maths/index.js';

@@ -12,7 +12,7 @@ const mostDepthMm = 1000;
 
 const heldDepth = (mm: number): number => Math.min(mostDepthMm, Math.max(leastDepthMm, Math.round(mm)));
 
-const fills = { return: 'url(#grain)', back: '#dcc79a', face: '#cfe3ec', strip: '#1a1c21' } as const;
+const fills = { return: 'url(#grain)', back: '#dcc79a', face: '#cfe3ec', strip: '#1a1c21', block: '#b9b2a3' } as const;
 
 interface DepthHandleProps {
   readonly drawing: SliceDrawing;

@@ -1,10 +1,11 @@
 export { findItem } from './find.js';
-export { findMaterials, type Materials } from './materials.js';
+export { findMaterials, type Coats, type Materials, type SecondSheet } from './materials.js';
 export { shippedCatalogue } from './shipped.js';
 export type {
   Board,
   Catalogue,
   CatalogueKind,
+  Coating,
   FaceSheet,
   Film,
   Lining,

@@ -1,35 +1,78 @@
-import type { Assembly } from '../design/index.js';
+import type { Assembly, FaceDesign } from '../design/index.js';
 import { failure, success, type Result } from '../result.js';
 import { findItem } from './find.js';
-import type { Board, Catalogue, FaceSheet, Film, Lining, Strip } from './types.js';
+import type { Board, Catalogue, Coating, FaceSheet, Film, Lining, Strip } from './types.js';
+
+/** A coating and how many times it is laid on. */
+export interface Coats {
+  readonly coating: Coating;
+  readonly coats: number;
+}
+
+/** Another sheet behind the face. */
+export interface SecondSheet {
+  readonly sheet: FaceSheet;
+  readonly gapMm: number;
+  readonly coats: readonly Coats[];
+}
 
 /** The catalogue items that an assembly names, found. */
 export interface Materials {
   readonly strip: Strip;
   readonly face: FaceSheet;
+  /** On the inner side of the face, from the LEDs outward. */
+  readonly faceCoats: readonly Coats[];
+  readonly second: SecondSheet | null;
   readonly returnBoard: Board;
   readonly backBoard: Board;
   readonly lining: Lining;
   readonly film: Film;
 }
 
+const all = <T>(results: readonly Result<T>[]): Result<readonly T[]> => {
+  const problems = results.flatMap((result) => (result.ok ? [] : result.problems));
+  return problems.length > 0
+    ? failure(...problems)
+    : success(results.flatMap((result) => (result.ok ? [result.value] : [])));
+};
+
+const findCoats = (coats: FaceDesign['coats'], catalogue: Catalogue, path: string): Result<readonly Coats[]> =>
+  all(
+    (coats ?? []).map(({ coatingId, coats: count }, index): Result<Coats> => {
+      const coating = findItem(catalogue.coatings, coatingId, `${path}.${index}.coatingId`);
+      return coating.ok ? success({ coating: coating.value, coats: count }) : coating;
+    }),
+  );
+
+const findSecond = (second: FaceDesign['second'], catalogue: Catalogue, path: string): Result<SecondSheet | null> => {
+  if (second === null || second === undefined) return success(null);
+  const sheet = findItem(catalogue.faces, second.sheetId, `${path}.sheetId`);
+  const coats = findCoats(second.coats, catalogue, `${path}.coats`);
+  if (!sheet.ok) return sheet;
+  return coats.ok ? success({ sheet: sheet.value, gapMm: second.gapMm, coats: coats.value }) : coats;
+};
+
 /** Finds every item that `assembly` names; each unknown id becomes a problem under `path`. */
 export const findMaterials = (assembly: Assembly, catalogue: Catalogue, path: string): Result<Materials> => {
   const strip = findItem(catalogue.strips, assembly.light.stripId, `${path}.light.stripId`);
   const face = findItem(catalogue.faces, assembly.face.sheetId, `${path}.face.sheetId`);
+  const faceCoats = findCoats(assembly.face.coats, catalogue, `${path}.face.coats`);
+  const second = findSecond(assembly.face.second, catalogue, `${path}.face.second`);
   const returnBoard = findItem(catalogue.boards, assembly.case.returnBoardId, `${path}.case.returnBoardId`);
   const backBoard = findItem(catalogue.boards, assembly.case.backBoardId, `${path}.case.backBoardId`);
   const lining = findItem(catalogue.linings, assembly.case.liningId, `${path}.case.liningId`);
   const film = findItem(catalogue.films, assembly.artwork.filmId, `${path}.artwork.filmId`);
-  if (strip.ok && face.ok && returnBoard.ok && backBoard.ok && lining.ok && film.ok)
+  if (strip.ok && face.ok && faceCoats.ok && second.ok && returnBoard.ok && backBoard.ok && lining.ok && film.ok)
     return success({
       strip: strip.value,
       face: face.value,
+      faceCoats: faceCoats.value,
+      second: second.value,
       returnBoard: returnBoard.value,
       backBoard: backBoard.value,
       lining: lining.value,
       film: film.value,
     });
-  const all = [strip, face, returnBoard, backBoard, lining, film];
-  return failure(...all.flatMap((found) => (found.ok ? [] : found.problems)));
+  const found = [strip, face, faceCoats, second, returnBoard, backBoard, lining, film];
+  return failure(...found.flatMap((result) => (result.ok ? [] : result.problems)));
 };

@@ -1,4 +1,4 @@
-import type { Board, Catalogue, FaceSheet, Film, Lining, Strip, Sundry, Supply, Wire } from './types.js';
+import type { Board, Catalogue, Coating, FaceSheet, Film, Lining, Strip, Sundry, Supply, Wire } from './types.js';
 
 // A table of data, longer than other files: read together, it is one catalogue.
 const typical = 'typical' as const;
@@ -149,6 +149,25 @@ const strips: readonly Strip[] = [
     trackOhmPerM: 0.1,
     forwardV: 16.8,
   },
+  {
+    ...whiteStrip,
+    id: 'rgbw-24v-60',
+    name: 'RGB + white 24 V, 60 LED/m, 19 W/m',
+    price: 39,
+    colour: 'rgbw',
+    whitesK: [3000, 4000],
+    voltageV: 24,
+    wattsPerM: 19,
+    lumensPerM: 420,
+    whiteLumensPerM: 640,
+    ledsPerM: 60,
+    cutPitchMm: 100,
+    widthMm: 12,
+    heightMm: 2.5,
+    maxRunMm: 5000,
+    trackOhmPerM: 0.1,
+    forwardV: 16.8,
+  },
 ];
 
 const acrylic = {
@@ -213,6 +232,38 @@ const faces: readonly FaceSheet[] = [
   },
   {
     ...acrylic,
+    id: 'clear-3',
+    name: 'Clear acrylic 3 mm',
+    price: 27,
+    thicknessMm: 3,
+    transmittance: 0.92,
+    reflectance: 0.08,
+    scatter: { kind: 'lobe', sigmaDeg: 1, hazeShare: 0.01 },
+  },
+  {
+    ...acrylic,
+    id: 'opal-red-3',
+    name: 'Red opal acrylic 3 mm',
+    price: 42,
+    thicknessMm: 3,
+    transmittance: 0.12,
+    reflectance: 0.3,
+    scatter: { kind: 'lambertian' },
+    tintRgb: [3.9, 0.23, 0.12],
+  },
+  {
+    ...acrylic,
+    id: 'opal-amber-3',
+    name: 'Amber opal acrylic 3 mm',
+    price: 42,
+    thicknessMm: 3,
+    transmittance: 0.3,
+    reflectance: 0.4,
+    scatter: { kind: 'lambertian' },
+    tintRgb: [1.75, 0.87, 0.07],
+  },
+  {
+    ...acrylic,
     id: 'opal-3-long',
     name: 'Opal acrylic 3 mm, long sheet',
     price: 142,
@@ -222,6 +273,66 @@ const faces: readonly FaceSheet[] = [
     scatter: { kind: 'lambertian' },
     sheetWidthMm: 3050,
     sheetHeightMm: 1520,
+  },
+];
+
+/** Coarser grit scatters wider and hides more, and costs a little light. */
+const sanding = (grit: number, sigmaDeg: number, hazeShare: number, transmittance: number): Coating => ({
+  id: `sanded-${grit}`,
+  name: `Sanded, ${grit} grit`,
+  provenance: typical,
+  kind: 'sanding',
+  price: 4,
+  transmittance,
+  reflectance: 1 - transmittance - 0.005,
+  scatter: { kind: 'lobe', sigmaDeg, hazeShare },
+});
+
+const coatings: readonly Coating[] = [
+  sanding(80, 17, 0.93, 0.93),
+  sanding(120, 15, 0.9, 0.94),
+  sanding(180, 12.5, 0.85, 0.95),
+  sanding(240, 10.5, 0.78, 0.955),
+  sanding(320, 8.5, 0.7, 0.96),
+  {
+    id: 'frosted-film',
+    name: 'Frosted film',
+    provenance: typical,
+    kind: 'film',
+    price: 14,
+    transmittance: 0.72,
+    reflectance: 0.2,
+    scatter: { kind: 'lobe', sigmaDeg: 24, hazeShare: 0.96 },
+  },
+  {
+    id: 'frosted-spray',
+    name: 'Frosted spray',
+    provenance: typical,
+    kind: 'paint',
+    price: 7,
+    transmittance: 0.82,
+    reflectance: 0.13,
+    scatter: { kind: 'lobe', sigmaDeg: 18, hazeShare: 0.85 },
+  },
+  {
+    id: 'white-paint',
+    name: 'White paint on the back',
+    provenance: typical,
+    kind: 'paint',
+    price: 5,
+    transmittance: 0.4,
+    reflectance: 0.5,
+    scatter: { kind: 'lambertian' },
+  },
+  {
+    id: 'poster-print',
+    name: 'Printed backlit poster',
+    provenance: typical,
+    kind: 'print',
+    price: 24,
+    transmittance: 0.3,
+    reflectance: 0.6,
+    scatter: { kind: 'lambertian' },
   },
 ];
 
@@ -303,7 +414,15 @@ const boards: readonly Board[] = [
 const linings: readonly Lining[] = [
   { id: 'matt-white', name: 'Matt white paint', provenance: typical, price: 2.6, reflectance: 0.88, kgPerM2: 0.2 },
   { id: 'white-film', name: 'White reflector film', provenance: typical, price: 11, reflectance: 0.95, kgPerM2: 0.15 },
-  { id: 'aluminium-tape', name: 'Aluminium tape', provenance: typical, price: 6.5, reflectance: 0.8, kgPerM2: 0.1 },
+  {
+    id: 'aluminium-tape',
+    name: 'Aluminium tape',
+    provenance: typical,
+    price: 6.5,
+    reflectance: 0.8,
+    mirrorShare: 0.6,
+    kgPerM2: 0.1,
+  },
   { id: 'bare-ply', name: 'Bare plywood', provenance: typical, price: 0, reflectance: 0.45, kgPerM2: 0 },
 ];
 
@@ -448,6 +567,7 @@ const sundries: readonly Sundry[] = [
 export const shippedCatalogue: Catalogue = {
   strips,
   faces,
+  coatings,
   boards,
   linings,
   films,

@@ -12,12 +12,15 @@ interface Item {
 /** Flexible LED strip, bought by the reel. */
 export interface Strip extends Item {
   readonly protection: 'bare' | 'coated' | 'sleeved';
-  readonly colour: 'white' | 'rgb';
+  readonly colour: 'white' | 'rgb' | 'rgbw';
   /** Colour temperatures on offer (K); empty for RGB. */
   readonly whitesK: readonly number[];
   readonly voltageV: number;
   readonly wattsPerM: number;
+  /** At full white; of an RGB + white strip, its three colours together. */
   readonly lumensPerM: number;
+  /** Of the white channel of an RGB + white strip. */
+  readonly whiteLumensPerM?: number;
   readonly ledsPerM: number;
   readonly beamAngleDeg: number;
   readonly cutPitchMm: number;
@@ -43,6 +46,8 @@ export interface FaceSheet extends Item {
   /** Of its inner side, for light coming back into the case. */
   readonly reflectance: number;
   readonly scatter: Scatter;
+  /** What a coloured sheet passes of linear red, green and blue, as shares of its transmittance; white when left out. */
+  readonly tintRgb?: readonly [number, number, number];
   readonly sheetWidthMm: number;
   readonly sheetHeightMm: number;
   readonly densityKgM3: number;
@@ -64,7 +69,18 @@ export interface Board extends Item {
 /** Inside finish. Price per square metre, all coats. */
 export interface Lining extends Item {
   readonly reflectance: number;
+  /** Share of what it gives back that leaves as from a mirror; none when left out. */
+  readonly mirrorShare?: number;
   readonly kgPerM2: number;
+}
+
+/** What is done to, or laid on, the inner side of a sheet. Price per square metre and coat. */
+export interface Coating extends Item {
+  readonly kind: 'sanding' | 'film' | 'paint' | 'print';
+  /** Of one coat. */
+  readonly transmittance: number;
+  readonly reflectance: number;
+  readonly scatter: Scatter;
 }
 
 /** Letter film, mask or paint on the face. Price per square metre. */
@@ -114,6 +130,7 @@ export interface Rates {
 export interface Catalogue {
   readonly strips: readonly Strip[];
   readonly faces: readonly FaceSheet[];
+  readonly coatings: readonly Coating[];
   readonly boards: readonly Board[];
   readonly linings: readonly Lining[];
   readonly films: readonly Film[];

@@ -70,20 +70,60 @@ const caseSchema = z
     lipMm: lengthMm(2, 60).describe('Wood left in front of a groove.'),
     playMm: lengthMm(0, 10).describe('Clearance on each side of face and back in their seats.'),
     liningId: id.describe('The finish inside.'),
+    block: z
+      .looseObject({
+        widthMm: lengthMm(10, 5000),
+        heightMm: lengthMm(10, 5000),
+        depthMm: lengthMm(5, 900),
+        offsetXMm: lengthMm(-5000, 5000),
+        offsetYMm: lengthMm(-5000, 5000),
+      })
+      .nullable()
+      .optional()
+      .describe('A box that stands on the back inside the case, over a supply or a controller; rows stop at it.'),
   })
   .describe('The case: sizes, boards, how it is joined.');
 
 const light = z
   .looseObject({
     stripId: id,
-    layout: z.enum(['rows', 'rim']).describe('Rows on the back, or round the inside of the returns facing in.'),
+    layout: z
+      .enum(['rows', 'rim', 'block'])
+      .describe('Rows on the back, round the inside of the returns, or round the block on the back.'),
+    facing: z
+      .enum(['front', 'in', 'out', 'side'])
+      .optional()
+      .describe(
+        'Which way the LEDs look. Rows: front, or side when the strip stands on its edge. Rim: in or front. Block: out or front. Left out: front, in and out in that order.',
+      ),
+    photometry: z
+      .looseObject({ name: z.string().max(120), ies: z.string().max(200_000) })
+      .nullable()
+      .optional()
+      .describe('A measured distribution of the LEDs: the text of an IES file (LM-63). Only its shape is used.'),
     rowCount: z.number().int().min(0).max(400),
     turnCount: z.number().int().min(1).max(20).describe('How many times the strip goes round the rim.'),
     endMarginMm: lengthMm(0, 1000).describe('The least distance from a strip end to the return.'),
   })
   .describe('Which strip, and where it runs.');
 
-const face = z.looseObject({ sheetId: id }).describe('The diffusing face.');
+const coats = z
+  .array(z.looseObject({ coatingId: id, coats: z.number().int().min(1).max(8) }))
+  .max(5)
+  .optional()
+  .describe('What is on the inner side of the sheet, from the LEDs outward: sanding, film, coats of paint, a print.');
+
+const face = z
+  .looseObject({
+    sheetId: id,
+    coats,
+    second: z
+      .looseObject({ sheetId: id, gapMm: lengthMm(0, 300), coats })
+      .nullable()
+      .optional()
+      .describe('Another sheet behind the face, tight (gap 0) or on spacers.'),
+  })
+  .describe('The diffusing face.');
 
 const lightbox = z.looseObject({
   id,

@@ -63,7 +63,7 @@ const randomDesign = (seed: number): Design => {
 describe('200 random designs', () => {
   it('evaluate without an exception, with finite figures, and with light that balances', () => {
     const evaluator = createEvaluator(shippedCatalogue, fonts, {
-      grid: { longSide: 90, maxCells: 8000, maxPairs: 4e6 },
+      grid: { longSide: 90, maxCells: 8000, maxPairs: 4e6, patches: 100, rays: 2000 },
     });
     let lit = 0;
     for (let seed = 1; seed <= 200; seed += 1) {

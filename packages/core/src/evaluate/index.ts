@@ -33,7 +33,13 @@ export interface EvaluatorOptions {
 }
 
 /** Remedies are tried on a map of this fineness: enough for every figure, and quick. */
-const trialGrid: GridWish = { longSide: 160, maxCells: 20_000, maxPairs: 1.2e7 };
+const trialGrid: GridWish = {
+  longSide: 160,
+  maxCells: 20_000,
+  maxPairs: 1.2e7,
+  patches: previewGrid.patches,
+  rays: previewGrid.rays,
+};
 
 /** An evaluator for one catalogue. Keep one for each page or run; it remembers the stages of the design before. */
 export const createEvaluator = (catalogue: Catalogue, fonts: FontBook, options: EvaluatorOptions = {}): Evaluator => {

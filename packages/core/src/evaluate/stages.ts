@@ -8,8 +8,11 @@ import { glowOf, type GridWish } from '../glow/index.js';
 import { heatOf } from '../heat/index.js';
 import { layRuns } from '../light-runs/index.js';
 import { remember } from '../maths/index.js';
+import { faceStack } from '../optics/index.js';
+import { coverage, type Outline } from '../outlines/index.js';
 import { pack } from '../packing/index.js';
 import { listParts } from '../parts/index.js';
+import { distributionOf } from '../photometry/index.js';
 import { planBuild } from '../plan/index.js';
 import { failure, success, type Result } from '../result.js';
 import { cutSection } from '../section/index.js';
@@ -26,6 +29,10 @@ export interface StageRun {
  * downstream of it. One runner serves one page or one search.
  */
 export const createStages = (catalogue: Catalogue, fonts: FontBook, wish: GridWish) => {
+  // Rasters of the same size are new objects each time; their numbers tell them apart.
+  const letters = remember((outline: Outline, width: number, height: number, columns: number, rows: number) =>
+    coverage(outline, { x: -width / 2, y: -height / 2, width, height }, columns, rows),
+  );
   const stages = {
     materials: remember(findMaterials),
     artwork: remember(layLettering),
@@ -33,8 +40,23 @@ export const createStages = (catalogue: Catalogue, fonts: FontBook, wish: GridWi
     runs: remember(layRuns),
     section: remember(cutSection),
     circuit: remember(wireUp),
-    glow: remember((...[brief, mode, geometry, materials, runs, circuit, lettering]: GlowArguments) =>
-      glowOf({ brief, mode, geometry, materials, runs, circuit, lettering: lettering.outline, wish }),
+    photometry: remember(distributionOf),
+    optics: remember(faceStack),
+    glow: remember(
+      (...[brief, mode, geometry, materials, stack, distribution, runs, circuit, lettering]: GlowArguments) =>
+        glowOf({
+          brief,
+          mode,
+          geometry,
+          materials,
+          stack,
+          distribution,
+          runs,
+          circuit,
+          lettersOn: ({ area, columns, rows }) =>
+            letters.run(lettering.outline, area.width, area.height, columns, rows),
+          wish,
+        }),
     ),
     heat: remember(heatOf),
     parts: remember((...[build, brief, mode, design, geometry, materials, runs, lettering, circuit]: PartArguments) =>
@@ -63,11 +85,16 @@ export const createStages = (catalogue: Catalogue, fonts: FontBook, wish: GridWi
     if (!runs.ok) return runs;
     const section = stages.section.run(build, geometry.value, assembly.case, materials.value, runs.value);
     const circuit = stages.circuit.run(brief, power, catalogue, materials.value.strip, geometry.value, runs.value);
+    const distribution = stages.photometry.run(materials.value.strip, light.photometry);
+    if (!distribution.ok) return distribution;
+    const stack = stages.optics.run(materials.value);
     const glow = stages.glow.run(
       brief,
       artwork.mode,
       geometry.value,
       materials.value,
+      stack,
+      distribution.value,
       runs.value,
       circuit,
       lettering.value,
@@ -96,6 +123,8 @@ export const createStages = (catalogue: Catalogue, fonts: FontBook, wish: GridWi
         geometry: geometry.value,
         runs: runs.value,
         section,
+        distribution: distribution.value,
+        stack,
         circuit,
         glow,
         heat,
@@ -126,6 +155,8 @@ type GlowArguments = [
   mode: PartArguments[2],
   geometry: PartArguments[4],
   materials: PartArguments[5],
+  stack: StageResults['stack'],
+  distribution: StageResults['distribution'],
   runs: PartArguments[6],
   circuit: PartArguments[8],
   lettering: PartArguments[7],

@@ -1,3 +1,5 @@
+import type { FaceStack } from '../optics/index.js';
+import type { Distribution } from '../photometry/index.js';
 import type { Lettering } from '../artwork/index.js';
 import type { Materials } from '../catalogue/index.js';
 import type { Circuit } from '../circuit/index.js';
@@ -19,6 +21,8 @@ export const stageNames = [
   'geometry',
   'runs',
   'section',
+  'photometry',
+  'optics',
   'circuit',
   'glow',
   'heat',
@@ -37,6 +41,8 @@ export interface StageResults {
   readonly geometry: CaseGeometry;
   readonly runs: LightRuns;
   readonly section: Section;
+  readonly distribution: Distribution;
+  readonly stack: FaceStack;
   readonly circuit: Circuit;
   readonly glow: Glow;
   readonly heat: Heat;

@@ -171,7 +171,7 @@ const depthNeeded = ({ materials, design, circuit }: StageResults): number => {
   const lead = circuit.lead.diameterMm + leadClearanceMm;
   const strip =
     light.layout === 'rows'
-      ? materials.strip.heightMm + jointHeightMm
+      ? (light.facing === 'side' ? materials.strip.widthMm : materials.strip.heightMm) + jointHeightMm
       : (materials.strip.widthMm + 1) * light.turnCount;
   return Math.max(lead, strip);
 };

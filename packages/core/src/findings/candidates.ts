@@ -68,7 +68,7 @@ export const suitableStrips = ({ design }: StageResults, catalogue: Catalogue): 
   const { light, exposure } = design.brief;
   return catalogue.strips.filter(
     (strip) =>
-      (light.kind === 'rgb' ? strip.colour === 'rgb' : strip.whitesK.includes(light.cctK)) &&
+      (light.kind === 'rgb' ? strip.colour !== 'white' : strip.whitesK.includes(light.cctK)) &&
       (exposure === 'indoors' || strip.protection !== 'bare'),
   );
 };

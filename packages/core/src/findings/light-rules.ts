@@ -146,8 +146,7 @@ export const unevenCorners: Rule = ({ results, catalogue }) => {
     id: 'uneven-corners',
     severity: 'fix',
     step: 'light',
-    what:
-      light.layout === 'rows' ? 'The corners and ends stay dark' : 'The light from the rim does not reach everywhere',
+    what: light.layout === 'rows' ? 'The corners and ends stay dark' : 'The light does not reach everywhere',
     why: `The darkest place has ${percent(evenness.minOverMean)} % of the mean; below ${evenEnough * 100} % it is noticed (typical).`,
     numbers: [
       { label: 'darkest to mean', value: percent(evenness.minOverMean), unit: '%' },

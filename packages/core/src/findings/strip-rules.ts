@@ -192,7 +192,7 @@ export const wrongColour: Rule = ({ results, catalogue }) => {
   const { strip } = results.materials;
   const suits = (tried: StageResults): boolean =>
     tried.design.brief.light.kind === 'rgb'
-      ? tried.materials.strip.colour === 'rgb'
+      ? tried.materials.strip.colour !== 'white'
       : tried.materials.strip.whitesK.includes(tried.design.brief.light.cctK);
   if (suits(results)) return null;
   const wanted = light.kind === 'rgb' ? `the colour ${light.colour}` : `white at ${light.cctK} K`;

@@ -1,3 +1,5 @@
+import type { Block } from '../radiosity/index.js';
+
 /** A flat sheet part, in mm. */
 export interface SheetSize {
   readonly widthMm: number;
@@ -43,4 +45,8 @@ export interface CaseGeometry {
   readonly members: readonly Member[];
   /** Front of the face, from the inner side of the back. */
   readonly faceFrontZMm: number;
+  /** From the inner side of the back to what the LEDs see first: the face, or a second sheet behind it. */
+  readonly lightDepthMm: number;
+  /** What stands on the back inside the case. */
+  readonly block: Block | null;
 }

@@ -1,3 +1,4 @@
+import type { Strip } from '../catalogue/index.js';
 import type { Brief } from '../design/index.js';
 
 /** Linear-light red, green and blue with the primaries of sRGB. */
@@ -38,19 +39,49 @@ export const planckianRgb = (kelvin: number): LinearRgb => {
   return [r * scale, g * scale, b * scale];
 };
 
-/** The light of the LEDs: its hue at luminance 1, and what share of the strip's full flux it is. */
+/** The light of a strip: its hue at luminance 1, and the flux it gives by the metre. */
 export interface LightColour {
   readonly hue: LinearRgb;
-  readonly fluxShare: number;
+  readonly lumensPerM: number;
 }
 
-/** Colour of the brief's light. A mixed colour gives the luminous share of its channels; black gives no light. */
-export const colourOf = (light: Brief['light']): LightColour => {
-  if (light.kind === 'white') return { hue: planckianRgb(light.cctK), fluxShare: 1 };
-  const channel = (at: number): number => toLinear(parseInt(light.colour.slice(at, at + 2), 16) / 255);
-  const rgb: LinearRgb = [channel(1), channel(3), channel(5)];
-  const share = luminanceOf(rgb);
-  return share > 0
-    ? { hue: [rgb[0] / share, rgb[1] / share, rgb[2] / share], fluxShare: share }
-    : { hue: [1, 1, 1], fluxShare: 0 };
+const atLuminance1 = (rgb: LinearRgb): LinearRgb => {
+  const luminance = luminanceOf(rgb);
+  return luminance > 0 ? [rgb[0] / luminance, rgb[1] / luminance, rgb[2] / luminance] : [1, 1, 1];
+};
+
+const linearOf = (colour: string): LinearRgb => {
+  const channel = (at: number): number => toLinear(parseInt(colour.slice(at, at + 2), 16) / 255);
+  return [channel(1), channel(3), channel(5)];
+};
+
+/**
+ * Colour of the brief’s light on a strip. Mixing adds, in linear light: a mixed colour drives red, green and blue; on a
+ * strip with a white channel their common part comes from that. White is a white channel at its temperature. Black gives
+ * no light.
+ */
+export const colourOf = (
+  light: Brief['light'],
+  strip: Pick<Strip, 'colour' | 'lumensPerM' | 'whiteLumensPerM' | 'whitesK'>,
+): LightColour => {
+  const whiteLm = strip.whiteLumensPerM ?? strip.lumensPerM;
+  if (light.kind === 'white') return { hue: planckianRgb(light.cctK), lumensPerM: whiteLm };
+  const rgb = linearOf(light.colour);
+  if (strip.colour !== 'rgbw') return { hue: atLuminance1(rgb), lumensPerM: strip.lumensPerM * luminanceOf(rgb) };
+  const common = Math.min(...rgb);
+  const rest: LinearRgb = [rgb[0] - common, rgb[1] - common, rgb[2] - common];
+  const white = planckianRgb(strip.whitesK[0] ?? 4000);
+  const mixed = rest.map(
+    (value, channel) => value * strip.lumensPerM + common * whiteLm * white[channel]!,
+  ) as unknown as LinearRgb;
+  return { hue: atLuminance1(mixed), lumensPerM: luminanceOf(mixed) };
+};
+
+/** Light of one hue through a tinted face: the hue that leaves, and how bright it is against a white face. */
+export const throughTint = (
+  hue: LinearRgb,
+  tint: LinearRgb,
+): { readonly hue: LinearRgb; readonly luminanceShare: number } => {
+  const passed: LinearRgb = [hue[0] * tint[0], hue[1] * tint[1], hue[2] * tint[2]];
+  return { hue: atLuminance1(passed), luminanceShare: luminanceOf(passed) };
 };

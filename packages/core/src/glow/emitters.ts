@@ -1,7 +1,8 @@
-import type { LightRuns } from '../light-runs/index.js';
+import type { LightRuns, Point3 } from '../light-runs/index.js';
+import type { Distribution } from '../photometry/index.js';
 import { blurredPitchShare } from './grid.js';
 
-/** Point sources with their place (mm), the way they face, and their flux (lm). */
+/** Point sources with their place (mm), the way each faces, the way its strip runs, and their flux (lm). */
 export interface Emitters {
   readonly count: number;
   readonly x: Float64Array;
@@ -10,16 +11,17 @@ export interface Emitters {
   readonly nx: Float64Array;
   readonly ny: Float64Array;
   readonly nz: Float64Array;
+  /** Unit vector at right angles to the facing: azimuth 0 of a measured distribution. */
+  readonly ux: Float64Array;
+  readonly uy: Float64Array;
+  readonly uz: Float64Array;
   readonly fluxLm: Float64Array;
-  /** Exponent of the cosine law I = I₀ cosᵐθ. */
-  readonly exponent: number;
+  readonly distribution: Distribution;
 }
 
-/** m of the cosine law from the full beam angle at half intensity: m = ln ½ / ln cos θ½ (120° gives 1). */
-export const cosineExponent = (beamAngleDeg: number): number => {
-  const exponent = Math.log(0.5) / Math.log(Math.cos((beamAngleDeg / 2) * (Math.PI / 180)));
-  // Exactly 1 for the usual 120°, so that the fast exact law applies.
-  return Math.abs(exponent - 1) < 1e-9 ? 1 : exponent;
+const along = (from: Point3, to: Point3): Point3 => {
+  const length = Math.hypot(to[0] - from[0], to[1] - from[1], to[2] - from[2]);
+  return length > 0 ? [(to[0] - from[0]) / length, (to[1] - from[1]) / length, (to[2] - from[2]) / length] : [1, 0, 0];
 };
 
 /**
@@ -31,7 +33,7 @@ export const emittersOf = (
   runs: LightRuns,
   fluxPerLedLm: number,
   fluxShare: Float64Array,
-  beamAngleDeg: number,
+  distribution: Distribution,
   lines: boolean,
 ): Emitters => {
   const { leds, segments } = runs;
@@ -48,8 +50,9 @@ export const emittersOf = (
       y += own * (leds.y[led] ?? 0);
       z += own * (leds.z[led] ?? 0);
     }
-    const [nx, ny, nz] = segments[segment]?.normal ?? [0, 0, 1];
-    if (flux > 0) rows.push([x / flux, y / flux, z / flux, nx, ny, nz, flux]);
+    const piece = segments[segment];
+    if (flux > 0 && piece !== undefined)
+      rows.push([x / flux, y / flux, z / flux, ...piece.normal, ...along(piece.from, piece.to), flux]);
   }
   const column = (index: number): Float64Array => Float64Array.from(rows, (row) => row[index] ?? 0);
   return {
@@ -60,7 +63,10 @@ export const emittersOf = (
     nx: column(3),
     ny: column(4),
     nz: column(5),
-    fluxLm: column(6),
-    exponent: cosineExponent(beamAngleDeg),
+    ux: column(6),
+    uy: column(7),
+    uz: column(8),
+    fluxLm: column(9),
+    distribution,
   };
 };

@@ -2,12 +2,8 @@ import type { LightRuns } from '../light-runs/index.js';
 import { thresholdFrom, vanishingDistance, type SeenRipple } from './eye.js';
 import { rowsAreSheet } from './grid.js';
 import { findRipple, smoothAlongX, type FoundRipple } from './ripple.js';
-import type { Evenness, Grid, Ripple } from './types.js';
-
-const placeOf = (grid: Grid, index: number): readonly [number, number] => [
-  grid.area.x + ((index % grid.columns) + 0.5) * grid.cellWidthMm,
-  grid.area.y + (Math.floor(index / grid.columns) + 0.5) * grid.cellHeightMm,
-];
+import { cellMiddle, type Grid } from '../raster/index.js';
+import type { Evenness, Ripple } from './types.js';
 
 /** What the figures are taken over, and from where they are looked at. */
 export interface Look {
@@ -25,7 +21,7 @@ const rippleOf = (found: FoundRipple, grid: Grid, seen: SeenRipple, distanceMm: 
   contrast: found.contrast,
   threshold: thresholdFrom(seen, distanceMm),
   vanishesAtMm: vanishingDistance(seen, found.contrast),
-  at: found.index < 0 ? [0, 0] : placeOf(grid, found.index),
+  at: found.index < 0 ? [0, 0] : cellMiddle(grid, found.index),
 });
 
 interface Spread {
@@ -99,7 +95,7 @@ export const judgeEvenness = (map: Float32Array, grid: Grid, runs: LightRuns, lo
     minOverMax: spread.max > 0 ? spread.min / spread.max : 0,
     lowCdM2: spread.low,
     highCdM2: spread.high,
-    darkestAt: spread.darkest < 0 ? [0, 0] : placeOf(grid, spread.darkest),
+    darkestAt: spread.darkest < 0 ? [0, 0] : cellMiddle(grid, spread.darkest),
     dots,
     bands,
     dotContrast: Math.max(dots.contrast, bands?.contrast ?? 0),

@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../artwork/index.js';
 import { changed, dispensary, inBox, look, testFonts } from '../testing/harness.js';
-import { colourOf, luminanceOf, planckianRgb } from './colour.js';
+import { colourOf, luminanceOf, planckianRgb, throughTint } from './colour.js';
 
 let fonts: FontBook;
 beforeAll(async () => {
@@ -119,8 +119,28 @@ describe('colour', () => {
   });
 
   it('of mixed light gives its luminous share, and black none', () => {
-    expect(colourOf({ kind: 'rgb', colour: '#ffffff' }).fluxShare).toBeCloseTo(1, 6);
-    expect(colourOf({ kind: 'rgb', colour: '#00ff00' }).fluxShare).toBeCloseTo(0.7152, 6);
-    expect(colourOf({ kind: 'rgb', colour: '#000000' }).fluxShare).toBe(0);
+    const rgb = { colour: 'rgb', lumensPerM: 400, whitesK: [] } as const;
+    const lumens = (colour: string) => colourOf({ kind: 'rgb', colour }, rgb).lumensPerM;
+    expect(lumens('#ffffff')).toBeCloseTo(400, 6);
+    expect(lumens('#00ff00')).toBeCloseTo(0.7152 * 400, 6);
+    expect(lumens('#000000')).toBe(0);
+  });
+
+  it('on a strip with a white channel comes from that as far as it is common to all three', () => {
+    const rgbw = { colour: 'rgbw', lumensPerM: 400, whiteLumensPerM: 650, whitesK: [4000] } as const;
+    const lumens = (colour: string) => colourOf({ kind: 'rgb', colour }, rgbw).lumensPerM;
+    expect(lumens('#ffffff')).toBeCloseTo(650, 3);
+    expect(lumens('#ff0000')).toBeCloseTo(0.2126 * 400, 6);
+    expect(lumens('#ff8080')).toBeGreaterThan(lumens('#ff0000'));
+    expect(colourOf({ kind: 'white', cctK: 4000 }, rgbw).lumensPerM).toBe(650);
+  });
+
+  it('is filtered by a coloured face: red light passes a red sheet, blue hardly', () => {
+    const red = [3.9, 0.23, 0.12] as const;
+    expect(throughTint([1 / 0.2126, 0, 0], red).luminanceShare).toBeCloseTo(3.9, 6);
+    expect(throughTint([0, 0, 1 / 0.0722], red).luminanceShare).toBeCloseTo(0.12, 6);
+    const { hue } = throughTint([1, 1, 1], red);
+    expect(luminanceOf(hue)).toBeCloseTo(1, 6);
+    expect(hue[0]).toBeGreaterThan(10 * hue[1]);
   });
 });

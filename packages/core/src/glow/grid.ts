@@ -1,17 +1,20 @@
 import type { LightRuns } from '../light-runs/index.js';
-import type { Grid } from './types.js';
+import { gridOver, type Grid } from '../raster/index.js';
 
 /** How fine a map is wanted and what it may cost. */
 export interface GridWish {
   /** Cells along the longer side. */
   readonly longSide: number;
   readonly maxCells: number;
-  /** Cells times sources; what the exact sum costs. */
+  /** Sources times cells that may be summed; in cases where that binds, dots cannot be judged anyway. */
   readonly maxPairs: number;
+  /** Patches and rays for reflected light. */
+  readonly patches: number;
+  readonly rays: number;
 }
 
-export const previewGrid: GridWish = { longSide: 256, maxCells: 60_000, maxPairs: 4e7 };
-export const fullGrid: GridWish = { longSide: 900, maxCells: 400_000, maxPairs: 1e9 };
+export const previewGrid: GridWish = { longSide: 256, maxCells: 60_000, maxPairs: 4e7, patches: 200, rays: 10_000 };
+export const fullGrid: GridWish = { longSide: 1200, maxCells: 1_000_000, maxPairs: 2e9, patches: 1400, rays: 400_000 };
 
 /** LEDs closer than this share of their throw blur into a line long before the face (contrast below 1e-5). */
 export const blurredPitchShare = 0.3;
@@ -36,6 +39,12 @@ export const coarsestCell = (runs: LightRuns, lines: boolean): number => {
   return Math.min(rows, dots, Math.max(runs.throwMm, 1) / cellsPerThrow);
 };
 
+/**
+ * Light from a height h has no detail finer than h: its spectrum falls as kh K₁(kh), below 2e-5 at the finest ripple that
+ * cells of h/4 can carry. A lobe of the face makes it finer: a Gaussian of width hσ, sampled 1.5 times a width.
+ */
+const cellsPerHeight = 4;
+const cellsPerWidth = 1.5;
 /** A raster over the opening, fine enough for the ripples if the wish can pay for it. */
 export const chooseGrid = (
   widthMm: number,
@@ -46,16 +55,35 @@ export const chooseGrid = (
   wish: GridWish,
 ): Grid => {
   const wanted = Math.min(Math.max(widthMm, heightMm) / wish.longSide, coarsestCell(runs, lines));
-  const cells = Math.min(wish.maxCells, wish.maxPairs / Math.max(1, sources));
-  const affordable = Math.sqrt((widthMm * heightMm) / cells);
+  const area = widthMm * heightMm;
+  const summed = Math.min(wish.maxCells, (cellsPerHeight ** 2 * area) / Math.max(1, runs.throwMm) ** 2);
+  const cells = sources * summed > wish.maxPairs ? wish.maxPairs / sources : wish.maxCells;
+  const affordable = Math.sqrt(area / cells);
   const cell = Math.max(wanted, affordable);
   const columns = Math.max(4, Math.floor(widthMm / cell));
   const rows = Math.max(4, Math.floor(heightMm / cell));
-  return {
-    columns,
-    rows,
-    area: { x: -widthMm / 2, y: -heightMm / 2, width: widthMm, height: heightMm },
-    cellWidthMm: widthMm / columns,
-    cellHeightMm: heightMm / rows,
-  };
+  return gridOver({ x: -widthMm / 2, y: -heightMm / 2, width: widthMm, height: heightMm }, columns, rows);
+};
+
+/** Cells beyond the opening, so that the edges are no ends for the spline. */
+const margin = 4;
+
+/** The coarse raster on which direct light is summed before it is filled in by splines; null when it would save nothing. */
+export const sampleGrid = (grid: Grid, leastHeightMm: number, narrowestRad: number): Grid | null => {
+  const cell = Math.min(leastHeightMm / cellsPerHeight, (leastHeightMm * narrowestRad) / cellsPerWidth);
+  const { area } = grid;
+  const columns = Math.ceil(area.width / cell);
+  const rows = Math.ceil(area.height / cell);
+  if ((columns + 2 * margin) * (rows + 2 * margin) > 0.7 * grid.columns * grid.rows) return null;
+  const [width, height] = [area.width / columns, area.height / rows];
+  return gridOver(
+    {
+      x: area.x - margin * width,
+      y: area.y - margin * height,
+      width: area.width + 2 * margin * width,
+      height: area.height + 2 * margin * height,
+    },
+    columns + 2 * margin,
+    rows + 2 * margin,
+  );
 };

@@ -1,7 +1,7 @@
-import type { Grid } from './types.js';
+import type { Grid } from '../raster/index.js';
 
 // Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
-const { ceil, floor, max, min } = Math;
+const { abs, ceil, floor, max, min } = Math;
 
 /** A raster seen along one axis: `count` places a line, `lines` lines. */
 interface Axis {
@@ -41,33 +41,64 @@ export interface FoundRipple {
   readonly index: number;
 }
 
-/** Worst contrast within any window of one pitch along a line whose middle counts; `trend` is zero where there is none. */
+/**
+ * Amplitude of the ripple over its trend at each place of a line, by the fourth difference over half a pitch:
+ * (6 L₀ − 4 (L₋½ + L₊½) + L₋₁ + L₊₁) / 16 is the ripple itself for a wave of that pitch, and nothing for any slope or bend up
+ * to the third power. Zero within a pitch of the ends; null on lines that are nowhere so long.
+ */
+const amplitudes = (line: Float64Array, trend: Float64Array, width: number): Float64Array | null => {
+  const { length } = line;
+  const reach = ceil(width);
+  if (length < 2 * reach + width / 2) return null;
+  const at = (place: number): number => {
+    const whole = min(length - 2, floor(place));
+    return line[whole]! + (line[whole + 1]! - line[whole]!) * (place - whole);
+  };
+  const half = width / 2;
+  return line.map((value, place) => {
+    if (place < reach || place > length - 1 - reach || trend[place]! <= 0) return 0;
+    const ripple = 6 * value - 4 * (at(place - half) + at(place + half)) + at(place - width) + at(place + width);
+    return abs(ripple) / 16 / trend[place]!;
+  });
+};
+
+/**
+ * Worst contrast within any window of one pitch along a line whose middle counts; `trend` is zero where there is none.
+ * Where the line is long enough, a window’s contrast is no more than its ripple’s amplitude: the fall-off towards the edges
+ * bends within a pitch too, and is no ripple.
+ */
 const worstOnLine = (
   line: Float64Array,
   trend: Float64Array,
   width: number,
   counts: (place: number) => boolean,
 ): FoundRipple => {
+  const ripple = amplitudes(line, trend, width);
   // A cell less than the pitch, so that one pitch between two rows is still a window.
   const span = max(1, floor(width) - 1);
   let worst = { contrast: 0, index: -1 };
   for (let start = 0; start + span < line.length; start += 1) {
-    if (trend[start]! <= 0 || trend[start + span]! <= 0 || !counts(start + (span >> 1))) continue;
-    let [low, high] = [Infinity, -Infinity];
+    const middle = start + (span >> 1);
+    if (trend[start]! <= 0 || trend[start + span]! <= 0 || !counts(middle)) continue;
+    if (ripple !== null && ripple[middle] === 0) continue;
+    let [low, high, amplitude] = [Infinity, -Infinity, 0];
     for (let index = start; index <= start + span; index += 1) {
       const ratio = line[index]! / trend[index]!;
       low = min(low, ratio);
       high = max(high, ratio);
+      if (ripple !== null) amplitude = max(amplitude, ripple[index]!);
     }
-    const contrast = (high - low) / (high + low);
-    if (contrast > worst.contrast) worst = { contrast, index: start + (span >> 1) };
+    const michelson = (high - low) / (high + low);
+    const contrast = ripple === null ? michelson : min(michelson, amplitude);
+    if (contrast > worst.contrast) worst = { contrast, index: middle };
   }
   return worst;
 };
 
 /**
  * The worst contrast of a ripple of `pitchMm` along x or y: each line over its own running mean (which takes slow
- * fall-off away), then (max − min) / (max + min) within one pitch. `counts` says which cells matter. Contrast 0 at
+ * fall-off away), then (max − min) / (max + min) within one pitch, or the ripple’s own amplitude where that is less.
+ * `counts` says which cells matter. Contrast 0 at
  * index −1 when there is not room for one whole pitch.
  */
 export const findRipple = (

@@ -1,14 +1,8 @@
 import type { Ambient } from '../design/index.js';
-import type { Rect } from '../outlines/index.js';
-
-/** A raster over the lit opening; row 0 at the bottom. */
-export interface Grid {
-  readonly columns: number;
-  readonly rows: number;
-  readonly area: Rect;
-  readonly cellWidthMm: number;
-  readonly cellHeightMm: number;
-}
+import type { Grid } from '../raster/index.js';
+import type { Side } from '../radiosity/index.js';
+import type { LinearRgb } from './colour.js';
+import type { DirectMethod } from './direct/index.js';
 
 /** Luminous flux in and out of the case (lm). Emitted equals the sum of the rest. */
 export interface FluxBalance {
@@ -64,6 +58,13 @@ export interface Glow {
   /** Share of each cell that letters cover. */
   readonly letters: Float32Array;
   readonly balance: FluxBalance;
+  /** Colour of the light that leaves the face, at luminance 1. */
+  readonly hue: LinearRgb;
+  /** Light on each side of the case, first and reflected (lm). */
+  readonly incidentLm: Readonly<Record<Side, number>>;
+  /** How direct light was summed, and the most that this may have got wrong, as a share. */
+  readonly methods: readonly DirectMethod[];
+  readonly errorBound: number;
   /** Share of the light on the face that has been reflected inside at least once. */
   readonly indirectShare: number;
   readonly evenness: Evenness;

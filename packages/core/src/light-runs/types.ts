@@ -11,7 +11,7 @@ export interface Segment {
   readonly lengthMm: number;
   /** The way its LEDs face. */
   readonly normal: Point3;
-  readonly on: 'back' | 'top' | 'bottom' | 'left' | 'right';
+  readonly on: 'back' | 'top' | 'bottom' | 'left' | 'right' | 'block';
   /** Room the strip could not fill for want of a cut mark (mm), shared between both ends. */
   readonly leftoverMm: number;
   readonly ledCount: number;
@@ -36,6 +36,6 @@ export interface LightRuns {
   readonly ledPitchMm: number;
   /** Between neighbouring rows; null when there is but one, or none on the back. */
   readonly rowPitchMm: number | null;
-  /** From the LEDs to the inner side of the face (mm), the least of all. */
+  /** From the LEDs to what they see first, the face or a second sheet behind it (mm), the least of all. */
   readonly throwMm: number;
 }

@@ -12,6 +12,8 @@ export type { BoughtPart, CutPart, Operation, PartLayer, Parts, PartShape } from
 const stripKgPerM = 0.025;
 /** Weight of copper pair for each mm² of one conductor, with its jacket (kg/m), typical. */
 const wireKgPerMmm2 = 0.035;
+/** Weight of one coat of paint or one layer of film (kg/m²), typical. */
+const coatKgPerM2 = 0.12;
 /** Length of one hanging plate's share of the weight before another is added (kg). */
 const kgPerHanger = 6;
 
@@ -111,6 +113,24 @@ const lined = ({ lining }: Materials, { inside }: CaseGeometry): readonly Bought
   ];
 };
 
+/** What is done to or laid on the sheets of the face, by the square metre and coat. */
+const coated = ({ faceCoats, second }: Materials, { face, inside }: CaseGeometry): readonly BoughtPart[] => {
+  const front = (face.widthMm * face.heightMm) / 1e6;
+  const behind = (inside.widthMm * inside.heightMm) / 1e6;
+  return [
+    ...faceCoats.map((each) => ({ ...each, m2: front })),
+    ...(second?.coats ?? []).map((each) => ({ ...each, m2: behind })),
+  ].map(({ coating, coats, m2 }, index) => ({
+    id: `coat-${index + 1}-${coating.id}`,
+    name: coats === 1 ? coating.name : `${coating.name}, ${coats} coats`,
+    quantity: m2 * coats,
+    unit: 'm²',
+    unitPrice: coating.price,
+    kg: coating.kind === 'sanding' ? 0 : m2 * coats * coatKgPerM2,
+    hangs: true,
+  }));
+};
+
 /** The parts stage: what is cut (by the rules of the build) and what is bought, for one piece. */
 export const listParts = (
   build: Assembly['build'],
@@ -127,6 +147,7 @@ export const listParts = (
   const bought = [
     ...electrical(catalogue, brief, materials, runs, circuit),
     ...lined(materials, geometry),
+    ...coated(materials, geometry),
     ...sundry(catalogue, 'screw', countHoles(cut, 'back')),
     ...sundry(catalogue, 'corner-screw', corners),
     ...sundry(catalogue, 'face-tape', design.retention === 'groove' ? 0 : Math.ceil(faceRoundM)),

@@ -1,6 +1,6 @@
 import type { Ambient, Design } from '../design/index.js';
 import type { Evaluation } from '../evaluate/index.js';
-import { ambientLux, colourOf, luminanceOf, type LinearRgb } from '../glow/index.js';
+import { ambientLux, luminanceOf, type LinearRgb } from '../glow/index.js';
 import { clamp } from '../maths/index.js';
 
 // Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
@@ -36,7 +36,7 @@ export const exposureFor = (evaluation: Evaluation, ambient: Ambient, lit = true
   const lux = ambientLux[ambient];
   const paper = ((lux * brightestPaper) / Math.PI) * pow(max(1, roomLux / lux), darkAdaptation);
   const unlit = (lux * evaluation.glow.faceReflectance) / Math.PI;
-  const hueRoom = max(...seenHue(evaluation.design.brief.light));
+  const hueRoom = max(...seenHue(evaluation));
   const sign = lit ? evaluation.glow.evenness.highCdM2 * hueRoom + unlit : unlit;
   const whiteCdM2 = max(paper, sign * shoulder, 1e-6);
   return { whiteCdM2, surroundWhiteCdM2: sqrt(whiteCdM2 * max(paper, 1e-6)), lux };
@@ -73,19 +73,22 @@ interface Layers {
 const tintSeen = 0.4;
 
 /** The hue as seen: whites lose most of their tint to adaptation, colours keep it. At luminance 1. */
-const seenHue = (light: Design['brief']['light']): LinearRgb => {
-  const { hue } = colourOf(light);
-  if (light.kind === 'rgb') return hue;
+const seenHue = ({ design, glow, stack }: Evaluation): LinearRgb => {
+  const { hue } = glow;
+  if (design.brief.light.kind === 'rgb' || stack.tint.some((channel) => channel !== 1)) return hue;
   const faded = hue.map((channel) => pow(channel, tintSeen)) as unknown as LinearRgb;
   const luminance = luminanceOf(faded);
   return [faded[0] / luminance, faded[1] / luminance, faded[2] / luminance];
 };
 
-const layersOf = ({ design, materials, glow }: Evaluation): Layers => ({
-  hue: seenHue(design.brief.light),
-  film: { passes: materials.film.transmittanceRgb, reflects: materials.film.reflectanceRgb },
-  faceReflectance: glow.faceReflectance,
-});
+const layersOf = (evaluation: Evaluation): Layers => {
+  const { film } = evaluation.materials;
+  return {
+    hue: seenHue(evaluation),
+    film: { passes: film.transmittanceRgb, reflects: film.reflectanceRgb },
+    faceReflectance: evaluation.glow.faceReflectance,
+  };
+};
 
 /** Share of a cell that film covers: the letters, or everything else when it is a mask. */
 const filmShare = (mode: Design['assemblies'][number]['artwork']['mode'], letterShare: number): number =>

@@ -8,59 +8,99 @@ const { abs, cos, floor, PI, sin, sqrt } = Math;
 /** Exchange areas A·F (mm²) between all patches, a symmetric matrix; each row sums to the area of its patch. */
 export type Exchange = Float64Array;
 
-type Pair = (i: number, j: number) => number;
+/** Where the exchange of cell i of one panel with cell j of another stands in a table: three indices, each times its stride. */
+interface Lookup {
+  readonly table: Float64Array;
+  /** Added up: `one[i] + other[j] + |oneAlong[i] − otherAlong[j]| × stride`, and for facing panels the same across. */
+  readonly one: Int32Array;
+  readonly other: Int32Array;
+  readonly oneAlong: Int32Array;
+  readonly otherAlong: Int32Array;
+  readonly alongStride: number;
+  readonly oneAcross: Int32Array;
+  readonly otherAcross: Int32Array;
+}
 
 const acrossOf = ({ a, b }: Panel): number => 3 - a - b;
 const stepAlong = (panel: Panel, axis: number): number => (panel.a === axis ? panel.aStep : panel.bStep);
 const countAlong = (panel: Panel, axis: number): number => (panel.a === axis ? panel.aCount : panel.bCount);
-const indexAlong = (panel: Panel, cell: number, axis: number): number =>
-  panel.a === axis ? cell % panel.aCount : floor(cell / panel.aCount);
 
-const parallelPair = (one: Panel, other: Panel): Pair => {
-  const table = parallelTable(one.aStep, one.aCount, one.bStep, one.bCount, abs(one.at - other.at));
-  return (i, j) => {
-    const da = abs((i % one.aCount) - (j % one.aCount));
-    const db = abs(floor(i / one.aCount) - floor(j / one.aCount));
-    return table[db * one.aCount + da]!;
+/** Of every cell of a panel, its index along one axis. */
+const indices = (panel: Panel, axis: number): Int32Array =>
+  Int32Array.from({ length: panel.aCount * panel.bCount }, (_, cell) =>
+    panel.a === axis ? cell % panel.aCount : floor(cell / panel.aCount),
+  );
+
+const parallelLookup = (one: Panel, other: Panel): Lookup => {
+  const none = new Int32Array(one.aCount * one.bCount);
+  const [along, across] = [indices(one, one.b), indices(one, one.a)];
+  return {
+    table: parallelTable(one.aStep, one.aCount, one.bStep, one.bCount, abs(one.at - other.at)),
+    one: none,
+    other: none,
+    oneAlong: along,
+    otherAlong: along,
+    alongStride: one.aCount,
+    oneAcross: across,
+    otherAcross: across,
   };
 };
 
 /** The two planes meet along the axis that both span; cells count from the edge, whichever end it lies at. */
-const perpendicularPair = (one: Panel, other: Panel): Pair => {
+const perpendicularLookup = (one: Panel, other: Panel): Lookup => {
   const edge = 3 - acrossOf(one) - acrossOf(other);
   const [uAxis, vAxis] = [acrossOf(other), acrossOf(one)];
   const [uCount, vCount, wCount] = [countAlong(one, uAxis), countAlong(other, vAxis), countAlong(one, edge)];
-  const table = perpendicularTable(
-    stepAlong(one, uAxis),
-    uCount,
-    stepAlong(other, vAxis),
-    vCount,
-    stepAlong(one, edge),
-    wCount,
-  );
   // A panel that looks along + stands at the low end of its axis.
-  const [uFromLow, vFromLow] = [other.looks === 1, one.looks === 1];
-  return (i, j) => {
-    const [u, v] = [indexAlong(one, i, uAxis), indexAlong(other, j, vAxis)];
-    const w = abs(indexAlong(one, i, edge) - indexAlong(other, j, edge));
-    return table[(w * vCount + (vFromLow ? v : vCount - 1 - v)) * uCount + (uFromLow ? u : uCount - 1 - u)]!;
+  const u = indices(one, uAxis).map((index) => (other.looks === 1 ? index : uCount - 1 - index));
+  const v = indices(other, vAxis).map((index) => (one.looks === 1 ? index : vCount - 1 - index) * uCount);
+  return {
+    table: perpendicularTable(
+      stepAlong(one, uAxis),
+      uCount,
+      stepAlong(other, vAxis),
+      vCount,
+      stepAlong(one, edge),
+      wCount,
+    ),
+    one: u,
+    other: v,
+    oneAlong: indices(one, edge),
+    otherAlong: indices(other, edge),
+    alongStride: uCount * vCount,
+    oneAcross: new Int32Array(u.length),
+    otherAcross: new Int32Array(v.length),
   };
+};
+
+/** Fills both halves of the matrix for one pair of panels. Mutates `matrix`. */
+const fill = (matrix: Exchange, count: number, one: Panel, other: Panel, lookup: Lookup): void => {
+  const { table, alongStride, oneAlong, otherAlong, oneAcross, otherAcross } = lookup;
+  const others = otherAlong.length;
+  for (let i = 0; i < oneAlong.length; i += 1) {
+    const [base, along, across] = [lookup.one[i]!, oneAlong[i]!, oneAcross[i]!];
+    const row = (one.start + i) * count + other.start;
+    for (let j = 0; j < others; j += 1) {
+      const value =
+        table[base + lookup.other[j]! + abs(along - otherAlong[j]!) * alongStride + abs(across - otherAcross[j]!)]!;
+      matrix[row + j] = value;
+      matrix[(other.start + j) * count + one.start + i] = value;
+    }
+  }
 };
 
 /** Analytic, for an empty box. */
 const analytic = ({ panels, count }: Enclosure): Exchange => {
   const matrix = new Float64Array(count * count);
   panels.forEach((one, index) => {
-    for (const other of panels.slice(index + 1)) {
-      const pair = acrossOf(one) === acrossOf(other) ? parallelPair(one, other) : perpendicularPair(one, other);
-      const [ones, others] = [one.aCount * one.bCount, other.aCount * other.bCount];
-      for (let i = 0; i < ones; i += 1)
-        for (let j = 0; j < others; j += 1) {
-          const value = pair(i, j);
-          matrix[(one.start + i) * count + other.start + j] = value;
-          matrix[(other.start + j) * count + one.start + i] = value;
-        }
-    }
+    for (const other of panels.slice(index + 1))
+      fill(
+        matrix,
+        count,
+        one,
+        other,
+        acrossOf(one) === acrossOf(other) ? parallelLookup(one, other) : perpendicularLookup(one, other),
+      );
   });
   return matrix;
 };
@@ -100,11 +140,15 @@ const thrown = (enclosure: Enclosure): Exchange => {
         if (block !== null && panel.side === 'back' && inside(block, from)) continue;
         const [ahead, aside] = [sqrt(1 - p), sqrt(p)];
         const [across, up] = [aside * cos(2 * PI * q), aside * sin(2 * PI * q)];
-        const j = patchHit(enclosure, from, [
+        const j = patchHit(
+          enclosure,
+          from[0],
+          from[1],
+          from[2],
           normal[0] * ahead + ux * across + vx * up,
           normal[1] * ahead + uy * across + vy * up,
           normal[2] * ahead + uz * across + vz * up,
-        ]);
+        );
         if (j === i) continue;
         matrix[i * count + j]! += weight;
         matrix[j * count + i]! += weight;

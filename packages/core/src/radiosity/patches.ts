@@ -139,12 +139,18 @@ export const layPatches = (box: Box, block: Block | null, mostPatches: number): 
 const cellOf = (value: number, from: number, step: number, count: number): number =>
   min(count - 1, max(0, floor((value - from) / step)));
 
-const patchAt = (panel: Panel, place: readonly [number, number, number]): number =>
-  panel.start +
-  cellOf(place[panel.b], panel.bFrom, panel.bStep, panel.bCount) * panel.aCount +
-  cellOf(place[panel.a], panel.aFrom, panel.aStep, panel.aCount);
+/** The patch of a panel that a point on it lies in. */
+const patchAt = (panel: Panel, x: number, y: number, z: number): number => {
+  const a = panel.a === 0 ? x : y;
+  const b = panel.b === 1 ? y : z;
+  return (
+    panel.start +
+    cellOf(b, panel.bFrom, panel.bStep, panel.bCount) * panel.aCount +
+    cellOf(a, panel.aFrom, panel.aStep, panel.aCount)
+  );
+};
 
-/** Where a ray enters the block: the way to it and which of its panels; null when it passes. */
+/** Where a ray enters the block: the way to it and the axis across the side it meets; null when it passes. */
 const enterBlock = (
   block: Block,
   from: readonly [number, number, number],
@@ -167,33 +173,38 @@ const enterBlock = (
   return enter >= -1e-9 && enter < leave ? { time: enter, axis } : null;
 };
 
+/** The panel of a block that a ray meets: they follow the six of the box, front, left, right, bottom, top. */
+const blockPanel = (axis: number, ahead: boolean): number =>
+  axis === 2 ? 6 : axis === 0 ? (ahead ? 7 : 8) : ahead ? 9 : 10;
+
 /**
- * The patch that a ray from inside the case meets first. `from` may lie on a side; a ray along a side counts as inside.
+ * The patch that a ray from (x, y, z) inside the case, by (dx, dy, dz), meets first. The start may lie on a side; a ray
+ * along a side counts as inside. Plain numbers in and out: this is asked a hundred thousand times for a picture.
  */
 export const patchHit = (
   { box, block, panels }: Enclosure,
-  from: readonly [number, number, number],
-  way: readonly [number, number, number],
+  x: number,
+  y: number,
+  z: number,
+  dx: number,
+  dy: number,
+  dz: number,
 ): number => {
-  const half = [box.widthMm / 2, box.heightMm / 2] as const;
-  const tx = way[0] > 0 ? (half[0] - from[0]) / way[0] : way[0] < 0 ? (-half[0] - from[0]) / way[0] : Infinity;
-  const ty = way[1] > 0 ? (half[1] - from[1]) / way[1] : way[1] < 0 ? (-half[1] - from[1]) / way[1] : Infinity;
-  const tz = way[2] > 0 ? (box.depthMm - from[2]) / way[2] : way[2] < 0 ? -from[2] / way[2] : Infinity;
-  const time = min(tx, ty, tz);
-  const at = (t: number): readonly [number, number, number] => [
-    from[0] + way[0] * t,
-    from[1] + way[1] * t,
-    from[2] + way[2] * t,
-  ];
-  const entered = block === null ? null : enterBlock(block, from, way);
-  if (entered !== null && entered.time < time) {
-    // The block's panels follow the six of the box: front, left, right, bottom, top.
-    const ahead = way[entered.axis]! > 0;
-    const panel = entered.axis === 2 ? 6 : entered.axis === 0 ? (ahead ? 7 : 8) : ahead ? 9 : 10;
-    return patchAt(panels[panel]!, at(entered.time));
+  const [halfX, halfY] = [box.widthMm / 2, box.heightMm / 2];
+  const tx = dx > 0 ? (halfX - x) / dx : dx < 0 ? (-halfX - x) / dx : Infinity;
+  const ty = dy > 0 ? (halfY - y) / dy : dy < 0 ? (-halfY - y) / dy : Infinity;
+  const tz = dz > 0 ? (box.depthMm - z) / dz : dz < 0 ? -z / dz : Infinity;
+  const time = tz <= tx && tz <= ty ? tz : tx <= ty ? tx : ty;
+  if (block !== null) {
+    const way = [dx, dy, dz] as const;
+    const entered = enterBlock(block, [x, y, z], way);
+    if (entered !== null && entered.time < time) {
+      const panel = panels[blockPanel(entered.axis, way[entered.axis]! > 0)]!;
+      return patchAt(panel, x + dx * entered.time, y + dy * entered.time, z + dz * entered.time);
+    }
   }
-  const panel = tz === time ? (way[2] > 0 ? 1 : 0) : tx === time ? (way[0] > 0 ? 3 : 2) : way[1] > 0 ? 5 : 4;
-  return patchAt(panels[panel]!, at(time));
+  const panel = time === tz ? (dz > 0 ? 1 : 0) : time === tx ? (dx > 0 ? 3 : 2) : dy > 0 ? 5 : 4;
+  return patchAt(panels[panel]!, x + dx * time, y + dy * time, z + dz * time);
 };
 
 /** A point of a patch, by shares along its two axes. */

@@ -19,7 +19,7 @@ describe('patches', () => {
   it('are met where a ray ends', () => {
     const enclosure = layPatches(box, block, 500);
     const side = (from: readonly [number, number, number], way: readonly [number, number, number]): string => {
-      const patch = patchHit(enclosure, from, way);
+      const patch = patchHit(enclosure, ...from, ...way);
       return enclosure.panels.filter(({ start }) => start <= patch).at(-1)!.side;
     };
     expect(side([200, 0, 5], [0, 0, 1])).toBe('face');
@@ -122,8 +122,8 @@ describe('light settled in a closed box', () => {
       () => random(),
     );
     const kept = sum(light.incidentLm.map((flux, patch) => flux * (1 - reflectance[patch]!)));
-    expect(Math.abs(kept / sum(firstLm) - 1)).toBeLessThan(inside === null ? 1e-8 : 1e-3);
-    expect(unsettled(enclosure, light, reflectance)).toBeLessThan(1e-8);
+    expect(Math.abs(kept / sum(firstLm) - 1)).toBeLessThan(inside === null ? 1e-6 : 1e-3);
+    expect(unsettled(enclosure, light, reflectance)).toBeLessThan(1e-6);
   });
 
   it('black everywhere leaves only the first light', () => {

@@ -173,7 +173,13 @@ export const createTracer = (scene: Scene): Tracer => {
     y = lights.y[led]!;
     z = lights.z[led]!;
     const { ahead, azimuthRad } = sample(random(), random());
-    leaveAlong(lights.nx[led]!, lights.ny[led]!, lights.nz[led]!, ahead, azimuthRad);
+    const [nx, ny, nz] = [lights.nx[led]!, lights.ny[led]!, lights.nz[led]!];
+    const [ux, uy, uz] = [lights.ux[led]!, lights.uy[led]!, lights.uz[led]!];
+    const aside = sqrt(max(0, 1 - ahead * ahead));
+    const [across, up] = [aside * cos(azimuthRad), aside * sin(azimuthRad)];
+    vx = nx * ahead + ux * across + (ny * uz - nz * uy) * up;
+    vy = ny * ahead + uy * across + (nz * ux - nx * uz) * up;
+    vz = nz * ahead + uz * across + (nx * uy - ny * ux) * up;
     let weight = 1;
     for (let bounces = 0; weight > 0 && bounces < mostBounces; bounces += 1) {
       weight = fly(lot, weight, bounces);

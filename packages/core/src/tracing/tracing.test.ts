@@ -3,6 +3,7 @@ import type { Outline } from '../outlines/index.js';
 import { gridOver } from '../raster/index.js';
 import { exchangeAreas, layPatches, settle, type Block } from '../radiosity/index.js';
 import { createTracer, type Scene } from './index.js';
+import { cosineLaw, ledsAt } from '../validation/bench.js';
 import { wallsOf } from './walls.js';
 
 const rectangle = (width: number, height: number): Outline => [
@@ -14,21 +15,8 @@ const rectangle = (width: number, height: number): Outline => [
   ],
 ];
 
-const lightsAt = (places: readonly (readonly [number, number, number])[], fluxLm: number): Scene['lights'] => {
-  const column = (index: number) => Float64Array.from(places, (place) => place[index]!);
-  const all = (value: number) => new Float64Array(places.length).fill(value);
-  return {
-    count: places.length,
-    x: column(0),
-    y: column(1),
-    z: column(2),
-    nx: all(0),
-    ny: all(0),
-    nz: all(1),
-    fluxLm: all(fluxLm),
-    distribution: { kind: 'cosine', exponent: 1 },
-  };
-};
+const lightsAt = (places: readonly (readonly [number, number, number])[], fluxLm: number): Scene['lights'] =>
+  ledsAt(places, cosineLaw(1), fluxLm);
 
 const box: Scene = {
   outline: rectangle(400, 200),

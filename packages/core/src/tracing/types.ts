@@ -24,6 +24,10 @@ export interface TracedLights {
   readonly nx: Float64Array;
   readonly ny: Float64Array;
   readonly nz: Float64Array;
+  /** At right angles to it: azimuth 0 of a measured distribution. */
+  readonly ux: Float64Array;
+  readonly uy: Float64Array;
+  readonly uz: Float64Array;
   readonly fluxLm: Float64Array;
   readonly distribution: Distribution;
 }

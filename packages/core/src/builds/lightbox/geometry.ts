@@ -1,6 +1,7 @@
 import type { Materials } from '../../catalogue/index.js';
 import type { CaseDesign } from '../../design/index.js';
 import type { CaseGeometry, Member, Seat } from '../../geometry/index.js';
+import type { Block } from '../../radiosity/index.js';
 import { failure, success, type Problem, type Result } from '../../result.js';
 
 /** Least wood left behind a rabbet or groove (mm); less breaks while it is cut. */
@@ -79,6 +80,60 @@ const problemsOf = (
   return problems;
 };
 
+const blockOf = ({ block }: CaseDesign): Block | null =>
+  block === null || block === undefined
+    ? null
+    : {
+        x0: block.offsetXMm - block.widthMm / 2,
+        x1: block.offsetXMm + block.widthMm / 2,
+        y0: block.offsetYMm - block.heightMm / 2,
+        y1: block.offsetYMm + block.heightMm / 2,
+        heightMm: block.depthMm,
+      };
+
+/** Room that must stay between a block and what is round it, and in front of the LEDs (mm). */
+const blockClearMm = 5;
+const leastThrowMm = 3;
+
+const stackProblems = (
+  design: CaseDesign,
+  { second, strip }: Materials,
+  inside: { readonly widthMm: number; readonly heightMm: number },
+  lightDepthMm: number,
+): readonly Problem[] => {
+  const problems: Problem[] = [];
+  if (lightDepthMm < strip.heightMm + leastThrowMm)
+    problems.push(
+      second === null
+        ? {
+            path: 'assemblies.0.case.depthInsideMm',
+            message: `leaves no room for light: the strip stands ${strip.heightMm} mm high in ${design.depthInsideMm} mm; make it ${strip.heightMm + leastThrowMm} mm or more`,
+          }
+        : {
+            path: 'assemblies.0.face.second.gapMm',
+            message: `puts the second sheet ${Math.round(lightDepthMm * 10) / 10} mm from the back, into the strip; make the gap smaller or the case deeper`,
+          },
+    );
+  const block = blockOf(design);
+  if (block === null) return problems;
+  const reach = [
+    [block.x0, block.x1, inside.widthMm / 2, 'widthMm'],
+    [block.y0, block.y1, inside.heightMm / 2, 'heightMm'],
+  ] as const;
+  for (const [low, high, half, size] of reach)
+    if (low < -half + blockClearMm || high > half - blockClearMm)
+      problems.push({
+        path: `assemblies.0.case.block.${size}`,
+        message: `makes the block reach past the inside of the case; it must stay ${blockClearMm} mm clear of the returns`,
+      });
+  if (block.heightMm > lightDepthMm - blockClearMm)
+    problems.push({
+      path: 'assemblies.0.case.block.depthMm',
+      message: `makes the block touch the face; ${Math.max(0, Math.round(lightDepthMm - blockClearMm))} mm is the most here`,
+    });
+  return problems;
+};
+
 /** Sizes of a rectangular light box, from its outside or from its face sheet, either way. */
 export const lightboxGeometry = (design: CaseDesign, materials: Materials): Result<CaseGeometry> => {
   const returnMm = materials.returnBoard.thicknessMm;
@@ -91,7 +146,9 @@ export const lightboxGeometry = (design: CaseDesign, materials: Materials): Resu
     heightMm: outerHeight - 2 * returnMm,
     depthMm: design.depthInsideMm,
   };
-  const problems = problemsOf(design, returnMm, inside);
+  const { second } = materials;
+  const lightDepthMm = design.depthInsideMm - (second === null ? 0 : second.gapMm + second.sheet.thicknessMm);
+  const problems = [...problemsOf(design, returnMm, inside), ...stackProblems(design, materials, inside, lightDepthMm)];
   if (problems.length > 0) return failure(...problems);
 
   const seated = 2 * (design.seatMm - design.playMm);
@@ -120,5 +177,7 @@ export const lightboxGeometry = (design: CaseDesign, materials: Materials): Resu
     back: { widthMm: inside.widthMm + seated, heightMm: inside.heightMm + seated, thicknessMm: backMm },
     members: membersOf(design, outside, returnMm, boardWidth, seats),
     faceFrontZMm: design.depthInsideMm + faceMm,
+    lightDepthMm,
+    block: blockOf(design),
   });
 };

@@ -2,6 +2,7 @@ import type { Member } from '../../geometry/index.js';
 import { moveOutline, outlineArea, rectRing, subtract, type Outline } from '../../outlines/index.js';
 import type { CutPart, PartLayer, PartShape } from '../../parts/index.js';
 import type { PartFacts } from '../types.js';
+import { secondPlayMm } from './second-sheet.js';
 
 const screwEveryMm = 150;
 const screwHoleMm = 3;
@@ -117,6 +118,29 @@ const facePart = (facts: PartFacts): CutPart => {
   };
 };
 
+const secondPart = ({ geometry, materials }: PartFacts): readonly CutPart[] => {
+  const { second } = materials;
+  if (second === null) return [];
+  const [widthMm, heightMm] = [geometry.inside.widthMm - 2 * secondPlayMm, geometry.inside.heightMm - 2 * secondPlayMm];
+  const { sheet, gapMm } = second;
+  return [
+    {
+      id: 'second-sheet',
+      name: 'Second sheet',
+      materialId: sheet.id,
+      materialName: sheet.name,
+      stock: 'face',
+      widthMm,
+      heightMm,
+      thicknessMm: sheet.thicknessMm,
+      count: 1,
+      kg: kilograms(widthMm * heightMm, sheet.thicknessMm, sheet.densityKgM3),
+      note: gapMm > 0 ? `on spacers ${round(gapMm)} behind the face` : 'tight behind the face',
+      layers: [cutOut(widthMm, heightMm)],
+    },
+  ];
+};
+
 const filmPart = (facts: PartFacts): readonly CutPart[] => {
   const { geometry, materials } = facts;
   const { widthMm, heightMm } = geometry.face;
@@ -193,10 +217,11 @@ const memberPart = (member: Member, facts: PartFacts): CutPart => {
 
 const round = (mm: number): string => `${Math.round(mm * 10) / 10}`;
 
-/** The cut parts of a light box: four returns, back, face, and the film of the letters. */
+/** The cut parts of a light box: four returns, back, face, a second sheet if there is one, and the film of the letters. */
 export const lightboxParts = (facts: PartFacts): readonly CutPart[] => [
   ...facts.geometry.members.map((member) => memberPart(member, facts)),
   backPart(facts),
   facePart(facts),
+  ...secondPart(facts),
   ...filmPart(facts),
 ];

@@ -31,40 +31,105 @@ const pieceAlong = (
   };
 };
 
-/** Rows evenly over the back; every second one runs the other way, so that jumpers stay short. */
-const rows = (geometry: CaseGeometry, light: LightDesign, strip: Strip): readonly Blueprint[] => {
-  const { widthMm, heightMm } = geometry.inside;
-  const pitch = heightMm / light.rowCount;
-  return Array.from({ length: light.rowCount }, (_, row) => {
-    const y = heightMm / 2 - (row + 0.5) * pitch;
-    return pieceAlong(strip, widthMm - 2 * light.endMarginMm, [0, y, strip.heightMm], [row % 2 === 0 ? 1 : -1, 0, 0], {
-      normal: [0, 0, 1],
-      on: 'back',
-    });
-  });
+/** The stretches of a row that a block on the back leaves free, from left to right. */
+const freeStretches = (
+  { inside, block }: CaseGeometry,
+  y: number,
+  { endMarginMm }: LightDesign,
+  strip: Strip,
+): readonly (readonly [number, number])[] => {
+  const [low, high] = [-inside.widthMm / 2 + endMarginMm, inside.widthMm / 2 - endMarginMm];
+  const half = strip.widthMm / 2;
+  if (block === null || y + half <= block.y0 || y - half >= block.y1) return [[low, high]];
+  return [
+    [low, block.x0 - endMarginMm],
+    [block.x1 + endMarginMm, high],
+  ];
 };
 
-/** Round the inside of the returns, clockwise from the top, one turn above the other. */
+/**
+ * Rows evenly over the back; every second one runs the other way, so that jumpers stay short. Strip that stands on its
+ * edge looks up and down in turn, so that light comes from both sides.
+ */
+const rows = (geometry: CaseGeometry, light: LightDesign, strip: Strip): readonly Blueprint[] => {
+  const { heightMm } = geometry.inside;
+  const pitch = heightMm / light.rowCount;
+  const onEdge = light.facing === 'side';
+  return Array.from({ length: light.rowCount }, (_, row) => {
+    const y = heightMm / 2 - (row + 0.5) * pitch;
+    const forward = row % 2 === 0;
+    const pieces = freeStretches(geometry, y, light, strip).map(([from, to]) =>
+      pieceAlong(
+        strip,
+        to - from,
+        [(from + to) / 2, y, onEdge ? strip.widthMm / 2 : strip.heightMm],
+        [forward ? 1 : -1, 0, 0],
+        { normal: onEdge ? [0, forward ? -1 : 1, 0] : [0, 0, 1], on: 'back' },
+      ),
+    );
+    return forward ? pieces : pieces.reverse();
+  }).flat();
+};
+
+/** Round a block on the back, clockwise from its top side, one turn above the other. */
+const roundBlock = (geometry: CaseGeometry, light: LightDesign, strip: Strip): readonly Blueprint[] => {
+  const { block } = geometry;
+  if (block === null) return [];
+  const front = light.facing === 'front';
+  const off = strip.heightMm;
+  const [midX, midY] = [(block.x0 + block.x1) / 2, (block.y0 + block.y1) / 2];
+  const [across, up] = [block.x1 - block.x0 - 2 * light.endMarginMm, block.y1 - block.y0 - 2 * light.endMarginMm];
+  return Array.from({ length: light.turnCount }, (_, turn) => {
+    const z = ((turn + 0.5) * block.heightMm) / light.turnCount;
+    const rest = (normal: Point3) => ({ normal: front ? ([0, 0, 1] as const) : normal, on: 'block' as const });
+    return [
+      pieceAlong(strip, across, [midX, block.y1 + off, z], [1, 0, 0], rest([0, 1, 0])),
+      pieceAlong(strip, up, [block.x1 + off, midY, z], [0, -1, 0], rest([1, 0, 0])),
+      pieceAlong(strip, across, [midX, block.y0 - off, z], [-1, 0, 0], rest([0, -1, 0])),
+      pieceAlong(strip, up, [block.x0 - off, midY, z], [0, 1, 0], rest([-1, 0, 0])),
+    ];
+  }).flat();
+};
+
+/** Round the inside of the returns, facing in or to the front, clockwise from the top, one turn above the other. */
 const rim = (geometry: CaseGeometry, light: LightDesign, strip: Strip): readonly Blueprint[] => {
-  const { widthMm, heightMm, depthMm } = geometry.inside;
+  const { widthMm, heightMm } = geometry.inside;
+  const depthMm = geometry.lightDepthMm;
+  const front = light.facing === 'front';
+  const facing = (normal: Point3): Point3 => (front ? [0, 0, 1] : normal);
   const [reachX, reachY] = [widthMm / 2 - strip.heightMm, heightMm / 2 - strip.heightMm];
   return Array.from({ length: light.turnCount }, (_, turn) => {
     const z = ((turn + 0.5) * depthMm) / light.turnCount;
     const across = widthMm - 2 * light.endMarginMm;
     const up = heightMm - 2 * light.endMarginMm;
     return [
-      pieceAlong(strip, across, [0, reachY, z], [1, 0, 0], { normal: [0, -1, 0], on: 'top' }),
-      pieceAlong(strip, up, [reachX, 0, z], [0, -1, 0], { normal: [-1, 0, 0], on: 'right' }),
-      pieceAlong(strip, across, [0, -reachY, z], [-1, 0, 0], { normal: [0, 1, 0], on: 'bottom' }),
-      pieceAlong(strip, up, [-reachX, 0, z], [0, 1, 0], { normal: [1, 0, 0], on: 'left' }),
+      pieceAlong(strip, across, [0, reachY, z], [1, 0, 0], { normal: facing([0, -1, 0]), on: 'top' }),
+      pieceAlong(strip, up, [reachX, 0, z], [0, -1, 0], { normal: facing([-1, 0, 0]), on: 'right' }),
+      pieceAlong(strip, across, [0, -reachY, z], [-1, 0, 0], { normal: facing([0, 1, 0]), on: 'bottom' }),
+      pieceAlong(strip, up, [-reachX, 0, z], [0, 1, 0], { normal: facing([1, 0, 0]), on: 'left' }),
     ];
   }).flat();
 };
 
-/** Strip in a light box: in rows on the back, or round the rim facing in. */
+/** Which ways the LEDs may look in each layout; the first when none is chosen. */
+const facings = { rows: ['front', 'side'], rim: ['in', 'front'], block: ['out', 'front'] } as const;
+
+/** Strip in a light box: in rows on the back, round the rim, or round a block. */
 export const lightboxRuns = (geometry: CaseGeometry, light: LightDesign, { strip }: Materials): Result<LightRuns> => {
+  const allowed: readonly string[] = facings[light.layout];
+  if (light.facing !== undefined && !allowed.includes(light.facing))
+    return failure({
+      path: 'assemblies.0.light.facing',
+      message: `cannot be “${light.facing}” for this layout; it can be ${allowed.join(' or ')}`,
+    });
+  if (light.layout === 'block' && geometry.block === null)
+    return failure({
+      path: 'assemblies.0.light.layout',
+      message: 'puts strip round a block, and there is none in the case; add one, or lay rows',
+    });
   const onBack = light.layout === 'rows';
-  const blueprints = onBack ? rows(geometry, light, strip) : rim(geometry, light, strip);
+  const lay = { rows, rim, block: roundBlock }[light.layout];
+  const blueprints = lay(geometry, light, strip);
   const segments = blueprints
     .filter(({ lengthMm }) => lengthMm > 0)
     .map((blueprint, index): Segment => ({ ...blueprint, number: index + 1 }));
@@ -81,8 +146,9 @@ export const lightboxRuns = (geometry: CaseGeometry, light: LightDesign, { strip
     stripMm: segments.reduce((sum, { lengthMm }) => sum + lengthMm, 0),
     ledPitchMm,
     rowPitchMm: onBack && light.rowCount > 1 ? geometry.inside.heightMm / light.rowCount : null,
-    throwMm:
-      geometry.inside.depthMm -
-      (onBack ? strip.heightMm : ((light.turnCount - 0.5) * geometry.inside.depthMm) / light.turnCount),
+    throwMm: segments.reduce(
+      (least, { from }) => Math.min(least, geometry.lightDepthMm - from[2]),
+      geometry.lightDepthMm,
+    ),
   });
 };

@@ -4,6 +4,7 @@ import type { CaseGeometry, Member } from '../../geometry/index.js';
 import type { LightRuns } from '../../light-runs/index.js';
 import { rectRing, subtract, type Outline } from '../../outlines/index.js';
 import type { Section, SectionShape } from '../../section/index.js';
+import { secondPlayMm } from './second-sheet.js';
 
 /** The profile of a member whose inner side lies at y = `innerY` and whose body extends by `side` × thickness. */
 const memberProfile = (member: Member, innerY: number, side: 1 | -1, rearZ: number): Outline => {
@@ -31,15 +32,44 @@ const stripShapes = (geometry: CaseGeometry, runs: LightRuns, materials: Materia
       material: strip.name,
       ring:
         on === 'back'
-          ? rectRing({ x: 0, y: from[1] - half, width: strip.heightMm, height: strip.widthMm })
+          ? normal[2] === 0
+            ? rectRing({ x: 0, y: from[1] - strip.heightMm / 2, width: strip.widthMm, height: strip.heightMm })
+            : rectRing({ x: 0, y: from[1] - half, width: strip.heightMm, height: strip.widthMm })
           : rectRing({
               x: from[2] - half,
-              y: normal[1] < 0 ? geometry.inside.heightMm / 2 - strip.heightMm : -geometry.inside.heightMm / 2,
+              y: on === 'top' ? geometry.inside.heightMm / 2 - strip.heightMm : -geometry.inside.heightMm / 2,
               width: strip.widthMm,
               height: strip.heightMm,
             }),
     }));
 };
+
+const secondShapes = ({ inside }: CaseGeometry, { second }: Materials): readonly SectionShape[] =>
+  second === null
+    ? []
+    : [
+        {
+          role: 'face',
+          material: second.sheet.name,
+          ring: rectRing({
+            x: inside.depthMm - second.gapMm - second.sheet.thicknessMm,
+            y: -inside.heightMm / 2 + secondPlayMm,
+            width: second.sheet.thicknessMm,
+            height: inside.heightMm - 2 * secondPlayMm,
+          }),
+        },
+      ];
+
+const blockShapes = ({ block }: CaseGeometry): readonly SectionShape[] =>
+  block === null
+    ? []
+    : [
+        {
+          role: 'block',
+          material: 'block',
+          ring: rectRing({ x: 0, y: block.y0, width: block.heightMm, height: block.y1 - block.y0 }),
+        },
+      ];
 
 const millimetres = (value: number): string => `${Math.round(value * 10) / 10} mm`;
 
@@ -49,6 +79,33 @@ const seatText: Readonly<Record<CaseDesign['retention'], (design: CaseDesign, ge
   groove: (design) => `groove ${millimetres(design.seatMm)} deep, lip ${millimetres(design.lipMm)}`,
   'laid-on': () => 'face laid on the front edges',
 };
+
+const coatNames = (coats: Materials['faceCoats']): string =>
+  coats
+    .map(({ coating, coats: count }) =>
+      count === 1 ? coating.name.toLowerCase() : `${coating.name.toLowerCase()}, ${count} coats`,
+    )
+    .join(', ');
+
+const faceDetail = ({ face, faceCoats }: Materials): string =>
+  faceCoats.length === 0
+    ? `${face.name}, passes ${percent(face.transmittance)}`
+    : `${face.name}; inside: ${coatNames(faceCoats)}`;
+
+const secondLayer = ({ inside }: CaseGeometry, { second }: Materials): Section['layers'] =>
+  second === null
+    ? []
+    : [
+        {
+          name: 'second',
+          detail: [
+            second.sheet.name,
+            ...(second.coats.length > 0 ? [coatNames(second.coats)] : []),
+            second.gapMm > 0 ? `${millimetres(second.gapMm)} behind the face` : 'tight behind the face',
+          ].join('; '),
+          at: [inside.depthMm - second.gapMm - second.sheet.thicknessMm / 2, inside.heightMm * 0.3],
+        },
+      ];
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
@@ -81,6 +138,8 @@ export const lightboxSection = (
       ...returnShape(bottom, -half, -1),
       { role: 'back', material: materials.backBoard.name, ring: sheet(rearZ, back) },
       { role: 'face', material: materials.face.name, ring: sheet(inside.depthMm, face) },
+      ...secondShapes(geometry, materials),
+      ...blockShapes(geometry),
       ...stripShapes(geometry, runs, materials),
     ],
     layers: [
@@ -91,9 +150,10 @@ export const lightboxSection = (
       },
       {
         name: 'face',
-        detail: `${materials.face.name}, passes ${percent(materials.face.transmittance)}`,
+        detail: faceDetail(materials),
         at: [inside.depthMm + face.thicknessMm / 2, half * 0.6],
       },
+      ...secondLayer(geometry, materials),
       {
         name: 'gap',
         detail: `${millimetres(runs.throwMm)} LED to face, ${pitch}`,

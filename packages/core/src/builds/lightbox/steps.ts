@@ -68,6 +68,29 @@ const cut = ({ parts, design, geometry }: StepFacts): readonly Step[] => {
   ];
 };
 
+const coatCautions = {
+  sanding: 'Dust mask and eye protection; sand wet where you can.',
+  film: null,
+  paint: 'Ventilate while spraying; mask for vapours; no flame or spark.',
+  print: null,
+} as const;
+const coatMinutes = { sanding: 35, film: 20, paint: 15, print: 15 } as const;
+const coatWaits = { sanding: 0, film: 0, paint: 30, print: 0 } as const;
+
+const coatSteps = ({ face, faceCoats, second }: StepFacts['materials']): readonly Step[] =>
+  [
+    ...faceCoats.map((each) => ({ ...each, sheet: face.name, of: 'face' })),
+    ...(second === null ? [] : second.coats.map((each) => ({ ...each, sheet: second.sheet.name, of: 'second sheet' }))),
+  ].map(({ coating, coats, sheet, of }, index) => ({
+    id: `coat-${index + 1}`,
+    phase: 'finish',
+    title: `Inner side of the ${of}: ${coating.name.toLowerCase()}${coats === 1 ? '' : `, ${coats} coats`}`,
+    detail: `${sheet}. Try it on an offcut under the lit strip first; one coat too many dims a sign by day.`,
+    minutes: coatMinutes[coating.kind] * coats,
+    waitMinutes: coatWaits[coating.kind] * coats,
+    caution: coatCautions[coating.kind],
+  }));
+
 const finish = ({ materials, lettering, mode, geometry }: StepFacts): readonly Step[] => [
   {
     id: 'glue-up',
@@ -90,6 +113,7 @@ const finish = ({ materials, lettering, mode, geometry }: StepFacts): readonly S
     waitMinutes: materials.lining.id === 'matt-white' ? 240 : 0,
     caution: materials.lining.id === 'matt-white' ? 'Ventilate while painting; no flame or spark near solvents.' : null,
   },
+  ...coatSteps(materials),
   {
     id: 'lettering',
     phase: 'finish',

@@ -1,0 +1,55 @@
+import type { StackView } from '../../optics/index.js';
+import { intensityAt, isRound, type Distribution } from '../../photometry/index.js';
+
+// Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
+const { acos, min, sqrt } = Math;
+
+export const tableSize = 4096;
+export const mm2PerM2 = 1e6;
+
+/**
+ * Luminance that one lumen, facing the plane from a height of 1 mm, gives there (cd/m² × mm²/1e6 for each 1/h²), by
+ * q = cos² of the angle: q^1.5 I(θ) f(θ), as a table for straight-line look-up. These laws are smooth, so the error is
+ * below 1e-6 of the peak.
+ */
+export interface FacingLaw {
+  readonly table: Float64Array;
+  /** Set when the law is exactly `peak` · q²: cosine light on a face that scatters every way. */
+  readonly squarePeak: number | null;
+}
+
+/** The law of light that faces the plane; for distributions that are the same all round. */
+export const facingLaw = (distribution: Distribution, view: StackView): FacingLaw => {
+  const table = Float64Array.from({ length: tableSize + 2 }, (_, index) => {
+    const q = min(1, index / tableSize);
+    return q * sqrt(q) * intensityAt(distribution, acos(sqrt(q))) * view.towardNormal(q);
+  });
+  const square = view.lambertian && distribution.kind === 'cosine' && distribution.exponent === 1;
+  return { table, squarePeak: square ? table[tableSize]! : null };
+};
+
+/** Value of the law at `r2` mm² aside from a lumen at height `h` (cd/m²). */
+export const lawAt = ({ table }: FacingLaw, h2: number, r2: number): number => {
+  const place = (tableSize * h2) / (r2 + h2);
+  const index = place | 0;
+  const low = table[index]!;
+  return (mm2PerM2 / h2) * (low + (table[index + 1]! - low) * (place - index));
+};
+
+/**
+ * Share of the light on an endless plane that falls farther than `radiusMm` aside, by the law itself; r dr is
+ * h²/2q² dq.
+ */
+export const shareBeyond = ({ table }: FacingLaw, h: number, radiusMm: number): number => {
+  const limit = (tableSize * h * h) / (h * h + radiusMm * radiusMm);
+  let [beyond, all] = [0, 0];
+  for (let index = 1; index <= tableSize; index += 1) {
+    const own = table[index]! / (index * index);
+    all += own;
+    if (index <= limit) beyond += own;
+  }
+  return all > 0 ? beyond / all : 0;
+};
+
+/** Whether a source looks straight at the face with light that is the same all round. */
+export const looksAtFace = (distribution: Distribution, nz: number): boolean => nz > 0.999 && isRound(distribution);

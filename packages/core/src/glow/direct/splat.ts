@@ -1,0 +1,52 @@
+import type { Grid } from '../../raster/index.js';
+import { mm2PerM2, shareBeyond, tableSize, type FacingLaw } from './law.js';
+
+// Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
+const { ceil, floor, max, min, sqrt } = Math;
+
+const farthestHeights = 200;
+
+/** The radius beyond which less than `share` of the light falls (mm), by halving. */
+export const cutOffRadius = (law: FacingLaw, h: number, share: number): number => {
+  let [low, high] = [0, farthestHeights * h];
+  for (let turn = 0; turn < 24; turn += 1) {
+    const middle = (low + high) / 2;
+    if (shareBeyond(law, h, middle) > share) low = middle;
+    else high = middle;
+  }
+  return high;
+};
+
+/** Adds one source that looks straight at the plane, only as far as `radiusMm` aside. Mutates `map`. */
+export const splat = (
+  map: Float64Array,
+  grid: Grid,
+  x: number,
+  y: number,
+  h: number,
+  flux: number,
+  law: FacingLaw,
+  radiusMm: number,
+): void => {
+  const { columns, rows, cellWidthMm, cellHeightMm, area } = grid;
+  const { table } = law;
+  const h2 = h * h;
+  const scaled = tableSize * h2;
+  const factor = (flux * mm2PerM2) / h2;
+  const firstRow = max(0, ceil((y - radiusMm - area.y) / cellHeightMm - 0.5));
+  const lastRow = min(rows - 1, floor((y + radiusMm - area.y) / cellHeightMm - 0.5));
+  for (let row = firstRow; row <= lastRow; row += 1) {
+    const dy = area.y + (row + 0.5) * cellHeightMm - y;
+    const half = sqrt(max(0, radiusMm * radiusMm - dy * dy));
+    const first = max(0, ceil((x - half - area.x) / cellWidthMm - 0.5));
+    const last = min(columns - 1, floor((x + half - area.x) / cellWidthMm - 0.5));
+    const base = dy * dy + h2;
+    for (let column = first, at = row * columns + first; column <= last; column += 1, at += 1) {
+      const dx = area.x + (column + 0.5) * cellWidthMm - x;
+      const place = scaled / (dx * dx + base);
+      const index = place | 0;
+      const low = table[index]!;
+      map[at]! += factor * (low + (table[index + 1]! - low) * (place - index));
+    }
+  }
+};

@@ -1,0 +1,24 @@
+import { boxCases } from './box-cases.js';
+import { directCases } from './direct-cases.js';
+import { emitterCases } from './emitter-cases.js';
+import { eyeCases } from './eye-cases.js';
+import { faceCases } from './face-cases.js';
+import type { ValidationCase, ValidationResult } from './types.js';
+
+export type { ValidationCase, ValidationResult } from './types.js';
+
+/** Every model of light against a closed form or an independent sum. */
+export const validationCases: readonly ValidationCase[] = [
+  ...emitterCases,
+  ...directCases,
+  ...boxCases,
+  ...faceCases,
+  ...eyeCases,
+];
+
+/** Runs one case; the error is relative to what is expected. */
+export const validate = ({ run, ...rest }: ValidationCase): ValidationResult => {
+  const { computed, expected } = run();
+  const error = Math.abs(computed - expected) / Math.max(1e-12, Math.abs(expected));
+  return { ...rest, computed, expected, error, holds: error <= rest.tolerance };
+};
