@@ -16,7 +16,6 @@ export {
 export * from './exports/index.js';
 export type { Figure, FigureInput, FigureKind } from './figures/index.js';
 export {
-  evenEnough,
   readsAsLit,
   type Finding,
   type Fix,
@@ -30,12 +29,17 @@ export {
   ambientLux,
   ambients,
   contrastThreshold,
+  crossSection,
+  evenEnough,
   fullGrid,
+  histogram,
   previewGrid,
   type Daylight,
   type Evenness,
   type Glow,
   type GridWish,
+  type Spot,
+  type Verdict,
 } from './glow/index.js';
 export { readIes, type Distribution, type PhotometricFile } from './photometry/index.js';
 export { gridOver, type Grid } from './raster/index.js';

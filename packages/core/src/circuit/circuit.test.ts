@@ -91,7 +91,7 @@ describe('chains', () => {
 describe('the circuit of a box', () => {
   it('draws less than nominal, and by the same share that its LEDs lose', () => {
     const circuit = circuitOf({});
-    expect(circuit.nominalWatts).toBeCloseTo(1.6 * 12, 9);
+    expect(circuit.nominalWatts).toBeCloseTo(1.7 * 10, 9);
     const mean = circuit.fluxShare.reduce((sum, share) => sum + share, 0) / circuit.fluxShare.length;
     expect(circuit.watts / circuit.nominalWatts).toBeCloseTo(mean, 3);
   });

@@ -61,7 +61,7 @@ const dispensary: Design = {
         playMm: 1.2,
         liningId: 'matt-white',
       },
-      light: { stripId: 'coated-white-24v-70', layout: 'rows', rowCount: 2, turnCount: 1, endMarginMm: 12 },
+      light: { stripId: 'coated-white-24v-120', layout: 'rows', rowCount: 2, turnCount: 1, endMarginMm: 12 },
       face: { sheetId: 'opal-3' },
     },
   ],

@@ -11,13 +11,16 @@ export interface FieldChange {
 /** A change to a design as plain data: what a fix proposes, what undo takes back. */
 export type DesignChange = readonly FieldChange[];
 
+/** Fields that a design may leave out. */
+const mayBeAbsent: ReadonlySet<string> = new Set(['facing', 'photometry', 'block', 'coats', 'second']);
+
 const setAt = (target: unknown, keys: readonly string[], value: unknown): unknown => {
   const [key, ...rest] = keys;
   if (key === undefined) return value;
   if (Array.isArray(target))
     return target.map((item: unknown, index) => (String(index) === key ? setAt(item, rest, value) : item));
-  if (typeof target !== 'object' || target === null || !Object.hasOwn(target, key))
-    throw new Error(`no such field in a design: ${key}`);
+  const known = typeof target === 'object' && target !== null && (Object.hasOwn(target, key) || mayBeAbsent.has(key));
+  if (!known) throw new Error(`no such field in a design: ${key}`);
   return { ...target, [key]: setAt((target as Record<string, unknown>)[key], rest, value) };
 };
 

@@ -73,7 +73,7 @@ describe('lists as CSV', () => {
   it('hold every piece of strip with chain and reel', () => {
     const [, ...rows] = csvRows(stripCsv(box));
     expect(rows.map(([segment]) => segment)).toEqual(['1', '2']);
-    expect(rows.map((row) => Number(row[3]))).toEqual([800, 800]);
+    expect(rows.map((row) => Number(row[3]))).toEqual([850, 850]);
     expect(rows.every((row) => row.at(-1) === '1')).toBe(true);
   });
 

@@ -32,7 +32,7 @@ const cases: readonly (readonly [id: string, change: Readonly<Record<string, unk
     inBox({ 'light.rowCount': 1, 'case.liningId': 'bare-ply', 'light.endMarginMm': 120 }),
     'closer-ends',
   ],
-  ['between-cut-marks', {}, 'longer'],
+  ['between-cut-marks', inBox({ 'light.stripId': 'coated-white-24v-70' }), 'longer'],
   [
     'run-too-long',
     {

@@ -21,7 +21,7 @@ import {
 } from './strip-rules.js';
 import type { RawFinding, Rule, RuleContext, Severity } from './types.js';
 
-export { evenEnough, readsAsLit } from './light-rules.js';
+export { readsAsLit } from './light-rules.js';
 export { resolveRemedies, withoutRemedies, type Trial } from './resolve.js';
 export type { Finding, Fix, Measure, Place, RawFinding, Severity, WorkStep } from './types.js';
 

@@ -1,4 +1,4 @@
-import type { Ripple } from '../glow/index.js';
+import { evenEnough, type Ripple } from '../glow/index.js';
 import type { StageResults } from '../evaluate/types.js';
 import {
   addRows,
@@ -122,9 +122,6 @@ export const tooDim: Rule = ({ results, catalogue }) => {
     remedies: [changeStrip(brighter), addRows(results), changeFace(clearer), whiterLining(results, catalogue)],
   };
 };
-
-/** Darkest over mean below which corners are noticed; typical. */
-export const evenEnough = 0.6;
 
 /** Dark corners or ends. */
 export const unevenCorners: Rule = ({ results, catalogue }) => {

@@ -14,15 +14,20 @@ import { emittersOf, type Emitters } from './emitters.js';
 import { judgeEvenness } from './evenness.js';
 import { chooseGrid, coarsestCell, rowsAreLines, sampleGrid, type GridWish } from './grid.js';
 import { indirectLight } from './indirect.js';
+import { findSpots } from './spots.js';
 import type { Daylight, Glow } from './types.js';
+import { judge } from './verdict.js';
 
 export { ambientLux, ambients } from './ambient.js';
 export { colourOf, luminanceOf, planckianRgb, throughTint, type LinearRgb } from './colour.js';
 export { directLight, type DirectMethod } from './direct/index.js';
 export { emittersOf, type Emitters } from './emitters.js';
+export { crossSection, histogram, valueAt, type CrossSection } from './cross-section.js';
 export { contrastSensitivity, contrastThreshold, vanishingDistance } from './eye.js';
 export { fullGrid, previewGrid, type GridWish } from './grid.js';
 export { findRipple } from './ripple.js';
+export type { Spot } from './spots.js';
+export { evenEnough, type Verdict } from './verdict.js';
 export type { Daylight, Evenness, FluxBalance, Glow, Ripple } from './types.js';
 
 /** Half the face's outer surface reflection that is there whatever the sheet (both surfaces of n = 1.49). */
@@ -123,6 +128,7 @@ export const glowOf = (inputs: GlowInputs): Glow => {
     lines,
   });
   const faceReflectance = faceReflectanceOf(stack, materials);
+  const daylight = daylightOf(evenness.meanCdM2, faceReflectance);
   return {
     grid,
     ground,
@@ -134,7 +140,9 @@ export const glowOf = (inputs: GlowInputs): Glow => {
     errorBound: direct.errorBound,
     indirectShare: indirect.onFaceLm > 0 ? indirect.reflectedLm / indirect.onFaceLm : 0,
     evenness,
-    daylight: daylightOf(evenness.meanCdM2, faceReflectance),
+    verdict: judge(evenness, daylight, brief),
+    spots: findSpots(ground, grid, runs, evenness.meanCdM2, counts),
+    daylight,
     faceReflectance,
     resolved: Math.max(grid.cellWidthMm, grid.cellHeightMm) <= coarsestCell(runs, lines) * 1.3,
   };

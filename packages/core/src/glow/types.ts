@@ -3,6 +3,8 @@ import type { Grid } from '../raster/index.js';
 import type { Side } from '../radiosity/index.js';
 import type { LinearRgb } from './colour.js';
 import type { DirectMethod } from './direct/index.js';
+import type { Spot } from './spots.js';
+import type { Verdict } from './verdict.js';
 
 /** Luminous flux in and out of the case (lm). Emitted equals the sum of the rest. */
 export interface FluxBalance {
@@ -68,6 +70,10 @@ export interface Glow {
   /** Share of the light on the face that has been reflected inside at least once. */
   readonly indirectShare: number;
   readonly evenness: Evenness;
+  /** What the eye makes of it, in a sentence. */
+  readonly verdict: Verdict;
+  /** Places that stand out, with what makes them so. */
+  readonly spots: readonly Spot[];
   readonly daylight: readonly Daylight[];
   /** Share of daylight that the unlit face gives back. */
   readonly faceReflectance: number;

@@ -77,7 +77,7 @@ describe('parts of a light box', () => {
   it('list strip, supply, wire and small things with quantities that follow the design', () => {
     const { parts, runs } = evaluate(inBox({ 'light.rowCount': 4 }));
     const quantity = (id: string) => parts.bought.find((part) => part.id === id)?.quantity ?? 0;
-    expect(quantity('coated-white-24v-70')).toBeCloseTo(runs.stripMm / 1000, 9);
+    expect(quantity('coated-white-24v-120')).toBeCloseTo(runs.stripMm / 1000, 9);
     expect(quantity('screw')).toBe(holes(partOf(parts.cut, 'back')).length);
     expect(quantity('corner-screw')).toBe(8);
     expect(quantity('fuse')).toBe(1);
