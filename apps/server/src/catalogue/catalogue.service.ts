@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { shippedCatalogue, type Catalogue, type CatalogueKind } from '@vitrum/core';
-import { asc } from 'drizzle-orm';
+import { asc, sql } from 'drizzle-orm';
 import { DatabaseService } from '../database/database.module.js';
 import { catalogueItems } from '../database/schema.js';
 
@@ -11,14 +11,25 @@ const kinds = Object.keys(shippedCatalogue).filter((key): key is CatalogueKind =
 export class CatalogueService {
   constructor(private readonly database: DatabaseService) {}
 
-  /** Adds shipped items that are not there yet; what the shop has changed stays. */
+  /**
+   * Adds shipped items that are not there yet, and brings those still marked typical up to date; what the shop has
+   * measured stays.
+   */
   async seed(): Promise<void> {
     const items = kinds.flatMap((kind) =>
       shippedCatalogue[kind].map((item, place) => ({ kind, id: item.id, place, data: item })),
     );
     await this.database.db
       .insert(catalogueItems)
-      .values([...items, { kind: 'rates', id: 'rates', place: 0, data: shippedCatalogue.rates }])
+      .values(items)
+      .onConflictDoUpdate({
+        target: [catalogueItems.kind, catalogueItems.id],
+        set: { data: sql`excluded.data`, place: sql`excluded.place` },
+        setWhere: sql`${catalogueItems.data} ->> 'provenance' = 'typical'`,
+      });
+    await this.database.db
+      .insert(catalogueItems)
+      .values({ kind: 'rates', id: 'rates', place: 0, data: shippedCatalogue.rates })
       .onConflictDoNothing();
   }
 

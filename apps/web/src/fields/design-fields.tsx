@@ -89,18 +89,31 @@ interface ChoiceFieldProps extends FieldProps {
   readonly choices: readonly { readonly value: string; readonly label: string }[];
   /** The stored value for a choice; by default the choice itself. */
   readonly toStored?: (choice: string) => unknown;
+  /** Shown while the design leaves the field out. */
+  readonly otherwise?: string;
+  /** Long names get the whole width, under their label. */
+  readonly wide?: boolean;
 }
 
 /** One of a few, or of a catalogue. */
-export const ChoiceField = ({ label, path, hint, choices, toStored = (choice) => choice }: ChoiceFieldProps) => {
+export const ChoiceField = ({
+  label,
+  path,
+  hint,
+  choices,
+  toStored = (choice) => choice,
+  otherwise = '',
+  wide = false,
+}: ChoiceFieldProps) => {
   const id = useId();
-  const value = String(useDesignValue(path));
+  const stored = useDesignValue(path) as string | number | null | undefined;
+  const value = String(stored ?? otherwise);
   const known = choices.some((choice) => choice.value === value);
   return (
-    <FieldRow id={id} label={label} hint={hint}>
+    <FieldRow id={id} label={label} hint={hint} stacked={wide}>
       <select
         id={id}
-        className={`${fieldLook} min-w-0`}
+        className={`${fieldLook} ${wide ? 'w-full' : 'min-w-0'}`}
         value={value}
         onChange={(event) => void setField(path, toStored(event.target.value))}
       >

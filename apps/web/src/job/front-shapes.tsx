@@ -153,6 +153,35 @@ export const SizesOverlay = ({ evaluation, view, ink, show }: SizesProps) => {
   );
 };
 
+/** The block on the back, where it stands. */
+export const BlockMark = ({ evaluation, view }: OverlayProps) => {
+  const { block } = evaluation.geometry;
+  if (block === null) return null;
+  const { x, y, width, height } = rectOnScreen(view, {
+    x: block.x0,
+    y: block.y0,
+    width: block.x1 - block.x0,
+    height: block.y1 - block.y0,
+  });
+  return <rect x={x} y={y} width={width} height={height} fill="none" stroke="#1a1c21" strokeDasharray="6 4" />;
+};
+
+/** Places that stand out: a triangle up where it is hot, down where it is dark. */
+export const SpotMarks = ({ evaluation, view }: OverlayProps) => (
+  <g data-testid="spot-marks">
+    {evaluation.glow.spots.map(({ kind, at, cdM2, why }) => {
+      const [x, y] = toScreen(view, ...at);
+      const tip = kind === 'hot' ? -7 : 7;
+      return (
+        <g key={`${kind}${at.join()}`}>
+          <title>{`${kind}: ${Math.round(cdM2)} cd/m², ${why}`}</title>
+          <path d={`M${x - 7} ${y - tip}h14L${x} ${y + tip}z`} fill="#fff" stroke="#000" strokeWidth={1.5} />
+        </g>
+      );
+    })}
+  </g>
+);
+
 interface FindingMarkProps {
   readonly view: FrontView;
   readonly rect: Rect;

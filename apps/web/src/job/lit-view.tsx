@@ -1,19 +1,13 @@
-import {
-  ambientLux,
-  exposureFor,
-  falseColour,
-  formatLength,
-  surroundColour,
-  wallRgb,
-  type Evaluation,
-} from '@vitrum/core';
+import { ambientLux, exposureFor, formatLength, surroundColour, wallRgb, type Evaluation } from '@vitrum/core';
 import { Maximize, Minus, Plus, Ruler } from 'lucide-react';
 import { useRef, useState, type PointerEvent, type ReactNode } from 'react';
 import { useEvaluation } from '../evaluation/evaluation-store';
 import { overlayNames, toggleOverlay, useView, type Overlay } from '../view/view-store';
 import { FaceCanvas } from './face-canvas';
-import { fitted, frontView, toPiece, toScreen, zoomAbout, type FrontView } from './front-view';
-import { FindingMark, FrontShapes, SizesOverlay, StripOverlay } from './front-shapes';
+import { FalseScale } from './false-scale';
+import { fitted, frontView, toPiece, zoomAbout } from './front-view';
+import { BlockMark, FindingMark, FrontShapes, SizesOverlay, SpotMarks, StripOverlay } from './front-shapes';
+import { MeasureLine, MeasurePlot, type Measuring } from './measure';
 import { SliceLine } from './slice-line';
 import { useSize } from './use-size';
 
@@ -45,59 +39,9 @@ const RoomButton = ({ pressed, label, onClick, children }: RoomButtonProps) => (
   </button>
 );
 
-const FalseScale = ({ top }: { readonly top: number }) => (
-  <div className="figure absolute top-11 right-3 rounded-[2px] bg-black/70 px-2 py-1.5 text-[11px] text-[#f2ead8]">
-    <div
-      className="h-2 w-44"
-      style={{
-        background: `linear-gradient(to right, ${Array.from({ length: 9 }, (_, at) => `rgb(${falseColour(at / 8).join(' ')})`).join(',')})`,
-      }}
-    />
-    <div className="flex justify-between">
-      <span>0</span>
-      <span>{Math.round(top / 2)}</span>
-      <span>{Math.round(top)} cd/m²</span>
-    </div>
-  </div>
-);
-
 const roundedTop = (value: number): number => {
   const power = 10 ** Math.floor(Math.log10(Math.max(1, value)));
   return Math.ceil(value / power) * power;
-};
-
-type Measuring = readonly (readonly [number, number])[];
-
-const MeasureLine = ({
-  points,
-  view,
-  show,
-}: {
-  readonly points: Measuring;
-  readonly view: FrontView;
-  readonly show: (mm: number) => string;
-}) => {
-  const [a, b] = points;
-  if (a === undefined || b === undefined) return null;
-  const [x1, y1] = toScreen(view, ...a);
-  const [x2, y2] = toScreen(view, ...b);
-  return (
-    <g>
-      <line x1={x1} y1={y1} x2={x2} y2={y2} stroke="#7cd4ff" strokeWidth={2} />
-      <text
-        x={(x1 + x2) / 2 + 8}
-        y={(y1 + y2) / 2 - 8}
-        fill="#7cd4ff"
-        stroke="#000"
-        strokeWidth={3}
-        paintOrder="stroke"
-        className="figure"
-        fontSize={14}
-      >
-        {show(Math.hypot(b[0] - a[0], b[1] - a[1]))}
-      </text>
-    </g>
-  );
 };
 
 interface RoomProps {
@@ -182,7 +126,13 @@ const Room = ({ evaluation }: RoomProps) => {
           </marker>
         </defs>
         <FrontShapes evaluation={evaluation} view={view} ambient={ambient} lit={lit} />
-        {overlays.includes('strip') && <StripOverlay evaluation={evaluation} view={view} />}
+        {overlays.includes('strip') && (
+          <>
+            <BlockMark evaluation={evaluation} view={view} />
+            <StripOverlay evaluation={evaluation} view={view} />
+          </>
+        )}
+        {falseTop !== null && <SpotMarks evaluation={evaluation} view={view} />}
         {overlays.includes('sizes') && <SizesOverlay evaluation={evaluation} view={view} ink={ink} show={show} />}
         {places.map(
           (finding) =>
@@ -214,7 +164,7 @@ const Room = ({ evaluation }: RoomProps) => {
           </RoomButton>
           <RoomButton
             pressed={measuring !== null}
-            label="Measure: drag from point to point"
+            label="Measure: drag from point to point, for length and luminance"
             onClick={() => setMeasuring(measuring === null ? [] : null)}
           >
             <Ruler size={15} aria-hidden />
@@ -233,7 +183,8 @@ const Room = ({ evaluation }: RoomProps) => {
           ))}
         </div>
       </div>
-      {falseTop !== null && <FalseScale top={falseTop} />}
+      {falseTop !== null && <FalseScale evaluation={evaluation} top={falseTop} />}
+      {measuring !== null && <MeasurePlot evaluation={evaluation} points={measuring} />}
     </div>
   );
 };

@@ -169,6 +169,7 @@ const Drawing = ({ evaluation }: { readonly evaluation: Evaluation }) => {
 export const Slice = () => {
   const evaluation = useEvaluation((state) => state.evaluation);
   if (evaluation === null) return <div className="h-[262px] shrink-0 bg-sheet" />;
+  const manyLayers = evaluation.section.layers.length > 6;
   return (
     <section
       aria-label="Slice"
@@ -177,9 +178,12 @@ export const Slice = () => {
       <div className="flex min-h-[200px] min-w-0 flex-1">
         <Drawing evaluation={evaluation} />
       </div>
-      <dl className="w-[272px] shrink-0 self-center text-[13px]">
+      <dl className={`w-[272px] shrink-0 self-center ${manyLayers ? 'text-xs' : 'text-[13px]'}`}>
         {evaluation.section.layers.map(({ name, detail }) => (
-          <div key={name} className="flex gap-2 border-b border-line py-1 last:border-b-0">
+          <div
+            key={name}
+            className={`flex gap-2 border-b border-line last:border-b-0 ${manyLayers ? 'py-0.5 leading-tight' : 'py-1'}`}
+          >
             <dt className="w-14 shrink-0 font-bold">{name}</dt>
             <dd className="text-soft">{detail}</dd>
           </div>

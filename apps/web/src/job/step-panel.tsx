@@ -5,7 +5,9 @@ import { FindingsPanel } from './findings-panel';
 import { workSteps } from './step-names';
 import { BuildStep, CutStep, ProveStep } from './steps/bench-steps';
 import { BriefStep } from './steps/brief-step';
-import { ArtworkStep, CaseStep, FaceStep, LightStep, PowerStep } from './steps/design-steps';
+import { ArtworkStep, CaseStep, PowerStep } from './steps/design-steps';
+import { FaceStep } from './steps/face-step';
+import { LightStep } from './steps/light-step';
 
 const panels: Readonly<Record<WorkStep, ComponentType>> = {
   brief: BriefStep,

@@ -1,24 +1,15 @@
 import type { FontBook } from '../artwork/index.js';
 import type { Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
-import { figuresOf, type Figure } from '../figures/index.js';
+import { figuresOf } from '../figures/index.js';
 import { findFaults, resolveRemedies, withoutRemedies, type Finding, type RawFinding } from '../findings/index.js';
 import { previewGrid, type GridWish } from '../glow/index.js';
 import { reuse } from '../maths/index.js';
 import { success, type Result } from '../result.js';
 import { createStages } from './stages.js';
-import type { StageName, StageResults } from './types.js';
+import type { Evaluation, StageResults } from './types.js';
 
-export { stageNames, type StageName, type StageResults } from './types.js';
-
-/** All there is to know about a design, as plain data. */
-export interface Evaluation extends StageResults {
-  readonly figures: readonly Figure[];
-  /** Without fixes until their remedies have been tried. */
-  readonly findings: readonly Finding[];
-  /** The stages that had to be computed for this evaluation. */
-  readonly recomputed: readonly StageName[];
-}
+export { stageNames, type Evaluation, type StageName, type StageResults } from './types.js';
 
 /** Evaluates designs one after the other, recomputing only what an edit touches. */
 export interface Evaluator {
@@ -26,6 +17,8 @@ export interface Evaluator {
   readonly evaluate: (design: Design) => Result<Evaluation>;
   /** Tries the remedies of the last evaluated design; a generator that yields before every trial. */
   readonly fixes: () => Generator<void, readonly Finding[]>;
+  /** Everything but the fixes, on the coarser map of trials; leaves the last evaluated design as it is. */
+  readonly quick: (design: Design) => Result<Evaluation>;
 }
 
 export interface EvaluatorOptions {
@@ -55,6 +48,13 @@ export const createEvaluator = (catalogue: Catalogue, fonts: FontBook, options: 
       const { results, recomputed } = stages.value;
       const raw = findFaults({ results, catalogue });
       last = { design, raw };
+      return success({ ...results, figures: figuresOf(results), findings: raw.map(withoutRemedies), recomputed });
+    },
+    quick: (design) => {
+      const stages = runTrial(design);
+      if (!stages.ok) return stages;
+      const { results, recomputed } = stages.value;
+      const raw = findFaults({ results, catalogue });
       return success({ ...results, figures: figuresOf(results), findings: raw.map(withoutRemedies), recomputed });
     },
     *fixes() {

@@ -5,6 +5,8 @@ import type { Materials } from '../catalogue/index.js';
 import type { Circuit } from '../circuit/index.js';
 import type { Cost } from '../cost/index.js';
 import type { Design } from '../design/index.js';
+import type { Figure } from '../figures/index.js';
+import type { Finding } from '../findings/types.js';
 import type { CaseGeometry } from '../geometry/index.js';
 import type { Glow } from '../glow/index.js';
 import type { Heat } from '../heat/index.js';
@@ -50,4 +52,13 @@ export interface StageResults {
   readonly packing: Packing;
   readonly plan: Plan;
   readonly cost: Cost;
+}
+
+/** All there is to know about a design, as plain data. */
+export interface Evaluation extends StageResults {
+  readonly figures: readonly Figure[];
+  /** Without fixes until their remedies have been tried. */
+  readonly findings: readonly Finding[];
+  /** The stages that had to be computed for this evaluation. */
+  readonly recomputed: readonly StageName[];
 }

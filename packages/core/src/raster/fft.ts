@@ -17,9 +17,8 @@ export const powerOfTwo = (count: number): number => {
 /** Transforms rows, then columns, or back. Mutates `spectrum`. */
 const transformInPlace = ({ width, height, data }: Spectrum, inverse: boolean): void => {
   const turn = (fft: FFT, line: Float64Array, out: Float64Array): void => {
-    // The library takes any indexed numbers; its types say plain arrays.
-    if (inverse) fft.inverseTransform(out as unknown as number[], line as unknown as number[]);
-    else fft.transform(out as unknown as number[], line as unknown as number[]);
+    if (inverse) fft.inverseTransform(out, line);
+    else fft.transform(out, line);
   };
   const rows = new FFT(width);
   const out = new Float64Array(2 * width);

@@ -3,12 +3,23 @@ import type { Design } from '../design/index.js';
 import type { Evaluation } from '../evaluate/index.js';
 import type { Finding } from '../findings/index.js';
 import type { Problem } from '../result.js';
+import type { SolveRoom, Solution, SweepPlan, TryPoint, Wish } from '../tryouts/index.js';
 
 /** What a page asks of its evaluation thread. Every request has an id; a newer `evaluate` ends the one before. */
 export type SessionRequest =
   | { readonly kind: 'open'; readonly id: number; readonly catalogue: Catalogue }
   | { readonly kind: 'evaluate'; readonly id: number; readonly design: Design }
   | { readonly kind: 'pack'; readonly id: number; readonly design: Design }
+  /** Every combination of a plan, tried on a design. */
+  | { readonly kind: 'sweep'; readonly id: number; readonly design: Design; readonly plan: SweepPlan }
+  /** The best within bounds. */
+  | {
+      readonly kind: 'solve';
+      readonly id: number;
+      readonly design: Design;
+      readonly wish: Wish;
+      readonly room: SolveRoom;
+    }
   | { readonly kind: 'cancel'; readonly id: number };
 
 /** What comes back, under the request’s id. */
@@ -19,6 +30,9 @@ export type SessionReply =
   | { readonly kind: 'fixes'; readonly id: number; readonly findings: readonly Finding[] }
   | { readonly kind: 'progress'; readonly id: number; readonly done: number; readonly what: string }
   | { readonly kind: 'packed'; readonly id: number; readonly zip: Uint8Array }
+  | { readonly kind: 'tried'; readonly id: number; readonly points: readonly TryPoint[]; readonly done: number }
+  | { readonly kind: 'swept'; readonly id: number }
+  | { readonly kind: 'solved'; readonly id: number; readonly solution: Solution }
   | { readonly kind: 'cancelled'; readonly id: number }
   /** The input was wrong. */
   | { readonly kind: 'refused'; readonly id: number; readonly problems: readonly Problem[] }

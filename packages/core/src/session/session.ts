@@ -2,6 +2,7 @@ import type { FontBook } from '../artwork/index.js';
 import { createEvaluator, evaluate, type Evaluator } from '../evaluate/index.js';
 import { benchZip } from '../exports/index.js';
 import type { Catalogue } from '../catalogue/index.js';
+import { checkPlan, solve, sweep, type TryPoint } from '../tryouts/index.js';
 import type { SessionReply, SessionRequest } from './protocol.js';
 
 /** What the thread lends the session. */
@@ -11,6 +12,9 @@ export interface SessionHost {
   /** Lets waiting messages in; called often during long work. */
   readonly pause: () => Promise<void>;
 }
+
+/** Points of a sweep that are sent together. */
+const pointsALot = 4;
 
 interface Opened {
   readonly catalogue: Catalogue;
@@ -59,6 +63,43 @@ export const createSession = ({ fonts, post, pause }: SessionHost) => {
     post(cancelled.has(id) ? { kind: 'cancelled', id } : { kind: 'packed', id, zip });
   };
 
+  /** Points are sent in small lots: a message for each would cost more than trying it. */
+  const runSweep = async ({ id, design, plan }: Extract<SessionRequest, { kind: 'sweep' }>): Promise<void> => {
+    if (opened === null) return post({ kind: 'crashed', id, message: 'sweep came before open' });
+    const checked = checkPlan(plan);
+    if (!checked.ok) return post({ kind: 'refused', id, problems: checked.problems });
+    const work = sweep(design, checked.value, opened.evaluator.quick);
+    let [done, lot] = [0, [] as TryPoint[]];
+    const send = (): void => {
+      post({ kind: 'tried', id, points: lot, done });
+      lot = [];
+    };
+    for (;;) {
+      await pause();
+      if (cancelled.has(id)) return post({ kind: 'cancelled', id });
+      const turn = work.next();
+      if (turn.done === true) break;
+      done += 1;
+      if (turn.value !== null) lot.push(turn.value);
+      if (lot.length >= pointsALot) send();
+    }
+    send();
+    post({ kind: 'swept', id });
+  };
+
+  const runSolve = async (request: Extract<SessionRequest, { kind: 'solve' }>): Promise<void> => {
+    const { id, design, wish, room } = request;
+    if (opened === null) return post({ kind: 'crashed', id, message: 'solve came before open' });
+    const work = solve(design, wish, room, opened.evaluator.quick);
+    for (;;) {
+      await pause();
+      if (cancelled.has(id)) return post({ kind: 'cancelled', id });
+      const turn = work.next();
+      if (turn.done === true) return post({ kind: 'solved', id, solution: turn.value });
+      post({ kind: 'progress', id, done: turn.value, what: `looking for the ${wish}` });
+    }
+  };
+
   const answer = async (request: SessionRequest): Promise<void> => {
     switch (request.kind) {
       case 'open':
@@ -68,6 +109,10 @@ export const createSession = ({ fonts, post, pause }: SessionHost) => {
         return runEvaluate(request);
       case 'pack':
         return runPack(request);
+      case 'sweep':
+        return runSweep(request);
+      case 'solve':
+        return runSolve(request);
       case 'cancel':
         cancelled.add(request.id);
         return;

@@ -1,9 +1,8 @@
 import { fontListings } from '@vitrum/core';
 import { ChoiceField, LengthField, NumberField, WordsField, useDesignValue } from '../../fields/design-fields';
-import { changeDesign } from '../../document/document-store';
 import { useEvaluation } from '../../evaluation/evaluation-store';
-import { Button } from '../../ui/button';
 import { useLength } from '../../view/use-length';
+import { BlockField } from './block-field';
 import { choicesOf, useCatalogue } from '../catalogue-context';
 
 const at = 'assemblies.0';
@@ -138,88 +137,7 @@ export const CaseStep = () => {
             : `gives back ${Math.round(evaluation.materials.lining.reflectance * 100)} % of what falls on it`
         }
       />
-    </>
-  );
-};
-
-export const LightStep = () => {
-  const { strips } = useCatalogue();
-  const evaluation = useEvaluation((state) => state.evaluation);
-  const findings = useEvaluation((state) => state.findings);
-  const show = useLength();
-  const layout = useDesignValue(`${at}.light.layout`);
-  const runs = evaluation?.runs;
-  const leftover = runs?.segments.reduce((most, segment) => Math.max(most, segment.leftoverMm), 0) ?? 0;
-  const solved = findings
-    ?.find(({ id }) => id === 'dots-show')
-    ?.fixes.find(({ id, settles }) => id === 'add-rows' && settles);
-  const reels = evaluation?.packing.reels.reels ?? [];
-  return (
-    <>
-      <ChoiceField label="Strip" path={`${at}.light.stripId`} choices={choicesOf(strips)} />
-      <ChoiceField
-        label="Runs"
-        path={`${at}.light.layout`}
-        choices={[
-          { value: 'rows', label: 'in rows on the back' },
-          { value: 'rim', label: 'round the rim, facing in' },
-        ]}
-      />
-      {layout === 'rows' ? (
-        <NumberField
-          label="Rows"
-          path={`${at}.light.rowCount`}
-          hint={
-            runs === undefined
-              ? undefined
-              : runs.rowPitchMm === null
-                ? 'one row in the middle'
-                : `row pitch ${show(runs.rowPitchMm)}, half of it at the edges`
-          }
-        />
-      ) : (
-        <NumberField label="Turns" path={`${at}.light.turnCount`} hint="evenly over the depth" />
-      )}
-      {solved !== undefined && (
-        <Button className="my-1" onClick={() => void changeDesign(solved.change)}>
-          Solve: {solved.label.toLowerCase()} hide the bands
-        </Button>
-      )}
-      <LengthField
-        label="End margin"
-        path={`${at}.light.endMarginMm`}
-        hint={leftover > 0 ? `${show(leftover)} of each row is left over between cut marks` : 'rows end on a cut mark'}
-      />
-      <h3 className="mt-3 font-bold">Pieces</h3>
-      <table className="figure w-full text-[13px]">
-        <thead>
-          <tr className="border-b border-ink text-left font-sans text-xs text-soft">
-            <th>no.</th>
-            <th>on</th>
-            <th className="text-right">length</th>
-            <th className="text-right">LEDs</th>
-            <th className="text-right">chain</th>
-          </tr>
-        </thead>
-        <tbody>
-          {(runs?.segments ?? []).map((segment, index) => (
-            <tr key={segment.number} className="border-b border-line">
-              <td>{segment.number}</td>
-              <td className="font-sans">{segment.on}</td>
-              <td className="text-right">{show(segment.lengthMm)}</td>
-              <td className="text-right">{segment.ledCount}</td>
-              <td className="text-right">
-                {evaluation?.circuit.chains.find(({ segments }) => segments.includes(index))?.number}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      {reels.map((reel, index) => (
-        <p key={index} className="mt-1 text-[13px] text-soft">
-          Reel {index + 1}: {reel.pieces.length} pieces, {show(reel.leftMm)} left on it
-        </p>
-      ))}
+      <BlockField />
     </>
   );
 };
@@ -290,67 +208,6 @@ export const PowerStep = () => {
         Mains wiring, hard-wired supplies and outdoor signs: local electrical and sign codes, a listed supply, a
         licensed electrician.
       </p>
-    </>
-  );
-};
-
-const percent = (share: number): string => `${Math.round(share * 100)} %`;
-
-export const FaceStep = () => {
-  const { faces } = useCatalogue();
-  const evaluation = useEvaluation((state) => state.evaluation);
-  if (evaluation === null) return null;
-  const { face } = evaluation.materials;
-  const { evenness, daylight } = evaluation.glow;
-  return (
-    <>
-      <ChoiceField
-        label="Face"
-        path={`${at}.face.sheetId`}
-        choices={choicesOf(faces)}
-        hint={`passes ${percent(face.transmittance)}, ${face.scatter.kind === 'lambertian' ? 'scatters fully' : `scatters ${percent(face.scatter.hazeShare)} within ±${face.scatter.sigmaDeg}°`} (typical)`}
-      />
-      <h3 className="mt-3 font-bold">What the eye sees</h3>
-      <table className="figure w-full text-[13px]">
-        <tbody>
-          {(
-            [
-              ['mean luminance', `${Math.round(evenness.meanCdM2)} cd/m²`],
-              ['5th to 95th percentile', `${Math.round(evenness.lowCdM2)}–${Math.round(evenness.highCdM2)}`],
-              ['darkest to mean', evenness.minOverMean.toFixed(2)],
-              ['darkest to brightest', evenness.minOverMax.toFixed(2)],
-              ['contrast, LED pitch', `${(evenness.dots.contrast * 100).toFixed(2)} %`],
-              [
-                'contrast, row pitch',
-                evenness.bands === null ? 'one row' : `${(evenness.bands.contrast * 100).toFixed(2)} %`,
-              ],
-              ['eye sees from there on', `${((evenness.bands ?? evenness.dots).threshold * 100).toFixed(2)} %`],
-            ] as const
-          ).map(([label, value]) => (
-            <tr key={label} className="border-b border-line">
-              <th scope="row" className="py-0.5 text-left font-sans font-normal">
-                {label}
-              </th>
-              <td className="text-right whitespace-nowrap">{value}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      <h3 className="mt-3 font-bold">Lit to unlit</h3>
-      <table className="figure w-full text-[13px]">
-        <tbody>
-          {daylight.map(({ ambient, lux, litOverUnlit }) => (
-            <tr key={ambient} className="border-b border-line">
-              <th scope="row" className="py-0.5 text-left font-sans font-normal">
-                {ambient}, {lux.toLocaleString('en')} lx
-              </th>
-              <td className="text-right">
-                {litOverUnlit >= 100 ? Math.round(litOverUnlit).toLocaleString('en') : litOverUnlit.toFixed(2)} : 1
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
     </>
   );
 };

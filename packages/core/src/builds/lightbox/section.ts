@@ -156,7 +156,7 @@ export const lightboxSection = (
       ...secondLayer(geometry, materials),
       {
         name: 'gap',
-        detail: `${millimetres(runs.throwMm)} LED to face, ${pitch}`,
+        detail: `${millimetres(runs.throwMm)} LED to ${materials.second === null ? 'face' : 'second sheet'}, ${pitch}`,
         at: [inside.depthMm * 0.72, half * 0.2],
       },
       {

@@ -1,0 +1,54 @@
+import type { Design, DesignChange } from '../design/index.js';
+import { failure, success, type Problem, type Result } from '../result.js';
+import { rowsPath, tryPoint, type TryEvaluator } from './point.js';
+import type { FaceOption, SweepPlan, TryPoint } from './types.js';
+
+/** The most combinations of one sweep in the browser; more is for the night. */
+export const mostSweepPoints = 2000;
+
+/** How many combinations a plan has. */
+export const sweepSize = ({ depthsMm, rowCounts, faces, liningIds }: SweepPlan): number =>
+  depthsMm.length * rowCounts.length * faces.length * liningIds.length;
+
+/** Whether a plan can be run; problems name its part. */
+export const checkPlan = (plan: SweepPlan): Result<SweepPlan> => {
+  const empty = (['depthsMm', 'rowCounts', 'faces', 'liningIds'] as const).filter((part) => plan[part].length === 0);
+  const problems: Problem[] = empty.map((path) => ({ path, message: 'nothing is chosen here to try' }));
+  const finite = (values: readonly number[]): boolean => values.every((value) => Number.isFinite(value) && value > 0);
+  if (!finite(plan.depthsMm)) problems.push({ path: 'depthsMm', message: 'every depth must be a length above 0' });
+  if (!finite(plan.rowCounts)) problems.push({ path: 'rowCounts', message: 'every number of rows must be above 0' });
+  const size = sweepSize(plan);
+  if (size > mostSweepPoints)
+    problems.push({
+      path: '',
+      message: `${size} combinations are more than ${mostSweepPoints}; take wider steps or fewer faces`,
+    });
+  return problems.length > 0 ? failure(...problems) : success(plan);
+};
+
+/** The change that sets depth, rows, face and lining at once. */
+export const combination = (
+  design: Design,
+  depthMm: number,
+  rows: number,
+  face: FaceOption,
+  liningId: string,
+): DesignChange => [
+  { path: 'assemblies.0.case.depthInsideMm', value: depthMm },
+  { path: rowsPath(design), value: rows },
+  { path: 'assemblies.0.case.liningId', value: liningId },
+  ...face.change,
+];
+
+/**
+ * Every combination of a plan tried on a design, one by one: a generator that yields each point as it is found (or null
+ * where it makes no case), so that the caller can show, pause or stop it.
+ */
+export function* sweep(design: Design, plan: SweepPlan, evaluate: TryEvaluator): Generator<TryPoint | null, void> {
+  let id = 0;
+  for (const face of plan.faces)
+    for (const liningId of plan.liningIds)
+      for (const rows of plan.rowCounts)
+        for (const depthMm of plan.depthsMm)
+          yield tryPoint(design, combination(design, depthMm, rows, face, liningId), id++, face.name, evaluate);
+}
