@@ -81,6 +81,10 @@ export const connectEvaluation = (thread: Thread) => {
         packs.get(reply.id)?.resolve(reply.zip);
         packs.delete(reply.id);
         return;
+      // Sweeps and solving have a thread of their own.
+      case 'tried':
+      case 'swept':
+      case 'solved':
       case 'opened':
       case 'progress':
         return;

@@ -1,7 +1,7 @@
 import { ambients, fileName, type Ambient } from '@vitrum/core';
-import { Package, Redo2, Undo2 } from 'lucide-react';
+import { ChartScatter, Package, Redo2, Undo2 } from 'lucide-react';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, NavLink } from 'react-router';
 import { useStore } from 'zustand';
 import { redo, undo, useDocument } from '../document/document-store';
 import type { EvaluationLink } from '../evaluation/evaluation-store';
@@ -121,6 +121,14 @@ export const JobHeader = ({ jobId, link, onHelp }: JobHeaderProps) => {
           <Redo2 size={17} aria-hidden />
         </Button>
       </div>
+      <NavLink
+        to={`/jobs/${jobId}/tryouts`}
+        className={({ isActive }) =>
+          `inline-flex min-h-7 items-center gap-1.5 rounded-[3px] border border-ink px-2.5 pt-[5px] pb-[3px] font-semibold hover:bg-paper ${isActive ? 'bg-paper' : 'bg-sheet'}`
+        }
+      >
+        <ChartScatter size={15} aria-hidden /> Try-outs
+      </NavLink>
       <BenchPack link={link} />
       <JobMenu jobId={jobId} onHelp={onHelp} />
     </header>

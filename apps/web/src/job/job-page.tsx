@@ -9,6 +9,7 @@ import { readDraft } from '../document/drafts';
 import { startEvaluation } from '../evaluation/link';
 import { ErrorSheet } from '../pages/error-sheet';
 import { NotFoundPage } from '../pages/not-found-page';
+import { TryoutsPage } from '../tryouts/tryouts-page';
 import { SheetDialog } from '../ui/sheet-dialog';
 import { markVisited, useView } from '../view/view-store';
 import { CatalogueContext } from './catalogue-context';
@@ -97,7 +98,7 @@ export const JobPage = () => {
         Opening the job …
       </p>
     );
-  if (!isWorkStep(step)) return <Navigate to={`/jobs/${jobId}/face`} replace />;
+  if (!isWorkStep(step) && step !== 'tryouts') return <Navigate to={`/jobs/${jobId}/face`} replace />;
   const link = startEvaluation(catalogue);
   return (
     <CatalogueContext value={catalogue}>
@@ -105,12 +106,18 @@ export const JobPage = () => {
         <JobHeader jobId={jobId} link={link} onHelp={showHelp} />
         <div className="flex min-h-0 flex-1 max-lg:flex-col">
           <WorkLine jobId={jobId} status={job?.status ?? 'quoted'} />
-          <main className="no-print flex min-w-0 flex-1 flex-col max-lg:min-h-[560px]">
-            <h1 className="sr-only">{job?.name}</h1>
-            <LitView />
-            {step === 'cut' ? <SheetLayout /> : <Slice />}
-          </main>
-          <StepPanel step={step} />
+          {step === 'tryouts' ? (
+            <TryoutsPage jobId={jobId} />
+          ) : (
+            <>
+              <main className="no-print flex min-w-0 flex-1 flex-col max-lg:min-h-[560px]">
+                <h1 className="sr-only">{job?.name}</h1>
+                <LitView />
+                {step === 'cut' ? <SheetLayout /> : <Slice />}
+              </main>
+              <StepPanel step={step} />
+            </>
+          )}
         </div>
         <FiguresTape />
       </div>

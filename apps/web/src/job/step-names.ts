@@ -27,7 +27,7 @@ const millimetres = (value: number): string => String(Math.round(value));
 /** A step in a few words of figures. */
 export const stepDetail = (
   step: WorkStep,
-  { design, geometry, lettering, runs, circuit, materials, parts, cost, plan }: Evaluation,
+  { design, geometry, lettering, runs, circuit, materials, stack, parts, cost, plan }: Evaluation,
 ): string => {
   switch (step) {
     case 'brief':
@@ -41,7 +41,7 @@ export const stepDetail = (
     case 'power':
       return `${materials.strip.voltageV} V, ${Math.round(circuit.watts)} W`;
     case 'face':
-      return `passes ${Math.round(materials.face.transmittance * 100)} %`;
+      return `passes ${Math.round(stack.transmittance * 100)} %`;
     case 'cut':
       return `${parts.cut.length} parts`;
     case 'build':

@@ -82,7 +82,7 @@ const vanishing = ({ glow, runs, design }: StageResults): Figure => {
   };
 };
 
-const luminance = ({ glow, materials, design }: StageResults): Figure => ({
+const luminance = ({ glow, stack, design }: StageResults): Figure => ({
   id: 'luminance',
   text: `${Math.round(glow.evenness.meanCdM2)} cd/m²`,
   label: 'mean luminance',
@@ -93,7 +93,7 @@ const luminance = ({ glow, materials, design }: StageResults): Figure => ({
   inputs: [
     computed('from the LEDs', `${Math.round(glow.balance.emittedLm)} lm`),
     computed('out of the face', `${Math.round(glow.balance.outLm)} lm`),
-    typical('face passes', `${Math.round(materials.face.transmittance * 100)} %`),
+    typical('face passes', `${Math.round(stack.transmittance * 100)} %`),
     computed(
       'colour',
       design.brief.light.kind === 'white' ? `${design.brief.light.cctK} K` : design.brief.light.colour,

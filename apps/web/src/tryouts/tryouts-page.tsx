@@ -1,0 +1,98 @@
+import { faceOptions, type Catalogue, type Design } from '@vitrum/core';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { changeDesign, useDocument } from '../document/document-store';
+import { useEvaluation } from '../evaluation/evaluation-store';
+import { fieldLook } from '../fields/field-row';
+import { useCatalogue } from '../job/catalogue-context';
+import { upwardNames, type Upward } from './chart-points';
+import { startTryouts } from './link';
+import { PinnedRow } from './pinned-row';
+import type { PlanDraft } from './plan-form';
+import { PointCard } from './point-card';
+import { SweepChart } from './sweep-chart';
+import { TryoutsPanel } from './tryouts-panel';
+import { clearTryouts, useTryouts } from './tryouts-store';
+
+const roundTo = (value: number, step: number): number => Math.round(value / step) * step;
+
+/** Bounds to start from: round the design as it is. */
+const startFrom = (design: Design, catalogue: Catalogue): PlanDraft => {
+  const { light, case: box } = design.assemblies[0]!;
+  const rows = light.layout === 'rows' ? light.rowCount : light.turnCount;
+  return {
+    fromMm: Math.max(20, roundTo(box.depthInsideMm * 0.5, 10)),
+    toMm: Math.max(60, roundTo(box.depthInsideMm * 1.8, 10)),
+    stepMm: 20,
+    fewestRows: Math.max(1, rows - 1),
+    mostRows: light.layout === 'rows' ? rows + 4 : rows + 2,
+    faces: faceOptions(catalogue)
+      .slice(0, 3)
+      .map(({ name }) => name),
+    linings: [box.liningId],
+  };
+};
+
+/** Depth, rows, faces and linings tried against price and evenness; solving; variants side by side. */
+export const TryoutsPage = ({ jobId }: { readonly jobId: string }) => {
+  const catalogue = useCatalogue();
+  const link = startTryouts(catalogue);
+  const { points, running } = useTryouts();
+  const [upward, setUpward] = useState<Upward>('visibility');
+  const [hovered, setHovered] = useState<number | null>(null);
+  const evaluation = useEvaluation((state) => state.evaluation);
+  const currency = evaluation?.cost.currency ?? '';
+  const start = useMemo(() => {
+    const { design } = useDocument.getState();
+    return design === null ? null : startFrom(design, catalogue);
+  }, [catalogue]);
+  useEffect(() => {
+    clearTryouts();
+    return () => link.cancel();
+  }, [jobId, link]);
+  const take = useCallback((id: number) => {
+    const point = useTryouts.getState().points.find((each) => each.id === id);
+    if (point !== undefined) changeDesign(point.change);
+  }, []);
+  const shown = points.find(({ id }) => id === hovered);
+  if (start === null) return null;
+  const rowsWord = evaluation?.design.assemblies[0]?.light.layout === 'rows' ? 'Rows' : 'Turns';
+  return (
+    <>
+      <main className="flex min-w-0 flex-1 flex-col max-lg:min-h-[560px]">
+        <h1 className="sr-only">Try-outs</h1>
+        <div className="flex items-center gap-2 px-4 pt-2">
+          <label htmlFor="upward" className="text-[13px]">
+            Upward
+          </label>
+          <select
+            id="upward"
+            className={`${fieldLook} w-72`}
+            value={upward}
+            onChange={({ target }) => setUpward(target.value as Upward)}
+          >
+            {Object.entries(upwardNames).map(([value, label]) => (
+              <option key={value} value={value}>
+                {label}
+              </option>
+            ))}
+          </select>
+          <p className="text-[13px] text-soft">filled: will do · hollow: fails something</p>
+        </div>
+        <div className="relative min-h-[240px] flex-1">
+          {points.length > 0 ? (
+            <SweepChart points={points} upward={upward} currency={currency} onHover={setHovered} onTake={take} />
+          ) : (
+            <p className="flex h-full items-center justify-center px-8 text-center text-soft">
+              {running === null
+                ? 'Every combination of depth, rows, face and lining comes to stand here, by price and evenness. Begin with “Try them all”, or let Vitrum solve for the shallowest.'
+                : 'The first ones come …'}
+            </p>
+          )}
+          {shown !== undefined && <PointCard point={shown} currency={currency} />}
+        </div>
+        <PinnedRow link={link} />
+      </main>
+      <TryoutsPanel link={link} catalogue={catalogue} currency={currency} start={start} rowsWord={rowsWord} />
+    </>
+  );
+};

@@ -1,0 +1,145 @@
+import { sweepSize, type Catalogue, type TryPoint, type Wish } from '@vitrum/core';
+import { useState } from 'react';
+import { changeDesign, useDocument } from '../document/document-store';
+import { Button } from '../ui/button';
+import { useLength } from '../view/use-length';
+import { shortList } from './chart-points';
+import { planOf, PlanForm, type PlanDraft } from './plan-form';
+import { useTryouts, type Running, type TryoutsLink } from './tryouts-store';
+
+const wishes: readonly { readonly wish: Wish; readonly label: string }[] = [
+  { wish: 'shallowest', label: 'Shallowest' },
+  { wish: 'fewest LEDs', label: 'Fewest LEDs' },
+  { wish: 'cheapest', label: 'Cheapest' },
+];
+
+const listed = 6;
+
+const Progress = ({ running, link }: { readonly running: Running; readonly link: TryoutsLink }) => (
+  <div className="my-2 flex items-center gap-2" role="status">
+    <progress
+      className="h-2 flex-1 accent-[var(--lamp)]"
+      {...(running.kind === 'sweep' ? { value: running.done, max: running.of } : {})}
+      aria-label={running.kind === 'sweep' ? 'Trying combinations' : `Looking for the ${running.wish}`}
+    />
+    <span className="figure text-xs">
+      {running.kind === 'sweep' ? `${running.done} of ${running.of}` : `${running.done} tried`}
+    </span>
+    <Button onClick={link.cancel}>Stop</Button>
+  </div>
+);
+
+interface PointRowProps {
+  readonly point: TryPoint;
+  readonly currency: string;
+}
+
+const PointRow = ({ point, currency }: PointRowProps) => {
+  const show = useLength();
+  return (
+    <li className="flex items-center justify-between gap-2 border-b border-line py-1">
+      <span className="min-w-0 text-[13px] leading-tight">
+        {point.face}
+        <span className="figure block text-xs text-soft">
+          {show(point.depthMm)} · {point.rows} × · {currency}
+          {point.costPerPiece.toFixed(2)}
+          {point.fails.length > 0 && ` · fails ${point.fails.length}`}
+        </span>
+      </span>
+      <Button
+        aria-label={`Take ${point.face}, ${show(point.depthMm)}, ${point.rows} rows`}
+        onClick={() => void changeDesign(point.change)}
+      >
+        Take
+      </Button>
+    </li>
+  );
+};
+
+interface TryoutsPanelProps {
+  readonly link: TryoutsLink;
+  readonly catalogue: Catalogue;
+  readonly currency: string;
+  readonly start: PlanDraft;
+  readonly rowsWord: string;
+}
+
+/** What to try or to look for, and what came of it. */
+export const TryoutsPanel = ({ link, catalogue, currency, start, rowsWord }: TryoutsPanelProps) => {
+  const [draft, setDraft] = useState(start);
+  const { points, running, ended, solution } = useTryouts();
+  const plan = planOf(draft, catalogue);
+  const run = (): void => {
+    const { design } = useDocument.getState();
+    if (design !== null) link.sweep(design, plan, sweepSize(plan));
+  };
+  const solve = (wish: Wish) => (): void => {
+    const { design } = useDocument.getState();
+    if (design === null) return;
+    link.solve(design, wish, {
+      faces: plan.faces,
+      liningIds: plan.liningIds,
+      fewestRows: draft.fewestRows,
+      mostRows: draft.mostRows,
+      shallowestMm: draft.fromMm,
+      deepestMm: draft.toMm,
+    });
+  };
+  return (
+    <aside
+      aria-label="Try-outs settings"
+      className="w-[332px] shrink-0 overflow-y-auto border-l border-line px-4 py-3 max-lg:w-full max-lg:border-t max-lg:border-l-0"
+    >
+      <h2 className="mb-1 text-[15px] font-bold">Try-outs</h2>
+      <h3 className="mt-2 font-bold">Solve within the bounds below</h3>
+      <div className="my-1 flex flex-wrap gap-1.5">
+        {wishes.map(({ wish, label }) => (
+          <Button key={wish} disabled={running !== null} onClick={solve(wish)}>
+            {label}
+          </Button>
+        ))}
+      </div>
+      {solution !== null && (
+        <div
+          className={`my-2 border border-l-4 border-line bg-sheet px-3 py-2 ${solution.point === null ? 'border-l-signal' : 'border-l-sound'}`}
+          data-testid="solution"
+        >
+          <p>{solution.sentence}</p>
+          <p className="figure text-xs text-soft">{solution.tried} designs tried</p>
+          {solution.point !== null && (
+            <Button className="mt-1" onClick={() => void changeDesign(solution.point?.change ?? [])}>
+              Take it
+            </Button>
+          )}
+        </div>
+      )}
+      {running !== null && <Progress running={running} link={link} />}
+      {ended !== null && (
+        <p role="alert" className="my-1 text-[13px] font-semibold text-signal">
+          {ended}
+        </p>
+      )}
+      {points.length > 0 && (
+        <>
+          <h3 className="mt-2 font-bold">
+            {points.some(({ fails }) => fails.length === 0)
+              ? 'Will do, cheapest first'
+              : 'None will do; these come closest'}
+          </h3>
+          <ul data-testid="short-list">
+            {shortList(points, listed).map((point) => (
+              <PointRow key={point.id} point={point} currency={currency} />
+            ))}
+          </ul>
+        </>
+      )}
+      <div className="mt-3 flex items-center justify-between">
+        <h3 className="font-bold">What to try</h3>
+        <Button look="strong" disabled={running !== null} onClick={run}>
+          Try them all
+        </Button>
+      </div>
+      <PlanForm draft={draft} catalogue={catalogue} rowsWord={rowsWord} onChange={setDraft} />
+    </aside>
+  );
+};

@@ -1,0 +1,140 @@
+import type {
+  Catalogue,
+  Design,
+  Evaluation,
+  SessionReply,
+  SessionRequest,
+  Solution,
+  SolveRoom,
+  SweepPlan,
+  TryPoint,
+  Wish,
+} from '@vitrum/core';
+import { create } from 'zustand';
+
+/** What the try-outs thread is doing. */
+export type Running =
+  | { readonly kind: 'sweep'; readonly id: number; readonly done: number; readonly of: number }
+  | { readonly kind: 'solve'; readonly id: number; readonly done: number; readonly wish: Wish };
+
+/** A variant put aside to be compared, evaluated. */
+export interface Pinned {
+  readonly key: number;
+  readonly name: string;
+  readonly design: Design;
+  readonly evaluation: Evaluation | null;
+}
+
+interface TryoutsState {
+  readonly points: readonly TryPoint[];
+  readonly solution: Solution | null;
+  readonly running: Running | null;
+  /** Why the last run ended before its end. */
+  readonly ended: string | null;
+  readonly pinned: readonly Pinned[];
+}
+
+const nothing: TryoutsState = { points: [], solution: null, running: null, ended: null, pinned: [] };
+
+export const useTryouts = create<TryoutsState>(() => nothing);
+
+/** Forgets everything, as when another job is opened. */
+export const clearTryouts = (): void => useTryouts.setState(nothing);
+
+/** The part of a worker that is used; tests bring a stand-in. */
+export interface Thread {
+  postMessage: (request: SessionRequest) => void;
+  onmessage: ((event: MessageEvent<SessionReply>) => void) | null;
+}
+
+type WithoutId<T> = T extends unknown ? Omit<T, 'id'> : never;
+
+export const mostPinned = 4;
+
+const endedWith = (ended: string | null): Partial<TryoutsState> => ({ running: null, ended });
+
+/**
+ * The page’s side of the try-outs thread: one run at a time, its points shown as they come; answers to runs that were
+ * cancelled or replaced are not heard any more.
+ */
+export const connectTryouts = (thread: Thread) => {
+  let nextId = 0;
+  const send = (request: WithoutId<SessionRequest>): number => {
+    const id = nextId++;
+    thread.postMessage({ ...request, id });
+    return id;
+  };
+
+  const isCurrent = (id: number): boolean => useTryouts.getState().running?.id === id;
+
+  const hear = (reply: SessionReply): void => {
+    if (reply.kind === 'evaluated') {
+      useTryouts.setState(({ pinned }) => ({
+        pinned: pinned.map((each) => (each.key === reply.id ? { ...each, evaluation: reply.evaluation } : each)),
+      }));
+      return;
+    }
+    if (!isCurrent(reply.id)) return;
+    switch (reply.kind) {
+      case 'tried':
+        useTryouts.setState(({ points, running }) => ({
+          points: [...points, ...reply.points],
+          running: running === null ? null : { ...running, done: reply.done },
+        }));
+        return;
+      case 'progress':
+        useTryouts.setState(({ running }) => ({ running: running === null ? null : { ...running, done: reply.done } }));
+        return;
+      case 'swept':
+        useTryouts.setState(endedWith(null));
+        return;
+      case 'solved':
+        useTryouts.setState({ ...endedWith(null), solution: reply.solution });
+        return;
+      case 'refused':
+        useTryouts.setState(endedWith(reply.problems.map(({ message }) => message).join('; ')));
+        return;
+      case 'crashed':
+        useTryouts.setState(endedWith(`the try-outs failed: ${reply.message}`));
+        return;
+      case 'opened':
+      case 'fixes':
+      case 'packed':
+      case 'cancelled':
+        return;
+    }
+  };
+  thread.onmessage = ({ data }) => hear(data);
+
+  const cancel = (): void => {
+    const { running } = useTryouts.getState();
+    if (running === null) return;
+    thread.postMessage({ kind: 'cancel', id: running.id });
+    useTryouts.setState(endedWith('Stopped; what was found stays.'));
+  };
+
+  return {
+    open: (catalogue: Catalogue): void => void send({ kind: 'open', catalogue }),
+    cancel,
+    sweep: (design: Design, plan: SweepPlan, size: number): void => {
+      cancel();
+      const id = send({ kind: 'sweep', design, plan });
+      useTryouts.setState({ points: [], ended: null, running: { kind: 'sweep', id, done: 0, of: size } });
+    },
+    solve: (design: Design, wish: Wish, room: SolveRoom): void => {
+      cancel();
+      const id = send({ kind: 'solve', design, wish, room });
+      useTryouts.setState({ solution: null, ended: null, running: { kind: 'solve', id, done: 0, wish } });
+    },
+    /** Puts a variant aside; its full evaluation follows. */
+    pin: (name: string, design: Design): void => {
+      if (useTryouts.getState().pinned.length >= mostPinned) return;
+      const key = send({ kind: 'evaluate', design });
+      useTryouts.setState(({ pinned }) => ({ pinned: [...pinned, { key, name, design, evaluation: null }] }));
+    },
+    unpin: (key: number): void =>
+      useTryouts.setState(({ pinned }) => ({ pinned: pinned.filter((each) => each.key !== key) })),
+  };
+};
+
+export type TryoutsLink = ReturnType<typeof connectTryouts>;

@@ -1,0 +1,141 @@
+import { beforeEach, describe, expect, it } from '@jest/globals';
+import {
+  demoDesigns,
+  shippedCatalogue,
+  type Evaluation,
+  type SessionReply,
+  type SessionRequest,
+  type TryPoint,
+} from '@vitrum/core';
+import { clouds, heightOf, shortList, stepsBetween } from './chart-points';
+import { clearTryouts, connectTryouts, mostPinned, useTryouts, type Thread } from './tryouts-store';
+
+const point = (id: number, change: Partial<TryPoint> = {}): TryPoint => ({
+  id,
+  change: [],
+  depthMm: 80,
+  rows: 3,
+  face: 'Opal',
+  lining: 'white',
+  ledCount: 100,
+  costPerPiece: 300 + id,
+  minOverMean: 0.7,
+  meanCdM2: 1000,
+  visibility: 0.4,
+  litOverUnlit: 2,
+  fails: [],
+  picture: { width: 1, height: 1, data: new Uint8ClampedArray(4) },
+  ...change,
+});
+
+const fake = () => {
+  const sent: SessionRequest[] = [];
+  const thread: Thread = { postMessage: (request) => sent.push(request), onmessage: null };
+  const link = connectTryouts(thread);
+  const reply = (data: SessionReply) => thread.onmessage?.({ data } as MessageEvent<SessionReply>);
+  return { sent, link, reply };
+};
+
+const design = demoDesigns.dispensary;
+const plan = { depthsMm: [80], rowCounts: [2, 3], faces: [], liningIds: ['matt-white'] };
+
+describe('the page’s side of try-outs', () => {
+  beforeEach(clearTryouts);
+
+  it('shows points as they come and ends with the sweep', () => {
+    const { link, reply } = fake();
+    link.open(shippedCatalogue);
+    link.sweep(design, plan, 2);
+    reply({ kind: 'tried', id: 1, points: [point(0)], done: 1 });
+    expect(useTryouts.getState()).toMatchObject({ points: [{ id: 0 }], running: { kind: 'sweep', done: 1, of: 2 } });
+    reply({ kind: 'tried', id: 1, points: [point(1)], done: 2 });
+    reply({ kind: 'swept', id: 1 });
+    expect(useTryouts.getState().points).toHaveLength(2);
+    expect(useTryouts.getState().running).toBeNull();
+  });
+
+  it('stops at once when cancelled, keeps what was found, and hears nothing of the old run any more', () => {
+    const { link, reply, sent } = fake();
+    link.sweep(design, plan, 2);
+    reply({ kind: 'tried', id: 0, points: [point(0)], done: 1 });
+    link.cancel();
+    expect(sent.at(-1)).toEqual({ kind: 'cancel', id: 0 });
+    expect(useTryouts.getState().running).toBeNull();
+    reply({ kind: 'tried', id: 0, points: [point(1)], done: 2 });
+    expect(useTryouts.getState().points).toHaveLength(1);
+  });
+
+  it('a new run replaces the one under way', () => {
+    const { link, reply, sent } = fake();
+    link.sweep(design, plan, 2);
+    link.solve(design, 'cheapest', {
+      faces: [],
+      liningIds: [],
+      fewestRows: 1,
+      mostRows: 2,
+      shallowestMm: 20,
+      deepestMm: 90,
+    });
+    expect(sent.map(({ kind }) => kind)).toEqual(['sweep', 'cancel', 'solve']);
+    reply({
+      kind: 'solved',
+      id: 1,
+      solution: { wish: 'cheapest', point: null, binding: [], tried: 3, sentence: 'Nothing' },
+    });
+    expect(useTryouts.getState()).toMatchObject({ running: null, solution: { tried: 3 } });
+  });
+
+  it('says why a run was refused or failed', () => {
+    const { link, reply } = fake();
+    link.sweep(design, plan, 2);
+    reply({ kind: 'refused', id: 0, problems: [{ path: 'faces', message: 'nothing is chosen here to try' }] });
+    expect(useTryouts.getState().ended).toBe('nothing is chosen here to try');
+    link.sweep(design, plan, 2);
+    reply({ kind: 'crashed', id: 1, message: 'boom' });
+    expect(useTryouts.getState().ended).toContain('boom');
+  });
+
+  it('pins a few variants and fills in their light when it comes', () => {
+    const { link, reply } = fake();
+    for (let turn = 0; turn < mostPinned + 2; turn += 1) link.pin(`variant ${turn}`, design);
+    expect(useTryouts.getState().pinned).toHaveLength(mostPinned);
+    reply({ kind: 'evaluated', id: 1, evaluation: { design } as unknown as Evaluation });
+    expect(useTryouts.getState().pinned.map(({ evaluation }) => evaluation !== null)).toEqual([
+      false,
+      true,
+      false,
+      false,
+    ]);
+    link.unpin(1);
+    expect(useTryouts.getState().pinned.map(({ key }) => key)).toEqual([0, 2, 3]);
+  });
+});
+
+describe('the chart of try-outs', () => {
+  it('has a cloud for each face, told apart by shape, with what will do marked', () => {
+    const made = clouds([point(0), point(1, { face: 'Sanded', fails: ['bright enough'] }), point(2)], 'evenness');
+    expect(made.map(({ face, points }) => [face, points.length])).toEqual([
+      ['Opal', 2],
+      ['Sanded', 1],
+    ]);
+    expect(new Set(made.map(({ symbol }) => symbol)).size).toBe(2);
+    expect(made[1]!.points[0]).toMatchObject({ id: 1, willDo: false, value: [301, 0.7] });
+  });
+
+  it('keeps hidden ripples on its scale', () => {
+    expect(heightOf(point(0, { visibility: 0 }), 'visibility')).toBeGreaterThan(0);
+    expect(heightOf(point(0), 'depth')).toBe(80);
+  });
+
+  it('lists what will do before what fails, cheapest first', () => {
+    const list = shortList([point(0, { fails: ['even corners'] }), point(5), point(3)], 2);
+    expect(list.map(({ id }) => id)).toEqual([3, 5]);
+  });
+
+  it('steps evenly with both ends in, and not at all when there is no way', () => {
+    expect(stepsBetween(40, 100, 20)).toEqual([40, 60, 80, 100]);
+    expect(stepsBetween(0.1, 0.3, 0.1)).toEqual([0.1, 0.2, 0.3]);
+    expect(stepsBetween(50, 40, 10)).toEqual([]);
+    expect(stepsBetween(1, 2, 0)).toEqual([]);
+  });
+});
