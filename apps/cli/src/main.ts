@@ -4,9 +4,12 @@ import { parseArgs } from 'node:util';
 import {
   benchPack,
   benchZip,
+  createEvaluator,
   demoDesigns,
   evaluate,
   fileName,
+  fullGrid,
+  lightMaps,
   maxDesignCharacters,
   parseDesign,
   printDesign,
@@ -14,6 +17,7 @@ import {
   shippedCatalogue,
   type Design,
   type Evaluation,
+  type PackFile,
   type Problem,
   type Result,
 } from '@vitrum/core';
@@ -24,6 +28,7 @@ const usage = `vitrum: illuminated signs, evaluated without a screen
 
   vitrum evaluate FILE [--json]   figures and findings of a design
   vitrum export FILE --to DIR     SVG, PDF, CSV, PNG and a ZIP of all
+  vitrum light FILE --to DIR      the luminance map in full: PNG, CSV, 16-bit PNG, PFM
   vitrum check FILE               exit code 1 when something stops the build
   vitrum demo NAME                print a demo design: ${Object.keys(demoDesigns).join(', ')}
 
@@ -64,15 +69,26 @@ const evaluateFile = async (file: string | undefined): Promise<Evaluation> => {
   return valueOr(evaluate(design, shippedCatalogue, await shippedFonts()), file ?? '');
 };
 
-const exportTo = async (evaluation: Evaluation, folder: string): Promise<readonly string[]> => {
-  const files = await benchPack(evaluation);
-  const zip = { path: `${fileName(evaluation.design.name)}.zip`, bytes: await benchZip(evaluation) };
-  for (const { path: name, bytes } of [...files, zip]) {
+/** In full resolution, without trying fixes. */
+const lightFile = async (file: string | undefined): Promise<Evaluation> => {
+  const design = await loadDesign(file);
+  const evaluator = createEvaluator(shippedCatalogue, await shippedFonts(), { grid: fullGrid });
+  return valueOr(evaluator.evaluate(design), file ?? '');
+};
+
+const writeAll = async (files: readonly PackFile[], folder: string): Promise<readonly string[]> => {
+  for (const { path: name, bytes } of files) {
     const target = path.join(folder, name);
     await mkdir(path.dirname(target), { recursive: true });
     await writeFile(target, bytes);
   }
-  return [...files, zip].map(({ path: name }) => name);
+  return files.map(({ path: name }) => path.join(folder, name));
+};
+
+const exportTo = async (evaluation: Evaluation, folder: string): Promise<readonly string[]> => {
+  const files = await benchPack(evaluation);
+  const zip = { path: `${fileName(evaluation.design.name)}.zip`, bytes: await benchZip(evaluation) };
+  return writeAll([...files, zip], folder);
 };
 
 const print = (text: string): void => void process.stdout.write(text.endsWith('\n') ? text : `${text}\n`);
@@ -87,8 +103,12 @@ const commands: Readonly<
   },
   export: async (file, { to }) => {
     if (to === undefined) throw new UsageError('say where to: --to DIR');
-    const written = await exportTo(await evaluateFile(file), to);
-    print(written.map((name) => path.join(to, name)).join('\n'));
+    print((await exportTo(await evaluateFile(file), to)).join('\n'));
+    return 0;
+  },
+  light: async (file, { to }) => {
+    if (to === undefined) throw new UsageError('say where to: --to DIR');
+    print((await writeAll(lightMaps(await lightFile(file)), to)).join('\n'));
     return 0;
   },
   check: async (file) => {

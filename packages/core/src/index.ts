@@ -54,6 +54,7 @@ export * from './picture/index.js';
 export type { Plan, Step } from './plan/index.js';
 export * from './result.js';
 export type { Section, SectionShape } from './section/index.js';
+export { traceCheck, type TraceReport } from './tracecheck/index.js';
 export * from './tryouts/index.js';
 export * from './units/index.js';
 export * from './session/index.js';

@@ -85,6 +85,7 @@ export const connectEvaluation = (thread: Thread) => {
       case 'tried':
       case 'swept':
       case 'solved':
+      case 'tracing':
       case 'opened':
       case 'progress':
         return;
@@ -93,16 +94,22 @@ export const connectEvaluation = (thread: Thread) => {
 
   thread.onmessage = ({ data }) => receive(data);
 
+  const zipOf =
+    (kind: 'pack' | 'maps') =>
+    (design: Design): Promise<Uint8Array> =>
+      new Promise((resolve, reject) => {
+        packs.set(send({ kind, design }), { resolve, reject });
+      });
+
   return {
     open: (catalogue: Catalogue): void => void send({ kind: 'open', catalogue }),
     evaluate: (design: Design): void => {
       waiting = design;
       if (inFlight === null) next();
     },
-    pack: (design: Design): Promise<Uint8Array> =>
-      new Promise((resolve, reject) => {
-        packs.set(send({ kind: 'pack', design }), { resolve, reject });
-      }),
+    pack: zipOf('pack'),
+    /** The light maps in full resolution. */
+    maps: zipOf('maps'),
   };
 };
 

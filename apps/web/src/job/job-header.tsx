@@ -130,7 +130,7 @@ export const JobHeader = ({ jobId, link, onHelp }: JobHeaderProps) => {
         <ChartScatter size={15} aria-hidden /> Try-outs
       </NavLink>
       <BenchPack link={link} />
-      <JobMenu jobId={jobId} onHelp={onHelp} />
+      <JobMenu jobId={jobId} link={link} onHelp={onHelp} />
     </header>
   );
 };

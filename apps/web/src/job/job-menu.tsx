@@ -3,6 +3,7 @@ import { Menu } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useRef, useState, type ChangeEvent } from 'react';
 import { setDesign, useDocument } from '../document/document-store';
+import type { EvaluationLink } from '../evaluation/evaluation-store';
 import { SheetDialog } from '../ui/sheet-dialog';
 import { saveFile } from '../ui/save-file';
 import { useView } from '../view/view-store';
@@ -17,15 +18,25 @@ const exportDesign = (): void => {
 
 interface JobMenuProps {
   readonly jobId: string;
+  readonly link: EvaluationLink;
   readonly onHelp: () => void;
 }
 
 /** Less used actions of a job, and how the page looks. */
-export const JobMenu = ({ jobId, onHelp }: JobMenuProps) => {
+export const JobMenu = ({ jobId, link, onHelp }: JobMenuProps) => {
   const { unit, theme } = useView();
   const [revisions, setRevisions] = useState(false);
   const [refused, setRefused] = useState<readonly string[]>([]);
   const picker = useRef<HTMLInputElement>(null);
+  const exportMaps = async (): Promise<void> => {
+    const { design } = useDocument.getState();
+    if (design === null) return;
+    try {
+      saveFile(`${fileName(design.name)}-light.zip`, await link.maps(design), 'application/zip');
+    } catch (error) {
+      setRefused([error instanceof Error ? error.message : String(error)]);
+    }
+  };
   const onFile = async (event: ChangeEvent<HTMLInputElement>): Promise<void> => {
     const file = event.target.files?.[0];
     event.target.value = '';
@@ -54,6 +65,9 @@ export const JobMenu = ({ jobId, onHelp }: JobMenuProps) => {
             </DropdownMenu.Item>
             <DropdownMenu.Item className={item} onSelect={() => picker.current?.click()}>
               Open a design file here …
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={item} onSelect={() => void exportMaps()}>
+              Save the light maps in full …
             </DropdownMenu.Item>
             <DropdownMenu.Item className={item} onSelect={() => setRevisions(true)}>
               Revisions …
@@ -86,8 +100,8 @@ export const JobMenu = ({ jobId, onHelp }: JobMenuProps) => {
         onChange={(event) => void onFile(event)}
       />
       {revisions && <RevisionsDialog jobId={jobId} onClose={() => setRevisions(false)} />}
-      <SheetDialog open={refused.length > 0} onClose={() => setRefused([])} title="That file is no design">
-        <p className="mb-2">Your design is untouched. The file says:</p>
+      <SheetDialog open={refused.length > 0} onClose={() => setRefused([])} title="That did not work">
+        <p className="mb-2">Your design is untouched. What is wrong:</p>
         <ul className="figure list-disc pl-5 text-[13px]">
           {refused.map((line) => (
             <li key={line}>{line}</li>

@@ -20,7 +20,7 @@ const Progress = ({ running, link }: { readonly running: Running; readonly link:
     <progress
       className="h-2 flex-1 accent-[var(--lamp)]"
       {...(running.kind === 'sweep' ? { value: running.done, max: running.of } : {})}
-      aria-label={running.kind === 'sweep' ? 'Trying combinations' : `Looking for the ${running.wish}`}
+      aria-label={running.kind === 'solve' ? `Looking for the ${running.wish}` : 'Trying combinations'}
     />
     <span className="figure text-xs">
       {running.kind === 'sweep' ? `${running.done} of ${running.of}` : `${running.done} tried`}

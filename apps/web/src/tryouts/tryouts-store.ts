@@ -7,6 +7,7 @@ import type {
   Solution,
   SolveRoom,
   SweepPlan,
+  TraceReport,
   TryPoint,
   Wish,
 } from '@vitrum/core';
@@ -15,7 +16,8 @@ import { create } from 'zustand';
 /** What the try-outs thread is doing. */
 export type Running =
   | { readonly kind: 'sweep'; readonly id: number; readonly done: number; readonly of: number }
-  | { readonly kind: 'solve'; readonly id: number; readonly done: number; readonly wish: Wish };
+  | { readonly kind: 'solve'; readonly id: number; readonly done: number; readonly wish: Wish }
+  | { readonly kind: 'trace'; readonly id: number; readonly done: number };
 
 /** A variant put aside to be compared, evaluated. */
 export interface Pinned {
@@ -28,13 +30,15 @@ export interface Pinned {
 interface TryoutsState {
   readonly points: readonly TryPoint[];
   readonly solution: Solution | null;
+  /** The latest of tracing, and the design that it is of. */
+  readonly trace: { readonly design: Design; readonly report: TraceReport | null } | null;
   readonly running: Running | null;
   /** Why the last run ended before its end. */
   readonly ended: string | null;
   readonly pinned: readonly Pinned[];
 }
 
-const nothing: TryoutsState = { points: [], solution: null, running: null, ended: null, pinned: [] };
+const nothing: TryoutsState = { points: [], solution: null, trace: null, running: null, ended: null, pinned: [] };
 
 export const useTryouts = create<TryoutsState>(() => nothing);
 
@@ -91,6 +95,14 @@ export const connectTryouts = (thread: Thread) => {
       case 'solved':
         useTryouts.setState({ ...endedWith(null), solution: reply.solution });
         return;
+      case 'tracing': {
+        const { report, done } = reply;
+        useTryouts.setState(({ trace, running }) => ({
+          trace: trace === null ? null : { ...trace, report },
+          running: done || running === null ? null : { ...running, done: report.photons },
+        }));
+        return;
+      }
       case 'refused':
         useTryouts.setState(endedWith(reply.problems.map(({ message }) => message).join('; ')));
         return;
@@ -125,6 +137,11 @@ export const connectTryouts = (thread: Thread) => {
       cancel();
       const id = send({ kind: 'solve', design, wish, room });
       useTryouts.setState({ solution: null, ended: null, running: { kind: 'solve', id, done: 0, wish } });
+    },
+    trace: (design: Design): void => {
+      cancel();
+      const id = send({ kind: 'trace', design });
+      useTryouts.setState({ trace: { design, report: null }, ended: null, running: { kind: 'trace', id, done: 0 } });
     },
     /** Puts a variant aside; its full evaluation follows. */
     pin: (name: string, design: Design): void => {

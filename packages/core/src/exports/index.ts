@@ -1,33 +1,20 @@
 import { strToU8, zipSync } from 'fflate';
 import { printDesign } from '../design/index.js';
 import type { Evaluation } from '../evaluate/index.js';
+import { fileName, type PackFile } from './file-name.js';
 import { partsCsv, stripCsv } from './parts-csv.js';
 import { litPng } from './png.js';
 import { partSvg } from './svg.js';
 import { templatePdf } from './template-pdf.js';
 
+export { fileName, type PackFile } from './file-name.js';
+export { lightMaps, lightZip, luminanceCsv, luminancePfm, luminancePng16 } from './light-maps.js';
 export { partsCsv, stripCsv } from './parts-csv.js';
 export { litPng } from './png.js';
 export { partSvg, pathData } from './svg.js';
 export { checkSquareMm, templatePdf, type Paper } from './template-pdf.js';
 
-/** A file to be written, its path inside the pack. */
-export interface PackFile {
-  readonly path: string;
-  readonly bytes: Uint8Array;
-}
-
 const litViewPx = 1200;
-
-/** A name fit for a file on any system. */
-export const fileName = (name: string): string =>
-  name
-    .normalize('NFKD')
-    .replace(/[^\w\s-]/g, '')
-    .trim()
-    .replace(/\s+/g, '-')
-    .slice(0, 60)
-    .toLowerCase() || 'design';
 
 /** Everything that goes to the bench: SVG of each part, templates, lists, the design, the lit view. */
 export const benchPack = async (evaluation: Evaluation): Promise<readonly PackFile[]> => {

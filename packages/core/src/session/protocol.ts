@@ -1,6 +1,7 @@
 import type { Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
 import type { Evaluation } from '../evaluate/index.js';
+import type { TraceReport } from '../tracecheck/index.js';
 import type { Finding } from '../findings/index.js';
 import type { Problem } from '../result.js';
 import type { SolveRoom, Solution, SweepPlan, TryPoint, Wish } from '../tryouts/index.js';
@@ -10,6 +11,10 @@ export type SessionRequest =
   | { readonly kind: 'open'; readonly id: number; readonly catalogue: Catalogue }
   | { readonly kind: 'evaluate'; readonly id: number; readonly design: Design }
   | { readonly kind: 'pack'; readonly id: number; readonly design: Design }
+  /** The light maps of a design in full resolution, as a ZIP. */
+  | { readonly kind: 'maps'; readonly id: number; readonly design: Design }
+  /** The same light by tracing photons, until its error is small. */
+  | { readonly kind: 'trace'; readonly id: number; readonly design: Design }
   /** Every combination of a plan, tried on a design. */
   | { readonly kind: 'sweep'; readonly id: number; readonly design: Design; readonly plan: SweepPlan }
   /** The best within bounds. */
@@ -30,6 +35,7 @@ export type SessionReply =
   | { readonly kind: 'fixes'; readonly id: number; readonly findings: readonly Finding[] }
   | { readonly kind: 'progress'; readonly id: number; readonly done: number; readonly what: string }
   | { readonly kind: 'packed'; readonly id: number; readonly zip: Uint8Array }
+  | { readonly kind: 'tracing'; readonly id: number; readonly report: TraceReport; readonly done: boolean }
   | { readonly kind: 'tried'; readonly id: number; readonly points: readonly TryPoint[]; readonly done: number }
   | { readonly kind: 'swept'; readonly id: number }
   | { readonly kind: 'solved'; readonly id: number; readonly solution: Solution }

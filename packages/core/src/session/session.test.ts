@@ -2,6 +2,7 @@ import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../artwork/index.js';
 import { shippedCatalogue } from '../catalogue/index.js';
 import { changed, dispensary, inBox, testFonts } from '../testing/harness.js';
+import { faceOptions } from '../tryouts/index.js';
 import { createSession, type SessionReply } from './index.js';
 
 let fonts: FontBook;
@@ -60,6 +61,63 @@ describe('an evaluation session', () => {
     await handle({ kind: 'open', id: 2, catalogue: shippedCatalogue });
     await handle({ kind: 'evaluate', id: 3, design: changed(dispensary, inBox({ 'case.seatMm': 11.5 })) });
     expect(replies.at(-1)).toMatchObject({ kind: 'refused', problems: [{ path: 'assemblies.0.case.seatMm' }] });
+  });
+
+  it('sweeps point by point, and stops when told to', async () => {
+    const { handle, kinds, replies } = open();
+    await handle({ kind: 'open', id: 0, catalogue: shippedCatalogue });
+    const faces = faceOptions(shippedCatalogue).slice(0, 1);
+    const plan = { depthsMm: [60, 90], rowCounts: [2, 3, 4], faces, liningIds: ['matt-white'] };
+    await handle({ kind: 'sweep', id: 1, design: dispensary, plan });
+    expect(kinds(1).at(-1)).toBe('swept');
+    const points = replies.flatMap((reply) => (reply.kind === 'tried' ? reply.points : []));
+    expect(points.map(({ depthMm, rows }) => [depthMm, rows])).toEqual([
+      [60, 2],
+      [90, 2],
+      [60, 3],
+      [90, 3],
+      [60, 4],
+      [90, 4],
+    ]);
+    const stopped = handle({ kind: 'sweep', id: 2, design: dispensary, plan });
+    await handle({ kind: 'cancel', id: 2 });
+    await stopped;
+    expect(kinds(2).at(-1)).toBe('cancelled');
+    await handle({ kind: 'sweep', id: 3, design: dispensary, plan: { ...plan, faces: [] } });
+    expect(replies.at(-1)).toMatchObject({ kind: 'refused', problems: [{ path: 'faces' }] });
+  });
+
+  it('solves with progress, traces with reports, and stops both when told to', async () => {
+    const { handle, kinds } = open();
+    await handle({ kind: 'open', id: 0, catalogue: shippedCatalogue });
+    const room = {
+      faces: faceOptions(shippedCatalogue).slice(0, 1),
+      liningIds: ['matt-white'],
+      fewestRows: 4,
+      mostRows: 5,
+      shallowestMm: 60,
+      deepestMm: 120,
+    };
+    await handle({ kind: 'solve', id: 1, design: dispensary, wish: 'cheapest', room });
+    expect(kinds(1)).toContain('progress');
+    expect(kinds(1).at(-1)).toBe('solved');
+    for (const request of [
+      { kind: 'solve', id: 2, design: dispensary, wish: 'cheapest', room },
+      { kind: 'trace', id: 3, design: dispensary },
+    ] as const) {
+      const work = handle(request);
+      await handle({ kind: 'cancel', id: request.id });
+      await work;
+      expect(kinds(request.id).at(-1)).toBe('cancelled');
+    }
+  });
+
+  it('gives the light maps in full', async () => {
+    const { handle, replies } = open();
+    await handle({ kind: 'open', id: 0, catalogue: shippedCatalogue });
+    await handle({ kind: 'maps', id: 1, design: dispensary });
+    const last = replies.at(-1);
+    expect(last?.kind === 'packed' && last.zip.length).toBeGreaterThan(100_000);
   });
 
   it('packs the bench pack', async () => {

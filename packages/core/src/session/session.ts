@@ -1,6 +1,8 @@
 import type { FontBook } from '../artwork/index.js';
 import { createEvaluator, evaluate, type Evaluator } from '../evaluate/index.js';
-import { benchZip } from '../exports/index.js';
+import { benchZip, lightZip } from '../exports/index.js';
+import { fullGrid } from '../glow/index.js';
+import { traceCheck } from '../tracecheck/index.js';
 import type { Catalogue } from '../catalogue/index.js';
 import { checkPlan, solve, sweep, type TryPoint } from '../tryouts/index.js';
 import type { SessionReply, SessionRequest } from './protocol.js';
@@ -63,6 +65,28 @@ export const createSession = ({ fonts, post, pause }: SessionHost) => {
     post(cancelled.has(id) ? { kind: 'cancelled', id } : { kind: 'packed', id, zip });
   };
 
+  const runMaps = async ({ id, design }: Extract<SessionRequest, { kind: 'maps' }>): Promise<void> => {
+    if (opened === null) return post({ kind: 'crashed', id, message: 'maps came before open' });
+    post({ kind: 'progress', id, done: 0, what: 'lighting it in full' });
+    await pause();
+    const evaluation = createEvaluator(opened.catalogue, fonts, { grid: fullGrid }).evaluate(design);
+    if (!evaluation.ok) return post({ kind: 'refused', id, problems: evaluation.problems });
+    await pause();
+    if (cancelled.has(id)) return post({ kind: 'cancelled', id });
+    post({ kind: 'packed', id, zip: lightZip(evaluation.value) });
+  };
+
+  const runTrace = async ({ id, design }: Extract<SessionRequest, { kind: 'trace' }>): Promise<void> => {
+    if (opened === null) return post({ kind: 'crashed', id, message: 'trace came before open' });
+    const evaluation = opened.evaluator.quick(design);
+    if (!evaluation.ok) return post({ kind: 'refused', id, problems: evaluation.problems });
+    for (const report of traceCheck(evaluation.value)) {
+      post({ kind: 'tracing', id, report, done: report.done });
+      await pause();
+      if (cancelled.has(id)) return post({ kind: 'cancelled', id });
+    }
+  };
+
   /** Points are sent in small lots: a message for each would cost more than trying it. */
   const runSweep = async ({ id, design, plan }: Extract<SessionRequest, { kind: 'sweep' }>): Promise<void> => {
     if (opened === null) return post({ kind: 'crashed', id, message: 'sweep came before open' });
@@ -109,6 +133,10 @@ export const createSession = ({ fonts, post, pause }: SessionHost) => {
         return runEvaluate(request);
       case 'pack':
         return runPack(request);
+      case 'maps':
+        return runMaps(request);
+      case 'trace':
+        return runTrace(request);
       case 'sweep':
         return runSweep(request);
       case 'solve':

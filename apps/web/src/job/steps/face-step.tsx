@@ -5,6 +5,7 @@ import { useEvaluation } from '../../evaluation/evaluation-store';
 import { Button } from '../../ui/button';
 import { choicesOf, useCatalogue } from '../catalogue-context';
 import { CoatsField } from './coats-field';
+import { TraceCheck } from './trace-check';
 
 const at = 'assemblies.0';
 
@@ -113,6 +114,7 @@ export const FaceStep = () => {
         </tbody>
       </table>
       <Spots glow={evaluation.glow} />
+      <TraceCheck />
       <h3 className="mt-3 font-bold">Lit to unlit</h3>
       <table className="figure w-full text-[13px]">
         <tbody>
