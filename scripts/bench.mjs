@@ -9,23 +9,23 @@ const rounds = 15;
 const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
 
 /** Median time of `work` over several rounds once warm (ms); `work` gets the round’s number. */
-const timed = (work, count = rounds) => {
-  for (let round = 0; round < 6; round += 1) work(round);
+const timed = (work, count = rounds, warm = 6) => {
+  for (let round = 0; round < warm; round += 1) work(round);
   return median(
     Array.from({ length: count }, (_, round) => {
       const start = performance.now();
-      work(round + 6);
+      work(round + warm);
       return performance.now() - start;
     }),
   );
 };
 
-/** The plain double loop over LEDs × cells, as anybody would write it: the yardstick. */
-const plainLoop = ({ runs, geometry, glow, circuit, materials }) => {
-  const { grid } = glow;
+/** The plain double loop over LEDs × cells, as anybody would write it: the yardstick. `share` of the LEDs, for patience. */
+const plainLoop = ({ runs, geometry, circuit, materials }, grid, share = 1) => {
   const map = new Float64Array(grid.columns * grid.rows);
   const flux = materials.strip.lumensPerM / materials.strip.ledsPerM;
-  for (let led = 0; led < runs.leds.count; led += 1)
+  const step = Math.max(1, Math.round(1 / share));
+  for (let led = 0; led < runs.leds.count; led += step)
     for (let row = 0; row < grid.rows; row += 1)
       for (let column = 0; column < grid.columns; column += 1) {
         const dx = grid.area.x + (column + 0.5) * grid.cellWidthMm - runs.leds.x[led];
@@ -39,49 +39,197 @@ const plainLoop = ({ runs, geometry, glow, circuit, materials }) => {
   return map;
 };
 
-await runMain(async () => {
-  await setUp();
+const rated = (value, goal, unit, better) =>
+  `${value.toFixed(1)} ${unit}   (goal ${better === 'less' ? '≤' : '≥'} ${goal} ${unit}: ${(better === 'less' ? value <= goal : value >= goal) ? 'holds' : 'MISSED'})`;
+
+const loadCore = async () => {
   const core = await import(inRoot('packages/core/dist/index.js'));
+  const glow = await import(inRoot('packages/core/dist/glow/index.js'));
+  const tracing = await import(inRoot('packages/core/dist/tracing/index.js'));
   const packages = createRequire(inRoot('packages/core/package.json'));
   const fonts = await core.loadFontBook(async (file) => {
     const bytes = await readFile(packages.resolve(file));
     return bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + bytes.byteLength);
   });
+  return { core, glow, tracing, fonts };
+};
+
+/** The demo box with another size and strip. */
+const boxOf = (core, change, light = {}) => {
   const [box] = core.demoDesigns.dispensary.assemblies;
-  // 600 × 300 mm inside, 4 rows of 50 LEDs, a map of 256 × 128 cells.
-  const design = (depthInsideMm) => ({
+  return {
     ...core.demoDesigns.dispensary,
-    assemblies: [
-      {
-        ...box,
-        case: { ...box.case, widthMm: 624, heightMm: 324, depthInsideMm },
-        light: { ...box.light, stripId: 'coated-white-24v-70', rowCount: 5, endMarginMm: 10 },
-      },
-    ],
-  });
+    assemblies: [{ ...box, case: { ...box.case, ...change }, light: { ...box.light, ...light } }],
+  };
+};
+
+/** The inputs of the glow stage, taken from an evaluation. */
+const glowInputs = ({ design, geometry, materials, stack, distribution, runs, circuit }, wish) => {
+  const none = new Map();
+  return {
+    brief: design.brief,
+    mode: design.assemblies[0].artwork.mode,
+    geometry,
+    materials,
+    stack,
+    distribution,
+    runs,
+    circuit,
+    lettersOn: ({ columns, rows }) => {
+      const key = columns * rows;
+      if (!none.has(key)) none.set(key, new Float32Array(key));
+      return none.get(key);
+    },
+    wish,
+  };
+};
+
+const previewLines = ({ core, glow, fonts }) => {
   const evaluator = core.createEvaluator(core.shippedCatalogue, fonts);
-  const at = (depth) => evaluator.evaluate(design(depth)).value;
-  const sample = at(80);
+  const wanted = { stripId: 'coated-white-24v-70', rowCount: 5, endMarginMm: 10 };
+  const at = (depth) =>
+    evaluator.evaluate(boxOf(core, { widthMm: 624, heightMm: 324, depthInsideMm: depth }, wanted)).value;
+  const samples = Array.from({ length: rounds + 8 }, (_, round) => at(60 + round));
+  const inputs = samples.map((sample) => glowInputs(sample, core.previewGrid));
+  const [sample] = samples;
   const { columns, rows } = sample.glow.grid;
-  const edit = timed((round) => at(60 + round));
-  const loop = timed(() => plainLoop(sample), 5);
-  const artwork = timed((round) =>
-    evaluator.evaluate({
-      ...design(80),
-      assemblies: [{ ...design(80).assemblies[0], artwork: { ...box.artwork, capHeightMm: 60 + round } }],
-    }),
+  const stage = timed((round) => glow.glowOf(inputs[round % inputs.length]), 40, 40);
+  const whole = timed((round) => at(61.5 + round));
+  const loop = timed(() => plainLoop(sample, sample.glow.grid), 5, 1);
+  say(`preview: 600 × 300 mm, ${sample.runs.leds.count} LEDs, ${columns} × ${rows} cells, interreflection included`);
+  say(`  the glow stage                     ${rated(stage, 16, 'ms', 'less')}`);
+  say(`  every figure after a change of depth ${rated(whole, 100, 'ms', 'less')}`);
+  say(`  plain double loop : glow stage     ${(loop / stage).toFixed(1)} : 1`);
+};
+
+const largeLines = ({ core, glow, fonts }) => {
+  const evaluator = core.createEvaluator(core.shippedCatalogue, fonts);
+  const result = evaluator.evaluate(
+    boxOf(
+      core,
+      { widthMm: 2424, heightMm: 1224, depthInsideMm: 90, seatMm: 8 },
+      { stripId: 'coated-white-24v-120', rowCount: 18, endMarginMm: 12 },
+    ),
   );
-  say(`map ${columns} × ${rows}, ${sample.runs.leds.count} LEDs, interreflection included`);
-  say(`  every figure after a change of depth   ${edit.toFixed(1)} ms   (a frame is 16 ms; a page wants 100 ms)`);
-  say(`  every figure after a change of letters ${artwork.toFixed(1)} ms`);
-  say(`  plain double loop over LEDs × cells    ${loop.toFixed(1)} ms`);
-  say(`  ratio plain loop : whole preview       ${(loop / edit).toFixed(2)}`);
+  if (!result.ok) throw new Error(result.problems[0].message);
+  const sample = result.value;
+  const wish = (cells) => ({ longSide: 1200, maxCells: cells, maxPairs: 1e12, patches: 400, rays: 40_000 });
+  const inputs = glowInputs(sample, wish(720_000));
+  const before = process.memoryUsage().rss;
+  const time = timed(() => glow.glowOf(inputs), 3, 1);
+  const quarter = timed(() => glow.glowOf({ ...inputs, wish: { ...wish(180_000), longSide: 600 } }), 3, 1);
+  const lit = glow.glowOf(inputs);
+  const rss = process.memoryUsage().rss / 2 ** 20;
+  const share = 1 / 50;
+  const start = performance.now();
+  plainLoop(sample, lit.grid, share);
+  const loop = (performance.now() - start) / share;
+  // The same light by the plain loop at a few hundred cells, direct only.
+  const meter = {
+    planeBehindMm: 0,
+    towardNormal: () => 1,
+    lambertian: true,
+    imageShare: 0,
+    narrowestRad: Math.PI / 2,
+    blur: null,
+  };
+  const leds = glow.emittersOf(
+    sample.runs,
+    sample.materials.strip.lumensPerM / sample.materials.strip.ledsPerM,
+    sample.circuit.fluxShare,
+    sample.distribution,
+    false,
+  );
+  const merged = glow.emittersOf(
+    sample.runs,
+    sample.materials.strip.lumensPerM / sample.materials.strip.ledsPerM,
+    sample.circuit.fluxShare,
+    sample.distribution,
+    true,
+  );
+  const probe = core.gridOver({ x: -1100, y: -500, width: 2200, height: 1000 }, 22, 10);
+  const [own, plain] = [glow.directLight(merged, probe, 90, meter, null, 'exact').map, plainLoop(sample, probe)];
+  const off = own.reduce((worst, value, cell) => Math.max(worst, Math.abs(value / plain[cell] - 1)), 0);
+  say(
+    `\nlarge: 2400 × 1200 mm, ${leds.count} LEDs, ${lit.grid.columns} × ${lit.grid.rows} cells, interreflection included`,
+  );
+  say(`  the glow stage                     ${rated(time / 1000, 1, 's', 'less')}   by ${lit.methods.join(', ')}`);
+  say(`  four times the cells take          ${(time / quarter).toFixed(2)} times as long`);
+  say(
+    `  memory of the process              ${rated(rss, 512, 'MB', 'less')}, ${(rss - before / 2 ** 20).toFixed(0)} MB of it for this`,
+  );
+  say(
+    `  plain double loop : glow stage     ${rated(loop / time, 50, ': 1', 'more')}   (loop timed on 1 LED in ${1 / share}, scaled)`,
+  );
+  say(`  worst difference from that loop    ${rated(off * 100, 0.5, '%', 'less')}`);
+};
+
+const tracingLines = ({ core, tracing, fonts }) => {
+  const evaluation = core.createEvaluator(core.shippedCatalogue, fonts).evaluate(core.demoDesigns.dispensary).value;
+  // One letter as a case: the S of the demo’s lettering, its walls as many as its outline has.
+  const outline = evaluation.lettering.outline.filter((ring) => ring.length > 30).slice(0, 1);
+  const xs = outline.flat().map(([x]) => x);
+  const ys = outline.flat().map(([, y]) => y);
+  const [left, right, low, high] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+  const [x, y] = outline[0].reduce(([a, b], [u, v]) => [a + u / outline[0].length, b + v / outline[0].length], [0, 0]);
+  const one = (value) => Float64Array.of(value);
+  const white = { reflectance: 0.9, mirrorShare: 0 };
+  const tracer = tracing.createTracer({
+    outline,
+    depthMm: 40,
+    back: white,
+    walls: white,
+    face: { reflectance: 0.45, transmittance: 0.45 },
+    block: null,
+    lights: {
+      count: 1,
+      x: one(x),
+      y: one(y),
+      z: one(3),
+      nx: one(0),
+      ny: one(0),
+      nz: one(1),
+      ux: one(1),
+      uy: one(0),
+      uz: one(0),
+      fluxLm: one(100),
+      distribution: { kind: 'cosine', exponent: 1 },
+    },
+    grid: core.gridOver({ x: left, y: low, width: right - left, height: high - low }, 40, 40),
+    seed: 1,
+  });
+  tracer.step(60_000);
+  const before = tracer.found().wallHits;
+  const start = performance.now();
+  tracer.step(400_000);
+  const seconds = (performance.now() - start) / 1000;
+  say(`\ntracing: a letter-shaped case of ${outline[0].length} walls`);
+  say(
+    `  wall hits a second, one core       ${rated((tracer.found().wallHits - before) / seconds / 1e6, 3, 'M', 'more')}`,
+  );
+};
+
+const demoLines = ({ core, fonts }) => {
+  say('\ndemo designs: every figure after an edit');
   for (const [name, demo] of Object.entries(core.demoDesigns)) {
     const own = core.createEvaluator(core.shippedCatalogue, fonts);
     const [first] = demo.assemblies;
-    const time = timed((round) =>
+    const depth = timed((round) =>
       own.evaluate({ ...demo, assemblies: [{ ...first, case: { ...first.case, depthInsideMm: 50 + round } }] }),
     );
-    say(`demo ${name.padEnd(14)} refreshed in ${time.toFixed(1)} ms after a change of depth`);
+    const letters = timed((round) =>
+      own.evaluate({ ...demo, assemblies: [{ ...first, artwork: { ...first.artwork, capHeightMm: 40 + round } }] }),
+    );
+    say(`  ${name.padEnd(14)} depth ${rated(depth, 100, 'ms', 'less')}`);
+    say(`  ${' '.repeat(14)} letters ${rated(letters, 100, 'ms', 'less')}`);
   }
+};
+
+await runMain(async () => {
+  await setUp();
+  const loaded = await loadCore();
+  previewLines(loaded);
+  largeLines(loaded);
+  tracingLines(loaded);
+  demoLines(loaded);
 });

@@ -72,6 +72,19 @@ describe('vitrum', () => {
     expect(JSON.parse(readFileSync(path.join(target, 'design.json'), 'utf8'))).toEqual(demoDesigns['rye-and-salt']);
   });
 
+  it('lights a design in full and writes its maps', () => {
+    const target = path.join(folder, 'light');
+    const { status } = vitrum(['light', '-', '--to', target], JSON.stringify(demoDesigns['rye-and-salt']));
+    expect(status).toBe(0);
+    expect(readdirSync(target).sort()).toEqual([
+      'face-dusk.png',
+      'luminance-16.png',
+      'luminance.csv',
+      'luminance.pfm',
+      'read-me.txt',
+    ]);
+  });
+
   it.each([
     [['evaluate', '/no/such/file'], 'cannot be read'],
     [['evaluate'], 'name the design file'],

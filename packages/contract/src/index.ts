@@ -1,4 +1,5 @@
 export { CreateJobDto, SaveDesignDto, UpdateJobDto } from './job-requests.js';
+export { MeasuredDto, MeasuredFiguresDto } from './measured-request.js';
 export { NewJobForm } from './new-job-form.js';
 export type {
   DesignSummary,

@@ -1,4 +1,5 @@
 export { fontListings, loadFontBook, type FontBook, type FontListing, type Lettering } from './artwork/index.js';
+export * from './calibrate/index.js';
 export * from './catalogue/index.js';
 export type { Chain, Circuit, WireRun } from './circuit/index.js';
 export type { Cost, CostLine } from './cost/index.js';
@@ -38,6 +39,7 @@ export {
   type Evenness,
   type Glow,
   type GridWish,
+  valueAt,
   type Spot,
   type Verdict,
 } from './glow/index.js';

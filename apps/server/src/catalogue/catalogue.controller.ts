@@ -1,7 +1,17 @@
-import { Controller, Get } from '@nestjs/common';
-import { ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
-import type { Catalogue } from '@vitrum/core';
+import { Body, Controller, Delete, Get, NotFoundException, Param, Put } from '@nestjs/common';
+import { ApiBody, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
+import { MeasuredDto } from '@vitrum/contract';
+import { measurableKinds, type Catalogue, type MeasurableKind } from '@vitrum/core';
 import { CatalogueService } from './catalogue.service.js';
+
+const kindOf = (kind: string): MeasurableKind => {
+  const known = measurableKinds.find((each) => each === kind);
+  if (known === undefined)
+    throw new NotFoundException(`“${kind}” cannot be measured; there is ${measurableKinds.join(', ')}.`);
+  return known;
+};
+
+const figure = { type: 'number' } as const;
 
 @ApiTags('catalogue')
 @Controller('catalogue')
@@ -9,9 +19,45 @@ export class CatalogueController {
   constructor(private readonly catalogue: CatalogueService) {}
 
   @Get()
-  @ApiOperation({ summary: 'Strips, faces, boards, linings, films, supplies, wires, sundries and the shop’s rates' })
+  @ApiOperation({
+    summary: 'Strips, faces, coatings, boards, linings, films, supplies, wires, sundries and the shop’s rates',
+  })
   @ApiOkResponse({ description: 'The whole catalogue, a list a kind.' })
   read(): Promise<Catalogue> {
     return this.catalogue.read();
+  }
+
+  @Put(':kind/:id/measured')
+  @ApiOperation({ summary: 'Put the shop’s own readings in place of typical figures' })
+  @ApiBody({
+    schema: {
+      type: 'object',
+      required: ['figures', 'on', 'how', 'readings', 'errorShare'],
+      properties: {
+        figures: {
+          type: 'object',
+          properties: {
+            transmittance: figure,
+            reflectance: figure,
+            sigmaDeg: figure,
+            hazeShare: figure,
+            lumensPerM: figure,
+          },
+        },
+        on: { type: 'string', format: 'date' },
+        how: { type: 'string' },
+        readings: { type: 'integer' },
+        errorShare: figure,
+      },
+    },
+  })
+  measure(@Param('kind') kind: string, @Param('id') id: string, @Body() request: MeasuredDto): Promise<object> {
+    return this.catalogue.measure(kindOf(kind), id, request);
+  }
+
+  @Delete(':kind/:id/measured')
+  @ApiOperation({ summary: 'Go back to the typical figures' })
+  forget(@Param('kind') kind: string, @Param('id') id: string): Promise<object> {
+    return this.catalogue.forget(kindOf(kind), id);
   }
 }

@@ -1,6 +1,8 @@
-import { Injectable } from '@nestjs/common';
-import { shippedCatalogue, type Catalogue, type CatalogueKind } from '@vitrum/core';
-import { asc, sql } from 'drizzle-orm';
+import { Injectable, NotFoundException } from '@nestjs/common';
+import { MeasuredDto } from '@vitrum/contract';
+import { shippedCatalogue, withMeasured, type Catalogue, type CatalogueKind, type MeasurableKind } from '@vitrum/core';
+import { and, asc, eq, sql } from 'drizzle-orm';
+import { badRequest } from '../common/problems.js';
 import { DatabaseService } from '../database/database.module.js';
 import { catalogueItems } from '../database/schema.js';
 
@@ -31,6 +33,40 @@ export class CatalogueService {
       .insert(catalogueItems)
       .values({ kind: 'rates', id: 'rates', place: 0, data: shippedCatalogue.rates })
       .onConflictDoNothing();
+  }
+
+  private async find(kind: MeasurableKind, id: string): Promise<Catalogue[MeasurableKind][number]> {
+    const [row] = await this.database.db
+      .select({ data: catalogueItems.data })
+      .from(catalogueItems)
+      .where(and(eq(catalogueItems.kind, kind), eq(catalogueItems.id, id)));
+    if (row === undefined) throw new NotFoundException(`There is no “${id}” among the ${kind}.`);
+    return row.data as Catalogue[MeasurableKind][number];
+  }
+
+  private async put(kind: MeasurableKind, id: string, data: object): Promise<object> {
+    await this.database.db
+      .update(catalogueItems)
+      .set({ data })
+      .where(and(eq(catalogueItems.kind, kind), eq(catalogueItems.id, id)));
+    return data;
+  }
+
+  /** Measured figures in place of typical ones; readings of other figures of the item stay. */
+  async measure(kind: MeasurableKind, id: string, request: MeasuredDto): Promise<object> {
+    const { figures, on, how, readings, errorShare } = request;
+    const item = await this.find(kind, id);
+    const changed = withMeasured(kind, item, figures, { on, how, readings, errorShare });
+    if (!changed.ok) throw badRequest(changed.problems);
+    return this.put(kind, id, changed.value);
+  }
+
+  /** Back to what ships with the program. */
+  async forget(kind: MeasurableKind, id: string): Promise<object> {
+    await this.find(kind, id);
+    const shipped = shippedCatalogue[kind].find((item) => item.id === id);
+    if (shipped === undefined) throw new NotFoundException(`“${id}” has no typical figures to go back to.`);
+    return this.put(kind, id, shipped);
   }
 
   async read(): Promise<Catalogue> {

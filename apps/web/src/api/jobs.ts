@@ -1,5 +1,5 @@
 import type { JobListing, JobView, RevisionView, RevisionWithDesign } from '@vitrum/contract';
-import type { Catalogue, Design, JobStatus } from '@vitrum/core';
+import type { Catalogue, Design, JobStatus, MeasurableKind, MeasuredFigures } from '@vitrum/core';
 import { request } from './client';
 
 const json = (body: unknown): string => JSON.stringify(body);
@@ -24,3 +24,18 @@ export const getRevision = (id: string, number: number): Promise<RevisionWithDes
   request(`/jobs/${id}/revisions/${number}`);
 
 export const getCatalogue = (): Promise<Catalogue> => request('/catalogue');
+
+interface MeasuredRequest {
+  readonly figures: MeasuredFigures;
+  readonly on: string;
+  readonly how: string;
+  readonly readings: number;
+  readonly errorShare: number;
+}
+
+/** Puts the shop’s own readings in place of an item’s typical figures. */
+export const putMeasured = (kind: MeasurableKind, id: string, measured: MeasuredRequest): Promise<unknown> =>
+  request(`/catalogue/${kind}/${id}/measured`, { method: 'PUT', body: json(measured) });
+
+export const forgetMeasured = (kind: MeasurableKind, id: string): Promise<unknown> =>
+  request(`/catalogue/${kind}/${id}/measured`, { method: 'DELETE' });

@@ -3,10 +3,24 @@ import { useDocument } from '../document/document-store';
 import { connectEvaluation, type EvaluationLink, useEvaluation } from './evaluation-store';
 
 let link: EvaluationLink | null = null;
+let opened: Catalogue | null = null;
+
+/** A catalogue that has changed, as after measuring, lights the open design anew. */
+const reopen = (catalogue: Catalogue): void => {
+  if (link === null || catalogue === opened) return;
+  opened = catalogue;
+  link.open(catalogue);
+  const { design } = useDocument.getState();
+  if (design !== null) link.evaluate(design);
+};
 
 /** The page’s one evaluation thread, started on first use; it evaluates every edit of the open document. */
 export const startEvaluation = (catalogue: Catalogue): EvaluationLink => {
-  if (link !== null) return link;
+  if (link !== null) {
+    reopen(catalogue);
+    return link;
+  }
+  opened = catalogue;
   const worker = new Worker(new URL('./worker.ts', import.meta.url), { type: 'module', name: 'evaluation' });
   const started = connectEvaluation(worker);
   link = started;

@@ -1,7 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Catalogue } from '@vitrum/core';
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { getCatalogue } from '../api/jobs';
+import { MeasureDialog } from '../calibrate/measure-dialog';
+import { Button } from '../ui/button';
 import { ErrorSheet } from '../pages/error-sheet';
 import { PageHeader } from '../pages/page-header';
 
@@ -9,13 +11,23 @@ interface Section {
   readonly title: string;
   readonly columns: readonly string[];
   readonly rows: readonly (readonly string[])[];
+  /** Items in the order of the rows, where a shop can measure them with a sheet of their own. */
+  readonly measurable?: { readonly kind: 'faces' | 'coatings'; readonly items: readonly Item[] };
 }
+
+type Item = Catalogue['faces'][number] | Catalogue['coatings'][number];
+
+const scatterOf = ({ scatter }: Item): string =>
+  scatter.kind === 'lambertian'
+    ? 'full'
+    : `${percent(scatter.hazeShare)} in ±${Math.round(scatter.sigmaDeg * 10) / 10}°`;
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
 const sectionsOf = ({
   strips,
   faces,
+  coatings,
   boards,
   linings,
   films,
@@ -31,7 +43,7 @@ const sectionsOf = ({
       columns: ['name', 'light', 'beam', 'cut every', 'width', 'longest run', 'price'],
       rows: strips.map((strip) => [
         strip.name,
-        `${strip.lumensPerM} lm/m`,
+        `${strip.lumensPerM} lm/m${strip.whiteLumensPerM === undefined ? '' : ` + ${strip.whiteLumensPerM} white`}${strip.provenance === 'measured' ? ' •' : ''}`,
         `${strip.beamAngleDeg}°`,
         `${strip.cutPitchMm} mm`,
         `${strip.widthMm} mm`,
@@ -46,12 +58,23 @@ const sectionsOf = ({
         face.name,
         percent(face.transmittance),
         percent(face.reflectance),
-        face.scatter.kind === 'lambertian'
-          ? 'full'
-          : `${percent(face.scatter.hazeShare)} in ±${face.scatter.sigmaDeg}°`,
+        scatterOf(face),
         `${face.sheetWidthMm} × ${face.sheetHeightMm} mm`,
         price(face.price, 'sheet'),
       ]),
+      measurable: { kind: 'faces', items: faces },
+    },
+    {
+      title: 'On the inner side',
+      columns: ['name', 'passes', 'gives back', 'scatter', 'price'],
+      rows: coatings.map((coating) => [
+        coating.name,
+        percent(coating.transmittance),
+        percent(coating.reflectance),
+        scatterOf(coating),
+        price(coating.price, 'm² and coat'),
+      ]),
+      measurable: { kind: 'coatings', items: coatings },
     },
     {
       title: 'Boards',
@@ -101,7 +124,25 @@ const sectionsOf = ({
 
 const slug = (title: string): string => title.toLowerCase().replace(/\s+/g, '-');
 
-const SectionTable = ({ section }: { readonly section: Section }) => (
+const MeasureCell = ({ item, onMeasure }: { readonly item: Item; readonly onMeasure: () => void }) => (
+  <td className="py-0.5 text-right whitespace-nowrap">
+    <span className="mr-2 text-xs text-soft">
+      {item.measured === undefined
+        ? '~ typical'
+        : `• measured ${item.measured.on}, ± ${(item.measured.errorShare * 100).toFixed(1)} %`}
+    </span>
+    <Button onClick={onMeasure} aria-label={`Measure ${item.name}`}>
+      Measure
+    </Button>
+  </td>
+);
+
+interface SectionTableProps {
+  readonly section: Section;
+  readonly onMeasure: (kind: 'faces' | 'coatings', item: Item) => void;
+}
+
+const SectionTable = ({ section, onMeasure }: SectionTableProps) => (
   <section id={slug(section.title)} className="mb-7 overflow-x-auto">
     <h2 className="mb-1 text-lg font-bold">{section.title}</h2>
     <table className="w-full border-collapse text-[13px]">
@@ -115,10 +156,11 @@ const SectionTable = ({ section }: { readonly section: Section }) => (
               {column}
             </th>
           ))}
+          {section.measurable !== undefined && <th className="w-72 text-right font-semibold">figures</th>}
         </tr>
       </thead>
       <tbody>
-        {section.rows.map((row) => (
+        {section.rows.map((row, place) => (
           <tr key={row[0]} className="border-b border-line">
             {row.map((value, index) => (
               <td
@@ -128,6 +170,15 @@ const SectionTable = ({ section }: { readonly section: Section }) => (
                 {value}
               </td>
             ))}
+            {section.measurable !== undefined && (
+              <MeasureCell
+                item={section.measurable.items[place]!}
+                onMeasure={() =>
+                  section.measurable !== undefined &&
+                  onMeasure(section.measurable.kind, section.measurable.items[place]!)
+                }
+              />
+            )}
           </tr>
         ))}
       </tbody>
@@ -135,9 +186,10 @@ const SectionTable = ({ section }: { readonly section: Section }) => (
   </section>
 );
 
-/** What the shop can build from. Read-only for now. */
+/** What the shop can build from; faces and what is on them can be measured. */
 export const ShelfPage = () => {
   const { data, error } = useQuery({ queryKey: ['catalogue'], queryFn: getCatalogue, staleTime: Infinity });
+  const [measuring, setMeasuring] = useState<{ readonly kind: 'faces' | 'coatings'; readonly item: Item } | null>(null);
   useEffect(() => {
     document.title = 'Shelf · Vitrum';
   }, []);
@@ -149,8 +201,9 @@ export const ShelfPage = () => {
       <main className="mx-auto max-w-6xl px-5 py-5">
         <h1 className="text-2xl font-bold">Shelf</h1>
         <p className="mb-3 max-w-3xl text-soft">
-          What designs are made from. Every figure here is <strong className="text-ink">typical</strong>: a usual value,
-          not a measured one. Check it against what you bought.
+          What designs are made from. Figures are <strong className="text-ink">typical</strong>, usual values, until you
+          have <strong className="text-ink">measured</strong> your own: a lux meter or a photograph will do, and designs
+          use them from then on. A strip is measured on a finished box, in the step Prove.
         </p>
         {data === undefined && <p role="status">Fetching the shelf …</p>}
         <nav aria-label="On the shelf" className="mb-4 flex flex-wrap gap-x-4 gap-y-1">
@@ -161,8 +214,15 @@ export const ShelfPage = () => {
           ))}
         </nav>
         {sections.map((section) => (
-          <SectionTable key={section.title} section={section} />
+          <SectionTable
+            key={section.title}
+            section={section}
+            onMeasure={(kind, item) => setMeasuring({ kind, item })}
+          />
         ))}
+        {measuring !== null && (
+          <MeasureDialog kind={measuring.kind} item={measuring.item} onClose={() => setMeasuring(null)} />
+        )}
       </main>
     </>
   );

@@ -9,6 +9,7 @@ export type {
   FaceSheet,
   Film,
   Lining,
+  Measured,
   Provenance,
   Rates,
   Scatter,

@@ -1,5 +1,5 @@
 import type { Assembly, FaceDesign } from '../design/index.js';
-import { failure, success, type Result } from '../result.js';
+import { failure, success, type Problem, type Result } from '../result.js';
 import { findItem } from './find.js';
 import type { Board, Catalogue, Coating, FaceSheet, Film, Lining, Strip } from './types.js';
 
@@ -52,6 +52,37 @@ const findSecond = (second: FaceDesign['second'], catalogue: Catalogue, path: st
   return coats.ok ? success({ sheet: sheet.value, gapMm: second.gapMm, coats: coats.value }) : coats;
 };
 
+/** A sheet or coating that gives more light than it gets would make energy from nothing. */
+const makesLight = <T extends { readonly name: string; readonly transmittance: number; readonly reflectance: number }>(
+  { name, transmittance, reflectance }: T,
+  path: string,
+): readonly Problem[] =>
+  transmittance >= 0 && reflectance >= 0 && transmittance + reflectance <= 1
+    ? []
+    : [
+        {
+          path,
+          message: `${name} passes ${transmittance} and gives back ${reflectance} of the light: together that must be between 0 and 1; put its figures right on the shelf`,
+        },
+      ];
+
+/** Everything in the way of light that does not add up. */
+const lightProblems = (
+  face: FaceSheet,
+  faceCoats: readonly Coats[],
+  second: SecondSheet | null,
+  path: string,
+): readonly Problem[] => [
+  ...makesLight(face, `${path}.sheetId`),
+  ...faceCoats.flatMap(({ coating }, index) => makesLight(coating, `${path}.coats.${index}.coatingId`)),
+  ...(second === null
+    ? []
+    : [
+        ...makesLight(second.sheet, `${path}.second.sheetId`),
+        ...second.coats.flatMap(({ coating }, index) => makesLight(coating, `${path}.second.coats.${index}.coatingId`)),
+      ]),
+];
+
 /** Finds every item that `assembly` names; each unknown id becomes a problem under `path`. */
 export const findMaterials = (assembly: Assembly, catalogue: Catalogue, path: string): Result<Materials> => {
   const strip = findItem(catalogue.strips, assembly.light.stripId, `${path}.light.stripId`);
@@ -62,7 +93,9 @@ export const findMaterials = (assembly: Assembly, catalogue: Catalogue, path: st
   const backBoard = findItem(catalogue.boards, assembly.case.backBoardId, `${path}.case.backBoardId`);
   const lining = findItem(catalogue.linings, assembly.case.liningId, `${path}.case.liningId`);
   const film = findItem(catalogue.films, assembly.artwork.filmId, `${path}.artwork.filmId`);
-  if (strip.ok && face.ok && faceCoats.ok && second.ok && returnBoard.ok && backBoard.ok && lining.ok && film.ok)
+  if (strip.ok && face.ok && faceCoats.ok && second.ok && returnBoard.ok && backBoard.ok && lining.ok && film.ok) {
+    const wrong = lightProblems(face.value, faceCoats.value, second.value, `${path}.face`);
+    if (wrong.length > 0) return failure(...wrong);
     return success({
       strip: strip.value,
       face: face.value,
@@ -73,6 +106,7 @@ export const findMaterials = (assembly: Assembly, catalogue: Catalogue, path: st
       lining: lining.value,
       film: film.value,
     });
+  }
   const found = [strip, face, faceCoats, second, returnBoard, backBoard, lining, film];
   return failure(...found.flatMap((result) => (result.ok ? [] : result.problems)));
 };

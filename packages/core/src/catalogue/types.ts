@@ -1,10 +1,22 @@
 /** Where a figure comes from: a made-up but usual value, or the shop's own reading. */
 export type Provenance = 'typical' | 'measured';
 
+/** How an item’s figures were measured by the shop. */
+export interface Measured {
+  /** The day, as 2030-01-31. */
+  readonly on: string;
+  readonly how: string;
+  readonly readings: number;
+  /** Standard error, as a share of the figure. */
+  readonly errorShare: number;
+}
+
 interface Item {
   readonly id: string;
   readonly name: string;
   readonly provenance: Provenance;
+  /** Set once the shop has measured it. */
+  readonly measured?: Measured;
   /** In the catalogue's currency, for the unit the kind of item is bought in. */
   readonly price: number;
 }

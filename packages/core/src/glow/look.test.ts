@@ -97,6 +97,12 @@ describe('faces in stacks', () => {
     expect(two.evenness.dotContrast).toBeLessThan(0.6 * one.evenness.dotContrast);
   });
 
+  it('two rows show as bands through one sanded sheet, however fine the map', () => {
+    const sanded = { 'face.sheetId': 'clear-3', 'face.coats': [{ coatingId: 'sanded-80', coats: 1 }] };
+    for (const rowCount of [2, 3, 4])
+      expect(box({ ...sanded, 'light.rowCount': rowCount }).evenness.bands?.contrast).toBeGreaterThan(0.3);
+  });
+
   it('a second opal sheet melts bands that one shows, and costs light', () => {
     const [one, two] = [box({}), box({ 'face.second': { sheetId: 'opal-3', gapMm: 20 } })];
     expect(two.evenness.meanCdM2).toBeLessThan(0.7 * one.evenness.meanCdM2);

@@ -41,6 +41,22 @@ export interface FoundRipple {
   readonly index: number;
 }
 
+/** Value of a line between its places. */
+const between = (line: Float64Array, place: number): number => {
+  const whole = min(line.length - 2, floor(place));
+  return line[whole]! + (line[whole + 1]! - line[whole]!) * (place - whole);
+};
+
+/** Windows are taken an eighth of their width apart: each holds a whole pitch wherever it begins. */
+const windowShift = 3;
+
+/** From `first` to `last` by `shift`, the last one in: with two rows there is room for hardly more than one. */
+const windowStarts = (first: number, last: number, shift: number): readonly number[] => {
+  if (first < 0 || last < first) return [];
+  const starts = Array.from({ length: floor((last - first) / shift) + 1 }, (_, index) => first + index * shift);
+  return starts.at(-1) === last ? starts : [...starts, last];
+};
+
 /**
  * Amplitude of the ripple over its trend at each place of a line, by the fourth difference over half a pitch:
  * (6 L₀ − 4 (L₋½ + L₊½) + L₋₁ + L₊₁) / 16 is the ripple itself for a wave of that pitch, and nothing for any slope or bend up
@@ -50,16 +66,18 @@ const amplitudes = (line: Float64Array, trend: Float64Array, width: number): Flo
   const { length } = line;
   const reach = ceil(width);
   if (length < 2 * reach + width / 2) return null;
-  const at = (place: number): number => {
-    const whole = min(length - 2, floor(place));
-    return line[whole]! + (line[whole + 1]! - line[whole]!) * (place - whole);
-  };
+  const found = new Float64Array(length);
   const half = width / 2;
-  return line.map((value, place) => {
-    if (place < reach || place > length - 1 - reach || trend[place]! <= 0) return 0;
-    const ripple = 6 * value - 4 * (at(place - half) + at(place + half)) + at(place - width) + at(place + width);
-    return abs(ripple) / 16 / trend[place]!;
-  });
+  for (let place = reach; place < length - reach; place += 1) {
+    if (trend[place]! <= 0) continue;
+    const ripple =
+      6 * line[place]! -
+      4 * (between(line, place - half) + between(line, place + half)) +
+      between(line, place - width) +
+      between(line, place + width);
+    found[place] = abs(ripple) / 16 / trend[place]!;
+  }
+  return found;
 };
 
 /**
@@ -77,7 +95,9 @@ const worstOnLine = (
   // A cell less than the pitch, so that one pitch between two rows is still a window.
   const span = max(1, floor(width) - 1);
   let worst = { contrast: 0, index: -1 };
-  for (let start = 0; start + span < line.length; start += 1) {
+  const [first, last] = [trend.findIndex((value) => value > 0), trend.findLastIndex((value) => value > 0)];
+  const shift = max(1, span >> windowShift);
+  for (const start of windowStarts(first, last - span, shift)) {
     const middle = start + (span >> 1);
     if (trend[start]! <= 0 || trend[start + span]! <= 0 || !counts(middle)) continue;
     if (ripple !== null && ripple[middle] === 0) continue;
@@ -94,6 +114,9 @@ const worstOnLine = (
   }
   return worst;
 };
+
+/** Lines looked along; neighbours beyond that many are alike. */
+const enoughLines = 100;
 
 /**
  * The worst contrast of a ripple of `pitchMm` along x or y: each line over its own running mean (which takes slow
@@ -112,7 +135,8 @@ export const findRipple = (
   const width = pitchMm / axis.cellMm;
   const line = new Float64Array(axis.count);
   let worst = { contrast: 0, index: -1 };
-  for (let number = 0; number < axis.lines; number += 1) {
+  const step = max(1, floor(axis.lines / enoughLines));
+  for (let number = 0; number < axis.lines; number += step) {
     for (let place = 0; place < axis.count; place += 1)
       line[place] = map[number * axis.lineStride + place * axis.stride]!;
     const cellAt = (place: number): number => number * axis.lineStride + place * axis.stride;

@@ -9,9 +9,11 @@ export type Random = () => number;
  * not for secrets. Source: Tommy Ettinger's public-domain mulberry32.
  */
 export const seededRandom = (seed: number): Random => {
-  let state = seed >>> 0;
+  // In an array of 32-bit numbers: a plain variable of that size would be allocated anew at every draw.
+  const held = Int32Array.of(seed);
   return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
+    const state = (held[0]! + 0x6d2b79f5) | 0;
+    held[0] = state;
     let mixed = imul(state ^ (state >>> 15), 1 | state);
     mixed = (mixed + imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
     return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;

@@ -5,59 +5,93 @@ const { floor, max, min } = Math;
 
 /** With so few walls, trying them all is quicker than walking the buckets. */
 const tryAllUpTo = 12;
+/** A hair beyond both ends of a wall, so that nothing slips through where two meet. */
+const hair = 1e-9;
 
-/** Where a ray in the plane meets a wall; scratch that is passed in, since this is asked millions of times. */
-export interface WallHit {
-  wall: number;
-  time: number;
-}
-
-/** Tries one wall. Mutates `hit` when it is nearer. */
-const tryWall = (walls: Walls, wall: number, x: number, y: number, vx: number, vy: number, hit: WallHit): void => {
-  const [wx, wy] = [walls.dx[wall]!, walls.dy[wall]!];
+/** Time at which a ray meets one wall, or `before` when it does not meet it earlier. */
+const timeTo = (
+  ends: Float64Array,
+  wall: number,
+  x: number,
+  y: number,
+  vx: number,
+  vy: number,
+  before: number,
+): number => {
+  const at = wall * 4;
+  const ox = ends[at]! - x;
+  const oy = ends[at + 1]! - y;
+  const wx = ends[at + 2]!;
+  const wy = ends[at + 3]!;
   const cross = vx * wy - vy * wx;
-  if (cross === 0) return;
-  const [ox, oy] = [walls.x1[wall]! - x, walls.y1[wall]! - y];
+  // Where along the wall, times `cross`: most walls are passed over here, before any division.
+  const along = ox * vy - oy * vx;
+  if (cross > 0) {
+    if (along < -hair * cross || along > cross * (1 + hair)) return before;
+  } else if (along > -hair * cross || along < cross * (1 + hair) || cross === 0) return before;
   const time = (ox * wy - oy * wx) / cross;
-  if (time <= 0 || time >= hit.time) return;
-  const along = (ox * vy - oy * vx) / cross;
-  // A hair beyond both ends, so that nothing slips through where two walls meet.
-  if (along < -1e-9 || along > 1 + 1e-9) return;
-  hit.time = time;
-  hit.wall = wall;
+  return time <= 0 || time >= before ? before : time;
 };
 
 /**
- * The first wall on the ray from (x, y) by (vx, vy) before `hit.time`. Mutates `hit`: `wall` is −1 when there is none.
- * Walks the buckets one by one (J. Amanatides & A. Woo, 1987), and stops as soon as a hit lies within the walked part.
+ * The first wall on the ray from (x, y) by (vx, vy) before `times[0]`, or −1 when there is none. Mutates `times`: its
+ * first number becomes the way to that wall (numbers in an array are not allocated anew, and this is asked millions of
+ * times). Walks the buckets one by one (J. Amanatides & A. Woo, 1987), and stops as soon as a hit lies within the walked
+ * part.
  */
-export const nearestWall = (walls: Walls, x: number, y: number, vx: number, vy: number, hit: WallHit): void => {
-  hit.wall = -1;
+export const nearestWall = (
+  walls: Walls,
+  x: number,
+  y: number,
+  vx: number,
+  vy: number,
+  times: Float64Array,
+): number => {
+  const { ends } = walls;
+  let best = times[0]!;
+  let found = -1;
   if (walls.count <= tryAllUpTo) {
-    for (let wall = 0; wall < walls.count; wall += 1) tryWall(walls, wall, x, y, vx, vy, hit);
-    return;
+    for (let wall = 0; wall < walls.count; wall += 1) {
+      const time = timeTo(ends, wall, x, y, vx, vy, best);
+      if (time < best) {
+        best = time;
+        found = wall;
+      }
+    }
+    times[0] = best;
+    return found;
   }
   const { columns, rows, cellMm, left, low, starts, members } = walls;
   let column = min(columns - 1, max(0, floor((x - left) / cellMm)));
   let row = min(rows - 1, max(0, floor((y - low) / cellMm)));
-  const [stepX, stepY] = [vx > 0 ? 1 : -1, vy > 0 ? 1 : -1];
+  const stepX = vx > 0 ? 1 : -1;
+  const stepY = vy > 0 ? 1 : -1;
   const acrossX = vx === 0 ? Infinity : cellMm / (vx * stepX);
   const acrossY = vy === 0 ? Infinity : cellMm / (vy * stepY);
   let nextX = vx === 0 ? Infinity : (left + (column + (stepX > 0 ? 1 : 0)) * cellMm - x) / vx;
   let nextY = vy === 0 ? Infinity : (low + (row + (stepY > 0 ? 1 : 0)) * cellMm - y) / vy;
   for (;;) {
     const bucket = row * columns + column;
-    for (let at = starts[bucket]!; at < starts[bucket + 1]!; at += 1) tryWall(walls, members[at]!, x, y, vx, vy, hit);
-    const leaves = min(nextX, nextY);
-    if (hit.time <= leaves) return;
+    const end = starts[bucket + 1]!;
+    for (let at = starts[bucket]!; at < end; at += 1) {
+      const wall = members[at]!;
+      const time = timeTo(ends, wall, x, y, vx, vy, best);
+      if (time < best) {
+        best = time;
+        found = wall;
+      }
+    }
+    if (best <= nextX && best <= nextY) break;
     if (nextX < nextY) {
       column += stepX;
       nextX += acrossX;
-      if (column < 0 || column >= columns) return;
+      if (column < 0 || column >= columns) break;
     } else {
       row += stepY;
       nextY += acrossY;
-      if (row < 0 || row >= rows) return;
+      if (row < 0 || row >= rows) break;
     }
   }
+  times[0] = best;
+  return found;
 };

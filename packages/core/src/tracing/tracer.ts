@@ -1,11 +1,11 @@
 import { seededRandom } from '../maths/index.js';
 import { directionSampler } from '../photometry/index.js';
-import { nearestWall, type WallHit } from './nearest-wall.js';
+import { nearestWall } from './nearest-wall.js';
 import type { Lining, Scene, Traced } from './types.js';
 import { wallsOf } from './walls.js';
 
 // Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
-const { abs, cos, floor, max, min, PI, sin, sqrt } = Math;
+const { abs, cos, floor, max, min, sin, sqrt } = Math;
 
 const mm2PerM2 = 1e6;
 /** Photons are told apart in this many batches, from whose spread the error is estimated. */
@@ -26,15 +26,23 @@ export interface Tracer {
 interface Batch {
   readonly reflected: Float64Array;
   readonly direct: Float64Array;
-  photons: number;
-  out: number;
+  /** Photons traced, and what has left by the face. */
+  readonly sums: Float64Array;
 }
+
+/** Places in the photon’s array: where it is, which way it flies, what it carries. */
+const [X, Y, Z, VX, VY, VZ, WEIGHT] = [0, 1, 2, 3, 4, 5, 6];
+/** Places in the tallies. */
+const [HITS, FACE, CASE, CHANCE, LOST] = [0, 1, 2, 3, 4];
 
 /**
  * Photon tracing in an extruded outline: each photon starts at an LED with an equal share of the light, is reflected
  * diffusely or as from a mirror, loses at each surface what that absorbs, and leaves its share on the face each time it
  * comes there. Seeded, so that runs repeat; errors from the spread of batches. Weak photons end by chance, which keeps
  * the expected light (J. Arvo & D. Kirk, 1990).
+ *
+ * The photon and the tallies live in arrays of numbers: plain variables that several functions share would be allocated
+ * anew at every change, which costs four fifths of the speed.
  */
 export const createTracer = (scene: Scene): Tracer => {
   const { depthMm, back, walls: lining, face, block, lights, grid } = scene;
@@ -46,11 +54,12 @@ export const createTracer = (scene: Scene): Tracer => {
   const lots: readonly Batch[] = Array.from({ length: batches }, () => ({
     reflected: new Float64Array(cells),
     direct: new Float64Array(cells),
-    photons: 0,
-    out: 0,
+    sums: new Float64Array(2),
   }));
-  let [photons, wallHits, absorbedFace, absorbedCase, chance, lost] = [0, 0, 0, 0, 0, 0];
-  const hit: WallHit = { wall: -1, time: 0 };
+  const photon = new Float64Array(7);
+  const tally = new Float64Array(5);
+  const times = new Float64Array(1);
+  let photons = 0;
   const summed = new Float64Array(lights.count + 1);
   lights.fluxLm.forEach((flux, led) => (summed[led + 1] = summed[led]! + flux));
 
@@ -65,142 +74,153 @@ export const createTracer = (scene: Scene): Tracer => {
     return low;
   };
 
-  // The photon: place and way. Kept here, not in an object: this is the hot loop.
-  let [x, y, z, vx, vy, vz] = [0, 0, 0, 0, 0, 0];
-
-  /** Turns the photon into the half space of a unit normal, at `ahead` from it. */
-  const leaveAlong = (nx: number, ny: number, nz: number, ahead: number, azimuthRad: number): void => {
-    const aside = sqrt(max(0, 1 - ahead * ahead));
-    const [across, up] = [aside * cos(azimuthRad), aside * sin(azimuthRad)];
+  /** Turns the photon into the half space of a unit normal, by the cosine law: an even point of the disc, lifted. */
+  const scatter = (nx: number, ny: number, nz: number): void => {
+    let p: number;
+    let q: number;
+    let r2: number;
+    do {
+      p = 2 * random() - 1;
+      q = 2 * random() - 1;
+      r2 = p * p + q * q;
+    } while (r2 >= 1);
+    const ahead = sqrt(1 - r2);
     // Two directions at right angles to the normal (T. Duff et al., 2017).
     const sign = nz >= 0 ? 1 : -1;
     const a = -1 / (sign + nz);
     const b = nx * ny * a;
-    vx = nx * ahead + (1 + sign * nx * nx * a) * across + b * up;
-    vy = ny * ahead + sign * b * across + (sign + ny * ny * a) * up;
-    vz = nz * ahead - sign * nx * across - ny * up;
+    photon[VX] = nx * ahead + (1 + sign * nx * nx * a) * p + b * q;
+    photon[VY] = ny * ahead + sign * b * p + (sign + ny * ny * a) * q;
+    photon[VZ] = nz * ahead - sign * nx * p - ny * q;
   };
 
-  const bounce = (surface: Lining, nx: number, ny: number, nz: number): void => {
-    if (surface.mirrorShare > 0 && random() < surface.mirrorShare) {
-      const twice = 2 * (vx * nx + vy * ny + vz * nz);
-      vx -= twice * nx;
-      vy -= twice * ny;
-      vz -= twice * nz;
-    } else leaveAlong(nx, ny, nz, sqrt(random()), 2 * PI * random());
-    x += nx * offMm;
-    y += ny * offMm;
-    z += nz * offMm;
+  const mirror = (nx: number, ny: number, nz: number): void => {
+    const twice = 2 * (photon[VX]! * nx + photon[VY]! * ny + photon[VZ]! * nz);
+    photon[VX]! -= twice * nx;
+    photon[VY]! -= twice * ny;
+    photon[VZ]! -= twice * nz;
   };
 
-  /** Way to the block, if it is nearer than `time`; `blockAxis` says which of its sides is met. */
-  let blockAxis = -1;
-  const blockTime = (time: number): number => {
-    blockAxis = -1;
-    if (block === null) return time;
-    let [enter, leave, axis] = [0, time, -1];
+  /** Sends the photon back from a surface with this unit normal; what the surface absorbs is told by the caller. */
+  const bounce = ({ reflectance, mirrorShare }: Lining, nx: number, ny: number, nz: number): void => {
+    if (mirrorShare > 0 && random() < mirrorShare) mirror(nx, ny, nz);
+    else scatter(nx, ny, nz);
+    photon[X]! += nx * offMm;
+    photon[Y]! += ny * offMm;
+    photon[Z]! += nz * offMm;
+    photon[WEIGHT]! *= reflectance;
+  };
+
+  /** The axis across the side of the block that is met before `times[0]`, or −1. Mutates `times`. */
+  const meetBlock = (): number => {
+    if (block === null) return -1;
+    let [enter, leave, axis] = [0, times[0]!, -1];
     for (let each = 0; each < 3; each += 1) {
-      const [d, o] = each === 0 ? [vx, x] : each === 1 ? [vy, y] : [vz, z];
+      const [d, o] = [photon[VX + each]!, photon[each]!];
       const low = each === 0 ? block.x0 : each === 1 ? block.y0 : -1;
       const high = each === 0 ? block.x1 : each === 1 ? block.y1 : block.heightMm;
       if (d === 0) {
-        if (o <= low || o >= high) return time;
+        if (o <= low || o >= high) return -1;
         continue;
       }
       const near = ((d > 0 ? low : high) - o) / d;
-      const far = ((d > 0 ? high : low) - o) / d;
-      if (near > enter) [enter, axis] = [near, each];
-      leave = min(leave, far);
+      if (near > enter) {
+        enter = near;
+        axis = each;
+      }
+      leave = min(leave, ((d > 0 ? high : low) - o) / d);
     }
-    if (axis < 0 || enter >= leave) return time;
-    blockAxis = axis;
-    return enter;
+    if (axis < 0 || enter >= leave) return -1;
+    times[0] = enter;
+    return axis;
   };
 
-  const landOnFace = (lot: Batch, weight: number, bounces: number): void => {
-    const column = min(grid.columns - 1, max(0, floor((x - grid.area.x) / grid.cellWidthMm)));
-    const row = min(grid.rows - 1, max(0, floor((y - grid.area.y) / grid.cellHeightMm)));
+  const landOnFace = (lot: Batch, bounces: number): void => {
+    const column = min(grid.columns - 1, max(0, floor((photon[X]! - grid.area.x) / grid.cellWidthMm)));
+    const row = min(grid.rows - 1, max(0, floor((photon[Y]! - grid.area.y) / grid.cellHeightMm)));
+    const weight = photon[WEIGHT]!;
     const map = bounces === 0 ? lot.direct : lot.reflected;
     map[row * grid.columns + column]! += weight;
-    lot.out += weight * face.transmittance;
-    absorbedFace += weight * (1 - face.transmittance - face.reflectance);
+    lot.sums[1]! += weight * face.transmittance;
+    tally[FACE]! += weight * (1 - face.transmittance - face.reflectance);
   };
 
   const faceLining: Lining = { reflectance: face.reflectance, mirrorShare: 0 };
 
-  /** Moves the photon to what it meets next; returns its weight after that, 0 when it is gone. */
-  const fly = (lot: Batch, weight: number, bounces: number): number => {
-    const tz = vz > 0 ? (depthMm - z) / vz : vz < 0 ? -z / vz : Infinity;
-    hit.time = tz;
-    nearestWall(walls, x, y, vx, vy, hit);
-    const time = blockTime(hit.time);
+  /** Moves the photon to what it meets next and sends it on from there. */
+  const fly = (lot: Batch, bounces: number): void => {
+    const vz = photon[VZ]!;
+    times[0] = vz > 0 ? (depthMm - photon[Z]!) / vz : vz < 0 ? -photon[Z]! / vz : Infinity;
+    const wall = nearestWall(walls, photon[X]!, photon[Y]!, photon[VX]!, photon[VY]!, times);
+    const axis = meetBlock();
+    const time = times[0];
     if (time === Infinity) {
-      lost += weight;
-      return 0;
+      tally[LOST]! += photon[WEIGHT]!;
+      photon[WEIGHT] = 0;
+      return;
     }
-    wallHits += 1;
-    x += vx * time;
-    y += vy * time;
-    z += vz * time;
-    if (blockAxis >= 0) {
-      absorbedCase += weight * (1 - back.reflectance);
-      const sign = (blockAxis === 0 ? vx : blockAxis === 1 ? vy : vz) > 0 ? -1 : 1;
-      bounce(back, blockAxis === 0 ? sign : 0, blockAxis === 1 ? sign : 0, blockAxis === 2 ? sign : 0);
-      return weight * back.reflectance;
-    }
-    if (hit.wall >= 0) {
-      absorbedCase += weight * (1 - lining.reflectance);
-      const [nx, ny] = [walls.nx[hit.wall]!, walls.ny[hit.wall]!];
-      const sign = vx * nx + vy * ny > 0 ? -1 : 1;
+    tally[HITS]! += 1;
+    photon[X]! += photon[VX]! * time;
+    photon[Y]! += photon[VY]! * time;
+    photon[Z]! += vz * time;
+    if (axis >= 0) {
+      tally[CASE]! += photon[WEIGHT]! * (1 - back.reflectance);
+      const sign = photon[VX + axis]! > 0 ? -1 : 1;
+      bounce(back, axis === 0 ? sign : 0, axis === 1 ? sign : 0, axis === 2 ? sign : 0);
+    } else if (wall >= 0) {
+      tally[CASE]! += photon[WEIGHT]! * (1 - lining.reflectance);
+      const [nx, ny] = [walls.nx[wall]!, walls.ny[wall]!];
+      const sign = photon[VX]! * nx + photon[VY]! * ny > 0 ? -1 : 1;
       bounce(lining, sign * nx, sign * ny, 0);
-      return weight * lining.reflectance;
-    }
-    if (vz > 0) {
-      z = depthMm;
-      landOnFace(lot, weight, bounces);
+    } else if (vz > 0) {
+      photon[Z] = depthMm;
+      landOnFace(lot, bounces);
       bounce(faceLining, 0, 0, -1);
-      return weight * face.reflectance;
+    } else {
+      photon[Z] = 0;
+      tally[CASE]! += photon[WEIGHT]! * (1 - back.reflectance);
+      bounce(back, 0, 0, 1);
     }
-    z = 0;
-    absorbedCase += weight * (1 - back.reflectance);
-    bounce(back, 0, 0, 1);
-    return weight * back.reflectance;
   };
 
-  const trace = (lot: Batch): void => {
-    const led = pickLed(random());
-    x = lights.x[led]!;
-    y = lights.y[led]!;
-    z = lights.z[led]!;
+  const leaveLed = (led: number): void => {
     const { ahead, azimuthRad } = sample(random(), random());
     const [nx, ny, nz] = [lights.nx[led]!, lights.ny[led]!, lights.nz[led]!];
     const [ux, uy, uz] = [lights.ux[led]!, lights.uy[led]!, lights.uz[led]!];
     const aside = sqrt(max(0, 1 - ahead * ahead));
     const [across, up] = [aside * cos(azimuthRad), aside * sin(azimuthRad)];
-    vx = nx * ahead + ux * across + (ny * uz - nz * uy) * up;
-    vy = ny * ahead + uy * across + (nz * ux - nx * uz) * up;
-    vz = nz * ahead + uz * across + (nx * uy - ny * ux) * up;
-    let weight = 1;
-    for (let bounces = 0; weight > 0 && bounces < mostBounces; bounces += 1) {
-      weight = fly(lot, weight, bounces);
-      if (weight >= weak || weight === 0) continue;
-      if (random() < carryOn) {
-        chance += weight - weight / carryOn;
-        weight /= carryOn;
-      } else {
-        chance += weight;
-        weight = 0;
-      }
+    photon[X] = lights.x[led]!;
+    photon[Y] = lights.y[led]!;
+    photon[Z] = lights.z[led]!;
+    photon[VX] = nx * ahead + ux * across + (ny * uz - nz * uy) * up;
+    photon[VY] = ny * ahead + uy * across + (nz * ux - nx * uz) * up;
+    photon[VZ] = nz * ahead + uz * across + (nx * uy - ny * ux) * up;
+    photon[WEIGHT] = 1;
+  };
+
+  /** Ends a weak photon by chance, or makes it stronger by as much. */
+  const gamble = (): void => {
+    const weight = photon[WEIGHT]!;
+    const kept = random() < carryOn ? weight / carryOn : 0;
+    tally[CHANCE]! += weight - kept;
+    photon[WEIGHT] = kept;
+  };
+
+  const trace = (lot: Batch): void => {
+    leaveLed(pickLed(random()));
+    for (let bounces = 0; photon[WEIGHT]! > 0 && bounces < mostBounces; bounces += 1) {
+      fly(lot, bounces);
+      if (photon[WEIGHT]! < weak && photon[WEIGHT]! > 0) gamble();
     }
-    lost += weight;
-    lot.photons += 1;
+    tally[LOST]! += photon[WEIGHT]!;
+    lot.sums[0]! += 1;
     photons += 1;
   };
 
   const found = (): Traced => {
     const lmEach = photons > 0 ? emittedLm / photons : 0;
     const cellM2 = (grid.cellWidthMm * grid.cellHeightMm) / mm2PerM2;
-    const used = lots.filter((lot) => lot.photons > 0);
+    const used = lots.filter(({ sums }) => sums[0]! > 0);
     const reflectedLux = new Float64Array(cells);
     const errorLux = new Float64Array(cells);
     const directLux = new Float64Array(cells);
@@ -208,7 +228,7 @@ export const createTracer = (scene: Scene): Tracer => {
     for (let cell = 0; cell < cells; cell += 1) {
       let [sum, squares, direct] = [0, 0, 0];
       for (const lot of used) {
-        const own = lot.reflected[cell]! / lot.photons;
+        const own = lot.reflected[cell]! / lot.sums[0]!;
         sum += own;
         squares += own * own;
         direct += lot.direct[cell]!;
@@ -221,21 +241,21 @@ export const createTracer = (scene: Scene): Tracer => {
       square += errorLux[cell]! ** 2;
       total += reflectedLux[cell]!;
     }
-    const outs = used.map((lot) => lot.out / lot.photons);
+    const outs = used.map(({ sums }) => sums[1]! / sums[0]!);
     const outMean = outs.reduce((sum, out) => sum + out, 0) / max(1, outs.length);
     const outSpread = outs.reduce((sum, out) => sum + (out - outMean) ** 2, 0) / max(1, outs.length - 1);
     return {
       photons,
-      wallHits,
+      wallHits: tally[HITS]!,
       reflectedLux,
       errorLux,
       directLux,
       emittedLm,
-      outLm: lots.reduce((sum, lot) => sum + lot.out, 0) * lmEach,
-      absorbedFaceLm: absorbedFace * lmEach,
-      absorbedCaseLm: absorbedCase * lmEach,
-      chanceLm: chance * lmEach,
-      lostLm: abs(lost * lmEach),
+      outLm: lots.reduce((sum, { sums }) => sum + sums[1]!, 0) * lmEach,
+      absorbedFaceLm: tally[FACE]! * lmEach,
+      absorbedCaseLm: tally[CASE]! * lmEach,
+      chanceLm: tally[CHANCE]! * lmEach,
+      lostLm: abs(tally[LOST]! * lmEach),
       outErrorShare: outMean > 0 ? sqrt(outSpread / max(1, outs.length)) / outMean : 1,
       cellErrorShare: total > 0 ? (sqrt(square / cells) * cells) / total : 1,
     };

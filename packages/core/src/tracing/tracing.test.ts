@@ -179,11 +179,11 @@ describe('photon tracing', () => {
       for (let share = 0; share <= 1; share += 0.05) {
         const column = Math.min(
           walls.columns - 1,
-          Math.floor((walls.x1[wall]! + walls.dx[wall]! * share - walls.left) / walls.cellMm),
+          Math.floor((walls.ends[wall * 4]! + walls.ends[wall * 4 + 2]! * share - walls.left) / walls.cellMm),
         );
         const row = Math.min(
           walls.rows - 1,
-          Math.floor((walls.y1[wall]! + walls.dy[wall]! * share - walls.low) / walls.cellMm),
+          Math.floor((walls.ends[wall * 4 + 1]! + walls.ends[wall * 4 + 3]! * share - walls.low) / walls.cellMm),
         );
         const bucket = row * walls.columns + column;
         expect(Array.from(walls.members.subarray(walls.starts[bucket], walls.starts[bucket + 1]))).toContain(wall);

@@ -6,10 +6,8 @@ const { abs, ceil, floor, hypot, max, min, sqrt } = Math;
 /** The walls of an outline, and a grid of buckets that says which walls pass through which bucket. */
 export interface Walls {
   readonly count: number;
-  readonly x1: Float64Array;
-  readonly y1: Float64Array;
-  readonly dx: Float64Array;
-  readonly dy: Float64Array;
+  /** Start and extent of each wall in turn: x, y, dx, dy. One array, since all four are wanted together. */
+  readonly ends: Float64Array;
   /** Unit normal of each wall; either side. */
   readonly nx: Float64Array;
   readonly ny: Float64Array;
@@ -24,7 +22,7 @@ export interface Walls {
 }
 
 const shortestWallMm = 1e-6;
-const bucketsPerWall = 4;
+const bucketsPerWall = 1.5;
 const mostBuckets = 40_000;
 
 /** Buckets that the wall from (x1, y1) by (dx, dy) touches: all of its rows, and in each the columns it spans there. */
@@ -88,10 +86,7 @@ export const wallsOf = (outline: Outline): Walls => {
   buckets.forEach((members, bucket) => (starts[bucket + 1] = starts[bucket]! + members.length));
   return {
     count,
-    x1,
-    y1,
-    dx,
-    dy,
+    ends: Float64Array.from(flat),
     nx: dy.map((rise, wall) => rise / length[wall]!),
     ny: dx.map((run, wall) => -run / length[wall]!),
     columns,

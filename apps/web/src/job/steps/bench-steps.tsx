@@ -1,3 +1,4 @@
+import { BrightnessCheck } from '../../calibrate/brightness-check';
 import type { Step } from '@vitrum/core';
 import { Printer } from 'lucide-react';
 import { useEvaluation } from '../../evaluation/evaluation-store';
@@ -193,6 +194,7 @@ export const ProveStep = () => {
           ))}
         </tbody>
       </table>
+      <BrightnessCheck evaluation={evaluation} />
       <p className="mt-2 border-l-4 border-caution pl-2 text-[13px]">
         Do not leave a new sign lit unattended. Soak it for an hour before the back is closed.
       </p>

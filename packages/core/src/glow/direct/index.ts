@@ -4,8 +4,8 @@ import type { Grid } from '../../raster/index.js';
 import type { Emitters } from '../emitters.js';
 import { convolve, layingError, spectrumSize, type Level } from './convolve.js';
 import { addAny, addFacing } from './exact.js';
-import { facingLaw, looksAtFace, type FacingLaw } from './law.js';
-import { cutOffRadius, splat } from './splat.js';
+import { cutOffRadius, facingLaw, looksAtFace, type FacingLaw } from './law.js';
+import { splat } from './splat.js';
 
 export { addImages } from './images.js';
 

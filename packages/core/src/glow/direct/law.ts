@@ -14,6 +14,8 @@ export const mm2PerM2 = 1e6;
  */
 export interface FacingLaw {
   readonly table: Float64Array;
+  /** Light on an endless plane that falls at or beyond each q, summed from the far end; r dr is h²/2q² dq. */
+  readonly beyond: Float64Array;
   /** Set when the law is exactly `peak` · q²: cosine light on a face that scatters every way. */
   readonly squarePeak: number | null;
 }
@@ -24,8 +26,11 @@ export const facingLaw = (distribution: Distribution, view: StackView): FacingLa
     const q = min(1, index / tableSize);
     return q * sqrt(q) * intensityAt(distribution, acos(sqrt(q))) * view.towardNormal(q);
   });
+  const beyond = new Float64Array(tableSize + 1);
+  for (let index = 1; index <= tableSize; index += 1)
+    beyond[index] = beyond[index - 1]! + table[index]! / (index * index);
   const square = view.lambertian && distribution.kind === 'cosine' && distribution.exponent === 1;
-  return { table, squarePeak: square ? table[tableSize]! : null };
+  return { table, beyond, squarePeak: square ? table[tableSize]! : null };
 };
 
 /** Value of the law at `r2` mm² aside from a lumen at height `h` (cd/m²). */
@@ -36,19 +41,16 @@ export const lawAt = ({ table }: FacingLaw, h2: number, r2: number): number => {
   return (mm2PerM2 / h2) * (low + (table[index + 1]! - low) * (place - index));
 };
 
-/**
- * Share of the light on an endless plane that falls farther than `radiusMm` aside, by the law itself; r dr is
- * h²/2q² dq.
- */
-export const shareBeyond = ({ table }: FacingLaw, h: number, radiusMm: number): number => {
-  const limit = (tableSize * h * h) / (h * h + radiusMm * radiusMm);
-  let [beyond, all] = [0, 0];
-  for (let index = 1; index <= tableSize; index += 1) {
-    const own = table[index]! / (index * index);
-    all += own;
-    if (index <= limit) beyond += own;
+/** The radius beyond which less than `share` of the light on an endless plane falls, by the law itself (mm). */
+export const cutOffRadius = ({ beyond }: FacingLaw, h: number, share: number): number => {
+  const wanted = share * beyond[tableSize]!;
+  let [low, high] = [1, tableSize];
+  while (high - low > 1) {
+    const middle = (low + high) >> 1;
+    if (beyond[middle]! <= wanted) low = middle;
+    else high = middle;
   }
-  return all > 0 ? beyond / all : 0;
+  return h * sqrt(tableSize / low - 1);
 };
 
 /** Whether a source looks straight at the face with light that is the same all round. */

@@ -1,21 +1,8 @@
 import type { Grid } from '../../raster/index.js';
-import { mm2PerM2, shareBeyond, tableSize, type FacingLaw } from './law.js';
+import { mm2PerM2, tableSize, type FacingLaw } from './law.js';
 
 // Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
 const { ceil, floor, max, min, sqrt } = Math;
-
-const farthestHeights = 200;
-
-/** The radius beyond which less than `share` of the light falls (mm), by halving. */
-export const cutOffRadius = (law: FacingLaw, h: number, share: number): number => {
-  let [low, high] = [0, farthestHeights * h];
-  for (let turn = 0; turn < 24; turn += 1) {
-    const middle = (low + high) / 2;
-    if (shareBeyond(law, h, middle) > share) low = middle;
-    else high = middle;
-  }
-  return high;
-};
 
 /** Adds one source that looks straight at the plane, only as far as `radiusMm` aside. Mutates `map`. */
 export const splat = (
