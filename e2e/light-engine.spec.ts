@@ -137,10 +137,10 @@ test('a block in the case stops rows, carries strip round it, and goes again', a
 test('the light is traced for a second opinion, and agrees; tracing stops when told to', async ({ page, shop }) => {
   await openJob(page, shop, 'Dispensary', 'face');
   await page.getByRole('button', { name: 'Trace photons' }).click();
-  await expect(page.getByTestId('trace-report')).toBeVisible();
   await page.getByRole('region', { name: 'Traced light' }).getByRole('button', { name: 'Stop' }).click();
   await expect(page.getByRole('button', { name: 'Trace photons' })).toBeVisible();
   await page.getByRole('button', { name: 'Trace photons' }).click();
+  await expect(page.getByTestId('trace-report')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Trace photons' })).toBeVisible({ timeout: 60_000 });
   const [traced, patches] = await page
     .getByRole('row', { name: /^light out/ })
@@ -158,4 +158,25 @@ test('the light maps come in full as PNG, CSV, 16-bit PNG and floats', async ({ 
   const [header] = strFromU8(zip['rye-salt-counter-box-light/luminance.csv']!).split('\r\n');
   expect(header!.split(',').length).toBeGreaterThan(800);
   expect(zip['rye-salt-counter-box-light/luminance-16.png']!.length).toBeGreaterThan(100_000);
+});
+
+test('a sweep on the server goes on over a reload and a crash of the server, and is all there', async ({
+  page,
+  shop,
+}) => {
+  const id = await openJob(page, shop, 'Dispensary', 'face');
+  await page.getByRole('link', { name: 'Try-outs' }).click();
+  await page.getByLabel('Step').fill('2');
+  await page.getByLabel('Step').press('Enter');
+  const said = await page.getByText(/^\d+ combinations$/).textContent();
+  const total = Number.parseInt(said ?? '', 10);
+  expect(total).toBeGreaterThan(300);
+  await page.getByRole('button', { name: 'On the server' }).click();
+  await expect(page.getByText(/^[1-9]\d* of \d+ on the server$/)).toBeVisible({ timeout: 20_000 });
+  await shop.kill();
+  await shop.start();
+  await page.goto(`${shop.url}/jobs/${id}/tryouts`);
+  await expect(page.getByText(/on the server$/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Stop' })).toHaveCount(0, { timeout: 110_000 });
+  await expect(page.getByTestId('sweep-chart')).toHaveAttribute('aria-label', new RegExp(`: ${total} combinations`));
 });

@@ -19,7 +19,39 @@ const openJob = async (page, name, step) => {
   await settled(page);
 };
 
-/** Each picture: its file, and how to get there from an empty browser. */
+/** A job of its own, made from a demo job, so that pictures do not change each other. */
+const openTrial = async (page, name, place) => {
+  const jobs = await (await page.request.get('/api/jobs')).json();
+  const job = await (await page.request.get(`/api/jobs/${jobs.find((each) => each.name.startsWith(name)).id}`)).json();
+  const made = await (
+    await page.request.post('/api/jobs', { data: { name: job.name, design: job.head.design } })
+  ).json();
+  await page.goto(`/jobs/${made.id}/${place}`);
+  if (place !== 'tryouts') await settled(page);
+};
+
+const idle = (page) => page.getByRole('button', { name: 'Stop' }).waitFor({ state: 'detached', timeout: 60_000 });
+const step = (page, name) => page.getByRole('link', { name: new RegExp(`^${name}`) }).click();
+const pin = async (page) => {
+  await page.getByRole('link', { name: 'Try-outs' }).click();
+  await page.getByRole('button', { name: 'Pin', exact: true }).click();
+  await page.waitForTimeout(800);
+};
+
+/** Pins the demo box with each choice of a step in turn. */
+const compare = async (page, place, choices) => {
+  await openTrial(page, 'Dispensary', place);
+  for (const [index, [field, value]] of choices.entries()) {
+    if (index > 0) await step(page, place === 'case' ? 'Case' : 'Face');
+    await page.getByLabel(field, { exact: true }).selectOption(value);
+    await settled(page);
+    if (index < choices.length - 1) await pin(page);
+  }
+  await page.getByRole('link', { name: 'Try-outs' }).click();
+  await page.waitForTimeout(1500);
+};
+
+/** Each picture: its file, how to get there from an empty browser, and the part of the page if not all of it. */
 const pictures = [
   ['job-face', (page) => openJob(page, 'Dispensary', 'face')],
   [
@@ -77,6 +109,66 @@ const pictures = [
       await page.getByRole('heading', { name: 'Dispensary box' }).waitFor();
     },
   ],
+  [
+    'tryouts',
+    async (page) => {
+      await openTrial(page, 'Dispensary', 'tryouts');
+      await page.getByRole('button', { name: 'Pin', exact: true }).click();
+      await page.getByRole('button', { name: 'Try them all' }).click();
+      await idle(page);
+      await page.getByRole('button', { name: 'Shallowest' }).click();
+      await idle(page);
+      await page.getByTestId('solution').getByRole('button', { name: 'Take it' }).click();
+      await page.getByText('never seen').first().waitFor();
+      await page.waitForTimeout(1500);
+    },
+  ],
+  [
+    'compare-linings',
+    (page) =>
+      compare(page, 'case', [
+        ['Lining', 'matt-white'],
+        ['Lining', 'aluminium-tape'],
+        ['Lining', 'bare-ply'],
+      ]),
+    '[aria-label="Variants"]',
+  ],
+  [
+    'compare-sheets',
+    async (page) => {
+      await openTrial(page, 'Ticket', 'face');
+      await page.getByLabel('Face', { exact: true }).selectOption('clear-3');
+      await page.getByLabel('Inside', { exact: true }).first().selectOption('sanded-80');
+      await settled(page);
+      await pin(page);
+      await step(page, 'Face');
+      await page.getByRole('button', { name: 'Add a second sheet behind it' }).click();
+      await settled(page);
+      await pin(page);
+      await step(page, 'Face');
+      await page.getByRole('button', { name: 'Take it out' }).click();
+      await page.getByLabel('Face', { exact: true }).selectOption('opal-3');
+      await settled(page);
+      await page.getByRole('link', { name: 'Try-outs' }).click();
+      await page.waitForTimeout(1500);
+    },
+    '[aria-label="Variants"]',
+  ],
+  [
+    'measure',
+    async (page) => {
+      await page.goto('/shelf');
+      await page.getByRole('button', { name: 'Measure Opal acrylic 3 mm', exact: true }).click();
+      for (const [index, [bare, through]] of [
+        [1000, 432],
+        [780, 341],
+        [1210, 519],
+      ].entries()) {
+        await page.getByLabel(`Without, reading ${index + 1}`).fill(String(bare));
+        await page.getByLabel(`Through, reading ${index + 1}`).fill(String(through));
+      }
+    },
+  ],
   ['new-job', (page) => page.goto('/jobs/new')],
   [
     'shelf',
@@ -97,14 +189,15 @@ await runMain(async () => {
   const browser = await chromium.launch({ executablePath, args: chromiumArguments });
   mkdirSync(folder, { recursive: true });
   try {
-    for (const [name, arrange] of pictures.filter(([name]) => only.length === 0 || only.includes(name))) {
+    for (const [name, arrange, part] of pictures.filter(([name]) => only.length === 0 || only.includes(name))) {
       const page = await browser.newPage({ baseURL: server.url, viewport: { width: 1280, height: 800 } });
       page.on('pageerror', (error) => say(`${name}: ${error.message}`));
       page.on('console', (message) => message.type() === 'error' && say(`${name}: ${message.text()}`));
       await arrange(page);
       await page.evaluate(() => document.fonts.ready);
       await page.waitForTimeout(300);
-      await page.screenshot({ path: `${folder}/${name}.png` });
+      const target = part === undefined ? page : page.locator(part);
+      await target.screenshot({ path: `${folder}/${name}.png` });
       say(`docs/screenshots/${name}.png`);
       await page.close();
     }

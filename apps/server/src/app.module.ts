@@ -10,7 +10,18 @@ import { EvaluationService } from './evaluation/evaluation.service.js';
 import { HealthController } from './health/health.controller.js';
 import { JobsController } from './jobs/jobs.controller.js';
 import { JobsService } from './jobs/jobs.service.js';
+import { SweepQueue } from './sweeps/sweep-queue.js';
+import { SweepRunner } from './sweeps/sweep-runner.js';
+import { SweepsController } from './sweeps/sweeps.controller.js';
+import { SweepsService } from './sweeps/sweeps.service.js';
 import { SeedService } from './seed/seed.service.js';
+
+const configModule = (config: Config): DynamicModule => ({
+  module: class ConfigModule {},
+  global: true,
+  providers: [{ provide: CONFIG, useValue: config }],
+  exports: [CONFIG],
+});
 
 /** Requests a minute from one address; a page that saves on every edit stays far below. */
 const requestsPerMinute = 1200;
@@ -21,24 +32,33 @@ export class AppModule {
     return {
       module: AppModule,
       imports: [
-        {
-          module: class ConfigModule {},
-          global: true,
-          providers: [{ provide: CONFIG, useValue: config }],
-          exports: [CONFIG],
-        },
+        configModule(config),
         DatabaseModule,
         ThrottlerModule.forRoot([{ ttl: 60_000, limit: requestsPerMinute }]),
       ],
-      controllers: [JobsController, CatalogueController, HealthController],
+      controllers: [JobsController, CatalogueController, SweepsController, HealthController],
       providers: [
         CatalogueService,
         EvaluationService,
         JobsService,
         SeedService,
+        SweepQueue,
+        SweepsService,
         { provide: APP_FILTER, useClass: ProblemFilter },
         { provide: APP_GUARD, useClass: ThrottlerGuard },
       ],
+    };
+  }
+}
+
+/** What a worker process needs: the database, the catalogue, the queue, and nothing that listens. */
+@Module({})
+export class WorkerModule {
+  static with(config: Config): DynamicModule {
+    return {
+      module: WorkerModule,
+      imports: [configModule(config), DatabaseModule],
+      providers: [CatalogueService, EvaluationService, SweepQueue, SweepsService, SweepRunner],
     };
   }
 }

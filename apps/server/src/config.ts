@@ -9,6 +9,8 @@ export interface Config {
   /** Built web app to serve; may be missing in development. */
   readonly webRoot: string;
   readonly seed: boolean;
+  /** Whether a worker runs beside the server. */
+  readonly worker: boolean;
 }
 
 export const CONFIG = Symbol('config');
@@ -28,6 +30,7 @@ export const readConfig = (environment: NodeJS.ProcessEnv): Config => {
     port,
     webRoot: fileURLToPath(new URL('../../web/dist', import.meta.url)),
     seed: environment['VITRUM_SEED'] !== 'off',
+    worker: environment['VITRUM_WORKER'] !== 'off',
   };
 };
 

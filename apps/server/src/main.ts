@@ -1,6 +1,7 @@
 import type { AddressInfo } from 'node:net';
 import { createApp } from './create-app.js';
 import { readConfig } from './config.js';
+import { keepWorker } from './worker-process.js';
 
 const explain = (error: unknown, port: number): string => {
   const { code, message } = error as { code?: string; message?: string };
@@ -10,11 +11,17 @@ const explain = (error: unknown, port: number): string => {
   return `Vitrum could not start: ${message ?? String(error)}`;
 };
 
+/** Stops the worker first when the server is told to stop; Nest closes the rest. */
+const stopWith = (stopWorker: () => Promise<void>): void => {
+  for (const signal of ['SIGTERM', 'SIGINT'] as const) process.once(signal, () => void stopWorker());
+};
+
 const run = async (): Promise<void> => {
   const config = readConfig(process.env);
   try {
     const app = await createApp(config);
     await app.listen(config.port, config.host);
+    if (config.worker) stopWith(keepWorker(process.env));
     const { port } = app.getHttpServer().address() as AddressInfo;
     process.stdout.write(`listening http://${config.host}:${port}\n`);
   } catch (error) {

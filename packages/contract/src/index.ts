@@ -1,6 +1,16 @@
 export { CreateJobDto, SaveDesignDto, UpdateJobDto } from './job-requests.js';
 export { MeasuredDto, MeasuredFiguresDto } from './measured-request.js';
 export { NewJobForm } from './new-job-form.js';
+export {
+  FaceOptionDto,
+  FieldChangeDto,
+  SweepPlanDto,
+  SweepRequestDto,
+  type SweepEvent,
+  type SweepPointView,
+  type SweepStatus,
+  type SweepView,
+} from './sweep-request.js';
 export type {
   DesignSummary,
   JobListing,

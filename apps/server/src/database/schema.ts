@@ -1,5 +1,5 @@
-import type { DesignSummary } from '@vitrum/contract';
-import type { Design, JobStatus } from '@vitrum/core';
+import type { DesignSummary, SweepPointView, SweepStatus } from '@vitrum/contract';
+import type { Design, JobStatus, SweepPlan } from '@vitrum/core';
 import {
   boolean,
   date,
@@ -55,4 +55,35 @@ export const catalogueItems = pgTable(
     data: jsonb('data').notNull(),
   },
   (table) => [primaryKey({ columns: [table.kind, table.id] })],
+);
+
+/** Sweeps that run on the server. `runner` names the process at work; one not heard of for a while has died. */
+export const sweeps = pgTable(
+  'sweeps',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    design: json('design').$type<Design>().notNull(),
+    plan: json('plan').$type<SweepPlan>().notNull(),
+    status: text('status').$type<SweepStatus>().notNull().default('queued'),
+    runner: uuid('runner'),
+    done: integer('done').notNull().default(0),
+    total: integer('total').notNull(),
+    error: text('error'),
+    createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
+    updatedAt: timestamp('updated_at', { withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [index('sweeps_status').on(table.status)],
+);
+
+/** What a sweep has found, place by place; null where a combination makes no case. */
+export const sweepPoints = pgTable(
+  'sweep_points',
+  {
+    sweepId: uuid('sweep_id')
+      .notNull()
+      .references(() => sweeps.id, { onDelete: 'cascade' }),
+    place: integer('place').notNull(),
+    data: json('data').$type<SweepPointView | null>(),
+  },
+  (table) => [primaryKey({ columns: [table.sweepId, table.place] })],
 );

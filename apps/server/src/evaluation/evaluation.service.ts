@@ -9,6 +9,7 @@ import {
   type Catalogue,
   type Design,
   type Evaluation,
+  type Evaluator,
   type FontBook,
   type Severity,
 } from '@vitrum/core';
@@ -35,6 +36,11 @@ export class EvaluationService {
   private fontBook(): Promise<FontBook> {
     this.fonts ??= loadFontBook(loadFontFile);
     return this.fonts;
+  }
+
+  /** An evaluator of this catalogue with the shipped fonts. */
+  async evaluator(catalogue: Catalogue): Promise<Evaluator> {
+    return createEvaluator(catalogue, await this.fontBook());
   }
 
   /** The few facts that lists show; null when the design cannot be evaluated with this catalogue. */

@@ -200,7 +200,14 @@ describe('starting', () => {
     const other = await openShop(false);
     await other.close();
     const { createApp } = await import('../create-app.js');
-    const config = { databaseUrl: shop.databaseUrl, host: '127.0.0.1', port: 0, webRoot: '/nowhere', seed: true };
+    const config = {
+      databaseUrl: shop.databaseUrl,
+      host: '127.0.0.1',
+      port: 0,
+      webRoot: '/nowhere',
+      seed: true,
+      worker: false,
+    };
     const apps = await Promise.all([createApp(config, true), createApp(config, true)]);
     await Promise.all(apps.map((app) => app.close()));
     const jobs = body<readonly JobListing[]>(await api().get('/api/jobs'));
@@ -211,7 +218,14 @@ describe('starting', () => {
     const { createApp } = await import('../create-app.js');
     await expect(
       createApp(
-        { databaseUrl: 'postgres://x:y@127.0.0.1:1/z', host: '127.0.0.1', port: 0, webRoot: '/nowhere', seed: true },
+        {
+          databaseUrl: 'postgres://x:y@127.0.0.1:1/z',
+          host: '127.0.0.1',
+          port: 0,
+          webRoot: '/nowhere',
+          seed: true,
+          worker: false,
+        },
         true,
       ),
     ).rejects.toThrow(/ECONNREFUSED/);

@@ -26,7 +26,10 @@ export const openShop = async (seed = true): Promise<TestShop> => {
   const name = `t_${randomBytes(6).toString('hex')}`;
   await onServer(`create database ${name}`);
   const databaseUrl = `${server}/${name}`;
-  const app = await createApp({ databaseUrl, host: '127.0.0.1', port: 0, webRoot: '/nowhere', seed }, true);
+  const app = await createApp(
+    { databaseUrl, host: '127.0.0.1', port: 0, webRoot: '/nowhere', seed, worker: false },
+    true,
+  );
   await app.listen(0, '127.0.0.1');
   return {
     app,

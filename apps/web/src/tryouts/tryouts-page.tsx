@@ -11,7 +11,7 @@ import type { PlanDraft } from './plan-form';
 import { PointCard } from './point-card';
 import { SweepChart } from './sweep-chart';
 import { TryoutsPanel } from './tryouts-panel';
-import { clearTryouts, useTryouts } from './tryouts-store';
+import { useTryouts } from './tryouts-store';
 
 const roundTo = (value: number, step: number): number => Math.round(value / step) * step;
 
@@ -45,10 +45,7 @@ export const TryoutsPage = ({ jobId }: { readonly jobId: string }) => {
     const { design } = useDocument.getState();
     return design === null ? null : startFrom(design, catalogue);
   }, [catalogue]);
-  useEffect(() => {
-    clearTryouts();
-    return () => link.cancel();
-  }, [jobId, link]);
+  useEffect(() => link.about(jobId), [jobId, link]);
   const take = useCallback((id: number) => {
     const point = useTryouts.getState().points.find((each) => each.id === id);
     if (point !== undefined) changeDesign(point.change);

@@ -23,7 +23,9 @@ const Progress = ({ running, link }: { readonly running: Running; readonly link:
       aria-label={running.kind === 'solve' ? `Looking for the ${running.wish}` : 'Trying combinations'}
     />
     <span className="figure text-xs">
-      {running.kind === 'sweep' ? `${running.done} of ${running.of}` : `${running.done} tried`}
+      {running.kind === 'sweep'
+        ? `${running.done} of ${running.of}${running.onServer === undefined ? '' : ' on the server'}`
+        : `${running.done} tried`}
     </span>
     <Button onClick={link.cancel}>Stop</Button>
   </div>
@@ -72,6 +74,10 @@ export const TryoutsPanel = ({ link, catalogue, currency, start, rowsWord }: Try
   const run = (): void => {
     const { design } = useDocument.getState();
     if (design !== null) link.sweep(design, plan, sweepSize(plan));
+  };
+  const runOnServer = (): void => {
+    const { design } = useDocument.getState();
+    if (design !== null) void link.sweepOnServer(design, plan);
   };
   const solve = (wish: Wish) => (): void => {
     const { design } = useDocument.getState();
@@ -135,9 +141,18 @@ export const TryoutsPanel = ({ link, catalogue, currency, start, rowsWord }: Try
       )}
       <div className="mt-3 flex items-center justify-between">
         <h3 className="font-bold">What to try</h3>
-        <Button look="strong" disabled={running !== null} onClick={run}>
-          Try them all
-        </Button>
+        <span className="flex gap-1.5">
+          <Button
+            disabled={running !== null}
+            onClick={runOnServer}
+            title="Goes on when this page is closed; for large sweeps"
+          >
+            On the server
+          </Button>
+          <Button look="strong" disabled={running !== null} onClick={run}>
+            Try them all
+          </Button>
+        </span>
       </div>
       <PlanForm draft={draft} catalogue={catalogue} rowsWord={rowsWord} onChange={setDraft} />
     </aside>

@@ -7,6 +7,8 @@ import {
   type SessionRequest,
   type TryPoint,
 } from '@vitrum/core';
+import type { SweepEvent } from '@vitrum/contract';
+import type { Remote } from './remote';
 import { clouds, heightOf, shortList, stepsBetween } from './chart-points';
 import { clearTryouts, connectTryouts, mostPinned, useTryouts, type Thread } from './tryouts-store';
 
@@ -28,12 +30,41 @@ const point = (id: number, change: Partial<TryPoint> = {}): TryPoint => ({
   ...change,
 });
 
+const fakeRemote = () => {
+  const listeners: ((event: SweepEvent) => void)[] = [];
+  const stopped: string[] = [];
+  const remote: Remote = {
+    start: () => Promise.resolve({ id: 's-1', status: 'queued', done: 0, total: 2, error: null }),
+    follow: (_, hear) => {
+      listeners.push(hear);
+      return () => void listeners.splice(listeners.indexOf(hear), 1);
+    },
+    stop: (id) => Promise.resolve(stopped.push(id)),
+  };
+  return { ...remote, listeners, stopped };
+};
+
+const wirePoint = (id: number) => {
+  const { picture, ...rest } = point(id);
+  return { ...rest, picture: { width: picture.width, height: picture.height, base64: btoa('\0\x01\x02\x03') } };
+};
+
 const fake = () => {
   const sent: SessionRequest[] = [];
   const thread: Thread = { postMessage: (request) => sent.push(request), onmessage: null };
-  const link = connectTryouts(thread);
+  const memory = new Map<string, string>();
+  const remote = fakeRemote();
+  const link = connectTryouts(
+    thread,
+    {
+      getItem: (key) => memory.get(key) ?? null,
+      setItem: (key, value) => void memory.set(key, value),
+      removeItem: (key) => void memory.delete(key),
+    },
+    remote,
+  );
   const reply = (data: SessionReply) => thread.onmessage?.({ data } as MessageEvent<SessionReply>);
-  return { sent, link, reply };
+  return { sent, link, reply, memory, remote };
 };
 
 const design = demoDesigns.dispensary;
@@ -93,6 +124,55 @@ describe('the page’s side of try-outs', () => {
     link.sweep(design, plan, 2);
     reply({ kind: 'crashed', id: 1, message: 'boom' });
     expect(useTryouts.getState().ended).toContain('boom');
+  });
+
+  it('keeps what was tried while the job stays open, and begins afresh with another', () => {
+    const { link, reply, sent } = fake();
+    link.about('job-1');
+    link.sweep(design, plan, 2);
+    reply({ kind: 'tried', id: 0, points: [point(0)], done: 1 });
+    link.about('job-1');
+    expect(useTryouts.getState().points).toHaveLength(1);
+    link.about('job-2');
+    expect(sent.at(-1)).toEqual({ kind: 'cancel', id: 0 });
+    expect(useTryouts.getState()).toMatchObject({ jobId: 'job-2', points: [], running: null });
+  });
+
+  it('follows a sweep on the server, and takes it up again after a reload', async () => {
+    const { link, remote, memory } = fake();
+    link.about('job-1');
+    await link.sweepOnServer(design, plan);
+    expect(memory.get('vitrum.sweep.job-1')).toBe('s-1');
+    const hear = (status: SweepEvent['sweep']['status'], done: number, ids: readonly number[]) =>
+      remote.listeners.at(-1)?.({
+        sweep: { id: 's-1', status, done, total: 2, error: null },
+        points: ids.map(wirePoint),
+      });
+    hear('running', 1, [0]);
+    expect(useTryouts.getState()).toMatchObject({ running: { done: 1, of: 2, onServer: 's-1' }, points: [{ id: 0 }] });
+    expect([...useTryouts.getState().points[0]!.picture.data]).toEqual([0, 1, 2, 3]);
+
+    // Another page of the same browser: everything comes again, from the beginning.
+    useTryouts.setState({ jobId: null, points: [], running: null });
+    link.about('job-1');
+    hear('done', 2, [0, 1]);
+    hear('done', 2, []);
+    expect(useTryouts.getState()).toMatchObject({ running: null, points: [{ id: 0 }, { id: 1 }] });
+    expect(remote.listeners).toHaveLength(0);
+  });
+
+  it('stops a sweep on the server when asked, and says why one failed', async () => {
+    const { link, remote } = fake();
+    link.about('job-2');
+    await link.sweepOnServer(design, plan);
+    link.cancel();
+    expect(remote.stopped).toEqual(['s-1']);
+    await link.sweepOnServer(design, plan);
+    remote.listeners[0]?.({
+      sweep: { id: 's-1', status: 'failed', done: 0, total: 2, error: 'no such face' },
+      points: [],
+    });
+    expect(useTryouts.getState().ended).toContain('no such face');
   });
 
   it('pins a few variants and fills in their light when it comes', () => {

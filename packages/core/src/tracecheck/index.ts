@@ -27,7 +27,7 @@ export interface TraceReport {
 const cellsAcross = 24;
 /** Photons between reports: a few tens of milliseconds, so that a stop is heard at once. */
 const photonsAStep = 4000;
-const enoughError = 0.002;
+const enoughError = 0.001;
 const mostPhotons = 600_000;
 
 /** The case of an evaluation as a scene for tracing: mirror shares and all. */
@@ -71,7 +71,7 @@ const reportOf = (traced: Traced, { glow }: Evaluation, done: boolean): TraceRep
 };
 
 /**
- * Traces the light of a design, report by report, until the error of all that leaves is below 0.2 % or the photons run
+ * Traces the light of a design, report by report, until the error of all that leaves is below 0.1 % or the photons run
  * out. What patches cannot know, a lining that is partly a mirror, shows as a difference.
  */
 export function* traceCheck(evaluation: Evaluation, seed = 1): Generator<TraceReport, void> {

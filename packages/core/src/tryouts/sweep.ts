@@ -3,26 +3,35 @@ import { failure, success, type Problem, type Result } from '../result.js';
 import { rowsPath, tryPoint, type TryEvaluator } from './point.js';
 import type { FaceOption, SweepPlan, TryPoint } from './types.js';
 
-/** The most combinations of one sweep in the browser; more is for the night. */
+/** The most combinations of one sweep in the browser; more is for the server. */
 export const mostSweepPoints = 2000;
+
+/** Faces change what is under this path and nothing else. */
+const facePath = 'assemblies.0.face.';
 
 /** How many combinations a plan has. */
 export const sweepSize = ({ depthsMm, rowCounts, faces, liningIds }: SweepPlan): number =>
   depthsMm.length * rowCounts.length * faces.length * liningIds.length;
 
-/** Whether a plan can be run; problems name its part. */
-export const checkPlan = (plan: SweepPlan): Result<SweepPlan> => {
+/** Whether a plan can be run with at most `most` combinations; problems name its part. */
+export const checkPlan = (plan: SweepPlan, most = mostSweepPoints): Result<SweepPlan> => {
   const empty = (['depthsMm', 'rowCounts', 'faces', 'liningIds'] as const).filter((part) => plan[part].length === 0);
   const problems: Problem[] = empty.map((path) => ({ path, message: 'nothing is chosen here to try' }));
   const finite = (values: readonly number[]): boolean => values.every((value) => Number.isFinite(value) && value > 0);
   if (!finite(plan.depthsMm)) problems.push({ path: 'depthsMm', message: 'every depth must be a length above 0' });
   if (!finite(plan.rowCounts)) problems.push({ path: 'rowCounts', message: 'every number of rows must be above 0' });
   const size = sweepSize(plan);
-  if (size > mostSweepPoints)
-    problems.push({
-      path: '',
-      message: `${size} combinations are more than ${mostSweepPoints}; take wider steps or fewer faces`,
-    });
+  if (size > most)
+    problems.push({ path: '', message: `${size} combinations are more than ${most}; take wider steps or fewer faces` });
+  plan.faces.forEach(({ change }, face) =>
+    change.forEach(({ path }, field) => {
+      if (!path.startsWith(facePath))
+        problems.push({
+          path: `faces.${face}.change.${field}.path`,
+          message: `must begin with ${facePath}, and is “${path}”`,
+        });
+    }),
+  );
   return problems.length > 0 ? failure(...problems) : success(plan);
 };
 
@@ -42,13 +51,21 @@ export const combination = (
 
 /**
  * Every combination of a plan tried on a design, one by one: a generator that yields each point as it is found (or null
- * where it makes no case), so that the caller can show, pause or stop it.
+ * where it makes no case), so that the caller can show, pause or stop it. The first `from` are passed over.
  */
-export function* sweep(design: Design, plan: SweepPlan, evaluate: TryEvaluator): Generator<TryPoint | null, void> {
-  let id = 0;
+export function* sweep(
+  design: Design,
+  plan: SweepPlan,
+  evaluate: TryEvaluator,
+  from = 0,
+): Generator<TryPoint | null, void> {
+  let place = 0;
   for (const face of plan.faces)
     for (const liningId of plan.liningIds)
       for (const rows of plan.rowCounts)
-        for (const depthMm of plan.depthsMm)
-          yield tryPoint(design, combination(design, depthMm, rows, face, liningId), id++, face.name, evaluate);
+        for (const depthMm of plan.depthsMm) {
+          const id = place++;
+          if (id >= from)
+            yield tryPoint(design, combination(design, depthMm, rows, face, liningId), id, face.name, evaluate);
+        }
 }

@@ -1,0 +1,133 @@
+import { Injectable, NotFoundException } from '@nestjs/common';
+import type { SweepEvent, SweepPointView, SweepView } from '@vitrum/contract';
+import { checkPlan, readDesign, sweepSize, type Design, type SweepPlan } from '@vitrum/core';
+import { and, asc, eq, gt, inArray, lt, or, sql } from 'drizzle-orm';
+import { badRequest } from '../common/problems.js';
+import { DatabaseService } from '../database/database.module.js';
+import { sweepPoints, sweeps } from '../database/schema.js';
+import { SweepQueue } from './sweep-queue.js';
+import { sweepView } from './sweep-views.js';
+
+/** The most combinations of one sweep on the server. */
+const mostPoints = 20_000;
+/** A run that has not been heard of for so long has died with its process. */
+const deadAfter = sql`interval '6 seconds'`;
+const pointsAnEvent = 200;
+
+/** A sweep as a runner works on it. */
+export interface ClaimedSweep {
+  readonly id: string;
+  readonly design: Design;
+  readonly plan: SweepPlan;
+  readonly done: number;
+}
+
+/** Sweeps that run on the server: kept in tables, so that any process may ask, work or die. */
+@Injectable()
+export class SweepsService {
+  constructor(
+    private readonly database: DatabaseService,
+    private readonly queue: SweepQueue,
+  ) {}
+
+  async create(design: object, plan: SweepPlan): Promise<SweepView> {
+    const read = readDesign(design);
+    if (!read.ok) throw badRequest(read.problems.map(({ path, message }) => ({ path: `design.${path}`, message })));
+    const checked = checkPlan(plan, mostPoints);
+    if (!checked.ok) throw badRequest(checked.problems.map(({ path, message }) => ({ path: `plan.${path}`, message })));
+    const [row] = await this.database.db
+      .insert(sweeps)
+      .values({ design: read.value, plan, total: sweepSize(plan) })
+      .returning();
+    if (row === undefined) throw new Error('a sweep was not stored');
+    await this.queue.send(row.id);
+    return sweepView(row);
+  }
+
+  private async row(id: string) {
+    const [row] = await this.database.db.select().from(sweeps).where(eq(sweeps.id, id));
+    if (row === undefined) throw new NotFoundException('There is no such sweep.');
+    return row;
+  }
+
+  async view(id: string): Promise<SweepView> {
+    return sweepView(await this.row(id));
+  }
+
+  /** Where a sweep stands, with the points after place `from`. */
+  async since(id: string, from: number): Promise<SweepEvent & { readonly last: number }> {
+    const row = await this.row(id);
+    const points = await this.database.db
+      .select()
+      .from(sweepPoints)
+      .where(and(eq(sweepPoints.sweepId, id), gt(sweepPoints.place, from)))
+      .orderBy(asc(sweepPoints.place))
+      .limit(pointsAnEvent);
+    return {
+      sweep: sweepView(row),
+      points: points.flatMap(({ data }) => (data === null ? [] : [data])),
+      last: points.at(-1)?.place ?? from,
+    };
+  }
+
+  async cancel(id: string): Promise<SweepView> {
+    await this.row(id);
+    await this.database.db
+      .update(sweeps)
+      .set({ status: 'cancelled', updatedAt: sql`now()` })
+      .where(and(eq(sweeps.id, id), inArray(sweeps.status, ['queued', 'running'])));
+    return sweepView(await this.row(id));
+  }
+
+  /** Takes a sweep that nobody works on, or whose runner has died; null when somebody else has it. */
+  async claim(id: string, runner: string): Promise<ClaimedSweep | null> {
+    const [row] = await this.database.db
+      .update(sweeps)
+      .set({ status: 'running', runner, updatedAt: sql`now()` })
+      .where(
+        and(
+          eq(sweeps.id, id),
+          or(
+            eq(sweeps.status, 'queued'),
+            and(eq(sweeps.status, 'running'), lt(sweeps.updatedAt, sql`now() - ${deadAfter}`)),
+          ),
+        ),
+      )
+      .returning();
+    return row === undefined ? null : { id, design: row.design, plan: row.plan, done: row.done };
+  }
+
+  /** Stores points from place `from` on; false when the sweep has been cancelled or taken by another runner. */
+  async store(id: string, runner: string, from: number, points: readonly (SweepPointView | null)[]): Promise<boolean> {
+    return this.database.db.transaction(async (transaction) => {
+      const held = await transaction
+        .update(sweeps)
+        .set({ done: from + points.length, updatedAt: sql`now()` })
+        .where(and(eq(sweeps.id, id), eq(sweeps.runner, runner), eq(sweeps.status, 'running')))
+        .returning({ id: sweeps.id });
+      if (held.length === 0) return false;
+      if (points.length > 0)
+        await transaction
+          .insert(sweepPoints)
+          .values(points.map((data, index) => ({ sweepId: id, place: from + index + 1, data })))
+          .onConflictDoNothing();
+      return true;
+    });
+  }
+
+  async end(id: string, runner: string, error: string | null): Promise<void> {
+    await this.database.db
+      .update(sweeps)
+      .set({ status: error === null ? 'done' : 'failed', error, updatedAt: sql`now()` })
+      .where(and(eq(sweeps.id, id), eq(sweeps.runner, runner), eq(sweeps.status, 'running')));
+  }
+
+  /** Sweeps that want doing and that nobody works on: left behind by a process that died. */
+  async orphans(): Promise<readonly string[]> {
+    const rows = await this.database.db
+      .select({ id: sweeps.id })
+      .from(sweeps)
+      .where(and(inArray(sweeps.status, ['queued', 'running']), lt(sweeps.updatedAt, sql`now() - ${deadAfter}`)));
+    return rows.map(({ id }) => id);
+  }
+}

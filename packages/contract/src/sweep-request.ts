@@ -1,0 +1,101 @@
+import type { TryPoint } from '@vitrum/core';
+import { Type } from 'class-transformer';
+import {
+  Allow,
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsNumber,
+  IsObject,
+  IsString,
+  MaxLength,
+  ValidateNested,
+} from 'class-validator';
+
+const mostValues = 2000;
+const aNumber = { allowNaN: false, allowInfinity: false } as const;
+
+/** One field of a design set to a value. */
+export class FieldChangeDto {
+  @IsString()
+  @MaxLength(120)
+  path: string;
+
+  /** Any value; the design’s schema checks it when it is tried. */
+  @Allow()
+  value: unknown;
+}
+
+/** A face to try. */
+export class FaceOptionDto {
+  @IsString()
+  @MaxLength(200)
+  name: string;
+
+  @IsArray()
+  @ArrayMaxSize(12)
+  @ValidateNested({ each: true })
+  @Type(() => FieldChangeDto)
+  change: FieldChangeDto[];
+}
+
+/** What a sweep goes through. */
+export class SweepPlanDto {
+  @IsArray()
+  @ArrayMinSize(1, { message: 'choose at least one depth' })
+  @ArrayMaxSize(mostValues)
+  @IsNumber(aNumber, { each: true, message: 'every depth is a number of millimetres' })
+  depthsMm: number[];
+
+  @IsArray()
+  @ArrayMinSize(1, { message: 'choose at least one number of rows' })
+  @ArrayMaxSize(mostValues)
+  @IsNumber(aNumber, { each: true, message: 'every number of rows is a number' })
+  rowCounts: number[];
+
+  @IsArray()
+  @ArrayMinSize(1, { message: 'choose at least one face' })
+  @ArrayMaxSize(100)
+  @ValidateNested({ each: true })
+  @Type(() => FaceOptionDto)
+  faces: FaceOptionDto[];
+
+  @IsArray()
+  @ArrayMinSize(1, { message: 'choose at least one lining' })
+  @ArrayMaxSize(100)
+  @IsString({ each: true })
+  liningIds: string[];
+}
+
+/** A sweep to be run on the server. */
+export class SweepRequestDto {
+  @IsObject({ message: 'a design is a JSON object' })
+  design: object;
+
+  @IsObject({ message: 'a plan is a JSON object' })
+  @ValidateNested()
+  @Type(() => SweepPlanDto)
+  plan: SweepPlanDto;
+}
+
+export type SweepStatus = 'queued' | 'running' | 'done' | 'failed' | 'cancelled';
+
+/** How a sweep on the server stands. */
+export interface SweepView {
+  readonly id: string;
+  readonly status: SweepStatus;
+  readonly done: number;
+  readonly total: number;
+  readonly error: string | null;
+}
+
+/** One combination tried on the server; its picture travels as base64. */
+export interface SweepPointView extends Omit<TryPoint, 'picture'> {
+  readonly picture: { readonly width: number; readonly height: number; readonly base64: string };
+}
+
+/** What an event of a sweep carries: where it stands, and the points since the last. */
+export interface SweepEvent {
+  readonly sweep: SweepView;
+  readonly points: readonly SweepPointView[];
+}
