@@ -20,15 +20,24 @@ const openJob = async (page, name, step) => {
 };
 
 /** A job of its own, made from a demo job, so that pictures do not change each other. */
-const openTrial = async (page, name, place) => {
+const openTrial = async (page, name, place, change = (design) => design) => {
   const jobs = await (await page.request.get('/api/jobs')).json();
-  const job = await (await page.request.get(`/api/jobs/${jobs.find((each) => each.name.startsWith(name)).id}`)).json();
+  const { id } = jobs.find((each) => each.name.startsWith(name));
+  // As it was at first, whatever other pictures have done to it.
+  const first = await (await page.request.get(`/api/jobs/${id}/revisions/1`)).json();
   const made = await (
-    await page.request.post('/api/jobs', { data: { name: job.name, design: job.head.design } })
+    await page.request.post('/api/jobs', { data: { name: first.design.name, design: change(first.design) } })
   ).json();
   await page.goto(`/jobs/${made.id}/${place}`);
   if (place !== 'tryouts') await settled(page);
 };
+
+const withRows =
+  (rowCount) =>
+  ({ assemblies: [box], ...rest }) => ({
+    ...rest,
+    assemblies: [{ ...box, light: { ...box.light, rowCount } }],
+  });
 
 const idle = (page) => page.getByRole('button', { name: 'Stop' }).waitFor({ state: 'detached', timeout: 60_000 });
 const step = (page, name) => page.getByRole('link', { name: new RegExp(`^${name}`) }).click();
@@ -136,7 +145,7 @@ const pictures = [
   [
     'compare-sheets',
     async (page) => {
-      await openTrial(page, 'Ticket', 'face');
+      await openTrial(page, 'Dispensary', 'face', withRows(5));
       await page.getByLabel('Face', { exact: true }).selectOption('clear-3');
       await page.getByLabel('Inside', { exact: true }).first().selectOption('sanded-80');
       await settled(page);

@@ -192,7 +192,8 @@ export const connectTryouts = (thread: Thread, memory: Memory = localStorage, re
     about: (jobId: string): void => {
       if (useTryouts.getState().jobId === jobId) return;
       // A sweep on the server goes on without the page; only its line is cut.
-      if (useTryouts.getState().running?.kind === 'sweep') unfollow();
+      const { running } = useTryouts.getState();
+      if (running?.kind === 'sweep' && running.onServer !== undefined) unfollow();
       else cancel();
       useTryouts.setState({ ...nothing, jobId });
       const left = memory.getItem(rememberedAs(jobId));

@@ -1,23 +1,6 @@
 import type { LightRuns, Point3 } from '../light-runs/index.js';
-import type { Distribution } from '../photometry/index.js';
+import type { Distribution, PointSources } from '../photometry/index.js';
 import { blurredPitchShare } from './grid.js';
-
-/** Point sources with their place (mm), the way each faces, the way its strip runs, and their flux (lm). */
-export interface Emitters {
-  readonly count: number;
-  readonly x: Float64Array;
-  readonly y: Float64Array;
-  readonly z: Float64Array;
-  readonly nx: Float64Array;
-  readonly ny: Float64Array;
-  readonly nz: Float64Array;
-  /** Unit vector at right angles to the facing: azimuth 0 of a measured distribution. */
-  readonly ux: Float64Array;
-  readonly uy: Float64Array;
-  readonly uz: Float64Array;
-  readonly fluxLm: Float64Array;
-  readonly distribution: Distribution;
-}
 
 const along = (from: Point3, to: Point3): Point3 => {
   const length = Math.hypot(to[0] - from[0], to[1] - from[1], to[2] - from[2]);
@@ -35,7 +18,7 @@ export const emittersOf = (
   fluxShare: Float64Array,
   distribution: Distribution,
   lines: boolean,
-): Emitters => {
+): PointSources => {
   const { leds, segments } = runs;
   const together = lines ? Math.max(1, Math.floor((blurredPitchShare * runs.throwMm) / runs.ledPitchMm)) : 1;
   const rows: number[][] = [];

@@ -1,7 +1,6 @@
 import { clamp, evenPoint } from '../maths/index.js';
-import { directionSampler } from '../photometry/index.js';
+import { directionSampler, type PointSources } from '../photometry/index.js';
 import { patchHit, type Enclosure } from '../radiosity/index.js';
-import type { Emitters } from './emitters.js';
 
 // Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
 const { ceil, cos, max, sin, sqrt } = Math;
@@ -10,7 +9,7 @@ const { ceil, cos, max, sin, sqrt } = Math;
  * Flux (lm) that each patch of the case receives straight from the LEDs, by an even (quasi-random, repeatable) spread of
  * about `rays` rays with the density of the light. Every ray lands, so the shares add up to the flux emitted.
  */
-export const firstLight = (emitters: Emitters, enclosure: Enclosure, rays: number): Float64Array => {
+export const firstLight = (emitters: PointSources, enclosure: Enclosure, rays: number): Float64Array => {
   const received = new Float64Array(enclosure.count);
   const each = clamp(ceil(rays / max(1, emitters.count)), 8, 8192);
   const sample = directionSampler(emitters.distribution);

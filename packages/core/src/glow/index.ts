@@ -4,13 +4,13 @@ import type { Artwork, Brief } from '../design/index.js';
 import type { CaseGeometry } from '../geometry/index.js';
 import type { LightRuns } from '../light-runs/index.js';
 import { viewThrough, type FaceStack, type StackView } from '../optics/index.js';
-import type { Distribution } from '../photometry/index.js';
+import type { Distribution, PointSources } from '../photometry/index.js';
 import type { Block } from '../radiosity/index.js';
 import { blurMap, resample, type Grid } from '../raster/index.js';
 import { ambientLux, ambients } from './ambient.js';
 import { colourOf, throughTint } from './colour.js';
 import { addImages, directLight, type DirectLight } from './direct/index.js';
-import { emittersOf, type Emitters } from './emitters.js';
+import { emittersOf } from './emitters.js';
 import { judgeEvenness } from './evenness.js';
 import { chooseGrid, coarsestCell, rowsAreLines, sampleGrid, type GridWish } from './grid.js';
 import { indirectLight } from './indirect.js';
@@ -21,7 +21,7 @@ import { judge } from './verdict.js';
 export { ambientLux, ambients } from './ambient.js';
 export { colourOf, luminanceOf, planckianRgb, throughTint, type LinearRgb } from './colour.js';
 export { directLight, type DirectMethod } from './direct/index.js';
-export { emittersOf, type Emitters } from './emitters.js';
+export { emittersOf } from './emitters.js';
 export { crossSection, histogram, valueAt, type CrossSection } from './cross-section.js';
 export { contrastSensitivity, contrastThreshold, vanishingDistance } from './eye.js';
 export { fullGrid, previewGrid, type GridWish } from './grid.js';
@@ -71,7 +71,7 @@ const placesOn = (count: number, from: number, cell: number, coarseFrom: number,
 /** Direct light on the raster: summed on a coarser one that carries all its detail, and filled in by splines. */
 const directOn = (
   grid: Grid,
-  emitters: Emitters,
+  emitters: PointSources,
   planeZ: number,
   leastHeightMm: number,
   view: StackView,

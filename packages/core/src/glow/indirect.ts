@@ -10,7 +10,7 @@ import {
   type Side,
 } from '../radiosity/index.js';
 import { resample, type Grid } from '../raster/index.js';
-import type { Emitters } from './emitters.js';
+import type { PointSources } from '../photometry/index.js';
 import { firstLight } from './first-light.js';
 import type { FluxBalance } from './types.js';
 
@@ -73,7 +73,7 @@ const spread = (lux: Float64Array, enclosure: Enclosure, grid: Grid, fluxLm: num
  * reflectances, read off the face. A lining that is partly a mirror counts as diffuse here; tracing knows better.
  */
 export const indirectLight = (
-  emitters: Emitters,
+  emitters: PointSources,
   box: Box,
   block: Block | null,
   { lining }: Materials,

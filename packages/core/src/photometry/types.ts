@@ -31,3 +31,20 @@ export interface PhotometricFile {
   readonly beamAngleDeg: number;
   readonly table: MeasuredTable;
 }
+
+/** Point sources with their place (mm), the way each faces, the way its strip runs, and their flux (lm). */
+export interface PointSources {
+  readonly count: number;
+  readonly x: Float64Array;
+  readonly y: Float64Array;
+  readonly z: Float64Array;
+  readonly nx: Float64Array;
+  readonly ny: Float64Array;
+  readonly nz: Float64Array;
+  /** Unit vector at right angles to the facing: azimuth 0 of a measured distribution. */
+  readonly ux: Float64Array;
+  readonly uy: Float64Array;
+  readonly uz: Float64Array;
+  readonly fluxLm: Float64Array;
+  readonly distribution: Distribution;
+}

@@ -1,2 +1,2 @@
 export { createTracer, type Tracer } from './tracer.js';
-export type { Lining, Scene, Traced, TracedLights, Window } from './types.js';
+export type { Lining, Scene, Traced, Window } from './types.js';

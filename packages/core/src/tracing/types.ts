@@ -1,5 +1,5 @@
 import type { Outline } from '../outlines/index.js';
-import type { Distribution } from '../photometry/index.js';
+import type { PointSources } from '../photometry/index.js';
 import type { Block } from '../radiosity/index.js';
 import type { Grid } from '../raster/index.js';
 
@@ -15,23 +15,6 @@ export interface Window {
   readonly transmittance: number;
 }
 
-/** LEDs for tracing: places (mm), the way each faces (a unit vector), and flux (lm). */
-export interface TracedLights {
-  readonly count: number;
-  readonly x: Float64Array;
-  readonly y: Float64Array;
-  readonly z: Float64Array;
-  readonly nx: Float64Array;
-  readonly ny: Float64Array;
-  readonly nz: Float64Array;
-  /** At right angles to it: azimuth 0 of a measured distribution. */
-  readonly ux: Float64Array;
-  readonly uy: Float64Array;
-  readonly uz: Float64Array;
-  readonly fluxLm: Float64Array;
-  readonly distribution: Distribution;
-}
-
 /** A case as an extruded outline: walls stand on the rings between the back (z = 0) and the face. */
 export interface Scene {
   readonly outline: Outline;
@@ -40,7 +23,7 @@ export interface Scene {
   readonly walls: Lining;
   readonly face: Window;
   readonly block: Block | null;
-  readonly lights: TracedLights;
+  readonly lights: PointSources;
   readonly grid: Grid;
   readonly seed: number;
 }

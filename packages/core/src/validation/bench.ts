@@ -1,6 +1,5 @@
-import type { Emitters } from '../glow/index.js';
 import type { StackView } from '../optics/index.js';
-import type { Distribution } from '../photometry/index.js';
+import type { Distribution, PointSources } from '../photometry/index.js';
 import { gridOver, type Grid } from '../raster/index.js';
 
 /** LEDs at given places (x, y, z) that look one way. */
@@ -9,7 +8,7 @@ export const ledsAt = (
   distribution: Distribution,
   fluxLm = 1,
   normal: readonly [number, number, number] = [0, 0, 1],
-): Emitters => {
+): PointSources => {
   const column = (index: number): Float64Array => Float64Array.from(places, (place) => place[index]!);
   const all = (value: number): Float64Array => new Float64Array(places.length).fill(value);
   const aside = normal[2] > 0.5 ? [1, 0, 0] : [0, 0, 1];

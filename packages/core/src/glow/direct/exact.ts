@@ -1,8 +1,7 @@
 import type { StackView } from '../../optics/index.js';
-import { intensityAt } from '../../photometry/index.js';
+import { intensityAt, type PointSources } from '../../photometry/index.js';
 import type { Block } from '../../radiosity/index.js';
 import type { Grid } from '../../raster/index.js';
-import type { Emitters } from '../emitters.js';
 import { mm2PerM2, tableSize, type FacingLaw } from './law.js';
 
 // Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
@@ -97,7 +96,7 @@ export const hidden = (
 export const addAny = (
   map: Float64Array,
   grid: Grid,
-  emitters: Emitters,
+  emitters: PointSources,
   source: number,
   planeZ: number,
   view: StackView,

@@ -1,6 +1,5 @@
-import { intensityAt } from '../../photometry/index.js';
+import { intensityAt, type PointSources } from '../../photometry/index.js';
 import type { Grid } from '../../raster/index.js';
-import type { Emitters } from '../emitters.js';
 import { mm2PerM2 } from './law.js';
 
 // Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
@@ -10,7 +9,7 @@ const { abs, acos, floor } = Math;
  * Adds the LEDs themselves, seen through the share of the face that does not scatter: the intensity of each toward the
  * viewer, spread over the cells around it. Mutates `map`.
  */
-export const addImages = (map: Float64Array, grid: Grid, emitters: Emitters, imageShare: number): void => {
+export const addImages = (map: Float64Array, grid: Grid, emitters: PointSources, imageShare: number): void => {
   const cellM2 = (grid.cellWidthMm * grid.cellHeightMm) / mm2PerM2;
   for (let source = 0; source < emitters.count; source += 1) {
     const candela =

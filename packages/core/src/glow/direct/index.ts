@@ -1,7 +1,7 @@
 import type { StackView } from '../../optics/index.js';
 import type { Block } from '../../radiosity/index.js';
 import type { Grid } from '../../raster/index.js';
-import type { Emitters } from '../emitters.js';
+import type { PointSources } from '../../photometry/index.js';
 import { convolve, layingError, spectrumSize, type Level } from './convolve.js';
 import { addAny, addFacing } from './exact.js';
 import { cutOffRadius, facingLaw, looksAtFace, type FacingLaw } from './law.js';
@@ -29,7 +29,7 @@ const cutOffShare = allowedError / 5;
 const cost = { square: 1.3, tabulated: 3, splat: 4, transform: 9 } as const;
 
 /** Sources that look straight at the plane, by height; and the rest, by index. */
-const sortSources = (emitters: Emitters, planeZ: number, block: Block | null) => {
+const sortSources = (emitters: PointSources, planeZ: number, block: Block | null) => {
   const levels = new Map<number, { h: number; x: number[]; y: number[]; flux: number[] }>();
   const rest: number[] = [];
   for (let source = 0; source < emitters.count; source += 1) {
@@ -91,7 +91,7 @@ const choose = (level: Level, grid: Grid, law: FacingLaw, forced: DirectMethod |
  * as a convolution by FFT, whichever is cheapest within the allowed error; `forced` asks for one of them.
  */
 export const directLight = (
-  emitters: Emitters,
+  emitters: PointSources,
   grid: Grid,
   planeZ: number,
   view: StackView,
