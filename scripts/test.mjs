@@ -60,6 +60,8 @@ const runJest = async (projects, environment, folder) => {
     '--json',
     `--outputFile=${report}`,
     '--silent',
+    // Left to itself, Jest keeps a core free, and here there are two.
+    '--maxWorkers=2',
   ];
   const code = await exitCode(args, environment);
   try {
