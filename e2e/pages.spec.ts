@@ -27,6 +27,24 @@ for (const step of ['brief', 'artwork', 'case', 'light', 'power', 'face', 'cut',
     expect(await serious(page)).toEqual([]);
   });
 
+test('axe finds nothing serious on the try-outs, empty and full, nor on measuring', async ({ page, shop }) => {
+  await openJob(page, shop, 'Rye', 'face');
+  await page.getByRole('link', { name: 'Try-outs' }).click();
+  await expect(page.getByRole('heading', { name: 'Try-outs' }).last()).toBeVisible();
+  expect(await serious(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Pin', exact: true }).click();
+  await page.getByRole('button', { name: 'Try them all' }).click();
+  await expect(page.getByTestId('short-list')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Stop' })).toHaveCount(0, { timeout: 60_000 });
+  expect(await serious(page)).toEqual([]);
+  await page.goto(`${shop.url}/shelf`);
+  await page.getByRole('button', { name: 'Measure Opal acrylic 3 mm', exact: true }).click();
+  await page.getByLabel('Without, reading 1').fill('500');
+  await page.getByLabel('Through, reading 1').fill('220');
+  await expect(page.getByTestId('fit')).toBeVisible();
+  expect(await serious(page)).toEqual([]);
+});
+
 test('axe finds nothing serious on the dark page, nor on an open figure', async ({ page, shop }) => {
   await openJob(page, shop, 'Dispensary', 'face');
   await page.getByRole('button', { name: 'Job menu' }).click();

@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../artwork/index.js';
 import { createEvaluator } from '../evaluate/index.js';
-import { shippedCatalogue } from '../catalogue/index.js';
+import { shippedCatalogue, type Catalogue } from '../catalogue/index.js';
 import { gridOver } from '../raster/index.js';
 import { changed, dispensary, inBox, look, testFonts } from '../testing/harness.js';
 import { crossSection, histogram, valueAt } from './cross-section.js';
@@ -58,6 +58,24 @@ describe('where LEDs look', () => {
     [inBox({ 'light.photometry': { name: 'a.ies', ies: 'nonsense' } }), 'assemblies.0.light.photometry.ies'],
     [inBox({ 'face.coats': [{ coatingId: 'jam', coats: 1 }] }), 'assemblies.0.face.coats.0.coatingId'],
   ])('what cannot be is refused with its path: %j', (change, path) => expect(problem(change)?.path).toBe(path));
+});
+
+describe('a catalogue that makes light from nothing', () => {
+  it('is refused by the path of the sheet or coating', () => {
+    const evaluate = (catalogue: Catalogue, change: Readonly<Record<string, unknown>>) => {
+      const result = createEvaluator(catalogue, fonts).evaluate(changed(dispensary, inBox(change)));
+      return result.ok ? null : result.problems[0];
+    };
+    const faces = shippedCatalogue.faces.map((face) => (face.id === 'opal-3' ? { ...face, reflectance: 0.8 } : face));
+    expect(evaluate({ ...shippedCatalogue, faces }, {})).toMatchObject({
+      path: 'assemblies.0.face.sheetId',
+      message: expect.stringContaining('put its figures right on the shelf'),
+    });
+    const coatings = shippedCatalogue.coatings.map((coating) => ({ ...coating, transmittance: Number.NaN }));
+    expect(
+      evaluate({ ...shippedCatalogue, coatings }, { 'face.coats': [{ coatingId: 'sanded-80', coats: 1 }] })?.path,
+    ).toBe('assemblies.0.face.coats.0.coatingId');
+  });
 });
 
 describe('a measured distribution', () => {
