@@ -102,6 +102,10 @@ export const judgeEvenness = (map: Float32Array, grid: Grid, runs: LightRuns, lo
     minOverMax: spread.max > 0 ? spread.min / spread.max : 0,
     lowCdM2: spread.low,
     highCdM2: spread.high,
+    fallOff: {
+      contrast: spread.mean > 0 ? (spread.high - spread.min) / (spread.high + spread.min) : 0,
+      threshold: thresholdFrom(seen(Math.sqrt(grid.area.width * grid.area.height)), look.readingDistanceMm),
+    },
     darkestAt: spread.darkest < 0 ? [0, 0] : cellMiddle(grid, spread.darkest),
     dots,
     bands,

@@ -155,6 +155,14 @@ describe('what the eye makes of it', () => {
     );
   });
 
+  it('judges the slow fall-off by the same eye: plain in a corner left dark, and coarser than the bands', () => {
+    const [dark, even] = [box({ 'light.rowCount': 1, 'case.liningId': 'bare-ply' }), box({ 'light.rowCount': 6 })];
+    expect(dark.evenness.fallOff.contrast).toBeGreaterThan(1.5 * even.evenness.fallOff.contrast);
+    expect(dark.evenness.fallOff.contrast).toBeGreaterThan(dark.evenness.fallOff.threshold);
+    expect(even.evenness.fallOff.threshold).toBeGreaterThan(0.001);
+    expect(even.evenness.fallOff.threshold).toBeLessThan(0.1);
+  });
+
   it('marks hot and dark places and says which strip and which return', () => {
     const { spots, evenness } = box({ 'light.rowCount': 1 });
     const [hot, dark] = [spots.find(({ kind }) => kind === 'hot')!, spots.find(({ kind }) => kind === 'dark')!];

@@ -35,6 +35,11 @@ export interface Evenness {
   readonly lowCdM2: number;
   readonly highCdM2: number;
   readonly darkestAt: readonly [number, number];
+  /**
+   * The slow fall-off from the middle to the darkest place, as one wave across the face: its contrast, and the least of
+   * that wave that the eye sees from the reading distance or farther.
+   */
+  readonly fallOff: { readonly contrast: number; readonly threshold: number };
   /** LED by LED along the strip. */
   readonly dots: Ripple;
   /** Row by row; null with a single row or round the rim. */

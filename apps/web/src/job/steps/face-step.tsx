@@ -96,6 +96,10 @@ export const FaceStep = () => {
               ['reflected at least once', percent(indirectShare)],
               ['darkest to mean', evenness.minOverMean.toFixed(2)],
               ['darkest to brightest', evenness.minOverMax.toFixed(2)],
+              [
+                'slow fall-off, eye sees',
+                `${(evenness.fallOff.contrast * 100).toFixed(0)} %, ${(evenness.fallOff.threshold * 100).toFixed(1)} %`,
+              ],
               ['contrast, LED pitch', `${(evenness.dots.contrast * 100).toFixed(2)} %`],
               [
                 'contrast, row pitch',
