@@ -166,7 +166,7 @@ export const ProveStep = () => {
       `${Math.round(heat.faceC.low)}–${Math.round(heat.faceC.high)} °C`,
       `may have ${materials.face.maxC} °C`,
     ],
-    ['Luminance in the middle', `${Math.round(glow.evenness.meanCdM2)} cd/m²`, 'mean of the lit part'],
+    ['Mean luminance', `${Math.round(glow.evenness.meanCdM2)} cd/m²`, 'over the lit part'],
     ['Darkest to mean', glow.evenness.minOverMean.toFixed(2), 'corners, by photograph or meter'],
     [
       'From the reading distance',

@@ -16,8 +16,8 @@ const Measured = ({ file, name }: { readonly file: PhotometricFile; readonly nam
   <figure className="my-2">
     <PolarChart table={file.table} />
     <figcaption className="text-xs text-soft">
-      {name}: beam {Math.round(file.beamAngleDeg)}°, {file.edition}, type {file.photometry}. Only the shape is used; the
-      flux is the strip’s.
+      {name}: beam {Math.round(file.beamAngleDeg)}°, {file.edition}, type {file.photometry}. Candela for a kilolumen:
+      solid along the strip, dashed across. Only the shape is used; the flux is the strip’s.
     </figcaption>
   </figure>
 );

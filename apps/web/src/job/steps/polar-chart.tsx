@@ -11,7 +11,8 @@ register([LineChart, PolarComponent, TooltipComponent, SVGRenderer]);
 const optionsOf = (table: PhotometricFile['table'], ink: string, lamp: string) => ({
   animation: false,
   textStyle: { fontFamily: 'Overpass Variable', color: ink },
-  polar: { center: ['50%', '12%'], radius: '80%' },
+  // Only the lower half is of use; the upper one lies outside the drawing.
+  polar: { center: ['50%', 24], radius: 112 },
   angleAxis: {
     type: 'value',
     min: -180,
@@ -30,8 +31,8 @@ const optionsOf = (table: PhotometricFile['table'], ink: string, lamp: string) =
     coordinateSystem: 'polar',
     showSymbol: false,
     lineStyle: { color: azimuth === 0 ? lamp : ink, width: 2, type },
-    // Straight ahead points down, as light falls from a ceiling.
-    data: polarCurve(table, azimuth).map(([angle, candela]) => [candela, angle > 0 ? angle - 180 : angle + 180]),
+    // The axis has 0° at the bottom: straight ahead points down, as light falls from a ceiling.
+    data: polarCurve(table, azimuth).map(([angle, candela]) => [candela, angle]),
   })),
 });
 
@@ -46,6 +47,6 @@ export const PolarChart = ({ table }: { readonly table: PhotometricFile['table']
     return () => chart.dispose();
   }, [table]);
   return (
-    <div ref={holder} className="h-56 w-full" role="img" aria-label="Intensity by direction, candela for a kilolumen" />
+    <div ref={holder} className="h-44 w-full" role="img" aria-label="Intensity by direction, candela for a kilolumen" />
   );
 };
