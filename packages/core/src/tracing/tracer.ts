@@ -34,6 +34,8 @@ interface Batch {
 const [X, Y, Z, VX, VY, VZ, WEIGHT] = [0, 1, 2, 3, 4, 5, 6];
 /** Places in the tallies. */
 const [HITS, FACE, CASE, CHANCE, LOST] = [0, 1, 2, 3, 4];
+/** Places in a direction by its surface: along the normal, and two ways at right angles to it. */
+const [AHEAD, ACROSS, UP] = [0, 1, 2];
 
 /**
  * Photon tracing in an extruded outline: each photon starts at an LED with an equal share of the light, is reflected
@@ -59,6 +61,7 @@ export const createTracer = (scene: Scene): Tracer => {
   const photon = new Float64Array(7);
   const tally = new Float64Array(5);
   const times = new Float64Array(1);
+  const thrown = new Float64Array(3);
   let photons = 0;
   const summed = new Float64Array(lights.count + 1);
   lights.fluxLm.forEach((flux, led) => (summed[led + 1] = summed[led]! + flux));
@@ -74,8 +77,8 @@ export const createTracer = (scene: Scene): Tracer => {
     return low;
   };
 
-  /** Turns the photon into the half space of a unit normal, by the cosine law: an even point of the disc, lifted. */
-  const scatter = (nx: number, ny: number, nz: number): void => {
+  /** An even point of the unit disc, lifted on the half sphere: a direction by the cosine law. */
+  const scatter = (): void => {
     let p: number;
     let q: number;
     let r2: number;
@@ -84,37 +87,52 @@ export const createTracer = (scene: Scene): Tracer => {
       q = 2 * random() - 1;
       r2 = p * p + q * q;
     } while (r2 >= 1);
-    const ahead = sqrt(1 - r2);
-    // Two directions at right angles to the normal (T. Duff et al., 2017).
-    const sign = nz >= 0 ? 1 : -1;
-    const a = -1 / (sign + nz);
-    const b = nx * ny * a;
-    photon[VX] = nx * ahead + (1 + sign * nx * nx * a) * p + b * q;
-    photon[VY] = ny * ahead + sign * b * p + (sign + ny * ny * a) * q;
-    photon[VZ] = nz * ahead - sign * nx * p - ny * q;
+    thrown[ACROSS] = p;
+    thrown[UP] = q;
+    thrown[AHEAD] = sqrt(1 - r2);
   };
 
-  const mirror = (nx: number, ny: number, nz: number): void => {
-    const twice = 2 * (photon[VX]! * nx + photon[VY]! * ny + photon[VZ]! * nz);
-    photon[VX]! -= twice * nx;
-    photon[VY]! -= twice * ny;
-    photon[VZ]! -= twice * nz;
+  /**
+   * Sends the photon back from a surface across this axis (0, 1, 2: x, y, z) that faces along it or against it; what the
+   * surface absorbs is told by the caller.
+   */
+  const bounceAcross = ({ reflectance, mirrorShare }: Lining, axis: number, facing: 1 | -1): void => {
+    if (mirrorShare > 0 && random() < mirrorShare) photon[VX + axis]! *= -1;
+    else {
+      scatter();
+      photon[VX + axis] = facing * thrown[AHEAD]!;
+      photon[VX + ((axis + 1) % 3)] = thrown[ACROSS]!;
+      photon[VX + ((axis + 2) % 3)] = thrown[UP]!;
+    }
+    photon[axis]! += facing * offMm;
+    photon[WEIGHT]! *= reflectance;
   };
 
-  /** Sends the photon back from a surface with this unit normal; what the surface absorbs is told by the caller. */
-  const bounce = ({ reflectance, mirrorShare }: Lining, nx: number, ny: number, nz: number): void => {
-    if (mirrorShare > 0 && random() < mirrorShare) mirror(nx, ny, nz);
-    else scatter(nx, ny, nz);
+  /** The same from a wall of the outline. */
+  const bounceFromWall = ({ reflectance, mirrorShare }: Lining, wall: number): void => {
+    const nx = walls.nx[wall]!;
+    const ny = walls.ny[wall]!;
+    if (mirrorShare > 0 && random() < mirrorShare) {
+      const twice = 2 * (photon[VX]! * nx + photon[VY]! * ny);
+      photon[VX]! -= twice * nx;
+      photon[VY]! -= twice * ny;
+    } else {
+      scatter();
+      photon[VX] = nx * thrown[AHEAD]! - ny * thrown[ACROSS]!;
+      photon[VY] = ny * thrown[AHEAD]! + nx * thrown[ACROSS]!;
+      photon[VZ] = thrown[UP]!;
+    }
     photon[X]! += nx * offMm;
     photon[Y]! += ny * offMm;
-    photon[Z]! += nz * offMm;
     photon[WEIGHT]! *= reflectance;
   };
 
   /** The axis across the side of the block that is met before `times[0]`, or −1. Mutates `times`. */
   const meetBlock = (): number => {
     if (block === null) return -1;
-    let [enter, leave, axis] = [0, times[0]!, -1];
+    let enter = 0;
+    let leave = times[0]!;
+    let axis = -1;
     for (let each = 0; each < 3; each += 1) {
       const [d, o] = [photon[VX + each]!, photon[each]!];
       const low = each === 0 ? block.x0 : each === 1 ? block.y0 : -1;
@@ -151,7 +169,7 @@ export const createTracer = (scene: Scene): Tracer => {
   const fly = (lot: Batch, bounces: number): void => {
     const vz = photon[VZ]!;
     times[0] = vz > 0 ? (depthMm - photon[Z]!) / vz : vz < 0 ? -photon[Z]! / vz : Infinity;
-    const wall = nearestWall(walls, photon[X]!, photon[Y]!, photon[VX]!, photon[VY]!, times);
+    const wall = nearestWall(walls, photon, times);
     const axis = meetBlock();
     const time = times[0];
     if (time === Infinity) {
@@ -165,21 +183,18 @@ export const createTracer = (scene: Scene): Tracer => {
     photon[Z]! += vz * time;
     if (axis >= 0) {
       tally[CASE]! += photon[WEIGHT]! * (1 - back.reflectance);
-      const sign = photon[VX + axis]! > 0 ? -1 : 1;
-      bounce(back, axis === 0 ? sign : 0, axis === 1 ? sign : 0, axis === 2 ? sign : 0);
+      bounceAcross(back, axis, photon[VX + axis]! > 0 ? -1 : 1);
     } else if (wall >= 0) {
       tally[CASE]! += photon[WEIGHT]! * (1 - lining.reflectance);
-      const [nx, ny] = [walls.nx[wall]!, walls.ny[wall]!];
-      const sign = photon[VX]! * nx + photon[VY]! * ny > 0 ? -1 : 1;
-      bounce(lining, sign * nx, sign * ny, 0);
+      bounceFromWall(lining, wall);
     } else if (vz > 0) {
       photon[Z] = depthMm;
       landOnFace(lot, bounces);
-      bounce(faceLining, 0, 0, -1);
+      bounceAcross(faceLining, 2, -1);
     } else {
       photon[Z] = 0;
       tally[CASE]! += photon[WEIGHT]! * (1 - back.reflectance);
-      bounce(back, 0, 0, 1);
+      bounceAcross(back, 2, 1);
     }
   };
 

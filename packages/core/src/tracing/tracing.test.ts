@@ -1,9 +1,11 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Outline } from '../outlines/index.js';
+import { seededRandom } from '../maths/index.js';
+import { inOutline, inRing, type Outline, type Ring } from '../outlines/index.js';
 import { gridOver } from '../raster/index.js';
 import { exchangeAreas, layPatches, settle, type Block } from '../radiosity/index.js';
 import { createTracer, type Scene } from './index.js';
 import { cosineLaw, ledsAt } from '../validation/bench.js';
+import { nearestWall } from './nearest-wall.js';
 import { wallsOf } from './walls.js';
 
 const rectangle = (width: number, height: number): Outline => [
@@ -172,21 +174,82 @@ describe('photon tracing', () => {
 
   it('gives no light for no LEDs', () => expect(traced({ ...box, lights: lightsAt([], 1) }, 1000).outLm).toBe(0));
 
-  it('sorts every wall into every bucket it touches', () => {
+  it('sorts every wall into every bucket it touches, and lets its normal look into the case', () => {
     const walls = wallsOf(lShape);
     expect(walls.count).toBe(lShape[0]!.length + lShape[1]!.length);
-    for (let wall = 0; wall < walls.count; wall += 1)
-      for (let share = 0; share <= 1; share += 0.05) {
-        const column = Math.min(
-          walls.columns - 1,
-          Math.floor((walls.ends[wall * 4]! + walls.ends[wall * 4 + 2]! * share - walls.left) / walls.cellMm),
-        );
-        const row = Math.min(
-          walls.rows - 1,
-          Math.floor((walls.ends[wall * 4 + 1]! + walls.ends[wall * 4 + 3]! * share - walls.low) / walls.cellMm),
-        );
-        const bucket = row * walls.columns + column;
-        expect(Array.from(walls.members.subarray(walls.starts[bucket], walls.starts[bucket + 1]))).toContain(wall);
+    const seen = new Set<number>();
+    for (let bucket = 0; bucket < walls.columns * walls.rows; bucket += 1)
+      for (let member = walls.starts[bucket]!; member < walls.starts[bucket + 1]!; member += 1) {
+        const wall = walls.members[member]!;
+        seen.add(wall);
+        const [x, y, dx, dy] = walls.ends.subarray(member * 4, member * 4 + 4) as unknown as [
+          number,
+          number,
+          number,
+          number,
+        ];
+        for (let share = 0; share <= 1; share += 0.05) {
+          const column = Math.min(walls.columns - 1, Math.floor(x + dx * share));
+          const row = Math.min(walls.rows - 1, Math.floor(y + dy * share));
+          const own = row * walls.columns + column;
+          expect(Array.from(walls.members.subarray(walls.starts[own], walls.starts[own + 1]))).toContain(wall);
+        }
+        const middle: [number, number] = [
+          (x + dx / 2) / walls.perMm + walls.left,
+          (y + dy / 2) / walls.perMm + walls.low,
+        ];
+        expect(inOutline([middle[0] + 0.01 * walls.nx[wall]!, middle[1] + 0.01 * walls.ny[wall]!], lShape)).toBe(true);
+        expect(inOutline([middle[0] - 0.01 * walls.nx[wall]!, middle[1] - 0.01 * walls.ny[wall]!], lShape)).toBe(false);
       }
+    expect(seen.size).toBe(walls.count);
+  });
+
+  it('finds the same first wall as trying every one', () => {
+    const walls = wallsOf(lShape);
+    const random = seededRandom(9);
+    const rings = lShape.flatMap((ring) => ring.map((from, at) => [from, ring[(at + 1) % ring.length]!] as const));
+    const photon = new Float64Array(7);
+    const times = new Float64Array(1);
+    let met = 0;
+    while (met < 400) {
+      const at: [number, number] = [-200 + 400 * random(), -150 + 300 * random()];
+      if (!inOutline(at, lShape)) continue;
+      met += 1;
+      const turn = 2 * Math.PI * random();
+      photon.set([at[0], at[1], 0, Math.cos(turn), Math.sin(turn), 0]);
+      times[0] = Infinity;
+      nearestWall(walls, photon, times);
+      const ways = rings.map(([[ax, ay], [bx, by]]) => {
+        const [wx, wy, ox, oy] = [bx - ax, by - ay, ax - at[0], ay - at[1]];
+        const cross = Math.cos(turn) * wy - Math.sin(turn) * wx;
+        const share = (ox * Math.sin(turn) - oy * Math.cos(turn)) / cross;
+        const way = (ox * wy - oy * wx) / cross;
+        return share >= 0 && share <= 1 && way > 0 ? way : Infinity;
+      });
+      expect(times[0]).toBeCloseTo(Math.min(...ways), 9);
+    }
+  });
+
+  it('does not mind which way round the rings come', () => {
+    const turned = lShape.map((ring) => [...ring].reverse());
+    const light = (outline: Outline) => traced({ ...box, outline, lights: lightsAt([[150, -100, 3]], 40) }, 20_000);
+    const [one, other] = [light(lShape), light(turned)];
+    expect(Math.abs(one.outLm - other.outLm)).toBeLessThan(4 * (one.outErrorShare + other.outErrorShare) * one.outLm);
+    expect(other.lostLm).toBeLessThan(1e-3 * other.emittedLm);
+  });
+});
+
+describe('inside an outline', () => {
+  it('counts rings, so that a counter is outside and an island in it is inside', () => {
+    const square = (half: number): Ring => [
+      [-half, -half],
+      [half, -half],
+      [half, half],
+      [-half, half],
+    ];
+    const nested: Outline = [square(10), square(6), square(2)];
+    expect([0, 4, 8, 12].map((x) => inOutline([x, 0.5], nested))).toEqual([true, false, true, false]);
+    expect(inOutline([0, 0], [])).toBe(false);
+    expect(inRing([0, 0], [])).toBe(false);
   });
 });

@@ -1,4 +1,4 @@
-import type { Outline } from '../outlines/index.js';
+import { inRing, ringArea, type Outline, type Ring } from '../outlines/index.js';
 
 // Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
 const { abs, ceil, floor, hypot, max, min, sqrt } = Math;
@@ -6,24 +6,27 @@ const { abs, ceil, floor, hypot, max, min, sqrt } = Math;
 /** The walls of an outline, and a grid of buckets that says which walls pass through which bucket. */
 export interface Walls {
   readonly count: number;
-  /** Start and extent of each wall in turn: x, y, dx, dy. One array, since all four are wanted together. */
-  readonly ends: Float64Array;
-  /** Unit normal of each wall; either side. */
+  /** Unit normal of each wall, into the case. */
   readonly nx: Float64Array;
   readonly ny: Float64Array;
   readonly columns: number;
   readonly rows: number;
   readonly left: number;
   readonly low: number;
-  readonly cellMm: number;
+  /** Buckets in a millimetre. */
+  readonly perMm: number;
   /** Walls of bucket b: `members[starts[b]]` up to `members[starts[b + 1]]`. */
-  readonly starts: Uint32Array;
-  readonly members: Uint32Array;
+  readonly starts: Int32Array;
+  readonly members: Int32Array;
+  /** Start and extent of each member in turn (x, y, dx, dy) in buckets: side by side as they are wanted. */
+  readonly ends: Float64Array;
 }
 
 const shortestWallMm = 1e-6;
-const bucketsPerWall = 1.5;
+const bucketsPerWall = 0.4;
 const mostBuckets = 40_000;
+/** So few walls are all in one bucket: trying each is quicker than walking. */
+const oneBucketUpTo = 12;
 
 /** Buckets that the wall from (x1, y1) by (dx, dy) touches: all of its rows, and in each the columns it spans there. */
 const touched = (
@@ -55,10 +58,17 @@ const touched = (
   return found;
 };
 
+/** The rings with the case on their left: the outer ones anticlockwise, the holes clockwise, whichever way they came. */
+const inwards = (outline: Outline): Outline =>
+  outline.map((ring, index): Ring => {
+    const around = outline.filter((other, at) => at !== index && ring.length > 0 && inRing(ring[0]!, other)).length;
+    return ringArea(ring) > 0 === (around % 2 === 0) ? ring : ring.toReversed();
+  });
+
 /** Walls from rings of points, sorted into buckets for quick look-up along a ray. */
 export const wallsOf = (outline: Outline): Walls => {
   const flat: number[] = [];
-  for (const ring of outline)
+  for (const ring of inwards(outline))
     ring.forEach(([x, y], index) => {
       const [nextX, nextY] = ring[(index + 1) % ring.length]!;
       if (hypot(nextX - x, nextY - y) > shortestWallMm) flat.push(x, y, nextX - x, nextY - y);
@@ -75,26 +85,36 @@ export const wallsOf = (outline: Outline): Walls => {
     low = min(low, y1[wall]!);
     high = max(high, y1[wall]!);
   }
-  const cellMm = max(1e-3, sqrt(((right - left) * (high - low)) / min(mostBuckets, max(1, count * bucketsPerWall))));
+  const wanted = count <= oneBucketUpTo ? 0 : min(mostBuckets, count * bucketsPerWall);
+  const cellMm =
+    wanted === 0 ? max(1, right - left, high - low) : max(1e-3, sqrt(((right - left) * (high - low)) / wanted));
   const columns = max(1, ceil((right - left) / cellMm));
   const rows = max(1, ceil((high - low) / cellMm));
   const buckets: number[][] = Array.from({ length: columns * rows }, () => []);
   for (let wall = 0; wall < count; wall += 1)
     for (const bucket of touched(x1[wall]! - left, y1[wall]! - low, dx[wall]!, dy[wall]!, columns, rows, cellMm))
       buckets[bucket]!.push(wall);
-  const starts = new Uint32Array(buckets.length + 1);
+  const starts = new Int32Array(buckets.length + 1);
   buckets.forEach((members, bucket) => (starts[bucket + 1] = starts[bucket]! + members.length));
+  const members = Int32Array.from(buckets.flat());
+  const ends = new Float64Array(members.length * 4);
+  members.forEach((wall, member) =>
+    ends.set(
+      [(x1[wall]! - left) / cellMm, (y1[wall]! - low) / cellMm, dx[wall]! / cellMm, dy[wall]! / cellMm],
+      member * 4,
+    ),
+  );
   return {
     count,
-    ends: Float64Array.from(flat),
-    nx: dy.map((rise, wall) => rise / length[wall]!),
-    ny: dx.map((run, wall) => -run / length[wall]!),
+    nx: dy.map((rise, wall) => -rise / length[wall]!),
+    ny: dx.map((run, wall) => run / length[wall]!),
     columns,
     rows,
     left,
     low,
-    cellMm,
+    perMm: 1 / cellMm,
     starts,
-    members: Uint32Array.from(buckets.flat()),
+    members,
+    ends,
   };
 };
