@@ -36,7 +36,7 @@ interface Spread {
 const nothing: Spread = { mean: 0, min: 0, max: 0, low: 0, high: 0, darkest: -1 };
 
 /** Percentiles are read off at most this many cells, evenly picked; all cells count for the rest. */
-const mostSorted = 6000;
+const mostSorted = 3000;
 
 const spreadOf = (map: Float32Array, cells: Uint32Array): Spread => {
   if (cells.length === 0) return nothing;
