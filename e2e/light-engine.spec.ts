@@ -149,12 +149,23 @@ test('the light is traced for a second opinion, and agrees; tracing stops when t
   expect(Number.parseFloat(traced ?? '') / Number.parseFloat(patches ?? '')).toBeCloseTo(1, 1);
 });
 
-test('the light maps come in full as PNG, CSV, 16-bit PNG and floats', async ({ page, shop }) => {
+test('the light maps come in full as PNG, CSV, 16-bit PNG and floats, and can be called off', async ({
+  page,
+  shop,
+}) => {
   await openJob(page, shop, 'Rye', 'face');
+  const saved: string[] = [];
+  page.on('download', (each) => saved.push(each.suggestedFilename()));
+  await page.getByRole('button', { name: 'Job menu' }).click();
+  await page.getByRole('menuitem', { name: 'Save the light maps in full …' }).click();
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await expect(page.getByRole('button', { name: 'Bench pack' })).toBeVisible();
+  expect(saved).toEqual([]);
   await page.getByRole('button', { name: 'Job menu' }).click();
   const download = page.waitForEvent('download');
   await page.getByRole('menuitem', { name: 'Save the light maps in full …' }).click();
   const zip = unzipSync(new Uint8Array(await readFile(await (await download).path())));
+  expect(saved).toHaveLength(1);
   const [header] = strFromU8(zip['rye-salt-counter-box-light/luminance.csv']!).split('\r\n');
   expect(header!.split(',').length).toBeGreaterThan(800);
   expect(zip['rye-salt-counter-box-light/luminance-16.png']!.length).toBeGreaterThan(100_000);

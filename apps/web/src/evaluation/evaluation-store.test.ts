@@ -52,14 +52,4 @@ describe('the page’s side of the evaluation protocol', () => {
     reply({ kind: 'crashed', id: 2, message: 'boom' });
     expect(useEvaluation.getState().crash).toBe('boom');
   });
-
-  it('hands a pack to whoever asked, or the reason why not', async () => {
-    const { link, reply } = fakeThread();
-    const good = link.pack(named('a'));
-    const bad = link.pack(named('b'));
-    reply({ kind: 'packed', id: 0, zip: new Uint8Array([1]) });
-    reply({ kind: 'refused', id: 1, problems: [{ path: '', message: 'no seat' }] });
-    await expect(good).resolves.toEqual(new Uint8Array([1]));
-    await expect(bad).rejects.toThrow('no seat');
-  });
 });

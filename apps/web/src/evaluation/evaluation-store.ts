@@ -33,7 +33,6 @@ export const connectEvaluation = (thread: Thread) => {
   let nextId = 0;
   let inFlight: number | null = null;
   let waiting: Design | null = null;
-  const packs = new Map<number, { resolve: (zip: Uint8Array) => void; reject: (error: Error) => void }>();
 
   const send = (request: DistributiveOmit<SessionRequest, 'id'>): number => {
     const id = nextId++;
@@ -48,13 +47,6 @@ export const connectEvaluation = (thread: Thread) => {
     waiting = null;
   };
 
-  const refusePack = (id: number, message: string): boolean => {
-    const pack = packs.get(id);
-    packs.delete(id);
-    pack?.reject(new Error(message));
-    return pack !== undefined;
-  };
-
   const receive = (reply: SessionReply): void => {
     switch (reply.kind) {
       case 'evaluated':
@@ -65,23 +57,18 @@ export const connectEvaluation = (thread: Thread) => {
         if (inFlight === null) useEvaluation.setState({ findings: reply.findings });
         return;
       case 'refused':
-        if (refusePack(reply.id, reply.problems[0]?.message ?? 'the design cannot be built')) return;
         useEvaluation.setState({ problems: reply.problems });
         if (reply.id === inFlight) next();
         return;
       case 'crashed':
-        if (refusePack(reply.id, reply.message)) return;
         useEvaluation.setState({ crash: reply.message });
         if (reply.id === inFlight) next();
         return;
       case 'cancelled':
         if (reply.id === inFlight) next();
         return;
+      // Files, sweeps and solving have threads of their own.
       case 'packed':
-        packs.get(reply.id)?.resolve(reply.zip);
-        packs.delete(reply.id);
-        return;
-      // Sweeps and solving have a thread of their own.
       case 'tried':
       case 'swept':
       case 'solved':
@@ -94,22 +81,12 @@ export const connectEvaluation = (thread: Thread) => {
 
   thread.onmessage = ({ data }) => receive(data);
 
-  const zipOf =
-    (kind: 'pack' | 'maps') =>
-    (design: Design): Promise<Uint8Array> =>
-      new Promise((resolve, reject) => {
-        packs.set(send({ kind, design }), { resolve, reject });
-      });
-
   return {
     open: (catalogue: Catalogue): void => void send({ kind: 'open', catalogue }),
     evaluate: (design: Design): void => {
       waiting = design;
       if (inFlight === null) next();
     },
-    pack: zipOf('pack'),
-    /** The light maps in full resolution. */
-    maps: zipOf('maps'),
   };
 };
 

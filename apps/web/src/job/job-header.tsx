@@ -1,13 +1,13 @@
-import { ambients, fileName, type Ambient } from '@vitrum/core';
+import { ambients, type Ambient } from '@vitrum/core';
 import { ChartScatter, Package, Redo2, Undo2 } from 'lucide-react';
-import { useState } from 'react';
 import { Link, NavLink } from 'react-router';
 import { useStore } from 'zustand';
 import { redo, undo, useDocument } from '../document/document-store';
-import type { EvaluationLink } from '../evaluation/evaluation-store';
+import { cancelZip, saveZip, useFiles } from '../files/files-store';
+import type { ZipKind } from '../files/make-zip';
 import { Button } from '../ui/button';
-import { saveFile } from '../ui/save-file';
 import { useView } from '../view/view-store';
+import { useCatalogue } from './catalogue-context';
 import { JobMenu } from './job-menu';
 import { SaveNote } from './save-note';
 
@@ -52,32 +52,27 @@ const AmbientChoice = () => {
   );
 };
 
-const BenchPack = ({ link }: { readonly link: EvaluationLink }) => {
-  const [busy, setBusy] = useState(false);
-  const [problem, setProblem] = useState<string | null>(null);
-  const make = async (): Promise<void> => {
-    const { design } = useDocument.getState();
-    if (design === null) return;
-    setBusy(true);
-    setProblem(null);
-    try {
-      saveFile(`${fileName(design.name)}.zip`, await link.pack(design), 'application/zip');
-    } catch (error) {
-      setProblem(error instanceof Error ? error.message : String(error));
-    } finally {
-      setBusy(false);
-    }
-  };
+const makingNames: Readonly<Record<ZipKind, string>> = { pack: 'Packing …', maps: 'Lighting in full …' };
+
+const BenchPack = () => {
+  const { busy, problem } = useFiles();
+  const catalogue = useCatalogue();
   return (
     <>
-      <Button
-        look="strong"
-        disabled={busy}
-        onClick={() => void make()}
-        title="Drawings, templates, lists and the design in one ZIP"
-      >
-        <Package size={15} aria-hidden /> {busy ? 'Packing …' : 'Bench pack'}
-      </Button>
+      {busy === null ? (
+        <Button
+          look="strong"
+          onClick={() => void saveZip('pack', catalogue)}
+          title="Drawings, templates, lists and the design in one ZIP"
+        >
+          <Package size={15} aria-hidden /> Bench pack
+        </Button>
+      ) : (
+        <span role="status" className="flex items-center gap-2 text-[13px]">
+          {makingNames[busy]}
+          <Button onClick={cancelZip}>Cancel</Button>
+        </span>
+      )}
       {problem !== null && (
         <span role="alert" className="text-[13px] text-signal">
           {problem}
@@ -89,11 +84,10 @@ const BenchPack = ({ link }: { readonly link: EvaluationLink }) => {
 
 interface JobHeaderProps {
   readonly jobId: string;
-  readonly link: EvaluationLink;
   readonly onHelp: () => void;
 }
 
-export const JobHeader = ({ jobId, link, onHelp }: JobHeaderProps) => {
+export const JobHeader = ({ jobId, onHelp }: JobHeaderProps) => {
   const name = useDocument((state) => state.design?.name);
   const past = useStore(useDocument.temporal, (history) => history.pastStates.length);
   const future = useStore(useDocument.temporal, (history) => history.futureStates.length);
@@ -129,8 +123,8 @@ export const JobHeader = ({ jobId, link, onHelp }: JobHeaderProps) => {
       >
         <ChartScatter size={15} aria-hidden /> Try-outs
       </NavLink>
-      <BenchPack link={link} />
-      <JobMenu jobId={jobId} link={link} onHelp={onHelp} />
+      <BenchPack />
+      <JobMenu jobId={jobId} onHelp={onHelp} />
     </header>
   );
 };

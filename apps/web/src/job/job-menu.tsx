@@ -3,10 +3,11 @@ import { Menu } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useRef, useState, type ChangeEvent } from 'react';
 import { setDesign, useDocument } from '../document/document-store';
-import type { EvaluationLink } from '../evaluation/evaluation-store';
+import { saveZip } from '../files/files-store';
 import { SheetDialog } from '../ui/sheet-dialog';
 import { saveFile } from '../ui/save-file';
 import { useView } from '../view/view-store';
+import { useCatalogue } from './catalogue-context';
 import { RevisionsDialog } from './revisions-dialog';
 
 const item = 'cursor-default px-3 py-1.5 outline-none data-[highlighted]:bg-paper';
@@ -18,25 +19,16 @@ const exportDesign = (): void => {
 
 interface JobMenuProps {
   readonly jobId: string;
-  readonly link: EvaluationLink;
   readonly onHelp: () => void;
 }
 
 /** Less used actions of a job, and how the page looks. */
-export const JobMenu = ({ jobId, link, onHelp }: JobMenuProps) => {
+export const JobMenu = ({ jobId, onHelp }: JobMenuProps) => {
   const { unit, theme } = useView();
   const [revisions, setRevisions] = useState(false);
   const [refused, setRefused] = useState<readonly string[]>([]);
+  const catalogue = useCatalogue();
   const picker = useRef<HTMLInputElement>(null);
-  const exportMaps = async (): Promise<void> => {
-    const { design } = useDocument.getState();
-    if (design === null) return;
-    try {
-      saveFile(`${fileName(design.name)}-light.zip`, await link.maps(design), 'application/zip');
-    } catch (error) {
-      setRefused([error instanceof Error ? error.message : String(error)]);
-    }
-  };
   const onFile = async (event: ChangeEvent<HTMLInputElement>): Promise<void> => {
     const file = event.target.files?.[0];
     event.target.value = '';
@@ -66,7 +58,7 @@ export const JobMenu = ({ jobId, link, onHelp }: JobMenuProps) => {
             <DropdownMenu.Item className={item} onSelect={() => picker.current?.click()}>
               Open a design file here …
             </DropdownMenu.Item>
-            <DropdownMenu.Item className={item} onSelect={() => void exportMaps()}>
+            <DropdownMenu.Item className={item} onSelect={() => void saveZip('maps', catalogue)}>
               Save the light maps in full …
             </DropdownMenu.Item>
             <DropdownMenu.Item className={item} onSelect={() => setRevisions(true)}>

@@ -99,11 +99,11 @@ export const JobPage = () => {
       </p>
     );
   if (!isWorkStep(step) && step !== 'tryouts') return <Navigate to={`/jobs/${jobId}/face`} replace />;
-  const link = startEvaluation(catalogue);
+  startEvaluation(catalogue);
   return (
     <CatalogueContext value={catalogue}>
       <div className="flex h-full flex-col max-lg:h-auto print:h-auto">
-        <JobHeader jobId={jobId} link={link} onHelp={showHelp} />
+        <JobHeader jobId={jobId} onHelp={showHelp} />
         <div className="flex min-h-0 flex-1 max-lg:flex-col">
           <WorkLine jobId={jobId} status={job?.status ?? 'quoted'} />
           {step === 'tryouts' ? (

@@ -1,18 +1,25 @@
 // Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
-const { abs, floor, max, min, sqrt } = Math;
+const { abs, floor, max, sqrt } = Math;
 
 /** Pole of the cubic B-spline filter (M. Unser, IEEE Signal Processing Magazine 16 (1999) 22–38). */
 const pole = sqrt(3) - 2;
 /** After so many places the pole’s power is below 1e-16. */
 const poleReach = 28;
 
+/** Place within a line that goes on mirrored at both ends, again and again. */
+const mirrored = (index: number, length: number): number => {
+  const period = max(1, 2 * (length - 1));
+  const held = abs(index) % period;
+  return held >= length ? period - held : held;
+};
+
 /** Coefficients of the cubic B-spline through the values of one line, mirrored at its ends. Mutates `line`. */
 const filterInPlace = (line: Float64Array): void => {
   const { length } = line;
   if (length < 2) return;
   for (let at = 0; at < length; at += 1) line[at]! *= 6;
-  let [first, power] = [line[0]!, pole];
-  for (let at = 1; at < min(length, poleReach); at += 1, power *= pole) first += power * line[at]!;
+  let [first, power] = [0, 1];
+  for (let at = 0; at < poleReach; at += 1, power *= pole) first += power * line[mirrored(at, length)]!;
   line[0] = first;
   for (let at = 1; at < length; at += 1) line[at]! += pole * line[at - 1]!;
   line[length - 1] = (pole / (pole * pole - 1)) * (line[length - 1]! + pole * line[length - 2]!);
@@ -24,11 +31,6 @@ interface Taps {
   readonly index: Int32Array;
   readonly weight: Float64Array;
 }
-
-const mirrored = (index: number, length: number): number => {
-  const held = abs(index);
-  return held >= length ? max(0, 2 * (length - 1) - held) : held;
-};
 
 const tapsAt = (places: Float64Array, length: number): Taps => {
   const index = new Int32Array(places.length * 4);
