@@ -2,7 +2,7 @@ import type { Font } from 'opentype.js';
 import { moveOutline, outlineArea, outlineBounds, unite, type Outline, type Rect } from '../outlines/index.js';
 import { failure, success, type Result } from '../result.js';
 import type { Artwork } from '../design/index.js';
-import { flattenPath } from './flatten.js';
+import { glyphRings } from './glyph-rings.js';
 import type { FontBook } from './font-book.js';
 
 /** The lettering as cut: outlines in mm with the middle of the face at the origin. */
@@ -35,7 +35,7 @@ const setLine = (font: Font, text: string, sizeMm: number): Line => {
   const rings: Outline[] = [];
   let pen = 0;
   glyphs.forEach((glyph, index) => {
-    rings.push(flattenPath(glyph.getPath(pen, 0, sizeMm)));
+    rings.push(glyphRings(glyph.getPath(pen, 0, sizeMm)));
     const next = glyphs[index + 1];
     pen += ((glyph.advanceWidth ?? 0) + (next === undefined ? 0 : font.getKerningValue(glyph, next))) * scale;
   });

@@ -1,5 +1,15 @@
+export { measureLine, type MeasuredLine, type Station } from './along.js';
 export { coverage } from './coverage.js';
 export { inOutline, inRing } from './inside.js';
-export { moveOutline, outlineArea, outlineBounds, rectRing, ringArea } from './measure.js';
-export type { Outline, Point, Rect, Ring } from './types.js';
-export { subtract, unite } from './unite.js';
+export {
+  mapOutline,
+  moveOutline,
+  outlineArea,
+  outlineBounds,
+  outlineCentroid,
+  rectRing,
+  ringArea,
+  ringLength,
+} from './measure.js';
+export type { Affine, Outline, Point, Rect, Ring } from './types.js';
+export { bandAlong, intersect, offset, simplify, subtract, unite, type FillBy } from './unite.js';

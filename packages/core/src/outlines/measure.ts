@@ -1,7 +1,7 @@
-import type { Outline, Point, Rect, Ring } from './types.js';
+import type { Affine, Outline, Point, Rect, Ring } from './types.js';
 
 // Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
-const { max, min } = Math;
+const { hypot, max, min } = Math;
 
 /** Signed area of a ring (mm²): positive when it runs anticlockwise. */
 export const ringArea = (ring: Ring): number => {
@@ -40,3 +40,34 @@ export const rectRing = ({ x, y, width, height }: Rect): Ring => [
   [x + width, y + height],
   [x, y + height],
 ];
+
+/** Length of a ring all the way round (mm). */
+export const ringLength = (ring: Ring): number => {
+  let sum = 0;
+  let [px, py] = ring[ring.length - 1] ?? [0, 0];
+  for (const [x, y] of ring) {
+    sum += hypot(x - px, y - py);
+    [px, py] = [x, y];
+  }
+  return sum;
+};
+
+/** Centre of area of an outline, holes taken away; `null` when it has no area. */
+export const outlineCentroid = (outline: Outline): Point | null => {
+  let [sumX, sumY, twice] = [0, 0, 0];
+  for (const ring of outline) {
+    let [px, py] = ring[ring.length - 1] ?? [0, 0];
+    for (const [x, y] of ring) {
+      const cross = px * y - x * py;
+      twice += cross;
+      sumX += (px + x) * cross;
+      sumY += (py + y) * cross;
+      [px, py] = [x, y];
+    }
+  }
+  return twice === 0 ? null : [sumX / (3 * twice), sumY / (3 * twice)];
+};
+
+/** The outline with every point put through an affine map: x' = a x + c y + e, y' = b x + d y + f. */
+export const mapOutline = (outline: Outline, [a, b, c, d, e, f]: Affine): Outline =>
+  outline.map((ring) => ring.map(([x, y]): Point => [a * x + c * y + e, b * x + d * y + f]));

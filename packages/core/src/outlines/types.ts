@@ -14,3 +14,6 @@ export interface Rect {
   readonly width: number;
   readonly height: number;
 }
+
+/** An affine map: a, b, c, d, e, f with x' = a x + c y + e and y' = b x + d y + f. */
+export type Affine = readonly [a: number, b: number, c: number, d: number, e: number, f: number];

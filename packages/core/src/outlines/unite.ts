@@ -1,8 +1,21 @@
-import { difference, FillRule, union, type Path64, type Paths64 } from 'clipper2-ts';
+import {
+  difference,
+  EndType,
+  FillRule,
+  inflatePaths,
+  intersect as clipIntersect,
+  JoinType,
+  ramerDouglasPeuckerPaths,
+  union,
+  type Path64,
+  type Paths64,
+} from 'clipper2-ts';
 import type { Outline, Point } from './types.js';
 
 /** Whole micrometres: far below any tool, and exact in the clipper's integers. */
 const unitsPerMm = 1000;
+/** How far a rounded corner of an offset may stand off its arc (mm). */
+const arcToleranceMm = 0.005;
 
 const toClipper = (outline: Outline): Paths64 =>
   outline.map((ring): Path64 =>
@@ -12,9 +25,52 @@ const toClipper = (outline: Outline): Paths64 =>
 const fromClipper = (paths: Paths64): Outline =>
   paths.map((path) => path.map(({ x, y }): Point => [x / unitsPerMm, y / unitsPerMm]));
 
-/** Overlapping and wrongly wound rings made into one clean outline by the non-zero rule; holes run clockwise. */
-export const unite = (outline: Outline): Outline => fromClipper(union(toClipper(outline), FillRule.NonZero));
+/** Which places count as inside where rings overlap: all that are wound round at all, or every other. */
+export type FillBy = 'nonzero' | 'evenodd';
+
+/** Overlapping and wrongly wound rings made into one clean outline; outer rings run anticlockwise, holes clockwise. */
+export const unite = (outline: Outline, by: FillBy = 'nonzero'): Outline =>
+  fromClipper(union(toClipper(outline), by === 'nonzero' ? FillRule.NonZero : FillRule.EvenOdd));
 
 /** What is in `whole` and not in `cut`. */
 export const subtract = (whole: Outline, cut: Outline): Outline =>
   fromClipper(difference(toClipper(whole), toClipper(cut), FillRule.NonZero));
+
+/** What is in both. */
+export const intersect = (one: Outline, other: Outline): Outline =>
+  fromClipper(clipIntersect(toClipper(one), toClipper(other), FillRule.NonZero));
+
+/**
+ * The outline grown by `mm`, or shrunk where it is negative; corners of the growing side are rounded. Parts narrower than
+ * twice the shrinking vanish.
+ */
+export const offset = (outline: Outline, mm: number): Outline =>
+  mm === 0
+    ? outline
+    : fromClipper(
+        inflatePaths(
+          toClipper(outline),
+          mm * unitsPerMm,
+          JoinType.Round,
+          EndType.Polygon,
+          2,
+          arcToleranceMm * unitsPerMm,
+        ),
+      );
+
+/** Bands of `widthMm` along open lines, with round ends. */
+export const bandAlong = (lines: readonly (readonly Point[])[], widthMm: number): Outline =>
+  fromClipper(
+    inflatePaths(
+      toClipper(lines),
+      (widthMm / 2) * unitsPerMm,
+      JoinType.Round,
+      EndType.Round,
+      2,
+      arcToleranceMm * unitsPerMm,
+    ),
+  );
+
+/** Points taken out where the line without them stays within `toleranceMm` (U. Ramer, 1972; D. Douglas & T. Peucker, 1973). */
+export const simplify = (outline: Outline, toleranceMm: number): Outline =>
+  fromClipper(ramerDouglasPeuckerPaths(toClipper(outline), toleranceMm * unitsPerMm)).filter((ring) => ring.length > 2);

@@ -1,0 +1,12 @@
+export {
+  arcChords,
+  arcStart,
+  bulgeChords,
+  ellipseRing,
+  endpointArc,
+  type EllipseArc,
+  type EndpointArc,
+} from './arc.js';
+export { cubicChords, quadraticChords } from './bezier.js';
+export { flatnessMm, letterFlatnessMm } from './flatness.js';
+export { isSpline, splineChords, type Spline } from './spline.js';

@@ -1,0 +1,11 @@
+/** The largest drawing file that is read (characters), and the most it may hold; far above any sign. */
+export const limits = {
+  characters: 12_000_000,
+  elements: 100_000,
+  depth: 120,
+  points: 600_000,
+  /** Coordinates beyond this (mm) are a slip or an attack, no sign. */
+  farMm: 1e6,
+  /** Shapes that copies of others may make in all. */
+  copies: 20_000,
+} as const;

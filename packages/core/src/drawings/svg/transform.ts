@@ -1,0 +1,52 @@
+import type { Affine } from '../../outlines/index.js';
+
+// Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
+const { cos, PI, sin, tan } = Math;
+
+export const unmoved: Affine = [1, 0, 0, 1, 0, 0];
+
+/** First `inner`, then `outer`. */
+export const compose = (outer: Affine, inner: Affine): Affine => {
+  const [a, b, c, d, e, f] = outer;
+  const [p, q, r, s, t, u] = inner;
+  return [a * p + c * q, b * p + d * q, a * r + c * s, b * r + d * s, a * t + c * u + e, b * t + d * u + f];
+};
+
+/** How much longer a map makes lengths at the most: the root of its area for the even ones. */
+export const growth = ([a, b, c, d]: Affine): number => Math.max(Math.hypot(a, b), Math.hypot(c, d));
+
+const turned = (degrees: number): Affine => {
+  const angle = (degrees * PI) / 180;
+  return [cos(angle), sin(angle), -sin(angle), cos(angle), 0, 0];
+};
+
+const single = (name: string, n: readonly number[]): Affine | null => {
+  const [x = 0, y = 0, z = 0] = n;
+  switch (name) {
+    case 'matrix':
+      return n.length === 6 ? (n as unknown as Affine) : null;
+    case 'translate':
+      return [1, 0, 0, 1, x, y];
+    case 'scale':
+      return [x, 0, 0, n.length > 1 ? y : x, 0, 0];
+    case 'rotate':
+      return compose(compose([1, 0, 0, 1, y, z], turned(x)), [1, 0, 0, 1, -y, -z]);
+    case 'skewX':
+      return [1, 0, tan((x * PI) / 180), 1, 0, 0];
+    case 'skewY':
+      return [1, tan((x * PI) / 180), 0, 1, 0, 0];
+    default:
+      return null;
+  }
+};
+
+/** A transform attribute as one map; what cannot be read leaves the rest as it is. */
+export const readTransform = (text: string | undefined): Affine => {
+  let whole = unmoved;
+  for (const [, name, inside] of (text ?? '').matchAll(/([a-zA-Z]+)\s*\(([^)]*)\)/g)) {
+    const numbers = (inside!.match(/[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi) ?? []).map(Number);
+    const map = single(name!, numbers);
+    if (map !== null) whole = compose(whole, map);
+  }
+  return whole;
+};
