@@ -1,4 +1,17 @@
-export { fontListings, loadFontBook, type FontBook, type FontListing, type Lettering } from './artwork/index.js';
+export {
+  asArtwork,
+  fontListings,
+  loadFontBook,
+  parseFont,
+  takeDrawing,
+  usualIntake,
+  type DrawingFile,
+  type FontBook,
+  type FontListing,
+  type IntakeWish,
+  type Lettering,
+  type TakenDrawing,
+} from './artwork/index.js';
 export * from './calibrate/index.js';
 export * from './catalogue/index.js';
 export type { Chain, Circuit, WireRun } from './circuit/index.js';
@@ -46,6 +59,8 @@ export {
 export { readIes, type Distribution, type PhotometricFile } from './photometry/index.js';
 export { gridOver, type Grid } from './raster/index.js';
 export type { FaceStack } from './optics/index.js';
+export type { GreyPicture } from './drawings/index.js';
+export type { Workability } from './workability/index.js';
 export type { Heat } from './heat/index.js';
 export type { LightRuns, Segment } from './light-runs/index.js';
 export { reuse, seededRandom, type Random } from './maths/index.js';

@@ -73,6 +73,7 @@ export const connectEvaluation = (thread: Thread) => {
       case 'swept':
       case 'solved':
       case 'tracing':
+      case 'taken':
       case 'opened':
       case 'progress':
         return;

@@ -53,6 +53,8 @@ interface NumberFieldProps extends FieldProps {
   readonly optional?: boolean;
   /** Shown = stored × scale; 100 for shares shown as per cent. */
   readonly scale?: number;
+  /** Shown while the design leaves the field out. */
+  readonly otherwise?: number;
 }
 
 /** A plain number with its unit. */
@@ -64,8 +66,9 @@ export const NumberField = ({
   step = 1,
   optional = false,
   scale = 1,
+  otherwise,
 }: NumberFieldProps) => {
-  const value = useDesignValue(path) as number | null;
+  const value = (useDesignValue(path) ?? otherwise ?? null) as number | null;
   const shown = value === null ? '' : `${Math.round(value * scale * 1000) / 1000}${unit === '' ? '' : ` ${unit}`}`;
   const save = (text: string): string | null => {
     const bare = text.replace(unit, '').replace(',', '.').trim();
@@ -106,7 +109,7 @@ export const ChoiceField = ({
   wide = false,
 }: ChoiceFieldProps) => {
   const id = useId();
-  const stored = useDesignValue(path) as string | number | null | undefined;
+  const stored = useDesignValue(path) as string | number | boolean | null | undefined;
   const value = String(stored ?? otherwise);
   const known = choices.some((choice) => choice.value === value);
   return (

@@ -18,5 +18,16 @@ export const fontListings: readonly FontListing[] = [
   { id: 'zilla-slab-bold', name: 'Zilla Slab Bold', style: 'slab', file: fontsource('zilla-slab', 700) },
   { id: 'pacifico', name: 'Pacifico', style: 'script', file: fontsource('pacifico', 400) },
   { id: 'nunito-extrabold', name: 'Nunito ExtraBold', style: 'rounded', file: fontsource('nunito', 800) },
+  { id: 'anton', name: 'Anton', style: 'condensed', file: fontsource('anton', 400) },
+  { id: 'bebas-neue', name: 'Bebas Neue', style: 'condensed', file: fontsource('bebas-neue', 400) },
+  {
+    id: 'barlow-condensed-bold',
+    name: 'Barlow Condensed Bold',
+    style: 'condensed',
+    file: fontsource('barlow-condensed', 700),
+  },
+  { id: 'alfa-slab-one', name: 'Alfa Slab One', style: 'slab', file: fontsource('alfa-slab-one', 400) },
+  { id: 'lobster', name: 'Lobster', style: 'script', file: fontsource('lobster', 400) },
+  { id: 'black-ops-one', name: 'Black Ops One', style: 'stencil', file: fontsource('black-ops-one', 400) },
   { id: 'stardos-bold', name: 'Stardos Stencil Bold', style: 'stencil', file: fontsource('stardos-stencil', 700) },
 ];

@@ -1,9 +1,17 @@
 import type { Font } from 'opentype.js';
-import { moveOutline, outlineArea, outlineBounds, unite, type Outline, type Rect } from '../outlines/index.js';
-import { failure, success, type Result } from '../result.js';
+import {
+  moveOutline,
+  outlineArea,
+  outlineBounds,
+  ringArea,
+  unite,
+  type Outline,
+  type Point,
+  type Rect,
+} from '../outlines/index.js';
+import { success, type Result } from '../result.js';
 import type { Artwork } from '../design/index.js';
 import { glyphRings } from './glyph-rings.js';
-import type { FontBook } from './font-book.js';
 
 /** The lettering as cut: outlines in mm with the middle of the face at the origin. */
 export interface Lettering {
@@ -29,7 +37,7 @@ interface Line {
   readonly widthMm: number;
 }
 
-const setLine = (font: Font, text: string, sizeMm: number): Line => {
+const setLine = (font: Font, text: string, sizeMm: number, trackingMm: number): Line => {
   const scale = sizeMm / font.unitsPerEm;
   const glyphs = font.stringToGlyphs(text);
   const rings: Outline[] = [];
@@ -37,7 +45,8 @@ const setLine = (font: Font, text: string, sizeMm: number): Line => {
   glyphs.forEach((glyph, index) => {
     rings.push(glyphRings(glyph.getPath(pen, 0, sizeMm)));
     const next = glyphs[index + 1];
-    pen += ((glyph.advanceWidth ?? 0) + (next === undefined ? 0 : font.getKerningValue(glyph, next))) * scale;
+    pen += (glyph.advanceWidth ?? 0) * scale;
+    if (next !== undefined) pen += font.getKerningValue(glyph, next) * scale + trackingMm;
   });
   return { outline: rings.flat(), widthMm: pen };
 };
@@ -47,7 +56,9 @@ const alignShift: Readonly<Record<Artwork['align'], number>> = { left: 0, centre
 /** Lines of text in one font, united, with the middle of their ink at (offsetX, offsetY). */
 const setText = (font: Font, text: string, artwork: Artwork): Outline => {
   const sizeMm = (artwork.capHeightMm * font.unitsPerEm) / capHeightUnits(font);
-  const lines = text.split('\n').map((line) => setLine(font, line, sizeMm));
+  const lines = text
+    .split('\n')
+    .map((line) => setLine(font, line, sizeMm, (artwork.tracking ?? 0) * artwork.capHeightMm));
   const widest = Math.max(...lines.map(({ widthMm }) => widthMm));
   const step = artwork.lineSpacing * artwork.capHeightMm;
   const stacked = lines.flatMap(({ outline, widthMm }, index) =>
@@ -62,25 +73,43 @@ const setText = (font: Font, text: string, artwork: Artwork): Outline => {
   return moveOutline(united, artwork.offsetXMm - middleX, artwork.offsetYMm - middleY);
 };
 
+/** Outlines of a drawing at its true size, the middle of its ink at (offsetX, offsetY). */
+const placeDrawing = ({ rings, scale }: Drawing, { offsetXMm, offsetYMm }: Artwork): Outline => {
+  const outline = rings.map((numbers): readonly Point[] =>
+    Array.from({ length: numbers.length >> 1 }, (_, at): Point => [
+      numbers[2 * at]! * scale,
+      numbers[2 * at + 1]! * scale,
+    ]),
+  );
+  const bounds = outlineBounds(outline);
+  return bounds === null
+    ? outline
+    : moveOutline(outline, offsetXMm - bounds.x - bounds.width / 2, offsetYMm - bounds.y - bounds.height / 2);
+};
+
+type Drawing = NonNullable<Artwork['drawing']>;
+
+const mirror = (outline: Outline, aboutMm: number): Outline =>
+  outline.map((ring) => ring.map(([x, y]): Point => [2 * aboutMm - x, y]).reverse());
+
 /**
- * The artwork stage: `text` set in the chosen font as clean outlines, holes clockwise, placed on the face.
- * Fails when the font is unknown. Characters without a glyph are listed in `missing`.
+ * The artwork stage: `text` set in the chosen font, or a drawing, as clean outlines, holes clockwise, placed on the face.
+ * Fails when text is to be set and its font was not found. Characters without a glyph are listed in `missing`.
  */
-export const layLettering = (text: string, artwork: Artwork, fonts: FontBook): Result<Lettering> => {
-  const font = fonts.get(artwork.fontId);
-  if (font === undefined)
-    return failure({
-      path: 'assemblies.0.artwork.fontId',
-      message: `“${artwork.fontId}” is not a font that ships with Vitrum; there is ${[...fonts.keys()].join(', ')}`,
-    });
+export const layLettering = (text: string, artwork: Artwork, font: Result<Font>): Result<Lettering> => {
+  const { drawing } = artwork;
+  const turned = (outline: Outline): Outline =>
+    artwork.mirrored === true ? mirror(outline, artwork.offsetXMm) : outline;
+  const found = (outline: Outline, letterCount: number, missing: readonly string[]): Result<Lettering> =>
+    success({ outline, bounds: outlineBounds(outline), areaMm2: outlineArea(outline), letterCount, missing });
+  if (drawing !== null && drawing !== undefined) {
+    const outline = turned(placeDrawing(drawing, artwork));
+    return found(outline, outline.filter((ring) => ringArea(ring) > 0).length, []);
+  }
+  if (!font.ok) return font;
   const characters = [...text.replace(/\r/g, '')];
-  const known = characters.filter((c) => c === '\n' || font.charToGlyph(c).index > 0 || /\s/.test(c));
-  const outline = setText(font, known.join(''), artwork);
-  return success({
-    outline,
-    bounds: outlineBounds(outline),
-    areaMm2: outlineArea(outline),
-    letterCount: known.filter((c) => !/\s/.test(c)).length,
-    missing: [...new Set(characters.filter((c) => !known.includes(c)))],
-  });
+  const known = characters.filter((c) => c === '\n' || font.value.charToGlyph(c).index > 0 || /\s/.test(c));
+  return found(turned(setText(font.value, known.join(''), artwork)), known.filter((c) => !/\s/.test(c)).length, [
+    ...new Set(characters.filter((c) => !known.includes(c))),
+  ]);
 };

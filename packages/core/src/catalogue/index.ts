@@ -16,5 +16,6 @@ export type {
   Strip,
   Sundry,
   Supply,
+  Tool,
   Wire,
 } from './types.js';

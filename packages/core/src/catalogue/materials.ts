@@ -1,7 +1,7 @@
 import type { Assembly, FaceDesign } from '../design/index.js';
 import { failure, success, type Problem, type Result } from '../result.js';
 import { findItem } from './find.js';
-import type { Board, Catalogue, Coating, FaceSheet, Film, Lining, Strip } from './types.js';
+import type { Board, Catalogue, Coating, FaceSheet, Film, Lining, Strip, Tool } from './types.js';
 
 /** A coating and how many times it is laid on. */
 export interface Coats {
@@ -27,7 +27,12 @@ export interface Materials {
   readonly backBoard: Board;
   readonly lining: Lining;
   readonly film: Film;
+  /** What the letters are cut with. */
+  readonly tool: Tool;
 }
+
+/** Letters of film are cut with this unless a design says otherwise. */
+const usualTool = 'film-knife';
 
 const all = <T>(results: readonly Result<T>[]): Result<readonly T[]> => {
   const problems = results.flatMap((result) => (result.ok ? [] : result.problems));
@@ -93,7 +98,18 @@ export const findMaterials = (assembly: Assembly, catalogue: Catalogue, path: st
   const backBoard = findItem(catalogue.boards, assembly.case.backBoardId, `${path}.case.backBoardId`);
   const lining = findItem(catalogue.linings, assembly.case.liningId, `${path}.case.liningId`);
   const film = findItem(catalogue.films, assembly.artwork.filmId, `${path}.artwork.filmId`);
-  if (strip.ok && face.ok && faceCoats.ok && second.ok && returnBoard.ok && backBoard.ok && lining.ok && film.ok) {
+  const tool = findItem(catalogue.tools, assembly.artwork.toolId ?? usualTool, `${path}.artwork.toolId`);
+  if (
+    tool.ok &&
+    strip.ok &&
+    face.ok &&
+    faceCoats.ok &&
+    second.ok &&
+    returnBoard.ok &&
+    backBoard.ok &&
+    lining.ok &&
+    film.ok
+  ) {
     const wrong = lightProblems(face.value, faceCoats.value, second.value, `${path}.face`);
     if (wrong.length > 0) return failure(...wrong);
     return success({
@@ -105,8 +121,9 @@ export const findMaterials = (assembly: Assembly, catalogue: Catalogue, path: st
       backBoard: backBoard.value,
       lining: lining.value,
       film: film.value,
+      tool: tool.value,
     });
   }
-  const found = [strip, face, faceCoats, second, returnBoard, backBoard, lining, film];
+  const found = [strip, face, faceCoats, second, returnBoard, backBoard, lining, film, tool];
   return failure(...found.flatMap((result) => (result.ok ? [] : result.problems)));
 };

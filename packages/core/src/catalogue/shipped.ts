@@ -1,4 +1,4 @@
-import type { Board, Catalogue, Coating, FaceSheet, Film, Lining, Strip, Sundry, Supply, Wire } from './types.js';
+import type { Board, Catalogue, Coating, FaceSheet, Film, Lining, Strip, Sundry, Supply, Tool, Wire } from './types.js';
 
 // A table of data, longer than other files: read together, it is one catalogue.
 const typical = 'typical' as const;
@@ -563,6 +563,36 @@ const sundries: readonly Sundry[] = [
   { id: 'face-tape', name: 'Face mounting tape, 1 m', provenance: typical, price: 0.5, kg: 0.005 },
 ];
 
+const router = { provenance: typical, kind: 'bit', bedWidthMm: 1250, bedHeightMm: 1250 } as const;
+
+const tools: readonly Tool[] = [
+  {
+    id: 'film-knife',
+    name: 'Film plotter',
+    provenance: typical,
+    price: 900,
+    kind: 'knife',
+    cutMm: 0,
+    leastStrokeMm: 1,
+    bedWidthMm: 1220,
+    bedHeightMm: 10_000,
+  },
+  {
+    id: 'laser',
+    name: 'Laser, 0.2 mm beam',
+    provenance: typical,
+    price: 6500,
+    kind: 'beam',
+    cutMm: 0.2,
+    leastStrokeMm: 1.5,
+    bedWidthMm: 900,
+    bedHeightMm: 600,
+  },
+  { ...router, id: 'bit-2', name: 'Router bit 2 mm', price: 14, cutMm: 2, leastStrokeMm: 2 },
+  { ...router, id: 'bit-3', name: 'Router bit 3 mm', price: 12, cutMm: 3, leastStrokeMm: 3 },
+  { ...router, id: 'bit-6', name: 'Router bit 6 mm', price: 16, cutMm: 6, leastStrokeMm: 4 },
+];
+
 /** The catalogue that ships with the program: made-up names, usual values, each marked typical and open to change. */
 export const shippedCatalogue: Catalogue = {
   strips,
@@ -574,5 +604,6 @@ export const shippedCatalogue: Catalogue = {
   supplies,
   wires,
   sundries,
+  tools,
   rates: { currency: '€', labourPerHour: 38, energyPerKwh: 0.29, kerfMm: 3.2, wasteShare: 0.1 },
 };

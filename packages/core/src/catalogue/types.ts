@@ -127,6 +127,17 @@ export interface Sundry extends Item {
   readonly kg: number;
 }
 
+/** What cuts outlines. Price each; not part of a piece’s cost. */
+export interface Tool extends Item {
+  readonly kind: 'knife' | 'beam' | 'bit';
+  /** Width of its cut: of a bit its diameter, of a beam its kerf; nothing for a knife (mm). */
+  readonly cutMm: number;
+  /** The thinnest stroke that stands after it (mm). */
+  readonly leastStrokeMm: number;
+  readonly bedWidthMm: number;
+  readonly bedHeightMm: number;
+}
+
 /** The shop's rates. */
 export interface Rates {
   readonly currency: string;
@@ -149,6 +160,7 @@ export interface Catalogue {
   readonly supplies: readonly Supply[];
   readonly wires: readonly Wire[];
   readonly sundries: readonly Sundry[];
+  readonly tools: readonly Tool[];
   readonly rates: Rates;
 }
 

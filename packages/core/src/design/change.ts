@@ -12,7 +12,18 @@ export interface FieldChange {
 export type DesignChange = readonly FieldChange[];
 
 /** Fields that a design may leave out. */
-const mayBeAbsent: ReadonlySet<string> = new Set(['facing', 'photometry', 'block', 'coats', 'second']);
+const mayBeAbsent: ReadonlySet<string> = new Set([
+  'facing',
+  'photometry',
+  'block',
+  'coats',
+  'second',
+  'ownFont',
+  'tracking',
+  'drawing',
+  'mirrored',
+  'toolId',
+]);
 
 const setAt = (target: unknown, keys: readonly string[], value: unknown): unknown => {
   const [key, ...rest] = keys;

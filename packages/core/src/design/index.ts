@@ -5,6 +5,7 @@ export {
   designFormat,
   designJsonSchema,
   designVersion,
+  maxDrawingNumbers,
   type Ambient,
   type Artwork,
   type Assembly,

@@ -35,9 +35,42 @@ const brief = z
   })
   .describe('What it says, where it hangs, how it is looked at.');
 
+/** The most numbers that the outlines of one drawing may have: twice its points. */
+export const maxDrawingNumbers = 200_000;
+
+const drawing = z
+  .looseObject({
+    name: z.string().max(160).describe('The file it came from.'),
+    rings: z
+      .array(z.array(z.number().min(-1e6).max(1e6)).min(6))
+      .max(20_000)
+      .refine((rings) => rings.reduce((sum, ring) => sum + ring.length, 0) <= maxDrawingNumbers, {
+        message: `has more than ${maxDrawingNumbers / 2} points; simplify the drawing`,
+      })
+      .describe('Outlines as x, y, x, y … in mm, y up; outer ones anticlockwise, holes clockwise.'),
+    scale: z.number().min(1e-4).max(1e4).describe('What its lengths are multiplied by.'),
+  })
+  .nullable()
+  .optional()
+  .describe('A drawing that takes the place of the text.');
+
 const artwork = z
   .looseObject({
     fontId: id,
+    ownFont: z
+      .looseObject({ name: z.string().max(160), base64: z.string().max(1_400_000) })
+      .nullable()
+      .optional()
+      .describe('A font file (TTF, OTF or WOFF) of the shop’s own, used instead of `fontId`.'),
+    tracking: z
+      .number()
+      .min(-0.5)
+      .max(3)
+      .optional()
+      .describe('Room added between letters, in cap heights; none when left out.'),
+    drawing,
+    mirrored: z.boolean().optional().describe('Turned over left to right, for work from behind.'),
+    toolId: id.optional().describe('What the letters are cut with; the film knife when left out.'),
     mode: z
       .enum(['opaque-letters', 'lit-letters', 'coloured-letters'])
       .describe('Dark letters on a lit ground; lit letters in an opaque mask; coloured letters on a lit ground.'),

@@ -1,4 +1,4 @@
-import { layLettering, type FontBook } from '../artwork/index.js';
+import { chooseFont, layLettering, type FontBook } from '../artwork/index.js';
 import { findMaterials, type Catalogue } from '../catalogue/index.js';
 import { wireUp } from '../circuit/index.js';
 import { costOf } from '../cost/index.js';
@@ -16,6 +16,7 @@ import { distributionOf } from '../photometry/index.js';
 import { planBuild } from '../plan/index.js';
 import { failure, success, type Result } from '../result.js';
 import { cutSection } from '../section/index.js';
+import { workabilityOf } from '../workability/index.js';
 import { stageNames, type StageName, type StageResults } from './types.js';
 
 /** Stage results and which stages had to be computed anew. */
@@ -35,7 +36,9 @@ export const createStages = (catalogue: Catalogue, fonts: FontBook, wish: GridWi
   );
   const stages = {
     materials: remember(findMaterials),
+    font: remember(chooseFont),
     artwork: remember(layLettering),
+    workability: remember(workabilityOf),
     geometry: remember(caseGeometry),
     runs: remember(layRuns),
     section: remember(cutSection),
@@ -77,8 +80,10 @@ export const createStages = (catalogue: Catalogue, fonts: FontBook, wish: GridWi
     const { build, artwork, light } = assembly;
     const materials = stages.materials.run(assembly, catalogue, 'assemblies.0');
     if (!materials.ok) return materials;
-    const lettering = stages.artwork.run(brief.text, artwork, fonts);
+    const font = stages.font.run(artwork.fontId, artwork.ownFont ?? null, fonts);
+    const lettering = stages.artwork.run(brief.text, artwork, font);
     if (!lettering.ok) return lettering;
+    const workability = stages.workability.run(lettering.value.outline, materials.value.tool);
     const geometry = stages.geometry.run(build, assembly.case, materials.value);
     if (!geometry.ok) return geometry;
     const runs = stages.runs.run(build, geometry.value, light, materials.value);
@@ -120,6 +125,7 @@ export const createStages = (catalogue: Catalogue, fonts: FontBook, wish: GridWi
         design,
         materials: materials.value,
         lettering: lettering.value,
+        workability,
         geometry: geometry.value,
         runs: runs.value,
         section,

@@ -14,12 +14,15 @@ import type { LightRuns } from '../light-runs/index.js';
 import type { Packing } from '../packing/index.js';
 import type { Parts } from '../parts/index.js';
 import type { Plan } from '../plan/index.js';
+import type { Workability } from '../workability/index.js';
 import type { Section } from '../section/index.js';
 
 /** The stages of the pipeline, in the order of the work. */
 export const stageNames = [
   'materials',
+  'font',
   'artwork',
+  'workability',
   'geometry',
   'runs',
   'section',
@@ -40,6 +43,7 @@ export interface StageResults {
   readonly design: Design;
   readonly materials: Materials;
   readonly lettering: Lettering;
+  readonly workability: Workability;
   readonly geometry: CaseGeometry;
   readonly runs: LightRuns;
   readonly section: Section;

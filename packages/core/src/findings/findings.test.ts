@@ -68,6 +68,11 @@ const cases: readonly (readonly [id: string, change: Readonly<Record<string, unk
   ['face-binds', { 'brief.exposure': 'outdoors' }, 'more-play'],
   ['letters-overhang', inBox({ 'artwork.capHeightMm': 160 }), 'smaller-letters'],
   ['missing-letters', { 'brief.text': 'A漢' }, null],
+  ['strokes-thin', inBox({ 'artwork.capHeightMm': 9, 'artwork.fontId': 'pacifico' }), 'larger-artwork'],
+  ['gaps-lost', inBox({ 'artwork.toolId': 'bit-6', 'artwork.capHeightMm': 40 }), 'finer-tool'],
+  ['corners-round', inBox({ 'artwork.toolId': 'bit-3' }), 'finer-tool'],
+  ['counters-loose', inBox({ 'artwork.mode': 'lit-letters' }), 'stencil-face'],
+  ['over-bed', inBox({ 'artwork.toolId': 'laser', 'artwork.capHeightMm': 130, 'case.widthMm': 1400 }), 'larger-bed'],
   ['costs-too-much', { 'brief.outsideQuote': 100 }, null],
   ['piece-over-reel', inBox({ 'case.widthMm': 6000, 'case.heightMm': 300 }), null],
   [

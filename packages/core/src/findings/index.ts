@@ -1,3 +1,4 @@
+import { cornersRound, countersLoose, gapsLost, overBed, strokesThin } from './artwork-rules.js';
 import {
   costsTooMuch,
   faceBinds,
@@ -41,6 +42,11 @@ const rules: readonly Rule[] = [
   faceBinds,
   lettersOverhang,
   missingLetters,
+  overBed,
+  strokesThin,
+  gapsLost,
+  cornersRound,
+  countersLoose,
   betweenCutMarks,
   reelShort,
   pieceOverReel,

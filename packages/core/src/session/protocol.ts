@@ -1,3 +1,4 @@
+import type { DrawingFile, IntakeWish, TakenDrawing } from '../artwork/index.js';
 import type { Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
 import type { Evaluation } from '../evaluate/index.js';
@@ -25,6 +26,8 @@ export type SessionRequest =
       readonly wish: Wish;
       readonly room: SolveRoom;
     }
+  /** A drawing file made into an outline. */
+  | { readonly kind: 'take'; readonly id: number; readonly file: DrawingFile; readonly wish: IntakeWish }
   | { readonly kind: 'cancel'; readonly id: number };
 
 /** What comes back, under the request’s id. */
@@ -39,6 +42,7 @@ export type SessionReply =
   | { readonly kind: 'tried'; readonly id: number; readonly points: readonly TryPoint[]; readonly done: number }
   | { readonly kind: 'swept'; readonly id: number }
   | { readonly kind: 'solved'; readonly id: number; readonly solution: Solution }
+  | { readonly kind: 'taken'; readonly id: number; readonly drawing: TakenDrawing }
   | { readonly kind: 'cancelled'; readonly id: number }
   /** The input was wrong. */
   | { readonly kind: 'refused'; readonly id: number; readonly problems: readonly Problem[] }

@@ -1,4 +1,4 @@
-import type { FontBook } from '../artwork/index.js';
+import { takeDrawing, type FontBook } from '../artwork/index.js';
 import { createEvaluator, evaluate, type Evaluator } from '../evaluate/index.js';
 import { benchZip, lightZip } from '../exports/index.js';
 import { fullGrid } from '../glow/index.js';
@@ -124,6 +124,11 @@ export const createSession = ({ fonts, post, pause }: SessionHost) => {
     }
   };
 
+  const runTake = ({ id, file, wish }: Extract<SessionRequest, { kind: 'take' }>): void => {
+    const taken = takeDrawing(file, wish);
+    post(taken.ok ? { kind: 'taken', id, drawing: taken.value } : { kind: 'refused', id, problems: taken.problems });
+  };
+
   const answer = async (request: SessionRequest): Promise<void> => {
     switch (request.kind) {
       case 'open':
@@ -141,6 +146,8 @@ export const createSession = ({ fonts, post, pause }: SessionHost) => {
         return runSweep(request);
       case 'solve':
         return runSolve(request);
+      case 'take':
+        return runTake(request);
       case 'cancel':
         cancelled.add(request.id);
         return;

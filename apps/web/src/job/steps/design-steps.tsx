@@ -2,6 +2,7 @@ import { fontListings } from '@vitrum/core';
 import { ChoiceField, LengthField, NumberField, WordsField, useDesignValue } from '../../fields/design-fields';
 import { useEvaluation } from '../../evaluation/evaluation-store';
 import { useLength } from '../../view/use-length';
+import { DrawingField, OwnFontField } from './artwork-source';
 import { BlockField } from './block-field';
 import { choicesOf, useCatalogue } from '../catalogue-context';
 
@@ -16,33 +17,35 @@ const styles = {
   stencil: 'stencil',
 } as const;
 
-export const ArtworkStep = () => {
-  const { films } = useCatalogue();
+const TextFields = () => {
   const evaluation = useEvaluation((state) => state.evaluation);
+  const own = useDesignValue(`${at}.artwork.ownFont`);
   const show = useLength();
   const bounds = evaluation?.lettering.bounds ?? null;
   return (
     <>
       <WordsField label="The sign says" path="brief.text" />
-      <ChoiceField
-        label="Letters in"
-        path={`${at}.artwork.fontId`}
-        choices={fontListings.map(({ id, name, style }) => ({ value: id, label: `${name} (${styles[style]})` }))}
-      />
-      <ChoiceField
-        label="Light through"
-        path={`${at}.artwork.mode`}
-        choices={[
-          { value: 'opaque-letters', label: 'the ground, letters dark' },
-          { value: 'lit-letters', label: 'the letters, mask dark' },
-          { value: 'coloured-letters', label: 'both, letters coloured' },
-        ]}
-      />
-      <ChoiceField label="Film" path={`${at}.artwork.filmId`} choices={choicesOf(films)} />
+      {!own && (
+        <ChoiceField
+          label="Letters in"
+          path={`${at}.artwork.fontId`}
+          choices={fontListings.map(({ id, name, style }) => ({ value: id, label: `${name} (${styles[style]})` }))}
+        />
+      )}
+      <OwnFontField />
       <LengthField
         label="Cap height"
         path={`${at}.artwork.capHeightMm`}
         hint={bounds === null ? 'no letters yet' : `the lettering is ${show(bounds.width)} × ${show(bounds.height)}`}
+      />
+      <NumberField
+        label="Room between letters"
+        path={`${at}.artwork.tracking`}
+        otherwise={0}
+        unit="%"
+        scale={100}
+        step={2}
+        hint="of the cap height"
       />
       <NumberField label="Line to line" path={`${at}.artwork.lineSpacing`} unit="cap heights" step={0.1} />
       <ChoiceField
@@ -54,8 +57,59 @@ export const ArtworkStep = () => {
           { value: 'right', label: 'flush right' },
         ]}
       />
-      <LengthField label="Shift right" path={`${at}.artwork.offsetXMm`} />
-      <LengthField label="Shift up" path={`${at}.artwork.offsetYMm`} />
+    </>
+  );
+};
+
+/** What the chosen tool makes of the artwork. */
+const useToolHint = (): string | undefined => {
+  const evaluation = useEvaluation((state) => state.evaluation);
+  if (evaluation === null) return undefined;
+  const { workability, materials } = evaluation;
+  const corners = workability.lost.filter(({ kind }) => kind === 'corner').length;
+  const parts = `${workability.pieces} piece${workability.pieces === 1 ? '' : 's'}, ${workability.counters} counter${workability.counters === 1 ? '' : 's'}`;
+  return materials.tool.kind === 'bit' && corners > 0 ? `${parts}; ${corners} inside corners come out round` : parts;
+};
+
+export const ArtworkStep = () => {
+  const { films, tools } = useCatalogue();
+  const drawing = useDesignValue(`${at}.artwork.drawing`);
+  const toolHint = useToolHint();
+  return (
+    <>
+      {!drawing && <TextFields />}
+      <DrawingField />
+      <div className="mt-2 border-t border-line pt-2">
+        <ChoiceField
+          label="Light through"
+          path={`${at}.artwork.mode`}
+          choices={[
+            { value: 'opaque-letters', label: 'the ground, letters dark' },
+            { value: 'lit-letters', label: 'the letters, mask dark' },
+            { value: 'coloured-letters', label: 'both, letters coloured' },
+          ]}
+        />
+        <ChoiceField label="Film" path={`${at}.artwork.filmId`} choices={choicesOf(films)} />
+        <ChoiceField
+          label="Cut with"
+          path={`${at}.artwork.toolId`}
+          otherwise="film-knife"
+          choices={choicesOf(tools)}
+          hint={toolHint}
+        />
+        <ChoiceField
+          label="Seen"
+          path={`${at}.artwork.mirrored`}
+          otherwise="false"
+          toStored={(choice) => choice === 'true'}
+          choices={[
+            { value: 'false', label: 'as it reads' },
+            { value: 'true', label: 'mirrored, for work from behind' },
+          ]}
+        />
+        <LengthField label="Shift right" path={`${at}.artwork.offsetXMm`} />
+        <LengthField label="Shift up" path={`${at}.artwork.offsetYMm`} />
+      </div>
     </>
   );
 };

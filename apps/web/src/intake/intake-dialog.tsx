@@ -1,0 +1,234 @@
+import {
+  asArtwork,
+  formatLength,
+  parseLength,
+  usualIntake,
+  type Artwork,
+  type DrawingFile,
+  type IntakeWish,
+  type Point,
+} from '@vitrum/core';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { FieldRow, fieldLook } from '../fields/field-row';
+import { Button } from '../ui/button';
+import { SheetDialog } from '../ui/sheet-dialog';
+import { useView } from '../view/view-store';
+import { DrawingPreview } from './drawing-preview';
+import { connectIntake, type Intake } from './intake-thread';
+
+const useIntake = (file: DrawingFile, wish: IntakeWish): Intake | null => {
+  const [intake, setIntake] = useState<Intake | null>(null);
+  const ask = useRef<ReturnType<typeof connectIntake> | null>(null);
+  useEffect(() => {
+    const worker = new Worker(new URL('../evaluation/worker.ts', import.meta.url), { type: 'module', name: 'intake' });
+    ask.current = connectIntake(worker, setIntake);
+    return () => worker.terminate();
+  }, []);
+  useEffect(() => ask.current?.(file, wish), [file, wish]);
+  return intake;
+};
+
+const Lines = ({ title, lines }: { readonly title: string; readonly lines: readonly string[] }) =>
+  lines.length === 0 ? null : (
+    <section className="mt-2">
+      <h3 className="font-bold">{title}</h3>
+      <ul className="list-disc pl-5 text-[13px]">
+        {lines.map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </ul>
+    </section>
+  );
+
+interface WishFieldsProps {
+  readonly file: DrawingFile;
+  readonly layers: readonly string[];
+  readonly wish: IntakeWish;
+  readonly onWish: (wish: IntakeWish) => void;
+}
+
+const Slider = (props: {
+  readonly label: string;
+  readonly value: number;
+  readonly max: number;
+  readonly step: number;
+  readonly unit: string;
+  readonly onChange: (value: number) => void;
+}) => (
+  <FieldRow id={`intake-${props.label}`} label={props.label} hint={`${props.value} ${props.unit}`.trim()}>
+    <input
+      id={`intake-${props.label}`}
+      type="range"
+      min={0}
+      max={props.max}
+      step={props.step}
+      value={props.value}
+      onChange={(event) => props.onChange(Number(event.target.value))}
+      className="w-36 accent-[var(--ink)]"
+    />
+  </FieldRow>
+);
+
+const WishFields = ({ file, layers, wish, onWish }: WishFieldsProps) => (
+  <>
+    {file.kind === 'picture' ? (
+      <>
+        <Slider
+          label="Ink is darker than"
+          value={wish.threshold}
+          max={255}
+          step={1}
+          unit="of 255"
+          onChange={(threshold) => onWish({ ...wish, threshold })}
+        />
+        <Slider
+          label="Smooth over"
+          value={wish.smoothPx}
+          max={8}
+          step={0.5}
+          unit="pixels"
+          onChange={(smoothPx) => onWish({ ...wish, smoothPx })}
+        />
+        <label className="flex items-center gap-2 py-1">
+          <input
+            type="checkbox"
+            checked={wish.inverted}
+            onChange={(event) => onWish({ ...wish, inverted: event.target.checked })}
+          />
+          Light on a dark ground
+        </label>
+      </>
+    ) : (
+      <Slider
+        label="Gaps closed up to"
+        value={wish.gapMm}
+        max={2}
+        step={0.05}
+        unit="mm"
+        onChange={(gapMm) => onWish({ ...wish, gapMm })}
+      />
+    )}
+    {layers.length > 1 && (
+      <fieldset className="mt-1">
+        <legend className="font-bold">Layers that count</legend>
+        {layers.map((layer) => {
+          const on = wish.layers === null || wish.layers.includes(layer);
+          return (
+            <label key={layer} className="flex items-center gap-2 py-0.5 text-[13px]">
+              <input
+                type="checkbox"
+                checked={on}
+                onChange={() => {
+                  const now = wish.layers ?? layers;
+                  onWish({ ...wish, layers: on ? now.filter((each) => each !== layer) : [...now, layer] });
+                }}
+              />
+              {layer === '' ? '(no name)' : layer}
+            </label>
+          );
+        })}
+      </fieldset>
+    )}
+  </>
+);
+
+interface IntakeDialogProps {
+  readonly file: DrawingFile;
+  readonly onUse: (drawing: NonNullable<Artwork['drawing']>) => void;
+  readonly onClose: () => void;
+}
+
+/** A drawing file laid open: what was read, what was put right, and how large it truly is. */
+export const IntakeDialog = ({ file, onUse, onClose }: IntakeDialogProps) => {
+  const unit = useView((view) => view.unit);
+  const [wish, setWish] = useState(usualIntake);
+  const intake = useIntake(file, wish);
+  const [layers, setLayers] = useState<readonly string[]>([]);
+  const [marks, setMarks] = useState<readonly Point[]>([]);
+  const [truly, setTruly] = useState('');
+  const drawing = intake?.drawing ?? null;
+  // All layers stay on offer when some are left out.
+  const known = drawing === null || wish.layers !== null ? layers : drawing.layers;
+  const drawn = useMemo(() => {
+    const [a, b] = marks;
+    return a === undefined || b === undefined ? (drawing?.widthMm ?? 0) : Math.hypot(a[0] - b[0], a[1] - b[1]);
+  }, [marks, drawing]);
+  const typed = truly.trim() === '' ? null : parseLength(truly, unit);
+  const scale = typed?.ok === true && drawn > 0 ? typed.value / drawn : 1;
+  const wrong =
+    typed?.ok === false ? typed.problems[0]?.message : scale <= 1e-4 || scale >= 1e4 ? 'out of reach' : null;
+  const show = (mm: number): string => formatLength(mm, unit);
+  return (
+    <SheetDialog open onClose={onClose} title={`Artwork from ${file.name}`} wide>
+      {intake === null && <p role="status">Reading the drawing …</p>}
+      {intake !== null && intake.problem !== null && (
+        <p role="alert" className="mb-2 font-semibold text-signal">
+          {intake.problem}. The design is as it was.
+        </p>
+      )}
+      {drawing !== null && (
+        <DrawingPreview
+          drawing={drawing}
+          marks={marks}
+          onMark={(at) => setMarks((now) => (now.length === 2 ? [at] : [...now, at]))}
+        />
+      )}
+      <div className="mt-3 grid gap-x-8 sm:grid-cols-2">
+        <div>
+          <WishFields
+            file={file}
+            layers={known}
+            wish={wish}
+            onWish={(next) => {
+              setLayers(known);
+              setWish(next);
+            }}
+          />
+        </div>
+        {drawing !== null && (
+          <div>
+            <p className="figure text-[13px]">
+              {show(drawing.widthMm * scale)} × {show(drawing.heightMm * scale)}
+            </p>
+            <p className="mb-1 text-xs text-soft">
+              {drawing.sizeStated
+                ? 'The file states its size.'
+                : 'The file does not state its size: check it by a length you know.'}{' '}
+              Click both ends of a known length on the drawing, or take its width.
+            </p>
+            <FieldRow
+              id="intake-true"
+              label={`${marks.length === 2 ? 'The marked length' : 'Its width'}, ${show(drawn)}, is truly`}
+              problem={wrong ?? null}
+              stacked
+            >
+              <input
+                id="intake-true"
+                className={`${fieldLook} w-40`}
+                placeholder={show(drawn)}
+                value={truly}
+                onChange={(event) => setTruly(event.target.value)}
+              />
+            </FieldRow>
+          </div>
+        )}
+      </div>
+      {drawing !== null && (
+        <>
+          <Lines title="Put right" lines={drawing.changes} />
+          <Lines title="Mind" lines={drawing.notes} />
+        </>
+      )}
+      <p className="mt-4 flex gap-2">
+        <Button
+          look="strong"
+          disabled={drawing === null || wrong !== null}
+          onClick={() => drawing !== null && onUse(asArtwork(drawing, file.name, scale))}
+        >
+          Use this drawing
+        </Button>
+        <Button onClick={onClose}>Leave it</Button>
+      </p>
+    </SheetDialog>
+  );
+};

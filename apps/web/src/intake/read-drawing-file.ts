@@ -1,0 +1,47 @@
+import type { DrawingFile, GreyPicture } from '@vitrum/core';
+
+/** What a file is by its name; `null` when it is no drawing. */
+export const drawingKind = (name: string): DrawingFile['kind'] | null => {
+  const ending = /\.([a-z0-9]+)$/i.exec(name)?.[1]?.toLowerCase();
+  if (ending === 'svg' || ending === 'dxf') return ending;
+  return ending === 'png' || ending === 'jpg' || ending === 'jpeg' ? 'picture' : null;
+};
+
+/** Shades of grey from red, green, blue and opacity, on white paper (ITU-R BT.709 weights). */
+export const greyOf = (rgba: Uint8ClampedArray): Uint8Array => {
+  const grey = new Uint8Array(rgba.length / 4);
+  for (let pixel = 0; pixel < grey.length; pixel += 1) {
+    const [r, g, b, a] = rgba.subarray(4 * pixel, 4 * pixel + 4) as unknown as [number, number, number, number];
+    const shade = 0.2126 * r + 0.7152 * g + 0.0722 * b;
+    grey[pixel] = Math.round(255 + (shade - 255) * (a / 255));
+  }
+  return grey;
+};
+
+/** Larger pictures are made smaller first: a letter’s edge needs no more. */
+const longestPx = 2000;
+
+const pictureOf = async (file: File): Promise<GreyPicture> => {
+  const bitmap = await createImageBitmap(file);
+  const scale = Math.min(1, longestPx / Math.max(bitmap.width, bitmap.height));
+  const [width, height] = [
+    Math.max(1, Math.round(bitmap.width * scale)),
+    Math.max(1, Math.round(bitmap.height * scale)),
+  ];
+  const context = new OffscreenCanvas(width, height).getContext('2d');
+  if (context === null) throw new Error('this browser cannot read pictures');
+  context.drawImage(bitmap, 0, 0, width, height);
+  return { width, height, grey: greyOf(context.getImageData(0, 0, width, height).data) };
+};
+
+/** Reads a file as a drawing, or throws with a sentence. */
+export const readDrawingFile = async (file: File): Promise<DrawingFile> => {
+  const kind = drawingKind(file.name);
+  if (kind === null) throw new Error(`${file.name} is no drawing that Vitrum reads; SVG, DXF, PNG and JPEG are`);
+  if (kind !== 'picture') return { kind, name: file.name, text: await file.text() };
+  try {
+    return { kind, name: file.name, picture: await pictureOf(file) };
+  } catch {
+    throw new Error(`${file.name} is no picture that can be read; save it anew as PNG or JPEG`);
+  }
+};

@@ -1,0 +1,86 @@
+import { readDxf, readSvg, tracePicture, type Drawing, type GreyPicture, type TraceWish } from '../drawings/index.js';
+import { maxDrawingNumbers, type Artwork } from '../design/index.js';
+import { outlineBounds, simplify, type Outline, type Point } from '../outlines/index.js';
+import { repair } from '../repair/index.js';
+import { failure, success, type Result } from '../result.js';
+
+/** A drawing file as it was loaded. */
+export type DrawingFile =
+  | { readonly kind: 'svg' | 'dxf'; readonly name: string; readonly text: string }
+  | { readonly kind: 'picture'; readonly name: string; readonly picture: GreyPicture };
+
+/** How a drawing file is taken in. */
+export interface IntakeWish extends TraceWish {
+  readonly gapMm: number;
+  readonly layers: readonly string[] | null;
+}
+
+/** What is taken when nothing is said. */
+export const usualIntake: IntakeWish = { gapMm: 0.1, layers: null, threshold: 128, inverted: false, smoothPx: 1 };
+
+/** A drawing taken in, at the size that its file states. */
+export interface TakenDrawing {
+  readonly outline: Outline;
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly layers: readonly string[];
+  readonly sizeStated: boolean;
+  /** What was left out of the file, and what was put right. */
+  readonly notes: readonly string[];
+  readonly changes: readonly string[];
+  readonly open: readonly (readonly Point[])[];
+}
+
+const readFile = (file: DrawingFile, wish: IntakeWish): Result<Drawing> => {
+  switch (file.kind) {
+    case 'svg':
+      return readSvg(file.text);
+    case 'dxf':
+      return readDxf(file.text);
+    case 'picture':
+      return tracePicture(file.picture, wish);
+  }
+};
+
+/** Coarser and coarser until the outline fits into a design (mm). */
+const thinnings = [0.01, 0.03, 0.1, 0.3];
+const countOf = (outline: Outline): number => outline.reduce((sum, ring) => sum + 2 * ring.length, 0);
+
+/** Reads a drawing file and makes an area of it. Fails with what is wrong with the file, or when no area is left. */
+export const takeDrawing = (file: DrawingFile, wish: IntakeWish): Result<TakenDrawing> => {
+  const read = readFile(file, wish);
+  if (!read.ok) return read;
+  const { outline: full, changes, open } = repair(read.value, wish);
+  const bounds = outlineBounds(full);
+  if (bounds === null)
+    return failure({
+      path: '',
+      message: [
+        'no line of this drawing closes, so there is nothing to cut; widen the gap that is bridged',
+        ...changes,
+      ].join('; '),
+    });
+  const thinned = thinnings.find((mm) => countOf(simplify(full, mm)) <= maxDrawingNumbers);
+  const outline = countOf(full) <= maxDrawingNumbers ? full : thinned === undefined ? null : simplify(full, thinned);
+  if (outline === null)
+    return failure({ path: '', message: 'this drawing has too many points even when thinned; simplify it first' });
+  return success({
+    outline,
+    widthMm: bounds.width,
+    heightMm: bounds.height,
+    layers: [...new Set(read.value.shapes.map(({ layer }) => layer))],
+    sizeStated: read.value.sizeStated,
+    notes: read.value.notes,
+    changes: outline === full ? changes : [...changes, `points thinned to within ${thinned} mm`],
+    open,
+  });
+};
+
+const micrometres = (value: number): number => Math.round(value * 1000) / 1000;
+
+/** A drawing taken in as the design keeps it. */
+export const asArtwork = ({ outline }: TakenDrawing, name: string, scale: number): NonNullable<Artwork['drawing']> => ({
+  name: name.slice(0, 160),
+  rings: outline.map((ring) => ring.flatMap(([x, y]) => [micrometres(x), micrometres(y)])),
+  scale,
+});

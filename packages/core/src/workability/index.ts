@@ -1,0 +1,1 @@
+export { workabilityOf, type LostPlace, type Workability } from './workability.js';
