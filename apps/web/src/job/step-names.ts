@@ -33,7 +33,9 @@ export const stepDetail = (
     case 'brief':
       return `read from ${design.brief.readingDistanceMm / 1000} m`;
     case 'artwork':
-      return `${lettering.letterCount} letters`;
+      return design.assemblies[0]?.artwork.drawing
+        ? `drawing, ${lettering.letterCount} part${lettering.letterCount === 1 ? '' : 's'}`
+        : `${lettering.letterCount} letters`;
     case 'case':
       return [geometry.outside.widthMm, geometry.outside.heightMm, geometry.outside.depthMm].map(millimetres).join('×');
     case 'light':

@@ -47,10 +47,13 @@ export const ellipseRing = (
   flatnessMm: number,
 ): readonly Point[] => arcChords({ centre, radiusX, radiusY, turnRad, fromRad: 0, sweepRad: 2 * PI }, flatnessMm);
 
+/** Less of a bulge is none: its circle would be out of reach. */
+const straight = 1e-9;
+
 /** From `from` to `to` by a bulge: the tangent of a quarter of the angle, positive anticlockwise. Start left out, end in. */
 export const bulgeChords = (from: Point, to: Point, bulge: number, flatnessMm: number): readonly Point[] => {
   const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
-  if (bulge === 0 || hypot(dx, dy) === 0) return [to];
+  if (abs(bulge) < straight || hypot(dx, dy) === 0) return [to];
   const off = (1 - bulge * bulge) / (4 * bulge);
   const centre: Point = [(from[0] + to[0]) / 2 - dy * off, (from[1] + to[1]) / 2 + dx * off];
   const radius = hypot(from[0] - centre[0], from[1] - centre[1]);

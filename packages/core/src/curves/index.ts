@@ -8,5 +8,6 @@ export {
   type EndpointArc,
 } from './arc.js';
 export { cubicChords, quadraticChords } from './bezier.js';
+export { findArcs, type ArcRing, type BulgedPoint } from './find-arcs.js';
 export { flatnessMm, letterFlatnessMm } from './flatness.js';
 export { isSpline, splineChords, type Spline } from './spline.js';

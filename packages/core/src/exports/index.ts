@@ -2,6 +2,7 @@ import { strToU8, zipSync } from 'fflate';
 import { printDesign } from '../design/index.js';
 import type { Evaluation } from '../evaluate/index.js';
 import { fileName, type PackFile } from './file-name.js';
+import { partDxf } from './dxf.js';
 import { partsCsv, stripCsv } from './parts-csv.js';
 import { litPng } from './png.js';
 import { partSvg } from './svg.js';
@@ -9,6 +10,7 @@ import { templatePdf } from './template-pdf.js';
 
 export { fileName, type PackFile } from './file-name.js';
 export { lightMaps, lightZip, luminanceCsv, luminancePfm, luminancePng16 } from './light-maps.js';
+export { partDxf } from './dxf.js';
 export { partsCsv, stripCsv } from './parts-csv.js';
 export { litPng } from './png.js';
 export { partSvg, pathData } from './svg.js';
@@ -16,7 +18,7 @@ export { checkSquareMm, templatePdf, type Paper } from './template-pdf.js';
 
 const litViewPx = 1200;
 
-/** Everything that goes to the bench: SVG of each part, templates, lists, the design, the lit view. */
+/** Everything that goes to the bench: SVG and DXF of each part, templates, lists, the design, the lit view. */
 export const benchPack = async (evaluation: Evaluation): Promise<readonly PackFile[]> => {
   const { design, parts } = evaluation;
   return [
@@ -26,7 +28,10 @@ export const benchPack = async (evaluation: Evaluation): Promise<readonly PackFi
     { path: 'lit-dusk.png', bytes: litPng(evaluation, 'evening', litViewPx) },
     { path: 'strip-template-a4.pdf', bytes: await templatePdf(evaluation, 'a4') },
     { path: 'strip-template-letter.pdf', bytes: await templatePdf(evaluation, 'letter') },
-    ...parts.cut.map((part) => ({ path: `parts/${part.id}.svg`, bytes: strToU8(partSvg(part)) })),
+    ...parts.cut.flatMap((part) => [
+      { path: `parts/${part.id}.svg`, bytes: strToU8(partSvg(part)) },
+      { path: `parts/${part.id}.dxf`, bytes: strToU8(partDxf(part)) },
+    ]),
   ];
 };
 

@@ -1,4 +1,5 @@
-import type { Outline } from '../outlines/index.js';
+import { findArcs } from '../curves/index.js';
+import { ringArea, type Outline, type Point, type Ring } from '../outlines/index.js';
 import type { CutPart, Operation, PartShape } from '../parts/index.js';
 
 /** Line colours tell the layers apart on screen; machines go by the layer’s name. */
@@ -12,9 +13,34 @@ const strokes: Readonly<Record<Operation, string>> = {
 
 const number = (value: number): string => String(Math.round(value * 1000) / 1000 + 0);
 
-/** An outline as SVG path data in mm, y turned down for a part `heightMm` high. */
+const ringData = (ring: Ring, heightMm: number): string => {
+  const place = ([x, y]: Point): string => `${number(x)} ${number(heightMm - y)}`;
+  const found = findArcs(ring);
+  if (found.kind === 'circle') {
+    const { centre, radius } = found;
+    const [east, west]: [Point, Point] = [
+      [centre[0] + radius, centre[1]],
+      [centre[0] - radius, centre[1]],
+    ];
+    // Holes go on running the other way round; y is turned down, and with it the sweep.
+    const sweep = ringArea(ring) > 0 ? 0 : 1;
+    const half = (to: Point): string => `A${number(radius)} ${number(radius)} 0 0 ${sweep} ${place(to)}`;
+    return `M${place(east)}${half(west)}${half(east)}Z`;
+  }
+  const { points } = found;
+  const ways = points.map(({ at, bulge }, index) => {
+    const to = points[(index + 1) % points.length]!.at;
+    if (bulge === 0) return index === points.length - 1 ? '' : `L${place(to)}`;
+    const chord = Math.hypot(to[0] - at[0], to[1] - at[1]);
+    const radius = number((chord * (1 + bulge * bulge)) / (4 * Math.abs(bulge)));
+    return `A${radius} ${radius} 0 ${Math.abs(bulge) > 1 ? 1 : 0} ${bulge > 0 ? 0 : 1} ${place(to)}`;
+  });
+  return `M${place(points[0]!.at)}${ways.join('')}Z`;
+};
+
+/** An outline as SVG path data in mm, arcs where arcs were, y turned down for a part `heightMm` high. */
 export const pathData = (outline: Outline, heightMm: number): string =>
-  outline.map((ring) => `M${ring.map(([x, y]) => `${number(x)} ${number(heightMm - y)}`).join('L')}Z`).join('');
+  outline.map((ring) => ringData(ring, heightMm)).join('');
 
 const shapeText = (shape: PartShape, heightMm: number): string => {
   switch (shape.kind) {

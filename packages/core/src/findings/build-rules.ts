@@ -274,6 +274,7 @@ export const lettersOverhang: Rule = ({ results }) => {
   const { bounds } = results.lettering;
   if (past <= 0 || bounds === null) return null;
   const { artwork } = results.design.assemblies[0]!;
+  const { drawing } = artwork;
   const { inside } = results.geometry;
   const fit = Math.min((0.92 * inside.widthMm) / bounds.width, (0.86 * inside.heightMm) / bounds.height, 1);
   const cap = Math.max(2, Math.floor(artwork.capHeightMm * fit));
@@ -281,7 +282,7 @@ export const lettersOverhang: Rule = ({ results }) => {
     id: 'letters-overhang',
     severity: 'fix',
     step: 'artwork',
-    what: 'The lettering reaches past the lit face',
+    what: 'The artwork reaches past the lit face',
     why: `It is ${mm(bounds.width)} × ${mm(bounds.height)} and stands ${mm(past)} over the edge of the opening.`,
     numbers: [{ label: 'past the edge', value: past, unit: 'mm' }],
     where: { view: 'front', rect: bounds },
@@ -297,9 +298,14 @@ export const lettersOverhang: Rule = ({ results }) => {
         id: 'smaller-letters',
         candidates: [
           {
-            label: `Cap height ${cap} mm, centred`,
+            label:
+              drawing === null || drawing === undefined
+                ? `Cap height ${cap} mm, centred`
+                : `Drawing ${mm(fit * bounds.width)} wide, centred`,
             change: [
-              { path: 'assemblies.0.artwork.capHeightMm', value: cap },
+              drawing === null || drawing === undefined
+                ? { path: 'assemblies.0.artwork.capHeightMm', value: cap }
+                : { path: 'assemblies.0.artwork.drawing.scale', value: drawing.scale * fit },
               { path: 'assemblies.0.artwork.offsetXMm', value: 0 },
               { path: 'assemblies.0.artwork.offsetYMm', value: 0 },
             ],
