@@ -228,7 +228,39 @@ const demoLines = ({ core, fonts }) => {
   }
 };
 
-const parts = { preview: previewLines, large: largeLines, tracing: tracingLines, demos: demoLines };
+/** A drawing of 500 bowed outlines, each with a hole. */
+const drawingText = () => {
+  const shapes = Array.from({ length: 500 }, (_, at) => {
+    const [x, y] = [(at % 25) * 40, Math.floor(at / 25) * 40];
+    return `<path fill-rule="evenodd" transform="rotate(${at} ${x + 20} ${y + 20})" d="M${x + 5} ${y + 20}C${x + 5} ${y} ${x + 35} ${y} ${x + 35} ${y + 20}S${x + 5} ${y + 40} ${x + 5} ${y + 20}ZM${x + 14} ${y + 20}a6 6 0 1 0 12 0a6 6 0 1 0-12 0Z"/>`;
+  });
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="1000mm" height="800mm" viewBox="0 0 1000 800">${shapes.join('')}</svg>`;
+};
+
+const artworkLines = ({ core, fonts }) => {
+  const text = drawingText();
+  const take = () => core.takeDrawing({ kind: 'svg', name: 'bench.svg', text }, core.usualIntake).value;
+  const outlines = take().outline.length;
+  const seconds = timed(take, 5, 1) / 1000;
+  say(`\nartwork: an SVG of ${outlines / 2} outlines with a hole each`);
+  say(`  read and put right                 ${rated(seconds, 2, 's', 'less')}`);
+  const evaluator = core.createEvaluator(core.shippedCatalogue, fonts);
+  const line = 'PORT SALLOW FERRY HALL';
+  const design = core.demoDesigns.dispensary;
+  const typed = timed(
+    (round) => evaluator.evaluate({ ...design, brief: { ...design.brief, text: line.slice(0, 12 + (round % 10)) } }),
+    15,
+  );
+  say(`  every figure after a letter typed  ${rated(typed, 100, 'ms', 'less')}`);
+};
+
+const parts = {
+  preview: previewLines,
+  large: largeLines,
+  tracing: tracingLines,
+  artwork: artworkLines,
+  demos: demoLines,
+};
 
 await runMain(async () => {
   const named = process.argv.slice(2);

@@ -7,6 +7,7 @@ import {
   type DrawingFile,
   type IntakeWish,
   type Point,
+  type TakenDrawing,
 } from '@vitrum/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { FieldRow, fieldLook } from '../fields/field-row';
@@ -16,16 +17,31 @@ import { useView } from '../view/view-store';
 import { DrawingPreview } from './drawing-preview';
 import { connectIntake, type Intake } from './intake-thread';
 
-const useIntake = (file: DrawingFile, wish: IntakeWish): Intake | null => {
+interface Work {
+  readonly intake: Intake | null;
+  /** Takes the drawing once more at its true size, so that its curves are followed there, and hands it over. */
+  readonly finish: (scale: number) => void;
+}
+
+const useIntake = (file: DrawingFile, wish: IntakeWish, use: (drawing: TakenDrawing) => void): Work => {
   const [intake, setIntake] = useState<Intake | null>(null);
   const ask = useRef<ReturnType<typeof connectIntake> | null>(null);
+  const finishing = useRef<((drawing: TakenDrawing) => void) | null>(null);
   useEffect(() => {
     const worker = new Worker(new URL('../evaluation/worker.ts', import.meta.url), { type: 'module', name: 'intake' });
-    ask.current = connectIntake(worker, setIntake);
+    ask.current = connectIntake(worker, (next) => {
+      if (finishing.current !== null && next.drawing !== null) finishing.current(next.drawing);
+      else setIntake(next);
+      finishing.current = null;
+    });
     return () => worker.terminate();
   }, []);
   useEffect(() => ask.current?.(file, wish), [file, wish]);
-  return intake;
+  const finish = (scale: number): void => {
+    finishing.current = use;
+    ask.current?.(file, { ...wish, scale, gapMm: wish.gapMm * scale });
+  };
+  return { intake, finish };
 };
 
 const Lines = ({ title, lines }: { readonly title: string; readonly lines: readonly string[] }) =>
@@ -142,7 +158,7 @@ interface IntakeDialogProps {
 export const IntakeDialog = ({ file, onUse, onClose }: IntakeDialogProps) => {
   const unit = useView((view) => view.unit);
   const [wish, setWish] = useState(usualIntake);
-  const intake = useIntake(file, wish);
+  const { intake, finish } = useIntake(file, wish, (taken) => onUse(asArtwork(taken, file.name)));
   const [layers, setLayers] = useState<readonly string[]>([]);
   const [marks, setMarks] = useState<readonly Point[]>([]);
   const [truly, setTruly] = useState('');
@@ -220,11 +236,7 @@ export const IntakeDialog = ({ file, onUse, onClose }: IntakeDialogProps) => {
         </>
       )}
       <p className="mt-4 flex gap-2">
-        <Button
-          look="strong"
-          disabled={drawing === null || wrong !== null}
-          onClick={() => drawing !== null && onUse(asArtwork(drawing, file.name, scale))}
-        >
+        <Button look="strong" disabled={drawing === null || wrong !== null} onClick={() => finish(scale)}>
           Use this drawing
         </Button>
         <Button onClick={onClose}>Leave it</Button>

@@ -182,6 +182,28 @@ export const SpotMarks = ({ evaluation, view }: OverlayProps) => (
   </g>
 );
 
+const lostNames = { thin: 'stroke too thin', gap: 'gap too narrow', corner: 'corner comes out round' } as const;
+
+/** Detail that the tool loses, each where it is: a diamond round strokes and gaps, a dot on corners. */
+export const LostMarks = ({ evaluation, view }: OverlayProps) => (
+  <g data-testid="lost-marks">
+    {evaluation.workability.lost.map(({ kind, rect, widthMm }) => {
+      const [x, y] = toScreen(view, rect.x + rect.width / 2, rect.y + rect.height / 2);
+      const title = `${lostNames[kind]}: ${Math.round(widthMm * 100) / 100} mm`;
+      return (
+        <g key={`${kind}${rect.x},${rect.y}`}>
+          <title>{title}</title>
+          {kind === 'corner' ? (
+            <circle cx={x} cy={y} r={3} fill="#fff" stroke="#c2410c" strokeWidth={1.5} />
+          ) : (
+            <path d={`M${x - 8} ${y}l8 -8l8 8l-8 8z`} fill="none" stroke="#c2410c" strokeWidth={2} />
+          )}
+        </g>
+      );
+    })}
+  </g>
+);
+
 interface FindingMarkProps {
   readonly view: FrontView;
   readonly rect: Rect;

@@ -6,7 +6,7 @@ import { overlayNames, toggleOverlay, useView, type Overlay } from '../view/view
 import { FaceCanvas } from './face-canvas';
 import { FalseScale } from './false-scale';
 import { fitted, frontView, toPiece, zoomAbout } from './front-view';
-import { BlockMark, FindingMark, FrontShapes, SizesOverlay, SpotMarks, StripOverlay } from './front-shapes';
+import { BlockMark, FindingMark, FrontShapes, LostMarks, SizesOverlay, SpotMarks, StripOverlay } from './front-shapes';
 import { MeasureLine, MeasurePlot, type Measuring } from './measure';
 import { SliceLine } from './slice-line';
 import { useSize } from './use-size';
@@ -134,6 +134,7 @@ const Room = ({ evaluation }: RoomProps) => {
         )}
         {falseTop !== null && <SpotMarks evaluation={evaluation} view={view} />}
         {overlays.includes('sizes') && <SizesOverlay evaluation={evaluation} view={view} ink={ink} show={show} />}
+        {overlays.includes('findings') && <LostMarks evaluation={evaluation} view={view} />}
         {places.map(
           (finding) =>
             finding.where && (

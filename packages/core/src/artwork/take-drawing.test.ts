@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import { findArcs } from '../curves/index.js';
 import type { GreyPicture } from '../drawings/index.js';
 import { outlineArea, outlineBounds, ringArea } from '../outlines/index.js';
 import { dxfCorpus, svgCorpus } from '../testing/drawing-corpus.js';
@@ -46,10 +47,18 @@ describe('a drawing taken in', () => {
   it('goes into a design to the micrometre', () => {
     const file = svgCorpus.find(({ name }) => name === 'circle')!;
     const found = taken({ kind: 'svg', name: 'disc.svg', text: file.text });
-    const drawing = asArtwork(found, 'disc.svg', 2);
-    expect(drawing).toMatchObject({ name: 'disc.svg', scale: 2 });
+    const drawing = asArtwork(found, 'disc.svg');
+    expect(drawing).toMatchObject({ name: 'disc.svg', scale: 1 });
     const xs = drawing.rings[0]!.filter((_, at) => at % 2 === 0);
     expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(40, 2);
+  });
+
+  it.each(['svg', 'dxf'] as const)('a hundred times as large follows its curves as finely (%s)', (kind) => {
+    const { text } = (kind === 'svg' ? svgCorpus : dxfCorpus).find(({ name }) => name === 'circle')!;
+    const found = taken({ kind, name: 'disc', text }, { scale: 100 });
+    const radius = found.widthMm / 2;
+    expect(radius).toBeCloseTo(kind === 'svg' ? 2000 : 2500, 1);
+    expect(findArcs(found.outline[0]!).kind).toBe('circle');
   });
 
   it('that bounds nothing is refused with what to do', () => {

@@ -13,12 +13,21 @@ export type DrawingFile =
 export interface IntakeWish extends TraceWish {
   readonly gapMm: number;
   readonly layers: readonly string[] | null;
+  /** How many times as large as the file states it is; curves are followed at the true size. */
+  readonly scale: number;
 }
 
 /** What is taken when nothing is said. */
-export const usualIntake: IntakeWish = { gapMm: 0.1, layers: null, threshold: 128, inverted: false, smoothPx: 1 };
+export const usualIntake: IntakeWish = {
+  gapMm: 0.1,
+  layers: null,
+  scale: 1,
+  threshold: 128,
+  inverted: false,
+  smoothPx: 1,
+};
 
-/** A drawing taken in, at the size that its file states. */
+/** A drawing taken in, at the size that was wished for. */
 export interface TakenDrawing {
   readonly outline: Outline;
   readonly widthMm: number;
@@ -34,11 +43,11 @@ export interface TakenDrawing {
 const readFile = (file: DrawingFile, wish: IntakeWish): Result<Drawing> => {
   switch (file.kind) {
     case 'svg':
-      return readSvg(file.text);
+      return readSvg(file.text, wish.scale);
     case 'dxf':
-      return readDxf(file.text);
+      return readDxf(file.text, wish.scale);
     case 'picture':
-      return tracePicture(file.picture, wish);
+      return tracePicture(file.picture, wish, wish.scale);
   }
 };
 
@@ -79,8 +88,8 @@ export const takeDrawing = (file: DrawingFile, wish: IntakeWish): Result<TakenDr
 const micrometres = (value: number): number => Math.round(value * 1000) / 1000;
 
 /** A drawing taken in as the design keeps it. */
-export const asArtwork = ({ outline }: TakenDrawing, name: string, scale: number): NonNullable<Artwork['drawing']> => ({
+export const asArtwork = ({ outline }: TakenDrawing, name: string): NonNullable<Artwork['drawing']> => ({
   name: name.slice(0, 160),
   rings: outline.map((ring) => ring.flatMap(([x, y]) => [micrometres(x), micrometres(y)])),
-  scale,
+  scale: 1,
 });

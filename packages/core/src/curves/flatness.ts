@@ -3,4 +3,4 @@ export const flatnessMm = 0.002;
 /** The same for letters, whose curves are many and drawn to the eye. */
 export const letterFlatnessMm = 0.02;
 /** However large or wild a curve, it gets no more chords than this. */
-export const maxChords = 720;
+export const maxChords = 2000;

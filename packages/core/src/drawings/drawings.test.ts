@@ -185,6 +185,17 @@ describe('a drawing put right', () => {
     expect(repair(read(readSvg(svg(lines(2)))), wish).open).toHaveLength(2);
   });
 
+  it('unites chains of shapes that touch, leaves the rest apart, and tells how much lay over each other', () => {
+    const row = Array.from({ length: 5 }, (_, at) => `<rect x="${at * 8}" width="10" height="10"/>`).join('');
+    const found = repair(
+      read(readSvg(svg(`${row}<rect x="60" width="10" height="10"/><rect y="50" width="9" height="9"/>`))),
+      wish,
+    );
+    expect(found.outline).toHaveLength(3);
+    expect(outlineArea(found.outline)).toBeCloseTo(420 + 100 + 81, 6);
+    expect(found.changes).toEqual(['80 mm² of overlaps united']);
+  });
+
   it('winds outer rings anticlockwise and holes clockwise', () => {
     const { outline } = repair(
       read(readSvg(svg('<path fill-rule="evenodd" d="M0 0v60h60v-60zM10 10h40v40h-40z"/>'))),

@@ -1,16 +1,8 @@
 import type { Drawing, DrawnShape } from '../drawings/index.js';
-import {
-  intersect,
-  outlineArea,
-  ringArea,
-  simplify,
-  unite,
-  type Outline,
-  type Point,
-  type Ring,
-} from '../outlines/index.js';
+import { intersect, ringArea, simplify, unite, type Outline, type Point, type Ring } from '../outlines/index.js';
 import { withoutDoubles } from './doubles.js';
 import { joinEnds } from './join-ends.js';
+import { uniteTouching } from './unite-touching.js';
 
 /** How a drawing is put right. */
 export interface RepairWish {
@@ -66,14 +58,13 @@ export const repair = ({ shapes }: Drawing, { gapMm, layers }: RepairWish): Repa
     ),
   );
   const parts = [fromLines, ...fromFills];
-  const united = unite(parts.flat());
+  const { outline: united, overlapMm2 } = uniteTouching(parts);
   const kept = united.filter((ring) => Math.abs(ringArea(ring)) >= dustMm2);
   const outline = simplify(kept, smoothMm);
 
   if (joints > 0) changes.push(`${plural(joints, 'gap')} closed, the widest ${widestMm.toFixed(2)} mm`);
   if (removed > 0) changes.push(`${plural(removed, 'outline')} drawn twice taken out`);
-  const overlap = parts.reduce((sum, part) => sum + outlineArea(part), 0) - outlineArea(united);
-  if (overlap > dustMm2) changes.push(`${Math.round(overlap)} mm² of overlaps united`);
+  if (overlapMm2 > dustMm2) changes.push(`${Math.round(overlapMm2)} mm² of overlaps united`);
   if (united.length > kept.length) changes.push(`${plural(united.length - kept.length, 'speck')} of dust left out`);
   if (open.length > 0)
     changes.push(`${plural(open.length, 'line')} left open: they bound nothing, so nothing is cut there`);

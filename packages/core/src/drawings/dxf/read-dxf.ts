@@ -128,9 +128,9 @@ const createWalk = ({ blocks, tables }: DxfFile, collector: Collector) => {
 
 /**
  * Reads a DXF drawing (text form): lines, arcs, circles, ellipses, polylines with bulges, splines, blocks and layers, in
- * mm. Text, dimensions and hatching are left out with advice. Without a stated unit, millimetres are taken.
+ * mm. Text, dimensions and hatching are left out with advice. Without a stated unit, millimetres are taken; all `scale` times as large.
  */
-export const readDxf = (text: string): Result<Drawing> => {
+export const readDxf = (text: string, scale = 1): Result<Drawing> => {
   if (/^[\w ]{0,20}Binary DXF/.test(text))
     return failure({ path: '', message: 'this is a binary DXF; save it as text (ASCII) DXF' });
   if (text.length > limits.characters)
@@ -155,7 +155,7 @@ export const readDxf = (text: string): Result<Drawing> => {
     });
   const collector = createCollector();
   const unit = mmIn[file.header.insUnits ?? 0];
-  const mm = unit ?? 1;
+  const mm = (unit ?? 1) * scale;
   createWalk(file, collector)(file.entities, [mm, 0, 0, mm, 0, 0], '0', 0);
   const broken = collector.broken();
   if (broken !== null) return failure(broken);

@@ -29,9 +29,9 @@ const dustPx = 6;
 
 /**
  * Traces the ink of a picture: marching squares at the threshold, between the pixels where their greys say so, as d3-contour
- * does, then simplified. In mm at 96 pixels to the inch, y up.
+ * does, then simplified. In mm at 96 pixels to the inch, `scale` times as large, y up.
  */
-export const tracePicture = (picture: GreyPicture, wish: TraceWish): Result<Drawing> => {
+export const tracePicture = (picture: GreyPicture, wish: TraceWish, scale = 1): Result<Drawing> => {
   const { width, height, grey } = picture;
   if (width * height > mostPixels || width < 2 || height < 2 || grey.length !== width * height)
     return failure({
@@ -52,7 +52,7 @@ export const tracePicture = (picture: GreyPicture, wish: TraceWish): Result<Draw
     .size([wide, high])
     .smooth(true)
     .contour(ink as unknown as number[], level);
-  const mm = 25.4 / pxPerInch;
+  const mm = (25.4 / pxPerInch) * scale;
   const rings: Outline = found.coordinates
     .flat()
     .map((ring) => ring.slice(0, -1).map(([x, y]): Point => [(x! - 1) * mm, (height - (y! - 1)) * mm]));

@@ -164,10 +164,10 @@ const sheetsOf = (element: Element): string =>
 
 /**
  * Reads an SVG drawing (W3C, SVG 1.1): paths, shapes, groups, transforms, view boxes, styles, copies and clips, in mm with
- * y up. Text, pictures and masks are left out with advice. Fails on broken XML, scripts, own entities and files beyond
+ * y up, `scale` times as large as it states. Text, pictures and masks are left out with advice. Fails on broken XML, scripts, own entities and files beyond
  * `limits`, with the line where it is known.
  */
-export const readSvg = (text: string): Result<Drawing> => {
+export const readSvg = (text: string, scale = 1): Result<Drawing> => {
   if (text.length > limits.characters)
     return failure({
       path: '',
@@ -178,7 +178,7 @@ export const readSvg = (text: string): Result<Drawing> => {
   const root = tree.value;
   const collector = createCollector();
   const { width, height } = root.attributes;
-  const toMm: Affine = [mmPerPx, 0, 0, -mmPerPx, 0, 0];
+  const toMm: Affine = [mmPerPx * scale, 0, 0, -mmPerPx * scale, 0, 0];
   createWalk(
     root,
     readSheet(sheetsOf(root)),
