@@ -1,3 +1,12 @@
+export {
+  layAlongOutline,
+  type CornerWay,
+  type Jumper,
+  type OutlinePiece,
+  type OutlineRuns,
+  type OutlineWish,
+  type StripCorner,
+} from './along-outline.js';
 export { placeLeds } from './led-field.js';
 export { snapToCut, type Snapped } from './snap.js';
 

@@ -3,6 +3,7 @@ import { directCases } from './direct-cases.js';
 import { emitterCases } from './emitter-cases.js';
 import { eyeCases } from './eye-cases.js';
 import { faceCases } from './face-cases.js';
+import { haloCases } from './halo-cases.js';
 import type { ValidationCase, ValidationResult } from './types.js';
 
 export type { ValidationCase, ValidationResult } from './types.js';
@@ -14,6 +15,7 @@ export const validationCases: readonly ValidationCase[] = [
   ...boxCases,
   ...faceCases,
   ...eyeCases,
+  ...haloCases,
 ];
 
 /** Runs one case; the error is relative to what is expected. */
