@@ -1,4 +1,5 @@
 import type { Design } from '../design/index.js';
+import { ferryWay, fish } from './drawings.js';
 
 /** What a new light box starts from; the three questions of "new job" overwrite the first few fields. */
 const lightboxStart = {
@@ -168,11 +169,48 @@ const bakery: Design = {
   power: lightboxStart.power,
 };
 
+/** A fishmonger's counter box: a drawing, made of an SVG file, instead of text. */
+const fishCounter: Design = {
+  ...bakery,
+  name: 'Quay fish counter box',
+  brief: {
+    ...bakery.brief,
+    text: 'Fish',
+    readingDistanceMm: 2000,
+    light: { kind: 'white', cctK: 4000 },
+    quantity: 1,
+    outsideQuote: 310,
+  },
+  assemblies: [
+    {
+      ...bakery.assemblies[0]!,
+      artwork: { ...bakery.assemblies[0]!.artwork, filmId: 'navy-vinyl', mode: 'opaque-letters', drawing: fish },
+    },
+  ],
+};
+
+/** The way to the ferry: lit shapes in a dark mask, made of a DXF file. */
+const ferryWayBox: Design = {
+  ...ticketHall,
+  name: 'Ferry way box',
+  brief: { ...ticketHall.brief, text: 'This way to the ferry', readingDistanceMm: 6000, outsideQuote: 430 },
+  assemblies: [
+    {
+      ...ticketHall.assemblies[0]!,
+      artwork: { ...ticketHall.assemblies[0]!.artwork, align: 'centre', offsetYMm: 0, drawing: ferryWay },
+      case: { ...ticketHall.assemblies[0]!.case, heightMm: 260 },
+      light: { ...ticketHall.assemblies[0]!.light, rowCount: 5 },
+    },
+  ],
+};
+
 /** Demo designs by the name that the command line takes. */
 export const demoDesigns = {
   dispensary,
   'ticket-hall': ticketHall,
   'rye-and-salt': bakery,
+  'fish-counter': fishCounter,
+  'ferry-way': ferryWayBox,
 } as const satisfies Readonly<Record<string, Design>>;
 
 /** What "new job" asks. */

@@ -37,4 +37,18 @@ export const demoJobs: readonly DemoJob[] = [
     dueInDays: 4,
     design: demoDesigns['rye-and-salt'],
   },
+  {
+    slug: 'fish-counter',
+    customer: 'Quay Fish',
+    status: 'designed',
+    dueInDays: 17,
+    design: demoDesigns['fish-counter'],
+  },
+  {
+    slug: 'ferry-way',
+    customer: 'Port Sallow Ferries',
+    status: 'quoted',
+    dueInDays: 30,
+    design: demoDesigns['ferry-way'],
+  },
 ];
