@@ -92,6 +92,15 @@ const pictures = [
       await page.getByRole('button', { name: 'Show false colour' }).click();
     },
   ],
+  [
+    'artwork',
+    async (page) => {
+      await openJob(page, 'Ferry way', 'artwork');
+      await page.locator('input[accept^=".svg"]').setInputFiles(inRoot('docs/drawings/ferry-way.dxf'));
+      await page.getByLabel(/is truly/).fill('525 mm');
+      await page.waitForTimeout(500);
+    },
+  ],
   ['job-cut', (page) => openJob(page, 'Ticket', 'cut')],
   ['job-build', (page) => openJob(page, 'Dispensary', 'build')],
   [

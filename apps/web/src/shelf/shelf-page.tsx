@@ -34,6 +34,7 @@ const sectionsOf = ({
   supplies,
   wires,
   sundries,
+  tools,
   rates,
 }: Catalogue): readonly Section[] => {
   const price = (value: number, per: string): string => `${rates.currency}${value.toFixed(2)} / ${per}`;
@@ -118,6 +119,16 @@ const sectionsOf = ({
       title: 'Small parts',
       columns: ['name', 'weight', 'price'],
       rows: sundries.map((item) => [item.name, `${Math.round(item.kg * 1000)} g`, price(item.price, 'piece')]),
+    },
+    {
+      title: 'Cutting tools',
+      columns: ['name', 'width of its cut', 'thinnest stroke', 'bed'],
+      rows: tools.map((tool) => [
+        tool.name,
+        tool.cutMm === 0 ? 'none, a knife' : `${tool.cutMm} mm`,
+        `${tool.leastStrokeMm} mm`,
+        `${tool.bedWidthMm} × ${tool.bedHeightMm} mm`,
+      ]),
     },
   ];
 };

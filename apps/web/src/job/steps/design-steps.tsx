@@ -82,6 +82,7 @@ export const ArtworkStep = () => {
       <div className="mt-2 border-t border-line pt-2">
         <ChoiceField
           label="Light through"
+          wide
           path={`${at}.artwork.mode`}
           choices={[
             { value: 'opaque-letters', label: 'the ground, letters dark' },
