@@ -72,7 +72,7 @@ test('a hostile or unreadable file is refused with a sentence, and the design is
   await expect(page.getByLabel('The sign says')).toHaveValue('Rye & Salt');
 });
 
-test('letters are set in a font file of one’s own, spaced out and mirrored', async ({ page, shop }) => {
+test('letters are set in a font file of one’s own, spaced out, and cut mirrored', async ({ page, shop }) => {
   await openJob(page, shop, 'Rye', 'artwork');
   const packages = createRequire(new URL('../packages/core/package.json', import.meta.url));
   const font = await readFile(packages.resolve('@fontsource/anton/files/anton-latin-400-normal.woff'));
@@ -85,7 +85,7 @@ test('letters are set in a font file of one’s own, spaced out and mirrored', a
   await page.getByLabel('Room between letters').fill('20');
   await page.getByLabel('Room between letters').press('Enter');
   await expect(size).not.toHaveText(own ?? '');
-  await page.getByLabel('Seen').selectOption('true');
+  await page.getByLabel('Film goes').selectOption('true');
   await page.getByRole('button', { name: 'Use a shipped font' }).click();
   await expect(page.getByLabel('Letters in')).toBeVisible();
   await page

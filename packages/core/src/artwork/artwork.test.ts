@@ -88,15 +88,6 @@ describe('lettering', () => {
     expect(wide(0.4) - wide(0)).toBeCloseTo(2 * 0.4 * 50, 6);
   });
 
-  it('turned over stands mirrored in its place, holes still holes', () => {
-    const [plain, turned] = [set('RB'), set('RB', { mirrored: true })];
-    expect(turned.bounds!.x).toBeCloseTo(-(plain.bounds!.x + plain.bounds!.width), 6);
-    expect(turned.areaMm2).toBeCloseTo(plain.areaMm2, 6);
-    expect(turned.outline.map((ring) => Math.sign(ringArea(ring)))).toEqual(
-      plain.outline.map((ring) => Math.sign(ringArea(ring))),
-    );
-  });
-
   it('gives way to a drawing, at its scale and in the middle', () => {
     const drawing = { name: 'logo.svg', rings: [[0, 0, 40, 0, 40, 30, 0, 30]], scale: 2 };
     const laid = set('ignored', { drawing, fontId: 'nope', offsetXMm: 7 });

@@ -89,27 +89,22 @@ const placeDrawing = ({ rings, scale }: Drawing, { offsetXMm, offsetYMm }: Artwo
 
 type Drawing = NonNullable<Artwork['drawing']>;
 
-const mirror = (outline: Outline, aboutMm: number): Outline =>
-  outline.map((ring) => ring.map(([x, y]): Point => [2 * aboutMm - x, y]).reverse());
-
 /**
  * The artwork stage: `text` set in the chosen font, or a drawing, as clean outlines, holes clockwise, placed on the face.
  * Fails when text is to be set and its font was not found. Characters without a glyph are listed in `missing`.
  */
 export const layLettering = (text: string, artwork: Artwork, font: Result<Font>): Result<Lettering> => {
   const { drawing } = artwork;
-  const turned = (outline: Outline): Outline =>
-    artwork.mirrored === true ? mirror(outline, artwork.offsetXMm) : outline;
   const found = (outline: Outline, letterCount: number, missing: readonly string[]): Result<Lettering> =>
     success({ outline, bounds: outlineBounds(outline), areaMm2: outlineArea(outline), letterCount, missing });
   if (drawing !== null && drawing !== undefined) {
-    const outline = turned(placeDrawing(drawing, artwork));
+    const outline = placeDrawing(drawing, artwork);
     return found(outline, outline.filter((ring) => ringArea(ring) > 0).length, []);
   }
   if (!font.ok) return font;
   const characters = [...text.replace(/\r/g, '')];
   const known = characters.filter((c) => c === '\n' || font.value.charToGlyph(c).index > 0 || /\s/.test(c));
-  return found(turned(setText(font.value, known.join(''), artwork)), known.filter((c) => !/\s/.test(c)).length, [
+  return found(setText(font.value, known.join(''), artwork), known.filter((c) => !/\s/.test(c)).length, [
     ...new Set(characters.filter((c) => !known.includes(c))),
   ]);
 };

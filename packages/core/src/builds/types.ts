@@ -22,6 +22,8 @@ export interface BuildRules {
 export interface PartFacts {
   readonly brief: Brief;
   readonly mode: Artwork['mode'];
+  /** Letters are worked from behind, so that their drawings are mirrored. */
+  readonly mirrored: boolean;
   readonly design: CaseDesign;
   readonly geometry: CaseGeometry;
   readonly materials: Materials;

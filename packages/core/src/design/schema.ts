@@ -69,7 +69,10 @@ const artwork = z
       .optional()
       .describe('Room added between letters, in cap heights; none when left out.'),
     drawing,
-    mirrored: z.boolean().optional().describe('Turned over left to right, for work from behind.'),
+    mirrored: z
+      .boolean()
+      .optional()
+      .describe('Worked from behind: film is laid on the inner side of the face, and cut mirrored.'),
     toolId: id.optional().describe('What the letters are cut with; the film knife when left out.'),
     mode: z
       .enum(['opaque-letters', 'lit-letters', 'coloured-letters'])

@@ -62,13 +62,27 @@ export const createStages = (catalogue: Catalogue, fonts: FontBook, wish: GridWi
         }),
     ),
     heat: remember(heatOf),
-    parts: remember((...[build, brief, mode, design, geometry, materials, runs, lettering, circuit]: PartArguments) =>
-      listParts(build, catalogue, { brief, mode, design, geometry, materials, runs, lettering }, circuit),
+    parts: remember(
+      (...[build, brief, mode, mirrored, design, geometry, materials, runs, lettering, circuit]: PartArguments) =>
+        listParts(build, catalogue, { brief, mode, mirrored, design, geometry, materials, runs, lettering }, circuit),
     ),
     packing: remember(pack),
     plan: remember(
-      (...[build, brief, mode, design, geometry, materials, runs, lettering, circuit, parts]: PlanArguments) =>
-        planBuild(build, { brief, mode, design, geometry, materials, runs, lettering, circuit, parts: parts.cut }),
+      (
+        ...[build, brief, mode, mirrored, design, geometry, materials, runs, lettering, circuit, parts]: PlanArguments
+      ) =>
+        planBuild(build, {
+          brief,
+          mode,
+          mirrored,
+          design,
+          geometry,
+          materials,
+          runs,
+          lettering,
+          circuit,
+          parts: parts.cut,
+        }),
     ),
     cost: remember(costOf),
   };
@@ -109,6 +123,7 @@ export const createStages = (catalogue: Catalogue, fonts: FontBook, wish: GridWi
       build,
       brief,
       artwork.mode,
+      artwork.mirrored === true,
       assembly.case,
       geometry.value,
       materials.value,
@@ -148,6 +163,7 @@ type PartArguments = [
   build: StageResults['design']['assemblies'][number]['build'],
   brief: StageResults['design']['brief'],
   mode: StageResults['design']['assemblies'][number]['artwork']['mode'],
+  mirrored: boolean,
   design: StageResults['design']['assemblies'][number]['case'],
   geometry: StageResults['geometry'],
   materials: StageResults['materials'],
@@ -159,11 +175,11 @@ type PlanArguments = [...PartArguments, parts: StageResults['parts']];
 type GlowArguments = [
   brief: PartArguments[1],
   mode: PartArguments[2],
-  geometry: PartArguments[4],
-  materials: PartArguments[5],
+  geometry: PartArguments[5],
+  materials: PartArguments[6],
   stack: StageResults['stack'],
   distribution: StageResults['distribution'],
-  runs: PartArguments[6],
-  circuit: PartArguments[8],
-  lettering: PartArguments[7],
+  runs: PartArguments[7],
+  circuit: PartArguments[9],
+  lettering: PartArguments[8],
 ];

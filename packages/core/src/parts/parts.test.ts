@@ -116,4 +116,27 @@ describe('cost and plan', () => {
     expect(caution('face')).toContain('PVC');
     expect(plan.workMinutes).toBe(plan.steps.reduce((sum, { minutes }) => sum + minutes, 0));
   });
+
+  it('draw the letters mirrored, and say so, when they are worked from behind', () => {
+    const film = (mirrored: boolean) => {
+      const { parts, lettering, plan } = evaluate(inBox({ 'artwork.mirrored': mirrored, 'artwork.offsetXMm': 30 }));
+      const part = partOf(parts.cut, 'film');
+      const outline = part.layers.flatMap(({ shapes }) =>
+        shapes.flatMap((shape) => (shape.kind === 'outline' ? shape.outline : [])),
+      );
+      return { part, face: partOf(parts.cut, 'face'), lettering, plan, bounds: outlineBounds(outline)!, outline };
+    };
+    const [plain, turned] = [film(false), film(true)];
+    expect(turned.bounds.width).toBeCloseTo(plain.bounds.width, 6);
+    expect(outlineArea(turned.outline)).toBeCloseTo(outlineArea(plain.outline), 6);
+    // What stood 30 mm right of the middle stands 30 mm left of it; seen from the front, nothing has moved.
+    const middle = ({ x, width }: { readonly x: number; readonly width: number }) => x + width / 2;
+    const { widthMm } = plain.face;
+    expect(middle(plain.bounds) + middle(turned.bounds)).toBeCloseTo(widthMm, 6);
+    expect(turned.lettering.bounds).toEqual(plain.lettering.bounds);
+    expect(turned.face.note).toContain('drawn mirrored');
+    expect(plain.face.note).toContain('not mirrored');
+    const lay = turned.plan.steps.find(({ id }) => id === 'lettering')!;
+    expect(lay.detail).toContain('cut mirrored');
+  });
 });

@@ -99,13 +99,13 @@ export const ArtworkStep = () => {
           hint={toolHint}
         />
         <ChoiceField
-          label="Seen"
+          label="Film goes"
           path={`${at}.artwork.mirrored`}
           otherwise="false"
           toStored={(choice) => choice === 'true'}
           choices={[
-            { value: 'false', label: 'as it reads' },
-            { value: 'true', label: 'mirrored, for work from behind' },
+            { value: 'false', label: 'on the front' },
+            { value: 'true', label: 'inside, cut mirrored' },
           ]}
         />
         <LengthField label="Shift right" path={`${at}.artwork.offsetXMm`} />

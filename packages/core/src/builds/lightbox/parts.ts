@@ -1,5 +1,5 @@
 import type { Member } from '../../geometry/index.js';
-import { moveOutline, outlineArea, rectRing, subtract, type Outline } from '../../outlines/index.js';
+import { moveOutline, outlineArea, rectRing, subtract, type Outline, type Point } from '../../outlines/index.js';
 import type { CutPart, PartLayer, PartShape } from '../../parts/index.js';
 import type { PartFacts } from '../types.js';
 import { secondPlayMm } from './second-sheet.js';
@@ -82,9 +82,18 @@ const backPart = (facts: PartFacts): CutPart => {
   };
 };
 
-/** Letters as film, or the mask that leaves them open. */
-const filmOutline = ({ mode, lettering, geometry }: PartFacts, widthMm: number, heightMm: number): Outline => {
-  const letters = moveOutline(lettering.outline, widthMm / 2, heightMm / 2);
+/** A drawing seen from behind: left is right, and rings still wind as they should. */
+const turnedOver = (outline: Outline, widthMm: number): Outline =>
+  outline.map((ring) => ring.map(([x, y]): Point => [widthMm - x, y]).reverse());
+
+/** Letters as film, or the mask that leaves them open; mirrored when they are worked from behind. */
+const filmOutline = (
+  { mode, mirrored, lettering, geometry }: PartFacts,
+  widthMm: number,
+  heightMm: number,
+): Outline => {
+  const seen = moveOutline(lettering.outline, widthMm / 2, heightMm / 2);
+  const letters = mirrored ? turnedOver(seen, widthMm) : seen;
   if (mode !== 'lit-letters') return letters;
   const { inside } = geometry;
   // The mask reaches over the seat by half, so that no light shows past its edge.
@@ -113,7 +122,7 @@ const facePart = (facts: PartFacts): CutPart => {
     thicknessMm,
     count: 1,
     kg: kilograms(widthMm * heightMm, thicknessMm, materials.face.densityKgM3),
-    note: mode === 'lit-letters' ? 'mask film on the front' : 'letters on the front, not mirrored',
+    note: `${mode === 'lit-letters' ? 'mask film' : 'letters'} ${facts.mirrored ? 'on the inner side, drawn mirrored' : 'on the front, not mirrored'}`,
     layers: [cutOut(widthMm, heightMm), ...layer('film', film.length > 0 ? [{ kind: 'outline', outline: film }] : [])],
   };
 };
@@ -158,7 +167,7 @@ const filmPart = (facts: PartFacts): readonly CutPart[] => {
       thicknessMm: 0.1,
       count: 1,
       kg: kilograms(Math.abs(outlineArea(outline)), 0.1, 1300),
-      note: 'drawn in its place on the face, seen from the front',
+      note: `drawn in its place on the face, seen from ${facts.mirrored ? 'behind, so mirrored' : 'the front'}`,
       layers: [{ operation: 'cut', shapes: [{ kind: 'outline', outline }] }],
     },
   ];

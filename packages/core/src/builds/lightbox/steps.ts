@@ -91,7 +91,7 @@ const coatSteps = ({ face, faceCoats, second }: StepFacts['materials']): readonl
     caution: coatCautions[coating.kind],
   }));
 
-const finish = ({ materials, lettering, mode, geometry }: StepFacts): readonly Step[] => [
+const finish = ({ materials, lettering, mode, mirrored, geometry }: StepFacts): readonly Step[] => [
   {
     id: 'glue-up',
     phase: 'finish',
@@ -119,7 +119,7 @@ const finish = ({ materials, lettering, mode, geometry }: StepFacts): readonly S
     phase: 'finish',
     title:
       mode === 'lit-letters' ? 'Lay the mask film on the face' : `Lay ${lettering.letterCount} letters on the face`,
-    detail: 'Clean the face without alcohol, lay wet with transfer film, squeegee from the middle.',
+    detail: `${mirrored ? 'On the inner side: the film is cut mirrored. ' : ''}Clean the face without alcohol, lay wet with transfer film, squeegee from the middle.`,
     minutes: 20 + 2 * lettering.letterCount,
     waitMinutes: 0,
     caution: null,
