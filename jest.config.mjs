@@ -27,6 +27,8 @@ const project = (name, folder) => ({
 });
 
 export default {
+  // Hooks that bring a server up share the machine with everything else that runs on it.
+  testTimeout: 60_000,
   projects: [
     project('core', 'packages/core/src'),
     project('contract', 'packages/contract/src'),
