@@ -52,6 +52,39 @@ describe('vitrum', () => {
     expect(vitrum(['check', file('dry.json', JSON.stringify(demoDesigns['ticket-hall']))]).status).toBe(0);
   });
 
+  it('artwork puts a drawing in the place of text, sized, and tells what was put right', () => {
+    const design = file('box.json', JSON.stringify(demoDesigns['rye-and-salt']));
+    const drawing = file(
+      'plate.svg',
+      '<svg viewBox="0 0 100 50"><g id="a"><rect width="100" height="50"/></g><g id="b"><rect x="200" width="9" height="9"/></g><text>x</text></svg>',
+    );
+    const made = vitrum(['artwork', design, '--drawing', drawing, '--width', '1 ft', '--layers', 'a']);
+    expect(made.status).toBe(0);
+    expect(made.stderr).toContain('304.8 × 152.4 mm');
+    expect(made.stderr).toContain('text was left out');
+    const evaluated = vitrum(['evaluate', '-', '--json'], made.stdout);
+    expect(evaluated.status).toBe(0);
+    const { assemblies } = JSON.parse(made.stdout) as { assemblies: { artwork: { drawing: { rings: number[][] } } }[] };
+    expect(assemblies[0]!.artwork.drawing.rings).toHaveLength(1);
+    const unsized = vitrum(['artwork', design, '--drawing', drawing]);
+    expect(unsized.stderr).toContain('give --width');
+  });
+
+  it.each([
+    [['--drawing', 'x.pdf'], 'is no drawing that Vitrum reads here'],
+    [['--drawing', 'nowhere.svg'], 'cannot be read (ENOENT)'],
+    [[], 'name the drawing'],
+    [['--drawing', 'bad.svg'], 'not sound SVG'],
+    [['--drawing', 'plate.svg', '--width', 'wide'], '--width wide'],
+  ])('artwork says what is wrong with %j, and ends with 2', (options, sentence) => {
+    const design = file('box.json', JSON.stringify(demoDesigns['rye-and-salt']));
+    file('bad.svg', '<svg><rect');
+    file('plate.svg', '<svg width="9mm" viewBox="0 0 9 9"><rect width="9" height="9"/></svg>');
+    const places = options.map((each) => (/^(bad|plate|nowhere)\.svg$/.test(each) ? path.join(folder, each) : each));
+    const { status, stderr } = vitrum(['artwork', design, ...places]);
+    expect([status, stderr]).toEqual([2, expect.stringContaining(sentence)]);
+  });
+
   it('export writes every file and a ZIP of all', () => {
     const target = path.join(folder, 'out');
     expect(

@@ -2,6 +2,8 @@ import { mkdir, readFile, writeFile } from 'node:fs/promises';
 import path from 'node:path';
 import { parseArgs } from 'node:util';
 import {
+  applyChange,
+  asArtwork,
   benchPack,
   benchZip,
   createEvaluator,
@@ -12,9 +14,12 @@ import {
   lightMaps,
   maxDesignCharacters,
   parseDesign,
+  parseLength,
   printDesign,
   problemLine,
   shippedCatalogue,
+  takeDrawing,
+  usualIntake,
   type Design,
   type Evaluation,
   type PackFile,
@@ -30,10 +35,21 @@ const usage = `vitrum: illuminated signs, evaluated without a screen
   vitrum export FILE --to DIR     SVG, PDF, CSV, PNG and a ZIP of all
   vitrum light FILE --to DIR      the luminance map in full: PNG, CSV, 16-bit PNG, PFM
   vitrum check FILE               exit code 1 when something stops the build
+  vitrum artwork FILE --drawing SVG|DXF [--width LENGTH] [--gap LENGTH] [--layers A,B]
+                                  the design with the drawing in the place of its text
   vitrum demo NAME                print a demo design: ${Object.keys(demoDesigns).join(', ')}
 
 FILE may be - for standard input.
 `;
+
+interface Options {
+  readonly json?: boolean | undefined;
+  readonly to?: string | undefined;
+  readonly drawing?: string | undefined;
+  readonly width?: string | undefined;
+  readonly gap?: string | undefined;
+  readonly layers?: string | undefined;
+}
 
 /** A failure to be told in plain words; ends the command with code 2. */
 class UsageError extends Error {}
@@ -91,11 +107,34 @@ const exportTo = async (evaluation: Evaluation, folder: string): Promise<readonl
   return writeAll([...files, zip], folder);
 };
 
+const lengthOption = (text: string | undefined, name: string): number | null =>
+  text === undefined ? null : valueOr(parseLength(text, 'mm'), `--${name} ${text}`);
+
+/** The design with a drawing file in the place of its text, as wide as wanted; what was put right goes to standard error. */
+const withDrawing = async (design: Design, options: Options): Promise<Design> => {
+  const { drawing: file } = options;
+  if (file === undefined) throw new UsageError('name the drawing: --drawing FILE.svg or FILE.dxf');
+  const kind = /\.(svg|dxf)$/i.exec(file)?.[1]?.toLowerCase() as 'svg' | 'dxf' | undefined;
+  if (kind === undefined) throw new UsageError(`${file}: is no drawing that Vitrum reads here; SVG and DXF are`);
+  const text = await readText(file).catch((error: NodeJS.ErrnoException) => {
+    throw new UsageError(`${file}: cannot be read (${error.code ?? error.message})`);
+  });
+  const name = path.basename(file);
+  const gapMm = lengthOption(options.gap, 'gap') ?? usualIntake.gapMm;
+  const wish = { ...usualIntake, gapMm, layers: options.layers?.split(',') ?? null };
+  const asStated = valueOr(takeDrawing({ kind, name, text }, wish), file);
+  const widthMm = lengthOption(options.width, 'width');
+  const scale = widthMm === null ? 1 : widthMm / asStated.widthMm;
+  const taken = valueOr(takeDrawing({ kind, name, text }, { ...wish, scale, gapMm: gapMm * scale }), file);
+  const size = `${taken.widthMm.toFixed(1)} × ${taken.heightMm.toFixed(1)} mm`;
+  const told = [size, ...(widthMm === null && !taken.sizeStated ? ['its size is not stated: give --width'] : [])];
+  process.stderr.write(`${[...told, ...taken.changes, ...taken.notes].map((line) => `${file}: ${line}`).join('\n')}\n`);
+  return valueOr(applyChange(design, [{ path: 'assemblies.0.artwork.drawing', value: asArtwork(taken, name) }]), file);
+};
+
 const print = (text: string): void => void process.stdout.write(text.endsWith('\n') ? text : `${text}\n`);
 
-const commands: Readonly<
-  Record<string, (file: string | undefined, options: { json?: boolean; to?: string }) => Promise<number>>
-> = {
+const commands: Readonly<Record<string, (file: string | undefined, options: Options) => Promise<number>>> = {
   evaluate: async (file, { json }) => {
     const evaluation = await evaluateFile(file);
     print(json === true ? evaluationJson(evaluation) : evaluationText(evaluation));
@@ -116,6 +155,10 @@ const commands: Readonly<
     print(findingsText(findings));
     return findings.some(({ severity }) => severity === 'stop') ? 1 : 0;
   },
+  artwork: async (file, options) => {
+    print(printDesign(await withDrawing(await loadDesign(file), options)));
+    return 0;
+  },
   demo: (name) => {
     const design = Object.entries(demoDesigns).find(([known]) => known === name)?.[1];
     if (design === undefined)
@@ -131,7 +174,15 @@ export const main = async (argv: readonly string[]): Promise<number> => {
     const { values, positionals } = parseArgs({
       args: [...argv],
       allowPositionals: true,
-      options: { json: { type: 'boolean' }, to: { type: 'string' }, help: { type: 'boolean', short: 'h' } },
+      options: {
+        json: { type: 'boolean' },
+        to: { type: 'string' },
+        drawing: { type: 'string' },
+        width: { type: 'string' },
+        gap: { type: 'string' },
+        layers: { type: 'string' },
+        help: { type: 'boolean', short: 'h' },
+      },
     });
     const [name, file] = positionals;
     if (values.help === true || name === undefined) {
