@@ -1,3 +1,4 @@
+import { fileURLToPath } from 'node:url';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, figure, openJob, settled, test } from './support/shop';
 
@@ -26,6 +27,15 @@ for (const step of ['brief', 'artwork', 'case', 'light', 'power', 'face', 'cut',
     await openJob(page, shop, 'Dispensary', step);
     expect(await serious(page)).toEqual([]);
   });
+
+test('axe finds nothing serious on the sheet that takes a drawing in', async ({ page, shop }) => {
+  await openJob(page, shop, 'Ferry way', 'artwork');
+  await page
+    .getByLabel('Another …')
+    .setInputFiles(fileURLToPath(new URL('../docs/drawings/ferry-way.dxf', import.meta.url)));
+  await expect(page.getByRole('dialog').getByText('350 mm × 80 mm')).toBeVisible();
+  expect(await serious(page)).toEqual([]);
+});
 
 test('axe finds nothing serious on the try-outs, empty and full, nor on measuring', async ({ page, shop }) => {
   await openJob(page, shop, 'Rye', 'face');
@@ -82,7 +92,10 @@ test('the job book finds, filters and opens', async ({ page, shop }) => {
   await page.goto(`${shop.url}/jobs`);
   await expect(page.getByRole('link', { name: /Dispensary box/ })).toBeVisible();
   await page.getByLabel('Find').fill('ferries');
+  await expect(page.getByRole('listitem')).toHaveCount(2);
+  await page.getByLabel('Find').fill('fish');
   await expect(page.getByRole('listitem')).toHaveCount(1);
+  await page.getByLabel('Find').fill('ferries');
   await page.getByLabel('Status').selectOption('cutting');
   await expect(page.getByText('No job fits')).toBeVisible();
   await page.getByLabel('Find').fill('');
