@@ -27,7 +27,8 @@ const scene = (change: Partial<HaloScene> = {}): HaloScene => ({
   returnMm: 0,
   posts: [],
   lights: alongSides(10, 10, 18),
-  wallReflectance: 0.8,
+  // Straight light only, unless a test is about what bounces.
+  wallReflectance: 0,
   backReflectance: 0.4,
   ...change,
 });

@@ -23,7 +23,8 @@ export const lightWall = (scene: HaloScene, grid: Grid): WallLight => {
   const across = (map: Float64Array): Float64Array => blurMap(map, grid, transfer, spreadStandoffs * standoffMm);
   const bouncedLux = new Float64Array(directLux.length);
   let falling = directLux;
-  for (let bounce = 0; bounce < bounces && scene.outline.length > 0; bounce += 1) {
+  const comesBack = scene.outline.length > 0 && wallReflectance * backReflectance > 0;
+  for (let bounce = 0; bounce < bounces && comesBack; bounce += 1) {
     const onBacks = across(falling.map((lux) => lux * wallReflectance));
     falling = across(onBacks.map((lux, cell) => Math.max(0, lux) * hidden[cell]! * backReflectance));
     for (let cell = 0; cell < falling.length; cell += 1) bouncedLux[cell]! += Math.max(0, falling[cell]!);
