@@ -85,7 +85,7 @@ test('letters are set in a font file of one’s own, spaced out, and cut mirrore
   await page.getByLabel('Room between letters').fill('20');
   await page.getByLabel('Room between letters').press('Enter');
   await expect(size).not.toHaveText(own ?? '');
-  await page.getByLabel('Film goes').selectOption('true');
+  await page.getByLabel('Worked').selectOption('true');
   await page.getByRole('button', { name: 'Use a shipped font' }).click();
   await expect(page.getByLabel('Letters in')).toBeVisible();
   await page

@@ -142,6 +142,8 @@ test('every field of every step reaches the design and the figures', async ({ pa
   await page.getByLabel('Letters in').selectOption('oswald-semibold');
   await page.getByLabel('Light through').selectOption('coloured-letters');
   await page.getByLabel('Film').selectOption('green-film');
+  await page.getByLabel('Cut with').selectOption('laser');
+  await page.getByLabel('Worked').selectOption('true');
   await page.getByLabel('Cap height').fill('300');
   await page.getByLabel('Cap height').press('Enter');
   await page.locator('[data-finding="letters-overhang"]').getByRole('button', { name: /Apply/ }).click();
@@ -169,7 +171,13 @@ test('every field of every step reaches the design and the figures', async ({ pa
     brief: { text: 'BOATS', light: { kind: 'rgb' } },
     assemblies: [
       {
-        artwork: { fontId: 'oswald-semibold', mode: 'coloured-letters', filmId: 'green-film' },
+        artwork: {
+          fontId: 'oswald-semibold',
+          mode: 'coloured-letters',
+          filmId: 'green-film',
+          toolId: 'laser',
+          mirrored: true,
+        },
         light: { layout: 'rim' },
       },
     ],

@@ -119,7 +119,7 @@ const soundness = ({ figures, findings, glow, circuit, heat, cost, parts, runs }
 describe('any valid design', () => {
   const random = seededRandom(404);
   let built = 0;
-  const designs = Array.from({ length: 40 }, (_, index) => [index, anyDesign(random)] as const);
+  const designs = Array.from({ length: 30 }, (_, index) => [index, anyDesign(random)] as const);
 
   it.each(designs)('no. %d is either evaluated, every number of it sound, or refused with the field', (_, design) => {
     const evaluator = createEvaluator(shippedCatalogue, fonts);
@@ -148,5 +148,5 @@ describe('any valid design', () => {
   });
 
   it('is evaluated more often than not: the rest is refused for what cannot be built', () =>
-    expect(built).toBeGreaterThan(15));
+    expect(built).toBeGreaterThan(12));
 });

@@ -28,6 +28,7 @@ const TextFields = () => {
       {!own && (
         <ChoiceField
           label="Letters in"
+          wide
           path={`${at}.artwork.fontId`}
           choices={fontListings.map(({ id, name, style }) => ({ value: id, label: `${name} (${styles[style]})` }))}
         />
@@ -99,13 +100,13 @@ export const ArtworkStep = () => {
           hint={toolHint}
         />
         <ChoiceField
-          label="Film goes"
+          label="Worked"
           path={`${at}.artwork.mirrored`}
           otherwise="false"
           toStored={(choice) => choice === 'true'}
           choices={[
-            { value: 'false', label: 'on the front' },
-            { value: 'true', label: 'inside, cut mirrored' },
+            { value: 'false', label: 'from the front' },
+            { value: 'true', label: 'from behind, cut mirrored' },
           ]}
         />
         <LengthField label="Shift right" path={`${at}.artwork.offsetXMm`} />
