@@ -2,7 +2,7 @@ import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../artwork/index.js';
 import { demoDesigns } from '../demo/index.js';
 import { applyChange, type Design } from '../design/index.js';
-import { changed, dispensary, inBox, look, lookWithFixes, testFonts } from '../testing/harness.js';
+import { changed, dispensary, glance, inBox, look, lookWithFixes, testFonts } from '../testing/harness.js';
 import type { Finding } from './index.js';
 
 let fonts: FontBook;
@@ -96,7 +96,7 @@ describe('findings', () => {
     for (const fix of finding(design, id)?.fixes ?? []) {
       const mended = applyChange(design, fix.change);
       if (!mended.ok) throw new Error(`${fix.label} makes no design`);
-      const still = look(mended.value, fonts).findings.find((found) => found.id === id);
+      const still = glance(mended.value, fonts).findings.find((found) => found.id === id);
       // A lesser form of the same finding may stay: what surely runs hot may still run hot.
       if (fix.settles && id !== 'dots-show') expect(still?.severity).not.toBe(finding(design, id)?.severity);
       expect(fix.after).not.toBe(fix.before);

@@ -7,7 +7,7 @@ import type { HaloScene, Post } from './types.js';
 const { acos, atan2, ceil, cos, floor, max, min, PI, sin, sqrt } = Math;
 
 const mm2PerM2 = 1e6;
-/** Beyond so many heights an LED’s light on the wall is less than a thousandth of what it is below it. */
+/** Beyond so many heights the light of an LED that faces the wall is less than a thousandth of what it is below it. */
 const reachHeights = 12;
 /** Directions in which the first return is looked for, an LED. */
 const directions = 720;

@@ -34,6 +34,13 @@ export const look = (design: Design, fonts: FontBook): Evaluation => {
   return result.value;
 };
 
+/** Evaluates on the coarser map that fixes are tried on; fails the test when the design is refused. */
+export const glance = (design: Design, fonts: FontBook): Evaluation => {
+  const result = createEvaluator(shippedCatalogue, fonts).quick(design);
+  if (!result.ok) throw new Error(result.problems.map(({ path, message }) => `${path} ${message}`).join('; '));
+  return result.value;
+};
+
 /** Evaluates with fixes tried. */
 export const lookWithFixes = (design: Design, fonts: FontBook): Evaluation => {
   const result = evaluate(design, shippedCatalogue, fonts);
