@@ -1,11 +1,14 @@
 import type { Evaluation, Finding } from '@vitrum/core';
 
+/** As a maker reads it: hundredths at the most. */
+const rounded = (value: number): number => Math.round(value * 100) / 100;
+
 const findingLines = (finding: Finding): readonly string[] => [
   `${finding.severity.toUpperCase().padEnd(5)} ${finding.what}`,
   `      ${finding.why}`,
   ...finding.fixes.map(
     (fix) =>
-      `      · ${fix.label}: ${fix.measure} ${fix.before} → ${fix.after} ${fix.unit}${fix.settles ? '' : ' (helps, does not settle)'}`,
+      `      · ${fix.label}: ${fix.measure} ${rounded(fix.before)} → ${rounded(fix.after)} ${fix.unit}${fix.settles ? '' : ' (helps, does not settle)'}`,
   ),
 ];
 
