@@ -143,6 +143,7 @@ test('every field of every step reaches the design and the figures', async ({ pa
   await page.getByLabel('Light through').selectOption('coloured-letters');
   await page.getByLabel('Film').selectOption('green-film');
   await page.getByLabel('Cut with').selectOption('laser');
+  await expect(page.getByText('Never laser PVC')).toBeVisible();
   await page.getByLabel('Worked').selectOption('true');
   await page.getByLabel('Cap height').fill('300');
   await page.getByLabel('Cap height').press('Enter');

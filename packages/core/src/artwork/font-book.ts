@@ -9,9 +9,9 @@ export type FontBook = ReadonlyMap<string, Font>;
 export const parseFont = (id: string, bytes: ArrayBuffer): Result<Font> => {
   try {
     return success(opentype.parse(bytes));
-  } catch (error) {
-    const detail = error instanceof Error ? error.message : String(error);
-    return failure({ path: id, message: `the font file could not be read (${detail})` });
+  } catch {
+    // Its own words are about bytes; what helps is which files can be read.
+    return failure({ path: id, message: 'the font file could not be read; TTF, OTF and WOFF files can, WOFF2 cannot' });
   }
 };
 

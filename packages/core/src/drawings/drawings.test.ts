@@ -185,6 +185,14 @@ describe('a drawing put right', () => {
     expect(repair(read(readSvg(svg(lines(2)))), wish).open).toHaveLength(2);
   });
 
+  it('clips a line by its own clip alone', () => {
+    const clip = '<clipPath id="c"><rect width="20" height="20"/></clipPath>';
+    const lines = (attributes: string, x: number) =>
+      `<rect fill="none" stroke="#000" ${attributes} x="${x}" y="10" width="20" height="20"/>`;
+    const { outline } = repair(read(readSvg(svg(`${clip}${lines('clip-path="url(#c)"', 10)}${lines('', 60)}`))), wish);
+    expect(outlineArea(outline)).toBeCloseTo(100 + 400, 6);
+  });
+
   it('unites chains of shapes that touch, leaves the rest apart, and tells how much lay over each other', () => {
     const row = Array.from({ length: 5 }, (_, at) => `<rect x="${at * 8}" width="10" height="10"/>`).join('');
     const found = repair(

@@ -1,3 +1,4 @@
+export { compose, growth, unmoved } from './affine.js';
 export { measureLine, type MeasuredLine, type Station } from './along.js';
 export { coverage } from './coverage.js';
 export { inOutline, inRing } from './inside.js';

@@ -53,4 +53,14 @@ describe('the build list', () => {
     expect(step(steps, 'bench-test').caution).toContain('coiled');
     expect(step(stepsOf({ 'brief.place': 'counter' }), 'hang').title).toBe('Set it in place');
   });
+
+  it.each([
+    ['film-knife', null],
+    ['laser', 'chlorine'],
+    ['bit-3', 'eye, ear and dust'],
+  ])('warns where letters are cut with %s', (toolId, words) => {
+    const { caution } = step(stepsOf(inBox({ 'artwork.toolId': toolId })), 'lettering');
+    if (words === null) expect(caution).toBeNull();
+    else expect(caution).toContain(words);
+  });
 });

@@ -44,20 +44,24 @@ export const repair = ({ shapes }: Drawing, { gapMm, layers }: RepairWish): Repa
   const changes: string[] = [];
   const filled = wanted.filter(({ fill }) => fill !== null);
   const lines = wanted.filter(({ fill }) => fill === null);
-  const { closed, open, joints, widestMm } = joinEnds(
-    lines.flatMap(({ paths }) => paths),
-    gapMm,
-  );
-  const { rings, removed } = withoutDoubles(closed, doubleMm);
-  const clip = lines.find((shape) => shape.clip !== null)?.clip ?? null;
-  const fromLines = areaOf({ layer: '', fill: null, paths: [], clip }, rings);
+  // What is clipped is clipped alone: lines under another clip, or none, are not cut off with it.
+  const drawn = [...new Set(lines.map(({ clip }) => clip))].map((clip) => {
+    const own = lines.filter((shape) => shape.clip === clip).flatMap(({ paths }) => paths);
+    const joined = joinEnds(own, gapMm);
+    const { rings, removed } = withoutDoubles(joined.closed, doubleMm);
+    return { ...joined, removed, area: areaOf({ layer: '', fill: null, paths: [], clip }, rings) };
+  });
+  const open = drawn.flatMap((group) => group.open);
+  const joints = drawn.reduce((sum, group) => sum + group.joints, 0);
+  const removed = drawn.reduce((sum, group) => sum + group.removed, 0);
+  const widestMm = Math.max(0, ...drawn.map((group) => group.widestMm));
   const fromFills = filled.map((shape) =>
     areaOf(
       shape,
       shape.paths.map(({ points }) => points).filter((ring) => ring.length > 2),
     ),
   );
-  const parts = [fromLines, ...fromFills];
+  const parts = [...drawn.map(({ area }) => area), ...fromFills];
   const { outline: united, overlapMm2 } = uniteTouching(parts);
   const kept = united.filter((ring) => Math.abs(ringArea(ring)) >= dustMm2);
   const outline = simplify(kept, smoothMm);

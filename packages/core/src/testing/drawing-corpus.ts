@@ -1,3 +1,5 @@
+// A table of data, longer than other files: drawings of every kind, each with its area.
+
 /** A drawing file of our own making, and the area that it should come to. */
 export interface CorpusFile {
   readonly name: string;

@@ -3,6 +3,7 @@ import {
   outlineBounds,
   rectRing,
   ringArea,
+  ringLength,
   type Outline,
   type Point,
   type Rect,
@@ -68,12 +69,13 @@ export const surroundings = (outline: Outline, reachMm: number): Outline => {
 
 /**
  * Places where an outline is narrower than `leastMm`: from its edge straight across to the other, wherever both sides face
- * each other. `rings` are those looked from; their insides are told by how they nest. Corners are no narrow places.
+ * each other. `solid` are the rings looked from: the outline itself, or what its surroundings lie round. Tips and crotches are no
+ * narrow places.
  */
 export const narrowPlaces = (outline: Outline, leastMm: number, solid: Outline = outline): readonly NarrowPlace[] => {
   if (outline.length === 0 || leastMm <= 0) return [];
   const walls = wallsOf(outline);
-  const total = solid.reduce((sum, ring) => sum + measureLine(ring, true).lengthMm, 0);
+  const total = solid.reduce((sum, ring) => sum + ringLength(ring), 0);
   const step = max(stepMm, total / mostLooks);
   const inner = outline !== solid;
   const photon = new Float64Array(7);

@@ -76,6 +76,9 @@ export const ArtworkStep = () => {
   const { films, tools } = useCatalogue();
   const drawing = useDesignValue(`${at}.artwork.drawing`);
   const toolHint = useToolHint();
+  const toolCaution = useEvaluation(
+    (state) => state.evaluation?.plan.steps.find(({ id }) => id === 'lettering')?.caution ?? null,
+  );
   return (
     <>
       {!drawing && <TextFields />}
@@ -91,7 +94,7 @@ export const ArtworkStep = () => {
             { value: 'coloured-letters', label: 'both, letters coloured' },
           ]}
         />
-        <ChoiceField label="Film" path={`${at}.artwork.filmId`} choices={choicesOf(films)} />
+        <ChoiceField label="Film" wide path={`${at}.artwork.filmId`} choices={choicesOf(films)} />
         <ChoiceField
           label="Cut with"
           path={`${at}.artwork.toolId`}
@@ -99,6 +102,7 @@ export const ArtworkStep = () => {
           choices={choicesOf(tools)}
           hint={toolHint}
         />
+        {toolCaution !== null && <p className="my-1 border-l-4 border-caution pl-2 text-[13px]">{toolCaution}</p>}
         <ChoiceField
           label="Worked"
           path={`${at}.artwork.mirrored`}

@@ -91,6 +91,13 @@ const coatSteps = ({ face, faceCoats, second }: StepFacts['materials']): readonl
     caution: coatCautions[coating.kind],
   }));
 
+/** What the tool that cuts the letters asks for. */
+const toolCautions = {
+  knife: null,
+  beam: 'Never laser PVC or vinyl of unknown kind: it gives off chlorine. Ventilate, and watch for fire.',
+  bit: 'Router by its maker’s manual; hold the sheet down all over; eye, ear and dust protection.',
+} as const;
+
 const finish = ({ materials, lettering, mode, mirrored, geometry }: StepFacts): readonly Step[] => [
   {
     id: 'glue-up',
@@ -122,7 +129,7 @@ const finish = ({ materials, lettering, mode, mirrored, geometry }: StepFacts): 
     detail: `${mirrored ? 'On the inner side: the film is cut mirrored. ' : ''}Clean the face without alcohol, lay wet with transfer film, squeegee from the middle.`,
     minutes: 20 + 2 * lettering.letterCount,
     waitMinutes: 0,
-    caution: null,
+    caution: toolCautions[materials.tool.kind],
   },
 ];
 

@@ -1,10 +1,9 @@
 import { config, parseString, type DxfBlock, type DxfEntity, type DxfFile } from 'dxf';
 import { flatnessMm } from '../../curves/index.js';
-import { mapOutline, type Affine } from '../../outlines/index.js';
+import { compose, growth, mapOutline, type Affine } from '../../outlines/index.js';
 import { failure, success, type Result } from '../../result.js';
 import { createCollector, type Collector } from '../collect.js';
 import { limits } from '../limits.js';
-import { compose, growth } from '../svg/transform.js';
 import type { Drawing } from '../types.js';
 import { entityPath } from './entity-paths.js';
 

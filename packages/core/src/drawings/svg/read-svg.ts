@@ -1,5 +1,5 @@
 import { flatnessMm } from '../../curves/index.js';
-import { mapOutline, unite, type Affine, type Outline } from '../../outlines/index.js';
+import { compose, growth, mapOutline, unite, type Affine, type Outline } from '../../outlines/index.js';
 import { failure, success, type Result } from '../../result.js';
 import { createCollector, type Collector } from '../collect.js';
 import { limits } from '../limits.js';
@@ -16,7 +16,7 @@ import {
   type SheetRule,
   type Style,
 } from './style.js';
-import { compose, growth, readTransform } from './transform.js';
+import { readTransform } from './transform.js';
 import { readTree, type Element } from './tree.js';
 import { isPhysical } from './units.js';
 import { viewBoxMap } from './view-box.js';

@@ -2,6 +2,7 @@ import svgpath from 'svgpath';
 import { arcChords, cubicChords, ellipseRing, endpointArc, quadraticChords } from '../../curves/index.js';
 import type { Point } from '../../outlines/index.js';
 import type { DrawnPath } from '../types.js';
+import { numbersIn } from './numbers.js';
 import { lengthIn } from './units.js';
 import type { Element } from './tree.js';
 
@@ -65,11 +66,8 @@ const pathData = (d: string, flatness: number): ShapePaths => {
   return path.err ? null : found;
 };
 
-const numbers = (text: string): readonly number[] =>
-  (text.match(/[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi) ?? []).map(Number);
-
 const pointsOf = (text: string): readonly Point[] => {
-  const all = numbers(text);
+  const all = numbersIn(text);
   return Array.from({ length: all.length >> 1 }, (_, at): Point => [all[2 * at]!, all[2 * at + 1]!]);
 };
 

@@ -1,19 +1,8 @@
-import type { Affine } from '../../outlines/index.js';
+import { compose, unmoved, type Affine } from '../../outlines/index.js';
+import { numbersIn } from './numbers.js';
 
 // Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
 const { cos, PI, sin, tan } = Math;
-
-export const unmoved: Affine = [1, 0, 0, 1, 0, 0];
-
-/** First `inner`, then `outer`. */
-export const compose = (outer: Affine, inner: Affine): Affine => {
-  const [a, b, c, d, e, f] = outer;
-  const [p, q, r, s, t, u] = inner;
-  return [a * p + c * q, b * p + d * q, a * r + c * s, b * r + d * s, a * t + c * u + e, b * t + d * u + f];
-};
-
-/** How much longer a map makes lengths at the most: the root of its area for the even ones. */
-export const growth = ([a, b, c, d]: Affine): number => Math.max(Math.hypot(a, b), Math.hypot(c, d));
 
 const turned = (degrees: number): Affine => {
   const angle = (degrees * PI) / 180;
@@ -44,7 +33,7 @@ const single = (name: string, n: readonly number[]): Affine | null => {
 export const readTransform = (text: string | undefined): Affine => {
   let whole = unmoved;
   for (const [, name, inside] of (text ?? '').matchAll(/([a-zA-Z]+)\s*\(([^)]*)\)/g)) {
-    const numbers = (inside!.match(/[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi) ?? []).map(Number);
+    const numbers = numbersIn(inside!);
     const map = single(name!, numbers);
     if (map !== null) whole = compose(whole, map);
   }
