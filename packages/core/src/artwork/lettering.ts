@@ -53,8 +53,8 @@ const setLine = (font: Font, text: string, sizeMm: number, trackingMm: number): 
 
 const alignShift: Readonly<Record<Artwork['align'], number>> = { left: 0, centre: 0.5, right: 1 };
 
-/** Lines of text in one font, united, with the middle of their ink at (offsetX, offsetY). */
-const setText = (font: Font, text: string, artwork: Artwork): Outline => {
+/** Lines of text in one font, united, with the middle of their ink at `shift`. */
+const setText = (font: Font, text: string, artwork: Artwork, [shiftX, shiftY]: Point): Outline => {
   const sizeMm = (artwork.capHeightMm * font.unitsPerEm) / capHeightUnits(font);
   const lines = text
     .split('\n')
@@ -70,11 +70,11 @@ const setText = (font: Font, text: string, artwork: Artwork): Outline => {
   const middleX = bounds.x + bounds.width / 2;
   // The block of cap heights is centred, not the ink: a descender must not lift the line off the middle.
   const middleY = (artwork.capHeightMm - (lines.length - 1) * step) / 2;
-  return moveOutline(united, artwork.offsetXMm - middleX, artwork.offsetYMm - middleY);
+  return moveOutline(united, shiftX - middleX, shiftY - middleY);
 };
 
-/** Outlines of a drawing at its true size, the middle of its ink at (offsetX, offsetY). */
-const placeDrawing = ({ rings, scale }: Drawing, { offsetXMm, offsetYMm }: Artwork): Outline => {
+/** Outlines of a drawing at its true size, the middle of its ink at `shift`. */
+const placeDrawing = ({ rings, scale }: Drawing, [shiftX, shiftY]: Point): Outline => {
   const outline = rings.map((numbers): readonly Point[] =>
     Array.from({ length: numbers.length >> 1 }, (_, at): Point => [
       numbers[2 * at]! * scale,
@@ -84,27 +84,35 @@ const placeDrawing = ({ rings, scale }: Drawing, { offsetXMm, offsetYMm }: Artwo
   const bounds = outlineBounds(outline);
   return bounds === null
     ? outline
-    : moveOutline(outline, offsetXMm - bounds.x - bounds.width / 2, offsetYMm - bounds.y - bounds.height / 2);
+    : moveOutline(outline, shiftX - bounds.x - bounds.width / 2, shiftY - bounds.y - bounds.height / 2);
 };
 
 type Drawing = NonNullable<Artwork['drawing']>;
 
 /**
- * The artwork stage: `text` set in the chosen font, or a drawing, as clean outlines, holes clockwise, placed on the face.
+ * The artwork stage: `text` set in the chosen font, or a drawing, as clean outlines, holes clockwise, its middle `shift` mm right and up of
+ * the origin.
  * Fails when text is to be set and its font was not found. Characters without a glyph are listed in `missing`.
  */
-export const layLettering = (text: string, artwork: Artwork, font: Result<Font>): Result<Lettering> => {
+export const layLettering = (
+  text: string,
+  artwork: Artwork,
+  font: Result<Font>,
+  shiftX = 0,
+  shiftY = 0,
+): Result<Lettering> => {
+  const shift: Point = [shiftX, shiftY];
   const { drawing } = artwork;
   const found = (outline: Outline, letterCount: number, missing: readonly string[]): Result<Lettering> =>
     success({ outline, bounds: outlineBounds(outline), areaMm2: outlineArea(outline), letterCount, missing });
   if (drawing !== null && drawing !== undefined) {
-    const outline = placeDrawing(drawing, artwork);
+    const outline = placeDrawing(drawing, shift);
     return found(outline, outline.filter((ring) => ringArea(ring) > 0).length, []);
   }
   if (!font.ok) return font;
   const characters = [...text.replace(/\r/g, '')];
   const known = characters.filter((c) => c === '\n' || font.value.charToGlyph(c).index > 0 || /\s/.test(c));
-  return found(setText(font.value, known.join(''), artwork), known.filter((c) => !/\s/.test(c)).length, [
+  return found(setText(font.value, known.join(''), artwork, shift), known.filter((c) => !/\s/.test(c)).length, [
     ...new Set(characters.filter((c) => !known.includes(c))),
   ]);
 };

@@ -1,10 +1,41 @@
-import type { BuildName } from '../design/index.js';
+import type { FontBook } from '../artwork/index.js';
+import type { Catalogue } from '../catalogue/index.js';
+import type { StageResults } from '../evaluate/types.js';
+import type { Figure } from '../figures/types.js';
+import { rulesFor, type Rule } from '../findings/index.js';
+import type { GridWish } from '../glow/index.js';
+import { halo } from './halo/index.js';
 import { lightbox } from './lightbox/index.js';
-import type { BuildRules } from './types.js';
+import type { Pipeline } from './types.js';
 
-export type { BuildRules, PartFacts, StepFacts } from './types.js';
+/** One pipeline that hands each design to the stages of its build. */
+export const pipelinesOf = (catalogue: Catalogue, fonts: FontBook, wish: GridWish): Pipeline => {
+  const runs = {
+    lightbox: lightbox.pipeline(catalogue, fonts, wish),
+    halo: halo.pipeline(catalogue, fonts, wish),
+  };
+  return (design, assembly) => {
+    switch (assembly.build) {
+      case 'lightbox':
+        return runs.lightbox(design, assembly);
+      case 'halo':
+        return runs.halo(design, assembly);
+    }
+  };
+};
 
-const rules: Readonly<Record<BuildName, BuildRules>> = { lightbox };
+/** The checks that one build alone has; silent for the others. */
+export const rulesOfBuilds: readonly Rule[] = [
+  ...rulesFor('lightbox', lightbox.rules),
+  ...rulesFor('halo', halo.rules),
+];
 
-/** The rules of a build. */
-export const rulesOf = (build: BuildName): BuildRules => rules[build];
+/** The figures of the tape, by the build. */
+export const figuresOf = (results: StageResults): readonly Figure[] => {
+  switch (results.build) {
+    case 'lightbox':
+      return lightbox.figures(results);
+    case 'halo':
+      return halo.figures(results);
+  }
+};

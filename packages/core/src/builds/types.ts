@@ -1,38 +1,20 @@
-import type { Lettering } from '../artwork/index.js';
-import type { Materials } from '../catalogue/index.js';
-import type { Circuit } from '../circuit/index.js';
-import type { Artwork, Brief, CaseDesign, LightDesign } from '../design/index.js';
-import type { CaseGeometry } from '../geometry/index.js';
-import type { LightRuns } from '../light-runs/index.js';
-import type { CutPart } from '../parts/index.js';
-import type { Step } from '../plan/index.js';
+import type { FontBook } from '../artwork/index.js';
+import type { Catalogue } from '../catalogue/index.js';
+import type { Assembly, Design } from '../design/index.js';
+import type { StageResults, StageRun } from '../evaluate/types.js';
+import type { Figure } from '../figures/types.js';
+import type { Rule } from '../findings/types.js';
+import type { GridWish } from '../glow/index.js';
 import type { Result } from '../result.js';
-import type { Section } from '../section/index.js';
 
-/** What differs between builds. Every stage asks these rules; none asks for the build's name. */
-export interface BuildRules {
-  readonly geometry: (design: CaseDesign, materials: Materials) => Result<CaseGeometry>;
-  readonly section: (geometry: CaseGeometry, design: CaseDesign, materials: Materials, runs: LightRuns) => Section;
-  readonly runs: (geometry: CaseGeometry, light: LightDesign, materials: Materials) => Result<LightRuns>;
-  readonly cutParts: (facts: PartFacts) => readonly CutPart[];
-  readonly steps: (facts: StepFacts) => readonly Step[];
-}
+/** Runs the stages of one build on designs one after the other, each stage remembering its last call. */
+export type Pipeline<Own extends Assembly = Assembly> = (design: Design, assembly: Own) => Result<StageRun>;
 
-/** What parts are cut from. */
-export interface PartFacts {
-  readonly brief: Brief;
-  readonly mode: Artwork['mode'];
-  /** Letters are worked from behind, so that their drawings are mirrored. */
-  readonly mirrored: boolean;
-  readonly design: CaseDesign;
-  readonly geometry: CaseGeometry;
-  readonly materials: Materials;
-  readonly runs: LightRuns;
-  readonly lettering: Lettering;
-}
-
-/** What the build list is written from. */
-export interface StepFacts extends PartFacts {
-  readonly parts: readonly CutPart[];
-  readonly circuit: Circuit;
+/** What differs between builds. No stage asks for a build’s name. */
+export interface Build<Own extends Assembly, Results extends StageResults> {
+  readonly pipeline: (catalogue: Catalogue, fonts: FontBook, wish: GridWish) => Pipeline<Own>;
+  /** Its own checks, beside those that every build shares. */
+  readonly rules: readonly Rule<Results>[];
+  /** The figures of the tape, in order. */
+  readonly figures: (results: Results) => readonly Figure[];
 }

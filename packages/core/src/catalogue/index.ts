@@ -1,5 +1,13 @@
 export { findItem } from './find.js';
-export { findMaterials, type Coats, type Materials, type SecondSheet } from './materials.js';
+export {
+  findHaloMaterials,
+  findMaterials,
+  type Coats,
+  type CommonMaterials,
+  type HaloMaterials,
+  type Materials,
+  type SecondSheet,
+} from './materials.js';
 export { shippedCatalogue } from './shipped.js';
 export type {
   Board,
@@ -17,5 +25,6 @@ export type {
   Sundry,
   Supply,
   Tool,
+  WallFinish,
   Wire,
 } from './types.js';

@@ -1,7 +1,7 @@
-import type { Assembly, FaceDesign } from '../design/index.js';
+import type { FaceDesign, HaloAssembly, LightboxAssembly } from '../design/index.js';
 import { failure, success, type Problem, type Result } from '../result.js';
 import { findItem } from './find.js';
-import type { Board, Catalogue, Coating, FaceSheet, Film, Lining, Strip, Tool } from './types.js';
+import type { Board, Catalogue, Coating, FaceSheet, Film, Lining, Strip, Tool, WallFinish } from './types.js';
 
 /** A coating and how many times it is laid on. */
 export interface Coats {
@@ -16,9 +16,22 @@ export interface SecondSheet {
   readonly coats: readonly Coats[];
 }
 
-/** The catalogue items that an assembly names, found. */
-export interface Materials {
+/** The catalogue items that every assembly names, found. */
+export interface CommonMaterials {
   readonly strip: Strip;
+  /** What the letters are cut with. */
+  readonly tool: Tool;
+}
+
+/** The catalogue items that halo letters name. */
+export interface HaloMaterials extends CommonMaterials {
+  readonly board: Board;
+  readonly backFinish: Lining;
+  readonly wall: WallFinish;
+}
+
+/** The catalogue items that a light box names. */
+export interface Materials extends CommonMaterials {
   readonly face: FaceSheet;
   /** On the inner side of the face, from the LEDs outward. */
   readonly faceCoats: readonly Coats[];
@@ -27,12 +40,11 @@ export interface Materials {
   readonly backBoard: Board;
   readonly lining: Lining;
   readonly film: Film;
-  /** What the letters are cut with. */
-  readonly tool: Tool;
 }
 
-/** Letters of film are cut with this unless a design says otherwise. */
+/** What letters are cut with unless a design says otherwise: of film, and of board. */
 const usualTool = 'film-knife';
+const usualLetterTool = 'bit-3';
 
 const all = <T>(results: readonly Result<T>[]): Result<readonly T[]> => {
   const problems = results.flatMap((result) => (result.ok ? [] : result.problems));
@@ -89,7 +101,7 @@ const lightProblems = (
 ];
 
 /** Finds every item that `assembly` names; each unknown id becomes a problem under `path`. */
-export const findMaterials = (assembly: Assembly, catalogue: Catalogue, path: string): Result<Materials> => {
+export const findMaterials = (assembly: LightboxAssembly, catalogue: Catalogue, path: string): Result<Materials> => {
   const strip = findItem(catalogue.strips, assembly.light.stripId, `${path}.light.stripId`);
   const face = findItem(catalogue.faces, assembly.face.sheetId, `${path}.face.sheetId`);
   const faceCoats = findCoats(assembly.face.coats, catalogue, `${path}.face.coats`);
@@ -125,5 +137,29 @@ export const findMaterials = (assembly: Assembly, catalogue: Catalogue, path: st
     });
   }
   const found = [strip, face, faceCoats, second, returnBoard, backBoard, lining, film, tool];
+  return failure(...found.flatMap((result) => (result.ok ? [] : result.problems)));
+};
+
+/** The same for halo letters. */
+export const findHaloMaterials = (
+  assembly: HaloAssembly,
+  catalogue: Catalogue,
+  path: string,
+): Result<HaloMaterials> => {
+  const { letters } = assembly;
+  const strip = findItem(catalogue.strips, assembly.light.stripId, `${path}.light.stripId`);
+  const board = findItem(catalogue.boards, letters.boardId, `${path}.letters.boardId`);
+  const backFinish = findItem(catalogue.linings, letters.backFinishId, `${path}.letters.backFinishId`);
+  const wall = findItem(catalogue.walls, letters.wallId, `${path}.letters.wallId`);
+  const tool = findItem(catalogue.tools, assembly.artwork.toolId ?? usualLetterTool, `${path}.artwork.toolId`);
+  if (strip.ok && board.ok && backFinish.ok && wall.ok && tool.ok)
+    return success({
+      strip: strip.value,
+      board: board.value,
+      backFinish: backFinish.value,
+      wall: wall.value,
+      tool: tool.value,
+    });
+  const found = [strip, board, backFinish, wall, tool];
   return failure(...found.flatMap((result) => (result.ok ? [] : result.problems)));
 };

@@ -21,8 +21,10 @@ interface Item {
   readonly price: number;
 }
 
-/** Flexible LED strip, bought by the reel. */
+/** Flexible LED strip or a string of LED modules, bought by the reel. */
 export interface Strip extends Item {
+  /** LEDs on a flexible board, or modules on a wire: a cut apart is a module. Strip when left out. */
+  readonly form?: 'strip' | 'modules';
   readonly protection: 'bare' | 'coated' | 'sleeved';
   readonly colour: 'white' | 'rgb' | 'rgbw';
   /** Colour temperatures on offer (K); empty for RGB. */
@@ -44,6 +46,8 @@ export interface Strip extends Item {
   /** Voltage below which the LEDs of one group stop conducting. */
   readonly forwardV: number;
   readonly maxBoardC: number;
+  /** The tightest bow it takes, bent on its side or round a curve in its plane as its make allows (mm). */
+  readonly bendRadiusMm: number;
   readonly reelMm: number;
 }
 
@@ -75,7 +79,9 @@ export interface Board extends Item {
   readonly sheetWidthMm: number;
   readonly sheetHeightMm: number;
   readonly densityKgM3: number;
-  readonly uses: readonly ('return' | 'back')[];
+  readonly uses: readonly ('return' | 'back' | 'letter')[];
+  /** Share of light that passes one millimetre of it; opaque when left out. */
+  readonly passesPerMm?: number;
 }
 
 /** Inside finish. Price per square metre, all coats. */
@@ -100,6 +106,11 @@ export interface Film extends Item {
   /** Passed share of linear red, green and blue. */
   readonly transmittanceRgb: readonly [number, number, number];
   /** Given back from the front, by day. */
+  readonly reflectanceRgb: readonly [number, number, number];
+}
+
+/** What halo letters hang on: a wall or a backer. Its price is of no account to the job. */
+export interface WallFinish extends Item {
   readonly reflectanceRgb: readonly [number, number, number];
 }
 
@@ -161,6 +172,7 @@ export interface Catalogue {
   readonly wires: readonly Wire[];
   readonly sundries: readonly Sundry[];
   readonly tools: readonly Tool[];
+  readonly walls: readonly WallFinish[];
   readonly rates: Rates;
 }
 

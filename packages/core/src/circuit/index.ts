@@ -1,6 +1,5 @@
 import type { Catalogue, Strip } from '../catalogue/index.js';
 import type { Brief, PowerDesign } from '../design/index.js';
-import type { CaseGeometry } from '../geometry/index.js';
 import type { LightRuns, Point3, Segment } from '../light-runs/index.js';
 import { groupChains } from './chains.js';
 import { chooseFuse, chooseSupply, chooseWire, leadDropShare, pairOhm } from './choose.js';
@@ -24,19 +23,6 @@ export type { Chain, Circuit, WireRun } from './types.js';
 const jointSlackMm = 40;
 
 const distance = (a: Point3, b: Point3): number => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
-
-/** Where the lead comes in, on the inner side of the case. */
-const entryPoint = (exit: Brief['leadExit'], { inside }: CaseGeometry): Point3 => {
-  const [x, y] = [inside.widthMm / 2, inside.heightMm / 2];
-  const places: Readonly<Record<Brief['leadExit'], Point3>> = {
-    left: [-x, 0, 0],
-    right: [x, 0, 0],
-    top: [0, y, 0],
-    bottom: [0, -y, 0],
-    back: [0, 0, 0],
-  };
-  return places[exit];
-};
 
 /** A piece of a chain with the wire that leads to it. */
 interface Piece {
@@ -129,14 +115,14 @@ const wireRuns = (
 /**
  * The circuit stage: chains within the strip's longest run, all in parallel; each supply's lead, chains and drops solved
  * in closed form (see `ladder.ts`), so that every LED gets its own share of light. Strips count as linear above their
- * forward voltage; currents are exact for that law, and the lead is taken at 20 °C.
+ * forward voltage; currents are exact for that law, and the lead is taken at 20 °C. `entry` is where the lead comes in.
  */
 export const wireUp = (
   brief: Brief,
   power: PowerDesign,
   catalogue: Catalogue,
   strip: Strip,
-  geometry: CaseGeometry,
+  entry: Point3,
   runs: LightRuns,
 ): Circuit => {
   const bothEnds = power.feed === 'both-ends';
@@ -151,7 +137,6 @@ export const wireUp = (
   const lead = chooseWire(catalogue.wires, power.wireId, perSupplyAmps, brief.leadLengthMm, allowedDropV);
   const innerWire = (amps: number, mm: number) => chooseWire(catalogue.wires, 'auto', amps, mm, allowedDropV / 3);
 
-  const entry = entryPoint(brief.leadExit, geometry);
   const groups = groupChains(runs.segments, strip.maxRunMm * (bothEnds ? 2 : 1));
   const layouts = groups.map((group) => layOut(group, runs, entry, bothEnds));
   const solved = layouts.map(({ pieces, returnMm }) => {

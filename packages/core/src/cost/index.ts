@@ -54,7 +54,15 @@ export const costOf = (brief: Brief, parts: Parts, packing: Packing, plan: Plan,
     unit,
     price: quantity * unitPrice,
   }));
-  const lines = [...sheetLines, ...filmLines, ...boughtLines];
+  const returnLines = parts.cut
+    .filter(({ stock }) => stock === 'return')
+    .map(({ name, materialId, widthMm, heightMm, count }): CostLine => {
+      const board = catalogue.boards.find(({ id }) => id === materialId);
+      const m2 = ((widthMm * heightMm * count) / 1e6) * (1 + rates.wasteShare);
+      const perM2 = board === undefined ? 0 : (board.price * 1e6) / (board.sheetWidthMm * board.sheetHeightMm);
+      return { name, quantity: m2, unit: 'm²', price: m2 * perM2 };
+    });
+  const lines = [...sheetLines, ...returnLines, ...filmLines, ...boughtLines];
   const materials = lines.reduce((sum, { price }) => sum + price, 0);
   const hours = plan.workMinutes / 60;
   const labour = hours * rates.labourPerHour;

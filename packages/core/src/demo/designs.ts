@@ -1,5 +1,6 @@
-import type { Design } from '../design/index.js';
+import type { Design, LightboxDesign } from '../design/index.js';
 import { ferryWay, fish } from './drawings.js';
+import { curlew } from './halo-designs.js';
 
 /** What a new light box starts from; the three questions of "new job" overwrite the first few fields. */
 const lightboxStart = {
@@ -22,7 +23,7 @@ const lightboxStart = {
 } as const;
 
 /** The pharmacy's box: two rows in a case that is too shallow for them, so that they show as bands. */
-const dispensary: Design = {
+const dispensary: LightboxDesign = {
   ...lightboxStart,
   name: 'Dispensary box',
   brief: {
@@ -70,7 +71,7 @@ const dispensary: Design = {
 };
 
 /** Times of the ferries' ticket hall: lit letters in a navy mask. */
-const ticketHall: Design = {
+const ticketHall: LightboxDesign = {
   ...lightboxStart,
   name: 'Ticket hall board',
   brief: {
@@ -118,7 +119,7 @@ const ticketHall: Design = {
 };
 
 /** A small counter box lit from its rim. */
-const bakery: Design = {
+const bakery: LightboxDesign = {
   ...lightboxStart,
   name: 'Rye & Salt counter box',
   brief: {
@@ -170,7 +171,7 @@ const bakery: Design = {
 };
 
 /** A fishmonger's counter box: a drawing, made of an SVG file, instead of text. */
-const fishCounter: Design = {
+const fishCounter: LightboxDesign = {
   ...bakery,
   name: 'Quay fish counter box',
   brief: {
@@ -190,7 +191,7 @@ const fishCounter: Design = {
 };
 
 /** The way to the ferry: lit shapes in a dark mask, made of a DXF file. */
-const ferryWayBox: Design = {
+const ferryWayBox: LightboxDesign = {
   ...ticketHall,
   name: 'Ferry way box',
   brief: { ...ticketHall.brief, text: 'This way to the ferry', readingDistanceMm: 6000, outsideQuote: 430 },
@@ -211,6 +212,7 @@ export const demoDesigns = {
   'rye-and-salt': bakery,
   'fish-counter': fishCounter,
   'ferry-way': ferryWayBox,
+  curlew,
 } as const satisfies Readonly<Record<string, Design>>;
 
 /** What "new job" asks. */
@@ -227,7 +229,7 @@ const clearOfEdges = 0.8;
 const letterAdvance = 0.82;
 
 /** A light box to start from: letters to fill the face, rows as far apart as the case is deep. */
-export const newLightbox = ({ name, text, widthMm, heightMm, readingDistanceMm }: NewLightbox): Design => {
+export const newLightbox = ({ name, text, widthMm, heightMm, readingDistanceMm }: NewLightbox): LightboxDesign => {
   const lines = text.split('\n');
   const longest = Math.max(1, ...lines.map((line) => line.length));
   const cap = Math.min((widthMm * clearOfEdges) / (longest * letterAdvance), (heightMm * 0.5) / lines.length);

@@ -51,4 +51,11 @@ export const demoJobs: readonly DemoJob[] = [
     dueInDays: 30,
     design: demoDesigns['ferry-way'],
   },
+  {
+    slug: 'curlew',
+    customer: 'Port Sallow Ferries',
+    status: 'building',
+    dueInDays: 6,
+    design: demoDesigns.curlew,
+  },
 ];

@@ -23,6 +23,10 @@ const mayBeAbsent: ReadonlySet<string> = new Set([
   'drawing',
   'mirrored',
   'toolId',
+  'pinned',
+  'startMm',
+  'moved',
+  'leftOut',
 ]);
 
 const setAt = (target: unknown, keys: readonly string[], value: unknown): unknown => {

@@ -54,39 +54,52 @@ const drawing = z
   .optional()
   .describe('A drawing that takes the place of the text.');
 
+/** What every build says about its letters. */
+const lettering = {
+  fontId: id,
+  ownFont: z
+    .looseObject({ name: z.string().max(160), base64: z.string().max(1_400_000) })
+    .nullable()
+    .optional()
+    .describe('A font file (TTF, OTF or WOFF) of the shop’s own, used instead of `fontId`.'),
+  tracking: z
+    .number()
+    .min(-0.5)
+    .max(3)
+    .optional()
+    .describe('Room added between letters, in cap heights; none when left out.'),
+  drawing,
+  toolId: id.optional().describe('What the letters are cut with; the usual tool of the build when left out.'),
+  capHeightMm: lengthMm(2, 5000).describe('Height of a capital H.'),
+  lineSpacing: z.number().min(0.5).max(4).describe('Baseline to baseline, in cap heights.'),
+  align: z.enum(['left', 'centre', 'right']),
+};
+
 const artwork = z
   .looseObject({
-    fontId: id,
-    ownFont: z
-      .looseObject({ name: z.string().max(160), base64: z.string().max(1_400_000) })
-      .nullable()
-      .optional()
-      .describe('A font file (TTF, OTF or WOFF) of the shop’s own, used instead of `fontId`.'),
-    tracking: z
-      .number()
-      .min(-0.5)
-      .max(3)
-      .optional()
-      .describe('Room added between letters, in cap heights; none when left out.'),
-    drawing,
+    ...lettering,
     mirrored: z
       .boolean()
       .optional()
       .describe('Worked from behind: film is laid on the inner side of the face, and cut mirrored.'),
-    toolId: id.optional().describe('What the letters are cut with; the film knife when left out.'),
     mode: z
       .enum(['opaque-letters', 'lit-letters', 'coloured-letters'])
       .describe('Dark letters on a lit ground; lit letters in an opaque mask; coloured letters on a lit ground.'),
     filmId: id.describe('The film or paint of the letters or of the mask.'),
-    capHeightMm: lengthMm(2, 5000).describe('Height of a capital H.'),
-    lineSpacing: z.number().min(0.5).max(4).describe('Baseline to baseline, in cap heights.'),
-    align: z.enum(['left', 'centre', 'right']),
     offsetXMm: lengthMm(-10_000, 10_000).describe(
       'Shift of the lettering’s middle from the middle of the face, right positive.',
     ),
     offsetYMm: lengthMm(-10_000, 10_000).describe('The same, up positive.'),
   })
   .describe('The lettering on the face.');
+
+/** Letters that are the piece itself stand where they stand: no face to shift them on. */
+const letterArtwork = z
+  .looseObject({
+    ...lettering,
+    mirrored: z.boolean().optional().describe('Cut with the back up: the drawings of the letters are mirrored.'),
+  })
+  .describe('The letters themselves.');
 
 const caseSchema = z
   .looseObject({
@@ -170,6 +183,79 @@ const lightbox = z.looseObject({
   face,
 });
 
+const place = z.looseObject({ xMm: lengthMm(-20_000, 20_000), yMm: lengthMm(-20_000, 20_000) });
+
+const haloLetters = z
+  .looseObject({
+    form: z.enum(['plate', 'hollow']).describe('A flat plate, or a shell with returns.'),
+    boardId: id.describe('What the fronts of the letters are cut from.'),
+    colour: z
+      .string()
+      .regex(/^#[0-9a-f]{6}$/i)
+      .describe('Of the finished letters, as sRGB.'),
+    depthMm: lengthMm(2, 400).describe('Front to rear edge of hollow letters; a plate is as deep as its board.'),
+    wallMm: lengthMm(0.4, 12).describe('Thickness of the returns of hollow letters.'),
+    back: z
+      .enum(['open', 'closed'])
+      .describe(
+        'Hollow letters: open at the back, strip inside on the front; or an opaque back that carries the strip.',
+      ),
+    backFinishId: id.describe('The finish of what faces the wall, inside and on the backs.'),
+    standoffMm: lengthMm(4, 200).describe('From the wall to the rear edge of the letters.'),
+    wallId: id.describe('The wall or backer that the light falls on.'),
+  })
+  .describe('The letters: form, material, distance from the wall.');
+
+const posts = z
+  .looseObject({
+    diameterMm: lengthMm(2, 40),
+    perPostKg: z.number().min(0.05).max(50).describe('What one post with its fixing may carry.'),
+    pinned: z
+      .array(place)
+      .max(400)
+      .optional()
+      .describe('Posts put by hand; each takes the place of the solved post that is nearest to it.'),
+  })
+  .describe('What holds the letters off the wall.');
+
+const haloLight = z
+  .looseObject({
+    stripId: id,
+    layout: z
+      .enum(['outline', 'centre', 'rows'])
+      .describe('Along the outline, along the middle of the strokes, or in rows that fill the letters.'),
+    standing: z
+      .boolean()
+      .describe('The strip stands on its side and looks out to the edge; else it lies flat and looks at the wall.'),
+    setbackMm: lengthMm(0, 500).describe('From the outline to the near side of the strip.'),
+    lineCount: z.number().int().min(1).max(20).describe('Lines of strip side by side, along the outline.'),
+    linePitchMm: lengthMm(4, 500).describe('From the middle of one line or row to the next.'),
+    startMm: lengthMm(0, 100_000)
+      .optional()
+      .describe('How far along each closed outline its first piece starts; 0 when left out.'),
+    moved: z
+      .array(z.looseObject({ piece: z.number().int().min(1).max(5000), alongMm: lengthMm(-5000, 5000) }))
+      .max(5000)
+      .optional()
+      .describe('Pieces pushed along their path by hand and held there.'),
+    leftOut: z
+      .array(z.number().int().min(1).max(5000))
+      .max(5000)
+      .optional()
+      .describe('Numbers of pieces that are not laid.'),
+    photometry: light.shape.photometry,
+  })
+  .describe('Which strip, and where it runs behind the letters.');
+
+const halo = z.looseObject({
+  id,
+  build: z.literal('halo'),
+  artwork: letterArtwork,
+  letters: haloLetters,
+  posts,
+  light: haloLight,
+});
+
 const power = z
   .looseObject({
     supplyId: z.union([z.literal('auto'), id]),
@@ -190,7 +276,7 @@ export const designSchema = z.looseObject({
   name: z.string().min(1).max(120),
   brief,
   assemblies: z
-    .array(z.discriminatedUnion('build', [lightbox]))
+    .array(z.discriminatedUnion('build', [lightbox, halo]))
     .min(1)
     .max(1),
   power,
@@ -206,10 +292,20 @@ export type Design = Frozen<z.infer<typeof designSchema>>;
 export type Brief = Design['brief'];
 export type Assembly = Design['assemblies'][number];
 export type BuildName = Assembly['build'];
+export type LightboxAssembly = Extract<Assembly, { readonly build: 'lightbox' }>;
+export type HaloAssembly = Extract<Assembly, { readonly build: 'halo' }>;
+/** A design whose assembly is of one build. */
+export type LightboxDesign = Design & { readonly assemblies: readonly LightboxAssembly[] };
+export type HaloDesign = Design & { readonly assemblies: readonly HaloAssembly[] };
+/** What every build says about its letters. */
 export type Artwork = Assembly['artwork'];
-export type CaseDesign = Assembly['case'];
-export type LightDesign = Assembly['light'];
-export type FaceDesign = Assembly['face'];
+export type BoxArtwork = LightboxAssembly['artwork'];
+export type CaseDesign = LightboxAssembly['case'];
+export type LightDesign = LightboxAssembly['light'];
+export type FaceDesign = LightboxAssembly['face'];
+export type HaloLetters = HaloAssembly['letters'];
+export type HaloPosts = HaloAssembly['posts'];
+export type HaloLight = HaloAssembly['light'];
 export type PowerDesign = Design['power'];
 export type Ambient = Brief['ambient'];
 

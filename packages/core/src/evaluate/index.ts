@@ -1,7 +1,7 @@
 import type { FontBook } from '../artwork/index.js';
 import type { Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
-import { figuresOf } from '../figures/index.js';
+import { figuresOf, rulesOfBuilds } from '../builds/index.js';
 import { findFaults, resolveRemedies, withoutRemedies, type Finding, type RawFinding } from '../findings/index.js';
 import { previewGrid, type GridWish } from '../glow/index.js';
 import { reuse } from '../maths/index.js';
@@ -9,7 +9,14 @@ import { success, type Result } from '../result.js';
 import { createStages } from './stages.js';
 import type { Evaluation, StageResults } from './types.js';
 
-export { stageNames, type Evaluation, type StageName, type StageResults } from './types.js';
+export {
+  stageNames,
+  type BoxEvaluation,
+  type Evaluation,
+  type HaloEvaluation,
+  type StageName,
+  type StageResults,
+} from './types.js';
 
 /** Evaluates designs one after the other, recomputing only what an edit touches. */
 export interface Evaluator {
@@ -46,7 +53,7 @@ export const createEvaluator = (catalogue: Catalogue, fonts: FontBook, options: 
       const stages = run(design);
       if (!stages.ok) return stages;
       const { results, recomputed } = stages.value;
-      const raw = findFaults({ results, catalogue });
+      const raw = findFaults({ results, catalogue }, rulesOfBuilds);
       last = { design, raw };
       return success({ ...results, figures: figuresOf(results), findings: raw.map(withoutRemedies), recomputed });
     },
@@ -54,7 +61,7 @@ export const createEvaluator = (catalogue: Catalogue, fonts: FontBook, options: 
       const stages = runTrial(design);
       if (!stages.ok) return stages;
       const { results, recomputed } = stages.value;
-      const raw = findFaults({ results, catalogue });
+      const raw = findFaults({ results, catalogue }, rulesOfBuilds);
       return success({ ...results, figures: figuresOf(results), findings: raw.map(withoutRemedies), recomputed });
     },
     *fixes() {

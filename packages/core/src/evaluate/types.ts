@@ -1,23 +1,24 @@
-import type { FaceStack } from '../optics/index.js';
-import type { Distribution } from '../photometry/index.js';
 import type { Lettering } from '../artwork/index.js';
-import type { Materials } from '../catalogue/index.js';
+import type { CommonMaterials, HaloMaterials, Materials } from '../catalogue/index.js';
 import type { Circuit } from '../circuit/index.js';
 import type { Cost } from '../cost/index.js';
-import type { Design } from '../design/index.js';
-import type { Figure } from '../figures/index.js';
+import type { Assembly, Design, HaloAssembly, LightboxAssembly } from '../design/index.js';
+import type { Figure } from '../figures/types.js';
 import type { Finding } from '../findings/types.js';
-import type { CaseGeometry } from '../geometry/index.js';
-import type { Glow } from '../glow/index.js';
+import type { CaseGeometry, LettersGeometry, PieceGeometry } from '../geometry/index.js';
+import type { BoxGlow, Glow } from '../glow/index.js';
+import type { HaloGlow, PostedPart } from '../halo/index.js';
 import type { Heat } from '../heat/index.js';
-import type { LightRuns } from '../light-runs/index.js';
+import type { LetterRuns, LightRuns } from '../light-runs/index.js';
+import type { FaceStack } from '../optics/index.js';
 import type { Packing } from '../packing/index.js';
 import type { Parts } from '../parts/index.js';
+import type { Distribution } from '../photometry/index.js';
 import type { Plan } from '../plan/index.js';
-import type { Workability } from '../workability/index.js';
 import type { Section } from '../section/index.js';
+import type { Workability } from '../workability/index.js';
 
-/** The stages of the pipeline, in the order of the work. */
+/** The stages of the pipeline, in the order of the work; a build may do without some. */
 export const stageNames = [
   'materials',
   'font',
@@ -38,17 +39,18 @@ export const stageNames = [
 ] as const;
 export type StageName = (typeof stageNames)[number];
 
-/** What the stages found, all plain data. */
-export interface StageResults {
+/** What the stages found for any build, all plain data. */
+interface PieceResults<Own extends Assembly> {
+  readonly build: Own['build'];
   readonly design: Design;
-  readonly materials: Materials;
+  readonly assembly: Own;
+  readonly materials: CommonMaterials;
   readonly lettering: Lettering;
   readonly workability: Workability;
-  readonly geometry: CaseGeometry;
+  readonly geometry: PieceGeometry;
   readonly runs: LightRuns;
   readonly section: Section;
   readonly distribution: Distribution;
-  readonly stack: FaceStack;
   readonly circuit: Circuit;
   readonly glow: Glow;
   readonly heat: Heat;
@@ -58,11 +60,43 @@ export interface StageResults {
   readonly cost: Cost;
 }
 
-/** All there is to know about a design, as plain data. */
-export interface Evaluation extends StageResults {
+/** A rectangular light box. */
+export interface BoxResults extends PieceResults<LightboxAssembly> {
+  readonly materials: Materials;
+  readonly geometry: CaseGeometry;
+  readonly stack: FaceStack;
+  readonly glow: BoxGlow;
+}
+
+/** Halo letters. */
+export interface HaloResults extends PieceResults<HaloAssembly> {
+  readonly materials: HaloMaterials;
+  readonly geometry: LettersGeometry;
+  readonly runs: LetterRuns;
+  /** Part by part of the letters, with its posts. */
+  readonly posts: readonly PostedPart[];
+  readonly glow: HaloGlow;
+}
+
+/** What the stages found; `build` tells which. */
+export type StageResults = BoxResults | HaloResults;
+
+/** What is added to the stages’ results for the maker. */
+interface Judged {
   readonly figures: readonly Figure[];
   /** Without fixes until their remedies have been tried. */
   readonly findings: readonly Finding[];
   /** The stages that had to be computed for this evaluation. */
+  readonly recomputed: readonly StageName[];
+}
+
+/** All there is to know about a design, as plain data. */
+export type Evaluation = StageResults & Judged;
+export type BoxEvaluation = BoxResults & Judged;
+export type HaloEvaluation = HaloResults & Judged;
+
+/** Stage results and which stages had to be computed anew. */
+export interface StageRun {
+  readonly results: StageResults;
   readonly recomputed: readonly StageName[];
 }

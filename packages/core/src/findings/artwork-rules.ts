@@ -13,8 +13,8 @@ const worst = (results: StageResults, kind: 'thin' | 'gap' | 'corner'): Rect =>
   placesOf(results, kind)[0]?.rect ?? { x: 0, y: 0, width: 0, height: 0 };
 
 /** Larger artwork in steps up to twice its size. */
-const larger = ({ design }: StageResults): readonly Candidate[] => {
-  const { artwork } = design.assemblies[0]!;
+const larger = ({ assembly }: StageResults): readonly Candidate[] => {
+  const { artwork } = assembly;
   const { drawing } = artwork;
   return [1.1, 1.25, 1.5, 2].map((factor) =>
     drawing === null || drawing === undefined
@@ -133,7 +133,7 @@ export const cornersRound: Rule = (context) => {
 
 /** Counters of a mask that fall out unless they are kept. */
 export const countersLoose: Rule = ({ results }) => {
-  const { artwork } = results.design.assemblies[0]!;
+  const { artwork } = results.assembly;
   const { counters } = results.workability;
   if (artwork.mode !== 'lit-letters' || counters === 0) return null;
   return {

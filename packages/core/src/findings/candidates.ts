@@ -1,67 +1,8 @@
-import type { Catalogue, FaceSheet, Strip } from '../catalogue/index.js';
+import type { Catalogue, Strip } from '../catalogue/index.js';
 import type { StageResults } from '../evaluate/types.js';
 import type { Candidate, Remedy } from './types.js';
 
 const at = 'assemblies.0';
-
-/** How far the searches go. */
-const depthStepMm = 2;
-const deepestFactor = 3;
-const mostExtraRows = 8;
-
-const assemblyOf = ({ design }: StageResults) => design.assemblies[0]!;
-
-/** Deeper by 2 mm steps, to three times the depth. */
-export const deepen = (results: StageResults): Remedy => {
-  const { depthInsideMm } = assemblyOf(results).case;
-  const steps = Math.ceil((depthInsideMm * (deepestFactor - 1)) / depthStepMm);
-  const depths = Array.from({ length: steps }, (_, step) => Math.round(depthInsideMm) + (step + 1) * depthStepMm);
-  return {
-    id: 'deepen',
-    candidates: depths
-      .filter((depth) => depth <= 1000)
-      .map((depth) => ({
-        label: `Deepen to ${depth} mm inside`,
-        change: [{ path: `${at}.case.depthInsideMm`, value: depth }],
-      })),
-  };
-};
-
-const numberWords = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'];
-const inWords = (count: number): string => numberWords[count] ?? String(count);
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-
-/** One more row, two more, and so on; or more turns round the rim. */
-export const addRows = (results: StageResults): Remedy => {
-  const { light } = assemblyOf(results);
-  const onBack = light.layout === 'rows';
-  const now = onBack ? light.rowCount : light.turnCount;
-  return {
-    id: 'add-rows',
-    candidates: Array.from({ length: mostExtraRows }, (_, extra) => now + extra + 1)
-      .filter((count) => count <= (onBack ? 400 : 20))
-      .map((count) => ({
-        label: onBack ? `${capital(inWords(count))} rows` : `${capital(inWords(count))} turns round the rim`,
-        change: [{ path: `${at}.light.${onBack ? 'rowCount' : 'turnCount'}`, value: count }],
-      })),
-  };
-};
-
-/** Fewer rows, one by one. */
-export const dropRows = (results: StageResults): Remedy => {
-  const { light } = assemblyOf(results);
-  const onBack = light.layout === 'rows';
-  const now = onBack ? light.rowCount : light.turnCount;
-  return {
-    id: 'drop-rows',
-    candidates: Array.from({ length: Math.max(0, now - 1) }, (_, fewer) => now - fewer - 1).map((count) => ({
-      label: onBack
-        ? `${capital(inWords(count))} row${count === 1 ? '' : 's'}`
-        : `${capital(inWords(count))} turn${count === 1 ? '' : 's'} round the rim`,
-      change: [{ path: `${at}.light.${onBack ? 'rowCount' : 'turnCount'}`, value: count }],
-    })),
-  };
-};
 
 /** Strips that suit the brief: colour, white and protection. */
 export const suitableStrips = ({ design }: StageResults, catalogue: Catalogue): readonly Strip[] => {
@@ -82,30 +23,8 @@ export const changeStrip = (strips: readonly Strip[]): Remedy => ({
   })),
 });
 
-/** Other faces, each a candidate, in the order given. */
-export const changeFace = (faces: readonly FaceSheet[]): Remedy => ({
-  id: 'change-face',
-  candidates: faces.map((face) => ({ label: face.name, change: [{ path: `${at}.face.sheetId`, value: face.id }] })),
-});
-
-/** Whiter linings than the present one, cheapest first. */
-export const whiterLining = (results: StageResults, catalogue: Catalogue): Remedy => ({
-  id: 'whiter-lining',
-  candidates: catalogue.linings
-    .filter(({ reflectance }) => reflectance > results.materials.lining.reflectance + 0.01)
-    .sort((a, b) => a.price - b.price)
-    .map((lining) => ({
-      label: `Line with ${lining.name.toLowerCase()}`,
-      change: [{ path: `${at}.case.liningId`, value: lining.id }],
-    })),
-});
-
 /** A single change as a remedy. */
 export const oneChange = (id: string, label: string, path: string, value: unknown): Remedy => ({
   id,
   candidates: [{ label, change: [{ path, value }] } satisfies Candidate],
 });
-
-/** How well a sheet hides what is behind it: Lambertian first, then by the width of its lobe. */
-export const hiding = ({ scatter }: FaceSheet): number =>
-  scatter.kind === 'lambertian' ? 90 : scatter.sigmaDeg * scatter.hazeShare;

@@ -1,54 +1,40 @@
 import { cornersRound, countersLoose, gapsLost, overBed, strokesThin } from './artwork-rules.js';
-import {
-  costsTooMuch,
-  faceBinds,
-  largerThanSheet,
-  leadDrops,
-  lettersOverhang,
-  missingLetters,
-  notResolved,
-  supplyTooSmall,
-  tooShallow,
-} from './build-rules.js';
-import { dotsShow, tooDim, tooHot, unevenCorners } from './light-rules.js';
-import {
-  bareOutdoors,
-  betweenCutMarks,
-  noStrip,
-  pieceOverReel,
-  reelShort,
-  runTooLong,
-  wrongColour,
-} from './strip-rules.js';
+import { costsTooMuch, leadDrops, missingLetters, notResolved } from './shared-rules.js';
+import { bareOutdoors, pieceOverReel, runTooLong, wrongColour } from './strip-rules.js';
 import type { RawFinding, Rule, RuleContext, Severity } from './types.js';
 
-export { readsAsLit } from './light-rules.js';
+export { changeStrip, oneChange, suitableStrips } from './candidates.js';
+export { rulesFor } from './for-build.js';
+export { readsAsLit } from './reads-as-lit.js';
 export { resolveRemedies, withoutRemedies, type Trial } from './resolve.js';
-export type { Finding, Fix, Measure, Place, RawFinding, Severity, WorkStep } from './types.js';
+export { partOverSheet, supplyTooSmall } from './shared-rules.js';
+export { wholeFront } from './strip-rules.js';
+export type {
+  Candidate,
+  Finding,
+  Fix,
+  Measure,
+  Place,
+  RawFinding,
+  Remedy,
+  Rule,
+  RuleContext,
+  Severity,
+  WorkStep,
+} from './types.js';
 
-const rules: readonly Rule[] = [
-  noStrip,
+/** The checks that every build shares. */
+const sharedRules: readonly Rule[] = [
   wrongColour,
   bareOutdoors,
-  supplyTooSmall,
   runTooLong,
   leadDrops,
-  tooShallow,
-  largerThanSheet,
-  dotsShow,
-  tooDim,
-  unevenCorners,
-  tooHot,
-  faceBinds,
-  lettersOverhang,
   missingLetters,
   overBed,
   strokesThin,
   gapsLost,
   cornersRound,
   countersLoose,
-  betweenCutMarks,
-  reelShort,
   pieceOverReel,
   costsTooMuch,
   notResolved,
@@ -56,9 +42,12 @@ const rules: readonly Rule[] = [
 
 const order: Readonly<Record<Severity, number>> = { stop: 0, fix: 1, note: 2 };
 
-/** The findings stage: every rule asked; the gravest first. Remedies are tried later, by `resolveRemedies`. */
-export const findFaults = (context: RuleContext): readonly RawFinding[] =>
-  rules
+/**
+ * The findings stage: every rule asked, those of the builds first; the gravest first. Remedies are tried later, by
+ * `resolveRemedies`.
+ */
+export const findFaults = (context: RuleContext, rulesOfBuilds: readonly Rule[]): readonly RawFinding[] =>
+  [...rulesOfBuilds, ...sharedRules]
     .map((rule) => rule(context))
     .filter((finding) => finding !== null)
     .sort((a, b) => order[a.severity] - order[b.severity]);

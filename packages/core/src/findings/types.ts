@@ -62,23 +62,23 @@ export interface Remedy {
 }
 
 /** A finding before its remedies have been tried. */
-export interface RawFinding extends Omit<Finding, 'fixes'> {
+export interface RawFinding<Results = StageResults> extends Omit<Finding, 'fixes'> {
   /** The figure that the remedies must move, read from any evaluation. */
   readonly target: {
     readonly label: string;
     readonly unit: string;
     readonly better: 'higher' | 'lower';
-    readonly read: (results: StageResults) => number;
-    readonly settled: (results: StageResults) => boolean;
+    readonly read: (results: Results) => number;
+    readonly settled: (results: Results) => boolean;
   };
   readonly remedies: readonly Remedy[];
 }
 
 /** What a rule looks at. */
-export interface RuleContext {
-  readonly results: StageResults;
+export interface RuleContext<Results = StageResults> {
+  readonly results: Results;
   readonly catalogue: Catalogue;
 }
 
 /** One check; silent when all is well. */
-export type Rule = (context: RuleContext) => RawFinding | null;
+export type Rule<Results = StageResults> = (context: RuleContext<Results>) => RawFinding<Results> | null;

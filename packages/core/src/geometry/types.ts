@@ -33,12 +33,16 @@ export interface Member {
   readonly seats: readonly Seat[];
 }
 
+/** What every piece has: its size over all, its front centred on the origin of drawings (mm). */
+export interface PieceGeometry {
+  readonly outside: { readonly widthMm: number; readonly heightMm: number; readonly depthMm: number };
+}
+
 /**
  * A case in mm. Drawings and light use x right, y up, from the middle of the face; z from the inner side of the back
  * toward the face.
  */
-export interface CaseGeometry {
-  readonly outside: { readonly widthMm: number; readonly heightMm: number; readonly depthMm: number };
+export interface CaseGeometry extends PieceGeometry {
   readonly inside: { readonly widthMm: number; readonly heightMm: number; readonly depthMm: number };
   readonly face: SheetSize;
   readonly back: SheetSize;
@@ -49,4 +53,26 @@ export interface CaseGeometry {
   readonly lightDepthMm: number;
   /** What stands on the back inside the case. */
   readonly block: Block | null;
+}
+
+/**
+ * Letters held off a wall, in mm: x right, y up from their middle, z from the wall toward the viewer. The depth outside
+ * counts from the wall.
+ */
+export interface LettersGeometry extends PieceGeometry {
+  /** From the wall to the rear edge of the letters. */
+  readonly standoffMm: number;
+  /** Rear edge and front of the letters. */
+  readonly rearZMm: number;
+  readonly frontZMm: number;
+  /** Thickness of their front, and of a closed back; no back: 0. */
+  readonly frontMm: number;
+  readonly backMm: number;
+  /** Returns behind the front, through which strip inside must shine; none for a plate or closed letters: 0. */
+  readonly returnMm: number;
+  /** Thickness of the returns; none for a plate: 0. */
+  readonly wallMm: number;
+  /** The plane that carries the strip, and where its LEDs are. */
+  readonly bedZMm: number;
+  readonly ledZMm: number;
 }

@@ -50,7 +50,8 @@ const atLuminance1 = (rgb: LinearRgb): LinearRgb => {
   return luminance > 0 ? [rgb[0] / luminance, rgb[1] / luminance, rgb[2] / luminance] : [1, 1, 1];
 };
 
-const linearOf = (colour: string): LinearRgb => {
+/** Linear light of a colour written as #rrggbb. */
+export const linearOf = (colour: string): LinearRgb => {
   const channel = (at: number): number => toLinear(parseInt(colour.slice(at, at + 2), 16) / 255);
   return [channel(1), channel(3), channel(5)];
 };

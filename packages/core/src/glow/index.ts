@@ -1,6 +1,6 @@
 import type { Materials } from '../catalogue/index.js';
 import type { Circuit } from '../circuit/index.js';
-import type { Artwork, Brief } from '../design/index.js';
+import type { BoxArtwork, Brief } from '../design/index.js';
 import type { CaseGeometry } from '../geometry/index.js';
 import type { LightRuns } from '../light-runs/index.js';
 import { viewThrough, type FaceStack, type StackView } from '../optics/index.js';
@@ -15,20 +15,21 @@ import { judgeEvenness } from './evenness.js';
 import { chooseGrid, coarsestCell, rowsAreLines, sampleGrid, type GridWish } from './grid.js';
 import { indirectLight } from './indirect.js';
 import { findSpots } from './spots.js';
-import type { Daylight, Glow } from './types.js';
+import type { BoxGlow, Daylight } from './types.js';
 import { judge } from './verdict.js';
 
 export { ambientLux, ambients } from './ambient.js';
-export { colourOf, luminanceOf, planckianRgb, throughTint, type LinearRgb } from './colour.js';
+export { colourOf, linearOf, luminanceOf, planckianRgb, throughTint, type LinearRgb } from './colour.js';
 export { directLight, type DirectMethod } from './direct/index.js';
 export { emittersOf } from './emitters.js';
 export { crossSection, histogram, valueAt, type CrossSection } from './cross-section.js';
-export { contrastSensitivity, contrastThreshold, vanishingDistance } from './eye.js';
+export { contrastSensitivity, contrastThreshold, thresholdFrom, vanishingDistance, type SeenRipple } from './eye.js';
 export { fullGrid, previewGrid, type GridWish } from './grid.js';
 export { findRipple } from './ripple.js';
+export { blurredPitchShare } from './grid.js';
 export type { Spot } from './spots.js';
 export { evenEnough, type Verdict } from './verdict.js';
-export type { Daylight, Evenness, FluxBalance, Glow, Ripple } from './types.js';
+export type { BoxGlow, Daylight, Evenness, FluxBalance, Glow, Ripple } from './types.js';
 
 /** Half the face's outer surface reflection that is there whatever the sheet (both surfaces of n = 1.49). */
 const surfaceReflectance = 0.04;
@@ -36,7 +37,7 @@ const surfaceReflectance = 0.04;
 /** What the glow stage works from. */
 export interface GlowInputs {
   readonly brief: Brief;
-  readonly mode: Artwork['mode'];
+  readonly mode: BoxArtwork['mode'];
   readonly geometry: CaseGeometry;
   readonly materials: Materials;
   readonly stack: FaceStack;
@@ -48,7 +49,8 @@ export interface GlowInputs {
   readonly wish: GridWish;
 }
 
-const daylightOf = (meanCdM2: number, faceReflectance: number): readonly Daylight[] =>
+/** How a ground of this luminance stands up to each ambient light. */
+export const daylightOf = (meanCdM2: number, faceReflectance: number): readonly Daylight[] =>
   ambients.map((ambient) => {
     const lux = ambientLux[ambient];
     const unlit = (lux * faceReflectance) / Math.PI;
@@ -96,7 +98,7 @@ const directOn = (
  * sum over the LEDs; reflected light is settled between the patches of the case (`indirect.ts`); letters are a coverage
  * map.
  */
-export const glowOf = (inputs: GlowInputs): Glow => {
+export const glowOf = (inputs: GlowInputs): BoxGlow => {
   const { geometry, materials, runs, circuit, brief, stack, distribution, wish } = inputs;
   const { inside, lightDepthMm, block } = geometry;
   const box = { ...inside, depthMm: lightDepthMm };
@@ -144,6 +146,8 @@ export const glowOf = (inputs: GlowInputs): Glow => {
     spots: findSpots(ground, grid, runs, evenness.meanCdM2, counts),
     daylight,
     faceReflectance,
+    unlitRgb: [faceReflectance, faceReflectance, faceReflectance],
+    emittedLm: indirect.balance.emittedLm,
     resolved: Math.max(grid.cellWidthMm, grid.cellHeightMm) <= coarsestCell(runs, lines) * 1.3,
   };
 };

@@ -9,9 +9,8 @@ export interface Spot {
   readonly overMean: number;
   /** Numbers of the pieces of strip nearest to it, and how far they are aside (mm). */
   readonly nearest: readonly { readonly segment: number; readonly asideMm: number }[];
-  /** The return it lies closest to, and how far off (mm). */
-  readonly wall: 'left' | 'right' | 'top' | 'bottom';
-  readonly wallMm: number;
+  /** The return it lies closest to, and how far off (mm); null where there is no case. */
+  readonly wall: { readonly side: 'left' | 'right' | 'top' | 'bottom'; readonly mm: number } | null;
   readonly why: string;
 }
 
@@ -20,14 +19,18 @@ const hotOver = 1.25;
 const darkUnder = 0.75;
 const namedPieces = 2;
 
-const asideOf = ([x, y]: readonly [number, number], { from, to }: LightRuns['segments'][number]): number => {
+/** How far a place lies aside of a straight piece (mm). */
+export const asideOf = ([x, y]: readonly [number, number], { from, to }: LightRuns['segments'][number]): number => {
   const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
   const length2 = dx * dx + dy * dy;
   const share = length2 > 0 ? Math.min(1, Math.max(0, ((x - from[0]) * dx + (y - from[1]) * dy) / length2)) : 0;
   return Math.hypot(x - from[0] - share * dx, y - from[1] - share * dy);
 };
 
-const nearestWall = ([x, y]: readonly [number, number], { area }: Grid): readonly [Spot['wall'], number] => {
+const nearestWall = (
+  [x, y]: readonly [number, number],
+  { area }: Grid,
+): readonly [NonNullable<Spot['wall']>['side'], number] => {
   const ways = [
     ['left', x - area.x],
     ['right', area.x + area.width - x],
@@ -43,7 +46,7 @@ const spotAt = (cell: number, map: ArrayLike<number>, grid: Grid, runs: LightRun
     .map((segment) => ({ segment: segment.number, asideMm: asideOf(at, segment) }))
     .sort((a, b) => a.asideMm - b.asideMm)
     .slice(0, namedPieces);
-  const [wall, wallMm] = nearestWall(at, grid);
+  const [side, wallMm] = nearestWall(at, grid);
   const [first] = nearest;
   const hot = map[cell]! > mean;
   const mm = (value: number): string => `${Math.round(value)} mm`;
@@ -53,8 +56,16 @@ const spotAt = (cell: number, map: ArrayLike<number>, grid: Grid, runs: LightRun
       ? 'there is no strip'
       : hot
         ? `right over piece ${first.segment} (${mm(first.asideMm)} aside), ${mm(runs.throwMm)} behind the face`
-        : `${mm(first.asideMm)} aside of piece${nearest.length > 1 ? 's' : ''} ${pieces}, ${mm(wallMm)} from the ${wall} return`;
-  return { kind: hot ? 'hot' : 'dark', at, cdM2: map[cell]!, overMean: map[cell]! / mean, nearest, wall, wallMm, why };
+        : `${mm(first.asideMm)} aside of piece${nearest.length > 1 ? 's' : ''} ${pieces}, ${mm(wallMm)} from the ${side} return`;
+  return {
+    kind: hot ? 'hot' : 'dark',
+    at,
+    cdM2: map[cell]!,
+    overMean: map[cell]! / mean,
+    nearest,
+    wall: { side, mm: wallMm },
+    why,
+  };
 };
 
 /**

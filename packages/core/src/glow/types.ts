@@ -57,16 +57,33 @@ export interface Daylight {
   readonly litOverUnlit: number;
 }
 
-/** What the face shows. */
+/** What is seen of the lit ground: the face of a box, the wall behind letters. */
 export interface Glow {
   readonly grid: Grid;
-  /** Luminance of the bare face (cd/m²), before letters and masks. */
+  /** Luminance of the bare ground (cd/m²), before letters and masks. */
   readonly ground: Float32Array;
   /** Share of each cell that letters cover. */
   readonly letters: Float32Array;
-  readonly balance: FluxBalance;
-  /** Colour of the light that leaves the face, at luminance 1. */
+  /** Colour of the light that leaves the ground, at luminance 1. */
   readonly hue: LinearRgb;
+  readonly evenness: Evenness;
+  /** What the eye makes of it, in a sentence. */
+  readonly verdict: Verdict;
+  /** Places that stand out, with what makes them so. */
+  readonly spots: readonly Spot[];
+  readonly daylight: readonly Daylight[];
+  /** Share of daylight that the unlit ground gives back, in all and by red, green and blue. */
+  readonly faceReflectance: number;
+  readonly unlitRgb: LinearRgb;
+  /** All the light of the LEDs (lm). */
+  readonly emittedLm: number;
+  /** False when cells are too coarse to judge dots and bands by. */
+  readonly resolved: boolean;
+}
+
+/** What the face of a box shows, and where its light goes. */
+export interface BoxGlow extends Glow {
+  readonly balance: FluxBalance;
   /** Light on each side of the case, first and reflected (lm). */
   readonly incidentLm: Readonly<Record<Side, number>>;
   /** How direct light was summed, and the most that this may have got wrong, as a share. */
@@ -74,14 +91,4 @@ export interface Glow {
   readonly errorBound: number;
   /** Share of the light on the face that has been reflected inside at least once. */
   readonly indirectShare: number;
-  readonly evenness: Evenness;
-  /** What the eye makes of it, in a sentence. */
-  readonly verdict: Verdict;
-  /** Places that stand out, with what makes them so. */
-  readonly spots: readonly Spot[];
-  readonly daylight: readonly Daylight[];
-  /** Share of daylight that the unlit face gives back. */
-  readonly faceReflectance: number;
-  /** False when cells are too coarse to judge dots and bands by. */
-  readonly resolved: boolean;
 }

@@ -1,92 +1,124 @@
-import { intensityAt, type Distribution } from '../photometry/index.js';
 import type { Grid } from '../raster/index.js';
-import { nearestWall, wallsOf, type Walls } from '../tracing/index.js';
-import type { HaloScene, Post } from './types.js';
+import { meetsPost, type LightTable, type Sources } from './sources.js';
+import type { Post } from './types.js';
 
 // Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
-const { acos, atan2, ceil, cos, floor, max, min, PI, sin, sqrt } = Math;
+const { ceil, floor, hypot, max, min, sqrt } = Math;
 
-const mm2PerM2 = 1e6;
-/** Beyond so many heights the light of an LED that faces the wall is less than a thousandth of what it is below it. */
-const reachHeights = 12;
-/** Directions in which the first return is looked for, an LED. */
-const directions = 720;
+interface Window {
+  readonly firstRow: number;
+  readonly lastRow: number;
+  readonly firstColumn: number;
+  readonly lastColumn: number;
+}
 
-/** Intensity of one lumen by the cosine of its angle; plain cosine light is asked for so often that it goes straight. */
-const byCosine = (distribution: Distribution): ((ahead: number) => number) =>
-  distribution.kind === 'cosine' && distribution.exponent === 1
-    ? (ahead) => ahead / PI
-    : (ahead) => intensityAt(distribution, acos(ahead));
-
-/** Whether the way from (x, y) to (px, py) passes through a post. */
-const meetsPost = (x: number, y: number, px: number, py: number, posts: readonly Post[]): boolean => {
-  const [dx, dy] = [px - x, py - y];
-  const length2 = dx * dx + dy * dy;
-  for (const { at, diameterMm } of posts) {
-    const [ox, oy] = [at[0] - x, at[1] - y];
-    const share = length2 > 0 ? min(1, max(0, (ox * dx + oy * dy) / length2)) : 0;
-    const [nx, ny] = [ox - share * dx, oy - share * dy];
-    if (nx * nx + ny * ny < (diameterMm * diameterMm) / 4) return true;
-  }
-  return false;
+const windowOn = (grid: Grid, x: number, y: number, reach: number): Window => {
+  const column = (at: number): number => (at - grid.area.x) / grid.cellWidthMm - 0.5;
+  const row = (at: number): number => (at - grid.area.y) / grid.cellHeightMm - 0.5;
+  return {
+    firstRow: max(0, ceil(row(y - reach))),
+    lastRow: min(grid.rows - 1, floor(row(y + reach))),
+    firstColumn: max(0, ceil(column(x - reach))),
+    lastColumn: min(grid.columns - 1, floor(column(x + reach))),
+  };
 };
 
-/** How far it is from a place to the first return, direction by direction; `Infinity` where there is none. */
-const horizonFrom = (walls: Walls, x: number, y: number): Float64Array => {
-  const photon = new Float64Array(7);
-  const times = new Float64Array(1);
-  return Float64Array.from({ length: directions }, (_, index) => {
-    const angle = ((index + 0.5) / directions) * 2 * PI - PI;
-    photon.set([x, y, 0, cos(angle), sin(angle), 0]);
-    times[0] = Infinity;
-    nearestWall(walls, photon, times);
-    return times[0];
-  });
+/** What lies beyond a post as seen from an LED, out to its reach: the box round that wedge. */
+const wedgeOn = (grid: Grid, x: number, y: number, post: Post, reach: number): Window => {
+  const [dx, dy] = [post.at[0] - x, post.at[1] - y];
+  const away = hypot(dx, dy);
+  const radius = post.diameterMm / 2;
+  if (away <= radius) return windowOn(grid, x, y, reach);
+  const [ux, uy] = [dx / away, dy / away];
+  const spread = (radius / sqrt(away * away - radius * radius)) * reach;
+  const xs = [post.at[0] - radius, post.at[0] + radius, x + ux * reach - uy * spread, x + ux * reach + uy * spread];
+  const ys = [post.at[1] - radius, post.at[1] + radius, y + uy * reach + ux * spread, y + uy * reach - ux * spread];
+  const [left, right, low, high] = [min(...xs), max(...xs), min(...ys), max(...ys)];
+  const middle = windowOn(grid, (left + right) / 2, (low + high) / 2, 0);
+  const [halfColumns, halfRows] = [
+    ceil((right - left) / 2 / grid.cellWidthMm) + 1,
+    ceil((high - low) / 2 / grid.cellHeightMm) + 1,
+  ];
+  return {
+    firstRow: max(0, middle.firstRow - halfRows),
+    lastRow: min(grid.rows - 1, middle.lastRow + halfRows),
+    firstColumn: max(0, middle.firstColumn - halfColumns),
+    lastColumn: min(grid.columns - 1, middle.lastColumn + halfColumns),
+  };
 };
 
-/**
- * Illuminance of the wall straight from the LEDs (lx), for each cell I cos γ / d² of every LED in reach, less what posts
- * and returns keep off: a return blocks what would cross it above its lower edge, the standoff.
- */
-export const directOnWall = (scene: HaloScene, grid: Grid): Float64Array => {
-  const { lights, posts, standoffMm, returnMm } = scene;
-  const walls = returnMm > 0 ? wallsOf(scene.outline) : null;
-  const lux = new Float64Array(grid.columns * grid.rows);
-  const candelaAt = byCosine(lights.distribution);
-  const column = (x: number): number => (x - grid.area.x) / grid.cellWidthMm - 0.5;
-  const row = (y: number): number => (y - grid.area.y) / grid.cellHeightMm - 0.5;
-  for (let led = 0; led < lights.count; led += 1) {
-    const [x, y, z] = [lights.x[led]!, lights.y[led]!, lights.z[led]!];
-    const [nx, ny, nz] = [lights.nx[led]!, lights.ny[led]!, lights.nz[led]!];
-    const reach = reachHeights * z;
-    const near = posts.filter(({ at }) => (at[0] - x) ** 2 + (at[1] - y) ** 2 < reach * reach);
-    const horizon = walls === null ? null : horizonFrom(walls, x, y);
-    const flux = lights.fluxLm[led]! * mm2PerM2;
-    const [firstRow, lastRow] = [max(0, ceil(row(y - reach))), min(grid.rows - 1, floor(row(y + reach)))];
-    const [firstColumn, lastColumn] = [
-      max(0, ceil(column(x - reach))),
-      min(grid.columns - 1, floor(column(x + reach))),
-    ];
+/** Takes away what the posts near one LED keep of its light. Mutates `lux`. */
+const shade = (lux: Float64Array, grid: Grid, sources: Sources, led: number): void => {
+  const [x, y] = [sources.scene.lights.x[led]!, sources.scene.lights.y[led]!];
+  const posts = sources.shading[led]!;
+  posts.forEach((post, number) => {
+    const [dx, dy] = [post.at[0] - x, post.at[1] - y];
+    const { firstRow, lastRow, firstColumn, lastColumn } = wedgeOn(grid, x, y, post, sources.reachOf(led));
     for (let j = firstRow; j <= lastRow; j += 1) {
       const py = grid.area.y + (j + 0.5) * grid.cellHeightMm;
       for (let i = firstColumn; i <= lastColumn; i += 1) {
         const px = grid.area.x + (i + 0.5) * grid.cellWidthMm;
-        const [dx, dy] = [px - x, py - y];
-        const flat2 = dx * dx + dy * dy;
-        if (flat2 > reach * reach) continue;
-        if (horizon !== null) {
-          const turn = min(directions - 1, floor(((atan2(dy, dx) + PI) / (2 * PI)) * directions));
-          const way = sqrt(flat2);
-          if (horizon[turn]! < way && z * (1 - horizon[turn]! / way) > standoffMm) continue;
-        }
-        if (near.length > 0 && meetsPost(x, y, px, py, near)) continue;
-        const d2 = flat2 + z * z;
-        const d = sqrt(d2);
-        const ahead = (dx * nx + dy * ny - z * nz) / d;
-        if (ahead <= 0) continue;
-        lux[j * grid.columns + i]! += (flux * candelaAt(min(1, ahead)) * z) / (d2 * d);
+        // What is not on the post’s side cannot be in its shadow.
+        if ((px - x) * dx + (py - y) * dy < 0 || !meetsPost(x, y, px, py, post)) continue;
+        // What an earlier post has taken is not there to take.
+        if (posts.slice(0, number).some((other) => meetsPost(x, y, px, py, other))) continue;
+        const cell = j * grid.columns + i;
+        lux[cell] = max(0, lux[cell]! - sources.luxFrom(led, px, py));
       }
     }
+  });
+};
+
+/** Adds the light of one LED from the table to a window of the raster. Mutates `lux`. */
+const addFromTable = (
+  lux: Float64Array,
+  grid: Grid,
+  { firstRow, lastRow, firstColumn, lastColumn }: Window,
+  { lux: byDistance, stepsPerMm2, steps }: LightTable,
+  x: number,
+  y: number,
+  flux: number,
+): void => {
+  const { area, cellWidthMm, cellHeightMm, columns } = grid;
+  // Squared distances in steps of the table, so that the inner loop has only sums.
+  const perMm = sqrt(stepsPerMm2);
+  const across = cellWidthMm * perMm;
+  const left = (area.x + 0.5 * cellWidthMm - x) * perMm;
+  for (let j = firstRow; j <= lastRow; j += 1) {
+    const up = (area.y + (j + 0.5) * cellHeightMm - y) * perMm;
+    const up2 = up * up;
+    const row = j * columns;
+    for (let i = firstColumn; i <= lastColumn; i += 1) {
+      const aside = left + i * across;
+      const place = aside * aside + up2;
+      if (place >= steps) continue;
+      const step = place | 0;
+      const low = byDistance[step]!;
+      lux[row + i]! += flux * (low + (place - step) * (byDistance[step + 1]! - low));
+    }
   }
+};
+
+/** The same for LEDs that are not alike. Mutates `lux`. */
+const addOneByOne = (lux: Float64Array, grid: Grid, window: Window, sources: Sources, led: number): void => {
+  for (let j = window.firstRow; j <= window.lastRow; j += 1) {
+    const py = grid.area.y + (j + 0.5) * grid.cellHeightMm;
+    for (let i = window.firstColumn; i <= window.lastColumn; i += 1)
+      lux[j * grid.columns + i]! += sources.luxFrom(led, grid.area.x + (i + 0.5) * grid.cellWidthMm, py);
+  }
+};
+
+/** Illuminance of the wall straight from the LEDs (lx) on a raster: what each LED gives to each cell in its reach, less the shadows of posts. */
+export const directOnWall = (sources: Sources, grid: Grid): Float64Array => {
+  const { lights } = sources.scene;
+  const lux = new Float64Array(grid.columns * grid.rows);
+  for (let led = 0; led < lights.count; led += 1) {
+    const [x, y, flux] = [lights.x[led]!, lights.y[led]!, lights.fluxLm[led]!];
+    if (flux <= 0) continue;
+    const window = windowOn(grid, x, y, sources.reachOf(led));
+    if (sources.table === null) addOneByOne(lux, grid, window, sources, led);
+    else addFromTable(lux, grid, window, sources.table, x, y, flux);
+  }
+  for (let led = 0; led < lights.count; led += 1) if (sources.shading[led]!.length > 0) shade(lux, grid, sources, led);
   return lux;
 };

@@ -1,4 +1,5 @@
-import { measureLine, type Outline, type Point } from '../outlines/index.js';
+import { measureLine, type Outline, type Point, type Rect } from '../outlines/index.js';
+import type { Grid } from '../raster/index.js';
 import type { WallLight } from './types.js';
 
 // Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
@@ -6,12 +7,14 @@ const { floor, max, min } = Math;
 
 /** What the glow is at one place of the outline. */
 export interface EdgeGlow {
+  /** Index of the ring of the outline. */
+  readonly ring: number;
   readonly at: Point;
   /** Away from the letter. */
   readonly outward: Point;
   /** On the wall at the very edge (lx). */
   readonly edgeLux: number;
-  /** How far out it has fallen to half and to a tenth of that (mm). */
+  /** How far out it has fallen to half and to a tenth of that (mm); NaN where another letter begins before. */
   readonly halfMm: number;
   readonly tenthMm: number;
 }
@@ -21,59 +24,87 @@ export interface EdgeReport {
   readonly places: readonly EdgeGlow[];
   readonly meanLux: number;
   readonly minOverMean: number;
-  /** Medians along the outline (mm). */
+  /** Medians along the outline (mm), of the places where there is no letter in the way. */
   readonly halfMm: number;
   readonly tenthMm: number;
 }
 
-const mapAt = ({ grid, directLux, bouncedLux }: WallLight, [x, y]: Point): number => {
+/** Light of the wall at any place (lx), and how finely and how far out it can be asked for. */
+export interface WallProbe {
+  readonly luxAt: (at: Point) => number;
+  readonly stepMm: number;
+  readonly within: Rect;
+  /** Widths beyond this are not followed. */
+  readonly mostMm: number;
+  /** Whether another letter begins there, so that the glow cannot be followed on. */
+  readonly ends: (at: Point) => boolean;
+}
+
+/** A map, straight between the middles of its cells. */
+export const mapValue = (map: ArrayLike<number>, grid: Grid, [x, y]: Point): number => {
   const { columns, rows, area, cellWidthMm, cellHeightMm } = grid;
   const [u, v] = [(x - area.x) / cellWidthMm - 0.5, (y - area.y) / cellHeightMm - 0.5];
   const [i, j] = [min(columns - 2, max(0, floor(u))), min(rows - 2, max(0, floor(v)))];
   const [s, t] = [min(1, max(0, u - i)), min(1, max(0, v - j))];
-  const at = (column: number, row: number): number =>
-    directLux[row * columns + column]! + bouncedLux[row * columns + column]!;
+  const at = (column: number, row: number): number => map[row * columns + column]!;
   return (1 - t) * ((1 - s) * at(i, j) + s * at(i + 1, j)) + t * ((1 - s) * at(i, j + 1) + s * at(i + 1, j + 1));
 };
 
-const median = (values: readonly number[]): number =>
-  values.length === 0 ? 0 : [...values].sort((a, b) => a - b)[values.length >> 1]!;
+/** A wall known by its raster. */
+const probeOf = ({ grid, directLux, bouncedLux }: WallLight): WallProbe => ({
+  luxAt: (at) => mapValue(directLux, grid, at) + mapValue(bouncedLux, grid, at),
+  stepMm: min(grid.cellWidthMm, grid.cellHeightMm) / 2,
+  within: grid.area,
+  mostMm: max(grid.area.width, grid.area.height),
+  ends: () => false,
+});
 
-/** How far out the light falls below `lux`, found by walking half a cell at a time. */
-const fallsBelow = (light: WallLight, at: Point, outward: Point, lux: number): number => {
-  const { cellWidthMm, cellHeightMm, area } = light.grid;
-  const step = min(cellWidthMm, cellHeightMm) / 2;
-  const most = max(area.width, area.height);
-  let before = mapAt(light, at);
-  for (let far = step; far < most; far += step) {
+/** The middle of the numbers there are. */
+const median = (values: readonly number[]): number => {
+  const known = values.filter((value) => !Number.isNaN(value)).sort((a, b) => a - b);
+  return known[known.length >> 1] ?? 0;
+};
+
+/** How far out the light falls below each of `levels` (lx, falling), walking out step by step. */
+const fallsBelow = (
+  { luxAt, stepMm, within, mostMm, ends }: WallProbe,
+  at: Point,
+  outward: Point,
+  edgeLux: number,
+  levels: readonly number[],
+): readonly number[] => {
+  const found: number[] = [];
+  let before = edgeLux;
+  for (let far = stepMm; far < mostMm && found.length < levels.length; far += stepMm) {
     const [x, y] = [at[0] + outward[0] * far, at[1] + outward[1] * far];
-    if (x < area.x || y < area.y || x > area.x + area.width || y > area.y + area.height) return far;
-    const now = mapAt(light, [x, y]);
-    if (now <= lux) return far - step + (step * (before - lux)) / max(1e-12, before - now);
+    const outside = x < within.x || y < within.y || x > within.x + within.width || y > within.y + within.height;
+    if (outside) break;
+    if (far > 2 * stepMm && ends([x, y])) return levels.map((_, level) => found[level] ?? NaN);
+    const now = luxAt([x, y]);
+    for (let level = levels[found.length]; level !== undefined && now <= level; level = levels[found.length])
+      found.push(far - stepMm + (stepMm * (before - level)) / max(1e-12, before - now));
     before = now;
   }
-  return most;
+  while (found.length < levels.length) found.push(mostMm);
+  return found;
 };
 
 /**
- * The glow along an outline as it is seen: every `stepMm` of each ring, what the wall gets at the very edge and how far
- * out it falls to half and a tenth of that. Rings run with the letter on their left.
+ * The glow along an outline as it is seen: every `stepMm` of each ring, what the wall gets at the very edge; at one place
+ * in `every`, how far out it falls to half and a tenth of that (the places between take over the last). Rings run with the
+ * letter on their left.
  */
-export const glowAlong = (light: WallLight, outline: Outline, stepMm: number): EdgeReport => {
-  const places = outline.flatMap((ring): readonly EdgeGlow[] => {
-    const line = measureLine(ring, true);
+export const edgeGlow = (probe: WallProbe, outline: Outline, stepMm: number, every = 1): EdgeReport => {
+  const places = outline.flatMap((points, ring): readonly EdgeGlow[] => {
+    const line = measureLine(points, true);
     const count = max(8, Math.round(line.lengthMm / stepMm));
+    let widths: readonly number[] = [0, 0];
     return Array.from({ length: count }, (_, index): EdgeGlow => {
       const { at, along } = line.station(((index + 0.5) * line.lengthMm) / count);
       const outward: Point = [along[1], -along[0]];
-      const edgeLux = mapAt(light, at);
-      return {
-        at,
-        outward,
-        edgeLux,
-        halfMm: fallsBelow(light, at, outward, edgeLux / 2),
-        tenthMm: fallsBelow(light, at, outward, edgeLux / 10),
-      };
+      const edgeLux = probe.luxAt(at);
+      if (index % every === 0) widths = fallsBelow(probe, at, outward, edgeLux, [edgeLux / 2, edgeLux / 10]);
+      return { ring, at, outward, edgeLux, halfMm: widths[0]!, tenthMm: widths[1]! };
     });
   });
   const meanLux = places.reduce((sum, { edgeLux }) => sum + edgeLux, 0) / max(1, places.length);
@@ -86,6 +117,10 @@ export const glowAlong = (light: WallLight, outline: Outline, stepMm: number): E
     tenthMm: median(places.map(({ tenthMm }) => tenthMm)),
   };
 };
+
+/** The same on a wall known by its raster. */
+export const glowAlong = (light: WallLight, outline: Outline, stepMm: number): EdgeReport =>
+  edgeGlow(probeOf(light), outline, stepMm);
 
 /** The strongest scallop along an edge: the Michelson contrast of its light within one pitch, at its worst. */
 export const scallopContrast = ({ places }: EdgeReport, pitchMm: number, stepMm: number): number => {

@@ -1,4 +1,16 @@
-export { glowAlong, postShadows, scallopContrast, type EdgeGlow, type EdgeReport, type PostShadow } from './edge.js';
+export {
+  edgeGlow,
+  glowAlong,
+  postShadows,
+  scallopContrast,
+  type EdgeGlow,
+  type EdgeReport,
+  type PostShadow,
+  type WallProbe,
+} from './edge.js';
+export type { Looking } from './lights.js';
+export { haloGlowOf, type HaloGlow, type HaloGlowInputs } from './glow.js';
 export { placePosts, postsAmiss, type PostedPart, type PostWish } from './posts.js';
 export type { HaloScene, Post, WallLight } from './types.js';
+export { evenAlongEdge } from './verdict.js';
 export { lightWall } from './wall-light.js';

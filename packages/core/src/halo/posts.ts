@@ -1,14 +1,18 @@
 import {
+  coarseArcMm,
+  distanceToOutline,
   inOutline,
   inRing,
   offset,
   outlineBounds,
   outlineCentroid,
   ringArea,
+  solidParts,
   type Outline,
   type Point,
   type Ring,
 } from '../outlines/index.js';
+import { levelStretches } from '../laying/index.js';
 import type { Post } from './types.js';
 
 /** What posts must do. */
@@ -20,47 +24,29 @@ export interface PostWish {
   readonly perPostKg: number;
   /** Of the letters, by area (kg/m²). */
   readonly kgPerM2: number;
+  /** Posts put by hand: each takes the place of the solved post nearest to it in its part. */
+  readonly pinned?: readonly Point[];
 }
 
 /** Posts of one solid part of the letters. */
 export interface PostedPart {
   readonly ring: Ring;
+  /** The ring with its holes. */
+  readonly outline: Outline;
   readonly kg: number;
   readonly posts: readonly Post[];
   /** How many its weight and its balance ask for; more than there are posts when there is no room for them. */
   readonly needed: number;
 }
 
+/** Posts stand on the very line that bounds them, give or take this (mm). */
+const hairMm = 0.01;
 /** A part on fewer posts than this would turn. */
 const leastPosts = 2;
 /** Level lines are tried this far apart (mm). */
-const levelStepMm = 2;
+const levelStepMm = 3;
 /** Posts of one part stand at least this many diameters apart. */
 const apartDiameters = 3;
-
-/** A part with its holes: the ring itself and what lies in it. */
-const partsOf = (outline: Outline): readonly Outline[] => {
-  const holes = outline.filter((ring) => ringArea(ring) < 0);
-  return outline
-    .filter((ring) => ringArea(ring) > 0)
-    .map((ring) => [ring, ...holes.filter((hole) => inRing(hole[0]!, ring))]);
-};
-
-/** The stretches of a level line that lie in an outline, as x from and to. */
-const stretches = (outline: Outline, y: number): readonly (readonly [number, number])[] => {
-  const crossings = outline
-    .flatMap((ring) =>
-      ring.flatMap(([x1, y1], at): readonly number[] => {
-        const [x2, y2] = ring[(at + 1) % ring.length]!;
-        return y1 > y !== y2 > y ? [x1 + ((x2 - x1) * (y - y1)) / (y2 - y1)] : [];
-      }),
-    )
-    .sort((a, b) => a - b);
-  return Array.from(
-    { length: crossings.length >> 1 },
-    (_, at) => [crossings[2 * at]!, crossings[2 * at + 1]!] as const,
-  );
-};
 
 /** The level line on which the outermost posts stand farthest apart; of equal ones the highest, so that the part hangs. */
 const widestLevel = (allowed: Outline): { readonly y: number; readonly from: number; readonly to: number } | null => {
@@ -68,7 +54,7 @@ const widestLevel = (allowed: Outline): { readonly y: number; readonly from: num
   if (bounds === null) return null;
   let best: { y: number; from: number; to: number } | null = null;
   for (let y = bounds.y + bounds.height - 1e-3; y > bounds.y; y -= levelStepMm) {
-    const found = stretches(allowed, y);
+    const found = levelStretches(allowed, y);
     const [first, last] = [found[0], found[found.length - 1]];
     if (first === undefined || last === undefined) continue;
     const [from, to] = [first[0], last[1]];
@@ -81,7 +67,7 @@ const place = ([x, y]: Point, diameterMm: number): Post => ({ at: [x, y], diamet
 
 /** The allowed place nearest to where a post is wanted on a level line. */
 const nearestOn = (allowed: Outline, y: number, wanted: number): number =>
-  stretches(allowed, y).reduce((best, [from, to]) => {
+  levelStretches(allowed, y).reduce((best, [from, to]) => {
     const own = Math.min(to, Math.max(from, wanted));
     return Math.abs(own - wanted) < Math.abs(best - wanted) ? own : best;
   }, Infinity);
@@ -98,7 +84,7 @@ const foot = (allowed: Outline, aboutX: number, belowY: number): Point | null =>
 };
 
 const postsIn = (part: Outline, needed: number, wish: PostWish): readonly Post[] => {
-  const allowed = offset(part, -(wish.insideMm + wish.diameterMm / 2));
+  const allowed = offset(part, -(wish.insideMm + wish.diameterMm / 2), coarseArcMm);
   const level = widestLevel(allowed);
   if (level === null) return [];
   const apart = apartDiameters * wish.diameterMm;
@@ -124,27 +110,61 @@ const postsIn = (part: Outline, needed: number, wish: PostWish): readonly Post[]
   return low === null ? row : [...row, place(low, wish.diameterMm)];
 };
 
+const apartFrom = (post: Post, [x, y]: Point): number => Math.hypot(post.at[0] - x, post.at[1] - y);
+
+/** Solved posts, with those put by hand in the place of the nearest; one more than was solved is added. */
+const withPinned = (solved: readonly Post[], pins: readonly Point[], diameterMm: number): readonly Post[] => {
+  const left = [...solved];
+  const pinned = pins.map((at): Post => {
+    const nearest = left.reduce(
+      (best, post, index) => (best < 0 || apartFrom(post, at) < apartFrom(left[best]!, at) ? index : best),
+      -1,
+    );
+    if (nearest >= 0) left.splice(nearest, 1);
+    return { at, diameterMm };
+  });
+  return [...left, ...pinned];
+};
+
+/** The part that a point belongs to: the one it lies in, or the one whose outline is nearest. */
+const partAt = (parts: readonly Outline[], at: Point): number => {
+  const inside = parts.findIndex((part) => inRing(at, part[0]!));
+  if (inside >= 0) return inside;
+  const far = parts.map((part) => Math.min(...part[0]!.map(([x, y]) => Math.hypot(x - at[0], y - at[1]))));
+  return far.indexOf(Math.min(...far));
+};
+
 /**
  * Places posts in every solid part of letters: enough for its weight and at least two, the outermost as far apart as they
  * can be on one level line, all inside the strip and in solid material. A part with no such place gets none, and says how
- * many it needed.
+ * many it needed. Posts put by hand stay where they were put.
  */
-export const placePosts = (outline: Outline, wish: PostWish): readonly PostedPart[] =>
-  partsOf(outline).map((part): PostedPart => {
+export const placePosts = (outline: Outline, wish: PostWish): readonly PostedPart[] => {
+  const parts = solidParts(outline);
+  const pins = (wish.pinned ?? []).map((at) => ({ at, part: partAt(parts, at) }));
+  return parts.map((part, index): PostedPart => {
     const kg = (part.reduce((sum, ring) => sum + ringArea(ring), 0) * wish.kgPerM2) / 1e6;
     const needed = Math.max(leastPosts, Math.ceil(kg / wish.perPostKg));
-    return { ring: part[0]!, kg, needed, posts: postsIn(part, needed, wish) };
+    const own = pins.filter((pin) => pin.part === index).map(({ at }) => at);
+    return {
+      ring: part[0]!,
+      outline: part,
+      kg,
+      needed,
+      posts: withPinned(postsIn(part, needed, wish), own, wish.diameterMm),
+    };
   });
+};
 
-/** Posts that stand in no solid material, or nearer to the outline than the far side of the strip. */
+/** Posts that stand in no solid material of their part, or nearer to its outline than the far side of the strip. */
 export const postsAmiss = (
-  outline: Outline,
-  posts: readonly Post[],
+  parts: readonly Pick<PostedPart, 'outline' | 'posts'>[],
   insideMm: number,
 ): { readonly loose: readonly Post[]; readonly outsideStrip: readonly Post[] } => {
-  const within = offset(outline, 1e-3 - insideMm);
-  return {
-    loose: posts.filter((post) => !inOutline(post.at, outline)),
-    outsideStrip: posts.filter(({ at }) => inOutline(at, outline) && !inOutline(at, within)),
-  };
+  const [loose, outsideStrip]: [Post[], Post[]] = [[], []];
+  for (const { outline, posts } of parts)
+    for (const post of posts)
+      if (!inOutline(post.at, outline)) loose.push(post);
+      else if (distanceToOutline(post.at, outline) < insideMm - hairMm) outsideStrip.push(post);
+  return { loose, outsideStrip };
 };

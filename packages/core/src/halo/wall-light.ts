@@ -1,34 +1,82 @@
 import { xK1 } from '../optics/index.js';
 import { coverage } from '../outlines/index.js';
-import { blurMap, type Grid } from '../raster/index.js';
+import { blurOver, gridOver, resample, type Grid } from '../raster/index.js';
 import { directOnWall } from './direct.js';
+import { sourcesOf, type Sources } from './sources.js';
 import type { HaloScene, WallLight } from './types.js';
 
 const mm2PerM2 = 1e6;
 /** How far light spreads between wall and letters, in standoffs. */
 const spreadStandoffs = 8;
-/** Of each way from wall to letters and back, what is left is so little that three are all. */
-const bounces = 3;
+/** So many ways from wall to letters and back are worked out; the rest goes on shrinking as the last did. */
+const bounces = 2;
+/** Cells of the raster on which light bounces, in standoffs: what comes back is smooth over a standoff. */
+const bouncedCell = 0.75;
+
+/** Each cell of a raster as the mean of the cells of a finer one of the same area, whole numbers of them a cell. */
+const gathered = (map: ArrayLike<number>, fine: Grid, coarse: Grid): Float64Array => {
+  const sums = new Float64Array(coarse.columns * coarse.rows);
+  const counts = new Float64Array(sums.length);
+  for (let row = 0; row < fine.rows; row += 1)
+    for (let column = 0; column < fine.columns; column += 1) {
+      const cell =
+        Math.floor((row * coarse.rows) / fine.rows) * coarse.columns +
+        Math.floor((column * coarse.columns) / fine.columns);
+      sums[cell]! += map[row * fine.columns + column]!;
+      counts[cell]! += 1;
+    }
+  return sums.map((sum, cell) => sum / Math.max(1, counts[cell]!));
+};
+
+const filledIn = (map: Float64Array, coarse: Grid, fine: Grid): Float64Array => {
+  const places = (count: number, of: number): Float64Array =>
+    Float64Array.from({ length: count }, (_, at) => ((at + 0.5) * of) / count - 0.5);
+  return resample(
+    map,
+    coarse.columns,
+    coarse.rows,
+    places(fine.columns, coarse.columns),
+    places(fine.rows, coarse.rows),
+  );
+};
 
 /**
- * Light on the wall behind halo letters: straight from the LEDs, and bounced between the wall and the letters’ backs, two
- * planes at the standoff that scatter every way. From one plane to the other light spreads by the kernel
- * s²/π(r²+s²)², which lets through 2πfs K₁(2πfs) of a ripple (as between two sheets of a face).
+ * Light that comes to the wall again by way of the letters’ backs: two planes at the standoff that scatter every way. From
+ * one plane to the other light spreads by the kernel s²/π(r²+s²)², which lets through 2πfs K₁(2πfs) of a ripple (as
+ * between two sheets of a face).
  */
-export const lightWall = (scene: HaloScene, grid: Grid): WallLight => {
-  const { standoffMm, wallReflectance, backReflectance, lights } = scene;
-  const directLux = directOnWall(scene, grid);
-  const hidden = coverage(scene.outline, grid.area, grid.columns, grid.rows);
+const bouncedOnWall = (scene: HaloScene, direct: Float64Array, hidden: Float32Array, fine: Grid): Float64Array => {
+  const { standoffMm, wallReflectance, backReflectance } = scene;
+  if (scene.outline.length === 0 || wallReflectance * backReflectance <= 0) return new Float64Array(direct.length);
+  const cell = Math.max(bouncedCell * standoffMm, fine.cellWidthMm, fine.cellHeightMm);
+  const coarse = gridOver(
+    fine.area,
+    Math.max(4, Math.ceil(fine.area.width / cell)),
+    Math.max(4, Math.ceil(fine.area.height / cell)),
+  );
+  const covered = gathered(hidden, fine, coarse);
   const transfer = (f: number): number => xK1(2 * Math.PI * f * standoffMm);
-  const across = (map: Float64Array): Float64Array => blurMap(map, grid, transfer, spreadStandoffs * standoffMm);
-  const bouncedLux = new Float64Array(directLux.length);
-  let falling = directLux;
-  const comesBack = scene.outline.length > 0 && wallReflectance * backReflectance > 0;
-  for (let bounce = 0; bounce < bounces && comesBack; bounce += 1) {
+  const across = blurOver(coarse, transfer, spreadStandoffs * standoffMm);
+  const sum = new Float64Array(covered.length);
+  let falling = gathered(direct, fine, coarse);
+  let before = 0;
+  for (let bounce = 0; bounce < bounces; bounce += 1) {
     const onBacks = across(falling.map((lux) => lux * wallReflectance));
-    falling = across(onBacks.map((lux, cell) => Math.max(0, lux) * hidden[cell]! * backReflectance));
-    for (let cell = 0; cell < falling.length; cell += 1) bouncedLux[cell]! += Math.max(0, falling[cell]!);
+    falling = across(onBacks.map((lux, at) => Math.max(0, lux) * covered[at]! * backReflectance));
+    const now = falling.reduce((all, lux) => all + Math.max(0, lux), 0);
+    const shrinks = before > 0 ? Math.min(0.95, now / before) : 0;
+    const tail = bounce === bounces - 1 ? 1 / (1 - shrinks) : 1;
+    for (let at = 0; at < falling.length; at += 1) sum[at]! += Math.max(0, falling[at]!) * tail;
+    before = now;
   }
+  return filledIn(sum, coarse, fine).map((lux) => Math.max(0, lux));
+};
+
+/** Light on the wall behind halo letters: straight from the LEDs, and bounced between the wall and the letters’ backs. */
+export const lightWall = (scene: HaloScene, grid: Grid, sources: Sources = sourcesOf(scene)): WallLight => {
+  const directLux = directOnWall(sources, grid);
+  const hidden = coverage(scene.outline, grid.area, grid.columns, grid.rows);
+  const bouncedLux = bouncedOnWall(scene, directLux, hidden, grid);
   const cellM2 = (grid.cellWidthMm * grid.cellHeightMm) / mm2PerM2;
   const total = directLux.reduce((sum, lux, cell) => sum + lux + bouncedLux[cell]!, 0);
   return {
@@ -36,7 +84,7 @@ export const lightWall = (scene: HaloScene, grid: Grid): WallLight => {
     directLux,
     bouncedLux,
     hidden,
-    emittedLm: lights.fluxLm.reduce((sum, flux) => sum + flux, 0),
+    emittedLm: scene.lights.fluxLm.reduce((sum, flux) => sum + flux, 0),
     onWallLm: total * cellM2,
   };
 };

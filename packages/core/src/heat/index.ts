@@ -1,8 +1,6 @@
-import type { Materials } from '../catalogue/index.js';
+import type { Strip } from '../catalogue/index.js';
 import type { Circuit } from '../circuit/index.js';
 import type { Brief } from '../design/index.js';
-import type { CaseGeometry } from '../geometry/index.js';
-import type { Glow } from '../glow/index.js';
 
 /** A temperature known only between two bounds (°C). */
 export interface Range {
@@ -32,32 +30,35 @@ const spreadMm = 20;
 /** Film over that band, warm board to inside air (W/m²K). */
 const bandKind = 15;
 const bandHarsh = 10;
-/** Share of the back that still sheds heat when it hangs close to a wall. */
-const backShare = 0.5;
+/** Less surface than this is no piece (m²). */
+const leastAreaM2 = 1e-6;
 
 const surroundings: Readonly<Record<Brief['exposure'], number>> = { indoors: 25, damp: 25, outdoors: 35 };
 
-/** Surface that sheds heat to the room (m²). */
-const sheddingArea = ({ outside }: CaseGeometry): number => {
-  const { widthMm: w, heightMm: h, depthMm: d } = outside;
-  return (w * h * (1 + backShare) + 2 * d * (w + h)) / 1e6;
-};
+/** What sheds heat, and what light takes away. */
+export interface Shedding {
+  /** Surface toward the room (m²). */
+  readonly areaM2: number;
+  /** Air round the strip is shut in, so that heat crosses two films; else it is the room’s. */
+  readonly closed: boolean;
+  /** Light that leaves (lm). */
+  readonly outLm: number;
+}
 
 /**
- * The heat stage: steady temperatures of a closed, unvented case lit for good. Heat crosses two films in series, air to
- * wall and wall to room, and the strip sits above the air by its own film. Conduction through the walls is taken as free.
+ * The heat stage: steady temperatures of a piece lit for good. In a closed, unvented case heat crosses two films in series,
+ * air to wall and wall to room, and the strip sits above the air by its own film. Conduction through the walls is taken as free.
  */
 export const heatOf = (
   brief: Brief,
-  geometry: CaseGeometry,
-  { strip }: Materials,
+  strip: Strip,
   circuit: Circuit,
-  glow: Glow,
+  { areaM2: area, closed, outLm }: Shedding,
 ): Heat => {
-  const area = sheddingArea(geometry);
-  const watts = Math.max(0, circuit.watts - glow.balance.outLm / lumensPerRadiantWatt);
+  const watts = Math.max(0, circuit.watts - outLm / lumensPerRadiantWatt);
   const surroundingC = surroundings[brief.exposure];
-  const airRise = (film: number): number => (2 * watts) / (film * area);
+  const films = closed ? 2 : 1;
+  const airRise = (film: number): number => (films * watts) / (film * Math.max(area, leastAreaM2));
   const bandM = (strip.widthMm + 2 * spreadMm) / 1000;
   const heatShare = circuit.watts > 0 ? watts / circuit.watts : 1;
   const stripRise = (film: number): number => (strip.wattsPerM * heatShare) / (film * bandM);
@@ -70,6 +71,6 @@ export const heatOf = (
     stripC: { low: airInsideC.low + stripRise(bandKind), high: airInsideC.high + stripRise(bandHarsh) },
     // The face sits between inside air and room, with a film on each side.
     faceC: { low: (surroundingC + airInsideC.low) / 2, high: (surroundingC + airInsideC.high) / 2 },
-    sheddableWatts: Math.max(0, (roomLeft * filmKind * area) / 2),
+    sheddableWatts: Math.max(0, (roomLeft * filmKind * area) / films),
   };
 };

@@ -1,13 +1,6 @@
-export {
-  layAlongOutline,
-  type CornerWay,
-  type Jumper,
-  type OutlinePiece,
-  type OutlineRuns,
-  type OutlineWish,
-  type StripCorner,
-} from './along-outline.js';
+export { layAlong, type AlongWish, type LaidPiece } from './along-paths.js';
 export { placeLeds } from './led-field.js';
+export { bareParts, levelStretches, outlinePaths, rowPaths, type StripPath } from './outline-paths.js';
 export { snapToCut, type Snapped } from './snap.js';
 
 /** The most LEDs one design may light; more is a slip of the keyboard, not a sign. */

@@ -1,17 +1,21 @@
+import type { Outline } from '../outlines/index.js';
+
 /** A point in the case, mm: x right, y up from the middle, z from the back toward the face. */
 export type Point3 = readonly [number, number, number];
 
-/** One cut piece of strip, laid straight. */
+/** One cut piece of strip. */
 export interface Segment {
   /** Counted from 1 in the order of wiring. */
   readonly number: number;
   /** Where current enters (arrow tail) and where the piece ends. */
   readonly from: Point3;
   readonly to: Point3;
+  /** Where it runs, both ends included; two points when it is straight. */
+  readonly path: readonly Point3[];
   readonly lengthMm: number;
-  /** The way its LEDs face. */
+  /** The way its LEDs face, at its start when it bends. */
   readonly normal: Point3;
-  readonly on: 'back' | 'top' | 'bottom' | 'left' | 'right' | 'block';
+  readonly on: 'back' | 'top' | 'bottom' | 'left' | 'right' | 'block' | 'letter';
   /** Room the strip could not fill for want of a cut mark (mm), shared between both ends. */
   readonly leftoverMm: number;
   readonly ledCount: number;
@@ -38,4 +42,36 @@ export interface LightRuns {
   readonly rowPitchMm: number | null;
   /** From the LEDs to what they see first, the face or a second sheet behind it (mm), the least of all. */
   readonly throwMm: number;
+}
+
+/** A corner on the way, and how strip gets round it: looped up and over, or cut and wired. */
+export interface StripCorner {
+  readonly at: readonly [number, number];
+  readonly turnDeg: number;
+  readonly way: 'loop' | 'cut-and-wire';
+}
+
+/** A wire from the end of one piece to the start of the next. */
+export interface Jumper {
+  /** Numbers of the pieces. */
+  readonly after: number;
+  readonly before: number;
+  readonly from: readonly [number, number];
+  readonly to: readonly [number, number];
+  readonly lengthMm: number;
+  /** Length of it that no letter hides from the front (mm). */
+  readonly openMm: number;
+}
+
+/** Strip along letters. */
+export interface LetterRuns extends LightRuns {
+  /** Unit vector along the strip at each LED. */
+  readonly alongX: Float64Array;
+  readonly alongY: Float64Array;
+  readonly corners: readonly StripCorner[];
+  readonly jumpers: readonly Jumper[];
+  /** Solid parts of the letters in which no strip lies. */
+  readonly bare: Outline;
+  /** How far strip reaches inward from the outline (mm), so that posts inside it take no light. */
+  readonly reachInMm: number;
 }

@@ -1,7 +1,9 @@
 export { compose, growth, unmoved } from './affine.js';
 export { measureLine, type MeasuredLine, type Station } from './along.js';
 export { coverage } from './coverage.js';
+export { distanceToOutline } from './distance.js';
 export { inOutline, inRing } from './inside.js';
+export { lengthInside } from './inside-length.js';
 export {
   mapOutline,
   moveOutline,
@@ -12,5 +14,6 @@ export {
   ringArea,
   ringLength,
 } from './measure.js';
+export { solidParts } from './solid-parts.js';
 export type { Affine, Outline, Point, Rect, Ring } from './types.js';
-export { bandAlong, intersect, offset, simplify, subtract, unite, type FillBy } from './unite.js';
+export { bandAlong, coarseArcMm, intersect, offset, simplify, subtract, unite, type FillBy } from './unite.js';

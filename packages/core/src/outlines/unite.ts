@@ -14,8 +14,9 @@ import type { Outline, Point } from './types.js';
 
 /** Whole micrometres: far below any tool, and exact in the clipper's integers. */
 const unitsPerMm = 1000;
-/** How far a rounded corner of an offset may stand off its arc (mm). */
+/** How far a rounded corner of an offset may stand off its arc (mm): in drawings, and where only strip follows. */
 const arcToleranceMm = 0.005;
+export const coarseArcMm = 0.08;
 
 const toClipper = (outline: Outline): Paths64 =>
   outline.map((ring): Path64 =>
@@ -44,18 +45,11 @@ export const intersect = (one: Outline, other: Outline): Outline =>
  * The outline grown by `mm`, or shrunk where it is negative; corners of the growing side are rounded. Parts narrower than
  * twice the shrinking vanish.
  */
-export const offset = (outline: Outline, mm: number): Outline =>
+export const offset = (outline: Outline, mm: number, toleranceMm = arcToleranceMm): Outline =>
   mm === 0
     ? outline
     : fromClipper(
-        inflatePaths(
-          toClipper(outline),
-          mm * unitsPerMm,
-          JoinType.Round,
-          EndType.Polygon,
-          2,
-          arcToleranceMm * unitsPerMm,
-        ),
+        inflatePaths(toClipper(outline), mm * unitsPerMm, JoinType.Round, EndType.Polygon, 2, toleranceMm * unitsPerMm),
       );
 
 /** Bands of `widthMm` along open lines, with round ends. */

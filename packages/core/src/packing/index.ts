@@ -61,7 +61,9 @@ const packMaterial = (
 export const pack = (parts: Parts, runs: LightRuns, strip: Strip, catalogue: Catalogue, quantity: number): Packing => {
   const stock: readonly (Board | FaceSheet)[] = [...catalogue.boards, ...catalogue.faces];
   const sheets = stock.flatMap((material) => {
-    const own = parts.cut.filter((part) => part.stock !== 'film' && part.materialId === material.id);
+    const own = parts.cut.filter(
+      (part) => (part.stock === 'board' || part.stock === 'face') && part.materialId === material.id,
+    );
     return own.length === 0 ? [] : [packMaterial(material, own, quantity, catalogue.rates.kerfMm)];
   });
   const pieces = Array.from({ length: Math.min(quantity, packedAtMost) }, (_, piece) =>

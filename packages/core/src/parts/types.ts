@@ -20,7 +20,7 @@ export interface CutPart {
   readonly name: string;
   readonly materialId: string;
   readonly materialName: string;
-  readonly stock: 'board' | 'face' | 'film';
+  readonly stock: 'board' | 'face' | 'film' | 'return';
   /** Along the drawing's x and y. */
   readonly widthMm: number;
   readonly heightMm: number;

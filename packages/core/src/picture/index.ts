@@ -1,6 +1,6 @@
-import type { Ambient, Design } from '../design/index.js';
-import type { Evaluation } from '../evaluate/index.js';
-import { ambientLux, luminanceOf, type LinearRgb } from '../glow/index.js';
+import type { Ambient } from '../design/index.js';
+import type { BoxEvaluation, Evaluation } from '../evaluate/index.js';
+import { ambientLux, colourOf, linearOf, luminanceOf, throughTint, type LinearRgb } from '../glow/index.js';
 import { clamp } from '../maths/index.js';
 
 // Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
@@ -63,36 +63,56 @@ export const surfaceColour = (reflectance: LinearRgb, exposure: Exposure, ownCdM
   return `rgb(${bytes.join(' ')})`;
 };
 
+/** What is seen where: the lit ground, and what covers part of it. */
 interface Layers {
   readonly hue: LinearRgb;
-  readonly film: { readonly passes: LinearRgb; readonly reflects: LinearRgb };
-  readonly faceReflectance: number;
+  /** Of the unlit ground. */
+  readonly groundRgb: LinearRgb;
+  readonly cover: { readonly passes: LinearRgb; readonly reflects: LinearRgb };
+  /** Share of a cell that is covered, by the share of it that letters take. */
+  readonly coveredShare: (letterShare: number) => number;
 }
 
 /** How much of a white light's tint is still seen once the eye has adapted to it; typical. */
 const tintSeen = 0.4;
 
-/** The hue as seen: whites lose most of their tint to adaptation, colours keep it. At luminance 1. */
-const seenHue = ({ design, glow, stack }: Evaluation): LinearRgb => {
-  const { hue } = glow;
-  if (design.brief.light.kind === 'rgb' || stack.tint.some((channel) => channel !== 1)) return hue;
-  const faded = hue.map((channel) => pow(channel, tintSeen)) as unknown as LinearRgb;
-  const luminance = luminanceOf(faded);
-  return [faded[0] / luminance, faded[1] / luminance, faded[2] / luminance];
+/** A white’s hue after the eye has adapted to it, at luminance 1. */
+const faded = (hue: LinearRgb): LinearRgb => {
+  const paler = hue.map((channel) => pow(channel, tintSeen)) as unknown as LinearRgb;
+  const luminance = luminanceOf(paler);
+  return [paler[0] / luminance, paler[1] / luminance, paler[2] / luminance];
 };
+
+/** The hue as seen: whites lose most of their tint to adaptation, colours of light, face or wall keep theirs. */
+const seenHue = (evaluation: Evaluation): LinearRgb => {
+  const { design, glow, materials } = evaluation;
+  const white = design.brief.light.kind === 'white';
+  if (evaluation.build === 'halo')
+    return white
+      ? throughTint(faded(colourOf(design.brief.light, materials.strip).hue), evaluation.materials.wall.reflectanceRgb)
+          .hue
+      : glow.hue;
+  return white && evaluation.stack.tint.every((channel) => channel === 1) ? faded(glow.hue) : glow.hue;
+};
+
+const opaque: LinearRgb = [0, 0, 0];
 
 const layersOf = (evaluation: Evaluation): Layers => {
+  const shared = { hue: seenHue(evaluation), groundRgb: evaluation.glow.unlitRgb };
+  if (evaluation.build === 'halo')
+    return {
+      ...shared,
+      cover: { passes: opaque, reflects: linearOf(evaluation.assembly.letters.colour) },
+      coveredShare: (share) => share,
+    };
   const { film } = evaluation.materials;
+  const masked = evaluation.assembly.artwork.mode === 'lit-letters';
   return {
-    hue: seenHue(evaluation),
-    film: { passes: film.transmittanceRgb, reflects: film.reflectanceRgb },
-    faceReflectance: evaluation.glow.faceReflectance,
+    ...shared,
+    cover: { passes: film.transmittanceRgb, reflects: film.reflectanceRgb },
+    coveredShare: masked ? (share) => 1 - share : (share) => share,
   };
 };
-
-/** Share of a cell that film covers: the letters, or everything else when it is a mask. */
-const filmShare = (mode: Design['assemblies'][number]['artwork']['mode'], letterShare: number): number =>
-  mode === 'lit-letters' ? 1 - letterShare : letterShare;
 
 /**
  * The lit face as it looks under one ambient light, a pixel a cell. With `letters` false the bare face is shown, for
@@ -101,8 +121,7 @@ const filmShare = (mode: Design['assemblies'][number]['artwork']['mode'], letter
 export const renderFace = (evaluation: Evaluation, ambient: Ambient, lit: boolean, letters: boolean): Picture => {
   const { grid, ground, letters: cover } = evaluation.glow;
   const exposure = exposureFor(evaluation, ambient, lit);
-  const { hue, film, faceReflectance } = layersOf(evaluation);
-  const { mode } = evaluation.design.assemblies[0]!.artwork;
+  const { hue, cover: over, groundRgb, coveredShare } = layersOf(evaluation);
   const data = new Uint8ClampedArray(grid.columns * grid.rows * 4);
   const scale = 1 / exposure.whiteCdM2;
   const ambientCdM2 = exposure.lux / Math.PI;
@@ -110,11 +129,11 @@ export const renderFace = (evaluation: Evaluation, ambient: Ambient, lit: boolea
     for (let column = 0; column < grid.columns; column += 1) {
       const cell = row * grid.columns + column;
       const pixel = ((grid.rows - 1 - row) * grid.columns + column) * 4;
-      const covered = letters ? filmShare(mode, cover[cell]!) : 0;
+      const covered = letters ? coveredShare(cover[cell]!) : 0;
       const own = lit ? ground[cell]! : 0;
       for (let channel = 0; channel < 3; channel += 1) {
-        const bare = own * hue[channel]! + ambientCdM2 * faceReflectance;
-        const filmed = own * hue[channel]! * film.passes[channel]! + ambientCdM2 * film.reflects[channel]!;
+        const bare = own * hue[channel]! + ambientCdM2 * groundRgb[channel]!;
+        const filmed = own * hue[channel]! * over.passes[channel]! + ambientCdM2 * over.reflects[channel]!;
         data[pixel + channel] = byteOf((bare * (1 - covered) + filmed * covered) * scale);
       }
       data[pixel + 3] = 255;
@@ -143,12 +162,12 @@ export const shrink = (picture: Picture, widthPx: number): Picture => {
   return { width: widthPx, height, data };
 };
 
-/** Colour of the film where it lies over the lit face of mean luminance, as CSS. */
+/** Colour of film over the lit face at its mean, or of opaque letters, as CSS. */
 export const filmColour = (evaluation: Evaluation, ambient: Ambient, lit: boolean): string => {
-  const { hue, film } = layersOf(evaluation);
+  const { hue, cover } = layersOf(evaluation);
   const own = lit ? evaluation.glow.evenness.meanCdM2 : 0;
-  const passed = film.passes.map((share, channel) => share * own * hue[channel]!) as unknown as LinearRgb;
-  return surfaceColour(film.reflects, exposureFor(evaluation, ambient, lit), passed);
+  const passed = cover.passes.map((share, channel) => share * own * hue[channel]!) as unknown as LinearRgb;
+  return surfaceColour(cover.reflects, exposureFor(evaluation, ambient, lit), passed);
 };
 
 /** Dark-to-bright ramp for false colour: even steps in lightness, readable without colour vision (anchor colours our own). */
@@ -184,10 +203,38 @@ export const renderFalseColour = ({ glow }: Evaluation, topCdM2: number): Pictur
   return { width: grid.columns, height: grid.rows, data };
 };
 
+/** A picture made as wide as asked, smooth between its pixels. */
+const resized = (picture: Picture, widthPx: number): Picture => {
+  if (picture.width >= widthPx) return shrink(picture, widthPx);
+  const height = max(1, round((picture.height * widthPx) / picture.width));
+  const data = new Uint8ClampedArray(widthPx * height * 4);
+  const held = (value: number, count: number): number => min(count - 1, max(0, value));
+  for (let row = 0; row < height; row += 1)
+    for (let column = 0; column < widthPx; column += 1) {
+      const u = held(((column + 0.5) * picture.width) / widthPx - 0.5, picture.width);
+      const v = held(((row + 0.5) * picture.height) / height - 0.5, picture.height);
+      const [i, j] = [min(picture.width - 2, floor(u)), min(picture.height - 2, floor(v))];
+      const [s, t] = [u - i, v - j];
+      const at = (x: number, y: number, channel: number): number =>
+        picture.data[(y * picture.width + x) * 4 + channel]!;
+      for (let channel = 0; channel < 4; channel += 1)
+        data[(row * widthPx + column) * 4 + channel] = round(
+          (1 - t) * ((1 - s) * at(i, j, channel) + s * at(i + 1, j, channel)) +
+            t * ((1 - s) * at(i, j + 1, channel) + s * at(i + 1, j + 1, channel)),
+        );
+    }
+  return { width: widthPx, height, data };
+};
+
 const surroundShare = 0.14;
 
 /** The whole piece on its wall under one ambient light: face, returns’ edges, wall. For files and thumbnails. */
-export const renderPiece = (evaluation: Evaluation, ambient: Ambient, widthPx: number): Picture => {
+export const renderPiece = (evaluation: Evaluation, ambient: Ambient, widthPx: number): Picture =>
+  evaluation.build === 'halo'
+    ? resized(renderFace(evaluation, ambient, true, true), widthPx)
+    : renderBox(evaluation, ambient, widthPx);
+
+const renderBox = (evaluation: BoxEvaluation, ambient: Ambient, widthPx: number): Picture => {
   const { outside, inside } = evaluation.geometry;
   const margin = max(outside.widthMm, outside.heightMm) * surroundShare;
   const [sceneWidth, sceneHeight] = [outside.widthMm + 2 * margin, outside.heightMm + 2 * margin];

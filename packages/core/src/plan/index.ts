@@ -1,6 +1,3 @@
-import { rulesOf, type StepFacts } from '../builds/index.js';
-import type { Assembly } from '../design/index.js';
-
 /** One thing to do at the bench. */
 export interface Step {
   readonly id: string;
@@ -22,12 +19,9 @@ export interface Plan {
   readonly waitMinutes: number;
 }
 
-/** The plan stage: the steps of the build with their times and cautions. */
-export const planBuild = (build: Assembly['build'], facts: StepFacts): Plan => {
-  const steps = rulesOf(build).steps(facts);
-  return {
-    steps,
-    workMinutes: steps.reduce((sum, { minutes }) => sum + minutes, 0),
-    waitMinutes: steps.reduce((sum, { waitMinutes }) => sum + waitMinutes, 0),
-  };
-};
+/** The plan stage: the steps of a build, their times summed. */
+export const planOf = (steps: readonly Step[]): Plan => ({
+  steps,
+  workMinutes: steps.reduce((sum, { minutes }) => sum + minutes, 0),
+  waitMinutes: steps.reduce((sum, { waitMinutes }) => sum + waitMinutes, 0),
+});

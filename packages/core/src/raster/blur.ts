@@ -2,7 +2,7 @@ import { fromFrequencies, multiplyBy, powerOfTwo, toFrequencies, type Spectrum }
 import type { Grid } from './types.js';
 
 // Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
-const { abs, ceil, hypot, min } = Math;
+const { ceil, hypot, min } = Math;
 
 /** How much of a ripple of a given frequency (cycles/mm) a blur lets through; 1 at 0. */
 export type Transfer = (cyclesPerMm: number) => number;
@@ -13,35 +13,44 @@ const mirrored = (index: number, length: number): number => {
 };
 
 /**
- * Blurs a map by the transfer function of the blur. Beyond the edges the map goes on mirrored, as between white returns,
- * at least as far as `reachMm`.
+ * A blur of maps on one raster, by its transfer function. Beyond the edges the map goes on mirrored, as between white
+ * returns, at least as far as `reachMm`.
  */
-export const blurMap = (map: ArrayLike<number>, grid: Grid, transfer: Transfer, reachMm: number): Float64Array => {
-  const { columns, rows, cellWidthMm, cellHeightMm } = grid;
+export const blurOver = (
+  { columns, rows, cellWidthMm, cellHeightMm }: Grid,
+  transfer: Transfer,
+  reachMm: number,
+): ((map: ArrayLike<number>) => Float64Array) => {
   const [marginX, marginY] = [
     min(columns, ceil(reachMm / cellWidthMm) + 1),
     min(rows, ceil(reachMm / cellHeightMm) + 1),
   ];
   const [width, height] = [powerOfTwo(columns + 2 * marginX), powerOfTwo(rows + 2 * marginY)];
-  const spectrum: Spectrum = { width, height, data: new Float64Array(2 * width * height) };
   // The mirror image fills what the power of two leaves over, too: half before, half after.
   const [padX, padY] = [(width - columns) >> 1, (height - rows) >> 1];
-  for (let y = 0; y < height; y += 1)
-    for (let x = 0; x < width; x += 1)
-      spectrum.data[2 * (y * width + x)] = map[mirrored(y - padY, rows) * columns + mirrored(x - padX, columns)]!;
-  toFrequencies(spectrum);
   const kernel: Spectrum = { width, height, data: new Float64Array(2 * width * height) };
-  const frequency = (index: number, count: number, cellMm: number): number =>
-    (index <= count / 2 ? index : index - count) / (count * cellMm);
-  for (let y = 0; y < height; y += 1)
-    for (let x = 0; x < width; x += 1)
-      kernel.data[2 * (y * width + x)] = transfer(
-        hypot(abs(frequency(x, width, cellWidthMm)), abs(frequency(y, height, cellHeightMm))),
-      );
-  multiplyBy(spectrum, kernel);
-  fromFrequencies(spectrum);
-  return Float64Array.from(
-    { length: columns * rows },
-    (_, cell) => spectrum.data[2 * ((Math.floor(cell / columns) + padY) * width + (cell % columns) + padX)]!,
-  );
+  // The kernel is the same for negative frequencies: a quarter of it is worked out.
+  for (let y = 0; y <= height / 2; y += 1)
+    for (let x = 0; x <= width / 2; x += 1) {
+      const share = transfer(hypot(x / (width * cellWidthMm), y / (height * cellHeightMm)));
+      for (const row of [y, (height - y) % height])
+        for (const column of [x, (width - x) % width]) kernel.data[2 * (row * width + column)] = share;
+    }
+  return (map) => {
+    const spectrum: Spectrum = { width, height, data: new Float64Array(2 * width * height) };
+    for (let y = 0; y < height; y += 1)
+      for (let x = 0; x < width; x += 1)
+        spectrum.data[2 * (y * width + x)] = map[mirrored(y - padY, rows) * columns + mirrored(x - padX, columns)]!;
+    toFrequencies(spectrum);
+    multiplyBy(spectrum, kernel);
+    fromFrequencies(spectrum);
+    return Float64Array.from(
+      { length: columns * rows },
+      (_, cell) => spectrum.data[2 * ((Math.floor(cell / columns) + padY) * width + (cell % columns) + padX)]!,
+    );
+  };
 };
+
+/** One map blurred. */
+export const blurMap = (map: ArrayLike<number>, grid: Grid, transfer: Transfer, reachMm: number): Float64Array =>
+  blurOver(grid, transfer, reachMm)(map);

@@ -1,4 +1,4 @@
-export { blurMap, type Transfer } from './blur.js';
+export { blurMap, blurOver, type Transfer } from './blur.js';
 export { fromFrequencies, multiplyBy, powerOfTwo, toFrequencies, type Spectrum } from './fft.js';
 export { cellMiddle, gridOver } from './grid.js';
 export { resample } from './spline.js';

@@ -2,7 +2,7 @@ import type { Ring } from '../outlines/index.js';
 
 /** One thing cut through: its outline in the section's own axes (x: z of the case, y up), in mm. */
 export interface SectionShape {
-  readonly role: 'return' | 'back' | 'face' | 'strip' | 'block';
+  readonly role: 'return' | 'back' | 'face' | 'strip' | 'block' | 'wall' | 'letter' | 'post';
   readonly material: string;
   readonly ring: Ring;
 }

@@ -80,6 +80,12 @@ export const createSession = ({ fonts, post, pause }: SessionHost) => {
     if (opened === null) return post({ kind: 'crashed', id, message: 'trace came before open' });
     const evaluation = opened.evaluator.quick(design);
     if (!evaluation.ok) return post({ kind: 'refused', id, problems: evaluation.problems });
+    if (evaluation.value.build !== 'lightbox')
+      return post({
+        kind: 'refused',
+        id,
+        problems: [{ path: 'assemblies.0.build', message: 'is not a case; only the light in a case is traced' }],
+      });
     for (const report of traceCheck(evaluation.value)) {
       post({ kind: 'tracing', id, report, done: report.done });
       await pause();

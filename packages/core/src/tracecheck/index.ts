@@ -1,4 +1,4 @@
-import type { Evaluation } from '../evaluate/types.js';
+import type { BoxEvaluation } from '../evaluate/types.js';
 import { colourOf, emittersOf } from '../glow/index.js';
 import { rectRing } from '../outlines/index.js';
 import { gridOver } from '../raster/index.js';
@@ -31,7 +31,7 @@ const enoughError = 0.001;
 const mostPhotons = 600_000;
 
 /** The case of an evaluation as a scene for tracing: mirror shares and all. */
-export const sceneOf = (evaluation: Evaluation, seed: number): Scene => {
+export const sceneOf = (evaluation: BoxEvaluation, seed: number): Scene => {
   const { geometry, materials, runs, circuit, design, distribution, stack } = evaluation;
   const { widthMm, heightMm } = geometry.inside;
   const area = { x: -widthMm / 2, y: -heightMm / 2, width: widthMm, height: heightMm };
@@ -50,7 +50,7 @@ export const sceneOf = (evaluation: Evaluation, seed: number): Scene => {
   };
 };
 
-const reportOf = (traced: Traced, { glow }: Evaluation, done: boolean): TraceReport => {
+const reportOf = (traced: Traced, { glow }: BoxEvaluation, done: boolean): TraceReport => {
   const cells = traced.directLux.map((lux, cell) => lux + traced.reflectedLux[cell]!);
   const mean = cells.reduce((sum, lux) => sum + lux, 0) / Math.max(1, cells.length);
   const direct = traced.directLux.reduce((sum, lux) => sum + lux, 0) / Math.max(1, cells.length);
@@ -74,7 +74,7 @@ const reportOf = (traced: Traced, { glow }: Evaluation, done: boolean): TraceRep
  * Traces the light of a design, report by report, until the error of all that leaves is below 0.1 % or the photons run
  * out. What patches cannot know, a lining that is partly a mirror, shows as a difference.
  */
-export function* traceCheck(evaluation: Evaluation, seed = 1): Generator<TraceReport, void> {
+export function* traceCheck(evaluation: BoxEvaluation, seed = 1): Generator<TraceReport, void> {
   const tracer = createTracer(sceneOf(evaluation, seed));
   for (let photons = 0; photons < mostPhotons; photons += photonsAStep) {
     tracer.step(photonsAStep);

@@ -50,9 +50,9 @@ export const tryPoint = (
 ): TryPoint | null => {
   const changed = applyChange(design, change);
   const tried = changed.ok ? evaluate(changed.value) : changed;
-  if (!tried.ok) return null;
+  if (!tried.ok || tried.value.build !== 'lightbox') return null;
   const { geometry, cost, glow, runs, materials } = tried.value;
-  const { light } = tried.value.design.assemblies[0]!;
+  const { light } = tried.value.assembly;
   const { ambient } = tried.value.design.brief;
   return {
     id,

@@ -1,5 +1,14 @@
 import type { Tool } from '../catalogue/index.js';
-import { inRing, outlineBounds, ringArea, type Outline, type Point, type Rect, type Ring } from '../outlines/index.js';
+import {
+  inRing,
+  outlineBounds,
+  ringArea,
+  solidParts,
+  type Outline,
+  type Point,
+  type Rect,
+  type Ring,
+} from '../outlines/index.js';
 import { narrowPlaces, surroundings, tightCorners } from './widths.js';
 
 /** A place where the tool cannot do what is drawn. */
@@ -40,8 +49,11 @@ const narrowestOf = (places: readonly LostPlace[], kind: LostPlace['kind']): num
     null,
   );
 
-/** Holds an outline against a tool: strokes across, gaps across, corners, loose parts and the size of the bed. */
-export const workabilityOf = (outline: Outline, tool: Tool): Workability => {
+/**
+ * Holds an outline against a tool: strokes across, gaps across, corners, loose parts and the size of the bed, which all of
+ * it must fit, or each part when it is cut `apart`.
+ */
+export const workabilityOf = (outline: Outline, tool: Tool, apart = false): Workability => {
   const radius = tool.cutMm / 2;
   const lost = [
     ...narrowPlaces(outline, tool.leastStrokeMm).map((place): LostPlace => ({ ...place, kind: 'thin' })),
@@ -63,6 +75,8 @@ export const workabilityOf = (outline: Outline, tool: Tool): Workability => {
     narrowestGapMm: narrowestOf(lost, 'gap'),
     counters: holes.length,
     pieces: outline.filter((ring) => ringArea(ring) > 0 && !within(ring)).length,
-    overBedMm: overBed(outline, tool),
+    overBedMm: apart
+      ? solidParts(outline).reduce((most, part) => Math.max(most, overBed(part, tool)), 0)
+      : overBed(outline, tool),
   };
 };

@@ -1,15 +1,13 @@
-import type { BuildRules } from '../types.js';
-import { lightboxGeometry } from './geometry.js';
-import { lightboxParts } from './parts.js';
-import { lightboxRuns } from './runs.js';
-import { lightboxSection } from './section.js';
-import { lightboxSteps } from './steps.js';
+import type { LightboxAssembly } from '../../design/index.js';
+import type { BoxResults } from '../../evaluate/types.js';
+import type { Build } from '../types.js';
+import { lightboxFigures } from './figures.js';
+import { lightboxPipeline } from './pipeline.js';
+import { lightboxRules } from './rules.js';
 
 /** A rectangular case with a diffusing face. */
-export const lightbox: BuildRules = {
-  geometry: lightboxGeometry,
-  runs: lightboxRuns,
-  section: lightboxSection,
-  cutParts: lightboxParts,
-  steps: lightboxSteps,
+export const lightbox: Build<LightboxAssembly, BoxResults> = {
+  pipeline: lightboxPipeline,
+  rules: lightboxRules,
+  figures: lightboxFigures,
 };

@@ -1,7 +1,7 @@
 import type { Member } from '../../geometry/index.js';
 import { moveOutline, outlineArea, rectRing, subtract, type Outline, type Point } from '../../outlines/index.js';
 import type { CutPart, PartLayer, PartShape } from '../../parts/index.js';
-import type { PartFacts } from '../types.js';
+import type { PartFacts } from './types.js';
 import { secondPlayMm } from './second-sheet.js';
 
 const screwEveryMm = 150;

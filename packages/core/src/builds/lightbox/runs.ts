@@ -21,10 +21,12 @@ const pieceAlong = (
     middle[1] + (sign * direction[1] * lengthMm) / 2,
     middle[2],
   ];
+  const [from, to] = [offset(-1), offset(1)];
   return {
     ...rest,
-    from: offset(-1),
-    to: offset(1),
+    from,
+    to,
+    path: [from, to],
     lengthMm,
     leftoverMm,
     ledCount: Math.round((lengthMm * strip.ledsPerM) / 1000),

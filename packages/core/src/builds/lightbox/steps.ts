@@ -1,5 +1,5 @@
 import type { Step } from '../../plan/index.js';
-import type { StepFacts } from '../types.js';
+import type { StepFacts } from './types.js';
 
 const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
 

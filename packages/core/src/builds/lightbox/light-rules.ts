@@ -1,16 +1,7 @@
-import { evenEnough, type Ripple } from '../glow/index.js';
-import type { StageResults } from '../evaluate/types.js';
-import {
-  addRows,
-  changeFace,
-  changeStrip,
-  deepen,
-  dropRows,
-  hiding,
-  suitableStrips,
-  whiterLining,
-} from './candidates.js';
-import type { Place, Rule } from './types.js';
+import { evenEnough, type Ripple } from '../../glow/index.js';
+import type { BoxResults } from '../../evaluate/types.js';
+import { changeStrip, readsAsLit, suitableStrips, type Place, type Rule } from '../../findings/index.js';
+import { addRows, changeFace, deepen, dropRows, hiding, whiterLining } from './candidates.js';
 
 const percent = (share: number): number =>
   Math.round(share * (share < 0.01 ? 10_000 : 1000)) / (share < 0.01 ? 100 : 10);
@@ -20,18 +11,18 @@ const around = ([x, y]: readonly [number, number], size: number): Place => ({
   rect: { x: x - size / 2, y: y - size / 2, width: size, height: size },
 });
 
-const worseRipple = ({ glow }: StageResults): { readonly ripple: Ripple; readonly rows: boolean } => {
+const worseRipple = ({ glow }: BoxResults): { readonly ripple: Ripple; readonly rows: boolean } => {
   const { dots, bands } = glow.evenness;
   return bands !== null && bands.vanishesAtMm >= dots.vanishesAtMm
     ? { ripple: bands, rows: true }
     : { ripple: dots, rows: false };
 };
 
-const hidden = ({ glow, design }: StageResults): boolean =>
+const hidden = ({ glow, design }: BoxResults): boolean =>
   glow.evenness.dotsVanishAtMm <= design.brief.readingDistanceMm;
 
 /** Individual LEDs or rows show through the face at the reading distance. */
-export const dotsShow: Rule = ({ results, catalogue }) => {
+export const dotsShow: Rule<BoxResults> = ({ results, catalogue }) => {
   if (hidden(results) || !results.glow.resolved) return null;
   const { ripple, rows } = worseRipple(results);
   const metres = results.design.brief.readingDistanceMm / 1000;
@@ -76,10 +67,7 @@ export const dotsShow: Rule = ({ results, catalogue }) => {
   };
 };
 
-/** Lit over unlit at which a sign reads as lit; typical. */
-export const readsAsLit = 1.5;
-
-const litRatio = ({ glow, design }: StageResults): number =>
+const litRatio = ({ glow, design }: BoxResults): number =>
   glow.daylight.find(({ ambient }) => ambient === design.brief.ambient)?.litOverUnlit ?? 0;
 
 const ambientWords = {
@@ -91,7 +79,7 @@ const ambientWords = {
 } as const;
 
 /** Even, but too dim against the light of the place. */
-export const tooDim: Rule = ({ results, catalogue }) => {
+export const tooDim: Rule<BoxResults> = ({ results, catalogue }) => {
   const ratio = litRatio(results);
   if (ratio >= readsAsLit) return null;
   const { materials, design } = results;
@@ -124,11 +112,11 @@ export const tooDim: Rule = ({ results, catalogue }) => {
 };
 
 /** Dark corners or ends. */
-export const unevenCorners: Rule = ({ results, catalogue }) => {
+export const unevenCorners: Rule<BoxResults> = ({ results, catalogue }) => {
   const { evenness, grid } = results.glow;
   const { design, geometry, materials } = results;
   if (evenness.meanCdM2 <= 0 || evenness.minOverMean >= evenEnough) return null;
-  const { light } = design.assemblies[0]!;
+  const { light } = results.assembly;
   const closer = Array.from({ length: 8 }, (_, step) => Math.round(light.endMarginMm * (1 - (step + 1) / 8)))
     .filter((margin, index, all) => margin >= 2 && margin < light.endMarginMm && all.indexOf(margin) === index)
     .map((margin) => ({
@@ -168,7 +156,7 @@ export const unevenCorners: Rule = ({ results, catalogue }) => {
 };
 
 /** The strip gets hotter than it may, even in the kindest case; a note when only the harsh case says so. */
-export const tooHot: Rule = ({ results, catalogue }) => {
+export const tooHot: Rule<BoxResults> = ({ results, catalogue }) => {
   const { heat, materials, design } = results;
   const limit = materials.strip.maxBoardC;
   if (heat.stripC.high <= limit) return null;

@@ -1,0 +1,88 @@
+import type { HaloResults } from '../../evaluate/types.js';
+import { computed, daylight, one, price, reel, two, typical, watts, weight, type Figure } from '../../figures/index.js';
+
+const standoff = ({ geometry, assembly, materials }: HaloResults): Figure => ({
+  id: 'standoff',
+  text: `${one(geometry.standoffMm)} mm`,
+  label: 'standoff',
+  kind: 'computed',
+  value: geometry.standoffMm,
+  unit: 'mm',
+  how: 'From the wall to the rear edge of the letters. With the setback of the strip it sets how wide the glow is.',
+  inputs: [
+    computed('LEDs over the wall', `${one(geometry.ledZMm)} mm`),
+    computed('setback', `${one(assembly.light.setbackMm)} mm`),
+    computed('depth over all', `${one(geometry.outside.depthMm)} mm`),
+    typical('strip height', `${one(materials.strip.heightMm)} mm`),
+  ],
+});
+
+const glowWidth = ({ glow }: HaloResults): Figure => ({
+  id: 'glow-width',
+  text: `${one(glow.halfMm)} mm`,
+  label: 'glow to half',
+  kind: 'computed',
+  value: glow.halfMm,
+  unit: 'mm',
+  how: 'How far out from the edge the wall’s light falls to half of what it is at the edge; the median along all outlines.',
+  inputs: [
+    computed('to a tenth', `${one(glow.tenthMm)} mm`),
+    computed('came by way of the backs', `${Math.round(glow.bouncedShare * 100)} %`),
+  ],
+});
+
+const evenness = ({ glow }: HaloResults): Figure => ({
+  id: 'evenness',
+  text: two(glow.evenness.minOverMean),
+  label: 'darkest to mean',
+  kind: 'computed',
+  value: glow.evenness.minOverMean,
+  unit: '',
+  how: 'Light at the darkest place along the outlines over their mean, LED by LED ripple taken out.',
+  inputs: [
+    computed('darkest', `${Math.round(glow.evenness.minCdM2)} cd/m²`),
+    computed('mean at the edge', `${Math.round(glow.evenness.meanCdM2)} cd/m²`),
+    computed('places in the shadow of posts', String(glow.shadows.length)),
+  ],
+});
+
+const scallops = ({ glow, runs, design }: HaloResults): Figure => {
+  const { dots, dotsVanishAtMm } = glow.evenness;
+  const never = dotsVanishAtMm <= 0;
+  return {
+    id: 'dots-vanish',
+    text: never ? 'never seen' : `${one(dotsVanishAtMm / 1000)} m`,
+    label: never ? 'scallops' : 'scallops vanish at',
+    kind: 'computed',
+    value: dotsVanishAtMm / 1000,
+    unit: 'm',
+    how: 'Contrast along the edge within one LED pitch, against the contrast sensitivity of the eye (Barten 2004) at this luminance.',
+    inputs: [
+      computed('contrast at LED pitch', `${two(dots.contrast * 100)} %`),
+      typical('LED pitch', `${one(runs.ledPitchMm)} mm`),
+      computed('read from', `${one(design.brief.readingDistanceMm / 1000)} m`),
+    ],
+  };
+};
+
+const luminance = ({ glow, materials }: HaloResults): Figure => ({
+  id: 'luminance',
+  text: `${Math.round(glow.evenness.meanCdM2)} cd/m²`,
+  label: 'wall at the edge',
+  kind: 'computed',
+  value: glow.evenness.meanCdM2,
+  unit: 'cd/m²',
+  how: 'Every LED’s light to every place along the outline, plus what comes back from the letters’ backs, given back by the wall.',
+  inputs: [
+    computed('from the LEDs', `${Math.round(glow.emittedLm)} lm`),
+    computed('on the wall that is seen', `${Math.round(glow.seenLm)} lm`),
+    typical('wall gives back', `${Math.round(glow.faceReflectance * 100)} %`),
+    typical('wall', materials.wall.name),
+  ],
+});
+
+/** The figures of the tape for halo letters, in order. */
+export const haloFigures = (results: HaloResults): readonly Figure[] => [
+  ...[standoff, glowWidth, evenness, scallops, luminance].map((figure) => figure(results)),
+  ...[daylight, watts, reel, weight, price].map((figure) => figure(results)),
+];

@@ -1,0 +1,13 @@
+import type { HaloAssembly } from '../../design/index.js';
+import type { HaloResults } from '../../evaluate/types.js';
+import type { Build } from '../types.js';
+import { haloFigures } from './figures.js';
+import { haloPipeline } from './pipeline.js';
+import { haloRules } from './rules.js';
+
+/** Opaque letters held off a wall, lit from behind. */
+export const halo: Build<HaloAssembly, HaloResults> = {
+  pipeline: haloPipeline,
+  rules: haloRules,
+  figures: haloFigures,
+};

@@ -1,0 +1,180 @@
+import { findHaloMaterials, type HaloMaterials } from '../../catalogue/index.js';
+import type { Brief, HaloAssembly } from '../../design/index.js';
+import type { HaloResults } from '../../evaluate/types.js';
+import { haloGlowOf, type PostedPart } from '../../halo/index.js';
+import type { Looking } from '../../halo/index.js';
+import type { Point3 } from '../../light-runs/index.js';
+import { remember } from '../../maths/index.js';
+import { outlineArea, outlineBounds, simplify, solidParts, type Outline } from '../../outlines/index.js';
+import { sumParts } from '../../parts/index.js';
+import { planOf } from '../../plan/index.js';
+import { success } from '../../result.js';
+import { recomputedOf, sharedStages } from '../shared-stages.js';
+import type { Build } from '../types.js';
+import { haloGeometry } from './geometry.js';
+import { haloBought, haloParts } from './parts.js';
+import { haloPosts } from './posts.js';
+import { haloRuns } from './runs.js';
+import { haloSection } from './section.js';
+import { haloSteps } from './steps.js';
+
+/** Strip, posts and light follow the outline this closely (mm); tools follow it as it is. */
+const followedMm = 0.05;
+
+/** Where the lead comes to the letters: at the side of them that the brief names, or straight behind the first. */
+const entryOf = (exit: Brief['leadExit'], outline: Outline): Point3 => {
+  const bounds = outlineBounds(outline);
+  if (bounds === null) return [0, 0, 0];
+  const [x, y] = [bounds.x + bounds.width / 2, bounds.y + bounds.height / 2];
+  const places: Readonly<Record<Brief['leadExit'], Point3>> = {
+    left: [bounds.x, y, 0],
+    right: [bounds.x + bounds.width, y, 0],
+    top: [x, bounds.y + bounds.height, 0],
+    bottom: [x, bounds.y, 0],
+    back: [bounds.x, y, 0],
+  };
+  return places[exit];
+};
+
+/** Strip on its side looks out, or in when it stands inside the return of an open shell. */
+const lookingOf = ({ letters, light }: HaloAssembly): Looking => {
+  if (!light.standing) return 'wall';
+  return letters.form === 'hollow' && letters.back === 'open' ? 'in' : 'out';
+};
+
+const postList = (parts: readonly PostedPart[]) => parts.flatMap(({ posts }) => posts);
+
+/** The stages of halo letters, in the order of the work. */
+export const haloPipeline: Build<HaloAssembly, HaloResults>['pipeline'] = (catalogue, fonts, wish) => {
+  const stages = {
+    ...sharedStages(),
+    materials: remember(findHaloMaterials),
+    letters: remember(solidParts),
+    shape: remember((outline: Outline) => simplify(outline, followedMm)),
+    geometry: remember(haloGeometry),
+    entry: remember(entryOf),
+    posted: remember(haloPosts),
+    posts: remember(postList),
+    runs: remember(haloRuns),
+    section: remember(haloSection),
+    glow: remember(haloGlowOfParts),
+    shedding: remember((areaMm2: number, outLm: number) => ({ areaM2: (2 * areaMm2) / 1e6, closed: false, outLm })),
+    parts: remember((...[brief, assembly, geometry, materials, runs, posts, letters, circuit]: PartArguments) => {
+      const facts = { brief, assembly, geometry, materials, runs, posts, letters };
+      return sumParts(haloParts(facts), haloBought(catalogue, facts, circuit));
+    }),
+    plan: remember((...[brief, assembly, geometry, materials, runs, posts, letters, circuit, parts]: PlanArguments) =>
+      planOf(haloSteps({ brief, assembly, geometry, materials, runs, posts, letters, circuit, parts: parts.cut })),
+    ),
+  };
+
+  function haloGlowOfParts(
+    ...[brief, outline, geometry, materials, runs, circuit, distribution, parts, looking, setbackMm]: GlowArguments
+  ) {
+    return haloGlowOf({
+      brief,
+      outline,
+      geometry,
+      materials,
+      runs,
+      circuit,
+      distribution,
+      parts,
+      looking,
+      setbackMm,
+      wish,
+    });
+  }
+
+  return (design, assembly) => {
+    const { brief, power } = design;
+    const { artwork, light } = assembly;
+    const found = stages.materials.run(assembly, catalogue, 'assemblies.0');
+    if (!found.ok) return found;
+    const materials = found.value;
+    const font = stages.font.run(artwork.fontId, artwork.ownFont ?? null, fonts);
+    const laid = stages.artwork.run(brief.text, artwork, font);
+    if (!laid.ok) return laid;
+    const lettering = laid.value;
+    const workability = stages.workability.run(lettering.outline, materials.tool, true);
+    const outline = stages.shape.run(lettering.outline);
+    const sized = stages.geometry.run(assembly, materials, lettering.bounds);
+    if (!sized.ok) return sized;
+    const geometry = sized.value;
+    const posts = stages.posted.run(outline, geometry, assembly, materials);
+    const standing = stages.posts.run(posts);
+    const strung = stages.runs.run(outline, geometry, light, materials, standing);
+    if (!strung.ok) return strung;
+    const runs = strung.value;
+    const section = stages.section.run(outline, geometry, assembly, materials, runs, posts);
+    const entry = stages.entry.run(brief.leadExit, outline);
+    const circuit = stages.circuit.run(brief, power, catalogue, materials.strip, entry, runs);
+    const distribution = stages.photometry.run(materials.strip, light.photometry);
+    if (!distribution.ok) return distribution;
+    const glow = stages.glow.run(
+      brief,
+      outline,
+      geometry,
+      materials,
+      runs,
+      circuit,
+      distribution.value,
+      posts,
+      lookingOf(assembly),
+      light.setbackMm,
+    );
+    const shedding = stages.shedding.run(Math.abs(outlineArea(outline)), glow.outLm);
+    const heat = stages.heat.run(brief, materials.strip, circuit, shedding);
+    const letters = stages.letters.run(lettering.outline);
+    const facts = [brief, assembly, geometry, materials, runs, posts, letters, circuit] as const;
+    const parts = stages.parts.run(...facts);
+    const packing = stages.packing.run(parts, runs, materials.strip, catalogue, brief.quantity);
+    const plan = stages.plan.run(...facts, parts);
+    const cost = stages.cost.run(brief, parts, packing, plan, catalogue);
+    const results: HaloResults = {
+      build: 'halo',
+      design,
+      assembly,
+      materials,
+      lettering,
+      workability,
+      geometry,
+      runs,
+      posts,
+      section,
+      distribution: distribution.value,
+      circuit,
+      glow,
+      heat,
+      parts,
+      packing,
+      plan,
+      cost,
+    };
+    return success({ results, recomputed: recomputedOf(stages) });
+  };
+};
+
+type PartArguments = [
+  brief: Brief,
+  assembly: HaloAssembly,
+  geometry: HaloResults['geometry'],
+  materials: HaloMaterials,
+  runs: HaloResults['runs'],
+  posts: HaloResults['posts'],
+  letters: readonly Outline[],
+  circuit: HaloResults['circuit'],
+];
+type PlanArguments = [...PartArguments, parts: HaloResults['parts']];
+type GlowArguments = [
+  brief: Brief,
+  outline: Outline,
+  geometry: HaloResults['geometry'],
+  materials: HaloMaterials,
+  runs: HaloResults['runs'],
+  circuit: HaloResults['circuit'],
+  distribution: HaloResults['distribution'],
+  parts: HaloResults['posts'],
+  looking: Looking,
+  setbackMm: number,
+];

@@ -1,0 +1,128 @@
+import type { HaloMaterials } from '../../catalogue/index.js';
+import type { HaloLight } from '../../design/index.js';
+import type { LettersGeometry } from '../../geometry/index.js';
+import type { Post } from '../../halo/index.js';
+import {
+  bareParts,
+  layAlong,
+  maxLeds,
+  outlinePaths,
+  rowPaths,
+  type LaidPiece,
+  type StripPath,
+} from '../../laying/index.js';
+import type { Jumper, LetterRuns, Point3, Segment } from '../../light-runs/index.js';
+import { strokeMiddles } from '../../medial/index.js';
+import { lengthInside, type Outline } from '../../outlines/index.js';
+import { failure, success, type Result } from '../../result.js';
+
+/** Room for solder and bend at each end of a wire (mm). */
+const jointSlackMm = 30;
+/** Strip keeps this far off a post (mm), besides its own half width. */
+const postClearMm = 2;
+
+const pathsOf = (
+  outline: Outline,
+  light: HaloLight,
+  stripWidthMm: number,
+  bendRadiusMm: number,
+): readonly StripPath[] => {
+  const inset = light.setbackMm + stripWidthMm / 2;
+  switch (light.layout) {
+    case 'outline':
+      return outlinePaths(outline, { ...light, stripWidthMm, bendRadiusMm });
+    case 'rows':
+      return rowPaths(outline, inset, light.linePitchMm);
+    case 'centre':
+      return strokeMiddles(outline, 2 * inset).map(({ points, closed }) => ({ points, closed }));
+  }
+};
+
+const jumperBetween = (before: LaidPiece, after: LaidPiece, outline: Outline): Jumper => {
+  const [from, to] = [before.path.at(-1)!, after.path[0]!];
+  const straight = Math.hypot(from[0] - to[0], from[1] - to[1]);
+  return {
+    after: before.number,
+    before: after.number,
+    from,
+    to,
+    lengthMm: straight + jointSlackMm,
+    openMm: Math.max(0, straight - lengthInside(from, to, outline)),
+  };
+};
+
+/** The middle of the strip lies on its bed; LEDs a little below it. */
+const segmentOf = (piece: LaidPiece, zMm: number, ledsPerM: number): Segment => {
+  const path = piece.path.map(([x, y]): Point3 => [x, y, zMm]);
+  return {
+    number: piece.number,
+    from: path[0]!,
+    to: path.at(-1)!,
+    path,
+    lengthMm: piece.lengthMm,
+    leftoverMm: piece.leftoverMm,
+    normal: [0, 0, -1],
+    on: 'letter',
+    ledCount: Math.round((piece.lengthMm * ledsPerM) / 1000),
+  };
+};
+
+/** Strip or modules behind halo letters, off their posts. Fails when the wish is no layout, or when there are too many LEDs. */
+export const haloRuns = (
+  outline: Outline,
+  geometry: LettersGeometry,
+  light: HaloLight,
+  { strip }: HaloMaterials,
+  posts: readonly Post[],
+): Result<LetterRuns> => {
+  if (light.standing && light.layout !== 'outline')
+    return failure({
+      path: 'assemblies.0.light.standing',
+      message: 'strip stands on its side along the outline only; lay it flat, or along the outline',
+    });
+  const shownMm = light.standing ? strip.heightMm : strip.widthMm;
+  const ledPitchMm = 1000 / strip.ledsPerM;
+  const { pieces, corners } = layAlong(pathsOf(outline, light, shownMm, strip.bendRadiusMm), {
+    stripWidthMm: shownMm,
+    cutPitchMm: strip.cutPitchMm,
+    ledPitchMm,
+    bendRadiusMm: strip.bendRadiusMm,
+    modules: strip.form === 'modules',
+    keepOff: posts.map(({ at, diameterMm }) => ({ at, mm: diameterMm / 2 + shownMm / 2 + postClearMm })),
+    startMm: light.startMm ?? 0,
+    moved: new Map((light.moved ?? []).map(({ piece, alongMm }) => [piece, alongMm])),
+    leftOut: new Set(light.leftOut ?? []),
+  });
+  const leds = pieces.flatMap((piece, segment) => piece.leds.map((led) => ({ ...led, segment })));
+  if (leds.length > maxLeds)
+    return failure({
+      path: 'assemblies.0.light.stripId',
+      message: `gives ${leds.length.toLocaleString('en')} LEDs; Vitrum lights up to ${maxLeds.toLocaleString('en')} in one design`,
+    });
+  const along = pieces.flatMap((piece) => piece.leds.map((_, led) => (led + 0.5) * ledPitchMm));
+  const lines = light.layout === 'outline' ? light.lineCount - 1 : 0;
+  return success({
+    segments: pieces.map((piece) => segmentOf(piece, geometry.ledZMm, strip.ledsPerM)),
+    leds: {
+      count: leds.length,
+      x: Float64Array.from(leds, ({ at }) => at[0]),
+      y: Float64Array.from(leds, ({ at }) => at[1]),
+      z: new Float64Array(leds.length).fill(geometry.ledZMm),
+      segment: Uint32Array.from(leds, ({ segment }) => segment),
+      along: Float64Array.from(along),
+    },
+    alongX: Float64Array.from(leds, (led) => led.along[0]),
+    alongY: Float64Array.from(leds, (led) => led.along[1]),
+    stripMm: pieces.reduce((sum, { lengthMm }) => sum + lengthMm, 0),
+    ledPitchMm,
+    rowPitchMm: light.layout === 'rows' ? light.linePitchMm : null,
+    throwMm: geometry.ledZMm,
+    corners,
+    jumpers: pieces.slice(1).map((piece, index) => jumperBetween(pieces[index]!, piece, outline)),
+    bare: bareParts(
+      outline,
+      leds.map(({ at }) => at),
+    ),
+    reachInMm: light.layout === 'outline' ? light.setbackMm + shownMm + lines * light.linePitchMm : 0,
+  });
+};

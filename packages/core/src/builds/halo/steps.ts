@@ -1,0 +1,164 @@
+import type { Circuit } from '../../circuit/index.js';
+import type { CutPart } from '../../parts/index.js';
+import type { Step } from '../../plan/index.js';
+import type { HaloFacts } from './parts.js';
+
+const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
+const counted = (count: number, what: string): string => `${count} ${what}${count === 1 ? '' : 's'}`;
+
+/** What the steps are written from. */
+export interface HaloStepFacts extends HaloFacts {
+  readonly parts: readonly CutPart[];
+  readonly circuit: Circuit;
+}
+
+const toolCautions = {
+  knife: null,
+  beam: 'Never laser PVC or foam board of unknown kind: it gives off chlorine. Ventilate, and watch for fire.',
+  bit: 'Router by its maker’s manual; hold the sheet down all over; eye, ear and dust protection.',
+} as const;
+
+const step = (
+  phase: Step['phase'],
+  id: string,
+  title: string,
+  detail: string,
+  minutes: number,
+  caution: string | null = null,
+  waitMinutes = 0,
+): Step => ({ id, phase, title, detail, minutes, waitMinutes, caution });
+
+const letters = ({ parts, materials, geometry, assembly, posts }: HaloStepFacts): readonly Step[] => {
+  const fronts = parts.filter(({ id }) => /^letter-\d+$/.test(id)).length;
+  const holes = posts.reduce((sum, part) => sum + part.posts.length, 0);
+  return [
+    step(
+      'cut',
+      'lettering',
+      `Cut ${counted(fronts, 'letter')} from ${materials.board.name.toLowerCase()}`,
+      `${materials.tool.name}; interior cut-outs first, outlines last. ${assembly.artwork.mirrored === true ? 'Drawings are mirrored: back up.' : 'Drawings are seen from the front.'}`,
+      15 + 9 * fronts,
+      toolCautions[materials.tool.kind],
+    ),
+    ...(geometry.wallMm > 0
+      ? [
+          step(
+            'cut',
+            'returns',
+            'Cut the returns and bend them round the fronts',
+            `${mm(geometry.frontZMm - geometry.rearZMm - geometry.frontMm - geometry.backMm)} wide, ${mm(geometry.wallMm)} thick; start at an inside corner, lap at the bottom.`,
+            20 * fronts,
+            'Cut edges of sheet metal: gloves. Adhesive: ventilate.',
+            24 * 60,
+          ),
+        ]
+      : []),
+    step(
+      'cut',
+      'post-holes',
+      `Drill ${counted(holes, 'blind hole')} for the posts`,
+      'By the drill template on the backs, or by the tool in the same setting as the outline. Set a depth stop: they must not come through.',
+      5 + 3 * holes,
+      null,
+    ),
+    step(
+      'finish',
+      'finish-letters',
+      'Sand and finish fronts and edges',
+      'Clean edges show in the glow: no fuzz, no drips.',
+      12 * fronts,
+      'Dust mask for sanding; ventilate while painting, no flame or spark.',
+      240,
+    ),
+    step(
+      'finish',
+      'backs',
+      `Backs: ${materials.backFinish.name.toLowerCase()}`,
+      `They throw light back at the wall: ${Math.round(materials.backFinish.reflectance * 100)} % of it.`,
+      4 * fronts,
+      null,
+      materials.backFinish.id === 'matt-white' ? 120 : 0,
+    ),
+  ];
+};
+
+const wire = ({ runs, circuit, materials, assembly }: HaloStepFacts): readonly Step[] => {
+  const open = runs.jumpers.filter(({ openMm }) => openMm > 0);
+  const cuts = runs.corners.filter(({ way }) => way === 'cut-and-wire').length;
+  const loops = runs.corners.length - cuts;
+  return [
+    step(
+      'wire',
+      'strip',
+      `Cut and lay ${counted(runs.segments.length, 'piece')} of ${materials.strip.form === 'modules' ? 'module string' : 'strip'}`,
+      `Cut on the marks only (every ${mm(materials.strip.cutPitchMm)}); ${mm(assembly.light.setbackMm)} from the edge; numbers and arrows as on the strip template. ${cuts > 0 ? `${counted(cuts, 'corner')} cut and wired. ` : ''}${loops > 0 ? `${counted(loops, 'corner')} by a loop standing off the back. ` : ''}Test each piece before its backing comes off.`,
+      10 + 6 * runs.segments.length,
+      null,
+    ),
+    step(
+      'wire',
+      'jumpers',
+      `Wire ${counted(runs.jumpers.length, 'jumper')} from piece to piece`,
+      `${open.length > 0 ? `${counted(open.length, 'jumper')} cross open wall: through the wall, a hole at each end, or sleeved in its colour. ` : ''}Red to plus, black to minus; tin both sides first; sleeve every joint; tug it.`,
+      8 + 7 * circuit.wires.length,
+      'Solder: ventilate, mind burns.',
+    ),
+  ];
+};
+
+/** The build list of halo letters. Times are typical and meant to be replaced by the shop’s own. */
+export const haloSteps = (facts: HaloStepFacts): readonly Step[] => {
+  const { circuit, materials, brief, posts, geometry } = facts;
+  const holes = posts.reduce((sum, part) => sum + part.posts.length, 0);
+  return [
+    step(
+      'prepare',
+      'template',
+      'Print the drill and strip templates and check their scale',
+      'Print at 100 %; the square must measure 50 mm both ways. Tape the tiles by their marks.',
+      20,
+    ),
+    step(
+      'prepare',
+      'bench-test',
+      'Try the strip on the bench, in front of a piece of the wall’s finish',
+      `Hold an offcut ${mm(geometry.standoffMm)} off it. Join ${materials.strip.name} to the ${circuit.supply?.name ?? 'supply'} for a minute, uncoiled.`,
+      15,
+      'Do not leave strip lit while it is coiled: it overheats. Mains wiring is for a licensed electrician; use a listed supply.',
+    ),
+    ...letters(facts),
+    ...wire(facts),
+    step(
+      'prove',
+      'soak',
+      'Full power for an hour against a board',
+      `Expect ${circuit.amps.toFixed(2)} A at ${materials.strip.voltageV} V. Note current and strip temperature.`,
+      15,
+      'Do not leave a new sign lit unattended.',
+      60,
+    ),
+    step(
+      'hang',
+      'drill-wall',
+      `Drill the wall: ${counted(holes, 'post')} by the template`,
+      'Hang the template by its level lines, not by the ceiling; drill, plug, set every post to the same depth.',
+      10 + 5 * holes,
+      'Find cables and pipes before drilling. Two people and a stable platform; fixings rated for the wall.',
+    ),
+    step(
+      'hang',
+      'hang',
+      'Set the letters on their posts, lead last',
+      `${circuit.lead.name}, ${mm(brief.leadLengthMm)}; in-line fuse ${circuit.fuseA} A at the supply.`,
+      20 + 4 * posts.length,
+      'Mains side, hard-wired supplies and outdoor signs: local electrical and sign codes, a licensed electrician. Heavy or overhead work: a structural professional.',
+    ),
+    step(
+      'prove',
+      'even',
+      'Look at it in the dark and by day',
+      `From ${mm(brief.readingDistanceMm)}: no scallops, no post shadows, no bright wire between letters.`,
+      10,
+    ),
+  ];
+};

@@ -1,0 +1,76 @@
+import type { Catalogue, Materials } from '../../catalogue/index.js';
+import type { Circuit } from '../../circuit/index.js';
+import type { CaseGeometry } from '../../geometry/index.js';
+import { electrical, sundry, type BoughtPart, type CutPart } from '../../parts/index.js';
+import type { PartFacts } from './types.js';
+
+/** Weight of one coat of paint or one layer of film (kg/m²), typical. */
+const coatKgPerM2 = 0.12;
+/** One hanging plate's share of the weight before another is added (kg). */
+const kgPerHanger = 6;
+
+const countHoles = (cut: readonly CutPart[], id: string): number =>
+  cut
+    .filter((part) => part.id === id)
+    .flatMap(({ layers }) => layers)
+    .filter(({ operation }) => operation === 'drill')
+    .reduce((sum, { shapes }) => sum + shapes.length, 0);
+
+const lined = ({ lining }: Materials, { inside }: CaseGeometry): readonly BoughtPart[] => {
+  const { widthMm: w, heightMm: h, depthMm: d } = inside;
+  const m2 = (w * h + 2 * d * (w + h)) / 1e6;
+  if (lining.price === 0) return [];
+  return [
+    {
+      id: lining.id,
+      name: lining.name,
+      quantity: m2,
+      unit: 'm²',
+      unitPrice: lining.price,
+      kg: m2 * lining.kgPerM2,
+      hangs: true,
+    },
+  ];
+};
+
+/** What is done to or laid on the sheets of the face, by the square metre and coat. */
+const coated = ({ faceCoats, second }: Materials, { face, inside }: CaseGeometry): readonly BoughtPart[] => {
+  const front = (face.widthMm * face.heightMm) / 1e6;
+  const behind = (inside.widthMm * inside.heightMm) / 1e6;
+  return [
+    ...faceCoats.map((each) => ({ ...each, m2: front })),
+    ...(second?.coats ?? []).map((each) => ({ ...each, m2: behind })),
+  ].map(({ coating, coats, m2 }, index) => ({
+    id: `coat-${index + 1}-${coating.id}`,
+    name: coats === 1 ? coating.name : `${coating.name}, ${coats} coats`,
+    quantity: m2 * coats,
+    unit: 'm²',
+    unitPrice: coating.price,
+    kg: coating.kind === 'sanding' ? 0 : m2 * coats * coatKgPerM2,
+    hangs: true,
+  }));
+};
+
+/** What is bought for a light box, for one piece. */
+export const lightboxBought = (
+  catalogue: Catalogue,
+  facts: PartFacts,
+  circuit: Circuit,
+  cut: readonly CutPart[],
+): readonly BoughtPart[] => {
+  const { brief, geometry, materials, runs, design } = facts;
+  const cutKg = cut.reduce((sum, part) => sum + part.kg * part.count, 0);
+  const corners = design.cornerJoint === 'butt' ? 8 : 0;
+  const faceRoundM = (2 * (geometry.inside.widthMm + geometry.inside.heightMm)) / 1000;
+  const hangers = Math.max(2, Math.ceil(cutKg / kgPerHanger));
+  return [
+    ...electrical(catalogue, brief, materials, runs, circuit),
+    ...lined(materials, geometry),
+    ...coated(materials, geometry),
+    ...sundry(catalogue, 'screw', countHoles(cut, 'back')),
+    ...sundry(catalogue, 'corner-screw', corners),
+    ...sundry(catalogue, 'face-tape', design.retention === 'groove' ? 0 : Math.ceil(faceRoundM)),
+    ...sundry(catalogue, 'hanger', brief.place === 'wall' || brief.place === 'window' ? hangers : 0),
+    ...sundry(catalogue, 'wall-fixing', brief.place === 'counter' ? 0 : hangers, false),
+  ];
+};

@@ -1,0 +1,77 @@
+import type { BoxResults } from '../../evaluate/types.js';
+import { computed, daylight, one, price, reel, two, typical, watts, weight, type Figure } from '../../figures/index.js';
+
+const depth = ({ geometry, materials }: BoxResults): Figure => ({
+  id: 'depth',
+  text: `${one(geometry.inside.depthMm)} mm`,
+  label: 'depth inside',
+  kind: 'computed',
+  value: geometry.inside.depthMm,
+  unit: 'mm',
+  how: 'Inner side of the back to inner side of the face. Overall depth adds the back, the face and any lip.',
+  inputs: [
+    computed('overall depth', `${one(geometry.outside.depthMm)} mm`),
+    typical('back', `${one(materials.backBoard.thicknessMm)} mm`),
+    typical('face', `${one(materials.face.thicknessMm)} mm`),
+  ],
+});
+
+const evenness = ({ glow, materials }: BoxResults): Figure => ({
+  id: 'evenness',
+  text: two(glow.evenness.minOverMean),
+  label: 'darkest to mean',
+  kind: 'computed',
+  value: glow.evenness.minOverMean,
+  unit: '',
+  how: 'Luminance of the darkest place over the mean of the lit area, a border of one face thickness left out.',
+  inputs: [
+    computed('darkest', `${Math.round(glow.evenness.minCdM2)} cd/m²`),
+    computed('mean', `${Math.round(glow.evenness.meanCdM2)} cd/m²`),
+    computed('light reflected inside', `${Math.round(glow.indirectShare * 100)} %`),
+    typical('lining gives back', `${Math.round(materials.lining.reflectance * 100)} %`),
+  ],
+});
+
+const vanishing = ({ glow, runs, design }: BoxResults): Figure => {
+  const { dots, bands, dotsVanishAtMm } = glow.evenness;
+  const never = dotsVanishAtMm <= 0;
+  return {
+    id: 'dots-vanish',
+    text: never ? 'never seen' : `${one(dotsVanishAtMm / 1000)} m`,
+    label: never ? 'dots and bands' : 'dots vanish at',
+    kind: 'computed',
+    value: dotsVanishAtMm / 1000,
+    unit: 'm',
+    how: 'Contrast at the LED pitch and at the row pitch, each against the contrast sensitivity of the eye (Barten 2004) at this luminance; the farther distance counts.',
+    inputs: [
+      computed('contrast at LED pitch', `${two(dots.contrast * 100)} %`),
+      computed('contrast at row pitch', bands === null ? 'one row' : `${two(bands.contrast * 100)} %`),
+      typical('LED pitch', `${one(runs.ledPitchMm)} mm`),
+      computed('row pitch', runs.rowPitchMm === null ? 'one row' : `${one(runs.rowPitchMm)} mm`),
+      computed('read from', `${one(design.brief.readingDistanceMm / 1000)} m`),
+    ],
+  };
+};
+
+const luminance = ({ glow, stack, design }: BoxResults): Figure => ({
+  id: 'luminance',
+  text: `${Math.round(glow.evenness.meanCdM2)} cd/m²`,
+  label: 'mean luminance',
+  kind: 'computed',
+  value: glow.evenness.meanCdM2,
+  unit: 'cd/m²',
+  how: 'Every LED’s light to every place on the face, plus what the inside reflects, through the diffuser toward you.',
+  inputs: [
+    computed('from the LEDs', `${Math.round(glow.balance.emittedLm)} lm`),
+    computed('out of the face', `${Math.round(glow.balance.outLm)} lm`),
+    typical('face passes', `${Math.round(stack.transmittance * 100)} %`),
+    computed(
+      'colour',
+      design.brief.light.kind === 'white' ? `${design.brief.light.cctK} K` : design.brief.light.colour,
+    ),
+  ],
+});
+
+/** The figures of the tape for a light box, in order. */
+export const lightboxFigures = (results: BoxResults): readonly Figure[] =>
+  [depth, evenness, vanishing, luminance, daylight, watts, reel, weight, price].map((figure) => figure(results));

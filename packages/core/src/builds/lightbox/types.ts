@@ -1,0 +1,26 @@
+import type { Lettering } from '../../artwork/index.js';
+import type { Materials } from '../../catalogue/index.js';
+import type { Circuit } from '../../circuit/index.js';
+import type { BoxArtwork, Brief, CaseDesign } from '../../design/index.js';
+import type { CaseGeometry } from '../../geometry/index.js';
+import type { LightRuns } from '../../light-runs/index.js';
+import type { CutPart } from '../../parts/index.js';
+
+/** What parts are cut from. */
+export interface PartFacts {
+  readonly brief: Brief;
+  readonly mode: BoxArtwork['mode'];
+  /** Letters are worked from behind, so that their drawings are mirrored. */
+  readonly mirrored: boolean;
+  readonly design: CaseDesign;
+  readonly geometry: CaseGeometry;
+  readonly materials: Materials;
+  readonly runs: LightRuns;
+  readonly lettering: Lettering;
+}
+
+/** What the build list is written from. */
+export interface StepFacts extends PartFacts {
+  readonly parts: readonly CutPart[];
+  readonly circuit: Circuit;
+}

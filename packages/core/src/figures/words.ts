@@ -1,0 +1,9 @@
+import type { FigureInput } from './types.js';
+
+/** Something typical that a figure was computed from. */
+export const typical = (label: string, value: string): FigureInput => ({ label, value, kind: 'typical' });
+/** Something computed that it was computed from. */
+export const computed = (label: string, value: string): FigureInput => ({ label, value, kind: 'computed' });
+/** To one place, and to two. */
+export const one = (value: number): string => (Math.round(value * 10) / 10).toString();
+export const two = (value: number): string => value.toFixed(2);

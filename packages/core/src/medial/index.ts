@@ -1,0 +1,1 @@
+export { medialAxis, strokeMiddles, type MedialLine } from './medial-axis.js';

@@ -1,0 +1,27 @@
+import { inOutline } from './inside.js';
+import type { Outline, Point } from './types.js';
+
+/** Length of the straight line between two points that lies in the solid part of an outline (mm). */
+export const lengthInside = (from: Point, to: Point, outline: Outline): number => {
+  const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
+  const crossings: number[] = [];
+  for (const ring of outline) {
+    let [px, py] = ring[ring.length - 1] ?? [0, 0];
+    for (const [qx, qy] of ring) {
+      // Which side of the line each end of the edge lies on; those on it count as above.
+      const [a, b] = [dx * (py - from[1]) - dy * (px - from[0]), dx * (qy - from[1]) - dy * (qx - from[0])];
+      if (a >= 0 !== b >= 0) {
+        const [ex, ey] = [px + ((qx - px) * a) / (a - b) - from[0], py + ((qy - py) * a) / (a - b) - from[1]];
+        const share = (ex * dx + ey * dy) / (dx * dx + dy * dy);
+        if (share > 0 && share < 1) crossings.push(share);
+      }
+      [px, py] = [qx, qy];
+    }
+  }
+  const stops = [0, ...crossings.sort((one, other) => one - other), 1];
+  let inside = inOutline(from, outline);
+  let share = 0;
+  for (let stop = 1; stop < stops.length; stop += 1, inside = !inside)
+    if (inside) share += stops[stop]! - stops[stop - 1]!;
+  return share * Math.hypot(dx, dy);
+};
