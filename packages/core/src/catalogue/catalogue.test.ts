@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { demoDesigns } from '../demo/index.js';
 import { changed, dispensary, inBox } from '../testing/harness.js';
-import { findItem, findMaterials, shippedCatalogue, type CatalogueKind } from './index.js';
+import { findHaloMaterials, findItem, findMaterials, shippedCatalogue, type CatalogueKind } from './index.js';
 
 const { strips, faces, films, supplies, wires, boards, linings } = shippedCatalogue;
 const kinds = Object.keys(shippedCatalogue).filter((kind): kind is CatalogueKind => kind !== 'rates');
@@ -64,8 +64,14 @@ describe('the shipped catalogue', () => {
 
 describe('finding items', () => {
   it('finds what every demo design names', () => {
-    for (const design of Object.values(demoDesigns))
-      expect(findMaterials(design.assemblies[0]!, shippedCatalogue, 'a').ok).toBe(true);
+    for (const design of Object.values(demoDesigns)) {
+      const assembly = design.assemblies[0]!;
+      const found =
+        assembly.build === 'halo'
+          ? findHaloMaterials(assembly, shippedCatalogue, 'a')
+          : findMaterials(assembly, shippedCatalogue, 'a');
+      expect(found.ok).toBe(true);
+    }
   });
 
   it('names every missing item at once, each by its path', () => {

@@ -74,6 +74,7 @@ describe('200 random designs', () => {
         ).toBe(true);
         continue;
       }
+      if (result.value.build !== 'lightbox') throw new Error('a box became something else');
       const { figures, glow, findings, heat, cost, parts } = result.value;
       lit += 1;
       for (const { id, value } of figures) expect([seed, id, Number.isFinite(value)]).toEqual([seed, id, true]);

@@ -4,7 +4,7 @@ import { strFromU8, unzipSync } from 'fflate';
 import { PDFDocument } from 'pdf-lib';
 import type { FontBook } from '../artwork/index.js';
 import { parseDesign } from '../design/index.js';
-import type { Evaluation } from '../evaluate/index.js';
+import type { BoxEvaluation } from '../evaluate/index.js';
 import { readSvg } from '../drawings/index.js';
 import { outlineArea } from '../outlines/index.js';
 import { repair } from '../repair/index.js';
@@ -12,7 +12,7 @@ import { changed, dispensary, inBox, look, testFonts } from '../testing/harness.
 import { benchPack, benchZip, fileName, litPng, partsCsv, partSvg, stripCsv, templatePdf } from './index.js';
 
 let fonts: FontBook;
-let box: Evaluation;
+let box: BoxEvaluation;
 beforeAll(async () => {
   fonts = await testFonts();
   box = look(dispensary, fonts);

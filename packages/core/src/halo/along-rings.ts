@@ -4,6 +4,8 @@ import type { EdgeGlow } from './edge.js';
 export interface AlongRings {
   /** Mean over `poolMm` round each place (lx). */
   readonly smooth: readonly number[];
+  /** Places at an outward tip of the letters, which nobody expects to shine. */
+  readonly atTip: readonly boolean[];
   /** The strongest scallop: Michelson contrast within one pitch, slow changes taken out, and where. */
   readonly ripple: { readonly contrast: number; readonly index: number };
 }
@@ -14,6 +16,13 @@ const byRing = (places: readonly EdgeGlow[]): readonly (readonly number[])[] => 
   places.forEach(({ ring }, index) => (rings[ring] ??= []).push(index));
   return rings.filter((ring) => ring.length > 0);
 };
+
+/** An outline that turns outward by more than this within the glow’s width makes a tip (cosine of 50°). */
+const tipCosine = 0.64;
+
+/** Whether the outline turns sharply outward between two places; letters lie on the left of it. */
+const turnsOut = ({ outward: [ax, ay] }: EdgeGlow, { outward: [bx, by] }: EdgeGlow): boolean =>
+  ax * by - ay * bx > 0 && ax * bx + ay * by < tipCosine;
 
 /** Running means over `window` places of a ring. */
 const runningMeans = (lux: readonly number[], window: number): readonly number[] => {
@@ -34,6 +43,7 @@ const runningMeans = (lux: readonly number[], window: number): readonly number[]
  */
 export const alongRings = (places: readonly EdgeGlow[], pitchMm: number, poolMm: number): AlongRings => {
   const smooth = new Array<number>(places.length).fill(0);
+  const atTip = new Array<boolean>(places.length).fill(false);
   let ripple = { contrast: 0, index: 0 };
   for (const ring of byRing(places)) {
     const count = ring.length;
@@ -42,6 +52,11 @@ export const alongRings = (places: readonly EdgeGlow[], pitchMm: number, poolMm:
     const spacing = Math.hypot(second.at[0] - first.at[0], second.at[1] - first.at[1]) || 1;
     const placesOver = (mm: number): number => Math.min(count, Math.max(1, Math.round(mm / spacing)));
     runningMeans(lux, placesOver(Math.max(pitchMm, poolMm))).forEach((value, place) => (smooth[ring[place]!] = value));
+    const half = placesOver(poolMm / 2);
+    ring.forEach((index, place) => {
+      const [before, after] = [ring[(place - half + count) % count]!, ring[(place + half) % count]!];
+      atTip[index] = turnsOut(places[before]!, places[after]!);
+    });
     const window = placesOver(pitchMm);
     const slow = runningMeans(lux, window);
     const rest = lux.map((value, place) => value - slow[place]!);
@@ -57,5 +72,5 @@ export const alongRings = (places: readonly EdgeGlow[], pitchMm: number, poolMm:
       if (contrast > ripple.contrast) ripple = { contrast, index: ring[middle]! };
     }
   }
-  return { smooth, ripple };
+  return { smooth, atTip, ripple };
 };

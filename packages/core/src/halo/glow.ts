@@ -101,10 +101,11 @@ const evennessAlong = (
   brief: Brief,
   faceMm: number,
 ): Evenness => {
-  const { smooth, ripple } = along;
+  const { smooth, atTip, ripple } = along;
   const slow = smooth.map((lux) => lux * cdPerLux);
   const mean = slow.reduce((sum, value) => sum + value, 0) / Math.max(1, slow.length);
-  const darkest = slow.reduce((at, value, index) => (value < slow[at]! ? index : at), 0);
+  const counted = atTip.every(Boolean) ? slow.map((_, index) => index) : [...slow.keys()].filter((at) => !atTip[at]);
+  const darkest = counted.reduce((at, index) => (slow[index]! < slow[at]! ? index : at), counted[0] ?? 0);
   const [min, max] = [slow[darkest] ?? 0, slow.reduce((most, value) => Math.max(most, value), 0)];
   const seen = (ofPitch: number): SeenRipple => ({ pitchMm: ofPitch, luminance: mean, faceMm });
   const contrast = ripple.contrast;
@@ -141,7 +142,7 @@ const hotOver = 1.5;
 const darkUnder = 0.6;
 
 /** The brightest and the darkest place of each quarter of the piece that stand out along the edge. */
-const spotsAlong = (report: EdgeReport, smooth: readonly number[], cdPerLux: number): Glow['spots'] => {
+const spotsAlong = (report: EdgeReport, { smooth, atTip }: AlongRings, cdPerLux: number): Glow['spots'] => {
   const mean = smooth.reduce((sum, lux) => sum + lux, 0) / Math.max(1, smooth.length);
   const best = new Map<string, number>();
   report.places.forEach(({ at: [x, y] }, index) => {
@@ -149,7 +150,7 @@ const spotsAlong = (report: EdgeReport, smooth: readonly number[], cdPerLux: num
     const value = smooth[index]!;
     for (const [kind, stands, over] of [
       ['hot', value > hotOver * mean, 1],
-      ['dark', value < darkUnder * mean, -1],
+      ['dark', value < darkUnder * mean && !atTip[index], -1],
     ] as const) {
       const key = `${kind}${quarter}`;
       const known = best.get(key);
@@ -260,7 +261,7 @@ export const haloGlowOf = (inputs: HaloGlowInputs): HaloGlow => {
     hue: tinted.hue,
     evenness,
     verdict: judgeHalo(evenness, report, daylight, brief),
-    spots: spotsAlong(report, along.smooth, cdPerLux),
+    spots: spotsAlong(report, along, cdPerLux),
     daylight,
     faceReflectance,
     unlitRgb: wallRgb,

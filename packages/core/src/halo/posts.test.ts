@@ -49,10 +49,8 @@ describe('posts of letters', () => {
     const both = unite([...ring, ...rect(300, 0, 100, 200)]);
     const parts = placePosts(both, wish);
     expect(parts).toHaveLength(2);
-    for (const { posts } of parts) {
-      expect(posts.length).toBeGreaterThanOrEqual(2);
-      expect(postsAmiss(both, posts, wish.insideMm)).toEqual({ loose: [], outsideStrip: [] });
-    }
+    for (const { posts } of parts) expect(posts.length).toBeGreaterThanOrEqual(2);
+    expect(postsAmiss(parts, wish.insideMm)).toEqual({ loose: [], outsideStrip: [] });
   });
 
   it('are never amiss, whatever the letter', () => {
@@ -80,7 +78,7 @@ describe('posts set by hand', () => {
 
   it('are told apart: in no material, between strip and edge, and fine', () => {
     const posts = [at(100, 100), at(-5, 10), at(10, 100), at(65, 100), at(35, 100)];
-    const { loose, outsideStrip } = postsAmiss(letter, posts, 20);
+    const { loose, outsideStrip } = postsAmiss([{ outline: letter, posts }], 20);
     expect(loose.map((post) => post.at)).toEqual([
       [100, 100],
       [-5, 10],
@@ -89,5 +87,24 @@ describe('posts set by hand', () => {
       [10, 100],
       [65, 100],
     ]);
+  });
+
+  it('take the place of the nearest that was solved, and stay where they were put', () => {
+    const place = (pinned: readonly (readonly [number, number])[]) =>
+      placePosts(rect(0, 0, 200, 100), { ...wish, pinned })[0]!.posts.map(({ at: where }) => where);
+    const solved = place([]);
+    const moved = place([[60, 50]]);
+    expect(moved).toHaveLength(2);
+    expect(moved).toContainEqual([60, 50]);
+    expect(moved).toContainEqual(solved[1]);
+    expect(
+      place([
+        [60, 50],
+        [100, 50],
+        [140, 50],
+      ]),
+    ).toHaveLength(3);
+    // One put beside the letter still belongs to it.
+    expect(place([[-30, 50]])).toContainEqual([-30, 50]);
   });
 });

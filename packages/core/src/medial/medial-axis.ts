@@ -24,6 +24,9 @@ const salience = 1.35;
 /** Twigs shorter than this share of the stroke’s width at their root are no strokes. */
 const twigWidths = 0.75;
 
+/** Middles this close are one (mm). */
+const togetherMm = 0.05;
+
 interface Sample {
   readonly at: Point;
   readonly ring: number;
@@ -89,6 +92,14 @@ const skeletonOf = (part: Outline): Graph => {
     widths.push(2 * hypot(middle[0] - a[0], middle[1] - a[1]));
     inside.push(d !== 0 && inOutline(middle, part));
   }
+  // Where four or more samples lie on one circle, several triangles share a middle: one node.
+  const known = new Map<string, number>();
+  const node = points.map(([x, y], at) => {
+    const key = `${Math.round(x / togetherMm)},${Math.round(y / togetherMm)}`;
+    const first = known.get(key) ?? at;
+    known.set(key, first);
+    return first;
+  });
   const graph: Graph = { points, widths, next: new Map() };
   for (let edge = 0; edge < halfedges.length; edge += 1) {
     const twin = halfedges[edge]!;
@@ -97,7 +108,8 @@ const skeletonOf = (part: Outline): Graph => {
     if (!inside[one] || !inside[other]) continue;
     const [p, q] = [samples[triangles[edge]!]!, samples[triangles[edge % 3 === 2 ? edge - 2 : edge + 1]!]!];
     const straight = hypot(p.at[0] - q.at[0], p.at[1] - q.at[1]);
-    if (alongBoundary(p, q) > salience * straight + 2 * sampleMm) join(graph, one, other);
+    if (alongBoundary(p, q) > salience * straight + 2 * sampleMm && node[one] !== node[other])
+      join(graph, node[one]!, node[other]!);
   }
   return graph;
 };
@@ -166,6 +178,33 @@ const prune = (graph: Graph): void => {
   }
 };
 
+/** Knots nearer to each other than this share of the stroke’s width are one: strokes that cross. */
+const oneKnotWidths = 0.2;
+
+/** Draws knots that lie close together into one. Mutates the graph. */
+const mergeKnots = (graph: Graph): void => {
+  const { next } = graph;
+  const drop = (a: number, b: number): void => {
+    next.get(a)?.delete(b);
+    next.get(b)?.delete(a);
+  };
+  for (;;) {
+    const short = branchesOf(graph).find(({ nodes, closed }) => {
+      const [first, last] = [nodes[0]!, nodes[nodes.length - 1]!];
+      const knots = !closed && first !== last && next.get(first)!.size > 2 && next.get(last)!.size > 2;
+      return knots && lengthOf(graph, nodes) < oneKnotWidths * graph.widths[first]!;
+    });
+    if (short === undefined) return;
+    const [kept, gone] = [short.nodes[0]!, short.nodes[short.nodes.length - 1]!];
+    for (let at = 1; at < short.nodes.length; at += 1) drop(short.nodes[at - 1]!, short.nodes[at]!);
+    for (const way of [...next.get(gone)!]) {
+      drop(gone, way);
+      if (way !== kept) join(graph, kept, way);
+    }
+    for (const [node, ways] of [...next]) if (ways.size === 0) next.delete(node);
+  }
+};
+
 /** Two branches that meet head on in a knot are one stroke: joined where they turn the least. */
 const throughKnots = (graph: Graph, branches: readonly Branch[]): readonly Branch[] => {
   const open = branches.filter(({ closed }) => !closed).map(({ nodes }) => [...nodes]);
@@ -213,6 +252,7 @@ export const medialAxis = (outline: Outline): readonly MedialLine[] =>
     .flatMap((part) => {
       const graph = skeletonOf(part);
       prune(graph);
+      mergeKnots(graph);
       return throughKnots(graph, branchesOf(graph)).map(({ nodes, closed }) => ({
         points: nodes.map((node) => graph.points[node]!),
         widths: nodes.map((node) => graph.widths[node]!),

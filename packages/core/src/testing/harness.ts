@@ -3,8 +3,15 @@ import { createRequire } from 'node:module';
 import { loadFontBook, type FontBook } from '../artwork/index.js';
 import { shippedCatalogue } from '../catalogue/index.js';
 import { demoDesigns } from '../demo/index.js';
-import { applyChange, type Design, type DesignChange } from '../design/index.js';
-import { createEvaluator, evaluate, type Evaluation } from '../evaluate/index.js';
+import { applyChange, type Design, type DesignChange, type HaloDesign, type LightboxDesign } from '../design/index.js';
+import {
+  createEvaluator,
+  evaluate,
+  type BoxEvaluation,
+  type Evaluation,
+  type HaloEvaluation,
+} from '../evaluate/index.js';
+import type { Result } from '../result.js';
 
 const packages = createRequire(import.meta.url);
 
@@ -16,37 +23,42 @@ export const testFonts = (): Promise<FontBook> =>
   });
 
 /** `design` changed; fails the test when the change is no valid design. */
-export const changed = (design: Design, change: Readonly<Record<string, unknown>>): Design => {
+export const changed = <Given extends Design>(design: Given, change: Readonly<Record<string, unknown>>): Given => {
   const fields: DesignChange = Object.entries(change).map(([path, value]) => ({ path, value }));
   const result = applyChange(design, fields);
   if (!result.ok) throw new Error(result.problems.map(({ path, message }) => `${path} ${message}`).join('; '));
-  return result.value;
+  // A change of fields leaves the build as it was.
+  return result.value as Given;
 };
 
 /** Paths inside the one assembly, for short tests. */
 export const inBox = (change: Readonly<Record<string, unknown>>): Readonly<Record<string, unknown>> =>
   Object.fromEntries(Object.entries(change).map(([path, value]) => [`assemblies.0.${path}`, value]));
 
-/** Evaluates without fixes; fails the test when the design is refused. */
-export const look = (design: Design, fonts: FontBook): Evaluation => {
-  const result = createEvaluator(shippedCatalogue, fonts).evaluate(design);
+/** What a design of a known build evaluates to. */
+type EvaluationOf<Given extends Design> = Given extends LightboxDesign
+  ? BoxEvaluation
+  : Given extends HaloDesign
+    ? HaloEvaluation
+    : Evaluation;
+
+const sound = <Given extends Design>(result: Result<Evaluation>): EvaluationOf<Given> => {
   if (!result.ok) throw new Error(result.problems.map(({ path, message }) => `${path} ${message}`).join('; '));
-  return result.value;
+  return result.value as EvaluationOf<Given>;
 };
+
+/** Evaluates without fixes; fails the test when the design is refused. */
+export const look = <Given extends Design>(design: Given, fonts: FontBook): EvaluationOf<Given> =>
+  sound<Given>(createEvaluator(shippedCatalogue, fonts).evaluate(design));
 
 /** Evaluates on the coarser map that fixes are tried on; fails the test when the design is refused. */
-export const glance = (design: Design, fonts: FontBook): Evaluation => {
-  const result = createEvaluator(shippedCatalogue, fonts).quick(design);
-  if (!result.ok) throw new Error(result.problems.map(({ path, message }) => `${path} ${message}`).join('; '));
-  return result.value;
-};
+export const glance = <Given extends Design>(design: Given, fonts: FontBook): EvaluationOf<Given> =>
+  sound<Given>(createEvaluator(shippedCatalogue, fonts).quick(design));
 
 /** Evaluates with fixes tried. */
-export const lookWithFixes = (design: Design, fonts: FontBook): Evaluation => {
-  const result = evaluate(design, shippedCatalogue, fonts);
-  if (!result.ok) throw new Error(result.problems.map(({ path, message }) => `${path} ${message}`).join('; '));
-  return result.value;
-};
+export const lookWithFixes = <Given extends Design>(design: Given, fonts: FontBook): EvaluationOf<Given> =>
+  sound<Given>(evaluate(design, shippedCatalogue, fonts));
 
-/** The pharmacy's box of the demo shop. */
-export const dispensary: Design = demoDesigns.dispensary;
+/** The pharmacy's box and the ferry hall's letters of the demo shop. */
+export const dispensary: LightboxDesign = demoDesigns.dispensary;
+export const curlew: HaloDesign = demoDesigns.curlew;

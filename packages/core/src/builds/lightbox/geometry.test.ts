@@ -1,13 +1,14 @@
 import { describe, expect, it } from '@jest/globals';
 import { findMaterials, shippedCatalogue } from '../../catalogue/index.js';
-import { caseGeometry, type CaseGeometry } from '../../geometry/index.js';
+import type { CaseGeometry } from '../../geometry/index.js';
 import { changed, dispensary, inBox } from '../../testing/harness.js';
+import { lightboxGeometry } from './geometry.js';
 
 const geometryOf = (change: Readonly<Record<string, unknown>>): CaseGeometry => {
   const [assembly] = changed(dispensary, inBox(change)).assemblies;
   const materials = findMaterials(assembly!, shippedCatalogue, 'assemblies.0');
   if (!materials.ok) throw new Error('materials');
-  const geometry = caseGeometry('lightbox', assembly!.case, materials.value);
+  const geometry = lightboxGeometry(assembly!.case, materials.value);
   if (!geometry.ok) throw new Error(geometry.problems[0]?.message);
   return geometry.value;
 };
