@@ -49,7 +49,7 @@ export const evaluationJson = ({
       runs: { segments, stripMm, rowPitchMm, ledPitchMm, ledCount: fluxShare.length },
       circuit: wiring,
       evenness: glow.evenness,
-      fluxBalance: glow.balance,
+      ...('balance' in glow ? { fluxBalance: glow.balance } : { glowMm: { half: glow.halfMm, tenth: glow.tenthMm } }),
       daylight: glow.daylight,
       heat,
       parts,

@@ -1,7 +1,10 @@
-import { IsInt, IsNotEmpty, IsString, Max, MaxLength, Min } from 'class-validator';
+import { IsIn, IsInt, IsNotEmpty, IsString, Max, MaxLength, Min } from 'class-validator';
 
 /** The three questions of a new job, as the form holds them; lengths already in mm. */
 export class NewJobForm {
+  @IsIn(['lightbox', 'halo'])
+  build: 'lightbox' | 'halo' = 'lightbox';
+
   @IsString()
   @IsNotEmpty({ message: 'say what the sign says' })
   @MaxLength(200, { message: 'at most 200 characters' })
@@ -14,6 +17,11 @@ export class NewJobForm {
   @Min(60, { message: 'at least 60 mm high' })
   @Max(12_000, { message: 'at most 12 m high' })
   heightMm = 300;
+
+  /** Of letters that are the piece itself. */
+  @Min(20, { message: 'at least 20 mm high' })
+  @Max(5000, { message: 'at most 5 m high' })
+  capHeightMm = 200;
 
   @IsInt()
   @Min(200, { message: 'at least 200 mm' })

@@ -12,6 +12,7 @@ export {
   type Lettering,
   type TakenDrawing,
 } from './artwork/index.js';
+export { sectionAt } from './builds/index.js';
 export * from './calibrate/index.js';
 export * from './catalogue/index.js';
 export type { Chain, Circuit, WireRun } from './circuit/index.js';
@@ -23,8 +24,10 @@ export {
   evaluate,
   finish,
   stageNames,
+  type BoxEvaluation,
   type Evaluation,
   type Evaluator,
+  type HaloEvaluation,
   type StageName,
 } from './evaluate/index.js';
 export * from './exports/index.js';
@@ -62,7 +65,8 @@ export type { FaceStack } from './optics/index.js';
 export type { GreyPicture } from './drawings/index.js';
 export type { Workability } from './workability/index.js';
 export type { Heat } from './heat/index.js';
-export type { LightRuns, Segment } from './light-runs/index.js';
+export type { Post, PostedPart } from './halo/index.js';
+export type { LetterRuns, LightRuns, Segment } from './light-runs/index.js';
 export { reuse, seededRandom, type Random } from './maths/index.js';
 export type { Outline, Point, Rect, Ring } from './outlines/index.js';
 export type { Packing, PlacedPiece } from './packing/index.js';

@@ -24,9 +24,14 @@ const body = <T>(response: Response): T => response.body as T;
 const newJob = async (name = 'Test sign', design: object = demoDesigns.dispensary): Promise<JobView> =>
   body(await api().post('/api/jobs').send({ name, design }).expect(201));
 
+const boxOf = ({ assemblies: [box] }: Design) => {
+  if (box?.build !== 'lightbox') throw new Error('no light box');
+  return box;
+};
+
 const deeper = (design: Design, depthInsideMm: number): Design => {
-  const [box] = design.assemblies;
-  return { ...design, assemblies: [{ ...box!, case: { ...box!.case, depthInsideMm } }] };
+  const box = boxOf(design);
+  return { ...design, assemblies: [{ ...box, case: { ...box.case, depthInsideMm } }] };
 };
 
 const save = (job: JobView, design: object, basedOn: string) =>
@@ -99,7 +104,7 @@ describe('saving', () => {
     const conflict = body<SaveConflict>(await save(job, deeper(job.head.design, 92), job.head.hash).expect(409));
     expect(conflict.head.hash).toBe(theirs.hash);
     expect(conflict.yours).toMatchObject({ setAside: true, parent: 1 });
-    expect(conflict.yours.design.assemblies[0]?.case.depthInsideMm).toBe(92);
+    expect(boxOf(conflict.yours.design).case.depthInsideMm).toBe(92);
     const revisions = body<readonly RevisionView[]>(await api().get(`/api/jobs/${job.id}/revisions`));
     expect(revisions.map(({ number, setAside }) => [number, setAside])).toEqual([
       [3, true],
@@ -108,7 +113,7 @@ describe('saving', () => {
     ]);
     expect(body<JobView>(await api().get(`/api/jobs/${job.id}`)).head.number).toBe(2);
     const kept = body<RevisionWithDesign>(await api().get(`/api/jobs/${job.id}/revisions/3`));
-    expect(kept.design.assemblies[0]?.case.depthInsideMm).toBe(92);
+    expect(boxOf(kept.design).case.depthInsideMm).toBe(92);
   });
 
   it(

@@ -1,4 +1,4 @@
-import { fitBrightness, valueAt, type Evaluation } from '@vitrum/core';
+import { fitBrightness, valueAt, type BoxEvaluation } from '@vitrum/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { putMeasured } from '../api/jobs';
@@ -14,7 +14,7 @@ const places = [
 ] as const;
 
 /** Luminance read on the finished box against the prediction: what the strip really gives. */
-export const BrightnessCheck = ({ evaluation }: { readonly evaluation: Evaluation }) => {
+export const BrightnessCheck = ({ evaluation }: { readonly evaluation: BoxEvaluation }) => {
   const { geometry, glow, materials } = evaluation;
   const { strip } = materials;
   const [typed, setTyped] = useState<readonly string[]>(places.map(() => ''));

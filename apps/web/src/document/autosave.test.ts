@@ -7,7 +7,10 @@ import { beginGesture, changeDesign, openDocument, redo, undo, useDocument } fro
 import { readDraft, writeDraft, type DraftStorage } from './drafts';
 
 const depthPath = 'assemblies.0.case.depthInsideMm';
-const depth = (design: Design | null | undefined) => design?.assemblies[0]?.case.depthInsideMm;
+const depth = (design: Design | null | undefined): number | undefined => {
+  const assembly = design?.assemblies[0];
+  return assembly?.build === 'lightbox' ? assembly.case.depthInsideMm : undefined;
+};
 const setDepth = (value: number) => changeDesign([{ path: depthPath, value }]);
 
 const revision = (number: number, design: Design, setAside = false): RevisionWithDesign => ({

@@ -1,4 +1,14 @@
-import type { Catalogue, Design, Evaluation, Finding, Problem, SessionReply, SessionRequest } from '@vitrum/core';
+import type {
+  BoxEvaluation,
+  Catalogue,
+  Design,
+  Evaluation,
+  Finding,
+  HaloEvaluation,
+  Problem,
+  SessionReply,
+  SessionRequest,
+} from '@vitrum/core';
 import { create } from 'zustand';
 
 interface EvaluationState {
@@ -16,6 +26,14 @@ export const useEvaluation = create<EvaluationState>(() => ({
   problems: [],
   crash: null,
 }));
+
+/** The evaluation when it is that of a light box. */
+export const useBoxEvaluation = (): BoxEvaluation | null =>
+  useEvaluation(({ evaluation }) => (evaluation?.build === 'lightbox' ? evaluation : null));
+
+/** The evaluation when it is that of halo letters. */
+export const useHaloEvaluation = (): HaloEvaluation | null =>
+  useEvaluation(({ evaluation }) => (evaluation?.build === 'halo' ? evaluation : null));
 
 /** The part of a worker that is used; tests bring a stand-in. */
 export interface Thread {

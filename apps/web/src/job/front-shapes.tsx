@@ -4,6 +4,7 @@ import {
   surfaceColour,
   surroundColour,
   type Ambient,
+  type BoxEvaluation,
   type Evaluation,
   type Outline,
   type Rect,
@@ -33,8 +34,8 @@ const outlinePath = (outline: Outline, view: FrontView): string =>
     )
     .join('');
 
-interface FrontProps {
-  readonly evaluation: Evaluation;
+interface FrontProps<Shown extends Evaluation> {
+  readonly evaluation: Shown;
   readonly view: FrontView;
   readonly ambient: Ambient;
   readonly lit: boolean;
@@ -45,16 +46,16 @@ const woodOf = (id: string) =>
   (wood as Readonly<Record<string, readonly [number, number, number]>>)[id] ?? ([0.4, 0.32, 0.22] as const);
 
 /** The returns’ edges, the seated rim of the face, and the letters, under the ambient light. */
-export const FrontShapes = ({ evaluation, view, ambient, lit }: FrontProps) => {
-  const { geometry, lettering, design, glow, materials } = evaluation;
+const BoxFront = ({ evaluation, view, ambient, lit }: FrontProps<BoxEvaluation>) => {
+  const { geometry, lettering, assembly, glow, materials } = evaluation;
   const exposure = exposureFor(evaluation, ambient, lit);
   const grey = glow.faceReflectance;
   const opening = rectOnScreen(view, centred(geometry.inside));
-  const covered = design.assemblies[0]?.case.retention !== 'groove';
+  const covered = assembly.case.retention !== 'groove';
   const seated = rectOnScreen(view, centred(covered ? geometry.face : geometry.inside));
   const outside = rectOnScreen(view, centred(geometry.outside));
   const film = filmColour(evaluation, ambient, lit);
-  const masked = design.assemblies[0]?.artwork.mode === 'lit-letters';
+  const masked = assembly.artwork.mode === 'lit-letters';
   const letters = outlinePath(lettering.outline, view);
   return (
     <g>
@@ -80,43 +81,22 @@ export const FrontShapes = ({ evaluation, view, ambient, lit }: FrontProps) => {
   );
 };
 
+/** The piece itself over its lit ground, under the ambient light. */
+export const FrontShapes = ({ evaluation, ...rest }: FrontProps<Evaluation>) =>
+  evaluation.build === 'lightbox' ? (
+    <BoxFront evaluation={evaluation} {...rest} />
+  ) : (
+    <path
+      d={outlinePath(evaluation.lettering.outline, rest.view)}
+      fill={filmColour(evaluation, rest.ambient, rest.lit)}
+      data-testid="letters"
+    />
+  );
+
 interface OverlayProps {
   readonly evaluation: Evaluation;
   readonly view: FrontView;
 }
-
-/** Pieces of strip with their numbers and the way current runs. */
-export const StripOverlay = ({ evaluation, view }: OverlayProps) => (
-  <g data-testid="strip-overlay">
-    {evaluation.runs.segments.map((segment) => {
-      const [x1, y1] = toScreen(view, segment.from[0], segment.from[1]);
-      const [x2, y2] = toScreen(view, segment.to[0], segment.to[1]);
-      const [mx, my] = [(x1 + x2) / 2, (y1 + y2) / 2];
-      const width = Math.max(3, evaluation.materials.strip.widthMm * view.scale);
-      return (
-        <g key={segment.number}>
-          <line x1={x1} y1={y1} x2={x2} y2={y2} stroke="#1a1c21" strokeOpacity={0.75} strokeWidth={width} />
-          <line
-            x1={x1}
-            y1={y1}
-            x2={x2}
-            y2={y2}
-            stroke="#ffd27a"
-            strokeWidth={1.5}
-            strokeDasharray="1 5"
-            strokeLinecap="round"
-            markerEnd="url(#arrow)"
-          />
-          <circle cx={x1} cy={y1} r={4} fill="#ffd27a" />
-          <circle cx={mx} cy={my} r={10} fill="#1a1c21" stroke="#ffd27a" />
-          <text x={mx} y={my + 4} textAnchor="middle" fontSize={11} fontWeight={700} fill="#ffd27a" className="figure">
-            {segment.number}
-          </text>
-        </g>
-      );
-    })}
-  </g>
-);
 
 interface SizesProps extends OverlayProps {
   readonly ink: string;
@@ -155,7 +135,7 @@ export const SizesOverlay = ({ evaluation, view, ink, show }: SizesProps) => {
 
 /** The block on the back, where it stands. */
 export const BlockMark = ({ evaluation, view }: OverlayProps) => {
-  const { block } = evaluation.geometry;
+  const block = evaluation.build === 'lightbox' ? evaluation.geometry.block : null;
   if (block === null) return null;
   const { x, y, width, height } = rectOnScreen(view, {
     x: block.x0,

@@ -80,7 +80,7 @@ export const JobPage = () => {
     if (isWorkStep(step)) markVisited(jobId, step);
   }, [jobId, step]);
   useEffect(() => {
-    useView.setState({ welcomed: true, shownFigure: null, shownFinding: null });
+    useView.setState({ welcomed: true, shownFigure: null, shownFinding: null, sliceXMm: null });
     window.addEventListener('beforeunload', leaveWarning);
     return () => window.removeEventListener('beforeunload', leaveWarning);
   }, []);

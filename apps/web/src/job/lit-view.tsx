@@ -1,4 +1,12 @@
-import { ambientLux, exposureFor, formatLength, surroundColour, wallRgb, type Evaluation } from '@vitrum/core';
+import {
+  ambientLux,
+  exposureFor,
+  formatLength,
+  surfaceColour,
+  surroundColour,
+  wallRgb,
+  type Evaluation,
+} from '@vitrum/core';
 import { Maximize, Minus, Plus, Ruler } from 'lucide-react';
 import { useRef, useState, type PointerEvent, type ReactNode } from 'react';
 import { useEvaluation } from '../evaluation/evaluation-store';
@@ -6,7 +14,9 @@ import { overlayNames, toggleOverlay, useView, type Overlay } from '../view/view
 import { FaceCanvas } from './face-canvas';
 import { FalseScale } from './false-scale';
 import { fitted, frontView, toPiece, zoomAbout } from './front-view';
-import { BlockMark, FindingMark, FrontShapes, LostMarks, SizesOverlay, SpotMarks, StripOverlay } from './front-shapes';
+import { BlockMark, FindingMark, FrontShapes, LostMarks, SizesOverlay, SpotMarks } from './front-shapes';
+import { PostsOverlay } from './posts-overlay';
+import { StripOverlay } from './strip-overlay';
 import { MeasureLine, MeasurePlot, type Measuring } from './measure';
 import { SliceLine } from './slice-line';
 import { useSize } from './use-size';
@@ -44,6 +54,16 @@ const roundedTop = (value: number): number => {
   return Math.ceil(value / power) * power;
 };
 
+/** What is fitted into the room: the piece, and with letters most of the glow round them. */
+const fittedSize = ({ build, geometry: { outside } }: Evaluation) => {
+  if (build === 'lightbox') return outside;
+  const glowMm = Math.min(60, outside.heightMm / 4 + 20);
+  return { widthMm: outside.widthMm + glowMm, heightMm: outside.heightMm + glowMm };
+};
+
+const overlaysOf = ({ build }: Evaluation): readonly Overlay[] =>
+  (Object.keys(overlayNames) as Overlay[]).filter((overlay) => overlay !== 'posts' || build === 'halo');
+
 interface RoomProps {
   readonly evaluation: Evaluation;
 }
@@ -56,9 +76,10 @@ const Room = ({ evaluation }: RoomProps) => {
   const [measuring, setMeasuring] = useState<Measuring | null>(null);
   const pan = useRef<{ readonly x: number; readonly y: number; readonly hand: typeof hand } | null>(null);
 
-  const view = frontView(evaluation.geometry.outside, size, hand);
+  const view = frontView(fittedSize(evaluation), size, hand);
   const exposure = exposureFor(evaluation, ambient, lit);
-  const wall = surroundColour(wallRgb, exposure);
+  const wall =
+    evaluation.build === 'halo' ? surfaceColour(evaluation.glow.unlitRgb, exposure) : surroundColour(wallRgb, exposure);
   const brightWall = Number(/\d+/.exec(wall)?.[0] ?? 0) > 120;
   const ink = brightWall ? '#1a1c21' : '#e9e2d2';
   const falseTop = overlays.includes('false-colour') ? roundedTop(evaluation.glow.evenness.highCdM2 * 1.05) : null;
@@ -132,6 +153,9 @@ const Room = ({ evaluation }: RoomProps) => {
             <StripOverlay evaluation={evaluation} view={view} />
           </>
         )}
+        {evaluation.build === 'halo' && overlays.includes('posts') && (
+          <PostsOverlay evaluation={evaluation} view={view} />
+        )}
         {falseTop !== null && <SpotMarks evaluation={evaluation} view={view} />}
         {overlays.includes('sizes') && <SizesOverlay evaluation={evaluation} view={view} ink={ink} show={show} />}
         {overlays.includes('findings') && <LostMarks evaluation={evaluation} view={view} />}
@@ -172,7 +196,7 @@ const Room = ({ evaluation }: RoomProps) => {
           </RoomButton>
         </div>
         <div className="flex gap-1.5" role="group" aria-label="Shown over the piece">
-          {(Object.keys(overlayNames) as Overlay[]).map((overlay) => (
+          {overlaysOf(evaluation).map((overlay) => (
             <RoomButton
               key={overlay}
               pressed={overlays.includes(overlay)}

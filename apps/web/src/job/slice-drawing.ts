@@ -1,4 +1,4 @@
-import type { Evaluation, Ring } from '@vitrum/core';
+import type { BoxEvaluation, Evaluation, HaloEvaluation, Ring } from '@vitrum/core';
 import type { Size } from './use-size';
 
 /**
@@ -56,22 +56,28 @@ const profileHeight = 40;
 
 /** The face's luminance along the slice at `xMm`, drawn above it; the baseline is zero. */
 export const luminanceProfile = (drawing: SliceDrawing, evaluation: Evaluation, xMm: number): Profile => {
-  const { grid, ground, evenness } = evaluation.glow;
+  const { grid, ground, letters, evenness } = evaluation.glow;
   const column = Math.min(grid.columns - 1, Math.max(0, Math.floor((xMm - grid.area.x) / grid.cellWidthMm)));
   const top = Math.max(1e-9, evenness.maxCdM2);
-  const values = Array.from({ length: grid.rows }, (_, row) => ground[row * grid.columns + column] ?? 0);
-  const points = values.map((value, row) => {
+  const hides = evaluation.build === 'halo';
+  const half = evaluation.section.heightMm / 2;
+  const rows = Array.from({ length: grid.rows }, (_, row) => {
+    const cell = row * grid.columns + column;
     const y = grid.area.y + (row + 0.5) * grid.cellHeightMm;
+    // Letters in front of a lit wall hide it.
+    return { y, value: hides && (letters[cell] ?? 0) > 0.5 ? 0 : (ground[cell] ?? 0) };
+  }).filter(({ y }) => Math.abs(y) <= half);
+  const values = rows.map(({ value }) => value);
+  const points = rows.map(({ y, value }) => {
     const [x] = onSlice(drawing, evaluation, 0, y);
     return `${x.toFixed(1)} ${(drawing.faceY - 14 - (value / top) * profileHeight).toFixed(1)}`;
   });
   return { path: `M${points.join('L')}`, topCdM2: Math.max(...values), lowCdM2: Math.min(...values) };
 };
 
-/** Half-beam cones of the LEDs the slice meets, up to the face, clipped by the returns. */
-export const lightCones = (drawing: SliceDrawing, evaluation: Evaluation): readonly string[] => {
-  const { runs, geometry, materials } = evaluation;
-  const spread = Math.tan(Math.min(80, materials.strip.beamAngleDeg / 2) * (Math.PI / 180));
+/** Half-beam cones of the LEDs on the back of a box that the slice meets, up to the face, clipped by the returns. */
+const boxCones = (drawing: SliceDrawing, evaluation: BoxEvaluation, spread: number): readonly string[] => {
+  const { runs, geometry } = evaluation;
   const half = geometry.inside.heightMm / 2;
   const { depthMm } = geometry.inside;
   return runs.segments
@@ -90,4 +96,28 @@ export const lightCones = (drawing: SliceDrawing, evaluation: Evaluation): reado
       ];
       return ringPath(drawing, evaluation, ring);
     });
+};
+
+/** Half-beam cones of LEDs that face the wall, down to it. */
+const haloCones = (drawing: SliceDrawing, evaluation: HaloEvaluation, spread: number): readonly string[] => {
+  const { ledZMm } = evaluation.geometry;
+  return evaluation.section.shapes
+    .filter(({ role }) => role === 'strip')
+    .map(({ ring }) => {
+      const ys = ring.map(([, y]) => y);
+      const y = (Math.min(...ys) + Math.max(...ys)) / 2;
+      const reach = ledZMm * spread;
+      return ringPath(drawing, evaluation, [
+        [ledZMm, y],
+        [0, y + reach],
+        [0, y - reach],
+      ]);
+    });
+};
+
+/** The half beams of the LEDs that the slice meets. */
+export const lightCones = (drawing: SliceDrawing, evaluation: Evaluation): readonly string[] => {
+  const spread = Math.tan(Math.min(80, evaluation.materials.strip.beamAngleDeg / 2) * (Math.PI / 180));
+  if (evaluation.build === 'lightbox') return boxCones(drawing, evaluation, spread);
+  return evaluation.assembly.light.standing ? [] : haloCones(drawing, evaluation, spread);
 };

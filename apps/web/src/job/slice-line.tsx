@@ -13,9 +13,9 @@ const stepMm = 5;
 
 /** Where the slice below is taken; dragged, or moved by arrow keys. */
 export const SliceLine = ({ evaluation, view }: SliceLineProps) => {
-  const asked = useView((state) => state.sliceXMm);
+  const asked = useView((state) => state.sliceXMm) ?? evaluation.section.atXMm;
   const drag = useRef(false);
-  const half = evaluation.geometry.inside.widthMm / 2;
+  const half = evaluation.glow.grid.area.width / 2;
   const held = (mm: number): number => Math.min(half, Math.max(-half, mm));
   const x = held(asked);
   const [sx, top] = toScreen(view, x, evaluation.geometry.outside.heightMm / 2);

@@ -1,18 +1,50 @@
-import { formatLength, type Evaluation } from '@vitrum/core';
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { beginGesture, changeDesign, useDocument } from '../document/document-store';
+import { formatLength, sectionAt, type Evaluation } from '@vitrum/core';
+import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { beginGesture, changeDesign } from '../document/document-store';
+import { useDesignValue } from '../fields/design-fields';
 import { useEvaluation } from '../evaluation/evaluation-store';
 import { useView } from '../view/view-store';
 import { lightCones, luminanceProfile, onSlice, ringPath, sliceDrawing, type SliceDrawing } from './slice-drawing';
 import { useSize } from './use-size';
 
-const depthPath = 'assemblies.0.case.depthInsideMm';
-const leastDepthMm = 8;
-const mostDepthMm = 1000;
+/** What the slice’s handle changes: how deep a case is inside, or how far letters stand off. */
+interface Depth {
+  readonly path: string;
+  readonly label: string;
+  readonly mm: number;
+  readonly leastMm: number;
+  readonly mostMm: number;
+}
 
-const heldDepth = (mm: number): number => Math.min(mostDepthMm, Math.max(leastDepthMm, Math.round(mm)));
+const depthOf = (evaluation: Evaluation): Depth =>
+  evaluation.build === 'lightbox'
+    ? {
+        path: 'assemblies.0.case.depthInsideMm',
+        label: 'Depth inside',
+        mm: evaluation.geometry.inside.depthMm,
+        leastMm: 8,
+        mostMm: 1000,
+      }
+    : {
+        path: 'assemblies.0.letters.standoffMm',
+        label: 'Standoff',
+        mm: evaluation.geometry.standoffMm,
+        leastMm: 4,
+        mostMm: 200,
+      };
 
-const fills = { return: 'url(#grain)', back: '#dcc79a', face: '#cfe3ec', strip: '#1a1c21', block: '#b9b2a3' } as const;
+const heldAt = (mm: number, { leastMm, mostMm }: Depth): number => Math.min(mostMm, Math.max(leastMm, Math.round(mm)));
+
+const fills = {
+  return: 'url(#grain)',
+  back: '#dcc79a',
+  face: '#cfe3ec',
+  strip: '#1a1c21',
+  block: '#b9b2a3',
+  wall: '#c9c4b8',
+  letter: 'url(#grain)',
+  post: '#8d99a3',
+} as const;
 
 interface DepthHandleProps {
   readonly drawing: SliceDrawing;
@@ -29,9 +61,9 @@ const DepthHandle = ({ drawing, evaluation, hold }: DepthHandleProps) => {
     readonly gesture: ReturnType<typeof beginGesture>;
   } | null>(null);
   // From the document, not from the evaluation, which may be a step behind quick keys.
-  const depth = useDocument(
-    ({ design }) => design?.assemblies[0]?.case.depthInsideMm ?? evaluation.geometry.inside.depthMm,
-  );
+  const handle = depthOf(evaluation);
+  const stored = useDesignValue(handle.path);
+  const depth = typeof stored === 'number' ? stored : handle.mm;
   const unit = useView((view) => view.unit);
   const [x, y] = onSlice(drawing, evaluation, evaluation.section.rearZMm / 2, 0);
   const letGo = (how: 'end' | 'cancel'): void => {
@@ -47,8 +79,8 @@ const DepthHandle = ({ drawing, evaluation, hold }: DepthHandleProps) => {
   const onPointerMove = (event: PointerEvent): void => {
     const from = drag.current;
     if (from === null) return;
-    const value = heldDepth(from.depth + (event.clientY - from.y) / from.scale);
-    from.gesture.change([{ path: depthPath, value }]);
+    const value = heldAt(from.depth + (event.clientY - from.y) / from.scale, handle);
+    from.gesture.change([{ path: handle.path, value }]);
   };
   const onKeyDown = (event: KeyboardEvent): void => {
     if (event.key === 'Escape' && drag.current !== null) return letGo('cancel');
@@ -60,16 +92,16 @@ const DepthHandle = ({ drawing, evaluation, hold }: DepthHandleProps) => {
           : 0;
     if (step === 0) return;
     event.preventDefault();
-    changeDesign([{ path: depthPath, value: heldDepth(depth + step * (event.shiftKey ? 10 : 1)) }]);
+    changeDesign([{ path: handle.path, value: heldAt(depth + step * (event.shiftKey ? 10 : 1), handle) }]);
   };
   return (
     <g
       role="slider"
       tabIndex={0}
-      aria-label="Depth inside"
+      aria-label={handle.label}
       aria-orientation="vertical"
-      aria-valuemin={leastDepthMm}
-      aria-valuemax={mostDepthMm}
+      aria-valuemin={handle.leastMm}
+      aria-valuemax={handle.mostMm}
       aria-valuenow={Math.round(depth)}
       aria-valuetext={formatLength(depth, unit)}
       data-testid="depth-handle"
@@ -91,16 +123,18 @@ const DepthHandle = ({ drawing, evaluation, hold }: DepthHandleProps) => {
   );
 };
 
-const Drawing = ({ evaluation }: { readonly evaluation: Evaluation }) => {
+const Drawing = ({ evaluation: given }: { readonly evaluation: Evaluation }) => {
   const holder = useRef<HTMLDivElement>(null);
   const size = useSize(holder);
   const [held, hold] = useState<number | null>(null);
   const { unit, sliceXMm, shownFinding, lit } = useView();
+  const xMm = sliceXMm ?? given.section.atXMm;
+  const evaluation = useMemo(() => ({ ...given, section: sectionAt(given, xMm) }), [given, xMm]);
   const drawing = sliceDrawing(evaluation, size, held);
-  const profile = luminanceProfile(drawing, evaluation, sliceXMm);
-  const { inside } = evaluation.geometry;
+  const profile = luminanceProfile(drawing, evaluation, xMm);
+  const { mm: depthMm } = depthOf(evaluation);
   const [rightX] = onSlice(drawing, evaluation, 0, -evaluation.section.heightMm / 2);
-  const [, faceInner] = onSlice(drawing, evaluation, inside.depthMm, 0);
+  const [, faceInner] = onSlice(drawing, evaluation, depthMm, 0);
   const [, backInner] = onSlice(drawing, evaluation, 0, 0);
   const place = evaluation.findings.find(({ id, where }) => id === shownFinding && where?.view === 'slice')?.where;
   return (
@@ -151,7 +185,7 @@ const Drawing = ({ evaluation }: { readonly evaluation: Evaluation }) => {
             textAnchor="middle"
             data-testid="slice-depth"
           >
-            {formatLength(inside.depthMm, unit)}
+            {formatLength(depthMm, unit)}
           </text>
         </g>
         <g fontSize={12} className="fill-soft">

@@ -1,4 +1,4 @@
-import type { Evaluation, Finding, JobStatus, WorkStep } from '@vitrum/core';
+import type { BuildName, Evaluation, Finding, JobStatus, WorkStep } from '@vitrum/core';
 
 /** The work line, in the order of the work. */
 export const workSteps: readonly { readonly step: WorkStep; readonly name: string }[] = [
@@ -24,11 +24,19 @@ export interface StepState {
 
 const millimetres = (value: number): string => String(Math.round(value));
 
+/** What a step is called where a build has its own word for it. */
+const ownNames: Readonly<Record<BuildName, Partial<Readonly<Record<WorkStep, string>>>>> = {
+  lightbox: {},
+  halo: { case: 'Letters', face: 'Wall' },
+};
+
+/** The name of a step, by the build. */
+export const stepName = (step: WorkStep, build: BuildName | undefined): string =>
+  (build === undefined ? undefined : ownNames[build][step]) ?? workSteps.find((known) => known.step === step)!.name;
+
 /** A step in a few words of figures. */
-export const stepDetail = (
-  step: WorkStep,
-  { design, geometry, lettering, runs, circuit, materials, stack, parts, cost, plan }: Evaluation,
-): string => {
+export const stepDetail = (step: WorkStep, evaluation: Evaluation): string => {
+  const { design, geometry, lettering, runs, circuit, materials, parts, cost, plan } = evaluation;
   switch (step) {
     case 'brief':
       return `read from ${design.brief.readingDistanceMm / 1000} m`;
@@ -43,7 +51,9 @@ export const stepDetail = (
     case 'power':
       return `${materials.strip.voltageV} V, ${Math.round(circuit.watts)} W`;
     case 'face':
-      return `passes ${Math.round(stack.transmittance * 100)} %`;
+      return evaluation.build === 'halo'
+        ? `glow ${Math.round(evaluation.glow.halfMm)} mm`
+        : `passes ${Math.round(evaluation.stack.transmittance * 100)} %`;
     case 'cut':
       return `${parts.cut.length} parts`;
     case 'build':

@@ -1,15 +1,20 @@
-import type { WorkStep } from '@vitrum/core';
+import type { BuildName, WorkStep } from '@vitrum/core';
 import type { ComponentType } from 'react';
 import { useDocument } from '../document/document-store';
 import { FindingsPanel } from './findings-panel';
-import { workSteps } from './step-names';
+import { stepName } from './step-names';
 import { BuildStep, CutStep, ProveStep } from './steps/bench-steps';
 import { BriefStep } from './steps/brief-step';
 import { ArtworkStep, CaseStep, PowerStep } from './steps/design-steps';
 import { FaceStep } from './steps/face-step';
+import { LetterLightStep } from './steps/halo/letter-light-step';
+import { LettersStep } from './steps/halo/letters-step';
+import { WallStep } from './steps/halo/wall-step';
 import { LightStep } from './steps/light-step';
 
-const panels: Readonly<Record<WorkStep, ComponentType>> = {
+type Panels = Readonly<Record<WorkStep, ComponentType>>;
+
+const boxPanels: Panels = {
   brief: BriefStep,
   artwork: ArtworkStep,
   case: CaseStep,
@@ -21,9 +26,15 @@ const panels: Readonly<Record<WorkStep, ComponentType>> = {
   prove: ProveStep,
 };
 
+const panelsOf: Readonly<Record<BuildName, Panels>> = {
+  lightbox: boxPanels,
+  halo: { ...boxPanels, case: LettersStep, light: LetterLightStep, face: WallStep },
+};
+
 /** The settings of a step, and under them the findings. */
 export const StepPanel = ({ step }: { readonly step: WorkStep }) => {
-  const Panel = panels[step];
+  const build = useDocument((state) => state.design?.assemblies[0]?.build ?? 'lightbox');
+  const Panel = panelsOf[build][step];
   const name = useDocument((state) => state.design?.name);
   return (
     <aside
@@ -31,7 +42,7 @@ export const StepPanel = ({ step }: { readonly step: WorkStep }) => {
       className="w-[332px] shrink-0 overflow-y-auto border-l border-line px-4 py-3 max-lg:w-full max-lg:border-t max-lg:border-l-0 print:w-full print:border-0"
     >
       <p className="print-only text-lg font-bold">{name}</p>
-      <h2 className="mb-1 text-[15px] font-bold">{workSteps.find((known) => known.step === step)?.name}</h2>
+      <h2 className="mb-1 text-[15px] font-bold">{stepName(step, build)}</h2>
       <Panel />
       <div className="no-print">
         <FindingsPanel />

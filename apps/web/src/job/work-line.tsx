@@ -1,8 +1,9 @@
 import type { JobStatus, WorkStep } from '@vitrum/core';
 import { NavLink } from 'react-router';
+import { useDocument } from '../document/document-store';
 import { useEvaluation } from '../evaluation/evaluation-store';
 import { useView } from '../view/view-store';
-import { hasSeen, stepDetail, stepState, workSteps, type StepState } from './step-names';
+import { hasSeen, stepDetail, stepName, stepState, workSteps, type StepState } from './step-names';
 
 const words: Readonly<Record<StepState['kind'], (count: number) => string>> = {
   untouched: () => 'not looked at yet',
@@ -32,15 +33,16 @@ const Lamp = ({ state }: { readonly state: StepState }) => (
 interface StepLinkProps {
   readonly jobId: string;
   readonly step: WorkStep;
-  readonly name: string;
   readonly index: number;
   readonly status: JobStatus;
 }
 
 const noVisits: readonly WorkStep[] = [];
 
-const StepLink = ({ jobId, step, name, index, status }: StepLinkProps) => {
+const StepLink = ({ jobId, step, index, status }: StepLinkProps) => {
   const evaluation = useEvaluation((state) => state.evaluation);
+  const build = useDocument(({ design }) => design?.assemblies[0]?.build);
+  const name = stepName(step, build);
   const visited = useView((view) => view.visited[jobId] ?? noVisits);
   const state = stepState(step, evaluation?.findings ?? [], hasSeen(step, visited, status));
   return (
@@ -73,8 +75,8 @@ export const WorkLine = ({ jobId, status }: { readonly jobId: string; readonly s
       aria-hidden
       className="absolute top-4 bottom-4 left-[26px] w-3 border-x border-line bg-[repeating-linear-gradient(to_bottom,transparent_0_60px,var(--line)_60px_61px)] max-lg:hidden"
     />
-    {workSteps.map(({ step, name }, index) => (
-      <StepLink key={step} jobId={jobId} step={step} name={name} index={index} status={status} />
+    {workSteps.map(({ step }, index) => (
+      <StepLink key={step} jobId={jobId} step={step} index={index} status={status} />
     ))}
   </nav>
 );

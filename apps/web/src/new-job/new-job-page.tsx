@@ -1,5 +1,5 @@
 import { NewJobForm } from '@vitrum/contract';
-import { formatLength, newLightbox, parseLength } from '@vitrum/core';
+import { formatLength, newHalo, newLightbox, parseLength } from '@vitrum/core';
 import { validate } from 'class-validator';
 import { useEffect, useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
@@ -20,33 +20,39 @@ const check = async (form: NewJobForm): Promise<Problems> => {
 const jobName = (text: string): string => text.replace(/\s+/g, ' ').trim().slice(0, 60) || 'New sign';
 
 const builds = [
-  { name: 'Light box', detail: 'a case with a diffusing face, LEDs in rows or round the rim', ready: true },
-  { name: 'Halo letters', detail: 'letters held off the wall, glowing on it', ready: false },
-  { name: 'Edge-lit panel', detail: 'clear sheet, engraved, lit from its edge', ready: false },
-  { name: 'Strip in a channel', detail: 'strip or tube in a routed groove', ready: false },
-  { name: 'Layered scene', detail: 'cut sheets on spacers, lit from behind', ready: false },
-  { name: 'Display frame', detail: 'a frame that lights a print or a mirror', ready: false },
+  { build: 'lightbox', name: 'Light box', detail: 'a case with a diffusing face, LEDs in rows or round the rim' },
+  { build: 'halo', name: 'Halo letters', detail: 'letters held off the wall, glowing on it' },
+  { build: null, name: 'Edge-lit panel', detail: 'clear sheet, engraved, lit from its edge' },
+  { build: null, name: 'Strip in a channel', detail: 'strip or tube in a routed groove' },
+  { build: null, name: 'Layered scene', detail: 'cut sheets on spacers, lit from behind' },
+  { build: null, name: 'Display frame', detail: 'a frame that lights a print or a mirror' },
 ] as const;
 
-const BuildChoice = () => (
+interface BuildChoiceProps {
+  readonly chosen: NewJobForm['build'];
+  readonly onChoose: (build: NewJobForm['build']) => void;
+}
+
+const BuildChoice = ({ chosen, onChoose }: BuildChoiceProps) => (
   <fieldset className="mb-5">
     <legend className="mb-1.5 font-bold">What is it?</legend>
     <div className="grid grid-cols-2 gap-2 sm:grid-cols-3">
-      {builds.map(({ name, detail, ready }) => (
+      {builds.map(({ build, name, detail }) => (
         <label
           key={name}
-          className={`flex gap-2 border px-3 py-2 ${ready ? 'border-ink bg-sheet' : 'border-line text-soft'}`}
+          className={`flex gap-2 border px-3 py-2 ${build === chosen ? 'border-ink bg-sheet' : 'border-line'} ${build === null ? 'text-soft' : ''}`}
         >
           <input
             type="radio"
             name="build"
-            defaultChecked={ready}
-            disabled={!ready}
+            checked={build === chosen}
+            disabled={build === null}
+            onChange={() => build !== null && onChoose(build)}
             className="mt-1 accent-[var(--ink)]"
           />
           <span>
             <span className="block font-semibold">{name}</span>
-            <span className="block text-xs text-soft">{ready ? detail : 'not in this version'}</span>
+            <span className="block text-xs text-soft">{build === null ? 'not in this version' : detail}</span>
           </span>
         </label>
       ))}
@@ -71,7 +77,7 @@ export const NewJobPage = () => {
     // What was wrong with a field is forgotten as soon as it is changed.
     setProblems((now) => Object.fromEntries(Object.entries(now).filter(([key]) => !(key in part))));
   };
-  const length = (key: 'widthMm' | 'heightMm' | 'readingDistanceMm', label: string, hint?: string) => (
+  const length = (key: 'widthMm' | 'heightMm' | 'capHeightMm' | 'readingDistanceMm', label: string, hint?: string) => (
     <>
       <TypedField
         label={label}
@@ -100,7 +106,8 @@ export const NewJobPage = () => {
     setBusy(true);
     try {
       const name = jobName(form.text);
-      const job = await createJob(name, newLightbox({ ...form, name }));
+      const design = form.build === 'halo' ? newHalo({ ...form, name }) : newLightbox({ ...form, name });
+      const job = await createJob(name, design);
       void navigate(`/jobs/${job.id}/case`);
     } catch (error) {
       setProblems({ server: error instanceof Error ? error.message : String(error) });
@@ -113,7 +120,7 @@ export const NewJobPage = () => {
       <main className="mx-auto max-w-2xl px-5 py-6">
         <h1 className="mb-4 text-2xl font-bold">New job</h1>
         <form onSubmit={(event) => void submit(event)} noValidate>
-          <BuildChoice />
+          <BuildChoice chosen={form.build} onChoose={(build) => set({ build })} />
           <fieldset className="mb-4">
             <legend className="mb-1 font-bold">What does it say?</legend>
             <FieldRow id="says" label="The sign says" problem={problems.text ?? null} stacked>
@@ -127,16 +134,24 @@ export const NewJobPage = () => {
             </FieldRow>
           </fieldset>
           <fieldset className="mb-4">
-            <legend className="mb-1 font-bold">How large is it outside?</legend>
-            {length('widthMm', 'Width')}
-            {length('heightMm', 'Height')}
+            <legend className="mb-1 font-bold">
+              {form.build === 'halo' ? 'How tall are the letters?' : 'How large is it outside?'}
+            </legend>
+            {form.build === 'halo' ? (
+              length('capHeightMm', 'Cap height', 'of a capital H; a drawing can take their place in the step Artwork')
+            ) : (
+              <>
+                {length('widthMm', 'Width')}
+                {length('heightMm', 'Height')}
+              </>
+            )}
           </fieldset>
           <fieldset className="mb-5">
             <legend className="mb-1 font-bold">From how far is it read?</legend>
             {length(
               'readingDistanceMm',
               'Nearest distance',
-              'dots and bands must not show from there; “3 m”, “10ft” and arithmetic are understood',
+              'LEDs must not show one by one from there; “3 m”, “10ft” and arithmetic are understood',
             )}
           </fieldset>
           {problems.server !== undefined && (

@@ -18,7 +18,7 @@ const Variant = ({ evaluation }: { readonly evaluation: Evaluation }) => {
         <PictureCanvas picture={picture} label={glow.verdict.sentence} className="max-h-full max-w-full" />
       </div>
       <p className="figure mt-1 text-xs">
-        {Math.round(geometry.inside.depthMm)} mm, {Math.round(glow.evenness.meanCdM2)} cd/m², {cost.currency}
+        {Math.round(geometry.outside.depthMm)} mm deep, {Math.round(glow.evenness.meanCdM2)} cd/m², {cost.currency}
         {cost.perPiece.toFixed(2)}
       </p>
       <p className="line-clamp-2 text-xs leading-tight text-soft">{glow.verdict.sentence}</p>

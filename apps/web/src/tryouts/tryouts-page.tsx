@@ -16,8 +16,10 @@ import { useTryouts } from './tryouts-store';
 const roundTo = (value: number, step: number): number => Math.round(value / step) * step;
 
 /** Bounds to start from: round the design as it is. */
-const startFrom = (design: Design, catalogue: Catalogue): PlanDraft => {
-  const { light, case: box } = design.assemblies[0]!;
+const startFrom = (design: Design, catalogue: Catalogue): PlanDraft | null => {
+  const assembly = design.assemblies[0];
+  if (assembly?.build !== 'lightbox') return null;
+  const { light, case: box } = assembly;
   const rows = light.layout === 'rows' ? light.rowCount : light.turnCount;
   return {
     fromMm: Math.max(20, roundTo(box.depthInsideMm * 0.5, 10)),
@@ -51,8 +53,14 @@ export const TryoutsPage = ({ jobId }: { readonly jobId: string }) => {
     if (point !== undefined) changeDesign(point.change);
   }, []);
   const shown = points.find(({ id }) => id === hovered);
-  if (start === null) return null;
-  const rowsWord = evaluation?.design.assemblies[0]?.light.layout === 'rows' ? 'Rows' : 'Turns';
+  if (start === null)
+    return (
+      <p className="flex flex-1 items-center justify-center px-8 text-center text-soft">
+        Try-outs weigh depth, rows and faces of a light box. For letters, drag the standoff in the slice and the setback
+        in the step Light: the glow follows.
+      </p>
+    );
+  const rowsWord = evaluation?.assembly.light.layout === 'rows' ? 'Rows' : 'Turns';
   return (
     <>
       <main className="flex min-w-0 flex-1 flex-col max-lg:min-h-[560px]">

@@ -3,9 +3,10 @@ import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 
 /** What can be laid over the lit view. */
-export type Overlay = 'strip' | 'sizes' | 'false-colour' | 'findings';
+export type Overlay = 'strip' | 'posts' | 'sizes' | 'false-colour' | 'findings';
 export const overlayNames: Readonly<Record<Overlay, string>> = {
   strip: 'strip',
+  posts: 'posts',
   sizes: 'sizes',
   'false-colour': 'false colour',
   findings: 'findings',
@@ -17,8 +18,8 @@ interface ViewState {
   readonly overlays: readonly Overlay[];
   readonly unit: LengthUnit;
   readonly theme: 'light' | 'dark';
-  /** Where the slice is taken, mm from the middle. */
-  readonly sliceXMm: number;
+  /** Where the slice is taken, mm from the middle; null: where the piece has most to show. */
+  readonly sliceXMm: number | null;
   readonly shownFinding: string | null;
   readonly shownFigure: string | null;
   readonly visited: Readonly<Record<string, readonly WorkStep[]>>;
@@ -31,10 +32,10 @@ export const useView = create<ViewState>()(
     (): ViewState => ({
       ambient: 'evening',
       lit: true,
-      overlays: ['sizes', 'findings'],
+      overlays: ['posts', 'sizes', 'findings'],
       unit: 'mm',
       theme: 'light',
-      sliceXMm: 0,
+      sliceXMm: null,
       shownFinding: null,
       shownFigure: null,
       visited: {},

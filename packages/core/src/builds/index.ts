@@ -4,6 +4,7 @@ import type { StageResults } from '../evaluate/types.js';
 import type { Figure } from '../figures/types.js';
 import { rulesFor, type Rule } from '../findings/index.js';
 import type { GridWish } from '../glow/index.js';
+import type { Section } from '../section/index.js';
 import { halo } from './halo/index.js';
 import { lightbox } from './lightbox/index.js';
 import type { Pipeline } from './types.js';
@@ -37,5 +38,15 @@ export const figuresOf = (results: StageResults): readonly Figure[] => {
       return lightbox.figures(results);
     case 'halo':
       return halo.figures(results);
+  }
+};
+
+/** The slice of a piece at x (mm right of the middle). */
+export const sectionAt = (results: StageResults, xMm: number): Section => {
+  switch (results.build) {
+    case 'lightbox':
+      return lightbox.sectionAt(results, xMm);
+    case 'halo':
+      return halo.sectionAt(results, xMm);
   }
 };

@@ -6,6 +6,7 @@ import type { Figure } from '../figures/types.js';
 import type { Rule } from '../findings/types.js';
 import type { GridWish } from '../glow/index.js';
 import type { Result } from '../result.js';
+import type { Section } from '../section/index.js';
 
 /** Runs the stages of one build on designs one after the other, each stage remembering its last call. */
 export type Pipeline<Own extends Assembly = Assembly> = (design: Design, assembly: Own) => Result<StageRun>;
@@ -17,4 +18,6 @@ export interface Build<Own extends Assembly, Results extends StageResults> {
   readonly rules: readonly Rule<Results>[];
   /** The figures of the tape, in order. */
   readonly figures: (results: Results) => readonly Figure[];
+  /** The slice at x (mm right of the middle). */
+  readonly sectionAt: (results: Results, xMm: number) => Section;
 }

@@ -6,7 +6,9 @@ import { partDxf } from './dxf.js';
 import { partsCsv, stripCsv } from './parts-csv.js';
 import { litPng } from './png.js';
 import { partSvg } from './svg.js';
-import { templatePdf } from './template-pdf.js';
+import { solidFiles } from './solid-files.js';
+import { templatesOf } from './template-pdf.js';
+import { tiledPdf } from './tiled-pdf.js';
 
 export { fileName, type PackFile } from './file-name.js';
 export { lightMaps, lightZip, luminanceCsv, luminancePfm, luminancePng16 } from './light-maps.js';
@@ -14,9 +16,20 @@ export { partDxf } from './dxf.js';
 export { partsCsv, stripCsv } from './parts-csv.js';
 export { litPng } from './png.js';
 export { partSvg, pathData } from './svg.js';
-export { checkSquareMm, templatePdf, type Paper } from './template-pdf.js';
+export { templatePdf, templatesOf } from './template-pdf.js';
+export { checkSquareMm, tiledPdf, type Paper, type Template } from './tiled-pdf.js';
 
 const litViewPx = 1200;
+
+const templateFiles = (evaluation: Evaluation): Promise<readonly PackFile[]> =>
+  Promise.all(
+    Object.entries(templatesOf(evaluation)).flatMap(([name, template]) =>
+      (['a4', 'letter'] as const).map(async (paper) => ({
+        path: `${name}-${paper}.pdf`,
+        bytes: await tiledPdf(template, paper),
+      })),
+    ),
+  );
 
 /** Everything that goes to the bench: SVG and DXF of each part, templates, lists, the design, the lit view. */
 export const benchPack = async (evaluation: Evaluation): Promise<readonly PackFile[]> => {
@@ -26,8 +39,8 @@ export const benchPack = async (evaluation: Evaluation): Promise<readonly PackFi
     { path: 'parts.csv', bytes: strToU8(`\uFEFF${partsCsv(evaluation)}`) },
     { path: 'strip-plan.csv', bytes: strToU8(`\uFEFF${stripCsv(evaluation)}`) },
     { path: 'lit-dusk.png', bytes: litPng(evaluation, 'evening', litViewPx) },
-    { path: 'strip-template-a4.pdf', bytes: await templatePdf(evaluation, 'a4') },
-    { path: 'strip-template-letter.pdf', bytes: await templatePdf(evaluation, 'letter') },
+    ...(await templateFiles(evaluation)),
+    ...solidFiles(evaluation),
     ...parts.cut.flatMap((part) => [
       { path: `parts/${part.id}.svg`, bytes: strToU8(partSvg(part)) },
       { path: `parts/${part.id}.dxf`, bytes: strToU8(partDxf(part)) },

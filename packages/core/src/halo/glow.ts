@@ -60,8 +60,8 @@ export interface HaloGlowInputs {
   readonly wish: GridWish;
 }
 
-/** The wall is lit this many LED heights beyond the letters, where the glow is below a hundredth of its edge. */
-const marginHeights = 6;
+/** The wall is lit this many LED heights beyond the letters, where the glow is below a thousandth of its edge. */
+const marginHeights = 11;
 const leastMarginMm = 60;
 /** Cells wanted over the LEDs’ height above the wall. */
 const cellsPerHeight = 4;

@@ -23,4 +23,6 @@ export interface Section {
   readonly rearZMm: number;
   readonly frontZMm: number;
   readonly heightMm: number;
+  /** Where on the front it is taken (mm right of the middle). */
+  readonly atXMm: number;
 }

@@ -148,6 +148,10 @@ export const ProveStep = () => {
   const evaluation = useEvaluation((state) => state.evaluation);
   if (evaluation === null) return null;
   const { circuit, heat, glow, materials, design } = evaluation;
+  const shows =
+    evaluation.build === 'lightbox'
+      ? { fine: 'no dots, no bands', amiss: 'dots or bands show' }
+      : { fine: 'no scallops', amiss: 'scallops show' };
   const worst = circuit.chains.reduce((most, { dropV }) => Math.max(most, dropV), 0);
   const checks = [
     ['Current at the supply', `${circuit.amps.toFixed(2)} A`, 'full white, after a minute'],
@@ -161,16 +165,24 @@ export const ProveStep = () => {
       `${Math.round(heat.stripC.low)}–${Math.round(heat.stripC.high)} °C`,
       `may have ${materials.strip.maxBoardC} °C`,
     ],
-    [
-      'Face after an hour',
-      `${Math.round(heat.faceC.low)}–${Math.round(heat.faceC.high)} °C`,
-      `may have ${materials.face.maxC} °C`,
-    ],
-    ['Mean luminance', `${Math.round(glow.evenness.meanCdM2)} cd/m²`, 'over the lit part'],
-    ['Darkest to mean', glow.evenness.minOverMean.toFixed(2), 'corners, by photograph or meter'],
+    ...(evaluation.build === 'lightbox'
+      ? ([
+          [
+            'Face after an hour',
+            `${Math.round(heat.faceC.low)}–${Math.round(heat.faceC.high)} °C`,
+            `may have ${evaluation.materials.face.maxC} °C`,
+          ],
+          ['Mean luminance', `${Math.round(glow.evenness.meanCdM2)} cd/m²`, 'over the lit part'],
+          ['Darkest to mean', glow.evenness.minOverMean.toFixed(2), 'corners, by photograph or meter'],
+        ] as const)
+      : ([
+          ['Wall at the edge', `${Math.round(glow.evenness.meanCdM2)} cd/m²`, 'mean along the outlines'],
+          ['Glow falls to half', `${Math.round(evaluation.glow.halfMm)} mm out`, 'by photograph or meter'],
+          ['Darkest to mean', glow.evenness.minOverMean.toFixed(2), 'along the edge, tips left out'],
+        ] as const)),
     [
       'From the reading distance',
-      glow.evenness.dotsVanishAtMm <= design.brief.readingDistanceMm ? 'no dots, no bands' : 'dots or bands show',
+      glow.evenness.dotsVanishAtMm <= design.brief.readingDistanceMm ? shows.fine : shows.amiss,
       `${design.brief.readingDistanceMm / 1000} m, in the dark`,
     ],
   ] as const;
@@ -194,9 +206,9 @@ export const ProveStep = () => {
           ))}
         </tbody>
       </table>
-      <BrightnessCheck evaluation={evaluation} />
+      {evaluation.build === 'lightbox' && <BrightnessCheck evaluation={evaluation} />}
       <p className="mt-2 border-l-4 border-caution pl-2 text-[13px]">
-        Do not leave a new sign lit unattended. Soak it for an hour before the back is closed.
+        Do not leave a new sign lit unattended. Soak it for an hour before it is closed or hung.
       </p>
     </>
   );

@@ -1,6 +1,6 @@
 import { fontListings } from '@vitrum/core';
 import { ChoiceField, LengthField, NumberField, WordsField, useDesignValue } from '../../fields/design-fields';
-import { useEvaluation } from '../../evaluation/evaluation-store';
+import { useBoxEvaluation, useEvaluation } from '../../evaluation/evaluation-store';
 import { useLength } from '../../view/use-length';
 import { DrawingField, OwnFontField } from './artwork-source';
 import { BlockField } from './block-field';
@@ -72,33 +72,52 @@ const useToolHint = (): string | undefined => {
   return materials.tool.kind === 'bit' && corners > 0 ? `${parts}; ${corners} inside corners come out round` : parts;
 };
 
+/** Film on a face: what light goes through, which film, and where it stands. */
+const FilmFields = () => {
+  const { films } = useCatalogue();
+  return (
+    <>
+      <ChoiceField
+        label="Light through"
+        wide
+        path={`${at}.artwork.mode`}
+        choices={[
+          { value: 'opaque-letters', label: 'the ground, letters dark' },
+          { value: 'lit-letters', label: 'the letters, mask dark' },
+          { value: 'coloured-letters', label: 'both, letters coloured' },
+        ]}
+      />
+      <ChoiceField label="Film" wide path={`${at}.artwork.filmId`} choices={choicesOf(films)} />
+      <LengthField label="Shift right" path={`${at}.artwork.offsetXMm`} />
+      <LengthField label="Shift up" path={`${at}.artwork.offsetYMm`} />
+    </>
+  );
+};
+
+/** How a build speaks of its tool and of work from behind. */
+const cutting = {
+  lightbox: { tool: 'film-knife', front: 'from the front', behind: 'from behind, cut mirrored' },
+  halo: { tool: 'bit-3', front: 'front up', behind: 'back up, drawn mirrored' },
+} as const;
+
 export const ArtworkStep = () => {
-  const { films, tools } = useCatalogue();
+  const { tools } = useCatalogue();
   const drawing = useDesignValue(`${at}.artwork.drawing`);
+  const build = useDesignValue(`${at}.build`) === 'halo' ? 'halo' : 'lightbox';
   const toolHint = useToolHint();
   const toolCaution = useEvaluation(
     (state) => state.evaluation?.plan.steps.find(({ id }) => id === 'lettering')?.caution ?? null,
   );
+  const words = cutting[build];
   return (
     <>
       {!drawing && <TextFields />}
       <DrawingField />
       <div className="mt-2 border-t border-line pt-2">
         <ChoiceField
-          label="Light through"
-          wide
-          path={`${at}.artwork.mode`}
-          choices={[
-            { value: 'opaque-letters', label: 'the ground, letters dark' },
-            { value: 'lit-letters', label: 'the letters, mask dark' },
-            { value: 'coloured-letters', label: 'both, letters coloured' },
-          ]}
-        />
-        <ChoiceField label="Film" wide path={`${at}.artwork.filmId`} choices={choicesOf(films)} />
-        <ChoiceField
           label="Cut with"
           path={`${at}.artwork.toolId`}
-          otherwise="film-knife"
+          otherwise={words.tool}
           choices={choicesOf(tools)}
           hint={toolHint}
         />
@@ -109,12 +128,11 @@ export const ArtworkStep = () => {
           otherwise="false"
           toStored={(choice) => choice === 'true'}
           choices={[
-            { value: 'false', label: 'from the front' },
-            { value: 'true', label: 'from behind, cut mirrored' },
+            { value: 'false', label: words.front },
+            { value: 'true', label: words.behind },
           ]}
         />
-        <LengthField label="Shift right" path={`${at}.artwork.offsetXMm`} />
-        <LengthField label="Shift up" path={`${at}.artwork.offsetYMm`} />
+        {build === 'lightbox' && <FilmFields />}
       </div>
     </>
   );
@@ -122,7 +140,7 @@ export const ArtworkStep = () => {
 
 export const CaseStep = () => {
   const { boards, linings } = useCatalogue();
-  const evaluation = useEvaluation((state) => state.evaluation);
+  const evaluation = useBoxEvaluation();
   const show = useLength();
   const sizeBy = useDesignValue(`${at}.case.sizeBy`);
   const retention = useDesignValue(`${at}.case.retention`);

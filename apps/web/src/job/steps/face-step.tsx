@@ -1,10 +1,10 @@
-import type { Evaluation } from '@vitrum/core';
 import { ChoiceField, LengthField, useDesignValue } from '../../fields/design-fields';
 import { changeDesign } from '../../document/document-store';
-import { useEvaluation } from '../../evaluation/evaluation-store';
+import { useBoxEvaluation } from '../../evaluation/evaluation-store';
 import { Button } from '../../ui/button';
 import { choicesOf, useCatalogue } from '../catalogue-context';
 import { CoatsField } from './coats-field';
+import { LitToUnlit, Spots, Verdict } from './glow-report';
 import { TraceCheck } from './trace-check';
 
 const at = 'assemblies.0';
@@ -34,42 +34,15 @@ const SecondSheet = () => {
   );
 };
 
-const Verdict = ({ glow }: { readonly glow: Evaluation['glow'] }) => (
-  <p
-    data-testid="verdict"
-    className={`my-2 border border-l-4 border-line bg-sheet px-3 py-2 ${glow.verdict.verdict === 'even' ? 'border-l-sound' : 'border-l-signal'}`}
-  >
-    {glow.verdict.sentence}
-  </p>
-);
-
-const Spots = ({ glow }: { readonly glow: Evaluation['glow'] }) =>
-  glow.spots.length === 0 ? null : (
-    <>
-      <h3 className="mt-3 font-bold">Hot and dark places</h3>
-      <ul className="text-[13px]" data-testid="spots">
-        {glow.spots.map(({ kind, cdM2, overMean, why, at: [x, y] }) => (
-          <li key={`${kind}${x}${y}`} className="border-b border-line py-1">
-            <span className="figure float-right">
-              {Math.round(cdM2)} cd/m², {Math.round(overMean * 100)} %
-            </span>
-            <strong>{kind}</strong> <span className="text-soft">{why}</span>
-          </li>
-        ))}
-      </ul>
-      <p className="text-xs text-soft">Per cent of the mean; marked on the face in false colour.</p>
-    </>
-  );
-
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
 export const FaceStep = () => {
   const { faces } = useCatalogue();
-  const evaluation = useEvaluation((state) => state.evaluation);
+  const evaluation = useBoxEvaluation();
   if (evaluation === null) return null;
   const { stack } = evaluation;
   const { face } = evaluation.materials;
-  const { evenness, daylight, indirectShare } = evaluation.glow;
+  const { evenness, indirectShare } = evaluation.glow;
   return (
     <>
       <ChoiceField
@@ -119,21 +92,7 @@ export const FaceStep = () => {
       </table>
       <Spots glow={evaluation.glow} />
       <TraceCheck />
-      <h3 className="mt-3 font-bold">Lit to unlit</h3>
-      <table className="figure w-full text-[13px]">
-        <tbody>
-          {daylight.map(({ ambient, lux, litOverUnlit }) => (
-            <tr key={ambient} className="border-b border-line">
-              <th scope="row" className="py-0.5 text-left font-sans font-normal">
-                {ambient}, {lux.toLocaleString('en')} lx
-              </th>
-              <td className="text-right">
-                {litOverUnlit >= 100 ? Math.round(litOverUnlit).toLocaleString('en') : litOverUnlit.toFixed(2)} : 1
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <LitToUnlit glow={evaluation.glow} />
     </>
   );
 };

@@ -4,10 +4,13 @@ import type { Build } from '../types.js';
 import { haloFigures } from './figures.js';
 import { haloPipeline } from './pipeline.js';
 import { haloRules } from './rules.js';
+import { haloSectionAt } from './section.js';
 
 /** Opaque letters held off a wall, lit from behind. */
 export const halo: Build<HaloAssembly, HaloResults> = {
   pipeline: haloPipeline,
   rules: haloRules,
   figures: haloFigures,
+  sectionAt: ({ lettering, geometry, assembly, materials, runs, posts }, x) =>
+    haloSectionAt(x, lettering.outline, geometry, assembly, materials, runs, posts),
 };

@@ -6,6 +6,8 @@ import type { Outline } from '../../outlines/index.js';
 
 /** Strip, joints and solder of letters, by their area (kg/m²); typical. */
 const fittedKgPerM2 = 0.5;
+/** Between the strip and a post inside it (mm): strip cuts corners a little, and must not be broken for a post. */
+const clearOfStripMm = 6;
 /** Material that must stand round a post (mm). */
 const roundPostMm = 3;
 
@@ -22,7 +24,7 @@ export const haloPosts = (
 ): readonly PostedPart[] => {
   const { strip } = materials;
   const shownMm = light.standing ? strip.heightMm : strip.widthMm;
-  const stripReach = light.setbackMm + shownMm + (light.lineCount - 1) * light.linePitchMm + 2;
+  const stripReach = light.setbackMm + shownMm + (light.lineCount - 1) * light.linePitchMm + clearOfStripMm;
   return placePosts(outline, {
     diameterMm: posts.diameterMm,
     insideMm: light.layout === 'outline' ? stripReach : roundPostMm,

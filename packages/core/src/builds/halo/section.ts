@@ -22,7 +22,7 @@ const uprightStretches = (outline: Outline, x: number): readonly (readonly [numb
   );
 
 /** Where the slice is taken: through the first post of the widest letter, or its middle. */
-export const sliceXOf = (outline: Outline, posts: readonly PostedPart[]): number => {
+const sliceXOf = (outline: Outline, posts: readonly PostedPart[]): number => {
   const parts = solidParts(outline);
   const widths = parts.map((part) => outlineBounds(part)?.width ?? 0);
   const widest = widths.indexOf(Math.max(...widths));
@@ -78,8 +78,9 @@ const stripShapes = (
   );
 };
 
-/** The slice through halo letters, top to bottom: wall, posts, strip, letters. */
-export const haloSection = (
+/** The slice through halo letters at x, top to bottom: wall, posts, strip, letters. */
+export const haloSectionAt = (
+  x: number,
   outline: Outline,
   geometry: LettersGeometry,
   assembly: HaloAssembly,
@@ -87,7 +88,6 @@ export const haloSection = (
   runs: LetterRuns,
   posts: readonly PostedPart[],
 ): Section => {
-  const x = sliceXOf(outline, posts);
   const heightMm = geometry.outside.heightMm + 2 * beyondMm;
   const cut = posts
     .flatMap((part) => part.posts)
@@ -147,5 +147,16 @@ export const haloSection = (
     rearZMm: -wallDrawnMm,
     frontZMm: geometry.frontZMm,
     heightMm,
+    atXMm: x,
   };
 };
+
+/** The slice where it tells most: through the first post of the widest letter. */
+export const haloSection = (
+  outline: Outline,
+  geometry: LettersGeometry,
+  assembly: HaloAssembly,
+  materials: HaloMaterials,
+  runs: LetterRuns,
+  posts: readonly PostedPart[],
+): Section => haloSectionAt(sliceXOf(outline, posts), outline, geometry, assembly, materials, runs, posts);

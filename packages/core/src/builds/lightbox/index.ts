@@ -10,4 +10,6 @@ export const lightbox: Build<LightboxAssembly, BoxResults> = {
   pipeline: lightboxPipeline,
   rules: lightboxRules,
   figures: lightboxFigures,
+  // A box is the same all along.
+  sectionAt: ({ section }) => section,
 };

@@ -114,7 +114,7 @@ export const tooDim: Rule<BoxResults> = ({ results, catalogue }) => {
 /** Dark corners or ends. */
 export const unevenCorners: Rule<BoxResults> = ({ results, catalogue }) => {
   const { evenness, grid } = results.glow;
-  const { design, geometry, materials } = results;
+  const { geometry, materials } = results;
   if (evenness.meanCdM2 <= 0 || evenness.minOverMean >= evenEnough) return null;
   const { light } = results.assembly;
   const closer = Array.from({ length: 8 }, (_, step) => Math.round(light.endMarginMm * (1 - (step + 1) / 8)))

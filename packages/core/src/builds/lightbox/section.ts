@@ -174,5 +174,6 @@ export const lightboxSection = (
     rearZMm: rearZ,
     frontZMm: rearZ + outside.depthMm,
     heightMm: outside.heightMm,
+    atXMm: 0,
   };
 };

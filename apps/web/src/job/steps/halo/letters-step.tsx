@@ -1,0 +1,136 @@
+import { useId } from 'react';
+import { changeDesign } from '../../../document/document-store';
+import { useHaloEvaluation } from '../../../evaluation/evaluation-store';
+import { ChoiceField, LengthField, NumberField, useDesignValue } from '../../../fields/design-fields';
+import { FieldRow } from '../../../fields/field-row';
+import { Button } from '../../../ui/button';
+import { useLength } from '../../../view/use-length';
+import { choicesOf, useCatalogue } from '../../catalogue-context';
+
+const at = 'assemblies.0';
+
+const LetterColour = () => {
+  const id = useId();
+  const path = `${at}.letters.colour`;
+  const colour = useDesignValue(path) as string;
+  return (
+    <FieldRow id={id} label="Finished in">
+      <input
+        id={id}
+        type="color"
+        className="h-8 w-36 rounded-[3px] border border-line bg-sheet"
+        value={colour}
+        onChange={(event) => void changeDesign([{ path, value: event.target.value }])}
+      />
+    </FieldRow>
+  );
+};
+
+/** Posts letter by letter, and the way back from those put by hand. */
+const PostsTable = () => {
+  const evaluation = useHaloEvaluation();
+  const pinned = useDesignValue(`${at}.posts.pinned`) as readonly unknown[] | undefined;
+  if (evaluation === null) return null;
+  const letters = [...evaluation.posts].sort(
+    (a, b) => Math.min(...a.ring.map(([x]) => x)) - Math.min(...b.ring.map(([x]) => x)),
+  );
+  const held = pinned?.length ?? 0;
+  return (
+    <>
+      <table className="figure mt-1 w-full text-[13px]">
+        <thead>
+          <tr className="border-b border-ink text-left font-sans text-xs text-soft">
+            <th>letter</th>
+            <th className="text-right">weight</th>
+            <th className="text-right">posts</th>
+            <th className="text-right">wanted</th>
+          </tr>
+        </thead>
+        <tbody>
+          {letters.map(({ kg, needed, posts }, index) => (
+            <tr key={index} className="border-b border-line">
+              <td>{index + 1}</td>
+              <td className="text-right">{kg.toFixed(2)} kg</td>
+              <td className="text-right">{posts.length}</td>
+              <td className="text-right">{needed}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-1 text-[13px] text-soft">
+        Drag a post over the piece, or move it by arrow keys: it stays where you put it (square), the rest is solved.
+      </p>
+      {held > 0 && (
+        <Button className="mt-1" onClick={() => void changeDesign([{ path: `${at}.posts.pinned`, value: [] }])}>
+          Let Vitrum place all posts ({held} by hand)
+        </Button>
+      )}
+    </>
+  );
+};
+
+/** Halo letters: what they are made of, how far they stand off, what holds them. */
+export const LettersStep = () => {
+  const { boards, linings } = useCatalogue();
+  const evaluation = useHaloEvaluation();
+  const show = useLength();
+  const form = useDesignValue(`${at}.letters.form`);
+  const geometry = evaluation?.geometry;
+  const glow = evaluation?.glow;
+  return (
+    <>
+      <LengthField
+        label="Standoff"
+        path={`${at}.letters.standoffMm`}
+        hint={glow === undefined ? undefined : `glow ${show(glow.halfMm)} to half, ${show(glow.tenthMm)} to a tenth`}
+      />
+      <ChoiceField
+        label="Letters are"
+        path={`${at}.letters.form`}
+        choices={[
+          { value: 'plate', label: 'flat plates' },
+          { value: 'hollow', label: 'hollow, with returns' },
+        ]}
+      />
+      <ChoiceField
+        label="Cut from"
+        wide
+        path={`${at}.letters.boardId`}
+        choices={choicesOf(boards.filter(({ uses }) => uses.includes('letter')))}
+        hint={geometry === undefined ? undefined : `${show(geometry.outside.depthMm)} from wall to front`}
+      />
+      {form === 'hollow' && (
+        <>
+          <LengthField label="Depth" path={`${at}.letters.depthMm`} hint="front to rear edge" />
+          <LengthField label="Return thickness" path={`${at}.letters.wallMm`} />
+          <ChoiceField
+            label="Backs"
+            path={`${at}.letters.back`}
+            choices={[
+              { value: 'open', label: 'open, strip inside' },
+              { value: 'closed', label: 'closed, strip on them' },
+            ]}
+          />
+        </>
+      )}
+      <ChoiceField
+        label="Backs finished"
+        path={`${at}.letters.backFinishId`}
+        choices={choicesOf(linings)}
+        hint={
+          evaluation === null
+            ? undefined
+            : `${Math.round(evaluation.glow.bouncedShare * 100)} % of the wall’s light came by way of them`
+        }
+      />
+      <LetterColour />
+      <h3 className="mt-3 font-bold">Posts</h3>
+      <LengthField label="Thickness" path={`${at}.posts.diameterMm`} />
+      <NumberField label="One carries" path={`${at}.posts.perPostKg`} unit="kg" step={0.1} />
+      <PostsTable />
+      <p className="mt-2 border-l-4 border-caution pl-2 text-[13px]">
+        Fixings rated for the wall; heavy or overhead letters: a structural professional.
+      </p>
+    </>
+  );
+};

@@ -1,0 +1,4 @@
+export { letterShell, wallClip, type ShellSizes } from './letter-solids.js';
+export { stacked } from './stacked.js';
+export { stlOf } from './stl.js';
+export type { Layer, Triangles } from './types.js';
