@@ -1,8 +1,10 @@
 /** Unit tests of every workspace; the server's want a PostgreSQL (see scripts/test.mjs). */
+const nearGlobals = '<rootDir>/scripts/lib/jest-near-globals.mjs';
+
 const shared = {
   transform: {
     '^.+\\.tsx?$': [
-      '@swc/jest',
+      nearGlobals,
       {
         jsc: {
           target: 'es2022',
@@ -12,7 +14,10 @@ const shared = {
         module: { type: 'es6' },
       },
     ],
+    // The clipper and the Fourier transform are loops over numbers.
+    '/node_modules/(clipper2-ts|fft\\.js)/.*\\.js$': [nearGlobals, {}],
   },
+  transformIgnorePatterns: ['/node_modules/(?!(clipper2-ts|fft\\.js)/)'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': '$1' },
   testEnvironment: 'node',

@@ -13,7 +13,8 @@ beforeAll(async () => {
 const artwork = dispensary.assemblies[0]!.artwork;
 const lay = (text: string, change: object = {}) => {
   const wanted = { ...artwork, ...change };
-  return layLettering(text, wanted, chooseFont(wanted.fontId, wanted.ownFont ?? null, fonts));
+  const font = chooseFont(wanted.fontId, wanted.ownFont ?? null, fonts);
+  return layLettering(text, wanted, font, wanted.offsetXMm, wanted.offsetYMm);
 };
 const set = (text: string, change: object = {}): Lettering => {
   const laid = lay(text, change);

@@ -122,18 +122,6 @@ export const edgeGlow = (probe: WallProbe, outline: Outline, stepMm: number, eve
 export const glowAlong = (light: WallLight, outline: Outline, stepMm: number): EdgeReport =>
   edgeGlow(probeOf(light), outline, stepMm);
 
-/** The strongest scallop along an edge: the Michelson contrast of its light within one pitch, at its worst. */
-export const scallopContrast = ({ places }: EdgeReport, pitchMm: number, stepMm: number): number => {
-  const window = max(2, Math.ceil(pitchMm / stepMm) + 1);
-  let worst = 0;
-  for (let from = 0; from + window <= places.length; from += 1) {
-    const lux = places.slice(from, from + window).map(({ edgeLux }) => edgeLux);
-    const [low, high] = [min(...lux), max(...lux)];
-    if (high + low > 0) worst = max(worst, (high - low) / (high + low));
-  }
-  return worst;
-};
-
 /** A place where a post takes light from the edge, and the share it takes. */
 export interface PostShadow {
   readonly at: Point;

@@ -22,6 +22,7 @@ import { edgeGlow, mapValue, postShadows, type EdgeReport, type PostShadow } fro
 import { leaksOf, type Leaks } from './leaks.js';
 import { letterLights, type Looking } from './lights.js';
 import { postsAmiss, type PostedPart } from './posts.js';
+import { strongestScallop, type Scallop } from './scallops.js';
 import { luxAt, sourcesOf } from './sources.js';
 import { alongRings, type AlongRings } from './along-rings.js';
 import type { HaloScene } from './types.js';
@@ -65,8 +66,8 @@ const marginHeights = 11;
 const leastMarginMm = 60;
 /** Cells wanted over the LEDs’ height above the wall. */
 const cellsPerHeight = 4;
-/** Places along the outline at which the edge is looked at: so many over one LED pitch, and no more in all. */
-const placesPerPitch = 6;
+/** Places along the outline at which the edge is looked at: so many over the LEDs’ height, and no more in all. */
+const placesPerHeight = 6;
 const mostPlaces = 1800;
 /** Widths are looked for at so many places, in steps of this share of the LEDs’ height. */
 const widthPlaces = 90;
@@ -96,25 +97,25 @@ const shareOf = (values: readonly number[], share: number): number =>
 const evennessAlong = (
   along: AlongRings,
   report: EdgeReport,
+  scallop: Scallop,
   cdPerLux: number,
   pitchMm: number,
   brief: Brief,
   faceMm: number,
 ): Evenness => {
-  const { smooth, atTip, ripple } = along;
+  const { smooth, atTip } = along;
   const slow = smooth.map((lux) => lux * cdPerLux);
   const mean = slow.reduce((sum, value) => sum + value, 0) / Math.max(1, slow.length);
   const counted = atTip.every(Boolean) ? slow.map((_, index) => index) : [...slow.keys()].filter((at) => !atTip[at]);
   const darkest = counted.reduce((at, index) => (slow[index]! < slow[at]! ? index : at), counted[0] ?? 0);
   const [min, max] = [slow[darkest] ?? 0, slow.reduce((most, value) => Math.max(most, value), 0)];
   const seen = (ofPitch: number): SeenRipple => ({ pitchMm: ofPitch, luminance: mean, faceMm });
-  const contrast = ripple.contrast;
   const dots = {
     pitchMm,
-    contrast,
+    contrast: scallop.contrast,
     threshold: thresholdFrom(seen(pitchMm), brief.readingDistanceMm),
-    vanishesAtMm: vanishingDistance(seen(pitchMm), contrast),
-    at: report.places[ripple.index]?.at ?? ([0, 0] as const),
+    vanishesAtMm: vanishingDistance(seen(pitchMm), scallop.contrast),
+    at: scallop.at,
   };
   const high = shareOf(slow, 0.95);
   return {
@@ -132,7 +133,7 @@ const evennessAlong = (
     },
     dots,
     bands: null,
-    dotContrast: contrast,
+    dotContrast: scallop.contrast,
     dotsVanishAtMm: dots.vanishesAtMm,
   };
 };
@@ -207,7 +208,7 @@ export const haloGlowOf = (inputs: HaloGlowInputs): HaloGlow => {
   const wall = lightWall(scene, grid, sources);
   const bouncedAt = (at: Point): number => mapValue(wall.bouncedLux, grid, at);
   const roundMm = outline.reduce((sum, ring) => sum + ringLength(ring), 0);
-  const stepMm = Math.max(runs.ledPitchMm / placesPerPitch, 1, roundMm / mostPlaces);
+  const stepMm = Math.max(geometry.ledZMm / placesPerHeight, 1, roundMm / mostPlaces);
   const every = Math.max(1, Math.round(roundMm / stepMm / widthPlaces));
   const probe = {
     luxAt: (at: Point): number => luxAt(sources, at[0], at[1]) + bouncedAt(at),
@@ -218,9 +219,9 @@ export const haloGlowOf = (inputs: HaloGlowInputs): HaloGlow => {
   };
   const report = edgeGlow(probe, outline, stepMm, every);
   const amiss = postsAmiss(parts, runs.reachInMm).outsideStrip;
-  const free = amiss.length === 0 ? null : sourcesOf({ ...scene, posts: [] });
+  const free = sourcesOf({ ...scene, posts: [] });
   const shadows =
-    free === null
+    amiss.length === 0
       ? []
       : postShadows(
           report,
@@ -233,10 +234,16 @@ export const haloGlowOf = (inputs: HaloGlowInputs): HaloGlow => {
         );
   const tinted = throughTint(colour.hue, wallRgb);
   const cdPerLux = tinted.luminanceShare / Math.PI;
-  const along = alongRings(report.places, runs.ledPitchMm, poolHeights * geometry.ledZMm);
+  const along = alongRings(report.places, Math.max(runs.ledPitchMm, poolHeights * geometry.ledZMm));
   const evenness = evennessAlong(
     along,
     report,
+    strongestScallop(outline, {
+      pitchMm: runs.ledPitchMm,
+      // Shadows of posts are told apart from what repeats with the LEDs.
+      directAt: (at) => luxAt(free, at[0], at[1]),
+      allAt: probe.luxAt,
+    }),
     cdPerLux,
     runs.ledPitchMm,
     brief,

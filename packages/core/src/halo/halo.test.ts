@@ -2,10 +2,12 @@ import { describe, expect, it } from '@jest/globals';
 import { offset, rectRing, subtract, type Outline } from '../outlines/index.js';
 import { gridOver } from '../raster/index.js';
 import { cosineLaw, ledsAt } from '../validation/bench.js';
-import { glowAlong, lightWall, postShadows, scallopContrast, type HaloScene, type Post } from './index.js';
+import { glowAlong, lightWall, postShadows, strongestScallop, type HaloScene, type Post } from './index.js';
 
 /** An upright stroke of a letter, 60 × 200 mm, in the middle. */
 const stroke: Outline = [rectRing({ x: -30, y: -100, width: 60, height: 200 })];
+/** Fine enough to see LEDs 10 mm apart. */
+const fine = gridOver({ x: -60, y: -100, width: 120, height: 200 }, 240, 400);
 const grid = gridOver({ x: -110, y: -180, width: 220, height: 360 }, 55, 90);
 
 /** LEDs along both long sides, so far from them, facing the wall. */
@@ -71,12 +73,15 @@ describe('light on the wall behind letters', () => {
 
   it('scallops at a wide pitch, and not at a close one', () => {
     const scallops = (pitch: number): number => {
-      const report = edge({ lights: alongSides(pitch, 8, 14), standoffMm: 16 });
-      // Along the middle of one side, away from the ends.
-      const side = report.places.filter(({ at, outward }) => outward[0] > 0.9 && Math.abs(at[1]) < 60);
-      return scallopContrast({ ...report, places: side }, pitch, 4);
+      const wall = lightWall(scene({ lights: alongSides(pitch, 8, 14), standoffMm: 16 }), fine);
+      const lux = ([x, y]: readonly [number, number]): number => {
+        const [column, row] = [Math.floor((x + 60) / fine.cellWidthMm), Math.floor((y + 100) / fine.cellHeightMm)];
+        return wall.directLux[Math.min(fine.columns - 1, column) + Math.min(fine.rows - 1, row) * fine.columns]!;
+      };
+      return strongestScallop(stroke, { pitchMm: pitch, directAt: lux, allAt: lux }).contrast;
     };
     expect(scallops(10)).toBeLessThan(0.02);
+    // A modulation of a quarter and more, and never more than all.
     expect(scallops(50)).toBeGreaterThan(0.15);
   });
 

@@ -5,6 +5,9 @@ import { directOnWall } from './direct.js';
 import { sourcesOf, type Sources } from './sources.js';
 import type { HaloScene, WallLight } from './types.js';
 
+// Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
+const { ceil, floor, max, min } = Math;
+
 const mm2PerM2 = 1e6;
 /** How far light spreads between wall and letters, in standoffs. */
 const spreadStandoffs = 8;
@@ -20,12 +23,11 @@ const gathered = (map: ArrayLike<number>, fine: Grid, coarse: Grid): Float64Arra
   for (let row = 0; row < fine.rows; row += 1)
     for (let column = 0; column < fine.columns; column += 1) {
       const cell =
-        Math.floor((row * coarse.rows) / fine.rows) * coarse.columns +
-        Math.floor((column * coarse.columns) / fine.columns);
+        floor((row * coarse.rows) / fine.rows) * coarse.columns + floor((column * coarse.columns) / fine.columns);
       sums[cell]! += map[row * fine.columns + column]!;
       counts[cell]! += 1;
     }
-  return sums.map((sum, cell) => sum / Math.max(1, counts[cell]!));
+  return sums.map((sum, cell) => sum / max(1, counts[cell]!));
 };
 
 const filledIn = (map: Float64Array, coarse: Grid, fine: Grid): Float64Array => {
@@ -48,12 +50,8 @@ const filledIn = (map: Float64Array, coarse: Grid, fine: Grid): Float64Array => 
 const bouncedOnWall = (scene: HaloScene, direct: Float64Array, hidden: Float32Array, fine: Grid): Float64Array => {
   const { standoffMm, wallReflectance, backReflectance } = scene;
   if (scene.outline.length === 0 || wallReflectance * backReflectance <= 0) return new Float64Array(direct.length);
-  const cell = Math.max(bouncedCell * standoffMm, fine.cellWidthMm, fine.cellHeightMm);
-  const coarse = gridOver(
-    fine.area,
-    Math.max(4, Math.ceil(fine.area.width / cell)),
-    Math.max(4, Math.ceil(fine.area.height / cell)),
-  );
+  const cell = max(bouncedCell * standoffMm, fine.cellWidthMm, fine.cellHeightMm);
+  const coarse = gridOver(fine.area, max(4, ceil(fine.area.width / cell)), max(4, ceil(fine.area.height / cell)));
   const covered = gathered(hidden, fine, coarse);
   const transfer = (f: number): number => xK1(2 * Math.PI * f * standoffMm);
   const across = blurOver(coarse, transfer, spreadStandoffs * standoffMm);
@@ -62,14 +60,14 @@ const bouncedOnWall = (scene: HaloScene, direct: Float64Array, hidden: Float32Ar
   let before = 0;
   for (let bounce = 0; bounce < bounces; bounce += 1) {
     const onBacks = across(falling.map((lux) => lux * wallReflectance));
-    falling = across(onBacks.map((lux, at) => Math.max(0, lux) * covered[at]! * backReflectance));
-    const now = falling.reduce((all, lux) => all + Math.max(0, lux), 0);
-    const shrinks = before > 0 ? Math.min(0.95, now / before) : 0;
+    falling = across(onBacks.map((lux, at) => max(0, lux) * covered[at]! * backReflectance));
+    const now = falling.reduce((all, lux) => all + max(0, lux), 0);
+    const shrinks = before > 0 ? min(0.95, now / before) : 0;
     const tail = bounce === bounces - 1 ? 1 / (1 - shrinks) : 1;
-    for (let at = 0; at < falling.length; at += 1) sum[at]! += Math.max(0, falling[at]!) * tail;
+    for (let at = 0; at < falling.length; at += 1) sum[at]! += max(0, falling[at]!) * tail;
     before = now;
   }
-  return filledIn(sum, coarse, fine).map((lux) => Math.max(0, lux));
+  return filledIn(sum, coarse, fine).map((lux) => max(0, lux));
 };
 
 /** Light on the wall behind halo letters: straight from the LEDs, and bounced between the wall and the letters’ backs. */

@@ -1,0 +1,101 @@
+import { beforeAll, describe, expect, it } from '@jest/globals';
+import type { FontBook } from '../../artwork/index.js';
+import { shippedCatalogue } from '../../catalogue/index.js';
+import { applyChange } from '../../design/index.js';
+import { createEvaluator, finish } from '../../evaluate/index.js';
+import { changed, curlew, glance, inBox, testFonts } from '../../testing/harness.js';
+
+let fonts: FontBook;
+beforeAll(async () => {
+  fonts = await testFonts();
+});
+
+/** One letter: enough to make every mistake with, and quick. */
+const small = { 'brief.text': 'L' };
+const ids = (change: Readonly<Record<string, unknown>>) =>
+  glance(changed(curlew, { ...small, ...change }), fonts).findings.map(({ id }) => id);
+
+const barAndBand = {
+  name: 'bar and band.svg',
+  rings: [
+    [0, 0, 200, 0, 200, 100, 0, 100],
+    [0, 150, 200, 150, 200, 170, 0, 170],
+  ],
+  scale: 1,
+};
+
+/** Each mistake of the trade made on purpose. */
+const mistakes: Readonly<Record<string, Readonly<Record<string, unknown>>>> = {
+  'post-outside-strip': inBox({ 'posts.pinned': [{ xMm: -81, yMm: 60 }] }),
+  'post-loose': inBox({ 'posts.pinned': [{ xMm: 60, yMm: 60 }] }),
+  'too-few-posts': inBox({ 'posts.diameterMm': 24 }),
+  'stroke-too-narrow': inBox({ 'artwork.drawing': barAndBand, 'light.setbackMm': 9 }),
+  'no-strip': inBox({ 'artwork.capHeightMm': 60, 'light.setbackMm': 14 }),
+  'glow-too-narrow': inBox({ 'letters.standoffMm': 7 }),
+  'glow-too-wide': inBox({ 'artwork.capHeightMm': 60, 'letters.standoffMm': 40, 'light.setbackMm': 2 }),
+  'dots-show': inBox({ 'light.stripId': 'white-24v-70', 'letters.standoffMm': 14 }),
+  'letter-too-wide': inBox({ 'light.layout': 'centre', 'artwork.capHeightMm': 400, 'letters.standoffMm': 12 }),
+  'edge-uneven': inBox({ 'light.stripId': 'white-24v-70' }),
+  'too-dim': { 'brief.ambient': 'noon' },
+  'light-leaks': inBox({
+    'letters.form': 'hollow',
+    'letters.boardId': 'printed-white-3',
+    'letters.wallMm': 1.2,
+  }),
+  'bends-too-tight': inBox({ 'light.stripId': 'coated-white-24v-120' }),
+  'between-cut-marks': inBox({ 'light.stripId': 'white-24v-70', 'artwork.capHeightMm': 200 }),
+  'bare-outdoors': { 'brief.exposure': 'outdoors' },
+  'wrong-colour': { 'brief.light': { kind: 'rgb', colour: '#ff0000' } },
+};
+
+describe('mistakes with halo letters', () => {
+  it('are none on the ferry’s letters but the dim far end, which feeding differently mends', () => {
+    const own = glance(curlew, fonts).findings;
+    expect(own.filter(({ severity }) => severity !== 'note').map(({ id }) => id)).toEqual(['run-too-long']);
+  });
+
+  it.each(Object.keys(mistakes))('%s is found where it is made, and only there', (id) => {
+    expect(ids(mistakes[id]!)).toContain(id);
+    expect(ids({})).not.toContain(id);
+  });
+
+  it('wire between letters in the open is told', () =>
+    expect(ids({ 'brief.text': 'LL' })).toContain('jumpers-in-the-open'));
+
+  it('a supply that is too small is found', () => {
+    const smallest = shippedCatalogue.supplies.filter(({ voltageV }) => voltageV === 12)[0]!;
+    const design = changed(curlew, {
+      'brief.text': 'CURLEW CURLEW',
+      'power.supplyId': smallest.id,
+    });
+    expect(glance(design, fonts).findings.map(({ id }) => id)).toContain('supply-too-small');
+  });
+
+  it.each([
+    ['post-outside-strip', 'place-posts'],
+    ['post-loose', 'place-posts'],
+    ['too-few-posts', 'thinner-posts'],
+    ['stroke-too-narrow', 'closer'],
+    ['no-strip', 'closer'],
+    ['glow-too-narrow', 'farther'],
+    ['glow-too-wide', 'nearer'],
+    ['dots-show', 'farther'],
+    ['letter-too-wide', 'along-outline'],
+    ['light-leaks', 'other-board'],
+    ['bends-too-tight', 'change-strip'],
+    ['edge-uneven', 'change-strip'],
+  ])('%s is settled by “%s”, and the fix does what it says', (id, fixId) => {
+    const evaluator = createEvaluator(shippedCatalogue, fonts);
+    const design = changed(curlew, { ...small, ...mistakes[id]! });
+    expect(evaluator.evaluate(design).ok).toBe(true);
+    const finding = finish(evaluator.fixes()).find((each) => each.id === id)!;
+    const fix = finding.fixes.find((each) => each.id === fixId)!;
+    expect(fix).toBeDefined();
+    const mended = applyChange(design, fix.change);
+    if (!mended.ok) throw new Error(mended.problems[0]!.message);
+    const after = evaluator.quick(mended.value);
+    if (!after.ok) throw new Error(after.problems[0]!.message);
+    expect(after.value.findings.some((each) => each.id === id)).toBe(!fix.settles);
+    expect(fix.settles).toBe(true);
+  });
+});

@@ -1,0 +1,98 @@
+import { measureLine, ringLength, type MeasuredLine, type Outline, type Point } from '../outlines/index.js';
+
+// Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
+const { max, min, round } = Math;
+
+/** The strongest scallop along an outline: its Michelson contrast within one LED pitch, and where. */
+export interface Scallop {
+  readonly contrast: number;
+  readonly at: Point;
+}
+
+/** Places at which scallops are looked for, evenly along all outlines. */
+const stations = 80;
+/** Samples over one pitch. */
+const perPitch = 8;
+/** Where the outline turns more than this within the stretch, it is the corner that is seen (cosine of 15°). */
+const straightCosine = 0.966;
+
+/** Means over one pitch round each sample that has a whole pitch round it. */
+const running = (values: readonly number[]): readonly number[] =>
+  values.slice(0, values.length - perPitch).map((_, from) => {
+    // The two ends count half, so that the window is one pitch and stands in the middle.
+    let sum = (values[from]! + values[from + perPitch]!) / 2;
+    for (let step = 1; step < perPitch; step += 1) sum += values[from + step]!;
+    return sum / perPitch;
+  });
+
+/** What repeats at the pitch: the running mean taken away `times`, after which no slope, no bow, no gap’s edge is left. */
+const ripple = (values: readonly number[], times: number): readonly number[] => {
+  const half = perPitch / 2;
+  let series = values;
+  for (let time = 0; time < times; time += 1) {
+    const means = running(series);
+    const before = series;
+    series = means.map((mean, at) => before[at + half]! - mean);
+  }
+  return series;
+};
+
+/** How strictly a place is looked at: running means taken away, and whether the outline must be straight there. */
+interface Strictness {
+  readonly times: number;
+  readonly straight: boolean;
+}
+
+/** As strictly as the letters allow: wide pitches on small letters find no straight stretch long enough. */
+const strictest: readonly Strictness[] = [
+  { times: 3, straight: true },
+  { times: 1, straight: true },
+  { times: 1, straight: false },
+];
+
+/** Light along an outline, and how finely it ripples. */
+export interface RippleProbe {
+  readonly pitchMm: number;
+  /** Straight from the LEDs, which alone ripples, and all of it, which that is held against (lx). */
+  readonly directAt: (at: Point) => number;
+  readonly allAt: (at: Point) => number;
+}
+
+/** The scallop at one place of a ring; null where the outline bends too much to tell. */
+const scallopAt = (
+  line: MeasuredLine,
+  middle: number,
+  { times, straight }: Strictness,
+  { pitchMm, directAt, allAt }: RippleProbe,
+): Scallop | null => {
+  const steps = (times + 1) * perPitch;
+  const samples = Array.from({ length: steps + 1 }, (_, step) =>
+    line.station(middle + ((step - steps / 2) * pitchMm) / perPitch),
+  );
+  const [ax, ay] = samples[0]!.along;
+  if (straight && samples.some(({ along }) => along[0] * ax + along[1] * ay < straightCosine)) return null;
+  const { at } = line.station(middle);
+  const all = allAt(at);
+  if (all <= 0) return null;
+  const rest = ripple(
+    samples.map((sample) => directAt(sample.at)),
+    times,
+  );
+  return { contrast: (max(...rest) - min(...rest)) / (2 * all), at };
+};
+
+/** The strongest scallop along an outline; corners are passed over where there is enough else to look at. */
+export const strongestScallop = (outline: Outline, probe: RippleProbe): Scallop => {
+  const total = outline.reduce((sum, ring) => sum + ringLength(ring), 0);
+  for (const strictness of strictest) {
+    const found = outline.flatMap((ring) => {
+      const line = measureLine(ring, true);
+      const count = max(2, round((stations * line.lengthMm) / max(1, total)));
+      return Array.from({ length: count }, (_, station) =>
+        scallopAt(line, ((station + 0.5) * line.lengthMm) / count, strictness, probe),
+      ).filter((scallop) => scallop !== null);
+    });
+    if (found.length > 0) return found.reduce((a, b) => (b.contrast > a.contrast ? b : a));
+  }
+  return { contrast: 0, at: [0, 0] };
+};
