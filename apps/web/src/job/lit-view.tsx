@@ -153,9 +153,6 @@ const Room = ({ evaluation }: RoomProps) => {
             <StripOverlay evaluation={evaluation} view={view} />
           </>
         )}
-        {evaluation.build === 'halo' && overlays.includes('posts') && (
-          <PostsOverlay evaluation={evaluation} view={view} />
-        )}
         {falseTop !== null && <SpotMarks evaluation={evaluation} view={view} />}
         {overlays.includes('sizes') && <SizesOverlay evaluation={evaluation} view={view} ink={ink} show={show} />}
         {overlays.includes('findings') && <LostMarks evaluation={evaluation} view={view} />}
@@ -172,6 +169,9 @@ const Room = ({ evaluation }: RoomProps) => {
         )}
         {measuring !== null && <MeasureLine points={measuring} view={view} show={show} />}
         <SliceLine evaluation={evaluation} view={view} ink={ink} />
+        {evaluation.build === 'halo' && overlays.includes('posts') && (
+          <PostsOverlay evaluation={evaluation} view={view} />
+        )}
       </svg>
       <div className="pointer-events-none absolute inset-x-0 top-0 flex flex-wrap items-center justify-between gap-2 px-3 py-2 [&>*]:pointer-events-auto">
         <p className="figure rounded-[2px] bg-black/55 px-1.5 text-[13px] text-[#f2ead8]">
