@@ -2,8 +2,8 @@ import { IsIn, IsInt, IsNotEmpty, IsString, Max, MaxLength, Min } from 'class-va
 
 /** The three questions of a new job, as the form holds them; lengths already in mm. */
 export class NewJobForm {
-  @IsIn(['lightbox', 'halo'])
-  build: 'lightbox' | 'halo' = 'lightbox';
+  @IsIn(['lightbox', 'halo', 'face-lit'])
+  build: 'lightbox' | 'halo' | 'face-lit' = 'lightbox';
 
   @IsString()
   @IsNotEmpty({ message: 'say what the sign says' })

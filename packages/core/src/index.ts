@@ -27,6 +27,7 @@ export {
   type BoxEvaluation,
   type Evaluation,
   type Evaluator,
+  type FaceLitEvaluation,
   type HaloEvaluation,
   type StageName,
 } from './evaluate/index.js';
@@ -50,6 +51,7 @@ export {
   evenEnough,
   fullGrid,
   histogram,
+  linearOf,
   previewGrid,
   type Daylight,
   type Evenness,

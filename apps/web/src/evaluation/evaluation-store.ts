@@ -3,6 +3,7 @@ import type {
   Catalogue,
   Design,
   Evaluation,
+  FaceLitEvaluation,
   Finding,
   HaloEvaluation,
   Problem,
@@ -34,6 +35,14 @@ export const useBoxEvaluation = (): BoxEvaluation | null =>
 /** The evaluation when it is that of halo letters. */
 export const useHaloEvaluation = (): HaloEvaluation | null =>
   useEvaluation(({ evaluation }) => (evaluation?.build === 'halo' ? evaluation : null));
+
+/** The evaluation when it is that of face-lit letters. */
+export const useFaceLitEvaluation = (): FaceLitEvaluation | null =>
+  useEvaluation(({ evaluation }) => (evaluation?.build === 'face-lit' ? evaluation : null));
+
+/** The evaluation when strip is laid in letters. */
+export const useLetterEvaluation = (): HaloEvaluation | FaceLitEvaluation | null =>
+  useEvaluation(({ evaluation }) => (evaluation === null || evaluation.build === 'lightbox' ? null : evaluation));
 
 /** The part of a worker that is used; tests bring a stand-in. */
 export interface Thread {

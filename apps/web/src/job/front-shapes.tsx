@@ -2,10 +2,13 @@ import {
   exposureFor,
   filmColour,
   surfaceColour,
+  linearOf,
   surroundColour,
+  wallRgb,
   type Ambient,
   type BoxEvaluation,
   type Evaluation,
+  type FaceLitEvaluation,
   type Outline,
   type Rect,
 } from '@vitrum/core';
@@ -81,10 +84,36 @@ const BoxFront = ({ evaluation, view, ambient, lit }: FrontProps<BoxEvaluation>)
   );
 };
 
+/** The wall round lit letters, and the edges of their returns. */
+const CansFront = ({ evaluation, view, ambient, lit }: FrontProps<FaceLitEvaluation>) => {
+  const { glow, lettering, assembly } = evaluation;
+  const exposure = exposureFor(evaluation, ambient, lit);
+  const letters = outlinePath(lettering.outline, view);
+  const { x, y, width, height } = rectOnScreen(view, glow.grid.area);
+  return (
+    <g>
+      <path
+        d={rectPath({ x: x - 2, y: y - 2, width: width + 4, height: height + 4 }) + letters}
+        fillRule="evenodd"
+        fill={surroundColour(wallRgb, exposure)}
+      />
+      <path
+        d={letters}
+        fill="none"
+        stroke={surfaceColour(linearOf(assembly.cans.colour), exposure)}
+        strokeWidth={Math.max(1.5, 2 * assembly.cans.wallMm * view.scale)}
+        data-testid="letters"
+      />
+    </g>
+  );
+};
+
 /** The piece itself over its lit ground, under the ambient light. */
 export const FrontShapes = ({ evaluation, ...rest }: FrontProps<Evaluation>) =>
   evaluation.build === 'lightbox' ? (
     <BoxFront evaluation={evaluation} {...rest} />
+  ) : evaluation.build === 'face-lit' ? (
+    <CansFront evaluation={evaluation} {...rest} />
   ) : (
     <path
       d={outlinePath(evaluation.lettering.outline, rest.view)}

@@ -47,7 +47,10 @@ interface Moved {
 }
 
 /** The pieces of a design that were pushed and are held. */
-export const movedOf = (design: Design | null): readonly Moved[] => halo(design)?.light.moved ?? noneMoved;
+export const movedOf = (design: Design | null): readonly Moved[] => {
+  const assembly = design?.assemblies[0];
+  return assembly === undefined || assembly.build === 'lightbox' ? noneMoved : (assembly.light.moved ?? noneMoved);
+};
 
 /** Pushes a piece along its path and holds it there. */
 export const pushPiece = (moved: readonly Moved[], piece: number, alongMm: number): DesignChange => [

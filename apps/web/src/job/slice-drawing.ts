@@ -1,4 +1,4 @@
-import type { BoxEvaluation, Evaluation, HaloEvaluation, Ring } from '@vitrum/core';
+import type { BoxEvaluation, Evaluation, FaceLitEvaluation, HaloEvaluation, Ring } from '@vitrum/core';
 import type { Size } from './use-size';
 
 /**
@@ -60,12 +60,16 @@ export const luminanceProfile = (drawing: SliceDrawing, evaluation: Evaluation, 
   const column = Math.min(grid.columns - 1, Math.max(0, Math.floor((xMm - grid.area.x) / grid.cellWidthMm)));
   const top = Math.max(1e-9, evenness.maxCdM2);
   const hides = evaluation.build === 'halo';
+  const shows = evaluation.build === 'face-lit';
   const half = evaluation.section.heightMm / 2;
   const rows = Array.from({ length: grid.rows }, (_, row) => {
     const cell = row * grid.columns + column;
     const y = grid.area.y + (row + 0.5) * grid.cellHeightMm;
-    // Letters in front of a lit wall hide it.
-    return { y, value: hides && (letters[cell] ?? 0) > 0.5 ? 0 : (ground[cell] ?? 0) };
+    // Letters in front of a lit wall hide it; beside lit letters there is no light.
+    return {
+      y,
+      value: (hides && (letters[cell] ?? 0) > 0.5) || (shows && (letters[cell] ?? 0) < 0.5) ? 0 : (ground[cell] ?? 0),
+    };
   }).filter(({ y }) => Math.abs(y) <= half);
   const values = rows.map(({ value }) => value);
   const points = rows.map(({ y, value }) => {
@@ -115,9 +119,41 @@ const haloCones = (drawing: SliceDrawing, evaluation: HaloEvaluation, spread: nu
     });
 };
 
+/** Half-beam cones of LEDs in letter-shaped cases, up to the face, within their own stroke. */
+const canCones = (drawing: SliceDrawing, evaluation: FaceLitEvaluation, spread: number): readonly string[] => {
+  const { ledZMm, depthInsideMm } = evaluation.geometry;
+  const spans = (role: 'strip' | 'face') =>
+    evaluation.section.shapes
+      .filter((shape) => shape.role === role)
+      .map(({ ring }) => ring.map(([, y]) => y))
+      .map((ys) => [Math.min(...ys), Math.max(...ys)] as const);
+  const faces = spans('face');
+  return spans('strip').flatMap(([low, high]) => {
+    const y = (low + high) / 2;
+    const own = faces.find(([from, to]) => y > from && y < to);
+    if (own === undefined) return [];
+    const reach = (depthInsideMm - ledZMm) * spread;
+    const [bottom, top] = [Math.max(own[0], y - reach), Math.min(own[1], y + reach)];
+    const zAt = (at: number): number => ledZMm + Math.abs(at - y) / spread;
+    return ringPath(drawing, evaluation, [
+      [ledZMm, y],
+      [zAt(top), top],
+      [depthInsideMm, top],
+      [depthInsideMm, bottom],
+      [zAt(bottom), bottom],
+    ]);
+  });
+};
+
 /** The half beams of the LEDs that the slice meets. */
 export const lightCones = (drawing: SliceDrawing, evaluation: Evaluation): readonly string[] => {
   const spread = Math.tan(Math.min(80, evaluation.materials.strip.beamAngleDeg / 2) * (Math.PI / 180));
-  if (evaluation.build === 'lightbox') return boxCones(drawing, evaluation, spread);
-  return evaluation.assembly.light.standing ? [] : haloCones(drawing, evaluation, spread);
+  switch (evaluation.build) {
+    case 'lightbox':
+      return boxCones(drawing, evaluation, spread);
+    case 'halo':
+      return evaluation.assembly.light.standing ? [] : haloCones(drawing, evaluation, spread);
+    case 'face-lit':
+      return canCones(drawing, evaluation, spread);
+  }
 };

@@ -16,22 +16,34 @@ interface Depth {
   readonly mostMm: number;
 }
 
-const depthOf = (evaluation: Evaluation): Depth =>
-  evaluation.build === 'lightbox'
-    ? {
+const depthOf = (evaluation: Evaluation): Depth => {
+  switch (evaluation.build) {
+    case 'lightbox':
+      return {
         path: 'assemblies.0.case.depthInsideMm',
         label: 'Depth inside',
         mm: evaluation.geometry.inside.depthMm,
         leastMm: 8,
         mostMm: 1000,
-      }
-    : {
+      };
+    case 'halo':
+      return {
         path: 'assemblies.0.letters.standoffMm',
         label: 'Standoff',
         mm: evaluation.geometry.standoffMm,
         leastMm: 4,
         mostMm: 200,
       };
+    case 'face-lit':
+      return {
+        path: 'assemblies.0.cans.depthInsideMm',
+        label: 'Depth inside',
+        mm: evaluation.geometry.depthInsideMm,
+        leastMm: 8,
+        mostMm: 400,
+      };
+  }
+};
 
 const heldAt = (mm: number, { leastMm, mostMm }: Depth): number => Math.min(mostMm, Math.max(leastMm, Math.round(mm)));
 

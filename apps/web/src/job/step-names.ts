@@ -28,6 +28,7 @@ const millimetres = (value: number): string => String(Math.round(value));
 const ownNames: Readonly<Record<BuildName, Partial<Readonly<Record<WorkStep, string>>>>> = {
   lightbox: {},
   halo: { case: 'Letters', face: 'Wall' },
+  'face-lit': { case: 'Cans' },
 };
 
 /** The name of a step, by the build. */

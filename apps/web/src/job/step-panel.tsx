@@ -7,9 +7,11 @@ import { BuildStep, CutStep, ProveStep } from './steps/bench-steps';
 import { BriefStep } from './steps/brief-step';
 import { ArtworkStep, CaseStep, PowerStep } from './steps/design-steps';
 import { FaceStep } from './steps/face-step';
-import { LetterLightStep } from './steps/halo/letter-light-step';
-import { LettersStep } from './steps/halo/letters-step';
-import { WallStep } from './steps/halo/wall-step';
+import { CansStep } from './steps/letters/cans-step';
+import { LetterFaceStep } from './steps/letters/letter-face-step';
+import { LetterLightStep } from './steps/letters/letter-light-step';
+import { LettersStep } from './steps/letters/letters-step';
+import { WallStep } from './steps/letters/wall-step';
 import { LightStep } from './steps/light-step';
 
 type Panels = Readonly<Record<WorkStep, ComponentType>>;
@@ -29,6 +31,7 @@ const boxPanels: Panels = {
 const panelsOf: Readonly<Record<BuildName, Panels>> = {
   lightbox: boxPanels,
   halo: { ...boxPanels, case: LettersStep, light: LetterLightStep, face: WallStep },
+  'face-lit': { ...boxPanels, case: CansStep, light: LetterLightStep, face: LetterFaceStep },
 };
 
 /** The settings of a step, and under them the findings. */

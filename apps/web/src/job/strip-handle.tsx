@@ -1,4 +1,4 @@
-import type { HaloEvaluation, Segment } from '@vitrum/core';
+import type { Segment } from '@vitrum/core';
 import type { KeyboardEvent } from 'react';
 import { changeDesign, useDocument } from '../document/document-store';
 import { toScreen, type FrontView } from './front-view';
@@ -6,7 +6,6 @@ import { alongPiece, freePiece, movedOf, pushPiece } from './halo-edits';
 import { useDrag } from './use-drag';
 
 interface StripHandleProps {
-  readonly evaluation: HaloEvaluation;
   readonly segment: Segment;
   readonly view: FrontView;
 }

@@ -26,7 +26,7 @@ const middleOf = ({ path, from, to }: Segment): readonly [number, number] => {
 
 /** Wires from piece to piece of letters. */
 const Jumpers = ({ evaluation, view }: OverlayProps) =>
-  evaluation.build !== 'halo'
+  evaluation.build === 'lightbox'
     ? null
     : evaluation.runs.jumpers.map(({ after, before, from, to, lengthMm }) => {
         const [x1, y1] = toScreen(view, ...from);
@@ -61,8 +61,8 @@ export const StripOverlay = ({ evaluation, view }: OverlayProps) => {
               strokeLinecap="round"
               markerEnd="url(#arrow)"
             />
-            {evaluation.build === 'halo' ? (
-              <StripHandle evaluation={evaluation} segment={segment} view={view} />
+            {evaluation.build !== 'lightbox' ? (
+              <StripHandle segment={segment} view={view} />
             ) : (
               <circle cx={x1} cy={y1} r={4} fill="#ffd27a" />
             )}

@@ -1,5 +1,5 @@
 import { NewJobForm } from '@vitrum/contract';
-import { formatLength, newHalo, newLightbox, parseLength } from '@vitrum/core';
+import { formatLength, newFaceLit, newHalo, newLightbox, parseLength } from '@vitrum/core';
 import { validate } from 'class-validator';
 import { useEffect, useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
@@ -22,6 +22,7 @@ const jobName = (text: string): string => text.replace(/\s+/g, ' ').trim().slice
 const builds = [
   { build: 'lightbox', name: 'Light box', detail: 'a case with a diffusing face, LEDs in rows or round the rim' },
   { build: 'halo', name: 'Halo letters', detail: 'letters held off the wall, glowing on it' },
+  { build: 'face-lit', name: 'Face-lit letters', detail: 'letter-shaped cases with glowing faces' },
   { build: null, name: 'Edge-lit panel', detail: 'clear sheet, engraved, lit from its edge' },
   { build: null, name: 'Strip in a channel', detail: 'strip or tube in a routed groove' },
   { build: null, name: 'Layered scene', detail: 'cut sheets on spacers, lit from behind' },
@@ -106,7 +107,7 @@ export const NewJobPage = () => {
     setBusy(true);
     try {
       const name = jobName(form.text);
-      const design = form.build === 'halo' ? newHalo({ ...form, name }) : newLightbox({ ...form, name });
+      const design = { lightbox: newLightbox, halo: newHalo, 'face-lit': newFaceLit }[form.build]({ ...form, name });
       const job = await createJob(name, design);
       void navigate(`/jobs/${job.id}/case`);
     } catch (error) {
@@ -135,9 +136,9 @@ export const NewJobPage = () => {
           </fieldset>
           <fieldset className="mb-4">
             <legend className="mb-1 font-bold">
-              {form.build === 'halo' ? 'How tall are the letters?' : 'How large is it outside?'}
+              {form.build !== 'lightbox' ? 'How tall are the letters?' : 'How large is it outside?'}
             </legend>
-            {form.build === 'halo' ? (
+            {form.build !== 'lightbox' ? (
               length('capHeightMm', 'Cap height', 'of a capital H; a drawing can take their place in the step Artwork')
             ) : (
               <>

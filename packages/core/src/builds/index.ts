@@ -5,6 +5,7 @@ import type { Figure } from '../figures/types.js';
 import { rulesFor, type Rule } from '../findings/index.js';
 import type { GridWish } from '../glow/index.js';
 import type { Section } from '../section/index.js';
+import { faceLit } from './face-lit/index.js';
 import { halo } from './halo/index.js';
 import { lightbox } from './lightbox/index.js';
 import type { Pipeline } from './types.js';
@@ -14,6 +15,7 @@ export const pipelinesOf = (catalogue: Catalogue, fonts: FontBook, wish: GridWis
   const runs = {
     lightbox: lightbox.pipeline(catalogue, fonts, wish),
     halo: halo.pipeline(catalogue, fonts, wish),
+    faceLit: faceLit.pipeline(catalogue, fonts, wish),
   };
   return (design, assembly) => {
     switch (assembly.build) {
@@ -21,6 +23,8 @@ export const pipelinesOf = (catalogue: Catalogue, fonts: FontBook, wish: GridWis
         return runs.lightbox(design, assembly);
       case 'halo':
         return runs.halo(design, assembly);
+      case 'face-lit':
+        return runs.faceLit(design, assembly);
     }
   };
 };
@@ -29,6 +33,7 @@ export const pipelinesOf = (catalogue: Catalogue, fonts: FontBook, wish: GridWis
 export const rulesOfBuilds: readonly Rule[] = [
   ...rulesFor('lightbox', lightbox.rules),
   ...rulesFor('halo', halo.rules),
+  ...rulesFor('face-lit', faceLit.rules),
 ];
 
 /** The figures of the tape, by the build. */
@@ -38,6 +43,8 @@ export const figuresOf = (results: StageResults): readonly Figure[] => {
       return lightbox.figures(results);
     case 'halo':
       return halo.figures(results);
+    case 'face-lit':
+      return faceLit.figures(results);
   }
 };
 
@@ -48,5 +55,7 @@ export const sectionAt = (results: StageResults, xMm: number): Section => {
       return lightbox.sectionAt(results, xMm);
     case 'halo':
       return halo.sectionAt(results, xMm);
+    case 'face-lit':
+      return faceLit.sectionAt(results, xMm);
   }
 };

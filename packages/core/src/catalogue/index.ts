@@ -1,9 +1,11 @@
 export { findItem } from './find.js';
 export {
+  findFaceLitMaterials,
   findHaloMaterials,
   findMaterials,
   type Coats,
   type CommonMaterials,
+  type FaceLitMaterials,
   type HaloMaterials,
   type Materials,
   type SecondSheet,

@@ -1,4 +1,4 @@
-import type { FaceDesign, HaloAssembly, LightboxAssembly } from '../design/index.js';
+import type { FaceDesign, FaceLitAssembly, HaloAssembly, LightboxAssembly } from '../design/index.js';
 import { failure, success, type Problem, type Result } from '../result.js';
 import { findItem } from './find.js';
 import type { Board, Catalogue, Coating, FaceSheet, Film, Lining, Strip, Tool, WallFinish } from './types.js';
@@ -28,6 +28,15 @@ export interface HaloMaterials extends CommonMaterials {
   readonly board: Board;
   readonly backFinish: Lining;
   readonly wall: WallFinish;
+}
+
+/** The catalogue items that face-lit letters name. */
+export interface FaceLitMaterials extends CommonMaterials {
+  readonly face: FaceSheet;
+  readonly faceCoats: readonly Coats[];
+  readonly returnBoard: Board;
+  readonly backBoard: Board;
+  readonly lining: Lining;
 }
 
 /** The catalogue items that a light box names. */
@@ -161,5 +170,35 @@ export const findHaloMaterials = (
       tool: tool.value,
     });
   const found = [strip, board, backFinish, wall, tool];
+  return failure(...found.flatMap((result) => (result.ok ? [] : result.problems)));
+};
+
+/** The same for face-lit letters. */
+export const findFaceLitMaterials = (
+  { cans, face: faceDesign, light, artwork }: FaceLitAssembly,
+  catalogue: Catalogue,
+  path: string,
+): Result<FaceLitMaterials> => {
+  const strip = findItem(catalogue.strips, light.stripId, `${path}.light.stripId`);
+  const face = findItem(catalogue.faces, faceDesign.sheetId, `${path}.face.sheetId`);
+  const faceCoats = findCoats(faceDesign.coats, catalogue, `${path}.face.coats`);
+  const returnBoard = findItem(catalogue.boards, cans.returnBoardId, `${path}.cans.returnBoardId`);
+  const backBoard = findItem(catalogue.boards, cans.backBoardId, `${path}.cans.backBoardId`);
+  const lining = findItem(catalogue.linings, cans.liningId, `${path}.cans.liningId`);
+  const tool = findItem(catalogue.tools, artwork.toolId ?? usualLetterTool, `${path}.artwork.toolId`);
+  if (strip.ok && face.ok && faceCoats.ok && returnBoard.ok && backBoard.ok && lining.ok && tool.ok) {
+    const wrong = lightProblems(face.value, faceCoats.value, null, `${path}.face`);
+    if (wrong.length > 0) return failure(...wrong);
+    return success({
+      strip: strip.value,
+      face: face.value,
+      faceCoats: faceCoats.value,
+      returnBoard: returnBoard.value,
+      backBoard: backBoard.value,
+      lining: lining.value,
+      tool: tool.value,
+    });
+  }
+  const found = [strip, face, faceCoats, returnBoard, backBoard, lining, tool];
   return failure(...found.flatMap((result) => (result.ok ? [] : result.problems)));
 };

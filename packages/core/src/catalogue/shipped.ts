@@ -663,6 +663,7 @@ const sundries: readonly Sundry[] = [
   { id: 'hanger', name: 'Slotted hanging plate', provenance: typical, price: 1.2, kg: 0.03 },
   { id: 'wall-fixing', name: 'Wall screw and plug', provenance: typical, price: 0.35, kg: 0.015 },
   { id: 'stand-off', name: 'Stand-off post with wall and letter fixing', provenance: typical, price: 1.9, kg: 0.02 },
+  { id: 'trim', name: 'Trim profile, 1 m', provenance: typical, price: 2.1, kg: 0.06 },
   { id: 'wall-clip', name: 'Wall clip for a post', provenance: typical, price: 0.6, kg: 0.004 },
   { id: 'grommet', name: 'Lead grommet with strain relief', provenance: typical, price: 0.6, kg: 0.003 },
   { id: 'fuse', name: 'In-line fuse and holder', provenance: typical, price: 1.8, kg: 0.012 },

@@ -1,5 +1,6 @@
 import type { Design, LightboxDesign } from '../design/index.js';
 import { ferryWay, fish } from './drawings.js';
+import { tern } from './face-lit-designs.js';
 import { curlew } from './halo-designs.js';
 
 /** What a new light box starts from; the three questions of "new job" overwrite the first few fields. */
@@ -213,6 +214,7 @@ export const demoDesigns = {
   'fish-counter': fishCounter,
   'ferry-way': ferryWayBox,
   curlew,
+  tern,
 } as const satisfies Readonly<Record<string, Design>>;
 
 /** What "new job" asks. */

@@ -58,4 +58,11 @@ export const demoJobs: readonly DemoJob[] = [
     dueInDays: 6,
     design: demoDesigns.curlew,
   },
+  {
+    slug: 'tern',
+    customer: 'Tern café',
+    status: 'designed',
+    dueInDays: 20,
+    design: demoDesigns.tern,
+  },
 ];

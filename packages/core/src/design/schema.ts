@@ -247,6 +247,41 @@ const haloLight = z
   })
   .describe('Which strip, and where it runs behind the letters.');
 
+const cans = z
+  .looseObject({
+    returnBoardId: id.describe('What the returns are bent from.'),
+    wallMm: lengthMm(0.4, 12).describe('Thickness of the returns.'),
+    backBoardId: id,
+    depthInsideMm: lengthMm(8, 400).describe('From the inner side of the back to the inner side of the face.'),
+    liningId: id.describe('The finish inside.'),
+    colour: z
+      .string()
+      .regex(/^#[0-9a-f]{6}$/i)
+      .describe('Of the finished returns, as sRGB.'),
+    fit: z
+      .enum(['inset', 'trimmed'])
+      .describe('The face sits within the returns, or lies on their edges under a trim that reaches round them.'),
+    playMm: lengthMm(0, 5).describe(
+      'Clearance all round: of an inset face and back in the returns, of a trim over them.',
+    ),
+  })
+  .describe('The cans: letter-shaped cases.');
+
+const letterFace = z.looseObject({ sheetId: id, coats }).describe('The diffusing faces of letters.');
+
+const faceLitLight = z
+  .looseObject({ ...haloLight.shape, standing: z.literal(false).optional() })
+  .describe('Which strip, and where it runs on the backs; it faces the front.');
+
+const faceLit = z.looseObject({
+  id,
+  build: z.literal('face-lit'),
+  artwork: letterArtwork,
+  cans,
+  light: faceLitLight,
+  face: letterFace,
+});
+
 const halo = z.looseObject({
   id,
   build: z.literal('halo'),
@@ -276,7 +311,7 @@ export const designSchema = z.looseObject({
   name: z.string().min(1).max(120),
   brief,
   assemblies: z
-    .array(z.discriminatedUnion('build', [lightbox, halo]))
+    .array(z.discriminatedUnion('build', [lightbox, halo, faceLit]))
     .min(1)
     .max(1),
   power,
@@ -293,9 +328,11 @@ export type Brief = Design['brief'];
 export type Assembly = Design['assemblies'][number];
 export type BuildName = Assembly['build'];
 export type LightboxAssembly = Extract<Assembly, { readonly build: 'lightbox' }>;
+export type FaceLitAssembly = Extract<Assembly, { readonly build: 'face-lit' }>;
 export type HaloAssembly = Extract<Assembly, { readonly build: 'halo' }>;
 /** A design whose assembly is of one build. */
 export type LightboxDesign = Design & { readonly assemblies: readonly LightboxAssembly[] };
+export type FaceLitDesign = Design & { readonly assemblies: readonly FaceLitAssembly[] };
 export type HaloDesign = Design & { readonly assemblies: readonly HaloAssembly[] };
 /** What every build says about its letters. */
 export type Artwork = Assembly['artwork'];
@@ -306,6 +343,9 @@ export type FaceDesign = LightboxAssembly['face'];
 export type HaloLetters = HaloAssembly['letters'];
 export type HaloPosts = HaloAssembly['posts'];
 export type HaloLight = HaloAssembly['light'];
+/** Strip laid in letters, behind or inside. */
+export type LetterLight = HaloLight | FaceLitAssembly['light'];
+export type CansDesign = FaceLitAssembly['cans'];
 export type PowerDesign = Design['power'];
 export type Ambient = Brief['ambient'];
 

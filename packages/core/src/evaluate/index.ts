@@ -13,6 +13,7 @@ export {
   stageNames,
   type BoxEvaluation,
   type Evaluation,
+  type FaceLitEvaluation,
   type HaloEvaluation,
   type StageName,
   type StageResults,

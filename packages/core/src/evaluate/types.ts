@@ -1,11 +1,12 @@
 import type { Lettering } from '../artwork/index.js';
-import type { CommonMaterials, HaloMaterials, Materials } from '../catalogue/index.js';
+import type { CansGlow } from '../cans/index.js';
+import type { CommonMaterials, FaceLitMaterials, HaloMaterials, Materials } from '../catalogue/index.js';
 import type { Circuit } from '../circuit/index.js';
 import type { Cost } from '../cost/index.js';
-import type { Assembly, Design, HaloAssembly, LightboxAssembly } from '../design/index.js';
+import type { Assembly, Design, FaceLitAssembly, HaloAssembly, LightboxAssembly } from '../design/index.js';
 import type { Figure } from '../figures/types.js';
 import type { Finding } from '../findings/types.js';
-import type { CaseGeometry, LettersGeometry, PieceGeometry } from '../geometry/index.js';
+import type { CansGeometry, CaseGeometry, LettersGeometry, PieceGeometry } from '../geometry/index.js';
 import type { BoxGlow, Glow } from '../glow/index.js';
 import type { HaloGlow, PostedPart } from '../halo/index.js';
 import type { Heat } from '../heat/index.js';
@@ -78,8 +79,17 @@ export interface HaloResults extends PieceResults<HaloAssembly> {
   readonly glow: HaloGlow;
 }
 
+/** Face-lit letters. */
+export interface FaceLitResults extends PieceResults<FaceLitAssembly> {
+  readonly materials: FaceLitMaterials;
+  readonly geometry: CansGeometry;
+  readonly runs: LetterRuns;
+  readonly stack: FaceStack;
+  readonly glow: CansGlow;
+}
+
 /** What the stages found; `build` tells which. */
-export type StageResults = BoxResults | HaloResults;
+export type StageResults = BoxResults | HaloResults | FaceLitResults;
 
 /** What is added to the stages’ results for the maker. */
 interface Judged {
@@ -94,6 +104,7 @@ interface Judged {
 export type Evaluation = StageResults & Judged;
 export type BoxEvaluation = BoxResults & Judged;
 export type HaloEvaluation = HaloResults & Judged;
+export type FaceLitEvaluation = FaceLitResults & Judged;
 
 /** Stage results and which stages had to be computed anew. */
 export interface StageRun {

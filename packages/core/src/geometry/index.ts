@@ -1,1 +1,1 @@
-export type { CaseGeometry, LettersGeometry, Member, PieceGeometry, Seat, SheetSize } from './types.js';
+export type { CansGeometry, CaseGeometry, LettersGeometry, Member, PieceGeometry, Seat, SheetSize } from './types.js';

@@ -76,3 +76,16 @@ export interface LettersGeometry extends PieceGeometry {
   readonly bedZMm: number;
   readonly ledZMm: number;
 }
+
+/** Letter-shaped cases, in mm: x right, y up from their middle, z from the inner side of the backs toward the faces. */
+export interface CansGeometry extends PieceGeometry {
+  readonly depthInsideMm: number;
+  readonly backMm: number;
+  readonly faceMm: number;
+  readonly wallMm: number;
+  readonly ledZMm: number;
+  /** Front of the faces. */
+  readonly frontZMm: number;
+  /** Width of the returns: rear edge to front edge. */
+  readonly returnWidthMm: number;
+}

@@ -20,10 +20,14 @@ import { judge } from './verdict.js';
 
 export { ambientLux, ambients } from './ambient.js';
 export { colourOf, linearOf, luminanceOf, planckianRgb, throughTint, type LinearRgb } from './colour.js';
-export { directLight, type DirectMethod } from './direct/index.js';
+export { strongestRipple, type LineRipple, type RippleLine, type RippleProbe } from './along-lines.js';
+export { addImages, directLight, type DirectMethod } from './direct/index.js';
 export { emittersOf } from './emitters.js';
 export { crossSection, histogram, valueAt, type CrossSection } from './cross-section.js';
 export { contrastSensitivity, contrastThreshold, thresholdFrom, vanishingDistance, type SeenRipple } from './eye.js';
+export { judgeEvenness } from './evenness.js';
+export { findSpots } from './spots.js';
+export { judge } from './verdict.js';
 export { fullGrid, previewGrid, type GridWish } from './grid.js';
 export { findRipple } from './ripple.js';
 export { blurredPitchShare } from './grid.js';
@@ -58,7 +62,7 @@ export const daylightOf = (meanCdM2: number, faceReflectance: number): readonly 
   });
 
 /** Daylight given back by face and case together: the face's own share, and what enters, bounces and comes out again. */
-const faceReflectanceOf = (stack: FaceStack, { lining }: Materials): number =>
+export const faceReflectanceOf = (stack: FaceStack, { lining }: Pick<Materials, 'lining'>): number =>
   Math.min(
     0.95,
     surfaceReflectance +

@@ -40,7 +40,14 @@ const nearestWall = (
   return ways.reduce((best, way) => (way[1] < best[1] ? way : best));
 };
 
-const spotAt = (cell: number, map: ArrayLike<number>, grid: Grid, runs: LightRuns, mean: number): Spot => {
+const spotAt = (
+  cell: number,
+  map: ArrayLike<number>,
+  grid: Grid,
+  runs: LightRuns,
+  mean: number,
+  inBox: boolean,
+): Spot => {
   const at = cellMiddle(grid, cell);
   const nearest = runs.segments
     .map((segment) => ({ segment: segment.number, asideMm: asideOf(at, segment) }))
@@ -56,21 +63,22 @@ const spotAt = (cell: number, map: ArrayLike<number>, grid: Grid, runs: LightRun
       ? 'there is no strip'
       : hot
         ? `right over piece ${first.segment} (${mm(first.asideMm)} aside), ${mm(runs.throwMm)} behind the face`
-        : `${mm(first.asideMm)} aside of piece${nearest.length > 1 ? 's' : ''} ${pieces}, ${mm(wallMm)} from the ${side} return`;
+        : `${mm(first.asideMm)} aside of piece${nearest.length > 1 ? 's' : ''} ${pieces}, ${inBox ? `${mm(wallMm)} from the ${side} return` : 'where the strip turns or ends'}`;
   return {
     kind: hot ? 'hot' : 'dark',
     at,
     cdM2: map[cell]!,
     overMean: map[cell]! / mean,
     nearest,
-    wall: { side, mm: wallMm },
+    wall: inBox ? { side, mm: wallMm } : null,
     why,
   };
 };
 
 /**
  * The brightest and the darkest place of each quarter of the face, where they stand out from the mean; at most eight.
- * `counts` says which cells are lit.
+ * `counts` says which cells are lit;
+ * `inBox` whether the edges of the raster are returns.
  */
 export const findSpots = (
   map: ArrayLike<number>,
@@ -78,6 +86,7 @@ export const findSpots = (
   runs: LightRuns,
   mean: number,
   counts: (cell: number) => boolean,
+  inBox = true,
 ): readonly Spot[] => {
   const best = Array.from({ length: 8 }, () => -1);
   for (let row = 1; row < grid.rows - 1; row += 1)
@@ -90,5 +99,5 @@ export const findSpots = (
       const low = quarter + 4;
       if (value < darkUnder * mean && (best[low]! < 0 || value < map[best[low]!]!)) best[low] = cell;
     }
-  return best.filter((cell) => cell >= 0).map((cell) => spotAt(cell, map, grid, runs, mean));
+  return best.filter((cell) => cell >= 0).map((cell) => spotAt(cell, map, grid, runs, mean, inBox));
 };

@@ -6,23 +6,24 @@ import {
   colourOf,
   daylightOf,
   luminanceOf,
+  strongestRipple,
   thresholdFrom,
   throughTint,
   vanishingDistance,
   type Evenness,
   type Glow,
   type GridWish,
+  type LineRipple,
   type SeenRipple,
 } from '../glow/index.js';
 import type { LetterRuns } from '../light-runs/index.js';
-import { outlineBounds, ringLength, type Outline, type Point, type Rect } from '../outlines/index.js';
+import { measureLine, outlineBounds, ringLength, type Outline, type Point, type Rect } from '../outlines/index.js';
 import type { Distribution } from '../photometry/index.js';
 import { gridOver, type Grid } from '../raster/index.js';
 import { edgeGlow, mapValue, postShadows, type EdgeReport, type PostShadow } from './edge.js';
 import { leaksOf, type Leaks } from './leaks.js';
 import { letterLights, type Looking } from './lights.js';
 import { postsAmiss, type PostedPart } from './posts.js';
-import { strongestScallop, type Scallop } from './scallops.js';
 import { luxAt, sourcesOf } from './sources.js';
 import { alongRings, type AlongRings } from './along-rings.js';
 import type { HaloScene } from './types.js';
@@ -97,7 +98,7 @@ const shareOf = (values: readonly number[], share: number): number =>
 const evennessAlong = (
   along: AlongRings,
   report: EdgeReport,
-  scallop: Scallop,
+  scallop: LineRipple,
   cdPerLux: number,
   pitchMm: number,
   brief: Brief,
@@ -238,12 +239,15 @@ export const haloGlowOf = (inputs: HaloGlowInputs): HaloGlow => {
   const evenness = evennessAlong(
     along,
     report,
-    strongestScallop(outline, {
-      pitchMm: runs.ledPitchMm,
-      // Shadows of posts are told apart from what repeats with the LEDs.
-      directAt: (at) => luxAt(free, at[0], at[1]),
-      allAt: probe.luxAt,
-    }),
+    strongestRipple(
+      outline.map((ring) => ({ line: measureLine(ring, true), closed: true })),
+      {
+        pitchMm: runs.ledPitchMm,
+        // Shadows of posts are told apart from what repeats with the LEDs.
+        directAt: (at) => luxAt(free, at[0], at[1]),
+        allAt: probe.luxAt,
+      },
+    ),
     cdPerLux,
     runs.ledPitchMm,
     brief,

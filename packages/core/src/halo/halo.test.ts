@@ -1,8 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
-import { offset, rectRing, subtract, type Outline } from '../outlines/index.js';
+import { strongestRipple } from '../glow/index.js';
+import { measureLine, offset, rectRing, subtract, type Outline } from '../outlines/index.js';
 import { gridOver } from '../raster/index.js';
 import { cosineLaw, ledsAt } from '../validation/bench.js';
-import { glowAlong, lightWall, postShadows, strongestScallop, type HaloScene, type Post } from './index.js';
+import { glowAlong, lightWall, postShadows, type HaloScene, type Post } from './index.js';
 
 /** An upright stroke of a letter, 60 × 200 mm, in the middle. */
 const stroke: Outline = [rectRing({ x: -30, y: -100, width: 60, height: 200 })];
@@ -78,7 +79,11 @@ describe('light on the wall behind letters', () => {
         const [column, row] = [Math.floor((x + 60) / fine.cellWidthMm), Math.floor((y + 100) / fine.cellHeightMm)];
         return wall.directLux[Math.min(fine.columns - 1, column) + Math.min(fine.rows - 1, row) * fine.columns]!;
       };
-      return strongestScallop(stroke, { pitchMm: pitch, directAt: lux, allAt: lux }).contrast;
+      return strongestRipple([{ line: measureLine(stroke[0]!, true), closed: true }], {
+        pitchMm: pitch,
+        directAt: lux,
+        allAt: lux,
+      }).contrast;
     };
     expect(scallops(10)).toBeLessThan(0.02);
     // A modulation of a quarter and more, and never more than all.

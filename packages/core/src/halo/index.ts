@@ -10,7 +10,6 @@ export {
 export type { Looking } from './lights.js';
 export { haloGlowOf, type HaloGlow, type HaloGlowInputs } from './glow.js';
 export { placePosts, postsAmiss, type PostedPart, type PostWish } from './posts.js';
-export { strongestScallop, type Scallop } from './scallops.js';
 export type { HaloScene, Post, WallLight } from './types.js';
 export { evenAlongEdge } from './verdict.js';
 export { lightWall } from './wall-light.js';

@@ -1,17 +1,15 @@
 import { intensityAt, type Distribution } from '../photometry/index.js';
-import { nearestWall, wallsOf, type Walls } from '../tracing/index.js';
+import { horizonFrom, turnOf, wallsOf } from '../tracing/index.js';
 import type { HaloScene, Post } from './types.js';
 
 // Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
-const { acos, atan2, cos, floor, hypot, max, min, PI, sin, sqrt } = Math;
+const { acos, floor, hypot, max, min, PI, sqrt } = Math;
 
 const mm2PerM2 = 1e6;
 /** Beyond so many heights the light of an LED that faces the wall is less than a thousandth of what it is below it. */
 const reachHeights = 12;
 /** Beyond a post farther away than so many heights there is less than a five hundredth of an LED’s light to take. */
 const shadeHeights = 4.5;
-/** Directions in which the first return is looked for, an LED. */
-const directions = 360;
 
 /** Light of one lumen on the wall (lx) at steps of squared distance from the place under the LED, linear between them. */
 export interface LightTable {
@@ -67,19 +65,6 @@ export const meetsPost = (x: number, y: number, px: number, py: number, { at, di
   const share = length2 > 0 ? min(1, max(0, (ox * dx + oy * dy) / length2)) : 0;
   const [nx, ny] = [ox - share * dx, oy - share * dy];
   return nx * nx + ny * ny < (diameterMm * diameterMm) / 4;
-};
-
-/** How far it is from a place to the first return, direction by direction; `Infinity` where there is none. */
-const horizonFrom = (walls: Walls, x: number, y: number): Float64Array => {
-  const photon = new Float64Array(7);
-  const times = new Float64Array(1);
-  return Float64Array.from({ length: directions }, (_, index) => {
-    const angle = ((index + 0.5) / directions) * 2 * PI - PI;
-    photon.set([x, y, 0, cos(angle), sin(angle), 0]);
-    times[0] = Infinity;
-    nearestWall(walls, photon, times);
-    return times[0];
-  });
 };
 
 /** Buckets are so many times smaller than the longest reach: as many of them each way hold all that reach a place. */
@@ -141,7 +126,7 @@ export const sourcesOf = (scene: HaloScene): Sources => {
     if (flat2 > reachHeights * reachHeights * h * h) return 0;
     if (walls !== null) {
       const horizon = (horizons[led] ??= horizonFrom(walls, x[led]!, y[led]!));
-      const wall = horizon[min(directions - 1, floor(((atan2(dy, dx) + PI) / (2 * PI)) * directions))]!;
+      const wall = horizon[turnOf(dx, dy)]!;
       const way = sqrt(flat2);
       if (wall < way && h * (1 - wall / way) > standoffMm) return 0;
     }

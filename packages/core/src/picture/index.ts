@@ -105,6 +105,9 @@ const layersOf = (evaluation: Evaluation): Layers => {
       cover: { passes: opaque, reflects: linearOf(evaluation.assembly.letters.colour) },
       coveredShare: (share) => share,
     };
+  if (evaluation.build === 'face-lit')
+    // Round the letters there is the wall.
+    return { ...shared, cover: { passes: opaque, reflects: wallRgb }, coveredShare: (share) => 1 - share };
   const { film } = evaluation.materials;
   const masked = evaluation.assembly.artwork.mode === 'lit-letters';
   return {
@@ -230,7 +233,7 @@ const surroundShare = 0.14;
 
 /** The whole piece on its wall under one ambient light: face, returns’ edges, wall. For files and thumbnails. */
 export const renderPiece = (evaluation: Evaluation, ambient: Ambient, widthPx: number): Picture =>
-  evaluation.build === 'halo'
+  evaluation.build !== 'lightbox'
     ? resized(renderFace(evaluation, ambient, true, true), widthPx)
     : renderBox(evaluation, ambient, widthPx);
 

@@ -149,7 +149,7 @@ export const ProveStep = () => {
   if (evaluation === null) return null;
   const { circuit, heat, glow, materials, design } = evaluation;
   const shows =
-    evaluation.build === 'lightbox'
+    evaluation.build !== 'halo'
       ? { fine: 'no dots, no bands', amiss: 'dots or bands show' }
       : { fine: 'no scallops', amiss: 'scallops show' };
   const worst = circuit.chains.reduce((most, { dropV }) => Math.max(most, dropV), 0);
@@ -165,7 +165,7 @@ export const ProveStep = () => {
       `${Math.round(heat.stripC.low)}–${Math.round(heat.stripC.high)} °C`,
       `may have ${materials.strip.maxBoardC} °C`,
     ],
-    ...(evaluation.build === 'lightbox'
+    ...(evaluation.build !== 'halo'
       ? ([
           [
             'Face after an hour',

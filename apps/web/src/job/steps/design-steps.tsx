@@ -1,4 +1,4 @@
-import { fontListings } from '@vitrum/core';
+import { fontListings, type BuildName } from '@vitrum/core';
 import { ChoiceField, LengthField, NumberField, WordsField, useDesignValue } from '../../fields/design-fields';
 import { useBoxEvaluation, useEvaluation } from '../../evaluation/evaluation-store';
 import { useLength } from '../../view/use-length';
@@ -98,12 +98,13 @@ const FilmFields = () => {
 const cutting = {
   lightbox: { tool: 'film-knife', front: 'from the front', behind: 'from behind, cut mirrored' },
   halo: { tool: 'bit-3', front: 'front up', behind: 'back up, drawn mirrored' },
-} as const;
+  'face-lit': { tool: 'bit-3', front: 'front up', behind: 'back up, drawn mirrored' },
+} as const satisfies Readonly<Record<BuildName, object>>;
 
 export const ArtworkStep = () => {
   const { tools } = useCatalogue();
   const drawing = useDesignValue(`${at}.artwork.drawing`);
-  const build = useDesignValue(`${at}.build`) === 'halo' ? 'halo' : 'lightbox';
+  const build = useDesignValue(`${at}.build`) as BuildName;
   const toolHint = useToolHint();
   const toolCaution = useEvaluation(
     (state) => state.evaluation?.plan.steps.find(({ id }) => id === 'lettering')?.caution ?? null,

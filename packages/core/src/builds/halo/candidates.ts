@@ -1,6 +1,7 @@
 import type { Catalogue } from '../../catalogue/index.js';
 import type { HaloResults } from '../../evaluate/types.js';
 import type { Candidate, Remedy } from '../../findings/index.js';
+import { wholeSteps } from '../letter-candidates.js';
 
 const at = 'assemblies.0';
 
@@ -10,54 +11,15 @@ const standoffs = (list: readonly number[]): readonly Candidate[] =>
     change: [{ path: `${at}.letters.standoffMm`, value }],
   }));
 
-const wholeSteps = (from: number, to: number, count: number): readonly number[] =>
-  [
-    ...new Set(Array.from({ length: count }, (_, step) => Math.round(from + ((to - from) * (step + 1)) / count))),
-  ].filter((value) => value !== Math.round(from));
-
-/** Farther off the wall, to three times as far; or nearer, to a third. */
+/** Farther off the wall, to three times as far. */
 export const standFarther = ({ assembly }: HaloResults): Remedy => ({
   id: 'farther',
   candidates: standoffs(wholeSteps(assembly.letters.standoffMm, Math.min(200, 3 * assembly.letters.standoffMm), 8)),
 });
+/** Nearer to the wall, to a third. */
 export const standNearer = ({ assembly }: HaloResults): Remedy => ({
   id: 'nearer',
   candidates: standoffs(wholeSteps(assembly.letters.standoffMm, Math.max(6, assembly.letters.standoffMm / 3), 6)),
-});
-
-const setbacks = (list: readonly number[]): readonly Candidate[] =>
-  list.map((value) => ({
-    label: `Strip ${value} mm from the edge`,
-    change: [{ path: `${at}.light.setbackMm`, value }],
-  }));
-
-/** Strip farther in from the edge, or closer to it. */
-export const setFartherIn = ({ assembly }: HaloResults): Remedy => ({
-  id: 'farther-in',
-  candidates: setbacks(wholeSteps(assembly.light.setbackMm, 2 * assembly.light.setbackMm + 8, 6)),
-});
-export const setCloser = ({ assembly }: HaloResults): Remedy => ({
-  id: 'closer',
-  candidates: setbacks(wholeSteps(assembly.light.setbackMm, 2, 6).filter((mm) => mm < assembly.light.setbackMm)),
-});
-
-/** One line of strip more, two more, three; or fewer. */
-export const addLines = ({ assembly }: HaloResults): Remedy => ({
-  id: 'add-lines',
-  candidates: [1, 2, 3].map((more) => ({
-    label: `${assembly.light.lineCount + more} lines of strip`,
-    change: [{ path: `${at}.light.lineCount`, value: Math.min(20, assembly.light.lineCount + more) }],
-  })),
-});
-export const dropLines = ({ assembly }: HaloResults): Remedy => ({
-  id: 'drop-lines',
-  candidates: Array.from({ length: assembly.light.lineCount - 1 }, (_, fewer) => {
-    const count = assembly.light.lineCount - fewer - 1;
-    return {
-      label: count === 1 ? 'One line of strip' : `${count} lines of strip`,
-      change: [{ path: `${at}.light.lineCount`, value: count }],
-    };
-  }),
 });
 
 /** Boards for letters by a measure, the smallest first. */

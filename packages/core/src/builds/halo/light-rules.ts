@@ -10,7 +10,8 @@ import {
 } from '../../findings/index.js';
 import { evenAlongEdge } from '../../halo/index.js';
 import { solidParts } from '../../outlines/index.js';
-import { addLines, otherBoards, setCloser, setFartherIn, standFarther, standNearer } from './candidates.js';
+import { addLines, setCloser, setFartherIn } from '../letter-candidates.js';
+import { otherBoards, standFarther, standNearer } from './candidates.js';
 
 const one = (value: number): number => Math.round(value * 10) / 10;
 const percent = (share: number): number =>

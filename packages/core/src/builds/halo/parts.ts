@@ -4,15 +4,8 @@ import type { Brief, HaloAssembly } from '../../design/index.js';
 import type { LettersGeometry } from '../../geometry/index.js';
 import type { PostedPart } from '../../halo/index.js';
 import type { LetterRuns } from '../../light-runs/index.js';
-import {
-  moveOutline,
-  outlineArea,
-  outlineBounds,
-  rectRing,
-  ringLength,
-  type Outline,
-  type Point,
-} from '../../outlines/index.js';
+import { outlineArea, rectRing, ringLength, type Outline } from '../../outlines/index.js';
+import { flatLetter, fromLeft } from '../letter-parts.js';
 import {
   electrical,
   sundry,
@@ -43,26 +36,19 @@ interface Letter {
 /** Return strip laps over itself by this much where it closes (mm). */
 const lapMm = 12;
 
-/** A drawing seen from behind: left is right, and rings still wind as they should. */
-const turnedOver = (outline: Outline, widthMm: number): Outline =>
-  outline.map((ring) => ring.map(([x, y]): Point => [widthMm - x, y]).reverse());
+/** Letters as they are drawn, with their posts. */
+const lettersOf = ({ letters, posts }: HaloFacts): readonly Letter[] =>
+  letters.map((outline, index) => ({ outline, posts: posts[index]?.posts ?? [] }));
 
-/** Letters from left to right. */
-const fromLeft = ({ letters, posts }: HaloFacts): readonly Letter[] =>
-  letters
-    .map((outline, index) => ({ outline, posts: posts[index]?.posts ?? [] }))
-    .sort((a, b) => outlineBounds(a.outline)!.x - outlineBounds(b.outline)!.x);
-
-/** One letter flat: its outline and the places of its posts, from its own lower left corner. */
+/** One letter flat, with the places of its posts from its own lower left corner. */
 const flat = (part: Letter, mirrored: boolean) => {
-  const bounds = outlineBounds(part.outline)!;
-  const outline = moveOutline(part.outline, -bounds.x, -bounds.y);
+  const { bounds, outline } = flatLetter(part.outline, mirrored);
   const posts = part.posts.map(({ at, diameterMm }) => ({
     x: mirrored ? bounds.x + bounds.width - at[0] : at[0] - bounds.x,
     y: at[1] - bounds.y,
     diameterMm,
   }));
-  return { bounds, outline: mirrored ? turnedOver(outline, bounds.width) : outline, posts };
+  return { bounds, outline, posts };
 };
 
 const drilled = (
@@ -134,7 +120,7 @@ const returnParts = (part: Letter, number: number, { materials, geometry }: Halo
 
 /** The cut parts of halo letters, from left to right: fronts, backs where they are closed, returns where they are hollow. */
 export const haloParts = (facts: HaloFacts): readonly CutPart[] =>
-  fromLeft(facts).flatMap((part, index) => [
+  fromLeft(lettersOf(facts)).flatMap((part, index) => [
     sheetPart(part, index + 1, 'front', facts),
     ...(facts.geometry.backMm > 0 ? [sheetPart(part, index + 1, 'back', facts)] : []),
     ...(facts.geometry.wallMm > 0 ? returnParts(part, index + 1, facts) : []),

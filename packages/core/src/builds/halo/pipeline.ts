@@ -3,38 +3,23 @@ import type { Brief, HaloAssembly } from '../../design/index.js';
 import type { HaloResults } from '../../evaluate/types.js';
 import { haloGlowOf, type PostedPart } from '../../halo/index.js';
 import type { Looking } from '../../halo/index.js';
-import type { Point3 } from '../../light-runs/index.js';
 import { remember } from '../../maths/index.js';
-import { outlineArea, outlineBounds, simplify, solidParts, type Outline } from '../../outlines/index.js';
+import { outlineArea, simplify, solidParts, type Outline } from '../../outlines/index.js';
 import { sumParts } from '../../parts/index.js';
 import { planOf } from '../../plan/index.js';
 import { success } from '../../result.js';
+import { leadEntryOf } from '../lead-entry.js';
+import { letterRuns } from '../letter-runs.js';
 import { recomputedOf, sharedStages } from '../shared-stages.js';
 import type { Build } from '../types.js';
 import { haloGeometry } from './geometry.js';
 import { haloBought, haloParts } from './parts.js';
 import { haloPosts } from './posts.js';
-import { haloRuns } from './runs.js';
 import { haloSection } from './section.js';
 import { haloSteps } from './steps.js';
 
 /** Strip, posts and light follow the outline this closely (mm); tools follow it as it is. */
 const followedMm = 0.05;
-
-/** Where the lead comes to the letters: at the side of them that the brief names, or straight behind the first. */
-const entryOf = (exit: Brief['leadExit'], outline: Outline): Point3 => {
-  const bounds = outlineBounds(outline);
-  if (bounds === null) return [0, 0, 0];
-  const [x, y] = [bounds.x + bounds.width / 2, bounds.y + bounds.height / 2];
-  const places: Readonly<Record<Brief['leadExit'], Point3>> = {
-    left: [bounds.x, y, 0],
-    right: [bounds.x + bounds.width, y, 0],
-    top: [x, bounds.y + bounds.height, 0],
-    bottom: [x, bounds.y, 0],
-    back: [bounds.x, y, 0],
-  };
-  return places[exit];
-};
 
 /** Strip on its side looks out, or in when it stands inside the return of an open shell. */
 const lookingOf = ({ letters, light }: HaloAssembly): Looking => {
@@ -52,10 +37,11 @@ export const haloPipeline: Build<HaloAssembly, HaloResults>['pipeline'] = (catal
     letters: remember(solidParts),
     shape: remember((outline: Outline) => simplify(outline, followedMm)),
     geometry: remember(haloGeometry),
-    entry: remember(entryOf),
+    entry: remember(leadEntryOf),
     posted: remember(haloPosts),
     posts: remember(postList),
-    runs: remember(haloRuns),
+    bed: remember((ledZMm: number) => ({ ledZMm, facing: 'wall' as const })),
+    runs: remember(letterRuns),
     section: remember(haloSection),
     glow: remember(haloGlowOfParts),
     shedding: remember((areaMm2: number, outLm: number) => ({ areaM2: (2 * areaMm2) / 1e6, closed: false, outLm })),
@@ -103,7 +89,14 @@ export const haloPipeline: Build<HaloAssembly, HaloResults>['pipeline'] = (catal
     const geometry = sized.value;
     const posts = stages.posted.run(outline, geometry, assembly, materials);
     const standing = stages.posts.run(posts);
-    const strung = stages.runs.run(outline, geometry, light, materials, standing);
+    const strung = stages.runs.run(
+      outline,
+      stages.bed.run(geometry.ledZMm),
+      light,
+      materials.strip,
+      standing,
+      geometry.ledZMm,
+    );
     if (!strung.ok) return strung;
     const runs = strung.value;
     const section = stages.section.run(outline, geometry, assembly, materials, runs, posts);

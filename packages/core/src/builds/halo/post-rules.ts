@@ -1,7 +1,8 @@
 import type { HaloResults } from '../../evaluate/types.js';
 import { oneChange, type Place, type Rule } from '../../findings/index.js';
 import { postsAmiss } from '../../halo/index.js';
-import { otherBoards, setCloser } from './candidates.js';
+import { setCloser } from '../letter-candidates.js';
+import { otherBoards } from './candidates.js';
 
 const around = ([x, y]: readonly [number, number], size: number): Place => ({
   view: 'front',

@@ -1,6 +1,6 @@
 import type { HaloResults } from '../../evaluate/types.js';
 import { partOverSheet, supplyTooSmall, type Rule } from '../../findings/index.js';
-import { dropLines } from './candidates.js';
+import { dropLines } from '../letter-candidates.js';
 import {
   edgeUneven,
   glowTooNarrow,
@@ -18,7 +18,7 @@ import {
   lettersBetweenCutMarks,
   noLetterStrip,
   strokeTooNarrow,
-} from './strip-rules.js';
+} from '../letter-strip-rules.js';
 
 /** The checks of halo letters. */
 export const haloRules: readonly Rule<HaloResults>[] = [

@@ -2,24 +2,16 @@ import type { HaloMaterials } from '../../catalogue/index.js';
 import type { HaloAssembly } from '../../design/index.js';
 import type { LettersGeometry } from '../../geometry/index.js';
 import type { PostedPart } from '../../halo/index.js';
-import { levelStretches } from '../../laying/index.js';
 import type { LetterRuns } from '../../light-runs/index.js';
-import { rectRing, solidParts, outlineBounds, type Outline, type Point } from '../../outlines/index.js';
+import { rectRing, solidParts, outlineBounds, type Outline } from '../../outlines/index.js';
 import type { Section, SectionShape } from '../../section/index.js';
+import { crossedAt, uprightStretches } from '../upright.js';
 
 const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
 /** How much of the wall is drawn behind the letters (mm). */
 const wallDrawnMm = 12;
 /** Drawn above and below the letters, where the glow falls (mm). */
 const beyondMm = 60;
-
-/** Solid stretches on the upright line at x, from the lowest to the highest. */
-const uprightStretches = (outline: Outline, x: number): readonly (readonly [number, number])[] =>
-  // Turned by a quarter, an upright line is a level one.
-  levelStretches(
-    outline.map((ring) => ring.map(([px, py]): Point => [py, px])),
-    x,
-  );
 
 /** Where the slice is taken: through the first post of the widest letter, or its middle. */
 const sliceXOf = (outline: Outline, posts: readonly PostedPart[]): number => {
@@ -62,20 +54,11 @@ const stripShapes = (
   standing: boolean,
 ): readonly SectionShape[] => {
   const [deep, wide] = standing ? [strip.widthMm, strip.heightMm] : [strip.heightMm, strip.widthMm];
-  return runs.segments.flatMap(({ path }) =>
-    path.slice(1).flatMap(([qx, qy], at): readonly SectionShape[] => {
-      const [px, py] = path[at]!;
-      if (px > x === qx > x) return [];
-      const y = py + ((qy - py) * (x - px)) / (qx - px);
-      return [
-        {
-          role: 'strip',
-          material: strip.name,
-          ring: rectRing({ x: geometry.bedZMm - deep, y: y - wide / 2, width: deep, height: wide }),
-        },
-      ];
-    }),
-  );
+  return crossedAt(runs, x).map((y) => ({
+    role: 'strip',
+    material: strip.name,
+    ring: rectRing({ x: geometry.bedZMm - deep, y: y - wide / 2, width: deep, height: wide }),
+  }));
 };
 
 /** The slice through halo letters at x, top to bottom: wall, posts, strip, letters. */

@@ -1,4 +1,4 @@
-import type { Catalogue, FaceSheet } from '../../catalogue/index.js';
+import type { Catalogue } from '../../catalogue/index.js';
 import type { BoxResults } from '../../evaluate/types.js';
 import type { Remedy } from '../../findings/index.js';
 
@@ -61,12 +61,6 @@ export const dropRows = (results: BoxResults): Remedy => {
   };
 };
 
-/** Other faces, each a candidate, in the order given. */
-export const changeFace = (faces: readonly FaceSheet[]): Remedy => ({
-  id: 'change-face',
-  candidates: faces.map((face) => ({ label: face.name, change: [{ path: `${at}.face.sheetId`, value: face.id }] })),
-});
-
 /** Whiter linings than the present one, cheapest first. */
 export const whiterLining = (results: BoxResults, catalogue: Catalogue): Remedy => ({
   id: 'whiter-lining',
@@ -79,6 +73,13 @@ export const whiterLining = (results: BoxResults, catalogue: Catalogue): Remedy 
     })),
 });
 
-/** How well a sheet hides what is behind it: Lambertian first, then by the width of its lobe. */
-export const hiding = ({ scatter }: FaceSheet): number =>
-  scatter.kind === 'lambertian' ? 90 : scatter.sigmaDeg * scatter.hazeShare;
+/** Strip nearer to the returns, to 2 mm. */
+export const closerEnds = ({ assembly: { light } }: BoxResults): Remedy => ({
+  id: 'closer-ends',
+  candidates: Array.from({ length: 8 }, (_, step) => Math.round(light.endMarginMm * (1 - (step + 1) / 8)))
+    .filter((margin, index, all) => margin >= 2 && margin < light.endMarginMm && all.indexOf(margin) === index)
+    .map((margin) => ({
+      label: `Run the strip to ${margin} mm from the returns`,
+      change: [{ path: `${at}.light.endMarginMm`, value: margin }],
+    })),
+});

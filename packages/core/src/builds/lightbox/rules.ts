@@ -1,9 +1,11 @@
 import type { BoxResults } from '../../evaluate/types.js';
 import { supplyTooSmall, type Rule } from '../../findings/index.js';
-import { dropRows } from './candidates.js';
+import { addRows, closerEnds, deepen, dropRows, whiterLining } from './candidates.js';
 import { faceBinds, largerThanSheet, lettersOverhang, tooShallow } from './case-rules.js';
-import { dotsShow, tooDim, tooHot, unevenCorners } from './light-rules.js';
+import { dotsShow, tooDim, tooHot, unevenCorners, type FaceRemedies } from '../lit-face-rules.js';
 import { betweenCutMarks, noStrip, reelShort } from './strip-rules.js';
+
+const remedies: FaceRemedies<BoxResults> = { addRows, closerEnds, deepen, dropRows, whiterLining };
 
 /** The checks of a light box. */
 export const lightboxRules: readonly Rule<BoxResults>[] = [
@@ -11,10 +13,10 @@ export const lightboxRules: readonly Rule<BoxResults>[] = [
   supplyTooSmall<BoxResults>(dropRows),
   tooShallow,
   largerThanSheet,
-  dotsShow,
-  tooDim,
-  unevenCorners,
-  tooHot,
+  dotsShow(remedies),
+  tooDim(remedies),
+  unevenCorners(remedies),
+  tooHot(remedies),
   faceBinds,
   lettersOverhang,
   betweenCutMarks,

@@ -1,6 +1,6 @@
 import type { Segment } from '@vitrum/core';
 import { changeDesign, useDocument } from '../../../document/document-store';
-import { useHaloEvaluation } from '../../../evaluation/evaluation-store';
+import { useLetterEvaluation } from '../../../evaluation/evaluation-store';
 import { ChoiceField, LengthField, NumberField, useDesignValue } from '../../../fields/design-fields';
 import { Button } from '../../../ui/button';
 import { useLength } from '../../../view/use-length';
@@ -48,7 +48,7 @@ const PieceRow = ({ segment, chain }: { readonly segment: Segment; readonly chai
 };
 
 const Pieces = () => {
-  const evaluation = useHaloEvaluation();
+  const evaluation = useLetterEvaluation();
   const leftOut = useLeftOut();
   const show = useLength();
   if (evaluation === null) return null;
@@ -96,12 +96,13 @@ const Pieces = () => {
   );
 };
 
-/** Strip or modules behind halo letters. */
+/** Strip or modules in letters. */
 export const LetterLightStep = () => {
   const { strips } = useCatalogue();
-  const evaluation = useHaloEvaluation();
+  const evaluation = useLetterEvaluation();
   const show = useLength();
   const layout = useDesignValue(`${at}.layout`);
+  const behind = useDesignValue('assemblies.0.build') === 'halo';
   const lines = useDesignValue(`${at}.lineCount`) as number;
   const corners = evaluation?.runs.corners ?? [];
   const cuts = corners.filter(({ way }) => way === 'cut-and-wire').length;
@@ -127,7 +128,7 @@ export const LetterLightStep = () => {
           { value: 'rows', label: 'in rows that fill them' },
         ]}
       />
-      {layout === 'outline' && (
+      {layout === 'outline' && behind && (
         <ChoiceField
           label="Lies"
           path={`${at}.standing`}
@@ -141,7 +142,13 @@ export const LetterLightStep = () => {
       <LengthField
         label="Setback"
         path={`${at}.setbackMm`}
-        hint={layout === 'centre' ? 'strokes narrower than twice this and the strip stay without' : 'edge to strip'}
+        hint={
+          layout === 'centre'
+            ? 'strokes narrower than twice this and the strip stay without'
+            : behind
+              ? 'edge to strip'
+              : 'return to strip'
+        }
       />
       {layout === 'outline' && <NumberField label="Lines" path={`${at}.lineCount`} />}
       {(layout === 'rows' || (layout === 'outline' && lines > 1)) && (

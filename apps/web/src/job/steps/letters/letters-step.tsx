@@ -1,30 +1,12 @@
-import { useId } from 'react';
 import { changeDesign } from '../../../document/document-store';
 import { useHaloEvaluation } from '../../../evaluation/evaluation-store';
 import { ChoiceField, LengthField, NumberField, useDesignValue } from '../../../fields/design-fields';
-import { FieldRow } from '../../../fields/field-row';
 import { Button } from '../../../ui/button';
 import { useLength } from '../../../view/use-length';
 import { choicesOf, useCatalogue } from '../../catalogue-context';
+import { LetterColour } from './letter-colour';
 
 const at = 'assemblies.0';
-
-const LetterColour = () => {
-  const id = useId();
-  const path = `${at}.letters.colour`;
-  const colour = useDesignValue(path) as string;
-  return (
-    <FieldRow id={id} label="Finished in">
-      <input
-        id={id}
-        type="color"
-        className="h-8 w-36 rounded-[3px] border border-line bg-sheet"
-        value={colour}
-        onChange={(event) => void changeDesign([{ path, value: event.target.value }])}
-      />
-    </FieldRow>
-  );
-};
 
 /** Posts letter by letter, and the way back from those put by hand. */
 const PostsTable = () => {
@@ -123,7 +105,7 @@ export const LettersStep = () => {
             : `${Math.round(evaluation.glow.bouncedShare * 100)} % of the wall’s light came by way of them`
         }
       />
-      <LetterColour />
+      <LetterColour path={`${at}.letters.colour`} />
       <h3 className="mt-3 font-bold">Posts</h3>
       <LengthField label="Thickness" path={`${at}.posts.diameterMm`} />
       <NumberField label="One carries" path={`${at}.posts.perPostKg`} unit="kg" step={0.1} />

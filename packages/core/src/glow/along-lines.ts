@@ -1,19 +1,19 @@
-import { measureLine, ringLength, type MeasuredLine, type Outline, type Point } from '../outlines/index.js';
+import type { MeasuredLine, Point } from '../outlines/index.js';
 
 // Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
 const { max, min, round } = Math;
 
-/** The strongest scallop along an outline: its Michelson contrast within one LED pitch, and where. */
-export interface Scallop {
+/** The strongest ripple along lines: its Michelson contrast within one LED pitch, and where. */
+export interface LineRipple {
   readonly contrast: number;
   readonly at: Point;
 }
 
-/** Places at which scallops are looked for, evenly along all outlines. */
+/** Places at which ripples are looked for, evenly along all lines. */
 const stations = 80;
 /** Samples over one pitch. */
 const perPitch = 8;
-/** Where the outline turns more than this within the stretch, it is the corner that is seen (cosine of 15°). */
+/** Where a line turns more than this within the stretch, it is the corner that is seen (cosine of 15°). */
 const straightCosine = 0.966;
 
 /** Means over one pitch round each sample that has a whole pitch round it. */
@@ -37,20 +37,20 @@ const ripple = (values: readonly number[], times: number): readonly number[] => 
   return series;
 };
 
-/** How strictly a place is looked at: running means taken away, and whether the outline must be straight there. */
+/** How strictly a place is looked at: running means taken away, and whether the line must be straight there. */
 interface Strictness {
   readonly times: number;
   readonly straight: boolean;
 }
 
-/** As strictly as the letters allow: wide pitches on small letters find no straight stretch long enough. */
+/** As strictly as the lines allow: wide pitches on small letters find no straight stretch long enough. */
 const strictest: readonly Strictness[] = [
   { times: 3, straight: true },
   { times: 1, straight: true },
   { times: 1, straight: false },
 ];
 
-/** Light along an outline, and how finely it ripples. */
+/** Light along lines, and how finely it ripples. */
 export interface RippleProbe {
   readonly pitchMm: number;
   /** Straight from the LEDs, which alone ripples, and all of it, which that is held against (lx). */
@@ -58,13 +58,13 @@ export interface RippleProbe {
   readonly allAt: (at: Point) => number;
 }
 
-/** The scallop at one place of a ring; null where the outline bends too much to tell. */
-const scallopAt = (
+/** The ripple at one place of a line; null where that bends too much to tell. */
+const rippleAt = (
   line: MeasuredLine,
   middle: number,
   { times, straight }: Strictness,
   { pitchMm, directAt, allAt }: RippleProbe,
-): Scallop | null => {
+): LineRipple | null => {
   const steps = (times + 1) * perPitch;
   const samples = Array.from({ length: steps + 1 }, (_, step) =>
     line.station(middle + ((step - steps / 2) * pitchMm) / perPitch),
@@ -81,16 +81,26 @@ const scallopAt = (
   return { contrast: (max(...rest) - min(...rest)) / (2 * all), at };
 };
 
-/** The strongest scallop along an outline; corners are passed over where there is enough else to look at. */
-export const strongestScallop = (outline: Outline, probe: RippleProbe): Scallop => {
-  const total = outline.reduce((sum, ring) => sum + ringLength(ring), 0);
+/** A line, and whether it closes on itself. */
+export interface RippleLine {
+  readonly line: MeasuredLine;
+  readonly closed: boolean;
+}
+
+/** The strongest ripple along lines; corners are passed over where there is enough else to look at. */
+export const strongestRipple = (lines: readonly RippleLine[], probe: RippleProbe): LineRipple => {
+  const total = lines.reduce((sum, { line }) => sum + line.lengthMm, 0);
   for (const strictness of strictest) {
-    const found = outline.flatMap((ring) => {
-      const line = measureLine(ring, true);
+    // Samples reach so far to both sides; an open line has none beyond its ends.
+    const reach = ((strictness.times + 1) / 2) * probe.pitchMm;
+    const found = lines.flatMap(({ line, closed }) => {
+      const room = closed ? line.lengthMm : line.lengthMm - 2 * reach;
+      if (room <= 0) return [];
       const count = max(2, round((stations * line.lengthMm) / max(1, total)));
+      const from = closed ? 0 : reach;
       return Array.from({ length: count }, (_, station) =>
-        scallopAt(line, ((station + 0.5) * line.lengthMm) / count, strictness, probe),
-      ).filter((scallop) => scallop !== null);
+        rippleAt(line, from + ((station + 0.5) * room) / count, strictness, probe),
+      ).filter((ripple) => ripple !== null);
     });
     if (found.length > 0) return found.reduce((a, b) => (b.contrast > a.contrast ? b : a));
   }

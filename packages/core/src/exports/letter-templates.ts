@@ -1,4 +1,4 @@
-import type { HaloEvaluation } from '../evaluate/index.js';
+import type { FaceLitEvaluation, HaloEvaluation } from '../evaluate/index.js';
 import { measureLine, outlineBounds, simplify, type Outline, type Point, type Rect } from '../outlines/index.js';
 import { circle, cross, dashed, faint, line, polyline, signal, text, type Template, type Tile } from './tiled-pdf.js';
 
@@ -11,7 +11,7 @@ const jumperHoleMm = 8;
 /** From arrow to arrow along a piece (mm). */
 const arrowEveryMm = 120;
 
-const sheetOf = ({ lettering }: HaloEvaluation): Rect => {
+const sheetOf = ({ lettering }: HaloEvaluation | FaceLitEvaluation): Rect => {
   const { x, y, width, height } = outlineBounds(lettering.outline) ?? { x: 0, y: 0, width: 0, height: 0 };
   return { x: x - aroundMm, y: y - aroundMm, width: width + 2 * aroundMm, height: height + 2 * aroundMm };
 };
@@ -119,6 +119,21 @@ const drawPiece = (
   text(tile, 'in + -', ex, ey, 6);
 };
 
+/** Pieces and jumpers in place. */
+const drawRuns = (
+  tile: Tile,
+  { runs, materials }: HaloEvaluation | FaceLitEvaluation,
+  shownMm: number,
+  place: (point: readonly [number, number, ...number[]]) => Point,
+): void => {
+  for (const { path, lengthMm, number } of runs.segments)
+    drawPiece(tile, path.map(place), shownMm, materials.strip.cutPitchMm, lengthMm, number);
+  for (const { from, to } of runs.jumpers) {
+    const [a, b] = [place(from), place(to)];
+    line(tile, a[0], a[1], b[0], b[1], signal, 0.4);
+  }
+};
+
 /**
  * The strip template of halo letters: their backs, so mirrored, with every piece of strip, its cut marks, number, arrows
  * and where current enters, jumpers, and the posts to keep off.
@@ -129,7 +144,6 @@ export const haloStripTemplate = (evaluation: HaloEvaluation): Template => {
   const outline = mapped(evaluation.lettering.outline, place);
   const { strip } = evaluation.materials;
   const shownMm = evaluation.assembly.light.standing ? strip.heightMm : strip.widthMm;
-  const pieces = evaluation.runs.segments.map((segment) => ({ ...segment, path: segment.path.map(place) }));
   const posts = numberedPosts(evaluation).map((post) => ({ ...post, at: place(post.at) }));
   return {
     title: `${evaluation.design.name}: strip template`,
@@ -138,17 +152,29 @@ export const haloStripTemplate = (evaluation: HaloEvaluation): Template => {
     heightMm: sheet.height,
     draw: (tile: Tile) => {
       for (const ring of outline) polyline(tile, ring, true, faint, 0.7);
-      for (const { path, lengthMm, number } of pieces)
-        drawPiece(tile, path, shownMm, strip.cutPitchMm, lengthMm, number);
-      for (const { from, to } of evaluation.runs.jumpers) {
-        const [a, b] = [place(from), place(to)];
-        line(tile, a[0], a[1], b[0], b[1], signal, 0.4);
-      }
+      drawRuns(tile, evaluation, shownMm, place);
       for (const { at, diameterMm, number } of posts) {
         circle(tile, at[0], at[1], diameterMm);
         cross(tile, at[0], at[1]);
         text(tile, `post ${number}`, at[0] + diameterMm / 2 + 1, at[1] - 1, 6);
       }
+    },
+  };
+};
+
+/** The strip template of face-lit letters: their backs seen from the front, as strip is laid in them. */
+export const cansStripTemplate = (evaluation: FaceLitEvaluation): Template => {
+  const sheet = sheetOf(evaluation);
+  const place = moved(sheet);
+  const outline = mapped(evaluation.lettering.outline, place);
+  return {
+    title: `${evaluation.design.name}: strip template`,
+    heading: `${evaluation.design.name} - strip template, seen from the front`,
+    widthMm: sheet.width,
+    heightMm: sheet.height,
+    draw: (tile: Tile) => {
+      for (const ring of outline) polyline(tile, ring, true, faint, 0.7);
+      drawRuns(tile, evaluation, evaluation.materials.strip.widthMm, place);
     },
   };
 };

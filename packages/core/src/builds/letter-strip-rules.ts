@@ -1,20 +1,23 @@
-import type { HaloResults } from '../../evaluate/types.js';
-import { changeStrip, oneChange, suitableStrips, wholeFront, type Place, type Rule } from '../../findings/index.js';
-import { outlineArea, outlineBounds } from '../../outlines/index.js';
-import { setCloser } from './candidates.js';
+import type { FaceLitResults, HaloResults } from '../evaluate/types.js';
+import { changeStrip, oneChange, suitableStrips, wholeFront, type Place, type Rule } from '../findings/index.js';
+import { outlineArea, outlineBounds } from '../outlines/index.js';
+import { setCloser } from './letter-candidates.js';
+
+/** Builds that lay strip in letters. */
+type LetterResults = HaloResults | FaceLitResults;
 
 const one = (value: number): number => Math.round(value * 10) / 10;
 const at = 'assemblies.0.light';
 
-/** No strip at all fits behind the letters. */
-export const noLetterStrip: Rule<HaloResults> = ({ results, catalogue }) => {
+/** No strip at all fits the letters. */
+export const noLetterStrip: Rule<LetterResults> = ({ results, catalogue }) => {
   if (results.runs.segments.length > 0) return null;
   const { strip } = results.materials;
   return {
     id: 'no-strip',
     severity: 'stop',
     step: 'light',
-    what: 'No piece of strip fits behind these letters',
+    what: 'No piece of strip fits these letters',
     why: `It is ${one(strip.widthMm)} mm wide, lies ${one(results.assembly.light.setbackMm)} mm in from the edge and is cut every ${one(strip.cutPitchMm)} mm.`,
     numbers: [{ label: 'cut pitch', value: strip.cutPitchMm, unit: 'mm' }],
     where: wholeFront(results),
@@ -37,11 +40,11 @@ export const noLetterStrip: Rule<HaloResults> = ({ results, catalogue }) => {
   };
 };
 
-const bareShare = ({ runs, lettering }: HaloResults): number =>
+const bareShare = ({ runs, lettering }: LetterResults): number =>
   lettering.areaMm2 > 0 ? outlineArea(runs.bare) / lettering.areaMm2 : 0;
 
 /** Strokes too narrow for the strip at its setback stay without. */
-export const strokeTooNarrow: Rule<HaloResults> = ({ results, catalogue }) => {
+export const strokeTooNarrow: Rule<LetterResults> = ({ results, catalogue }) => {
   const { runs, assembly, materials } = results;
   if (runs.segments.length === 0 || runs.bare.length === 0) return null;
   const bounds = outlineBounds(runs.bare);
@@ -72,14 +75,14 @@ export const strokeTooNarrow: Rule<HaloResults> = ({ results, catalogue }) => {
     remedies: [
       setCloser(results),
       changeStrip(narrower),
-      ...(assembly.light.layout === 'centre' || assembly.light.standing
+      ...(assembly.light.layout === 'centre' || assembly.light.standing === true
         ? []
         : [oneChange('centre-line', 'Strip along the middle of the strokes', `${at}.layout`, 'centre')]),
     ],
   };
 };
 
-const leftOver = ({ runs }: HaloResults): number => {
+const leftOver = ({ runs }: LetterResults): number => {
   const room = runs.segments.reduce((sum, { lengthMm, leftoverMm }) => sum + lengthMm + leftoverMm, 0);
   return room > 0 ? runs.segments.reduce((sum, { leftoverMm }) => sum + leftoverMm, 0) / room : 0;
 };
@@ -87,13 +90,13 @@ const leftOver = ({ runs }: HaloResults): number => {
 const leftOverNoticed = 0.12;
 
 /** Much of the way is left bare because pieces end on cut marks. */
-export const lettersBetweenCutMarks: Rule<HaloResults> = ({ results, catalogue }) => {
+export const lettersBetweenCutMarks: Rule<LetterResults> = ({ results, catalogue }) => {
   const share = leftOver(results);
   if (share < leftOverNoticed) return null;
   const { strip } = results.materials;
   const worst = results.runs.segments.reduce((a, b) => (b.leftoverMm > a.leftoverMm ? b : a));
   const [x, y] = worst.to;
-  const percent = (tried: HaloResults): number => Math.round(leftOver(tried) * 1000) / 10;
+  const percent = (tried: LetterResults): number => Math.round(leftOver(tried) * 1000) / 10;
   return {
     id: 'between-cut-marks',
     severity: 'note',
@@ -119,10 +122,10 @@ export const lettersBetweenCutMarks: Rule<HaloResults> = ({ results, catalogue }
   };
 };
 
-const cutCorners = ({ runs }: HaloResults): number => runs.corners.filter(({ way }) => way === 'cut-and-wire').length;
+const cutCorners = ({ runs }: LetterResults): number => runs.corners.filter(({ way }) => way === 'cut-and-wire').length;
 
 /** The strip does not take the bends of the letters. */
-export const bendsTooTight: Rule<HaloResults> = ({ results, catalogue }) => {
+export const bendsTooTight: Rule<LetterResults> = ({ results, catalogue }) => {
   const cuts = cutCorners(results);
   const loops = results.runs.corners.length - cuts;
   if (cuts + loops === 0) return null;
@@ -157,12 +160,12 @@ export const bendsTooTight: Rule<HaloResults> = ({ results, catalogue }) => {
   };
 };
 
-const openMm = ({ runs }: HaloResults): number => runs.jumpers.reduce((sum, jumper) => sum + jumper.openMm, 0);
+const openMm = ({ runs }: LetterResults): number => runs.jumpers.reduce((sum, jumper) => sum + jumper.openMm, 0);
 /** Less wire than this in the open is not worth a word (mm). */
 const openNoticedMm = 3;
 
 /** Wires between letters are seen on the wall, or must go through it. */
-export const jumpersInTheOpen: Rule<HaloResults> = ({ results }) => {
+export const jumpersInTheOpen: Rule<LetterResults> = ({ results }) => {
   const open = results.runs.jumpers.filter((jumper) => jumper.openMm > openNoticedMm);
   const [first] = open;
   if (first === undefined) return null;

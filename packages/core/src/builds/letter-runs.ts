@@ -1,7 +1,6 @@
-import type { HaloMaterials } from '../../catalogue/index.js';
-import type { HaloLight } from '../../design/index.js';
-import type { LettersGeometry } from '../../geometry/index.js';
-import type { Post } from '../../halo/index.js';
+import type { Strip } from '../catalogue/index.js';
+import type { LetterLight } from '../design/index.js';
+import type { Post } from '../halo/index.js';
 import {
   bareParts,
   layAlong,
@@ -10,11 +9,11 @@ import {
   rowPaths,
   type LaidPiece,
   type StripPath,
-} from '../../laying/index.js';
-import type { Jumper, LetterRuns, Point3, Segment } from '../../light-runs/index.js';
-import { strokeMiddles } from '../../medial/index.js';
-import { lengthInside, type Outline } from '../../outlines/index.js';
-import { failure, success, type Result } from '../../result.js';
+} from '../laying/index.js';
+import type { Jumper, LetterRuns, Point3, Segment } from '../light-runs/index.js';
+import { strokeMiddles } from '../medial/index.js';
+import { lengthInside, type Outline } from '../outlines/index.js';
+import { failure, success, type Result } from '../result.js';
 
 /** Room for solder and bend at each end of a wire (mm). */
 const jointSlackMm = 30;
@@ -23,7 +22,7 @@ const postClearMm = 2;
 
 const pathsOf = (
   outline: Outline,
-  light: HaloLight,
+  light: LetterLight,
   stripWidthMm: number,
   bendRadiusMm: number,
 ): readonly StripPath[] => {
@@ -52,8 +51,8 @@ const jumperBetween = (before: LaidPiece, after: LaidPiece, outline: Outline): J
 };
 
 /** The middle of the strip lies on its bed; LEDs a little below it. */
-const segmentOf = (piece: LaidPiece, zMm: number, ledsPerM: number): Segment => {
-  const path = piece.path.map(([x, y]): Point3 => [x, y, zMm]);
+const segmentOf = (piece: LaidPiece, bed: LetterBed, ledsPerM: number): Segment => {
+  const path = piece.path.map(([x, y]): Point3 => [x, y, bed.ledZMm]);
   return {
     number: piece.number,
     from: path[0]!,
@@ -61,26 +60,35 @@ const segmentOf = (piece: LaidPiece, zMm: number, ledsPerM: number): Segment => 
     path,
     lengthMm: piece.lengthMm,
     leftoverMm: piece.leftoverMm,
-    normal: [0, 0, -1],
+    normal: bed.facing === 'wall' ? [0, 0, -1] : [0, 0, 1],
     on: 'letter',
     ledCount: Math.round((piece.lengthMm * ledsPerM) / 1000),
   };
 };
 
-/** Strip or modules behind halo letters, off their posts. Fails when the wish is no layout, or when there are too many LEDs. */
-export const haloRuns = (
+/** What carries the strip: how high its LEDs are, and whether they face the wall behind or the face in front. */
+export interface LetterBed {
+  readonly ledZMm: number;
+  readonly facing: 'wall' | 'face';
+}
+
+/**
+ * Strip or modules laid in letters, off their posts. Fails when the wish is no layout, or when there are too many LEDs.
+ */
+export const letterRuns = (
   outline: Outline,
-  geometry: LettersGeometry,
-  light: HaloLight,
-  { strip }: HaloMaterials,
+  bed: LetterBed,
+  light: LetterLight,
+  strip: Strip,
   posts: readonly Post[],
+  throwMm: number,
 ): Result<LetterRuns> => {
-  if (light.standing && light.layout !== 'outline')
+  if (light.standing === true && light.layout !== 'outline')
     return failure({
       path: 'assemblies.0.light.standing',
       message: 'strip stands on its side along the outline only; lay it flat, or along the outline',
     });
-  const shownMm = light.standing ? strip.heightMm : strip.widthMm;
+  const shownMm = light.standing === true ? strip.heightMm : strip.widthMm;
   const ledPitchMm = 1000 / strip.ledsPerM;
   const { pieces, corners } = layAlong(pathsOf(outline, light, shownMm, strip.bendRadiusMm), {
     stripWidthMm: shownMm,
@@ -102,12 +110,12 @@ export const haloRuns = (
   const along = pieces.flatMap((piece) => piece.leds.map((_, led) => (led + 0.5) * ledPitchMm));
   const lines = light.layout === 'outline' ? light.lineCount - 1 : 0;
   return success({
-    segments: pieces.map((piece) => segmentOf(piece, geometry.ledZMm, strip.ledsPerM)),
+    segments: pieces.map((piece) => segmentOf(piece, bed, strip.ledsPerM)),
     leds: {
       count: leds.length,
       x: Float64Array.from(leds, ({ at }) => at[0]),
       y: Float64Array.from(leds, ({ at }) => at[1]),
-      z: new Float64Array(leds.length).fill(geometry.ledZMm),
+      z: new Float64Array(leds.length).fill(bed.ledZMm),
       segment: Uint32Array.from(leds, ({ segment }) => segment),
       along: Float64Array.from(along),
     },
@@ -116,7 +124,7 @@ export const haloRuns = (
     stripMm: pieces.reduce((sum, { lengthMm }) => sum + lengthMm, 0),
     ledPitchMm,
     rowPitchMm: light.layout === 'rows' ? light.linePitchMm : null,
-    throwMm: geometry.ledZMm,
+    throwMm,
     corners,
     jumpers: pieces.slice(1).map((piece, index) => jumperBetween(pieces[index]!, piece, outline)),
     bare: bareParts(

@@ -1,0 +1,59 @@
+import { useFaceLitEvaluation } from '../../../evaluation/evaluation-store';
+import { ChoiceField } from '../../../fields/design-fields';
+import { choicesOf, useCatalogue } from '../../catalogue-context';
+import { CoatsField } from '../coats-field';
+import { LitToUnlit, Spots, Verdict } from '../glow-report';
+
+const percent = (share: number): string => `${Math.round(share * 100)} %`;
+
+/** The diffusing faces of letters, and what the eye makes of them. */
+export const LetterFaceStep = () => {
+  const { faces } = useCatalogue();
+  const evaluation = useFaceLitEvaluation();
+  if (evaluation === null) return null;
+  const { stack, glow } = evaluation;
+  const { evenness } = glow;
+  return (
+    <>
+      <ChoiceField
+        label="Face"
+        path="assemblies.0.face.sheetId"
+        choices={choicesOf(faces)}
+        wide
+        hint={`passes ${percent(evaluation.materials.face.transmittance)} (typical)`}
+      />
+      <CoatsField path="assemblies.0.face.coats" />
+      <p className="text-xs text-soft">
+        All layers together pass {percent(stack.transmittance)} and give {percent(stack.innerReflectance)} back into the
+        letters.
+      </p>
+      <Verdict glow={glow} />
+      <h3 className="mt-3 font-bold">What the eye sees</h3>
+      <table className="figure w-full text-[13px]">
+        <tbody>
+          {(
+            [
+              ['mean luminance', `${Math.round(evenness.meanCdM2)} cd/m²`],
+              ['5th to 95th percentile', `${Math.round(evenness.lowCdM2)}–${Math.round(evenness.highCdM2)}`],
+              ['reflected at least once', percent(glow.indirectShare)],
+              ['out of the faces', `${Math.round(glow.balance.outLm)} lm ± ${(glow.errorShare * 100).toFixed(1)} %`],
+              ['darkest to mean', evenness.minOverMean.toFixed(2)],
+              ['contrast, LED pitch', `${(evenness.dots.contrast * 100).toFixed(2)} %`],
+              ['eye sees from there on', `${(evenness.dots.threshold * 100).toFixed(2)} %`],
+            ] as const
+          ).map(([label, value]) => (
+            <tr key={label} className="border-b border-line">
+              <th scope="row" className="py-0.5 text-left font-sans font-normal">
+                {label}
+              </th>
+              <td className="text-right whitespace-nowrap">{value}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="text-xs text-soft">Light inside the letters is traced; the same design gives the same figures.</p>
+      <Spots glow={glow} />
+      <LitToUnlit glow={glow} />
+    </>
+  );
+};

@@ -1,0 +1,73 @@
+import type { FaceLitResults } from '../../evaluate/types.js';
+import { computed, daylight, one, price, reel, two, typical, watts, weight, type Figure } from '../../figures/index.js';
+
+const depth = ({ geometry }: FaceLitResults): Figure => ({
+  id: 'depth',
+  text: `${one(geometry.depthInsideMm)} mm`,
+  label: 'depth inside',
+  kind: 'computed',
+  value: geometry.depthInsideMm,
+  unit: 'mm',
+  how: 'Inner side of the backs to inner side of the faces.',
+  inputs: [
+    computed('overall depth', `${one(geometry.outside.depthMm)} mm`),
+    computed('LED to face', `${one(geometry.depthInsideMm - geometry.ledZMm)} mm`),
+    computed('returns', `${one(geometry.returnWidthMm)} mm wide`),
+  ],
+});
+
+const evenness = ({ glow, materials }: FaceLitResults): Figure => ({
+  id: 'evenness',
+  text: two(glow.evenness.minOverMean),
+  label: 'darkest to mean',
+  kind: 'computed',
+  value: glow.evenness.minOverMean,
+  unit: '',
+  how: 'Luminance of the darkest place over the mean of all faces, a border of one face thickness left out.',
+  inputs: [
+    computed('darkest', `${Math.round(glow.evenness.minCdM2)} cd/m²`),
+    computed('mean', `${Math.round(glow.evenness.meanCdM2)} cd/m²`),
+    computed('light reflected inside', `${Math.round(glow.indirectShare * 100)} %`),
+    typical('lining gives back', `${Math.round(materials.lining.reflectance * 100)} %`),
+  ],
+});
+
+const vanishing = ({ glow, runs, design }: FaceLitResults): Figure => {
+  const { dots, dotsVanishAtMm } = glow.evenness;
+  const never = dotsVanishAtMm <= 0;
+  return {
+    id: 'dots-vanish',
+    text: never ? 'never seen' : `${one(dotsVanishAtMm / 1000)} m`,
+    label: never ? 'dots' : 'dots vanish at',
+    kind: 'computed',
+    value: dotsVanishAtMm / 1000,
+    unit: 'm',
+    how: 'Contrast at the LED pitch against the contrast sensitivity of the eye (Barten 2004) at this luminance.',
+    inputs: [
+      computed('contrast at LED pitch', `${two(dots.contrast * 100)} %`),
+      typical('LED pitch', `${one(runs.ledPitchMm)} mm`),
+      computed('read from', `${one(design.brief.readingDistanceMm / 1000)} m`),
+    ],
+  };
+};
+
+const luminance = ({ glow, stack }: FaceLitResults): Figure => ({
+  id: 'luminance',
+  text: `${Math.round(glow.evenness.meanCdM2)} cd/m²`,
+  label: 'mean luminance',
+  kind: 'computed',
+  value: glow.evenness.meanCdM2,
+  unit: 'cd/m²',
+  how: 'Every LED’s light to every place of its own face that no return hides, plus what is reflected inside, traced photon by photon.',
+  inputs: [
+    computed('from the LEDs', `${Math.round(glow.emittedLm)} lm`),
+    computed('out of the faces', `${Math.round(glow.balance.outLm)} lm ± ${(glow.errorShare * 100).toFixed(1)} %`),
+    typical('face passes', `${Math.round(stack.transmittance * 100)} %`),
+  ],
+});
+
+/** The figures of the tape for face-lit letters, in order. */
+export const faceLitFigures = (results: FaceLitResults): readonly Figure[] => [
+  ...[depth, evenness, vanishing, luminance].map((figure) => figure(results)),
+  ...[daylight, watts, reel, weight, price].map((figure) => figure(results)),
+];

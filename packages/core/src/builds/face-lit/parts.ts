@@ -1,0 +1,205 @@
+import { developReturn, type Bend } from '../../cans/index.js';
+import type { Catalogue, FaceLitMaterials } from '../../catalogue/index.js';
+import type { Circuit } from '../../circuit/index.js';
+import type { Brief, FaceLitAssembly } from '../../design/index.js';
+import type { CansGeometry } from '../../geometry/index.js';
+import type { LetterRuns } from '../../light-runs/index.js';
+import { offset, outlineArea, rectRing, ringArea, type Outline } from '../../outlines/index.js';
+import { electrical, sundry, type BoughtPart, type CutPart, type PartShape } from '../../parts/index.js';
+import { flatLetter, fromLeft } from '../letter-parts.js';
+
+/** What face-lit letters are cut and bought from. */
+export interface FaceLitFacts {
+  readonly brief: Brief;
+  readonly assembly: FaceLitAssembly;
+  readonly geometry: CansGeometry;
+  readonly materials: FaceLitMaterials;
+  readonly runs: LetterRuns;
+  /** The solid parts of the letters as drawn, each with its holes. */
+  readonly letters: readonly Outline[];
+}
+
+/** A return laps over itself by this much where it closes (mm). */
+const lapMm = 12;
+/** Hole for the lead or a jumper in each back (mm), and screws that hang a letter. */
+const leadHoleMm = 8;
+const screwHoleMm = 4;
+
+/** The face of a letter: within the returns less its play, or over them with the trim’s room. */
+const faceOutline = (letter: Outline, { cans }: FaceLitAssembly): Outline =>
+  offset(letter, cans.fit === 'inset' ? -(cans.wallMm + cans.playMm) : 0);
+
+/** The back always stands within the returns. */
+const backOutline = (letter: Outline, { cans }: FaceLitAssembly): Outline =>
+  offset(letter, -(cans.wallMm + cans.playMm));
+
+const sheet = (
+  id: string,
+  name: string,
+  outline: Outline,
+  mirrored: boolean,
+  of: Pick<CutPart, 'materialId' | 'materialName' | 'stock' | 'thicknessMm' | 'note'> & {
+    readonly densityKgM3: number;
+  },
+  holes: readonly PartShape[] = [],
+): readonly CutPart[] => {
+  if (outline.length === 0) return [];
+  const { bounds, outline: drawn } = flatLetter(outline, mirrored);
+  const { densityKgM3, ...rest } = of;
+  return [
+    {
+      ...rest,
+      id,
+      name,
+      widthMm: bounds.width,
+      heightMm: bounds.height,
+      count: 1,
+      kg: (outlineArea(outline) * of.thicknessMm * densityKgM3) / 1e9,
+      layers: [
+        { operation: 'cut', shapes: [{ kind: 'outline', outline: drawn }] },
+        ...(holes.length > 0 ? [{ operation: 'drill' as const, shapes: holes }] : []),
+      ],
+    },
+  ];
+};
+
+const one = (value: number): string => `${Math.round(value * 10) / 10}`;
+
+const bendWords = ({ kind, atMm, toMm, turnDeg, radiusMm }: Bend): string =>
+  kind === 'fold'
+    ? `fold ${one(Math.abs(turnDeg))}° ${turnDeg > 0 ? 'in' : 'out'} at ${one(atMm)}`
+    : `roll ${one(Math.abs(turnDeg))}° ${turnDeg > 0 ? 'in' : 'out'} to radius ${one(radiusMm)} from ${one(atMm)} to ${one(toMm)}`;
+
+/** At most so many bends are told in a note; all are drawn. */
+const toldBends = 6;
+
+const returnPart = (letter: Outline, ring: number, number: number, facts: FaceLitFacts): CutPart => {
+  const { geometry, materials } = facts;
+  const { returnBoard } = materials;
+  const developed = developReturn(letter[ring]!, geometry.wallMm);
+  const [widthMm, heightMm] = [developed.lengthMm + lapMm, geometry.returnWidthMm];
+  const across = (mm: number): PartShape => ({ kind: 'line', from: [mm, 0], to: [mm, heightMm] });
+  const marks = developed.bends.flatMap((bend) =>
+    bend.kind === 'fold' ? [across(bend.atMm)] : [across(bend.atMm), across(bend.toMm)],
+  );
+  const told = developed.bends.slice(0, toldBends).map(bendWords);
+  const more = developed.bends.length - told.length;
+  return {
+    id: `letter-${number}-return${ring === 0 ? '' : `-${ring}`}`,
+    name: `Letter ${number}, return${ring === 0 ? '' : ` of counter ${ring}`}`,
+    materialId: returnBoard.id,
+    materialName: `${returnBoard.name}, ${one(geometry.wallMm)} mm for returns`,
+    stock: 'return',
+    widthMm,
+    heightMm,
+    thicknessMm: geometry.wallMm,
+    count: 1,
+    kg: (widthMm * heightMm * geometry.wallMm * returnBoard.densityKgM3) / 1e9,
+    note: `${developed.bends.length} bends${told.length > 0 ? `: ${told.join('; ')}` : ''}${more > 0 ? `; ${more} more in the drawing` : ''}; ${lapMm} mm to lap`,
+    layers: [
+      {
+        operation: 'cut',
+        shapes: [{ kind: 'outline', outline: [rectRing({ x: 0, y: 0, width: widthMm, height: heightMm })] }],
+      },
+      { operation: 'mark', shapes: [...marks, across(developed.lengthMm)] },
+    ],
+  };
+};
+
+/** Two screws near the top of a back, and a hole for the lead in its middle. */
+const backHoles = (back: Outline): readonly PartShape[] => {
+  const { bounds } = flatLetter(back, false);
+  const solid = offset(back, -(screwHoleMm + 4));
+  const places = solid.flat().map(([x, y]) => [x - bounds.x, y - bounds.y] as const);
+  if (places.length === 0) return [];
+  const high = places.reduce((top, [, y]) => Math.max(top, y), 0);
+  const row = places.filter(([, y]) => y > high - 10);
+  const [left, right] = [row.reduce((a, b) => (b[0] < a[0] ? b : a)), row.reduce((a, b) => (b[0] > a[0] ? b : a))];
+  const low = places.reduce((a, b) => (b[1] < a[1] ? b : a));
+  return [
+    { kind: 'hole', x: left[0], y: left[1], diameterMm: screwHoleMm },
+    ...(right[0] - left[0] > 20 ? [{ kind: 'hole' as const, x: right[0], y: right[1], diameterMm: screwHoleMm }] : []),
+    { kind: 'hole', x: low[0], y: low[1], diameterMm: leadHoleMm },
+  ];
+};
+
+/** The cut parts of face-lit letters, from left to right: face, back and returns of each. */
+export const faceLitParts = (facts: FaceLitFacts): readonly CutPart[] => {
+  const { assembly, materials } = facts;
+  const { face, backBoard } = materials;
+  const mirrored = assembly.artwork.mirrored === true;
+  const { cans } = assembly;
+  return fromLeft(facts.letters.map((outline) => ({ outline }))).flatMap(({ outline: letter }, index) => {
+    const number = index + 1;
+    const back = backOutline(letter, assembly);
+    return [
+      ...sheet(`letter-${number}-face`, `Letter ${number}, face`, faceOutline(letter, assembly), mirrored, {
+        materialId: face.id,
+        materialName: face.name,
+        stock: 'face',
+        thicknessMm: face.thicknessMm,
+        densityKgM3: face.densityKgM3,
+        note:
+          cans.fit === 'inset'
+            ? `${one(cans.playMm)} play in the returns`
+            : `trim reaches ${one(cans.playMm)} clear round it`,
+      }),
+      ...sheet(
+        `letter-${number}-back`,
+        `Letter ${number}, back`,
+        back,
+        false,
+        {
+          materialId: backBoard.id,
+          materialName: backBoard.name,
+          stock: 'board',
+          thicknessMm: backBoard.thicknessMm,
+          densityKgM3: backBoard.densityKgM3,
+          note: 'seen from the front, the side that carries the strip',
+        },
+        backHoles(back),
+      ),
+      ...letter.map((_, ring) => returnPart(letter, ring, number, facts)),
+    ];
+  });
+};
+
+/** Metres of trim: round every outline. */
+const trimM = (letters: readonly Outline[]): number =>
+  letters.flat().reduce((sum, ring) => sum + developReturn(ring, 0.5).lengthMm, 0) / 1000;
+
+/** What is bought for face-lit letters. */
+export const faceLitBought = (catalogue: Catalogue, facts: FaceLitFacts, circuit: Circuit): readonly BoughtPart[] => {
+  const { brief, assembly, geometry, materials, runs, letters } = facts;
+  const areaM2 = letters.reduce((sum, letter) => sum + outlineArea(letter), 0) / 1e6;
+  const roundM = trimM(letters);
+  const linedM2 = areaM2 + (roundM * geometry.depthInsideMm) / 1000;
+  const { lining, faceCoats } = materials;
+  return [
+    ...electrical(catalogue, brief, materials, runs, circuit),
+    ...(lining.price === 0
+      ? []
+      : [
+          {
+            id: lining.id,
+            name: lining.name,
+            quantity: linedM2,
+            unit: 'm²',
+            unitPrice: lining.price,
+            kg: linedM2 * lining.kgPerM2,
+            hangs: true,
+          } as const,
+        ]),
+    ...faceCoats.map(({ coating, coats }, index) => ({
+      id: `coat-${index + 1}-${coating.id}`,
+      name: coats === 1 ? coating.name : `${coating.name}, ${coats} coats`,
+      quantity: areaM2 * coats,
+      unit: 'm²' as const,
+      unitPrice: coating.price,
+      kg: 0,
+      hangs: true,
+    })),
+    ...(assembly.cans.fit === 'trimmed' ? sundry(catalogue, 'trim', Math.ceil(roundM)) : []),
+    ...sundry(catalogue, 'wall-fixing', 2 * letters.filter((letter) => ringArea(letter[0]!) > 0).length, false),
+  ];
+};

@@ -1,0 +1,144 @@
+import { cansGlowOf } from '../../cans/index.js';
+import { findFaceLitMaterials, type FaceLitMaterials } from '../../catalogue/index.js';
+import type { Brief, FaceLitAssembly } from '../../design/index.js';
+import type { FaceLitResults } from '../../evaluate/types.js';
+import { remember } from '../../maths/index.js';
+import { faceStack } from '../../optics/index.js';
+import { offset, outlineArea, ringLength, simplify, solidParts, type Outline } from '../../outlines/index.js';
+import { sumParts } from '../../parts/index.js';
+import { planOf } from '../../plan/index.js';
+import { success } from '../../result.js';
+import { leadEntryOf } from '../lead-entry.js';
+import { letterRuns } from '../letter-runs.js';
+import { recomputedOf, sharedStages } from '../shared-stages.js';
+import type { Build } from '../types.js';
+import { cansGeometry } from './geometry.js';
+import { faceLitBought, faceLitParts } from './parts.js';
+import { faceLitSection } from './section.js';
+import { faceLitSteps } from './steps.js';
+
+/** Strip and light follow the outline this closely (mm); tools follow it as it is. */
+const followedMm = 0.05;
+/** Share of the backs that still sheds heat when they hang close to a wall. */
+const backShare = 0.5;
+
+const noPosts = [] as const;
+
+/** The stages of face-lit letters, in the order of the work. */
+export const faceLitPipeline: Build<FaceLitAssembly, FaceLitResults>['pipeline'] = (catalogue, fonts, wish) => {
+  const stages = {
+    ...sharedStages(),
+    materials: remember(findFaceLitMaterials),
+    letters: remember(solidParts),
+    shape: remember((outline: Outline) => simplify(outline, followedMm)),
+    inside: remember((outline: Outline, wallMm: number) =>
+      solidParts(outline).flatMap((part) => offset(part, -wallMm, followedMm)),
+    ),
+    geometry: remember(cansGeometry),
+    entry: remember(leadEntryOf),
+    bed: remember((ledZMm: number) => ({ ledZMm, facing: 'face' as const })),
+    runs: remember(letterRuns),
+    section: remember(faceLitSection),
+    optics: remember((materials: FaceLitMaterials) => faceStack({ ...materials, second: null })),
+    glow: remember(
+      (...[brief, outline, inside, geometry, materials, stack, distribution, runs, circuit]: GlowArguments) =>
+        cansGlowOf({ brief, outline, inside, geometry, materials, stack, distribution, runs, circuit, wish }),
+    ),
+    shedding: remember((outline: Outline, depthMm: number, outLm: number) => {
+      const roundMm = outline.reduce((sum, ring) => sum + ringLength(ring), 0);
+      return {
+        areaM2: (Math.abs(outlineArea(outline)) * (1 + backShare) + roundMm * depthMm) / 1e6,
+        closed: true,
+        outLm,
+      };
+    }),
+    parts: remember((...[brief, assembly, geometry, materials, runs, letters, circuit]: PartArguments) => {
+      const facts = { brief, assembly, geometry, materials, runs, letters };
+      return sumParts(faceLitParts(facts), faceLitBought(catalogue, facts, circuit));
+    }),
+    plan: remember((...[brief, assembly, geometry, materials, runs, letters, circuit, parts]: PlanArguments) =>
+      planOf(faceLitSteps({ brief, assembly, geometry, materials, runs, letters, circuit, parts: parts.cut })),
+    ),
+  };
+
+  return (design, assembly) => {
+    const { brief, power } = design;
+    const { artwork, light, cans } = assembly;
+    const found = stages.materials.run(assembly, catalogue, 'assemblies.0');
+    if (!found.ok) return found;
+    const materials = found.value;
+    const font = stages.font.run(artwork.fontId, artwork.ownFont ?? null, fonts);
+    const laid = stages.artwork.run(brief.text, artwork, font);
+    if (!laid.ok) return laid;
+    const lettering = laid.value;
+    const workability = stages.workability.run(lettering.outline, materials.tool, true);
+    const outline = stages.shape.run(lettering.outline);
+    const sized = stages.geometry.run(cans, materials, lettering.bounds);
+    if (!sized.ok) return sized;
+    const geometry = sized.value;
+    const inside = stages.inside.run(outline, cans.wallMm);
+    const bed = stages.bed.run(geometry.ledZMm);
+    const throwMm = geometry.depthInsideMm - geometry.ledZMm;
+    const strung = stages.runs.run(inside, bed, light, materials.strip, noPosts, throwMm);
+    if (!strung.ok) return strung;
+    const runs = strung.value;
+    const section = stages.section.run(outline, geometry, assembly, materials, runs);
+    const entry = stages.entry.run(brief.leadExit, outline);
+    const circuit = stages.circuit.run(brief, power, catalogue, materials.strip, entry, runs);
+    const distribution = stages.photometry.run(materials.strip, light.photometry);
+    if (!distribution.ok) return distribution;
+    const stack = stages.optics.run(materials);
+    const glow = stages.glow.run(brief, outline, inside, geometry, materials, stack, distribution.value, runs, circuit);
+    const shedding = stages.shedding.run(outline, geometry.outside.depthMm, glow.balance.outLm);
+    const heat = stages.heat.run(brief, materials.strip, circuit, shedding);
+    const letters = stages.letters.run(lettering.outline);
+    const facts = [brief, assembly, geometry, materials, runs, letters, circuit] as const;
+    const parts = stages.parts.run(...facts);
+    const packing = stages.packing.run(parts, runs, materials.strip, catalogue, brief.quantity);
+    const plan = stages.plan.run(...facts, parts);
+    const cost = stages.cost.run(brief, parts, packing, plan, catalogue);
+    const results: FaceLitResults = {
+      build: 'face-lit',
+      design,
+      assembly,
+      materials,
+      lettering,
+      workability,
+      geometry,
+      runs,
+      section,
+      distribution: distribution.value,
+      stack,
+      circuit,
+      glow,
+      heat,
+      parts,
+      packing,
+      plan,
+      cost,
+    };
+    return success({ results, recomputed: recomputedOf(stages) });
+  };
+};
+
+type PartArguments = [
+  brief: Brief,
+  assembly: FaceLitAssembly,
+  geometry: FaceLitResults['geometry'],
+  materials: FaceLitMaterials,
+  runs: FaceLitResults['runs'],
+  letters: readonly Outline[],
+  circuit: FaceLitResults['circuit'],
+];
+type PlanArguments = [...PartArguments, parts: FaceLitResults['parts']];
+type GlowArguments = [
+  brief: Brief,
+  outline: Outline,
+  inside: Outline,
+  geometry: FaceLitResults['geometry'],
+  materials: FaceLitMaterials,
+  stack: FaceLitResults['stack'],
+  distribution: FaceLitResults['distribution'],
+  runs: FaceLitResults['runs'],
+  circuit: FaceLitResults['circuit'],
+];

@@ -1,0 +1,134 @@
+import type { Circuit } from '../../circuit/index.js';
+import type { CutPart } from '../../parts/index.js';
+import type { Step } from '../../plan/index.js';
+import type { FaceLitFacts } from './parts.js';
+
+const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
+const counted = (count: number, what: string): string => `${count} ${what}${count === 1 ? '' : 's'}`;
+
+/** What the steps are written from. */
+export interface FaceLitStepFacts extends FaceLitFacts {
+  readonly parts: readonly CutPart[];
+  readonly circuit: Circuit;
+}
+
+const toolCautions = {
+  knife: null,
+  beam: 'Ventilate when acrylic is cut by laser, and watch for fire. Never laser PVC of unknown kind: it gives off chlorine.',
+  bit: 'Router by its maker’s manual; hold the sheet down all over; eye, ear and dust protection.',
+} as const;
+
+const step = (
+  phase: Step['phase'],
+  id: string,
+  title: string,
+  detail: string,
+  minutes: number,
+  caution: string | null = null,
+  waitMinutes = 0,
+): Step => ({ id, phase, title, detail, minutes, waitMinutes, caution });
+
+/** The build list of face-lit letters. Times are typical and meant to be replaced by the shop’s own. */
+export const faceLitSteps = (facts: FaceLitStepFacts): readonly Step[] => {
+  const { parts, circuit, materials, geometry, assembly, runs, letters, brief } = facts;
+  const returns = parts.filter(({ stock }) => stock === 'return');
+  const count = letters.length;
+  const { cans } = assembly;
+  return [
+    step(
+      'prepare',
+      'template',
+      'Print the strip template and check its scale',
+      'Print at 100 %; the square must measure 50 mm both ways. Tape the tiles by their marks.',
+      15,
+    ),
+    step(
+      'prepare',
+      'bench-test',
+      'Try the strip on the bench under an offcut of the face',
+      `Hold it ${mm(geometry.depthInsideMm)} over the strip. Join ${materials.strip.name} to the ${circuit.supply?.name ?? 'supply'} for a minute, uncoiled.`,
+      15,
+      'Do not leave strip lit while it is coiled: it overheats. Mains wiring is for a licensed electrician; use a listed supply.',
+    ),
+    step(
+      'cut',
+      'lettering',
+      `Cut ${counted(count, 'face')} and ${counted(count, 'back')}`,
+      `${materials.tool.name}; counters first, outlines last. ${cans.fit === 'inset' ? `Faces play ${mm(cans.playMm)} in the returns: try the first before cutting the rest.` : 'Faces are as large as the letters; the trim reaches round them.'}`,
+      20 + 14 * count,
+      toolCautions[materials.tool.kind],
+    ),
+    step(
+      'cut',
+      'returns',
+      `Cut ${counted(returns.length, 'return')} ${mm(geometry.returnWidthMm)} wide and bend them`,
+      'Marks on the drawings say where each fold and roll begins and ends, from the start of the strip. Fold in order, close with the lap at the bottom.',
+      12 + 25 * returns.length,
+      'Edges of sheet metal: gloves. Eye protection.',
+    ),
+    step(
+      'assemble',
+      'join',
+      'Set the returns round the backs',
+      'Glue or tab all round; no gap that light finds.',
+      18 * count,
+      'Adhesive: ventilate; no flame or spark.',
+      12 * 60,
+    ),
+    step(
+      'finish',
+      'lining',
+      `Line the inside: ${materials.lining.name}`,
+      materials.lining.price === 0 ? 'Nothing to do; dust.' : 'Backs and returns, seams too.',
+      materials.lining.price === 0 ? 5 : 10 * count,
+      materials.lining.id === 'matt-white' ? 'Ventilate while painting; no flame or spark near solvents.' : null,
+      materials.lining.id === 'matt-white' ? 240 : 0,
+    ),
+    step(
+      'wire',
+      'strip',
+      `Cut and lay ${counted(runs.segments.length, 'piece')} of strip`,
+      `Cut on the marks only (every ${mm(materials.strip.cutPitchMm)}); ${mm(assembly.light.setbackMm)} from the returns; numbers and arrows as on the template. Test each piece before its backing comes off.`,
+      10 + 6 * runs.segments.length,
+    ),
+    step(
+      'wire',
+      'jumpers',
+      `Wire ${counted(runs.jumpers.length, 'jumper')}; from letter to letter through the backs`,
+      'Grommet in every hole; red to plus, black to minus; sleeve every joint; tug it.',
+      8 + 8 * circuit.wires.length,
+      'Solder: ventilate, mind burns.',
+    ),
+    step(
+      'prove',
+      'soak',
+      'Full power for an hour before closing',
+      `Expect ${circuit.amps.toFixed(2)} A at ${materials.strip.voltageV} V. Note current, strip and face temperature.`,
+      15,
+      'Do not leave a new sign lit unattended.',
+      60,
+    ),
+    step(
+      'assemble',
+      'close',
+      cans.fit === 'inset' ? 'Set the faces' : 'Lay the faces on and press the trim round',
+      'So that they can be opened again: strip fails before letters do.',
+      12 * count,
+    ),
+    step(
+      'hang',
+      'hang',
+      'Hang them level',
+      `${circuit.lead.name}, ${mm(brief.leadLengthMm)}; in-line fuse ${circuit.fuseA} A at the supply.`,
+      20 + 12 * count,
+      'Mains side, hard-wired supplies and outdoor signs: local electrical and sign codes, a licensed electrician. Two people and a stable platform; heavy or overhead work: a structural professional.',
+    ),
+    step(
+      'prove',
+      'even',
+      'Look at them in the dark and by day',
+      `From ${mm(brief.readingDistanceMm)}: no dots, no dark ends, no light at the seams.`,
+      10,
+    ),
+  ];
+};

@@ -1,0 +1,275 @@
+import type { FaceLitMaterials } from '../catalogue/index.js';
+import type { Circuit } from '../circuit/index.js';
+import type { Brief } from '../design/index.js';
+import type { CansGeometry } from '../geometry/index.js';
+import {
+  addImages,
+  colourOf,
+  daylightOf,
+  emittersOf,
+  faceReflectanceOf,
+  findSpots,
+  judge,
+  judgeEvenness,
+  strongestRipple,
+  thresholdFrom,
+  throughTint,
+  valueAt,
+  vanishingDistance,
+  type Evenness,
+  type FluxBalance,
+  type Glow,
+  type GridWish,
+} from '../glow/index.js';
+import type { LetterRuns } from '../light-runs/index.js';
+import { viewThrough, type FaceStack, type StackView } from '../optics/index.js';
+import { coverage, measureLine, offset, outlineBounds, simplify, type Outline } from '../outlines/index.js';
+import type { Distribution, PointSources } from '../photometry/index.js';
+import { gridOver, resample, type Grid } from '../raster/index.js';
+import { createTracer, type Traced } from '../tracing/index.js';
+import { directInCans, directNear } from './direct.js';
+
+/** What the faces of letters show, and where their light goes. */
+export interface CansGlow extends Glow {
+  readonly balance: FluxBalance;
+  /** Standard error of the light that leaves, as a share of it: what tracing leaves open. */
+  readonly errorShare: number;
+  /** Share of the light on the faces that has been reflected inside at least once. */
+  readonly indirectShare: number;
+}
+
+/** What the glow of face-lit letters is worked out from. */
+export interface CansGlowInputs {
+  readonly brief: Brief;
+  readonly outline: Outline;
+  /** The inside of the returns. */
+  readonly inside: Outline;
+  readonly geometry: CansGeometry;
+  readonly materials: FaceLitMaterials;
+  readonly stack: FaceStack;
+  readonly distribution: Distribution;
+  readonly runs: LetterRuns;
+  readonly circuit: Circuit;
+  readonly wish: GridWish;
+}
+
+/** Shown of the wall round the letters (mm). */
+const aroundMm = 24;
+/** Cells wanted over the height of the LEDs under the face: dots are judged apart, by their places. */
+const cellsPerHeight = 14;
+/** Reflected light is smooth over the depth: cells of its raster in depths, and how many there may be. */
+const tracedCell = 0.4;
+const mostTracedCells = 4000;
+/** Photons for a preview, and for each cell of a map in full. */
+const previewPhotons = 30_000;
+const fullPhotons = 400_000;
+/** Maps finer than this are in full. */
+const fullCells = 200_000;
+/** Photons bounce between walls drawn this closely (mm). */
+const tracedMm = 0.4;
+/** A cell of the raster that is covered by less than this tells nothing of its light. */
+const leastCovered = 0.3;
+const seed = 20;
+
+const gridFor = (outline: Outline, geometry: CansGeometry, { maxCells }: GridWish): Grid => {
+  const bounds = outlineBounds(outline) ?? { x: -10, y: -10, width: 20, height: 20 };
+  const area = {
+    x: bounds.x - aroundMm,
+    y: bounds.y - aroundMm,
+    width: bounds.width + 2 * aroundMm,
+    height: bounds.height + 2 * aroundMm,
+  };
+  const heightMm = geometry.depthInsideMm - geometry.ledZMm;
+  const cell = Math.max(heightMm / cellsPerHeight, Math.sqrt((area.width * area.height) / maxCells));
+  return gridOver(area, Math.max(8, Math.round(area.width / cell)), Math.max(8, Math.round(area.height / cell)));
+};
+
+/** Each cell as the mean of itself and its known neighbours, nearer ones counting more; unknown ones are filled. */
+const smoothedOnce = (map: Float64Array, { columns, rows }: Grid): Float64Array =>
+  Float64Array.from(map, (_, cell) => {
+    const [column, row] = [cell % columns, Math.floor(cell / columns)];
+    let [sum, weights] = [0, 0];
+    for (let j = Math.max(0, row - 1); j <= Math.min(rows - 1, row + 1); j += 1)
+      for (let i = Math.max(0, column - 1); i <= Math.min(columns - 1, column + 1); i += 1) {
+        const value = map[j * columns + i]!;
+        if (Number.isNaN(value)) continue;
+        const weight = (i === column ? 2 : 1) * (j === row ? 2 : 1);
+        sum += weight * value;
+        weights += weight;
+      }
+    return weights > 0 ? sum / weights : Number.NaN;
+  });
+
+/** Rounds of smoothing: over about the depth, within which reflected light does not change. */
+const smoothings = 3;
+
+/**
+ * Reflected light filled in between the middles of coarse cells, the noise of chance smoothed over about the depth; cells
+ * outside the letters take the mean of their neighbours.
+ */
+const filledIn = (traced: Float64Array, coarse: Grid, inside: Outline, fine: Grid): Float64Array => {
+  const covered = coverage(inside, coarse.area, coarse.columns, coarse.rows);
+  let known: Float64Array = Float64Array.from(traced, (lux, cell) =>
+    covered[cell]! >= leastCovered ? lux / covered[cell]! : Number.NaN,
+  );
+  for (let round = 0; round < smoothings; round += 1) known = smoothedOnce(known, coarse);
+  const full = known.map((value) => (Number.isNaN(value) ? 0 : value));
+  const places = (count: number, of: number): Float64Array =>
+    Float64Array.from({ length: count }, (_, at) => ((at + 0.5) * of) / count - 0.5);
+  return resample(
+    full,
+    coarse.columns,
+    coarse.rows,
+    places(fine.columns, coarse.columns),
+    places(fine.rows, coarse.rows),
+  );
+};
+
+const traceIn = (
+  inside: Outline,
+  { geometry, materials, stack }: CansGlowInputs,
+  lights: PointSources,
+  grid: Grid,
+  photons: number,
+): Traced => {
+  const { lining } = materials;
+  const surface = { reflectance: lining.reflectance, mirrorShare: lining.mirrorShare ?? 0 };
+  const tracer = createTracer({
+    outline: inside,
+    depthMm: geometry.depthInsideMm,
+    back: surface,
+    walls: surface,
+    face: { reflectance: stack.innerReflectance, transmittance: stack.transmittance },
+    block: null,
+    lights,
+    grid,
+    seed,
+  });
+  if (lights.count > 0) tracer.step(photons);
+  return tracer.found();
+};
+
+/** A face that lets so much of an LED’s picture through shows it as a dot whatever the rest. */
+const imageSeen = 0.01;
+
+/** The faces’ evenness with the dots that LEDs make along the strip. */
+const withDots = (
+  faces: Evenness,
+  { brief, runs, geometry }: CansGlowInputs,
+  grid: Grid,
+  ground: Float32Array,
+  lights: PointSources,
+  view: StackView,
+  share: number,
+): Evenness => {
+  const straight = directNear(lights, geometry.depthInsideMm - geometry.ledZMm, view.towardNormal);
+  const found = strongestRipple(
+    runs.segments.map(({ path }) => ({
+      line: measureLine(
+        path.map(([x, y]) => [x, y] as const),
+        false,
+      ),
+      closed: false,
+    })),
+    {
+      pitchMm: runs.ledPitchMm,
+      directAt: (at) => share * straight(at),
+      allAt: (at) => valueAt(ground, grid, at[0], at[1]),
+    },
+  );
+  const contrast = view.imageShare > imageSeen ? 1 : Math.min(1, found.contrast);
+  const seen = {
+    pitchMm: runs.ledPitchMm,
+    luminance: faces.meanCdM2,
+    faceMm: Math.sqrt(grid.area.width * grid.area.height),
+  };
+  const dots = {
+    pitchMm: runs.ledPitchMm,
+    contrast,
+    threshold: thresholdFrom(seen, brief.readingDistanceMm),
+    vanishesAtMm: vanishingDistance(seen, contrast),
+    at: found.at,
+  };
+  return { ...faces, dots, bands: null, dotContrast: contrast, dotsVanishAtMm: dots.vanishesAtMm };
+};
+
+/**
+ * The glow stage of face-lit letters: what each LED shows straight through its own face, what is hidden by returns left
+ * out, and what is reflected inside, traced in the outline (seeded; the error is stated).
+ */
+export const cansGlowOf = (inputs: CansGlowInputs): CansGlow => {
+  const { brief, outline, inside, geometry, materials, stack, distribution, runs, circuit, wish } = inputs;
+  const heightMm = geometry.depthInsideMm - geometry.ledZMm;
+  const view = viewThrough(stack, heightMm);
+  const colour = colourOf(brief.light, materials.strip);
+  const tinted = throughTint(colour.hue, stack.tint);
+  const perLed = colour.lumensPerM / materials.strip.ledsPerM;
+  const lights = emittersOf(runs, perLed, circuit.fluxShare, distribution, view.imageShare === 0);
+  const grid = gridFor(outline, geometry, wish);
+  // Dots are looked for with every LED by itself.
+  const each = emittersOf(runs, perLed, circuit.fluxShare, distribution, false);
+  const walls = simplify(inside, tracedMm);
+  const shown = directInCans(walls, lights, grid, heightMm, view.towardNormal);
+  const cell = Math.max(
+    tracedCell * geometry.depthInsideMm,
+    Math.sqrt((grid.area.width * grid.area.height) / mostTracedCells),
+  );
+  const coarse = gridOver(
+    grid.area,
+    Math.max(4, Math.round(grid.area.width / cell)),
+    Math.max(4, Math.round(grid.area.height / cell)),
+  );
+  const traced = traceIn(walls, inputs, lights, coarse, wish.maxCells > fullCells ? fullPhotons : previewPhotons);
+  const reflected = filledIn(traced.reflectedLux, coarse, walls, grid);
+  const even = (tinted.luminanceShare * stack.transmittance) / Math.PI;
+  const letters = coverage(outline, grid.area, grid.columns, grid.rows);
+  const lit = coverage(
+    offset(inside, -Math.min(materials.face.thicknessMm, geometry.wallMm + 1)),
+    grid.area,
+    grid.columns,
+    grid.rows,
+  );
+  let [direct, all] = [0, 0];
+  for (let place = 0; place < shown.length; place += 1) {
+    const straight = shown[place]! * tinted.luminanceShare;
+    const bounced = letters[place]! > 0 ? Math.max(0, reflected[place]!) * even : 0;
+    direct += straight;
+    all += straight + bounced;
+    shown[place] = straight + bounced;
+  }
+  if (view.imageShare > 0) addImages(shown, grid, lights, view.imageShare * tinted.luminanceShare);
+  const ground = new Float32Array(shown);
+  const counts = (index: number): boolean => lit[index]! > 0.5;
+  const faces = judgeEvenness(ground, grid, runs, {
+    counts,
+    readingDistanceMm: brief.readingDistanceMm,
+    borderMm: 0,
+    // Dots are looked for along the strip, which turns with the letters.
+    lines: true,
+  });
+  const evenness = withDots(faces, inputs, grid, ground, each, view, tinted.luminanceShare);
+  const faceReflectance = faceReflectanceOf(stack, materials);
+  const daylight = daylightOf(evenness.meanCdM2, faceReflectance);
+  return {
+    grid,
+    ground,
+    letters,
+    hue: tinted.hue,
+    evenness,
+    verdict: judge(evenness, daylight, brief),
+    spots: findSpots(ground, grid, runs, evenness.meanCdM2, counts, false),
+    daylight,
+    faceReflectance,
+    unlitRgb: [faceReflectance, faceReflectance, faceReflectance],
+    emittedLm: traced.emittedLm,
+    resolved: true,
+    balance: {
+      emittedLm: traced.emittedLm,
+      outLm: traced.outLm,
+      absorbedFaceLm: traced.absorbedFaceLm,
+      absorbedCaseLm: traced.absorbedCaseLm,
+    },
+    errorShare: traced.outErrorShare,
+    indirectShare: all > 0 ? 1 - direct / all : 0,
+  };
+};
