@@ -1,7 +1,7 @@
 import { measureLine, offset, ringArea, type Ring } from '../outlines/index.js';
 
 // Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
-const { abs, asin, ceil, max, min, PI, round } = Math;
+const { abs, atan2, ceil, max, PI, round } = Math;
 
 /** A bend of a return: a fold at one place, or a roll over a stretch. */
 export interface Bend {
@@ -27,6 +27,8 @@ const stepMm = 1;
 const foldDeg = 20;
 /** What turns more slowly than a circle of this radius is straight (mm). */
 const straightRadiusMm = 1500;
+/** So many steps to each side are taken together to tell how a curve bends. */
+const easedSteps = 4;
 /** Rolls of less than this are straight (degrees). */
 const leastRollDeg = 3;
 
@@ -45,38 +47,47 @@ export const developReturn = (ring: Ring, wallMm: number): DevelopedReturn => {
   const step = line.lengthMm / count;
   const turns = Array.from({ length: count }, (_, at) => {
     const [a, b] = [line.station((at - 0.5) * step).along, line.station((at + 0.5) * step).along];
-    return (asin(min(1, max(-1, a[0] * b[1] - a[1] * b[0]))) * 180) / PI + (a[0] * b[0] + a[1] * b[1] < 0 ? 90 : 0);
+    return (atan2(a[0] * b[1] - a[1] * b[0], a[0] * b[0] + a[1] * b[1]) * 180) / PI;
   });
   const bends: Bend[] = [];
   const reach = max(1, round(wallMm / step));
   const folded = new Array<boolean>(count).fill(false);
   for (let at = 0; at < count; at += 1) {
     if (folded[at] || abs(turns[at]!) < foldDeg / 4) continue;
-    const near = Array.from({ length: 2 * reach + 1 }, (_, each) => (at + each) % count);
+    const near = Array.from({ length: 2 * reach + 1 }, (_, each) => (at + each) % count).filter(
+      (each) => !folded[each],
+    );
     const turnDeg = near.reduce((sum, each) => sum + turns[each]!, 0);
     if (abs(turnDeg) < foldDeg) continue;
     near.forEach((each) => (folded[each] = true));
     const atMm = (at + reach / 2) * step;
     bends.push({ kind: 'fold', atMm, toMm: atMm, turnDeg, radiusMm: wallMm });
   }
+  // Curves are drawn by chords: only over some way together do they tell how tight they are.
+  const rest = turns.map((turn, at) => (folded[at] ? 0 : turn));
+  const eased = rest.map((_, at) => {
+    let sum = 0;
+    for (let each = -easedSteps; each <= easedSteps; each += 1) sum += rest[(at + each + count) % count]!;
+    return sum / (2 * easedSteps + 1);
+  });
   const leastTurn = (step / straightRadiusMm) * (180 / PI);
   for (let at = 0; at < count;) {
-    const sign = Math.sign(turns[at]!);
-    if (folded[at] || abs(turns[at]!) < leastTurn) {
+    const sign = Math.sign(eased[at]!);
+    if (abs(eased[at]!) < leastTurn) {
       at += 1;
       continue;
     }
     let [to, turnDeg] = [at, 0];
-    while (to < count && !folded[to] && Math.sign(turns[to]!) === sign && abs(turns[to]!) >= leastTurn)
-      turnDeg += turns[to++]!;
+    while (to < count && Math.sign(eased[to]!) === sign && abs(eased[to]!) >= leastTurn) turnDeg += eased[to++]!;
     if (abs(turnDeg) >= leastRollDeg) {
-      const lengthMm = (to - at) * step;
+      const all = to - at === count;
+      const lengthMm = max(step, (to - at - 2 * easedSteps) * step);
       bends.push({
         kind: 'roll',
-        atMm: at * step,
-        toMm: to * step,
+        atMm: all ? 0 : (at + easedSteps) * step,
+        toMm: all ? line.lengthMm : (at + easedSteps) * step + lengthMm,
         turnDeg,
-        radiusMm: lengthMm / ((abs(turnDeg) * PI) / 180),
+        radiusMm: (all ? line.lengthMm : lengthMm) / ((abs(turnDeg) * PI) / 180),
       });
     }
     at = to;

@@ -1,7 +1,14 @@
 import { describe, expect, it } from '@jest/globals';
 import { demoDesigns } from '../demo/index.js';
 import { changed, dispensary, inBox } from '../testing/harness.js';
-import { findHaloMaterials, findItem, findMaterials, shippedCatalogue, type CatalogueKind } from './index.js';
+import {
+  findFaceLitMaterials,
+  findHaloMaterials,
+  findItem,
+  findMaterials,
+  shippedCatalogue,
+  type CatalogueKind,
+} from './index.js';
 
 const { strips, faces, films, supplies, wires, boards, linings } = shippedCatalogue;
 const kinds = Object.keys(shippedCatalogue).filter((kind): kind is CatalogueKind => kind !== 'rates');
@@ -69,7 +76,9 @@ describe('finding items', () => {
       const found =
         assembly.build === 'halo'
           ? findHaloMaterials(assembly, shippedCatalogue, 'a')
-          : findMaterials(assembly, shippedCatalogue, 'a');
+          : assembly.build === 'face-lit'
+            ? findFaceLitMaterials(assembly, shippedCatalogue, 'a')
+            : findMaterials(assembly, shippedCatalogue, 'a');
       expect(found.ok).toBe(true);
     }
   });

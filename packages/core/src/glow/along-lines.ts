@@ -87,6 +87,23 @@ export interface RippleLine {
   readonly closed: boolean;
 }
 
+/** On lines too short for anything else: brightest against darkest of all between their first and last LED. */
+const wholeLines = (lines: readonly RippleLine[], { pitchMm, directAt, allAt }: RippleProbe): LineRipple =>
+  lines.reduce<LineRipple>(
+    (strongest, { line }) => {
+      const inset = line.lengthMm >= 2 * pitchMm ? pitchMm / 2 : 0;
+      const room = line.lengthMm - 2 * inset;
+      const count = max(perPitch, round((room * perPitch) / pitchMm));
+      const places = Array.from({ length: count + 1 }, (_, step) => line.station(inset + (step * room) / count).at);
+      const direct = places.map(directAt);
+      const at = places[count >> 1]!;
+      const all = allAt(at);
+      const contrast = all > 0 ? (max(...direct) - min(...direct)) / (2 * all) : 0;
+      return contrast > strongest.contrast ? { contrast, at } : strongest;
+    },
+    { contrast: 0, at: [0, 0] },
+  );
+
 /** The strongest ripple along lines; corners are passed over where there is enough else to look at. */
 export const strongestRipple = (lines: readonly RippleLine[], probe: RippleProbe): LineRipple => {
   const total = lines.reduce((sum, { line }) => sum + line.lengthMm, 0);
@@ -104,5 +121,5 @@ export const strongestRipple = (lines: readonly RippleLine[], probe: RippleProbe
     });
     if (found.length > 0) return found.reduce((a, b) => (b.contrast > a.contrast ? b : a));
   }
-  return { contrast: 0, at: [0, 0] };
+  return wholeLines(lines, probe);
 };

@@ -19,12 +19,17 @@ const hotOver = 1.25;
 const darkUnder = 0.75;
 const namedPieces = 2;
 
-/** How far a place lies aside of a straight piece (mm). */
-export const asideOf = ([x, y]: readonly [number, number], { from, to }: LightRuns['segments'][number]): number => {
-  const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
-  const length2 = dx * dx + dy * dy;
-  const share = length2 > 0 ? Math.min(1, Math.max(0, ((x - from[0]) * dx + (y - from[1]) * dy) / length2)) : 0;
-  return Math.hypot(x - from[0] - share * dx, y - from[1] - share * dy);
+/** How far a place lies aside of a piece (mm). */
+const asideOf = ([x, y]: readonly [number, number], { path }: LightRuns['segments'][number]): number => {
+  let least = Infinity;
+  for (let at = 1; at < path.length; at += 1) {
+    const [px, py] = path[at - 1]!;
+    const [dx, dy] = [path[at]![0] - px, path[at]![1] - py];
+    const length2 = dx * dx + dy * dy;
+    const share = length2 > 0 ? Math.min(1, Math.max(0, ((x - px) * dx + (y - py) * dy) / length2)) : 0;
+    least = Math.min(least, Math.hypot(x - px - share * dx, y - py - share * dy));
+  }
+  return least;
 };
 
 const nearestWall = (

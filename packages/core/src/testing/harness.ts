@@ -3,12 +3,20 @@ import { createRequire } from 'node:module';
 import { loadFontBook, type FontBook } from '../artwork/index.js';
 import { shippedCatalogue } from '../catalogue/index.js';
 import { demoDesigns } from '../demo/index.js';
-import { applyChange, type Design, type DesignChange, type HaloDesign, type LightboxDesign } from '../design/index.js';
+import {
+  applyChange,
+  type Design,
+  type DesignChange,
+  type FaceLitDesign,
+  type HaloDesign,
+  type LightboxDesign,
+} from '../design/index.js';
 import {
   createEvaluator,
   evaluate,
   type BoxEvaluation,
   type Evaluation,
+  type FaceLitEvaluation,
   type HaloEvaluation,
 } from '../evaluate/index.js';
 import type { Result } from '../result.js';
@@ -40,7 +48,9 @@ type EvaluationOf<Given extends Design> = Given extends LightboxDesign
   ? BoxEvaluation
   : Given extends HaloDesign
     ? HaloEvaluation
-    : Evaluation;
+    : Given extends FaceLitDesign
+      ? FaceLitEvaluation
+      : Evaluation;
 
 const sound = <Given extends Design>(result: Result<Evaluation>): EvaluationOf<Given> => {
   if (!result.ok) throw new Error(result.problems.map(({ path, message }) => `${path} ${message}`).join('; '));
@@ -59,6 +69,7 @@ export const glance = <Given extends Design>(design: Given, fonts: FontBook): Ev
 export const lookWithFixes = <Given extends Design>(design: Given, fonts: FontBook): EvaluationOf<Given> =>
   sound<Given>(evaluate(design, shippedCatalogue, fonts));
 
-/** The pharmacy's box and the ferry hall's letters of the demo shop. */
+/** The pharmacy's box, the ferry hall's letters and the café's letters of the demo shop. */
 export const dispensary: LightboxDesign = demoDesigns.dispensary;
 export const curlew: HaloDesign = demoDesigns.curlew;
+export const tern: FaceLitDesign = demoDesigns.tern;

@@ -108,6 +108,7 @@ const returnPart = (letter: Outline, ring: number, number: number, facts: FaceLi
 
 /** Two screws near the top of a back, and a hole for the lead in its middle. */
 const backHoles = (back: Outline): readonly PartShape[] => {
+  if (back.length === 0) return [];
   const { bounds } = flatLetter(back, false);
   const solid = offset(back, -(screwHoleMm + 4));
   const places = solid.flat().map(([x, y]) => [x - bounds.x, y - bounds.y] as const);
