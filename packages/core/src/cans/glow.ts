@@ -60,11 +60,9 @@ const cellsPerHeight = 14;
 /** Reflected light is smooth over the depth: cells of its raster in depths, and how many there may be. */
 const tracedCell = 0.4;
 const mostTracedCells = 4000;
-/** Photons for a preview, and for each cell of a map in full. */
-const previewPhotons = 30_000;
-const fullPhotons = 400_000;
-/** Maps finer than this are in full. */
-const fullCells = 200_000;
+/** Photons by the cells that a map may have: the finer it is wanted, the less may be left to chance. */
+const photonsACell = 0.45;
+const mostPhotons = 400_000;
 /** Photons bounce between walls drawn this closely (mm). */
 const tracedMm = 0.4;
 /** A cell of the raster that is covered by less than this tells nothing of its light. */
@@ -219,7 +217,13 @@ export const cansGlowOf = (inputs: CansGlowInputs): CansGlow => {
     Math.max(4, Math.round(grid.area.width / cell)),
     Math.max(4, Math.round(grid.area.height / cell)),
   );
-  const traced = traceIn(walls, inputs, lights, coarse, wish.maxCells > fullCells ? fullPhotons : previewPhotons);
+  const traced = traceIn(
+    walls,
+    inputs,
+    lights,
+    coarse,
+    Math.min(mostPhotons, Math.round(photonsACell * wish.maxCells)),
+  );
   const reflected = filledIn(traced.reflectedLux, coarse, walls, grid);
   const even = (tinted.luminanceShare * stack.transmittance) / Math.PI;
   const letters = coverage(outline, grid.area, grid.columns, grid.rows);
