@@ -111,3 +111,31 @@ test('the ferry’s letters: each ambient light, wall and layout shows on the wa
   await page.getByRole('link', { name: 'Try-outs' }).click();
   await expect(page.getByText('Try-outs weigh depth, rows and faces of a light box.')).toBeVisible();
 });
+
+test('face-lit letters from a new job: faces, returns rolled out flat, and a deeper can by dragging the slice', async ({
+  page,
+  shop,
+}) => {
+  await page.goto(`${shop.url}/jobs/new`);
+  await page.getByLabel('Face-lit letters').check();
+  await page.getByLabel('The sign says').fill('TEA');
+  await page.getByLabel('Cap height').fill('180');
+  await page.getByRole('button', { name: 'Light it' }).click();
+  await expect(page.getByRole('heading', { name: 'Returns, rolled out flat' })).toBeVisible();
+  await expect(page.getByText('Letter 3, return of counter 1')).toBeVisible();
+  const handle = page.getByRole('slider', { name: 'Depth inside' });
+  await handle.focus();
+  await handle.press('Shift+ArrowDown');
+  await expect(page.getByRole('textbox', { name: 'Depth inside' })).toHaveValue('55 mm');
+  await page.getByLabel('Faces').selectOption('inset');
+  await page.getByRole('link', { name: /Face/ }).click();
+  await expect(page.getByTestId('verdict')).toBeVisible();
+  await page.getByRole('link', { name: /Light/ }).click();
+  await page.getByLabel('Runs', { exact: true }).selectOption('centre');
+  await expect(page.getByText('strokes narrower than twice this')).toBeVisible();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Bench pack' }).click();
+  const zip = unzipSync(new Uint8Array(await readFile(await (await download).path())));
+  expect(strFromU8(zip['tea/parts/letter-2-return.dxf']!)).toContain('LINE');
+  expect(strFromU8(zip['tea/parts/letter-1-face.svg']!)).toContain('<path');
+});

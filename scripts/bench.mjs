@@ -252,6 +252,23 @@ const artworkLines = ({ core, fonts }) => {
     15,
   );
   say(`  every figure after a letter typed  ${rated(typed, 100, 'ms', 'less')}`);
+  const { curlew } = core.demoDesigns;
+  const halo = core.newHalo({ name: 'bench', text: line, capHeightMm: 100, readingDistanceMm: 3000 });
+  const glowing = timed(
+    (round) => evaluator.evaluate({ ...halo, brief: { ...halo.brief, text: line.slice(0, 12 + (round % 10)) } }),
+    15,
+  );
+  say(`  the same of halo letters 100 mm    ${rated(glowing, 100, 'ms', 'less')}`);
+  const [assembly] = curlew.assemblies;
+  const stood = timed(
+    (round) =>
+      evaluator.evaluate({
+        ...curlew,
+        assemblies: [{ ...assembly, letters: { ...assembly.letters, standoffMm: 18 + (round % 9) } }],
+      }),
+    15,
+  );
+  say(`  the ferry’s letters stood off      ${rated(stood, 100, 'ms', 'less')}`);
 };
 
 const parts = {

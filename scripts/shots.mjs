@@ -86,6 +86,14 @@ const pictures = [
     },
   ],
   [
+    'halo-letters',
+    async (page) => {
+      await openJob(page, 'Curlew', 'case');
+      await page.getByRole('button', { name: 'Show strip' }).click();
+    },
+  ],
+  ['face-lit-letters', (page) => openJob(page, 'Tern', 'case')],
+  [
     'job-false-colour',
     async (page) => {
       await openJob(page, 'Ticket', 'power');
