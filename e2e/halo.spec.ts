@@ -101,6 +101,18 @@ test('the ferry’s letters: each ambient light, wall and layout shows on the wa
   await expect(page.getByLabel('Row pitch')).toBeVisible();
   await page.getByLabel('Strip or modules').selectOption('modules-12v-75');
   await expect(page.getByText(/jumpers, .* of wire/)).toBeVisible();
+  // A letter can be cut in two for a small machine.
+  await page.getByRole('link', { name: /Artwork/ }).click();
+  await page.getByRole('button', { name: 'Add a split' }).click();
+  await page.getByLabel('Split 1, right').fill('-100');
+  await page.getByLabel('Split 1, right').press('Enter');
+  await expect(page.getByTestId('split-lines').locator('line')).toHaveCount(2);
+  await page.getByRole('link', { name: /Cut/ }).click();
+  await expect(page.getByText('Letter 3a')).toBeVisible();
+  await page.getByRole('link', { name: /Artwork/ }).click();
+  await page.getByRole('button', { name: 'Take split 1 away' }).click();
+  await expect(page.getByRole('button', { name: /Take split/ })).toHaveCount(0);
+  await page.getByRole('link', { name: /Light/ }).click();
   // The slice’s handle is the standoff.
   const handle = page.getByRole('slider', { name: 'Standoff' });
   await handle.focus();

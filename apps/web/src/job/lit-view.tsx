@@ -16,6 +16,7 @@ import { FalseScale } from './false-scale';
 import { fitted, frontView, toPiece, zoomAbout } from './front-view';
 import { BlockMark, FindingMark, FrontShapes, LostMarks, SizesOverlay, SpotMarks } from './front-shapes';
 import { PostsOverlay } from './posts-overlay';
+import { SplitLines } from './split-lines';
 import { StripOverlay } from './strip-overlay';
 import { MeasureLine, MeasurePlot, type Measuring } from './measure';
 import { SliceLine } from './slice-line';
@@ -153,6 +154,7 @@ const Room = ({ evaluation }: RoomProps) => {
             <StripOverlay evaluation={evaluation} view={view} />
           </>
         )}
+        <SplitLines evaluation={evaluation} view={view} />
         {falseTop !== null && <SpotMarks evaluation={evaluation} view={view} />}
         {overlays.includes('sizes') && <SizesOverlay evaluation={evaluation} view={view} ink={ink} show={show} />}
         {overlays.includes('findings') && <LostMarks evaluation={evaluation} view={view} />}

@@ -1,6 +1,5 @@
-import { levelStretches } from '../laying/index.js';
 import type { LetterRuns } from '../light-runs/index.js';
-import type { Outline, Point } from '../outlines/index.js';
+import { levelStretches, type Outline, type Point } from '../outlines/index.js';
 
 /** Solid stretches on the upright line at x, from the lowest to the highest. */
 export const uprightStretches = (outline: Outline, x: number): readonly (readonly [number, number])[] =>

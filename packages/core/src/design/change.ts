@@ -27,6 +27,8 @@ const mayBeAbsent: ReadonlySet<string> = new Set([
   'startMm',
   'moved',
   'leftOut',
+  'splits',
+  'registration',
 ]);
 
 const setAt = (target: unknown, keys: readonly string[], value: unknown): unknown => {

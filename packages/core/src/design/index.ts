@@ -23,6 +23,7 @@ export {
   type HaloLetters,
   type HaloLight,
   type HaloPosts,
+  type LetterArtwork,
   type LetterLight,
   type LightDesign,
   type LightboxAssembly,

@@ -98,6 +98,23 @@ const letterArtwork = z
   .looseObject({
     ...lettering,
     mirrored: z.boolean().optional().describe('Cut with the back up: the drawings of the letters are mirrored.'),
+    splits: z
+      .array(
+        z.looseObject({
+          xMm: lengthMm(-20_000, 20_000),
+          yMm: lengthMm(-20_000, 20_000),
+          angleDeg: z.number().min(-180).max(180).describe('From level, anticlockwise.'),
+        }),
+      )
+      .max(40)
+      .optional()
+      .describe(
+        'Lines along which the letter at each place is cut in two, for a machine or a sheet that is too small.',
+      ),
+    registration: z
+      .enum(['tabs', 'pins'])
+      .optional()
+      .describe('How split pieces find each other: dovetail tabs (when left out), or marks for pins.'),
   })
   .describe('The letters themselves.');
 
@@ -343,6 +360,8 @@ export type FaceDesign = LightboxAssembly['face'];
 export type HaloLetters = HaloAssembly['letters'];
 export type HaloPosts = HaloAssembly['posts'];
 export type HaloLight = HaloAssembly['light'];
+/** What letters that are the piece itself say about their outlines. */
+export type LetterArtwork = HaloAssembly['artwork'];
 /** Strip laid in letters, behind or inside. */
 export type LetterLight = HaloLight | FaceLitAssembly['light'];
 export type CansDesign = FaceLitAssembly['cans'];

@@ -1,8 +1,9 @@
-import { cornersRound, countersLoose, gapsLost, overBed, strokesThin } from './artwork-rules.js';
+import { cornersRound, countersLoose, gapsLost, strokesThin } from './artwork-rules.js';
 import { costsTooMuch, leadDrops, missingLetters, notResolved } from './shared-rules.js';
 import { bareOutdoors, pieceOverReel, runTooLong, wrongColour } from './strip-rules.js';
 import type { RawFinding, Rule, RuleContext, Severity } from './types.js';
 
+export { overBed } from './artwork-rules.js';
 export { changeStrip, oneChange, suitableStrips } from './candidates.js';
 export { rulesFor } from './for-build.js';
 export { readsAsLit } from './reads-as-lit.js';
@@ -30,7 +31,6 @@ const sharedRules: readonly Rule[] = [
   runTooLong,
   leadDrops,
   missingLetters,
-  overBed,
   strokesThin,
   gapsLost,
   cornersRound,

@@ -3,6 +3,7 @@ import {
   distanceToOutline,
   inOutline,
   inRing,
+  levelStretches,
   offset,
   outlineBounds,
   outlineCentroid,
@@ -12,7 +13,6 @@ import {
   type Point,
   type Ring,
 } from '../outlines/index.js';
-import { levelStretches } from '../laying/index.js';
 import type { Post } from './types.js';
 
 /** What posts must do. */

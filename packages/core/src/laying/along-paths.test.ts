@@ -1,8 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { ellipseRing } from '../curves/index.js';
-import { inOutline, offset, rectRing, subtract, unite, type Outline } from '../outlines/index.js';
-import { bareParts, layAlong, levelStretches, outlinePaths, rowPaths, type AlongWish } from './index.js';
+import { inOutline, levelStretches, offset, rectRing, subtract, unite, type Outline } from '../outlines/index.js';
+import { bareParts, layAlong, outlinePaths, rowPaths, type AlongWish } from './index.js';
 
 const wish: AlongWish = {
   stripWidthMm: 8,

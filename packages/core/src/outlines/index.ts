@@ -14,6 +14,8 @@ export {
   ringArea,
   ringLength,
 } from './measure.js';
+export { levelStretches } from './level-stretches.js';
+export { splitAlong, splitAlongAll, type CutLine, type Registration, type Split } from './split.js';
 export { solidParts } from './solid-parts.js';
 export type { Affine, Outline, Point, Rect, Ring } from './types.js';
 export { bandAlong, coarseArcMm, intersect, offset, simplify, subtract, unite, type FillBy } from './unite.js';

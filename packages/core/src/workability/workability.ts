@@ -1,14 +1,5 @@
 import type { Tool } from '../catalogue/index.js';
-import {
-  inRing,
-  outlineBounds,
-  ringArea,
-  solidParts,
-  type Outline,
-  type Point,
-  type Rect,
-  type Ring,
-} from '../outlines/index.js';
+import { inRing, outlineBounds, ringArea, type Outline, type Point, type Rect, type Ring } from '../outlines/index.js';
 import { narrowPlaces, surroundings, tightCorners } from './widths.js';
 
 /** A place where the tool cannot do what is drawn. */
@@ -51,9 +42,9 @@ const narrowestOf = (places: readonly LostPlace[], kind: LostPlace['kind']): num
 
 /**
  * Holds an outline against a tool: strokes across, gaps across, corners, loose parts and the size of the bed, which all of
- * it must fit, or each part when it is cut `apart`.
+ * it must fit, or each of the `pieces` that it is cut in.
  */
-export const workabilityOf = (outline: Outline, tool: Tool, apart = false): Workability => {
+export const workabilityOf = (outline: Outline, tool: Tool, pieces: readonly Outline[] = [outline]): Workability => {
   const radius = tool.cutMm / 2;
   const lost = [
     ...narrowPlaces(outline, tool.leastStrokeMm).map((place): LostPlace => ({ ...place, kind: 'thin' })),
@@ -75,8 +66,6 @@ export const workabilityOf = (outline: Outline, tool: Tool, apart = false): Work
     narrowestGapMm: narrowestOf(lost, 'gap'),
     counters: holes.length,
     pieces: outline.filter((ring) => ringArea(ring) > 0 && !within(ring)).length,
-    overBedMm: apart
-      ? solidParts(outline).reduce((most, part) => Math.max(most, overBed(part, tool)), 0)
-      : overBed(outline, tool),
+    overBedMm: pieces.reduce((most, piece) => Math.max(most, overBed(piece, tool)), 0),
   };
 };

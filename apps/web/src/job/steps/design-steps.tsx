@@ -5,6 +5,7 @@ import { useLength } from '../../view/use-length';
 import { DrawingField, OwnFontField } from './artwork-source';
 import { BlockField } from './block-field';
 import { choicesOf, useCatalogue } from '../catalogue-context';
+import { SplitFields } from './letters/split-fields';
 
 const at = 'assemblies.0';
 
@@ -133,7 +134,7 @@ export const ArtworkStep = () => {
             { value: 'true', label: words.behind },
           ]}
         />
-        {build === 'lightbox' && <FilmFields />}
+        {build === 'lightbox' ? <FilmFields /> : <SplitFields />}
       </div>
     </>
   );

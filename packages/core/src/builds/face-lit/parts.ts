@@ -4,9 +4,10 @@ import type { Circuit } from '../../circuit/index.js';
 import type { Brief, FaceLitAssembly } from '../../design/index.js';
 import type { CansGeometry } from '../../geometry/index.js';
 import type { LetterRuns } from '../../light-runs/index.js';
-import { offset, outlineArea, rectRing, ringArea, type Outline } from '../../outlines/index.js';
+import { inOutline, offset, outlineArea, rectRing, ringArea, type Outline, type Point } from '../../outlines/index.js';
 import { electrical, sundry, type BoughtPart, type CutPart, type PartShape } from '../../parts/index.js';
-import { flatLetter, fromLeft } from '../letter-parts.js';
+import { flatLetter, fromLeft, layerOf, pinMarks } from '../letter-parts.js';
+import { pieceSuffix, splitLetter } from '../letter-splits.js';
 
 /** What face-lit letters are cut and bought from. */
 export interface FaceLitFacts {
@@ -33,34 +34,69 @@ const faceOutline = (letter: Outline, { cans }: FaceLitAssembly): Outline =>
 const backOutline = (letter: Outline, { cans }: FaceLitAssembly): Outline =>
   offset(letter, -(cans.wallMm + cans.playMm));
 
-const sheet = (
-  id: string,
-  name: string,
-  outline: Outline,
+interface BackHole {
+  readonly at: Point;
+  readonly diameterMm: number;
+}
+
+/** Two screws near the top of a back, and a hole for the lead at its lowest. */
+const backHoles = (back: Outline): readonly BackHole[] => {
+  const places = offset(back, -(screwHoleMm + 4)).flat();
+  if (places.length === 0) return [];
+  const high = places.reduce((top, [, y]) => Math.max(top, y), -Infinity);
+  const row = places.filter(([, y]) => y > high - 10);
+  const left = row.reduce((a, b) => (b[0] < a[0] ? b : a));
+  const right = row.reduce((a, b) => (b[0] > a[0] ? b : a));
+  const low = places.reduce((a, b) => (b[1] < a[1] ? b : a));
+  return [
+    { at: left, diameterMm: screwHoleMm },
+    ...(right[0] - left[0] > 20 ? [{ at: right, diameterMm: screwHoleMm }] : []),
+    { at: low, diameterMm: leadHoleMm },
+  ];
+};
+
+/** A face or a back: in one piece, or in those that the design cuts the letter in. */
+const sheets = (
+  letter: Outline,
+  part: Outline,
+  number: number,
+  role: 'face' | 'back',
   mirrored: boolean,
+  artwork: FaceLitAssembly['artwork'],
   of: Pick<CutPart, 'materialId' | 'materialName' | 'stock' | 'thicknessMm' | 'note'> & {
     readonly densityKgM3: number;
   },
-  holes: readonly PartShape[] = [],
 ): readonly CutPart[] => {
-  if (outline.length === 0) return [];
-  const { bounds, outline: drawn } = flatLetter(outline, mirrored);
+  if (part.length === 0) return [];
   const { densityKgM3, ...rest } = of;
-  return [
-    {
+  const { pieces, pins } = splitLetter(letter, part, artwork);
+  const holes = role === 'back' ? backHoles(part) : [];
+  return pieces.map((piece, index): CutPart => {
+    const { bounds, outline, place } = flatLetter(piece, mirrored);
+    const suffix = pieceSuffix(index, pieces.length);
+    return {
       ...rest,
-      id,
-      name,
+      id: `letter-${number}${suffix}-${role}`,
+      name: `Letter ${number}${suffix}, ${role}`,
       widthMm: bounds.width,
       heightMm: bounds.height,
       count: 1,
-      kg: (outlineArea(outline) * of.thicknessMm * densityKgM3) / 1e9,
+      kg: (outlineArea(piece) * of.thicknessMm * densityKgM3) / 1e9,
       layers: [
-        { operation: 'cut', shapes: [{ kind: 'outline', outline: drawn }] },
-        ...(holes.length > 0 ? [{ operation: 'drill' as const, shapes: holes }] : []),
+        { operation: 'cut', shapes: [{ kind: 'outline', outline }] },
+        ...layerOf(
+          'drill',
+          holes
+            .filter(({ at }) => pieces.length === 1 || inOutline(at, piece))
+            .map(({ at, diameterMm }): PartShape => {
+              const [x, y] = place(at);
+              return { kind: 'hole', x, y, diameterMm };
+            }),
+        ),
+        ...layerOf('mark', pinMarks(pins, piece, place)),
       ],
-    },
-  ];
+    };
+  });
 };
 
 const one = (value: number): string => `${Math.round(value * 10) / 10}`;
@@ -106,24 +142,6 @@ const returnPart = (letter: Outline, ring: number, number: number, facts: FaceLi
   };
 };
 
-/** Two screws near the top of a back, and a hole for the lead in its middle. */
-const backHoles = (back: Outline): readonly PartShape[] => {
-  if (back.length === 0) return [];
-  const { bounds } = flatLetter(back, false);
-  const solid = offset(back, -(screwHoleMm + 4));
-  const places = solid.flat().map(([x, y]) => [x - bounds.x, y - bounds.y] as const);
-  if (places.length === 0) return [];
-  const high = places.reduce((top, [, y]) => Math.max(top, y), 0);
-  const row = places.filter(([, y]) => y > high - 10);
-  const [left, right] = [row.reduce((a, b) => (b[0] < a[0] ? b : a)), row.reduce((a, b) => (b[0] > a[0] ? b : a))];
-  const low = places.reduce((a, b) => (b[1] < a[1] ? b : a));
-  return [
-    { kind: 'hole', x: left[0], y: left[1], diameterMm: screwHoleMm },
-    ...(right[0] - left[0] > 20 ? [{ kind: 'hole' as const, x: right[0], y: right[1], diameterMm: screwHoleMm }] : []),
-    { kind: 'hole', x: low[0], y: low[1], diameterMm: leadHoleMm },
-  ];
-};
-
 /** The cut parts of face-lit letters, from left to right: face, back and returns of each. */
 export const faceLitParts = (facts: FaceLitFacts): readonly CutPart[] => {
   const { assembly, materials } = facts;
@@ -132,9 +150,8 @@ export const faceLitParts = (facts: FaceLitFacts): readonly CutPart[] => {
   const { cans } = assembly;
   return fromLeft(facts.letters.map((outline) => ({ outline }))).flatMap(({ outline: letter }, index) => {
     const number = index + 1;
-    const back = backOutline(letter, assembly);
     return [
-      ...sheet(`letter-${number}-face`, `Letter ${number}, face`, faceOutline(letter, assembly), mirrored, {
+      ...sheets(letter, faceOutline(letter, assembly), number, 'face', mirrored, assembly.artwork, {
         materialId: face.id,
         materialName: face.name,
         stock: 'face',
@@ -145,21 +162,14 @@ export const faceLitParts = (facts: FaceLitFacts): readonly CutPart[] => {
             ? `${one(cans.playMm)} play in the returns`
             : `trim reaches ${one(cans.playMm)} clear round it`,
       }),
-      ...sheet(
-        `letter-${number}-back`,
-        `Letter ${number}, back`,
-        back,
-        false,
-        {
-          materialId: backBoard.id,
-          materialName: backBoard.name,
-          stock: 'board',
-          thicknessMm: backBoard.thicknessMm,
-          densityKgM3: backBoard.densityKgM3,
-          note: 'seen from the front, the side that carries the strip',
-        },
-        backHoles(back),
-      ),
+      ...sheets(letter, backOutline(letter, assembly), number, 'back', false, assembly.artwork, {
+        materialId: backBoard.id,
+        materialName: backBoard.name,
+        stock: 'board',
+        thicknessMm: backBoard.thicknessMm,
+        densityKgM3: backBoard.densityKgM3,
+        note: 'seen from the front, the side that carries the strip',
+      }),
       ...letter.map((_, ring) => returnPart(letter, ring, number, facts)),
     ];
   });

@@ -10,6 +10,7 @@ import { planOf } from '../../plan/index.js';
 import { success } from '../../result.js';
 import { leadEntryOf } from '../lead-entry.js';
 import { letterRuns } from '../letter-runs.js';
+import { piecesOfLetters } from '../letter-splits.js';
 import { recomputedOf, sharedStages } from '../shared-stages.js';
 import type { Build } from '../types.js';
 import { cansGeometry } from './geometry.js';
@@ -30,6 +31,7 @@ export const faceLitPipeline: Build<FaceLitAssembly, FaceLitResults>['pipeline']
     ...sharedStages(),
     materials: remember(findFaceLitMaterials),
     letters: remember(solidParts),
+    pieces: remember(piecesOfLetters),
     shape: remember((outline: Outline) => simplify(outline, followedMm)),
     inside: remember((outline: Outline, wallMm: number) =>
       solidParts(outline).flatMap((part) => offset(part, -wallMm, followedMm)),
@@ -71,7 +73,9 @@ export const faceLitPipeline: Build<FaceLitAssembly, FaceLitResults>['pipeline']
     const laid = stages.artwork.run(brief.text, artwork, font);
     if (!laid.ok) return laid;
     const lettering = laid.value;
-    const workability = stages.workability.run(lettering.outline, materials.tool, true);
+    const letters = stages.letters.run(lettering.outline);
+    const pieces = stages.pieces.run(letters, artwork.splits, artwork.registration);
+    const workability = stages.workability.run(lettering.outline, materials.tool, pieces);
     const outline = stages.shape.run(lettering.outline);
     const sized = stages.geometry.run(cans, materials, lettering.bounds);
     if (!sized.ok) return sized;
@@ -91,7 +95,6 @@ export const faceLitPipeline: Build<FaceLitAssembly, FaceLitResults>['pipeline']
     const glow = stages.glow.run(brief, outline, inside, geometry, materials, stack, distribution.value, runs, circuit);
     const shedding = stages.shedding.run(outline, geometry.outside.depthMm, glow.balance.outLm);
     const heat = stages.heat.run(brief, materials.strip, circuit, shedding);
-    const letters = stages.letters.run(lettering.outline);
     const facts = [brief, assembly, geometry, materials, runs, letters, circuit] as const;
     const parts = stages.parts.run(...facts);
     const packing = stages.packing.run(parts, runs, materials.strip, catalogue, brief.quantity);

@@ -1,5 +1,6 @@
 import type { FaceLitResults } from '../../evaluate/types.js';
 import { partOverSheet, supplyTooSmall, type Rule } from '../../findings/index.js';
+import { letterOverBed } from '../letter-bed-rules.js';
 import { addLines, dropLines, setCloser } from '../letter-candidates.js';
 import { bendsTooTight, lettersBetweenCutMarks, noLetterStrip, strokeTooNarrow } from '../letter-strip-rules.js';
 import { dotsShow, tooDim, tooHot, unevenCorners, type FaceRemedies } from '../lit-face-rules.js';
@@ -19,6 +20,7 @@ export const faceLitRules: readonly Rule<FaceLitResults>[] = [
   noLetterStrip,
   supplyTooSmall<FaceLitResults>(dropLines),
   strokeTooNarrow,
+  letterOverBed,
   partOverSheet,
   returnTooTight,
   dotsShow(remedies),

@@ -172,6 +172,42 @@ describe('parts of halo letters', () => {
   });
 });
 
+describe('letters split for a small machine', () => {
+  const upright = { xMm: 0, yMm: 0, angleDeg: 90 };
+  const one = (change: Readonly<Record<string, unknown>>) =>
+    glance(changed(curlew, { 'brief.text': 'L', ...inBox({ 'artwork.toolId': 'laser', ...change }) }), fonts);
+  const kg = (evaluation: HaloEvaluation): number => evaluation.parts.cut.reduce((sum, part) => sum + part.kg, 0);
+
+  it('come in pieces that weigh what the whole weighed, each with the posts it carries', () => {
+    const [whole, split] = [
+      one({}),
+      one({ 'artwork.splits': [{ ...upright, xMm: -20 }], 'artwork.registration': 'pins' }),
+    ];
+    expect(split.parts.cut.map(({ id }) => id)).toEqual(['letter-1a', 'letter-1b']);
+    expect(kg(split)).toBeCloseTo(kg(whole), 6);
+    const holesOf = (evaluation: HaloEvaluation): number =>
+      evaluation.parts.cut
+        .flatMap(({ layers }) => layers)
+        .filter(({ operation }) => operation === 'drill')
+        .reduce((sum, { shapes }) => sum + shapes.length, 0);
+    expect(holesOf(split)).toBe(holesOf(whole));
+    // A pin is a cross of two lines, in both pieces.
+    for (const { layers } of split.parts.cut)
+      expect(layers.find(({ operation }) => operation === 'mark')?.shapes.length).toBeGreaterThanOrEqual(4);
+  });
+
+  it('are proposed where a letter is larger than the bed, and fit it then', () => {
+    const tall = one({ 'artwork.capHeightMm': 1100 });
+    expect(tall.findings.map(({ id }) => id)).toContain('over-bed');
+    const { bounds } = tall.lettering;
+    const split = one({
+      'artwork.capHeightMm': 1100,
+      'artwork.splits': [{ xMm: 0, yMm: Math.round(bounds!.y + bounds!.height / 2), angleDeg: 0 }],
+    });
+    expect(split.findings.map(({ id }) => id)).not.toContain('over-bed');
+  });
+});
+
 describe('the slice through halo letters', () => {
   it('shows wall, post, strip and letter where they are, to scale', () => {
     const evaluation = of({});

@@ -4,16 +4,10 @@ import type { Brief, HaloAssembly } from '../../design/index.js';
 import type { LettersGeometry } from '../../geometry/index.js';
 import type { PostedPart } from '../../halo/index.js';
 import type { LetterRuns } from '../../light-runs/index.js';
-import { outlineArea, rectRing, ringLength, type Outline } from '../../outlines/index.js';
-import { flatLetter, fromLeft } from '../letter-parts.js';
-import {
-  electrical,
-  sundry,
-  type BoughtPart,
-  type CutPart,
-  type PartLayer,
-  type PartShape,
-} from '../../parts/index.js';
+import { inOutline, outlineArea, rectRing, ringLength, type Outline } from '../../outlines/index.js';
+import { flatLetter, fromLeft, layerOf, pinMarks } from '../letter-parts.js';
+import { pieceSuffix, splitLetter } from '../letter-splits.js';
+import { electrical, sundry, type BoughtPart, type CutPart, type PartShape } from '../../parts/index.js';
 
 /** What halo letters are cut and bought from. */
 export interface HaloFacts {
@@ -40,53 +34,52 @@ const lapMm = 12;
 const lettersOf = ({ letters, posts }: HaloFacts): readonly Letter[] =>
   letters.map((outline, index) => ({ outline, posts: posts[index]?.posts ?? [] }));
 
-/** One letter flat, with the places of its posts from its own lower left corner. */
-const flat = (part: Letter, mirrored: boolean) => {
-  const { bounds, outline } = flatLetter(part.outline, mirrored);
-  const posts = part.posts.map(({ at, diameterMm }) => ({
-    x: mirrored ? bounds.x + bounds.width - at[0] : at[0] - bounds.x,
-    y: at[1] - bounds.y,
-    diameterMm,
-  }));
-  return { bounds, outline, posts };
-};
-
-const drilled = (
-  posts: readonly { readonly x: number; readonly y: number; readonly diameterMm: number }[],
-): readonly PartLayer[] =>
-  posts.length === 0
-    ? []
-    : [{ operation: 'drill', shapes: posts.map((post): PartShape => ({ kind: 'hole', ...post })) }];
-
-const sheetPart = (
-  part: Letter,
+/** A front or a back: in one piece, or in those that the design cuts it in, each with the posts that it carries. */
+const sheetParts = (
+  letter: Letter,
   number: number,
   role: 'front' | 'back',
   { assembly, materials, geometry }: HaloFacts,
-): CutPart => {
+): readonly CutPart[] => {
   const mirrored = assembly.artwork.mirrored === true;
-  const { bounds, outline, posts } = flat(part, mirrored);
   const { board } = materials;
   const thicknessMm = role === 'front' ? geometry.frontMm : geometry.backMm;
   const carriesPosts = role === 'back' || geometry.backMm === 0;
   const plate = assembly.letters.form === 'plate';
-  return {
-    id: `letter-${number}${role === 'back' ? '-back' : ''}`,
-    name: `Letter ${number}${plate ? '' : role === 'front' ? ', front' : ', back'}`,
-    materialId: board.id,
-    materialName: board.name,
-    stock: 'board',
-    widthMm: bounds.width,
-    heightMm: bounds.height,
-    thicknessMm,
-    count: 1,
-    kg: (outlineArea(part.outline) * thicknessMm * board.densityKgM3) / 1e9,
-    note: [
-      ...(carriesPosts ? [`${posts.length} posts, blind holes from behind`] : []),
-      mirrored ? 'drawn mirrored: cut with the back up' : 'seen from the front',
-    ].join('; '),
-    layers: [{ operation: 'cut', shapes: [{ kind: 'outline', outline }] }, ...(carriesPosts ? drilled(posts) : [])],
-  };
+  const { pieces, pins } = splitLetter(letter.outline, letter.outline, assembly.artwork);
+  return pieces.map((piece, index): CutPart => {
+    const { bounds, outline, place } = flatLetter(piece, mirrored);
+    const posts = carriesPosts ? letter.posts.filter(({ at }) => pieces.length === 1 || inOutline(at, piece)) : [];
+    const suffix = pieceSuffix(index, pieces.length);
+    return {
+      id: `letter-${number}${suffix}${role === 'back' ? '-back' : ''}`,
+      name: `Letter ${number}${suffix}${plate ? '' : role === 'front' ? ', front' : ', back'}`,
+      materialId: board.id,
+      materialName: board.name,
+      stock: 'board',
+      widthMm: bounds.width,
+      heightMm: bounds.height,
+      thicknessMm,
+      count: 1,
+      kg: (outlineArea(piece) * thicknessMm * board.densityKgM3) / 1e9,
+      note: [
+        ...(carriesPosts ? [`${posts.length} posts, blind holes from behind`] : []),
+        mirrored ? 'drawn mirrored: cut with the back up' : 'seen from the front',
+        ...(pieces.length > 1 ? [`one of ${pieces.length} pieces`] : []),
+      ].join('; '),
+      layers: [
+        { operation: 'cut', shapes: [{ kind: 'outline', outline }] },
+        ...layerOf(
+          'drill',
+          posts.map(({ at, diameterMm }): PartShape => {
+            const [x, y] = place(at);
+            return { kind: 'hole', x, y, diameterMm };
+          }),
+        ),
+        ...layerOf('mark', pinMarks(pins, piece, place)),
+      ],
+    };
+  });
 };
 
 /** The returns of one letter: a strip for each ring, developed flat. */
@@ -121,8 +114,8 @@ const returnParts = (part: Letter, number: number, { materials, geometry }: Halo
 /** The cut parts of halo letters, from left to right: fronts, backs where they are closed, returns where they are hollow. */
 export const haloParts = (facts: HaloFacts): readonly CutPart[] =>
   fromLeft(lettersOf(facts)).flatMap((part, index) => [
-    sheetPart(part, index + 1, 'front', facts),
-    ...(facts.geometry.backMm > 0 ? [sheetPart(part, index + 1, 'back', facts)] : []),
+    ...sheetParts(part, index + 1, 'front', facts),
+    ...(facts.geometry.backMm > 0 ? sheetParts(part, index + 1, 'back', facts) : []),
     ...(facts.geometry.wallMm > 0 ? returnParts(part, index + 1, facts) : []),
   ]);
 

@@ -10,6 +10,7 @@ import { planOf } from '../../plan/index.js';
 import { success } from '../../result.js';
 import { leadEntryOf } from '../lead-entry.js';
 import { letterRuns } from '../letter-runs.js';
+import { piecesOfLetters } from '../letter-splits.js';
 import { recomputedOf, sharedStages } from '../shared-stages.js';
 import type { Build } from '../types.js';
 import { haloGeometry } from './geometry.js';
@@ -35,6 +36,7 @@ export const haloPipeline: Build<HaloAssembly, HaloResults>['pipeline'] = (catal
     ...sharedStages(),
     materials: remember(findHaloMaterials),
     letters: remember(solidParts),
+    pieces: remember(piecesOfLetters),
     shape: remember((outline: Outline) => simplify(outline, followedMm)),
     geometry: remember(haloGeometry),
     entry: remember(leadEntryOf),
@@ -82,7 +84,9 @@ export const haloPipeline: Build<HaloAssembly, HaloResults>['pipeline'] = (catal
     const laid = stages.artwork.run(brief.text, artwork, font);
     if (!laid.ok) return laid;
     const lettering = laid.value;
-    const workability = stages.workability.run(lettering.outline, materials.tool, true);
+    const letters = stages.letters.run(lettering.outline);
+    const pieces = stages.pieces.run(letters, artwork.splits, artwork.registration);
+    const workability = stages.workability.run(lettering.outline, materials.tool, pieces);
     const outline = stages.shape.run(lettering.outline);
     const sized = stages.geometry.run(assembly, materials, lettering.bounds);
     if (!sized.ok) return sized;
@@ -118,7 +122,6 @@ export const haloPipeline: Build<HaloAssembly, HaloResults>['pipeline'] = (catal
     );
     const shedding = stages.shedding.run(Math.abs(outlineArea(outline)), glow.outLm);
     const heat = stages.heat.run(brief, materials.strip, circuit, shedding);
-    const letters = stages.letters.run(lettering.outline);
     const facts = [brief, assembly, geometry, materials, runs, posts, letters, circuit] as const;
     const parts = stages.parts.run(...facts);
     const packing = stages.packing.run(parts, runs, materials.strip, catalogue, brief.quantity);

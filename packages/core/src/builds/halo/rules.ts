@@ -1,5 +1,6 @@
 import type { HaloResults } from '../../evaluate/types.js';
 import { partOverSheet, supplyTooSmall, type Rule } from '../../findings/index.js';
+import { letterOverBed } from '../letter-bed-rules.js';
 import { dropLines } from '../letter-candidates.js';
 import {
   edgeUneven,
@@ -28,6 +29,7 @@ export const haloRules: readonly Rule<HaloResults>[] = [
   tooFewPosts,
   postOutsideStrip,
   strokeTooNarrow,
+  letterOverBed,
   partOverSheet,
   glowTooNarrow,
   glowTooWide,

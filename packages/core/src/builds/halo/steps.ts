@@ -29,7 +29,7 @@ const step = (
 ): Step => ({ id, phase, title, detail, minutes, waitMinutes, caution });
 
 const letters = ({ parts, materials, geometry, assembly, posts }: HaloStepFacts): readonly Step[] => {
-  const fronts = parts.filter(({ id }) => /^letter-\d+$/.test(id)).length;
+  const fronts = parts.filter(({ id }) => /^letter-\d+[a-z]?$/.test(id)).length;
   const holes = posts.reduce((sum, part) => sum + part.posts.length, 0);
   return [
     step(

@@ -1,5 +1,5 @@
 import type { BoxResults } from '../../evaluate/types.js';
-import { supplyTooSmall, type Rule } from '../../findings/index.js';
+import { overBed, supplyTooSmall, type Rule } from '../../findings/index.js';
 import { addRows, closerEnds, deepen, dropRows, whiterLining } from './candidates.js';
 import { faceBinds, largerThanSheet, lettersOverhang, tooShallow } from './case-rules.js';
 import { dotsShow, tooDim, tooHot, unevenCorners, type FaceRemedies } from '../lit-face-rules.js';
@@ -19,6 +19,7 @@ export const lightboxRules: readonly Rule<BoxResults>[] = [
   tooHot(remedies),
   faceBinds,
   lettersOverhang,
+  overBed,
   betweenCutMarks,
   reelShort,
 ];
