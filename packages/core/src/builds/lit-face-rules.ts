@@ -1,16 +1,9 @@
 import { evenEnough, type Ripple } from '../glow/index.js';
 import type { BoxResults, FaceLitResults } from '../evaluate/types.js';
-import {
-  changeStrip,
-  readsAsLit,
-  suitableStrips,
-  wholeFront,
-  type Place,
-  type Remedy,
-  type Rule,
-} from '../findings/index.js';
+import { changeStrip, readsAsLit, suitableStrips, wholeFront, type Remedy, type Rule } from '../findings/index.js';
 import type { Catalogue } from '../catalogue/index.js';
 import { changeFace, hiding } from './face-candidates.js';
+import { ambientWords, around, percent } from './rule-words.js';
 
 /** Builds with a diffusing face. */
 type FacedResults = BoxResults | FaceLitResults;
@@ -23,14 +16,6 @@ export interface FaceRemedies<Results extends FacedResults> {
   readonly closerEnds: (results: Results) => Remedy;
   readonly whiterLining: (results: Results, catalogue: Catalogue) => Remedy;
 }
-
-const percent = (share: number): number =>
-  Math.round(share * (share < 0.01 ? 10_000 : 1000)) / (share < 0.01 ? 100 : 10);
-
-const around = ([x, y]: readonly [number, number], size: number): Place => ({
-  view: 'front',
-  rect: { x: x - size / 2, y: y - size / 2, width: size, height: size },
-});
 
 const worseRipple = ({ glow }: FacedResults): { readonly ripple: Ripple; readonly rows: boolean } => {
   const { dots, bands } = glow.evenness;
@@ -92,14 +77,6 @@ export const dotsShow =
 
 const litRatio = ({ glow, design }: FacedResults): number =>
   glow.daylight.find(({ ambient }) => ambient === design.brief.ambient)?.litOverUnlit ?? 0;
-
-const ambientWords = {
-  noon: 'noon sun',
-  overcast: 'an overcast day',
-  shop: 'shop light',
-  evening: 'evening light',
-  dark: 'the dark',
-} as const;
 
 /** Even, but too dim against the light of the place. */
 export const tooDim =

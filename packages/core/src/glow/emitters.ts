@@ -1,5 +1,5 @@
 import type { LightRuns, Point3 } from '../light-runs/index.js';
-import type { Distribution, PointSources } from '../photometry/index.js';
+import { sourcesFrom, type Distribution, type PointSources } from '../photometry/index.js';
 import { blurredPitchShare } from './grid.js';
 
 const along = (from: Point3, to: Point3): Point3 => {
@@ -37,19 +37,5 @@ export const emittersOf = (
     if (flux > 0 && piece !== undefined)
       rows.push([x / flux, y / flux, z / flux, ...piece.normal, ...along(piece.from, piece.to), flux]);
   }
-  const column = (index: number): Float64Array => Float64Array.from(rows, (row) => row[index] ?? 0);
-  return {
-    count: rows.length,
-    x: column(0),
-    y: column(1),
-    z: column(2),
-    nx: column(3),
-    ny: column(4),
-    nz: column(5),
-    ux: column(6),
-    uy: column(7),
-    uz: column(8),
-    fluxLm: column(9),
-    distribution,
-  };
+  return sourcesFrom(rows, distribution);
 };

@@ -1,6 +1,6 @@
 import { blurredPitchShare } from '../glow/index.js';
 import type { LetterRuns } from '../light-runs/index.js';
-import type { Distribution, PointSources } from '../photometry/index.js';
+import { sourcesFrom, type Distribution, type PointSources } from '../photometry/index.js';
 
 /** Which way LEDs look: at the wall, or along it to the outside or the inside of the outline that they follow. */
 export type Looking = 'wall' | 'out' | 'in';
@@ -39,19 +39,5 @@ export const letterLights = (
     const facing = looking === 'wall' ? [0, 0, -1] : looking === 'out' ? [ay, -ax, 0] : [-ay, ax, 0];
     rows.push([x / flux, y / flux, z, ...facing, ax, ay, 0, flux]);
   }
-  const column = (index: number): Float64Array => Float64Array.from(rows, (row) => row[index]!);
-  return {
-    count: rows.length,
-    x: column(0),
-    y: column(1),
-    z: column(2),
-    nx: column(3),
-    ny: column(4),
-    nz: column(5),
-    ux: column(6),
-    uy: column(7),
-    uz: column(8),
-    fluxLm: column(9),
-    distribution,
-  };
+  return sourcesFrom(rows, distribution);
 };

@@ -9,6 +9,7 @@ import {
   splitAlongAll,
   subtract,
   unite,
+  type Outline,
 } from './index.js';
 
 const bar: Outline = [rectRing({ x: 0, y: 0, width: 300, height: 100 })];

@@ -2,3 +2,4 @@ export { distributionOf } from './of-strip.js';
 export { maxIesCharacters, readIes } from './read-ies.js';
 export { cosineExponent, directionSampler, intensityAt, isRound } from './shape.js';
 export type { CosineLaw, Distribution, MeasuredTable, PhotometricFile, PointSources } from './types.js';
+export { sourcesFrom } from './sources-from.js';

@@ -1,10 +1,8 @@
 import type { Circuit } from '../../circuit/index.js';
 import type { CutPart } from '../../parts/index.js';
 import type { Step } from '../../plan/index.js';
+import { counted, mm, step } from '../step-words.js';
 import type { FaceLitFacts } from './parts.js';
-
-const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
-const counted = (count: number, what: string): string => `${count} ${what}${count === 1 ? '' : 's'}`;
 
 /** What the steps are written from. */
 export interface FaceLitStepFacts extends FaceLitFacts {
@@ -17,16 +15,6 @@ const toolCautions = {
   beam: 'Ventilate when acrylic is cut by laser, and watch for fire. Never laser PVC of unknown kind: it gives off chlorine.',
   bit: 'Router by its maker’s manual; hold the sheet down all over; eye, ear and dust protection.',
 } as const;
-
-const step = (
-  phase: Step['phase'],
-  id: string,
-  title: string,
-  detail: string,
-  minutes: number,
-  caution: string | null = null,
-  waitMinutes = 0,
-): Step => ({ id, phase, title, detail, minutes, waitMinutes, caution });
 
 /** The build list of face-lit letters. Times are typical and meant to be replaced by the shop’s own. */
 export const faceLitSteps = (facts: FaceLitStepFacts): readonly Step[] => {

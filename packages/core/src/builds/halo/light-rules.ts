@@ -1,25 +1,12 @@
 import type { HaloResults } from '../../evaluate/types.js';
-import {
-  changeStrip,
-  oneChange,
-  readsAsLit,
-  suitableStrips,
-  wholeFront,
-  type Place,
-  type Rule,
-} from '../../findings/index.js';
+import { changeStrip, oneChange, readsAsLit, suitableStrips, wholeFront, type Rule } from '../../findings/index.js';
 import { evenAlongEdge } from '../../halo/index.js';
 import { solidParts } from '../../outlines/index.js';
 import { addLines, setCloser, setFartherIn } from '../letter-candidates.js';
+import { ambientWords, around, percent } from '../rule-words.js';
 import { otherBoards, standFarther, standNearer } from './candidates.js';
 
 const one = (value: number): number => Math.round(value * 10) / 10;
-const percent = (share: number): number =>
-  Math.round(share * (share < 0.01 ? 10_000 : 1000)) / (share < 0.01 ? 100 : 10);
-const around = ([x, y]: readonly [number, number], size: number): Place => ({
-  view: 'front',
-  rect: { x: x - size / 2, y: y - size / 2, width: size, height: size },
-});
 
 const hidden = ({ glow, design }: HaloResults): boolean =>
   glow.evenness.dotsVanishAtMm <= design.brief.readingDistanceMm;
@@ -212,13 +199,6 @@ export const edgeUneven: Rule<HaloResults> = ({ results, catalogue }) => {
 
 const litRatio = ({ glow, design }: HaloResults): number =>
   glow.daylight.find(({ ambient }) => ambient === design.brief.ambient)?.litOverUnlit ?? 0;
-const ambientWords = {
-  noon: 'noon sun',
-  overcast: 'an overcast day',
-  shop: 'shop light',
-  evening: 'evening light',
-  dark: 'the dark',
-} as const;
 
 /** The glow is lost in the light of the place. */
 export const haloTooDim: Rule<HaloResults> = ({ results, catalogue }) => {

@@ -1,13 +1,10 @@
 import type { HaloResults } from '../../evaluate/types.js';
-import { oneChange, type Place, type Rule } from '../../findings/index.js';
+import { oneChange, type Rule } from '../../findings/index.js';
 import { postsAmiss } from '../../halo/index.js';
 import { setCloser } from '../letter-candidates.js';
+import { around } from '../rule-words.js';
 import { otherBoards } from './candidates.js';
 
-const around = ([x, y]: readonly [number, number], size: number): Place => ({
-  view: 'front',
-  rect: { x: x - size / 2, y: y - size / 2, width: size, height: size },
-});
 const one = (value: number): number => Math.round(value * 10) / 10;
 
 const amissOf = (results: HaloResults) =>

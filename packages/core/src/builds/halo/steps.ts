@@ -1,10 +1,8 @@
 import type { Circuit } from '../../circuit/index.js';
 import type { CutPart } from '../../parts/index.js';
 import type { Step } from '../../plan/index.js';
+import { counted, mm, step } from '../step-words.js';
 import type { HaloFacts } from './parts.js';
-
-const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
-const counted = (count: number, what: string): string => `${count} ${what}${count === 1 ? '' : 's'}`;
 
 /** What the steps are written from. */
 export interface HaloStepFacts extends HaloFacts {
@@ -17,16 +15,6 @@ const toolCautions = {
   beam: 'Never laser PVC or foam board of unknown kind: it gives off chlorine. Ventilate, and watch for fire.',
   bit: 'Router by its maker’s manual; hold the sheet down all over; eye, ear and dust protection.',
 } as const;
-
-const step = (
-  phase: Step['phase'],
-  id: string,
-  title: string,
-  detail: string,
-  minutes: number,
-  caution: string | null = null,
-  waitMinutes = 0,
-): Step => ({ id, phase, title, detail, minutes, waitMinutes, caution });
 
 const letters = ({ parts, materials, geometry, assembly, posts }: HaloStepFacts): readonly Step[] => {
   const fronts = parts.filter(({ id }) => /^letter-\d+[a-z]?$/.test(id)).length;
