@@ -92,7 +92,7 @@ test('the job book finds, filters and opens', async ({ page, shop }) => {
   await page.goto(`${shop.url}/jobs`);
   await expect(page.getByRole('link', { name: /Dispensary box/ })).toBeVisible();
   await page.getByLabel('Find').fill('ferries');
-  await expect(page.getByRole('listitem')).toHaveCount(2);
+  await expect(page.getByRole('listitem')).toHaveCount(3);
   await page.getByLabel('Find').fill('fish');
   await expect(page.getByRole('listitem')).toHaveCount(1);
   await page.getByLabel('Find').fill('ferries');

@@ -44,7 +44,11 @@ const JobCard = ({ job }: { readonly job: JobListing }) => {
       <Link to={`/jobs/${job.id}/face`} className="group block border border-line bg-sheet hover:border-ink">
         <div className="flex h-40 items-center justify-center overflow-hidden bg-[#2c2a27]">
           {job.summary?.thumbnail ? (
-            <img src={job.summary.thumbnail} alt={`${job.name}, lit at dusk`} className="h-full w-full object-cover" />
+            <img
+              src={job.summary.thumbnail}
+              alt={`${job.name}, lit at dusk`}
+              className="h-full w-full bg-[#0f0f0e] object-contain"
+            />
           ) : (
             <span className="text-[#e9e2d2]">no picture</span>
           )}

@@ -45,8 +45,8 @@ export const CansStep = () => {
         label="Faces"
         path={`${at}.fit`}
         choices={[
-          { value: 'inset', label: 'inset in the returns' },
-          { value: 'trimmed', label: 'on them, with a trim' },
+          { value: 'inset', label: 'inset' },
+          { value: 'trimmed', label: 'under a trim' },
         ]}
       />
       <LengthField label="Play" path={`${at}.playMm`} hint="all round, of backs, inset faces and trims" />
