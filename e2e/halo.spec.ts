@@ -108,7 +108,7 @@ test('the ferry’s letters: each ambient light, wall and layout shows on the wa
   await page.getByLabel('Split 1, right').press('Enter');
   await expect(page.getByTestId('split-lines').locator('line')).toHaveCount(2);
   await page.getByRole('link', { name: /Cut/ }).click();
-  await expect(page.getByText('Letter 3a')).toBeVisible();
+  await expect(page.getByRole('complementary', { name: 'Settings' }).getByText('Letter 3a')).toBeVisible();
   await page.getByRole('link', { name: /Artwork/ }).click();
   await page.getByRole('button', { name: 'Take split 1 away' }).click();
   await expect(page.getByRole('button', { name: /Take split/ })).toHaveCount(0);
