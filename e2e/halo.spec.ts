@@ -104,6 +104,11 @@ test('the ferry’s letters: each ambient light, wall and layout shows on the wa
   // A letter can be cut in two for a small machine.
   await page.getByRole('link', { name: /Artwork/ }).click();
   await page.getByRole('button', { name: 'Add a split' }).click();
+  // It starts across the widest letter; beside the letters it is told that it cuts none.
+  await expect(page.getByTestId('split-lines').locator('line')).toHaveCount(2);
+  await page.getByLabel('Split 1, right').fill('0');
+  await page.getByLabel('Split 1, right').press('Enter');
+  await expect(page.getByText('Split 1 cuts no letter')).toBeVisible();
   await page.getByLabel('Split 1, right').fill('-100');
   await page.getByLabel('Split 1, right').press('Enter');
   await expect(page.getByTestId('split-lines').locator('line')).toHaveCount(2);

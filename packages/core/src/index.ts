@@ -12,7 +12,7 @@ export {
   type Lettering,
   type TakenDrawing,
 } from './artwork/index.js';
-export { sectionAt } from './builds/index.js';
+export { middleSplit, sectionAt } from './builds/index.js';
 export * from './calibrate/index.js';
 export * from './catalogue/index.js';
 export type { Chain, Circuit, WireRun } from './circuit/index.js';

@@ -12,11 +12,12 @@ interface ColourFieldProps {
   readonly colourPath: string | null;
 }
 
-const MixedColour = ({ path }: { readonly path: string }) => {
+/** A colour stored at a place of the design. */
+export const ColourInput = ({ label, path }: { readonly label: string; readonly path: string }) => {
   const id = useId();
   const colour = useDesignValue(path) as string;
   return (
-    <FieldRow id={id} label="Colour">
+    <FieldRow id={id} label={label}>
       <input
         id={id}
         type="color"
@@ -44,7 +45,7 @@ export const ColourField = ({ label, value, choices, onChoose, colourPath }: Col
           ))}
         </select>
       </FieldRow>
-      {colourPath !== null && <MixedColour path={colourPath} />}
+      {colourPath !== null && <ColourInput label="Colour" path={colourPath} />}
     </>
   );
 };

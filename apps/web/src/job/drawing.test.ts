@@ -1,14 +1,24 @@
 import { readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
 import { beforeAll, describe, expect, it } from '@jest/globals';
-import { createEvaluator, demoDesigns, loadFontBook, shippedCatalogue, type Evaluation } from '@vitrum/core';
+import {
+  createEvaluator,
+  demoDesigns,
+  loadFontBook,
+  shippedCatalogue,
+  type Evaluation,
+  type FaceLitEvaluation,
+  type HaloEvaluation,
+} from '@vitrum/core';
 import { contrastCurve } from './contrast-curve';
 import { fitted, frontView, rectOnScreen, toPiece, toScreen, zoomAbout } from './front-view';
-import { luminanceProfile, onSlice, sliceDrawing } from './slice-drawing';
-import { hasSeen, stepDetail, stepState, workSteps } from './step-names';
+import { lightCones, luminanceProfile, onSlice, sliceDrawing } from './slice-drawing';
+import { hasSeen, stepDetail, stepName, stepState, workSteps } from './step-names';
 
 const packages = createRequire(import.meta.url);
 let box: Evaluation;
+let halo: HaloEvaluation;
+let cans: FaceLitEvaluation;
 beforeAll(async () => {
   const fonts = await loadFontBook(async (file) => {
     const bytes = await readFile(packages.resolve(file));
@@ -17,6 +27,17 @@ beforeAll(async () => {
   const result = createEvaluator(shippedCatalogue, fonts).evaluate(demoDesigns.dispensary);
   if (!result.ok) throw new Error('demo');
   box = result.value;
+  const one = <Design extends (typeof demoDesigns)['curlew' | 'tern']>(design: Design): Evaluation => {
+    const letter = createEvaluator(shippedCatalogue, fonts).evaluate({
+      ...design,
+      brief: { ...design.brief, text: 'L' },
+    });
+    if (!letter.ok) throw new Error('letters');
+    return letter.value;
+  };
+  const [first, second] = [one(demoDesigns.curlew), one(demoDesigns.tern)];
+  if (first.build !== 'halo' || second.build !== 'face-lit') throw new Error('builds');
+  [halo, cans] = [first, second];
 });
 
 const size = { width: 790, height: 430 };
@@ -84,5 +105,71 @@ describe('contrast against the eye', () => {
     const beyond = eye.filter(([metres]) => metres > vanish * 1.05);
     expect(before.every(([, threshold]) => threshold < contrastPercent)).toBe(true);
     expect(beyond.every(([, threshold]) => threshold > contrastPercent)).toBe(true);
+  });
+});
+
+/** Corner points of a screen path. */
+const corners = (path: string): readonly (readonly [number, number])[] =>
+  [...path.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)].map(([, x, y]) => [Number(x), Number(y)]);
+
+describe('the slice through letters', () => {
+  const size = { width: 460, height: 240 };
+
+  it('lights the wall from LEDs that face it', () => {
+    const drawing = sliceDrawing(halo, size, null);
+    const [, wallY] = onSlice(drawing, halo, 0, 0);
+    const [, ledY] = onSlice(drawing, halo, halo.geometry.ledZMm, 0);
+    const cones = lightCones(drawing, halo);
+    expect(cones.length).toBeGreaterThan(0);
+    for (const cone of cones) {
+      const [tip, ...foot] = corners(cone);
+      expect(tip![1]).toBeCloseTo(ledY, 0);
+      for (const [, y] of foot) expect(y).toBeCloseTo(wallY, 0);
+    }
+  });
+
+  it('lights the faces from LEDs on the backs', () => {
+    const drawing = sliceDrawing(cans, size, null);
+    const [, faceY] = onSlice(drawing, cans, cans.geometry.depthInsideMm, 0);
+    for (const cone of lightCones(drawing, cans))
+      expect(Math.min(...corners(cone).map(([, y]) => y))).toBeCloseTo(faceY, 0);
+  });
+
+  it('shows no light where a letter hides the wall, and none beside lit letters', () => {
+    const { grid, letters } = halo.glow;
+    const half = halo.section.heightMm / 2;
+    const covered = (column: number): number =>
+      Array.from({ length: grid.rows }, (_, row) => row).filter(
+        (row) =>
+          letters[row * grid.columns + column]! > 0.5 &&
+          Math.abs(grid.area.y + (row + 0.5) * grid.cellHeightMm) <= half,
+      ).length;
+    const column = Array.from({ length: grid.columns }, (_, at) => at).reduce((a, b) =>
+      covered(b) > covered(a) ? b : a,
+    );
+    expect(covered(column)).toBeGreaterThan(3);
+    const drawing = sliceDrawing(halo, size, null);
+    const profile = luminanceProfile(drawing, halo, grid.area.x + (column + 0.5) * grid.cellWidthMm);
+    const baseline = drawing.faceY - 14;
+    const dark = corners(profile.path).filter(([, y]) => Math.abs(y - baseline) < 0.06);
+    expect(dark.length).toBeGreaterThanOrEqual(covered(column));
+    expect(profile.lowCdM2).toBe(0);
+    const beside = luminanceProfile(sliceDrawing(cans, size, null), cans, cans.glow.grid.area.x + 0.1);
+    expect(beside.topCdM2).toBeLessThan(cans.glow.evenness.maxCdM2);
+  });
+});
+
+describe('the work line of letters', () => {
+  it('calls steps by the words of the build', () => {
+    expect([stepName('case', 'halo'), stepName('face', 'halo')]).toEqual(['Letters', 'Wall']);
+    expect([stepName('case', 'face-lit'), stepName('face', 'face-lit')]).toEqual(['Cans', 'Face']);
+    expect(stepName('case', undefined)).toBe('Case');
+  });
+
+  it('gives each step its figure', () => {
+    for (const { step } of workSteps)
+      for (const letters of [halo, cans]) expect(stepDetail(step, letters)).toMatch(/\w{2}/);
+    expect(stepDetail('face', halo)).toBe(`glow ${Math.round(halo.glow.halfMm)} mm`);
+    expect(stepDetail('artwork', cans)).toBe('1 letter');
   });
 });

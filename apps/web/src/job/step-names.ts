@@ -22,6 +22,8 @@ export interface StepState {
   readonly count: number;
 }
 
+const counted = (count: number, of: string): string => `${count} ${of}${count === 1 ? '' : 's'}`;
+
 const millimetres = (value: number): string => String(Math.round(value));
 
 /** What a step is called where a build has its own word for it. */
@@ -43,12 +45,12 @@ export const stepDetail = (step: WorkStep, evaluation: Evaluation): string => {
       return `read from ${design.brief.readingDistanceMm / 1000} m`;
     case 'artwork':
       return design.assemblies[0]?.artwork.drawing
-        ? `drawing, ${lettering.letterCount} part${lettering.letterCount === 1 ? '' : 's'}`
-        : `${lettering.letterCount} letters`;
+        ? `drawing, ${counted(lettering.letterCount, 'part')}`
+        : counted(lettering.letterCount, 'letter');
     case 'case':
       return [geometry.outside.widthMm, geometry.outside.heightMm, geometry.outside.depthMm].map(millimetres).join('×');
     case 'light':
-      return `${runs.segments.length} pieces, ${(runs.stripMm / 1000).toFixed(1)} m`;
+      return `${counted(runs.segments.length, 'piece')}, ${(runs.stripMm / 1000).toFixed(1)} m`;
     case 'power':
       return `${materials.strip.voltageV} V, ${Math.round(circuit.watts)} W`;
     case 'face':
@@ -56,9 +58,9 @@ export const stepDetail = (step: WorkStep, evaluation: Evaluation): string => {
         ? `glow ${Math.round(evaluation.glow.halfMm)} mm`
         : `passes ${Math.round(evaluation.stack.transmittance * 100)} %`;
     case 'cut':
-      return `${parts.cut.length} parts`;
+      return counted(parts.cut.length, 'part');
     case 'build':
-      return `${plan.steps.length} steps, ${cost.hours.toFixed(1)} h`;
+      return `${counted(plan.steps.length, 'step')}, ${cost.hours.toFixed(1)} h`;
     case 'prove':
       return 'what to measure';
   }

@@ -2,6 +2,7 @@ import type { FaceLitResults, HaloResults } from '../evaluate/types.js';
 import { changeStrip, oneChange, suitableStrips, wholeFront, type Place, type Rule } from '../findings/index.js';
 import { outlineArea, outlineBounds } from '../outlines/index.js';
 import { setCloser } from './letter-candidates.js';
+import { stripLaid } from './strip-laid.js';
 
 /** Builds that lay strip in letters. */
 type LetterResults = HaloResults | FaceLitResults;
@@ -21,13 +22,7 @@ export const noLetterStrip: Rule<LetterResults> = ({ results, catalogue }) => {
     why: `It is ${one(strip.widthMm)} mm wide, lies ${one(results.assembly.light.setbackMm)} mm in from the edge and is cut every ${one(strip.cutPitchMm)} mm.`,
     numbers: [{ label: 'cut pitch', value: strip.cutPitchMm, unit: 'mm' }],
     where: wholeFront(results),
-    target: {
-      label: 'strip laid',
-      better: 'higher',
-      unit: 'm',
-      read: ({ runs }) => runs.stripMm / 1000,
-      settled: ({ runs }) => runs.segments.length > 0,
-    },
+    target: stripLaid,
     remedies: [
       setCloser(results),
       changeStrip(
@@ -47,7 +42,6 @@ const bareShare = ({ runs, lettering }: LetterResults): number =>
 export const strokeTooNarrow: Rule<LetterResults> = ({ results, catalogue }) => {
   const { runs, assembly, materials } = results;
   if (runs.segments.length === 0 || runs.bare.length === 0) return null;
-  const bounds = outlineBounds(runs.bare);
   const first = outlineBounds([runs.bare[0]!]);
   const needed = 2 * assembly.light.setbackMm + materials.strip.widthMm;
   const narrower = suitableStrips(results, catalogue)
@@ -64,7 +58,7 @@ export const strokeTooNarrow: Rule<LetterResults> = ({ results, catalogue }) => 
       { label: 'without strip', value: count, unit: 'parts' },
       { label: 'stroke wanted', value: needed, unit: 'mm' },
     ],
-    where: first === null || bounds === null ? null : { view: 'front', rect: first },
+    where: first === null ? null : { view: 'front', rect: first },
     target: {
       label: 'without strip',
       better: 'lower',

@@ -1,6 +1,6 @@
 import { evenEnough, type Ripple } from '../glow/index.js';
 import type { BoxResults, FaceLitResults } from '../evaluate/types.js';
-import { changeStrip, readsAsLit, suitableStrips, wholeFront, type Remedy, type Rule } from '../findings/index.js';
+import { changeStrip, readsAsLit, suitableStrips, type Remedy, type Rule } from '../findings/index.js';
 import type { Catalogue } from '../catalogue/index.js';
 import { changeFace, hiding } from './face-candidates.js';
 import { ambientWords, around, percent } from './rule-words.js';
@@ -154,38 +154,5 @@ export const unevenCorners =
         changeStrip(shorterCut),
         remedies.deepen(results),
       ],
-    };
-  };
-
-/** The strip gets hotter than it may, even in the kindest case; a note when only the harsh case says so. */
-export const tooHot =
-  <Results extends FacedResults>(remedies: FaceRemedies<Results>): Rule<Results> =>
-  ({ results, catalogue }) => {
-    const { heat, materials, design } = results;
-    const limit = materials.strip.maxBoardC;
-    if (heat.stripC.high <= limit) return null;
-    const sure = heat.stripC.low > limit;
-    const cooler = suitableStrips(results, catalogue)
-      .filter(({ wattsPerM }) => wattsPerM < materials.strip.wattsPerM)
-      .sort((a, b) => b.wattsPerM - a.wattsPerM);
-    return {
-      id: 'too-hot',
-      severity: sure ? 'fix' : 'note',
-      step: 'power',
-      what: sure ? 'More heat than the case can shed' : 'The strip may run hot; measure a soak',
-      why: `${Math.round(heat.watts)} W stay in the case; the strip comes to ${Math.round(heat.stripC.low)}–${Math.round(heat.stripC.high)} °C and may have ${limit} °C. Lit ${design.brief.hoursPerDay} h a day.`,
-      numbers: [
-        { label: 'heat inside', value: heat.watts, unit: 'W' },
-        { label: 'the case sheds', value: heat.sheddableWatts, unit: 'W' },
-      ],
-      where: wholeFront(results),
-      target: {
-        label: 'strip at least',
-        better: 'lower',
-        unit: '°C',
-        read: (tried) => Math.round(tried.heat.stripC.low),
-        settled: (tried) => (sure ? tried.heat.stripC.low : tried.heat.stripC.high) <= limit,
-      },
-      remedies: [changeStrip(cooler), remedies.dropRows(results), remedies.deepen(results)],
     };
   };

@@ -3,6 +3,16 @@ import { ambientLux } from '../glow/index.js';
 import type { Figure } from './types.js';
 import { computed, one, two, typical } from './words.js';
 
+/** How a build speaks of what vanishes with distance. */
+interface VanishingWords {
+  readonly name: string;
+  /** Its name where it is never seen, if that is another. */
+  readonly never?: string;
+  readonly how: string;
+  /** More that it was computed from. */
+  readonly between?: Figure['inputs'];
+}
+
 /** Lit over unlit in the light of the place. */
 export const daylight = ({ glow, design }: StageResults): Figure => {
   const { ambient } = design.brief;
@@ -22,6 +32,46 @@ export const daylight = ({ glow, design }: StageResults): Figure => {
     ],
   };
 };
+
+/** From where on what repeats with the LEDs is no longer seen; `name` is what the build calls it: ‘dots’. */
+export const vanishing = (
+  { glow, runs, design }: StageResults,
+  { name, never, how, between = [] }: VanishingWords,
+): Figure => {
+  const { dots, dotsVanishAtMm } = glow.evenness;
+  const unseen = dotsVanishAtMm <= 0;
+  return {
+    id: 'dots-vanish',
+    text: unseen ? 'never seen' : `${one(dotsVanishAtMm / 1000)} m`,
+    label: unseen ? (never ?? name) : `${name} vanish at`,
+    kind: 'computed',
+    value: dotsVanishAtMm / 1000,
+    unit: 'm',
+    how,
+    inputs: [
+      computed('contrast at LED pitch', `${two(dots.contrast * 100)} %`),
+      typical('LED pitch', `${one(runs.ledPitchMm)} mm`),
+      ...between,
+      computed('read from', `${one(design.brief.readingDistanceMm / 1000)} m`),
+    ],
+  };
+};
+
+/** The darkest place over the mean; `how` says of what, `inputs` what else it came from. */
+export const evenness = ({ glow }: StageResults, how: string, inputs: Figure['inputs']): Figure => ({
+  id: 'evenness',
+  text: two(glow.evenness.minOverMean),
+  label: 'darkest to mean',
+  kind: 'computed',
+  value: glow.evenness.minOverMean,
+  unit: '',
+  how,
+  inputs: [
+    computed('darkest', `${Math.round(glow.evenness.minCdM2)} cd/m²`),
+    computed('mean', `${Math.round(glow.evenness.meanCdM2)} cd/m²`),
+    ...inputs,
+  ],
+});
 
 /** What is drawn, and of which supply. */
 export const watts = ({ circuit, runs, materials, design }: StageResults): Figure => ({

@@ -184,10 +184,8 @@ const spotsAlong = (report: EdgeReport, { smooth, atTip }: AlongRings, cdPerLux:
 export const haloGlowOf = (inputs: HaloGlowInputs): HaloGlow => {
   const { brief, outline, geometry, materials, runs, circuit, parts, wish } = inputs;
   const posts = parts.flatMap((part) => part.posts);
-  const { wallRgb, colour } = {
-    wallRgb: materials.wall.reflectanceRgb,
-    colour: colourOf(brief.light, materials.strip),
-  };
+  const wallRgb = materials.wall.reflectanceRgb;
+  const colour = colourOf(brief.light, materials.strip);
   const lights = letterLights(
     runs,
     colour.lumensPerM / materials.strip.ledsPerM,

@@ -4,7 +4,7 @@ import { useBoxEvaluation } from '../../evaluation/evaluation-store';
 import { Button } from '../../ui/button';
 import { choicesOf, useCatalogue } from '../catalogue-context';
 import { CoatsField } from './coats-field';
-import { LitToUnlit, Spots, Verdict } from './glow-report';
+import { LitToUnlit, percent, ReportTable, Spots, Verdict } from './glow-report';
 import { TraceCheck } from './trace-check';
 
 const at = 'assemblies.0';
@@ -34,8 +34,6 @@ const SecondSheet = () => {
   );
 };
 
-const percent = (share: number): string => `${Math.round(share * 100)} %`;
-
 export const FaceStep = () => {
   const { faces } = useCatalogue();
   const evaluation = useBoxEvaluation();
@@ -60,36 +58,25 @@ export const FaceStep = () => {
       </p>
       <Verdict glow={evaluation.glow} />
       <h3 className="mt-3 font-bold">What the eye sees</h3>
-      <table className="figure w-full text-[13px]">
-        <tbody>
-          {(
-            [
-              ['mean luminance', `${Math.round(evenness.meanCdM2)} cd/m²`],
-              ['5th to 95th percentile', `${Math.round(evenness.lowCdM2)}–${Math.round(evenness.highCdM2)}`],
-              ['reflected at least once', percent(indirectShare)],
-              ['darkest to mean', evenness.minOverMean.toFixed(2)],
-              ['darkest to brightest', evenness.minOverMax.toFixed(2)],
-              [
-                'slow fall-off, eye sees',
-                `${(evenness.fallOff.contrast * 100).toFixed(0)} %, ${(evenness.fallOff.threshold * 100).toFixed(1)} %`,
-              ],
-              ['contrast, LED pitch', `${(evenness.dots.contrast * 100).toFixed(2)} %`],
-              [
-                'contrast, row pitch',
-                evenness.bands === null ? 'one row' : `${(evenness.bands.contrast * 100).toFixed(2)} %`,
-              ],
-              ['eye sees from there on', `${((evenness.bands ?? evenness.dots).threshold * 100).toFixed(2)} %`],
-            ] as const
-          ).map(([label, value]) => (
-            <tr key={label} className="border-b border-line">
-              <th scope="row" className="py-0.5 text-left font-sans font-normal">
-                {label}
-              </th>
-              <td className="text-right whitespace-nowrap">{value}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <ReportTable
+        rows={[
+          ['mean luminance', `${Math.round(evenness.meanCdM2)} cd/m²`],
+          ['5th to 95th percentile', `${Math.round(evenness.lowCdM2)}–${Math.round(evenness.highCdM2)} cd/m²`],
+          ['reflected at least once', percent(indirectShare)],
+          ['darkest to mean', evenness.minOverMean.toFixed(2)],
+          ['darkest to brightest', evenness.minOverMax.toFixed(2)],
+          [
+            'slow fall-off, eye sees',
+            `${(evenness.fallOff.contrast * 100).toFixed(0)} %, ${(evenness.fallOff.threshold * 100).toFixed(1)} %`,
+          ],
+          ['contrast, LED pitch', `${(evenness.dots.contrast * 100).toFixed(2)} %`],
+          [
+            'contrast, row pitch',
+            evenness.bands === null ? 'one row' : `${(evenness.bands.contrast * 100).toFixed(2)} %`,
+          ],
+          ['eye sees from there on', `${((evenness.bands ?? evenness.dots).threshold * 100).toFixed(2)} %`],
+        ]}
+      />
       <Spots glow={evaluation.glow} />
       <TraceCheck />
       <LitToUnlit glow={evaluation.glow} />

@@ -10,6 +10,25 @@ export const Verdict = ({ glow }: { readonly glow: Evaluation['glow'] }) => (
   </p>
 );
 
+/** Figures under one another, each with what it is of. */
+export const ReportTable = ({ rows }: { readonly rows: readonly (readonly [label: string, value: string])[] }) => (
+  <table className="figure w-full text-[13px]">
+    <tbody>
+      {rows.map(([label, value]) => (
+        <tr key={label} className="border-b border-line">
+          <th scope="row" className="py-0.5 text-left font-sans font-normal">
+            {label}
+          </th>
+          <td className="text-right whitespace-nowrap">{value}</td>
+        </tr>
+      ))}
+    </tbody>
+  </table>
+);
+
+/** Shares of one as the reports show them. */
+export const percent = (share: number): string => `${Math.round(share * 100)} %`;
+
 /** Places that stand out. */
 export const Spots = ({ glow }: { readonly glow: Evaluation['glow'] }) =>
   glow.spots.length === 0 ? null : (
@@ -25,7 +44,7 @@ export const Spots = ({ glow }: { readonly glow: Evaluation['glow'] }) =>
           </li>
         ))}
       </ul>
-      <p className="text-xs text-soft">Per cent of the mean; marked on the face in false colour.</p>
+      <p className="text-xs text-soft">Per cent of the mean; false colour marks them on the front.</p>
     </>
   );
 
@@ -33,19 +52,11 @@ export const Spots = ({ glow }: { readonly glow: Evaluation['glow'] }) =>
 export const LitToUnlit = ({ glow }: { readonly glow: Evaluation['glow'] }) => (
   <>
     <h3 className="mt-3 font-bold">Lit to unlit</h3>
-    <table className="figure w-full text-[13px]">
-      <tbody>
-        {glow.daylight.map(({ ambient, lux, litOverUnlit }) => (
-          <tr key={ambient} className="border-b border-line">
-            <th scope="row" className="py-0.5 text-left font-sans font-normal">
-              {ambient}, {lux.toLocaleString('en')} lx
-            </th>
-            <td className="text-right">
-              {litOverUnlit >= 100 ? Math.round(litOverUnlit).toLocaleString('en') : litOverUnlit.toFixed(2)} : 1
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <ReportTable
+      rows={glow.daylight.map(({ ambient, lux, litOverUnlit }) => [
+        `${ambient}, ${lux.toLocaleString('en')} lx`,
+        `${litOverUnlit >= 100 ? Math.round(litOverUnlit).toLocaleString('en') : litOverUnlit.toFixed(2)} : 1`,
+      ])}
+    />
   </>
 );

@@ -1,5 +1,17 @@
 import type { FaceLitResults } from '../../evaluate/types.js';
-import { computed, daylight, one, price, reel, two, typical, watts, weight, type Figure } from '../../figures/index.js';
+import {
+  computed,
+  daylight,
+  evenness,
+  one,
+  price,
+  reel,
+  typical,
+  vanishing,
+  watts,
+  weight,
+  type Figure,
+} from '../../figures/index.js';
 
 const depth = ({ geometry }: FaceLitResults): Figure => ({
   id: 'depth',
@@ -16,40 +28,21 @@ const depth = ({ geometry }: FaceLitResults): Figure => ({
   ],
 });
 
-const evenness = ({ glow, materials }: FaceLitResults): Figure => ({
-  id: 'evenness',
-  text: two(glow.evenness.minOverMean),
-  label: 'darkest to mean',
-  kind: 'computed',
-  value: glow.evenness.minOverMean,
-  unit: '',
-  how: 'Luminance of the darkest place over the mean of all faces, a border of one face thickness left out.',
-  inputs: [
-    computed('darkest', `${Math.round(glow.evenness.minCdM2)} cd/m²`),
-    computed('mean', `${Math.round(glow.evenness.meanCdM2)} cd/m²`),
-    computed('light reflected inside', `${Math.round(glow.indirectShare * 100)} %`),
-    typical('lining gives back', `${Math.round(materials.lining.reflectance * 100)} %`),
-  ],
-});
-
-const vanishing = ({ glow, runs, design }: FaceLitResults): Figure => {
-  const { dots, dotsVanishAtMm } = glow.evenness;
-  const never = dotsVanishAtMm <= 0;
-  return {
-    id: 'dots-vanish',
-    text: never ? 'never seen' : `${one(dotsVanishAtMm / 1000)} m`,
-    label: never ? 'dots' : 'dots vanish at',
-    kind: 'computed',
-    value: dotsVanishAtMm / 1000,
-    unit: 'm',
-    how: 'Contrast at the LED pitch against the contrast sensitivity of the eye (Barten 2004) at this luminance.',
-    inputs: [
-      computed('contrast at LED pitch', `${two(dots.contrast * 100)} %`),
-      typical('LED pitch', `${one(runs.ledPitchMm)} mm`),
-      computed('read from', `${one(design.brief.readingDistanceMm / 1000)} m`),
+const darkest = (results: FaceLitResults): Figure =>
+  evenness(
+    results,
+    'Luminance of the darkest place over the mean of all faces, a border of one face thickness left out.',
+    [
+      computed('light reflected inside', `${Math.round(results.glow.indirectShare * 100)} %`),
+      typical('lining gives back', `${Math.round(results.materials.lining.reflectance * 100)} %`),
     ],
-  };
-};
+  );
+
+const dots = (results: FaceLitResults): Figure =>
+  vanishing(results, {
+    name: 'dots',
+    how: 'Contrast at the LED pitch against the contrast sensitivity of the eye (Barten 2004) at this luminance.',
+  });
 
 const luminance = ({ glow, stack }: FaceLitResults): Figure => ({
   id: 'luminance',
@@ -68,6 +61,6 @@ const luminance = ({ glow, stack }: FaceLitResults): Figure => ({
 
 /** The figures of the tape for face-lit letters, in order. */
 export const faceLitFigures = (results: FaceLitResults): readonly Figure[] => [
-  ...[depth, evenness, vanishing, luminance].map((figure) => figure(results)),
+  ...[depth, darkest, dots, luminance].map((figure) => figure(results)),
   ...[daylight, watts, reel, weight, price].map((figure) => figure(results)),
 ];

@@ -11,7 +11,7 @@ import { success } from '../../result.js';
 import { leadEntryOf } from '../lead-entry.js';
 import { letterRuns } from '../letter-runs.js';
 import { piecesOfLetters } from '../letter-splits.js';
-import { recomputedOf, sharedStages } from '../shared-stages.js';
+import { recomputedOf, commonStages } from '../common-stages.js';
 import type { Build } from '../types.js';
 import { cansGeometry } from './geometry.js';
 import { faceLitBought, faceLitParts } from './parts.js';
@@ -28,7 +28,7 @@ const noPosts = [] as const;
 /** The stages of face-lit letters, in the order of the work. */
 export const faceLitPipeline: Build<FaceLitAssembly, FaceLitResults>['pipeline'] = (catalogue, fonts, wish) => {
   const stages = {
-    ...sharedStages(),
+    ...commonStages(),
     materials: remember(findFaceLitMaterials),
     letters: remember(solidParts),
     pieces: remember(piecesOfLetters),

@@ -1,9 +1,10 @@
 import type { FaceLitResults } from '../../evaluate/types.js';
 import { partOverSheet, supplyTooSmall, type Rule } from '../../findings/index.js';
-import { letterOverBed } from '../letter-bed-rules.js';
+import { letterOverBed, splitMisses } from '../letter-bed-rules.js';
 import { addLines, dropLines, setCloser } from '../letter-candidates.js';
 import { bendsTooTight, lettersBetweenCutMarks, noLetterStrip, strokeTooNarrow } from '../letter-strip-rules.js';
-import { dotsShow, tooDim, tooHot, unevenCorners, type FaceRemedies } from '../lit-face-rules.js';
+import { tooHot } from '../heat-rules.js';
+import { dotsShow, tooDim, unevenCorners, type FaceRemedies } from '../lit-face-rules.js';
 import { deepenCans, whiterCans } from './candidates.js';
 import { returnTooTight } from './return-rules.js';
 
@@ -21,12 +22,16 @@ export const faceLitRules: readonly Rule<FaceLitResults>[] = [
   supplyTooSmall<FaceLitResults>(dropLines),
   strokeTooNarrow,
   letterOverBed,
+  splitMisses,
   partOverSheet,
   returnTooTight,
   dotsShow(remedies),
   tooDim(remedies),
   unevenCorners(remedies),
-  tooHot(remedies),
+  tooHot<FaceLitResults>({ sheds: 'the letters', goes: 'stay in the letters' }, (results) => [
+    dropLines(results),
+    deepenCans(results),
+  ]),
   bendsTooTight,
   lettersBetweenCutMarks,
 ];

@@ -1,5 +1,17 @@
 import type { HaloResults } from '../../evaluate/types.js';
-import { computed, daylight, one, price, reel, two, typical, watts, weight, type Figure } from '../../figures/index.js';
+import {
+  computed,
+  daylight,
+  evenness,
+  one,
+  price,
+  reel,
+  typical,
+  vanishing,
+  watts,
+  weight,
+  type Figure,
+} from '../../figures/index.js';
 
 const standoff = ({ geometry, assembly, materials }: HaloResults): Figure => ({
   id: 'standoff',
@@ -31,39 +43,16 @@ const glowWidth = ({ glow }: HaloResults): Figure => ({
   ],
 });
 
-const evenness = ({ glow }: HaloResults): Figure => ({
-  id: 'evenness',
-  text: two(glow.evenness.minOverMean),
-  label: 'darkest to mean',
-  kind: 'computed',
-  value: glow.evenness.minOverMean,
-  unit: '',
-  how: 'Light at the darkest place along the outlines over their mean, LED by LED ripple taken out.',
-  inputs: [
-    computed('darkest', `${Math.round(glow.evenness.minCdM2)} cd/m²`),
-    computed('mean at the edge', `${Math.round(glow.evenness.meanCdM2)} cd/m²`),
-    computed('places in the shadow of posts', String(glow.shadows.length)),
-  ],
-});
+const darkest = (results: HaloResults): Figure =>
+  evenness(results, 'Light at the darkest place along the outlines over their mean, LED by LED ripple taken out.', [
+    computed('places in the shadow of posts', String(results.glow.shadows.length)),
+  ]);
 
-const scallops = ({ glow, runs, design }: HaloResults): Figure => {
-  const { dots, dotsVanishAtMm } = glow.evenness;
-  const never = dotsVanishAtMm <= 0;
-  return {
-    id: 'dots-vanish',
-    text: never ? 'never seen' : `${one(dotsVanishAtMm / 1000)} m`,
-    label: never ? 'scallops' : 'scallops vanish at',
-    kind: 'computed',
-    value: dotsVanishAtMm / 1000,
-    unit: 'm',
+const scallops = (results: HaloResults): Figure =>
+  vanishing(results, {
+    name: 'scallops',
     how: 'Contrast along the edge within one LED pitch, against the contrast sensitivity of the eye (Barten 2004) at this luminance.',
-    inputs: [
-      computed('contrast at LED pitch', `${two(dots.contrast * 100)} %`),
-      typical('LED pitch', `${one(runs.ledPitchMm)} mm`),
-      computed('read from', `${one(design.brief.readingDistanceMm / 1000)} m`),
-    ],
-  };
-};
+  });
 
 const luminance = ({ glow, materials }: HaloResults): Figure => ({
   id: 'luminance',
@@ -83,6 +72,6 @@ const luminance = ({ glow, materials }: HaloResults): Figure => ({
 
 /** The figures of the tape for halo letters, in order. */
 export const haloFigures = (results: HaloResults): readonly Figure[] => [
-  ...[standoff, glowWidth, evenness, scallops, luminance].map((figure) => figure(results)),
+  ...[standoff, glowWidth, darkest, scallops, luminance].map((figure) => figure(results)),
   ...[daylight, watts, reel, weight, price].map((figure) => figure(results)),
 ];

@@ -36,6 +36,7 @@ const mistakes: Readonly<Record<string, Readonly<Record<string, unknown>>>> = {
   'dots-show': inBox({ 'light.stripId': 'white-24v-70', 'letters.standoffMm': 14 }),
   'letter-too-wide': inBox({ 'light.layout': 'centre', 'artwork.capHeightMm': 400, 'letters.standoffMm': 12 }),
   'edge-uneven': inBox({ 'light.stripId': 'white-24v-70' }),
+  'split-misses': inBox({ 'artwork.splits': [{ xMm: 500, yMm: 0, angleDeg: 90 }] }),
   'too-dim': { 'brief.ambient': 'noon' },
   'light-leaks': inBox({
     'letters.form': 'hollow',
@@ -84,6 +85,8 @@ describe('mistakes with halo letters', () => {
     ['light-leaks', 'other-board'],
     ['bends-too-tight', 'change-strip'],
     ['edge-uneven', 'change-strip'],
+    ['split-misses', 'move-split'],
+    ['split-misses', 'take-split'],
   ])('%s is settled by “%s”, and the fix does what it says', (id, fixId) => {
     const evaluator = createEvaluator(shippedCatalogue, fonts);
     const design = changed(curlew, { ...small, ...mistakes[id]! });

@@ -49,7 +49,7 @@ export const scallopsShow: Rule<HaloResults> = ({ results, catalogue }) => {
   };
 };
 
-/** Narrower than this a glow is a rim, not a halo (mm); seen from `rimAt` on. Typical. */
+/** A glow that falls to half within this reads as a rim, not as a halo (mm); typical. */
 const leastHalfMm = 5;
 /** A glow that has not fallen to a tenth within this share of the letters’ height blurs them; typical. */
 const widestShare = 0.6;
@@ -114,22 +114,23 @@ export const glowTooWide: Rule<HaloResults> = ({ results }) => {
   };
 };
 
-/** Strip farther than this from the edge, in LED heights, lights more of the hidden wall than of the seen. */
+/** Strip along the outline and farther than this from the edge, in LED heights, lights mostly hidden wall; typical. */
 const farHeights = 1.6;
+/** Strip along the middle has to bring at least this share of its light to where it is seen; typical. */
+const leastSeenShare = 0.12;
 
-const reaches = ({ assembly, geometry, glow }: HaloResults): number =>
-  assembly.light.layout === 'outline'
-    ? assembly.light.setbackMm / geometry.ledZMm
-    : glow.onWallLm > 0
-      ? farHeights * (0.12 / Math.max(1e-6, glow.seenLm / glow.onWallLm))
-      : 0;
+const seenShare = ({ glow }: HaloResults): number => (glow.onWallLm > 0 ? glow.seenLm / glow.onWallLm : 1);
+
+const staysBehind = (results: HaloResults): boolean =>
+  results.assembly.light.layout === 'outline'
+    ? results.assembly.light.setbackMm > farHeights * results.geometry.ledZMm
+    : seenShare(results) < leastSeenShare;
 
 /** The letter is so wide over its strip that most light stays behind it. */
 export const letterTooWide: Rule<HaloResults> = ({ results }) => {
   const { glow, runs, assembly } = results;
-  if (runs.segments.length === 0 || reaches(results) <= farHeights) return null;
-  const seen = (tried: HaloResults): number =>
-    tried.glow.onWallLm > 0 ? Math.round((tried.glow.seenLm / tried.glow.onWallLm) * 1000) / 10 : 0;
+  if (runs.segments.length === 0 || !staysBehind(results)) return null;
+  const seen = (tried: HaloResults): number => percent(seenShare(tried));
   return {
     id: 'letter-too-wide',
     severity: 'fix',
@@ -146,7 +147,7 @@ export const letterTooWide: Rule<HaloResults> = ({ results }) => {
       better: 'higher',
       unit: '%',
       read: seen,
-      settled: (tried) => reaches(tried) <= farHeights,
+      settled: (tried) => !staysBehind(tried),
     },
     remedies: [
       setCloser(results),
@@ -265,7 +266,7 @@ export const lightLeaks: Rule<HaloResults> = ({ results, catalogue }) => {
     severity: 'fix',
     step: 'case',
     what: returns ? 'Light shines through the returns' : 'Light shines through the fronts',
-    why: `${results.materials.board.name} lets ${Math.round((results.materials.board.passesPerMm ?? 0) * 100)} % through each millimetre: ${one(Math.max(leaks.throughReturnsCdM2, leaks.throughFrontCdM2))} cd/m² beside a glow of ${Math.round(results.glow.evenness.meanCdM2)}; above ${leakSeen * 100} % of it is seen (typical).`,
+    why: `${results.materials.board.name} lets ${Math.round((results.materials.board.passesPerMm ?? 0) * 100)} % through each millimetre: ${one(Math.max(leaks.throughReturnsCdM2, leaks.throughFrontCdM2))} cd/m² beside a glow of ${Math.round(results.glow.evenness.meanCdM2)} cd/m²; above ${leakSeen * 100} % of it is seen (typical).`,
     numbers: [{ label: 'of the glow', value: percent(share), unit: '%' }],
     where: wholeFront(results),
     target: {
@@ -301,37 +302,6 @@ export const lightLeaks: Rule<HaloResults> = ({ results, catalogue }) => {
         catalogue,
         ({ passesPerMm }) => passesPerMm === undefined,
         ({ price }) => price,
-      ),
-    ],
-  };
-};
-
-/** The strip runs hotter than it may. */
-export const haloTooHot: Rule<HaloResults> = ({ results, catalogue }) => {
-  const { heat, materials } = results;
-  const limit = materials.strip.maxBoardC;
-  if (heat.stripC.high <= limit) return null;
-  const sure = heat.stripC.low > limit;
-  return {
-    id: 'too-hot',
-    severity: sure ? 'fix' : 'note',
-    step: 'power',
-    what: sure ? 'More heat than the letters can shed' : 'The strip may run hot; measure a soak',
-    why: `${Math.round(heat.watts)} W on the backs; the strip comes to ${Math.round(heat.stripC.low)}–${Math.round(heat.stripC.high)} °C and may have ${limit} °C.`,
-    numbers: [{ label: 'heat', value: heat.watts, unit: 'W' }],
-    where: null,
-    target: {
-      label: 'strip at least',
-      better: 'lower',
-      unit: '°C',
-      read: (tried) => Math.round(tried.heat.stripC.low),
-      settled: (tried) => (sure ? tried.heat.stripC.low : tried.heat.stripC.high) <= limit,
-    },
-    remedies: [
-      changeStrip(
-        suitableStrips(results, catalogue)
-          .filter(({ wattsPerM }) => wattsPerM < materials.strip.wattsPerM)
-          .sort((a, b) => b.wattsPerM - a.wattsPerM),
       ),
     ],
   };

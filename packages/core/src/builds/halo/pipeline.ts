@@ -11,7 +11,7 @@ import { success } from '../../result.js';
 import { leadEntryOf } from '../lead-entry.js';
 import { letterRuns } from '../letter-runs.js';
 import { piecesOfLetters } from '../letter-splits.js';
-import { recomputedOf, sharedStages } from '../shared-stages.js';
+import { recomputedOf, commonStages } from '../common-stages.js';
 import type { Build } from '../types.js';
 import { haloGeometry } from './geometry.js';
 import { haloBought, haloParts } from './parts.js';
@@ -33,7 +33,7 @@ const postList = (parts: readonly PostedPart[]) => parts.flatMap(({ posts }) => 
 /** The stages of halo letters, in the order of the work. */
 export const haloPipeline: Build<HaloAssembly, HaloResults>['pipeline'] = (catalogue, fonts, wish) => {
   const stages = {
-    ...sharedStages(),
+    ...commonStages(),
     materials: remember(findHaloMaterials),
     letters: remember(solidParts),
     pieces: remember(piecesOfLetters),

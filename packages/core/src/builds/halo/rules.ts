@@ -1,13 +1,13 @@
 import type { HaloResults } from '../../evaluate/types.js';
 import { partOverSheet, supplyTooSmall, type Rule } from '../../findings/index.js';
-import { letterOverBed } from '../letter-bed-rules.js';
+import { letterOverBed, splitMisses } from '../letter-bed-rules.js';
+import { tooHot } from '../heat-rules.js';
 import { dropLines } from '../letter-candidates.js';
 import {
   edgeUneven,
   glowTooNarrow,
   glowTooWide,
   haloTooDim,
-  haloTooHot,
   letterTooWide,
   lightLeaks,
   scallopsShow,
@@ -30,6 +30,7 @@ export const haloRules: readonly Rule<HaloResults>[] = [
   postOutsideStrip,
   strokeTooNarrow,
   letterOverBed,
+  splitMisses,
   partOverSheet,
   glowTooNarrow,
   glowTooWide,
@@ -38,7 +39,7 @@ export const haloRules: readonly Rule<HaloResults>[] = [
   edgeUneven,
   haloTooDim,
   lightLeaks,
-  haloTooHot,
+  tooHot<HaloResults>({ sheds: 'the backs', goes: 'go into the backs' }, (results) => [dropLines(results)]),
   bendsTooTight,
   lettersBetweenCutMarks,
   jumpersInTheOpen,

@@ -1,5 +1,18 @@
 import type { BoxResults } from '../../evaluate/types.js';
-import { computed, daylight, one, price, reel, two, typical, watts, weight, type Figure } from '../../figures/index.js';
+import {
+  computed,
+  daylight,
+  evenness,
+  one,
+  price,
+  reel,
+  two,
+  typical,
+  vanishing,
+  watts,
+  weight,
+  type Figure,
+} from '../../figures/index.js';
 
 const depth = ({ geometry, materials }: BoxResults): Figure => ({
   id: 'depth',
@@ -16,41 +29,28 @@ const depth = ({ geometry, materials }: BoxResults): Figure => ({
   ],
 });
 
-const evenness = ({ glow, materials }: BoxResults): Figure => ({
-  id: 'evenness',
-  text: two(glow.evenness.minOverMean),
-  label: 'darkest to mean',
-  kind: 'computed',
-  value: glow.evenness.minOverMean,
-  unit: '',
-  how: 'Luminance of the darkest place over the mean of the lit area, a border of one face thickness left out.',
-  inputs: [
-    computed('darkest', `${Math.round(glow.evenness.minCdM2)} cd/m²`),
-    computed('mean', `${Math.round(glow.evenness.meanCdM2)} cd/m²`),
-    computed('light reflected inside', `${Math.round(glow.indirectShare * 100)} %`),
-    typical('lining gives back', `${Math.round(materials.lining.reflectance * 100)} %`),
-  ],
-});
-
-const vanishing = ({ glow, runs, design }: BoxResults): Figure => {
-  const { dots, bands, dotsVanishAtMm } = glow.evenness;
-  const never = dotsVanishAtMm <= 0;
-  return {
-    id: 'dots-vanish',
-    text: never ? 'never seen' : `${one(dotsVanishAtMm / 1000)} m`,
-    label: never ? 'dots and bands' : 'dots vanish at',
-    kind: 'computed',
-    value: dotsVanishAtMm / 1000,
-    unit: 'm',
-    how: 'Contrast at the LED pitch and at the row pitch, each against the contrast sensitivity of the eye (Barten 2004) at this luminance; the farther distance counts.',
-    inputs: [
-      computed('contrast at LED pitch', `${two(dots.contrast * 100)} %`),
-      computed('contrast at row pitch', bands === null ? 'one row' : `${two(bands.contrast * 100)} %`),
-      typical('LED pitch', `${one(runs.ledPitchMm)} mm`),
-      computed('row pitch', runs.rowPitchMm === null ? 'one row' : `${one(runs.rowPitchMm)} mm`),
-      computed('read from', `${one(design.brief.readingDistanceMm / 1000)} m`),
+const darkest = (results: BoxResults): Figure =>
+  evenness(
+    results,
+    'Luminance of the darkest place over the mean of the lit area, a border of one face thickness left out.',
+    [
+      computed('light reflected inside', `${Math.round(results.glow.indirectShare * 100)} %`),
+      typical('lining gives back', `${Math.round(results.materials.lining.reflectance * 100)} %`),
     ],
-  };
+  );
+
+const dotsAndBands = (results: BoxResults): Figure => {
+  const { bands } = results.glow.evenness;
+  const { rowPitchMm } = results.runs;
+  return vanishing(results, {
+    name: 'dots',
+    never: 'dots and bands',
+    how: 'Contrast at the LED pitch and at the row pitch, each against the contrast sensitivity of the eye (Barten 2004) at this luminance; the farther distance counts.',
+    between: [
+      computed('contrast at row pitch', bands === null ? 'one row' : `${two(bands.contrast * 100)} %`),
+      computed('row pitch', rowPitchMm === null ? 'one row' : `${one(rowPitchMm)} mm`),
+    ],
+  });
 };
 
 const luminance = ({ glow, stack, design }: BoxResults): Figure => ({
@@ -74,4 +74,4 @@ const luminance = ({ glow, stack, design }: BoxResults): Figure => ({
 
 /** The figures of the tape for a light box, in order. */
 export const lightboxFigures = (results: BoxResults): readonly Figure[] =>
-  [depth, evenness, vanishing, luminance, daylight, watts, reel, weight, price].map((figure) => figure(results));
+  [depth, darkest, dotsAndBands, luminance, daylight, watts, reel, weight, price].map((figure) => figure(results));

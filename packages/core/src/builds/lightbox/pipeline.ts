@@ -8,7 +8,7 @@ import { planOf } from '../../plan/index.js';
 import { success } from '../../result.js';
 import type { BoxResults } from '../../evaluate/types.js';
 import type { LightboxAssembly } from '../../design/index.js';
-import { recomputedOf, sharedStages } from '../shared-stages.js';
+import { recomputedOf, commonStages } from '../common-stages.js';
 import type { Build } from '../types.js';
 import { lightboxBought } from './bought.js';
 import { lightboxGeometry } from './geometry.js';
@@ -26,7 +26,7 @@ export const lightboxPipeline: Build<LightboxAssembly, BoxResults>['pipeline'] =
     coverage(outline, { x: -width / 2, y: -height / 2, width, height }, columns, rows),
   );
   const stages = {
-    ...sharedStages(),
+    ...commonStages(),
     materials: remember(findMaterials),
     geometry: remember(lightboxGeometry),
     entry: remember(leadEntry),

@@ -2,7 +2,8 @@ import type { BoxResults } from '../../evaluate/types.js';
 import { overBed, supplyTooSmall, type Rule } from '../../findings/index.js';
 import { addRows, closerEnds, deepen, dropRows, whiterLining } from './candidates.js';
 import { faceBinds, largerThanSheet, lettersOverhang, tooShallow } from './case-rules.js';
-import { dotsShow, tooDim, tooHot, unevenCorners, type FaceRemedies } from '../lit-face-rules.js';
+import { tooHot } from '../heat-rules.js';
+import { dotsShow, tooDim, unevenCorners, type FaceRemedies } from '../lit-face-rules.js';
 import { betweenCutMarks, noStrip, reelShort } from './strip-rules.js';
 
 const remedies: FaceRemedies<BoxResults> = { addRows, closerEnds, deepen, dropRows, whiterLining };
@@ -16,7 +17,10 @@ export const lightboxRules: readonly Rule<BoxResults>[] = [
   dotsShow(remedies),
   tooDim(remedies),
   unevenCorners(remedies),
-  tooHot(remedies),
+  tooHot<BoxResults>({ sheds: 'the case', goes: 'stay in the case' }, (results) => [
+    dropRows(results),
+    deepen(results),
+  ]),
   faceBinds,
   lettersOverhang,
   overBed,

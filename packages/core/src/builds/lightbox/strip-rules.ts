@@ -1,5 +1,6 @@
 import type { BoxResults } from '../../evaluate/types.js';
 import { changeStrip, oneChange, suitableStrips, wholeFront, type Remedy, type Rule } from '../../findings/index.js';
+import { stripLaid } from '../strip-laid.js';
 
 const tenths = (value: number): number => Math.round(value * 10) / 10;
 const mm = (value: number): string => `${tenths(value)} mm`;
@@ -75,13 +76,7 @@ export const noStrip: Rule<BoxResults> = ({ results, catalogue }) => {
     why: `It is cut every ${mm(strip.cutPitchMm)}, and there is no room for that between the end margins.`,
     numbers: [{ label: 'cut pitch', value: strip.cutPitchMm, unit: 'mm' }],
     where: wholeFront(results),
-    target: {
-      label: 'strip laid',
-      better: 'higher',
-      unit: 'm',
-      read: ({ runs }) => runs.stripMm / 1000,
-      settled: ({ runs }) => runs.segments.length > 0,
-    },
+    target: stripLaid,
     remedies: [
       oneChange('no-margin', 'End margin 2 mm', 'assemblies.0.light.endMarginMm', 2),
       changeStrip(suitableStrips(results, catalogue).filter(({ cutPitchMm }) => cutPitchMm < strip.cutPitchMm)),

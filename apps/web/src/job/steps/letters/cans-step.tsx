@@ -2,7 +2,7 @@ import { useFaceLitEvaluation } from '../../../evaluation/evaluation-store';
 import { ChoiceField, LengthField } from '../../../fields/design-fields';
 import { useLength } from '../../../view/use-length';
 import { choicesOf, useCatalogue } from '../../catalogue-context';
-import { LetterColour } from './letter-colour';
+import { ColourInput } from '../../../fields/colour-field';
 
 const at = 'assemblies.0.cans';
 
@@ -51,7 +51,7 @@ export const CansStep = () => {
       />
       <LengthField label="Play" path={`${at}.playMm`} hint="all round, of backs, inset faces and trims" />
       <ChoiceField label="Lining" path={`${at}.liningId`} choices={choicesOf(linings)} />
-      <LetterColour path={`${at}.colour`} />
+      <ColourInput label="Finished in" path={`${at}.colour`} />
       <h3 className="mt-3 font-bold">Returns, rolled out flat</h3>
       <ul className="text-[13px]">
         {returns.map((part) => (

@@ -2,9 +2,7 @@ import { useFaceLitEvaluation } from '../../../evaluation/evaluation-store';
 import { ChoiceField } from '../../../fields/design-fields';
 import { choicesOf, useCatalogue } from '../../catalogue-context';
 import { CoatsField } from '../coats-field';
-import { LitToUnlit, Spots, Verdict } from '../glow-report';
-
-const percent = (share: number): string => `${Math.round(share * 100)} %`;
+import { LitToUnlit, percent, ReportTable, Spots, Verdict } from '../glow-report';
 
 /** The diffusing faces of letters, and what the eye makes of them. */
 export const LetterFaceStep = () => {
@@ -29,28 +27,17 @@ export const LetterFaceStep = () => {
       </p>
       <Verdict glow={glow} />
       <h3 className="mt-3 font-bold">What the eye sees</h3>
-      <table className="figure w-full text-[13px]">
-        <tbody>
-          {(
-            [
-              ['mean luminance', `${Math.round(evenness.meanCdM2)} cd/m²`],
-              ['5th to 95th percentile', `${Math.round(evenness.lowCdM2)}–${Math.round(evenness.highCdM2)}`],
-              ['reflected at least once', percent(glow.indirectShare)],
-              ['out of the faces', `${Math.round(glow.balance.outLm)} lm ± ${(glow.errorShare * 100).toFixed(1)} %`],
-              ['darkest to mean', evenness.minOverMean.toFixed(2)],
-              ['contrast, LED pitch', `${(evenness.dots.contrast * 100).toFixed(2)} %`],
-              ['eye sees from there on', `${(evenness.dots.threshold * 100).toFixed(2)} %`],
-            ] as const
-          ).map(([label, value]) => (
-            <tr key={label} className="border-b border-line">
-              <th scope="row" className="py-0.5 text-left font-sans font-normal">
-                {label}
-              </th>
-              <td className="text-right whitespace-nowrap">{value}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <ReportTable
+        rows={[
+          ['mean luminance', `${Math.round(evenness.meanCdM2)} cd/m²`],
+          ['5th to 95th percentile', `${Math.round(evenness.lowCdM2)}–${Math.round(evenness.highCdM2)} cd/m²`],
+          ['reflected at least once', percent(glow.indirectShare)],
+          ['out of the faces', `${Math.round(glow.balance.outLm)} lm ± ${(glow.errorShare * 100).toFixed(1)} %`],
+          ['darkest to mean', evenness.minOverMean.toFixed(2)],
+          ['contrast, LED pitch', `${(evenness.dots.contrast * 100).toFixed(2)} %`],
+          ['eye sees from there on', `${(evenness.dots.threshold * 100).toFixed(2)} %`],
+        ]}
+      />
       <p className="text-xs text-soft">Light inside the letters is traced; the same design gives the same figures.</p>
       <Spots glow={glow} />
       <LitToUnlit glow={glow} />

@@ -4,7 +4,7 @@ import { ChoiceField, LengthField, NumberField, useDesignValue } from '../../../
 import { Button } from '../../../ui/button';
 import { useLength } from '../../../view/use-length';
 import { choicesOf, useCatalogue } from '../../catalogue-context';
-import { LetterColour } from './letter-colour';
+import { ColourInput } from '../../../fields/colour-field';
 
 const at = 'assemblies.0';
 
@@ -105,7 +105,7 @@ export const LettersStep = () => {
             : `${Math.round(evaluation.glow.bouncedShare * 100)} % of the wall’s light came by way of them`
         }
       />
-      <LetterColour path={`${at}.letters.colour`} />
+      <ColourInput label="Finished in" path={`${at}.letters.colour`} />
       <h3 className="mt-3 font-bold">Posts</h3>
       <LengthField label="Thickness" path={`${at}.posts.diameterMm`} />
       <NumberField label="One carries" path={`${at}.posts.perPostKg`} unit="kg" step={0.1} />

@@ -1,4 +1,4 @@
-import type { LetterArtwork } from '@vitrum/core';
+import { middleSplit, type LetterArtwork } from '@vitrum/core';
 import { changeDesign } from '../../../document/document-store';
 import { useLetterEvaluation } from '../../../evaluation/evaluation-store';
 import { ChoiceField, LengthField, NumberField, useDesignValue } from '../../../fields/design-fields';
@@ -14,9 +14,7 @@ export const SplitFields = () => {
   const splits = (useDesignValue(`${at}.splits`) as Splits | undefined) ?? noSplits;
   const evaluation = useLetterEvaluation();
   const store = (value: Splits): void => void changeDesign([{ path: `${at}.splits`, value }]);
-  const bounds = evaluation?.lettering.bounds ?? null;
-  const add = (): void =>
-    store([...splits, { xMm: Math.round((bounds?.x ?? 0) + (bounds?.width ?? 0) / 2), yMm: 0, angleDeg: 90 }]);
+  const place = evaluation === null ? null : middleSplit(evaluation.lettering.outline, evaluation.assembly.artwork);
   return (
     <section aria-label="Split letters" className="mt-2 border-t border-line pt-2">
       <h3 className="font-bold">Split letters</h3>
@@ -51,9 +49,11 @@ export const SplitFields = () => {
           ]}
         />
       )}
-      <Button className="mt-1" onClick={add}>
-        Add a split
-      </Button>
+      {place !== null && (
+        <Button className="mt-1" onClick={() => store([...splits, place])}>
+          Add a split
+        </Button>
+      )}
     </section>
   );
 };

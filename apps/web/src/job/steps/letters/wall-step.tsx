@@ -2,9 +2,7 @@ import { useHaloEvaluation } from '../../../evaluation/evaluation-store';
 import { ChoiceField } from '../../../fields/design-fields';
 import { useLength } from '../../../view/use-length';
 import { choicesOf, useCatalogue } from '../../catalogue-context';
-import { LitToUnlit, Spots, Verdict } from '../glow-report';
-
-const percent = (share: number): string => `${Math.round(share * 100)} %`;
+import { LitToUnlit, percent, ReportTable, Spots, Verdict } from '../glow-report';
 
 /** The wall that halo letters light, and what the eye makes of it. */
 export const WallStep = () => {
@@ -26,32 +24,21 @@ export const WallStep = () => {
       />
       <Verdict glow={glow} />
       <h3 className="mt-3 font-bold">What the eye sees</h3>
-      <table className="figure w-full text-[13px]">
-        <tbody>
-          {(
-            [
-              ['mean along the edge', `${Math.round(evenness.meanCdM2)} cd/m²`],
-              ['5th to 95th percentile', `${Math.round(evenness.lowCdM2)}–${Math.round(evenness.highCdM2)}`],
-              ['darkest to mean, tips left out', evenness.minOverMean.toFixed(2)],
-              ['glow to half', show(glow.halfMm)],
-              ['glow to a tenth', show(glow.tenthMm)],
-              ['scallops, LED pitch', `${(evenness.dots.contrast * 100).toFixed(2)} %`],
-              ['eye sees from there on', `${(evenness.dots.threshold * 100).toFixed(2)} %`],
-              ['light that is seen', `${Math.round(glow.seenLm)} of ${Math.round(glow.onWallLm)} lm`],
-              ['by way of the backs', percent(glow.bouncedShare)],
-              ['darkest post shadow', shade > 0 ? `takes ${percent(shade)}` : 'none'],
-              ['through the returns', `${Math.round(glow.leaks.throughReturnsCdM2)} cd/m²`],
-            ] as const
-          ).map(([label, value]) => (
-            <tr key={label} className="border-b border-line">
-              <th scope="row" className="py-0.5 text-left font-sans font-normal">
-                {label}
-              </th>
-              <td className="text-right whitespace-nowrap">{value}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <ReportTable
+        rows={[
+          ['mean along the edge', `${Math.round(evenness.meanCdM2)} cd/m²`],
+          ['5th to 95th percentile', `${Math.round(evenness.lowCdM2)}–${Math.round(evenness.highCdM2)} cd/m²`],
+          ['darkest to mean, tips left out', evenness.minOverMean.toFixed(2)],
+          ['glow to half', show(glow.halfMm)],
+          ['glow to a tenth', show(glow.tenthMm)],
+          ['scallops, LED pitch', `${(evenness.dots.contrast * 100).toFixed(2)} %`],
+          ['eye sees from there on', `${(evenness.dots.threshold * 100).toFixed(2)} %`],
+          ['light that is seen', `${Math.round(glow.seenLm)} of ${Math.round(glow.onWallLm)} lm`],
+          ['by way of the backs', percent(glow.bouncedShare)],
+          ['darkest post shadow', shade > 0 ? `takes ${percent(shade)}` : 'none'],
+          ['through the returns', `${Math.round(glow.leaks.throughReturnsCdM2)} cd/m²`],
+        ]}
+      />
       <Spots glow={glow} />
       <LitToUnlit glow={glow} />
     </>

@@ -9,7 +9,7 @@ import { distributionOf } from '../photometry/index.js';
 import { workabilityOf } from '../workability/index.js';
 
 /** The stages that every build runs alike, each remembering its last call. */
-export const sharedStages = () => ({
+export const commonStages = () => ({
   font: remember(chooseFont),
   artwork: remember(layLettering),
   workability: remember(workabilityOf),
