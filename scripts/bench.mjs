@@ -259,6 +259,12 @@ const artworkLines = ({ core, fonts }) => {
     15,
   );
   say(`  the same of halo letters 100 mm    ${rated(glowing, 100, 'ms', 'less')}`);
+  const cans = core.newFaceLit({ name: 'bench', text: line, capHeightMm: 100, readingDistanceMm: 3000 });
+  const shining = timed(
+    (round) => evaluator.evaluate({ ...cans, brief: { ...cans.brief, text: line.slice(0, 12 + (round % 10)) } }),
+    15,
+  );
+  say(`  the same of face-lit letters       ${rated(shining, 100, 'ms', 'less')}`);
   const [assembly] = curlew.assemblies;
   const stood = timed(
     (round) =>

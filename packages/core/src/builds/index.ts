@@ -10,7 +10,8 @@ import { halo } from './halo/index.js';
 import { lightbox } from './lightbox/index.js';
 import type { Pipeline } from './types.js';
 
-export { middleSplit } from './letter-splits.js';
+export { fromLeft } from './letter-parts.js';
+export { middleSplit, pieceSuffix, splitLetter } from './letter-splits.js';
 
 /** One pipeline that hands each design to the stages of its build. */
 export const pipelinesOf = (catalogue: Catalogue, fonts: FontBook, wish: GridWish): Pipeline => {

@@ -3,6 +3,7 @@ import type { LetterLight } from '../design/index.js';
 import type { Post } from '../halo/index.js';
 import {
   bareParts,
+  bentPath,
   layAlong,
   maxLeds,
   outlinePaths,
@@ -11,8 +12,8 @@ import {
   type StripPath,
 } from '../laying/index.js';
 import type { Jumper, LetterRuns, Point3, Segment } from '../light-runs/index.js';
-import { strokeMiddles } from '../medial/index.js';
-import { lengthInside, type Outline } from '../outlines/index.js';
+import { strokeMiddles, type MedialLine } from '../medial/index.js';
+import { byShape, lengthInside, outlineByShape, ringsNear, solidParts, type Outline } from '../outlines/index.js';
 import { failure, success, type Result } from '../result.js';
 
 /** Room for solder and bend at each end of a wire (mm). */
@@ -20,24 +21,34 @@ const jointSlackMm = 30;
 /** Strip keeps this far off a post (mm), besides its own half width. */
 const postClearMm = 2;
 
-const pathsOf = (
-  outline: Outline,
-  light: LetterLight,
-  stripWidthMm: number,
-  bendRadiusMm: number,
-): readonly StripPath[] => {
-  const inset = light.setbackMm + stripWidthMm / 2;
-  switch (light.layout) {
-    case 'outline':
-      return outlinePaths(outline, { ...light, stripWidthMm, bendRadiusMm });
-    case 'rows':
-      return rowPaths(outline, inset, light.linePitchMm);
-    case 'centre':
-      return strokeMiddles(outline, 2 * inset).map(({ points, closed }) => ({ points, closed }));
-  }
+const movedLines = (lines: readonly MedialLine[], dx: number, dy: number): readonly MedialLine[] =>
+  lines.map((line) => ({ ...line, points: line.points.map(([x, y]) => [x + dx, y + dy]) }));
+
+/** How much of the strip is seen from the wall or the face: its width, or its height when it stands on its side. */
+const shownMmOf = (light: LetterLight, strip: Strip): number =>
+  light.standing === true ? strip.heightMm : strip.widthMm;
+
+/** The lines that strip is to follow in letters; those of letters that only moved are remembered. */
+export const letterPaths = () => {
+  const bent = outlineByShape(bentPath);
+  const middles = byShape(strokeMiddles, movedLines);
+  return (outline: Outline, light: LetterLight, strip: Strip): readonly StripPath[] => {
+    const stripWidthMm = shownMmOf(light, strip);
+    const inset = light.setbackMm + stripWidthMm / 2;
+    switch (light.layout) {
+      case 'outline':
+        return outlinePaths(outline, { ...light, stripWidthMm, bendRadiusMm: strip.bendRadiusMm }, bent);
+      case 'rows':
+        return rowPaths(outline, inset, light.linePitchMm);
+      case 'centre':
+        return solidParts(outline).flatMap((part) =>
+          middles(part, 2 * inset).map(({ points, closed }) => ({ points, closed })),
+        );
+    }
+  };
 };
 
-const jumperBetween = (before: LaidPiece, after: LaidPiece, outline: Outline): Jumper => {
+const jumperBetween = (before: LaidPiece, after: LaidPiece, near: ReturnType<typeof ringsNear>): Jumper => {
   const [from, to] = [before.path.at(-1)!, after.path[0]!];
   const straight = Math.hypot(from[0] - to[0], from[1] - to[1]);
   return {
@@ -46,7 +57,7 @@ const jumperBetween = (before: LaidPiece, after: LaidPiece, outline: Outline): J
     from,
     to,
     lengthMm: straight + jointSlackMm,
-    openMm: Math.max(0, straight - lengthInside(from, to, outline)),
+    openMm: Math.max(0, straight - lengthInside(from, to, near(from, to))),
   };
 };
 
@@ -73,10 +84,11 @@ export interface LetterBed {
 }
 
 /**
- * Strip or modules laid in letters, off their posts. Fails when the wish is no layout, or when there are too many LEDs.
+ * Strip or modules laid along paths in letters, off their posts. Fails when the wish is no layout, or when there are too many LEDs.
  */
 export const letterRuns = (
   outline: Outline,
+  paths: readonly StripPath[],
   bed: LetterBed,
   light: LetterLight,
   strip: Strip,
@@ -88,9 +100,10 @@ export const letterRuns = (
       path: 'assemblies.0.light.standing',
       message: 'strip stands on its side along the outline only; lay it flat, or along the outline',
     });
-  const shownMm = light.standing === true ? strip.heightMm : strip.widthMm;
+  const shownMm = shownMmOf(light, strip);
+  const near = ringsNear(outline);
   const ledPitchMm = 1000 / strip.ledsPerM;
-  const { pieces, corners } = layAlong(pathsOf(outline, light, shownMm, strip.bendRadiusMm), {
+  const { pieces, corners } = layAlong(paths, {
     stripWidthMm: shownMm,
     cutPitchMm: strip.cutPitchMm,
     ledPitchMm,
@@ -126,7 +139,7 @@ export const letterRuns = (
     rowPitchMm: light.layout === 'rows' ? light.linePitchMm : null,
     throwMm,
     corners,
-    jumpers: pieces.slice(1).map((piece, index) => jumperBetween(pieces[index]!, piece, outline)),
+    jumpers: pieces.slice(1).map((piece, index) => jumperBetween(pieces[index]!, piece, near)),
     bare: bareParts(
       outline,
       leds.map(({ at }) => at),

@@ -1,41 +1,58 @@
-import { intensityAt, type PointSources } from '../photometry/index.js';
-import { coverage, outlineBounds, solidParts, inRing, type Outline, type Point } from '../outlines/index.js';
+import { intensityAt, nearbyLeds, type Distribution, type PointSources } from '../photometry/index.js';
+import type { Point } from '../outlines/index.js';
 import type { Grid } from '../raster/index.js';
-import { horizonFrom, turnOf, wallsOf } from '../tracing/index.js';
+import { horizonFrom, turnOf } from '../tracing/index.js';
+import type { Can } from './can.js';
 
 // Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
-const { acos, ceil, floor, max, min, PI, sqrt } = Math;
+const { acos, floor, hypot, min, sqrt } = Math;
 
 const mm2PerM2 = 1e6;
 
 /** How many LED heights away light still counts at a place over the strip. */
 const reachHeights = 4;
+/** Steps of the table of light by squared distance: linear between them, it is right to a few parts in ten thousand. */
+const tableSteps = 4096;
+
+/** What a face shows of one lumen by the squared distance from the place over its LED (cd/m²); 0 beyond `reachMm`. */
+const shownBy = (
+  distribution: Distribution,
+  heightMm: number,
+  towardNormal: (cosSquared: number) => number,
+  reachMm: number,
+): ((flat2: number) => number) => {
+  const stepsPerMm2 = tableSteps / (reachMm * reachMm);
+  const table = new Float64Array(tableSteps + 2);
+  for (let step = 0; step < table.length; step += 1) {
+    const d2 = step / stepsPerMm2 + heightMm * heightMm;
+    const ahead2 = (heightMm * heightMm) / d2;
+    const ahead = sqrt(ahead2);
+    table[step] = ((mm2PerM2 * intensityAt(distribution, acos(min(1, ahead))) * ahead) / d2) * towardNormal(ahead2);
+  }
+  return (flat2) => {
+    const place = flat2 * stepsPerMm2;
+    if (place >= tableSteps) return 0;
+    const step = place | 0;
+    return table[step]! + (place - step) * (table[step + 1]! - table[step]!);
+  };
+};
 
 /** Light straight from the LEDs at any place near them (cd/m²), returns left out of account. */
-export const directNear =
-  (lights: PointSources, heightMm: number, towardNormal: (cosSquared: number) => number) =>
-  ([px, py]: Point): number => {
-    const { distribution } = lights;
-    const reach2 = (reachHeights * heightMm) ** 2;
-    let shown = 0;
-    for (let led = 0; led < lights.count; led += 1) {
-      const flat2 = (px - lights.x[led]!) ** 2 + (py - lights.y[led]!) ** 2;
-      if (flat2 > reach2) continue;
-      const d2 = flat2 + heightMm * heightMm;
-      const ahead2 = (heightMm * heightMm) / d2;
-      const ahead = sqrt(ahead2);
-      shown +=
-        ((lights.fluxLm[led]! * mm2PerM2 * intensityAt(distribution, acos(min(1, ahead))) * ahead) / d2) *
-        towardNormal(ahead2);
-    }
-    return shown;
+export const directNear = (
+  lights: PointSources,
+  heightMm: number,
+  towardNormal: (cosSquared: number) => number,
+): ((at: Point) => number) => {
+  const reachMm = reachHeights * heightMm;
+  const shown = shownBy(lights.distribution, heightMm, towardNormal, reachMm);
+  const near = nearbyLeds(lights, reachMm);
+  const { x, y, fluxLm } = lights;
+  return ([px, py]) => {
+    let sum = 0;
+    for (const led of near(px, py)) sum += fluxLm[led]! * shown((px - x[led]!) ** 2 + (py - y[led]!) ** 2);
+    return sum;
   };
-
-/** LEDs that stand in a part: its outer ring holds them. */
-const ledsIn = (part: Outline, lights: PointSources): readonly number[] =>
-  Array.from({ length: lights.count }, (_, led) => led).filter((led) =>
-    inRing([lights.x[led]!, lights.y[led]!], part[0]!),
-  );
+};
 
 /**
  * What the faces of letter-shaped cases show of light straight from the LEDs (cd/m²): each LED lights its own letter only,
@@ -43,51 +60,62 @@ const ledsIn = (part: Outline, lights: PointSources): readonly number[] =>
  * incidence; `heightMm` from the LEDs to the face.
  */
 export const directInCans = (
-  outline: Outline,
-  lights: PointSources,
+  cans: readonly Can[],
   grid: Grid,
   heightMm: number,
   towardNormal: (cosSquared: number) => number,
 ): Float64Array => {
-  const shown = new Float64Array(grid.columns * grid.rows);
-  const { distribution } = lights;
-  const straight = distribution.kind === 'cosine' && distribution.exponent === 1;
-  const h2 = heightMm * heightMm;
-  for (const part of solidParts(outline)) {
-    const bounds = outlineBounds(part)!;
-    const [firstColumn, lastColumn] = [
-      max(0, floor((bounds.x - grid.area.x) / grid.cellWidthMm)),
-      min(grid.columns - 1, ceil((bounds.x + bounds.width - grid.area.x) / grid.cellWidthMm)),
-    ];
-    const [firstRow, lastRow] = [
-      max(0, floor((bounds.y - grid.area.y) / grid.cellHeightMm)),
-      min(grid.rows - 1, ceil((bounds.y + bounds.height - grid.area.y) / grid.cellHeightMm)),
-    ];
-    const covered = coverage(part, grid.area, grid.columns, grid.rows);
-    const walls = wallsOf(part);
-    for (const led of ledsIn(part, lights)) {
-      const [x, y, flux] = [lights.x[led]!, lights.y[led]!, lights.fluxLm[led]! * mm2PerM2];
-      const horizon = horizonFrom(walls, x, y);
-      // Nearer than the nearest return nothing is hidden.
-      let nearest = Infinity;
-      for (let turn = 0; turn < horizon.length; turn += 1) nearest = min(nearest, horizon[turn]!);
-      const free2 = nearest * nearest;
-      for (let row = firstRow; row <= lastRow; row += 1) {
-        const dy = grid.area.y + (row + 0.5) * grid.cellHeightMm - y;
-        for (let column = firstColumn; column <= lastColumn; column += 1) {
-          const cell = row * grid.columns + column;
-          if (covered[cell]! <= 0) continue;
-          const dx = grid.area.x + (column + 0.5) * grid.cellWidthMm - x;
-          const flat2 = dx * dx + dy * dy;
-          if (flat2 > free2 && horizon[turnOf(dx, dy)]! < sqrt(flat2)) continue;
-          const d2 = flat2 + h2;
-          const ahead2 = h2 / d2;
-          const ahead = sqrt(ahead2);
-          const candela = straight ? ahead / PI : intensityAt(distribution, acos(min(1, ahead)));
-          shown[cell]! += ((flux * candela * ahead) / d2) * towardNormal(ahead2);
-        }
-      }
+  const light = new Float64Array(grid.columns * grid.rows);
+  for (const can of cans) addDirect(light, grid, can, heightMm, towardNormal);
+  return light;
+};
+
+/** The cells of a map that lie in a case: where their middles are, and their places on the map. */
+interface LitCells {
+  readonly count: number;
+  readonly x: Float64Array;
+  readonly y: Float64Array;
+  readonly place: Int32Array;
+}
+
+const litCells = (grid: Grid, { window, firstColumn, firstRow, covered }: Can): LitCells => {
+  const [x, y] = [new Float64Array(covered.length), new Float64Array(covered.length)];
+  const place = new Int32Array(covered.length);
+  let count = 0;
+  for (let cell = 0; cell < covered.length; cell += 1) {
+    if (covered[cell]! <= 0) continue;
+    const [column, row] = [cell % window.columns, floor(cell / window.columns)];
+    x[count] = window.area.x + (column + 0.5) * window.cellWidthMm;
+    y[count] = window.area.y + (row + 0.5) * window.cellHeightMm;
+    place[count] = (row + firstRow) * grid.columns + column + firstColumn;
+    count += 1;
+  }
+  return { count, x, y, place };
+};
+
+/** Adds the light of one case. Mutates `light`. */
+const addDirect = (
+  light: Float64Array,
+  grid: Grid,
+  can: Can,
+  heightMm: number,
+  towardNormal: (cosSquared: number) => number,
+): void => {
+  const { outline, bounds, lights } = can;
+  const shown = shownBy(lights.distribution, heightMm, towardNormal, hypot(bounds.width, bounds.height) + 1);
+  const cells = litCells(grid, can);
+  for (let led = 0; led < lights.count; led += 1) {
+    const [x, y, flux] = [lights.x[led]!, lights.y[led]!, lights.fluxLm[led]!];
+    const horizon = horizonFrom(outline, x, y);
+    // Nearer than the nearest return nothing is hidden.
+    let nearest = Infinity;
+    for (let turn = 0; turn < horizon.length; turn += 1) nearest = min(nearest, horizon[turn]!);
+    const free2 = nearest * nearest;
+    for (let cell = 0; cell < cells.count; cell += 1) {
+      const [dx, dy] = [cells.x[cell]! - x, cells.y[cell]! - y];
+      const flat2 = dx * dx + dy * dy;
+      if (flat2 > free2 && horizon[turnOf(dx, dy)]! ** 2 < flat2) continue;
+      light[cells.place[cell]!]! += flux * shown(flat2);
     }
   }
-  return shown;
 };

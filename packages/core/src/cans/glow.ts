@@ -23,11 +23,12 @@ import {
 } from '../glow/index.js';
 import type { LetterRuns } from '../light-runs/index.js';
 import { viewThrough, type FaceStack, type StackView } from '../optics/index.js';
-import { coverage, measureLine, offset, outlineBounds, simplify, type Outline } from '../outlines/index.js';
+import { coverage, measureLine, outlineBounds, simplify, type Outline } from '../outlines/index.js';
 import type { Distribution, PointSources } from '../photometry/index.js';
-import { gridOver, resample, type Grid } from '../raster/index.js';
-import { createTracer, type Traced } from '../tracing/index.js';
+import { gridOver, type Grid } from '../raster/index.js';
+import { cansOf } from './can.js';
 import { directInCans, directNear } from './direct.js';
+import { reflectedInCans, type TraceCan } from './reflected.js';
 
 /** What the faces of letters show, and where their light goes. */
 export interface CansGlow extends Glow {
@@ -44,6 +45,8 @@ export interface CansGlowInputs {
   readonly outline: Outline;
   /** The inside of the returns. */
   readonly inside: Outline;
+  /** Of that, what counts for evenness: not what lies against the returns. */
+  readonly lit: Outline;
   readonly geometry: CansGeometry;
   readonly materials: FaceLitMaterials;
   readonly stack: FaceStack;
@@ -51,23 +54,16 @@ export interface CansGlowInputs {
   readonly runs: LetterRuns;
   readonly circuit: Circuit;
   readonly wish: GridWish;
+  /** Traces a case; may remember those of the design before. */
+  readonly trace: TraceCan;
 }
 
 /** Shown of the wall round the letters (mm). */
 const aroundMm = 24;
 /** Cells wanted over the height of the LEDs under the face: dots are judged apart, by their places. */
-const cellsPerHeight = 14;
-/** Reflected light is smooth over the depth: cells of its raster in depths, and how many there may be. */
-const tracedCell = 0.4;
-const mostTracedCells = 4000;
-/** Photons by the cells that a map may have: the finer it is wanted, the less may be left to chance. */
-const photonsACell = 0.45;
-const mostPhotons = 400_000;
+const cellsPerHeight = 10;
 /** Photons bounce between walls drawn this closely (mm). */
 const tracedMm = 0.4;
-/** A cell of the raster that is covered by less than this tells nothing of its light. */
-const leastCovered = 0.3;
-const seed = 20;
 
 const gridFor = (outline: Outline, geometry: CansGeometry, { maxCells }: GridWish): Grid => {
   const bounds = outlineBounds(outline) ?? { x: -10, y: -10, width: 20, height: 20 };
@@ -80,71 +76,6 @@ const gridFor = (outline: Outline, geometry: CansGeometry, { maxCells }: GridWis
   const heightMm = geometry.depthInsideMm - geometry.ledZMm;
   const cell = Math.max(heightMm / cellsPerHeight, Math.sqrt((area.width * area.height) / maxCells));
   return gridOver(area, Math.max(8, Math.round(area.width / cell)), Math.max(8, Math.round(area.height / cell)));
-};
-
-/** Each cell as the mean of itself and its known neighbours, nearer ones counting more; unknown ones are filled. */
-const smoothedOnce = (map: Float64Array, { columns, rows }: Grid): Float64Array =>
-  Float64Array.from(map, (_, cell) => {
-    const [column, row] = [cell % columns, Math.floor(cell / columns)];
-    let [sum, weights] = [0, 0];
-    for (let j = Math.max(0, row - 1); j <= Math.min(rows - 1, row + 1); j += 1)
-      for (let i = Math.max(0, column - 1); i <= Math.min(columns - 1, column + 1); i += 1) {
-        const value = map[j * columns + i]!;
-        if (Number.isNaN(value)) continue;
-        const weight = (i === column ? 2 : 1) * (j === row ? 2 : 1);
-        sum += weight * value;
-        weights += weight;
-      }
-    return weights > 0 ? sum / weights : Number.NaN;
-  });
-
-/** Rounds of smoothing: over about the depth, within which reflected light does not change. */
-const smoothings = 3;
-
-/**
- * Reflected light filled in between the middles of coarse cells, the noise of chance smoothed over about the depth; cells
- * outside the letters take the mean of their neighbours.
- */
-const filledIn = (traced: Float64Array, coarse: Grid, inside: Outline, fine: Grid): Float64Array => {
-  const covered = coverage(inside, coarse.area, coarse.columns, coarse.rows);
-  let known: Float64Array = Float64Array.from(traced, (lux, cell) =>
-    covered[cell]! >= leastCovered ? lux / covered[cell]! : Number.NaN,
-  );
-  for (let round = 0; round < smoothings; round += 1) known = smoothedOnce(known, coarse);
-  const full = known.map((value) => (Number.isNaN(value) ? 0 : value));
-  const places = (count: number, of: number): Float64Array =>
-    Float64Array.from({ length: count }, (_, at) => ((at + 0.5) * of) / count - 0.5);
-  return resample(
-    full,
-    coarse.columns,
-    coarse.rows,
-    places(fine.columns, coarse.columns),
-    places(fine.rows, coarse.rows),
-  );
-};
-
-const traceIn = (
-  inside: Outline,
-  { geometry, materials, stack }: CansGlowInputs,
-  lights: PointSources,
-  grid: Grid,
-  photons: number,
-): Traced => {
-  const { lining } = materials;
-  const surface = { reflectance: lining.reflectance, mirrorShare: lining.mirrorShare ?? 0 };
-  const tracer = createTracer({
-    outline: inside,
-    depthMm: geometry.depthInsideMm,
-    back: surface,
-    walls: surface,
-    face: { reflectance: stack.innerReflectance, transmittance: stack.transmittance },
-    block: null,
-    lights,
-    grid,
-    seed,
-  });
-  if (lights.count > 0) tracer.step(photons);
-  return tracer.found();
 };
 
 /** A face that lets so much of an LED’s picture through shows it as a dot whatever the rest. */
@@ -207,36 +138,23 @@ export const cansGlowOf = (inputs: CansGlowInputs): CansGlow => {
   // Dots are looked for with every LED by itself.
   const each = emittersOf(runs, perLed, circuit.fluxShare, distribution, false);
   const walls = simplify(inside, tracedMm);
-  const shown = directInCans(walls, lights, grid, heightMm, view.towardNormal);
-  const cell = Math.max(
-    tracedCell * geometry.depthInsideMm,
-    Math.sqrt((grid.area.width * grid.area.height) / mostTracedCells),
-  );
-  const coarse = gridOver(
-    grid.area,
-    Math.max(4, Math.round(grid.area.width / cell)),
-    Math.max(4, Math.round(grid.area.height / cell)),
-  );
-  const traced = traceIn(
-    walls,
-    inputs,
-    lights,
-    coarse,
-    Math.min(mostPhotons, Math.round(photonsACell * wish.maxCells)),
-  );
-  const reflected = filledIn(traced.reflectedLux, coarse, walls, grid);
+  const cans = cansOf(walls, lights, grid, 2 * geometry.wallMm);
+  const shown = directInCans(cans, grid, heightMm, view.towardNormal);
+  const surface = { reflectance: materials.lining.reflectance, mirrorShare: materials.lining.mirrorShare ?? 0 };
+  const insides = {
+    depthMm: geometry.depthInsideMm,
+    back: surface,
+    walls: surface,
+    face: { reflectance: stack.innerReflectance, transmittance: stack.transmittance },
+  };
+  const traced = reflectedInCans(cans, grid, insides, wish.maxCells, inputs.trace);
   const even = (tinted.luminanceShare * stack.transmittance) / Math.PI;
   const letters = coverage(outline, grid.area, grid.columns, grid.rows);
-  const lit = coverage(
-    offset(inside, -Math.min(materials.face.thicknessMm, geometry.wallMm + 1)),
-    grid.area,
-    grid.columns,
-    grid.rows,
-  );
+  const lit = coverage(inputs.lit, grid.area, grid.columns, grid.rows);
   let [direct, all] = [0, 0];
   for (let place = 0; place < shown.length; place += 1) {
     const straight = shown[place]! * tinted.luminanceShare;
-    const bounced = letters[place]! > 0 ? Math.max(0, reflected[place]!) * even : 0;
+    const bounced = letters[place]! > 0 ? traced.lux[place]! * even : 0;
     direct += straight;
     all += straight + bounced;
     shown[place] = straight + bounced;

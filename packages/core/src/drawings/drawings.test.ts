@@ -204,6 +204,28 @@ describe('a drawing put right', () => {
     expect(found.changes).toEqual(['80 mm² of overlaps united']);
   });
 
+  it('takes wide strokes as bands, with their ends and corners, and thin ones as lines', () => {
+    const area = (attributes: string, d = 'M0 10H100'): number =>
+      outlineArea(repair(read(readSvg(svg(`<path fill="none" stroke="#000" ${attributes} d="${d}"/>`))), wish).outline);
+    expect(area('stroke-width="8"')).toBeCloseTo(800, 1);
+    expect(area('stroke-width="8" stroke-linecap="square"')).toBeCloseTo(864, 1);
+    expect(Math.abs(area('stroke-width="8" stroke-linecap="round"') - (800 + 16 * Math.PI))).toBeLessThan(0.5);
+    // A ring: what the stroke covers, not what it goes round.
+    expect(area('stroke-width="4"', 'M10 10h60v40h-60z')).toBeCloseTo(64 * 44 - 56 * 36, 1);
+    expect(area('stroke-width="1"', 'M10 10h60v40h-60z')).toBeCloseTo(2400, 1);
+    const drawing = read(
+      readSvg(svg('<g stroke-width="6" fill="none" stroke="red"><path d="M0 10H100"/><path d="M0 30H100"/></g>')),
+    );
+    expect(drawing.notes).toEqual(['strokes 2 mm wide and more were read as bands of their width (2 times)']);
+    // Filled and stroked: both.
+    expect(
+      outlineArea(
+        repair(read(readSvg(svg('<rect x="10" y="10" width="40" height="40" stroke="#000" stroke-width="4"/>'))), wish)
+          .outline,
+      ),
+    ).toBeCloseTo(44 * 44, 1);
+  });
+
   it('winds outer rings anticlockwise and holes clockwise', () => {
     const { outline } = repair(
       read(readSvg(svg('<path fill-rule="evenodd" d="M0 0v60h60v-60zM10 10h40v40h-40z"/>'))),

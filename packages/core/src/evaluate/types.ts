@@ -1,5 +1,5 @@
 import type { Lettering } from '../artwork/index.js';
-import type { CansGlow } from '../cans/index.js';
+import type { CansGlow, DevelopedReturn } from '../cans/index.js';
 import type { CommonMaterials, FaceLitMaterials, HaloMaterials, Materials } from '../catalogue/index.js';
 import type { Circuit } from '../circuit/index.js';
 import type { Cost } from '../cost/index.js';
@@ -83,6 +83,8 @@ export interface HaloResults extends PieceResults<HaloAssembly> {
 export interface FaceLitResults extends PieceResults<FaceLitAssembly> {
   readonly materials: FaceLitMaterials;
   readonly geometry: CansGeometry;
+  /** The return of each ring of the letters as drawn, rolled out flat. */
+  readonly returns: readonly DevelopedReturn[];
   readonly runs: LetterRuns;
   readonly stack: FaceStack;
   readonly glow: CansGlow;

@@ -1,6 +1,7 @@
 import { strToU8, zipSync } from 'fflate';
 import { printDesign } from '../design/index.js';
 import type { Evaluation } from '../evaluate/index.js';
+import type { CutPart } from '../parts/index.js';
 import { fileName, type PackFile } from './file-name.js';
 import { partDxf } from './dxf.js';
 import { partsCsv, stripCsv } from './parts-csv.js';
@@ -9,6 +10,7 @@ import { partSvg } from './svg.js';
 import { solidFiles } from './solid-files.js';
 import { templatesOf } from './template-pdf.js';
 import { tiledPdf } from './tiled-pdf.js';
+import { toolpathPart } from './toolpath.js';
 
 export { fileName, type PackFile } from './file-name.js';
 export { lightMaps, lightZip, luminanceCsv, luminancePfm, luminancePng16 } from './light-maps.js';
@@ -31,9 +33,23 @@ const templateFiles = (evaluation: Evaluation): Promise<readonly PackFile[]> =>
     ),
   );
 
+const drawings = (folder: string, part: CutPart): readonly PackFile[] => [
+  { path: `${folder}/${part.id}.svg`, bytes: strToU8(partSvg(part)) },
+  { path: `${folder}/${part.id}.dxf`, bytes: strToU8(partDxf(part)) },
+];
+
+/** Parts as drawn; and where the tool has a width, once more with the lines where the middle of its cut runs. */
+const partFiles = ({ parts, materials }: Evaluation): readonly PackFile[] => {
+  const { cutMm } = materials.tool;
+  return [
+    ...parts.cut.flatMap((part) => drawings('parts', part)),
+    ...(cutMm > 0 ? parts.cut.flatMap((part) => drawings('toolpaths', toolpathPart(part, cutMm))) : []),
+  ];
+};
+
 /** Everything that goes to the bench: SVG and DXF of each part, templates, lists, the design, the lit view. */
 export const benchPack = async (evaluation: Evaluation): Promise<readonly PackFile[]> => {
-  const { design, parts } = evaluation;
+  const { design } = evaluation;
   return [
     { path: 'design.json', bytes: strToU8(printDesign(design)) },
     { path: 'parts.csv', bytes: strToU8(`\uFEFF${partsCsv(evaluation)}`) },
@@ -41,10 +57,7 @@ export const benchPack = async (evaluation: Evaluation): Promise<readonly PackFi
     { path: 'lit-dusk.png', bytes: litPng(evaluation, 'evening', litViewPx) },
     ...(await templateFiles(evaluation)),
     ...solidFiles(evaluation),
-    ...parts.cut.flatMap((part) => [
-      { path: `parts/${part.id}.svg`, bytes: strToU8(partSvg(part)) },
-      { path: `parts/${part.id}.dxf`, bytes: strToU8(partDxf(part)) },
-    ]),
+    ...partFiles(evaluation),
   ];
 };
 

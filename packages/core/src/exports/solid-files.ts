@@ -1,10 +1,21 @@
+import { fromLeft, pieceSuffix, splitLetter } from '../builds/index.js';
 import type { Evaluation } from '../evaluate/index.js';
-import { outlineBounds, moveOutline, simplify } from '../outlines/index.js';
-import { letterShell, stlOf, wallClip } from '../solids/index.js';
+import type { Post } from '../halo/index.js';
+import { inOutline, moveOutline, outlineBounds, simplify, type Outline } from '../outlines/index.js';
+import { letterShell, stlOf, wallClip, type ShellSizes, type Triangles } from '../solids/index.js';
 import type { PackFile } from './file-name.js';
 
 /** Curves of printed letters are followed this closely (mm): finer than any nozzle. */
 const printedMm = 0.02;
+
+/** A shell to print with its corner at the origin. A piece of a split letter is closed along its cuts: there it is glued. */
+const shellOf = (piece: Outline, posts: readonly Post[], sizes: ShellSizes): Triangles => {
+  const { x, y } = outlineBounds(piece)!;
+  const own = posts
+    .filter(({ at }) => inOutline(at, piece))
+    .map((post) => ({ ...post, at: [post.at[0] - x, post.at[1] - y] as const }));
+  return letterShell(moveOutline(piece, -x, -y), own, sizes);
+};
 
 /** What can be printed of a piece: wall clips for its posts, and hollow letters as shells. */
 export const solidFiles = (evaluation: Evaluation): readonly PackFile[] => {
@@ -21,16 +32,13 @@ export const solidFiles = (evaluation: Evaluation): readonly PackFile[] => {
     frontMm: geometry.frontMm,
     wallMm: geometry.wallMm,
   };
-  const shells = [...posts]
-    .sort((a, b) => outlineBounds(a.outline)!.x - outlineBounds(b.outline)!.x)
-    .map((part, index) => {
-      const { x, y } = outlineBounds(part.outline)!;
-      const own = part.posts.map((post) => ({ ...post, at: [post.at[0] - x, post.at[1] - y] as const }));
-      const letter = moveOutline(simplify(part.outline, printedMm), -x, -y);
-      return {
-        path: `print/letter-${index + 1}.stl`,
-        bytes: stlOf(letterShell(letter, own, sizes), `letter ${index + 1}`),
-      };
+  const shells = fromLeft(posts).flatMap((part, index) => {
+    const letter = simplify(part.outline, printedMm);
+    const { pieces } = splitLetter(part.outline, letter, assembly.artwork);
+    return pieces.map((piece, at) => {
+      const name = `letter-${index + 1}${pieceSuffix(at, pieces.length)}`;
+      return { path: `print/${name}.stl`, bytes: stlOf(shellOf(piece, part.posts, sizes), name) };
     });
+  });
   return [clip, ...shells];
 };

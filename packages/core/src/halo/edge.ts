@@ -32,6 +32,8 @@ export interface EdgeReport {
 /** Light of the wall at any place (lx), and how finely and how far out it can be asked for. */
 export interface WallProbe {
   readonly luxAt: (at: Point) => number;
+  /** The same from the raster: near enough to find where it falls to a level. */
+  readonly roughlyAt: (at: Point) => number;
   readonly stepMm: number;
   readonly within: Rect;
   /** Widths beyond this are not followed. */
@@ -51,13 +53,17 @@ export const mapValue = (map: ArrayLike<number>, grid: Grid, [x, y]: Point): num
 };
 
 /** A wall known by its raster. */
-const probeOf = ({ grid, directLux, bouncedLux }: WallLight): WallProbe => ({
-  luxAt: (at) => mapValue(directLux, grid, at) + mapValue(bouncedLux, grid, at),
-  stepMm: min(grid.cellWidthMm, grid.cellHeightMm) / 2,
-  within: grid.area,
-  mostMm: max(grid.area.width, grid.area.height),
-  ends: () => false,
-});
+const probeOf = ({ grid, directLux, bouncedLux }: WallLight): WallProbe => {
+  const luxAt = (at: Point): number => mapValue(directLux, grid, at) + mapValue(bouncedLux, grid, at);
+  return {
+    luxAt,
+    roughlyAt: luxAt,
+    stepMm: min(grid.cellWidthMm, grid.cellHeightMm) / 2,
+    within: grid.area,
+    mostMm: max(grid.area.width, grid.area.height),
+    ends: () => false,
+  };
+};
 
 /** The middle of the numbers there are. */
 const median = (values: readonly number[]): number => {
@@ -65,25 +71,36 @@ const median = (values: readonly number[]): number => {
   return known[known.length >> 1] ?? 0;
 };
 
-/** How far out the light falls below each of `levels` (lx, falling), walking out step by step. */
+/** Where between two places of a way out the light falls to `level`: straight between the sums there, or just beyond. */
+const fallsTo = (luxAlong: (far: number) => number, from: number, to: number, level: number): number => {
+  const [before, after] = [luxAlong(from), luxAlong(to)];
+  const share = (before - level) / max(1e-12, before - after);
+  return from + (to - from) * min(1.5, max(-0.5, share));
+};
+
+/** How far out the light falls below each of `levels` (lx, falling): walked out on the raster, told by the sum. */
 const fallsBelow = (
-  { luxAt, stepMm, within, mostMm, ends }: WallProbe,
+  { luxAt, roughlyAt, stepMm, within, mostMm, ends }: WallProbe,
   at: Point,
   outward: Point,
-  edgeLux: number,
   levels: readonly number[],
 ): readonly number[] => {
   const found: number[] = [];
-  let before = edgeLux;
+  const outAt = (far: number): Point => [at[0] + outward[0] * far, at[1] + outward[1] * far];
   for (let far = stepMm; far < mostMm && found.length < levels.length; far += stepMm) {
-    const [x, y] = [at[0] + outward[0] * far, at[1] + outward[1] * far];
+    const place = outAt(far);
+    const [x, y] = place;
     const outside = x < within.x || y < within.y || x > within.x + within.width || y > within.y + within.height;
     if (outside) break;
-    if (far > 2 * stepMm && ends([x, y])) return levels.map((_, level) => found[level] ?? NaN);
-    const now = luxAt([x, y]);
+    if (far > 2 * stepMm && ends(place)) return levels.map((_, level) => found[level] ?? NaN);
+    const now = roughlyAt(place);
     for (let level = levels[found.length]; level !== undefined && now <= level; level = levels[found.length])
-      found.push(far - stepMm + (stepMm * (before - level)) / max(1e-12, before - now));
-    before = now;
+      found.push(
+        max(
+          0,
+          fallsTo((mm) => luxAt(outAt(mm)), far - stepMm, far, level),
+        ),
+      );
   }
   while (found.length < levels.length) found.push(mostMm);
   return found;
@@ -103,7 +120,7 @@ export const edgeGlow = (probe: WallProbe, outline: Outline, stepMm: number, eve
       const { at, along } = line.station(((index + 0.5) * line.lengthMm) / count);
       const outward: Point = [along[1], -along[0]];
       const edgeLux = probe.luxAt(at);
-      if (index % every === 0) widths = fallsBelow(probe, at, outward, edgeLux, [edgeLux / 2, edgeLux / 10]);
+      if (index % every === 0) widths = fallsBelow(probe, at, outward, [edgeLux / 2, edgeLux / 10]);
       return { ring, at, outward, edgeLux, halfMm: widths[0]!, tenthMm: widths[1]! };
     });
   });

@@ -24,7 +24,7 @@ import { edgeGlow, mapValue, postShadows, type EdgeReport, type PostShadow } fro
 import { leaksOf, type Leaks } from './leaks.js';
 import { letterLights, type Looking } from './lights.js';
 import { postsAmiss, type PostedPart } from './posts.js';
-import { luxAt, sourcesOf } from './sources.js';
+import { luxAt, sourcesOf, withoutPosts } from './sources.js';
 import { alongRings, type AlongRings } from './along-rings.js';
 import type { HaloScene } from './types.js';
 import { judgeHalo } from './verdict.js';
@@ -211,6 +211,7 @@ export const haloGlowOf = (inputs: HaloGlowInputs): HaloGlow => {
   const every = Math.max(1, Math.round(roundMm / stepMm / widthPlaces));
   const probe = {
     luxAt: (at: Point): number => luxAt(sources, at[0], at[1]) + bouncedAt(at),
+    roughlyAt: (at: Point): number => mapValue(wall.directLux, grid, at) + bouncedAt(at),
     stepMm: Math.max(1, widthStep * geometry.ledZMm),
     within: grid.area,
     mostMm: widestHeights * geometry.ledZMm,
@@ -218,7 +219,7 @@ export const haloGlowOf = (inputs: HaloGlowInputs): HaloGlow => {
   };
   const report = edgeGlow(probe, outline, stepMm, every);
   const amiss = postsAmiss(parts, runs.reachInMm).outsideStrip;
-  const free = sourcesOf({ ...scene, posts: [] });
+  const free = withoutPosts(sources);
   const shadows =
     amiss.length === 0
       ? []
@@ -251,11 +252,12 @@ export const haloGlowOf = (inputs: HaloGlowInputs): HaloGlow => {
     brief,
     Math.sqrt(grid.area.width * grid.area.height),
   );
-  const ground = Float32Array.from(wall.directLux, (lux, cell) => (lux + wall.bouncedLux[cell]!) * cdPerLux);
+  const ground = new Float32Array(wall.directLux.length);
   const cellM2 = (grid.cellWidthMm * grid.cellHeightMm) / 1e6;
   let [seen, behind, hiddenCells, bounced] = [0, 0, 0, 0];
   for (let cell = 0; cell < ground.length; cell += 1) {
     const lux = wall.directLux[cell]! + wall.bouncedLux[cell]!;
+    ground[cell] = lux * cdPerLux;
     seen += lux * (1 - wall.hidden[cell]!);
     behind += lux * wall.hidden[cell]!;
     hiddenCells += wall.hidden[cell]!;

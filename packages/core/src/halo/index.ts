@@ -9,7 +9,7 @@ export {
 } from './edge.js';
 export type { Looking } from './lights.js';
 export { haloGlowOf, type HaloGlow, type HaloGlowInputs } from './glow.js';
-export { placePosts, postsAmiss, type PostedPart, type PostWish } from './posts.js';
+export { placePosts, postsAmiss, postsIn, type PostedPart, type PostWish } from './posts.js';
 export type { HaloScene, Post, WallLight } from './types.js';
 export { evenAlongEdge } from './verdict.js';
 export { lightWall } from './wall-light.js';

@@ -83,11 +83,12 @@ const foot = (allowed: Outline, aboutX: number, belowY: number): Point | null =>
   return null;
 };
 
-const postsIn = (part: Outline, needed: number, wish: PostWish): readonly Post[] => {
-  const allowed = offset(part, -(wish.insideMm + wish.diameterMm / 2), coarseArcMm);
+/** The solved posts of one part: as many as it needs, as far as it has room for them. */
+export const postsIn = (part: Outline, needed: number, insideMm: number, diameterMm: number): readonly Post[] => {
+  const allowed = offset(part, -(insideMm + diameterMm / 2), coarseArcMm);
   const level = widestLevel(allowed);
   if (level === null) return [];
-  const apart = apartDiameters * wish.diameterMm;
+  const apart = apartDiameters * diameterMm;
   const middle = (level.from + level.to) / 2;
   if (level.to - level.from < apart) {
     // Too narrow for two side by side: one above the other, as on a stem.
@@ -95,19 +96,17 @@ const postsIn = (part: Outline, needed: number, wish: PostWish): readonly Post[]
     const top = Math.max(...allowed.flat().map(([, y]) => y)) - 1e-3;
     const high = nearestOn(allowed, top, middle);
     const upper: Point = Number.isFinite(high) ? [high, top] : [middle, level.y];
-    return low === null
-      ? [place(upper, wish.diameterMm)]
-      : [place(upper, wish.diameterMm), place(low, wish.diameterMm)];
+    return low === null ? [place(upper, diameterMm)] : [place(upper, diameterMm), place(low, diameterMm)];
   }
   const onLevel = Math.max(leastPosts, needed > leastPosts ? needed - 1 : needed);
   const most = Math.max(leastPosts, Math.min(onLevel, Math.floor((level.to - level.from) / apart) + 1));
   const row = Array.from({ length: most }, (_, at): Post => {
     const wanted = level.from + ((level.to - level.from) * at) / (most - 1);
-    return place([nearestOn(allowed, level.y, wanted), level.y], wish.diameterMm);
+    return place([nearestOn(allowed, level.y, wanted), level.y], diameterMm);
   });
   const [x] = outlineCentroid(part) ?? [middle];
   const low = needed > leastPosts ? foot(allowed, x, level.y - apart) : null;
-  return low === null ? row : [...row, place(low, wish.diameterMm)];
+  return low === null ? row : [...row, place(low, diameterMm)];
 };
 
 const apartFrom = (post: Post, [x, y]: Point): number => Math.hypot(post.at[0] - x, post.at[1] - y);
@@ -137,9 +136,9 @@ const partAt = (parts: readonly Outline[], at: Point): number => {
 /**
  * Places posts in every solid part of letters: enough for its weight and at least two, the outermost as far apart as they
  * can be on one level line, all inside the strip and in solid material. A part with no such place gets none, and says how
- * many it needed. Posts put by hand stay where they were put.
+ * many it needed. Posts put by hand stay where they were put. `solve` may remember.
  */
-export const placePosts = (outline: Outline, wish: PostWish): readonly PostedPart[] => {
+export const placePosts = (outline: Outline, wish: PostWish, solve = postsIn): readonly PostedPart[] => {
   const parts = solidParts(outline);
   const pins = (wish.pinned ?? []).map((at) => ({ at, part: partAt(parts, at) }));
   return parts.map((part, index): PostedPart => {
@@ -151,7 +150,7 @@ export const placePosts = (outline: Outline, wish: PostWish): readonly PostedPar
       outline: part,
       kg,
       needed,
-      posts: withPinned(postsIn(part, needed, wish), own, wish.diameterMm),
+      posts: withPinned(solve(part, needed, wish.insideMm, wish.diameterMm), own, wish.diameterMm),
     };
   });
 };

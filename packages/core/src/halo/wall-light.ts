@@ -1,6 +1,6 @@
 import { xK1 } from '../optics/index.js';
 import { coverage } from '../outlines/index.js';
-import { blurOver, gridOver, resample, type Grid } from '../raster/index.js';
+import { blurOver, finer, gridOver, powerOfTwo, type Grid } from '../raster/index.js';
 import { directOnWall } from './direct.js';
 import { sourcesOf, type Sources } from './sources.js';
 import type { HaloScene, WallLight } from './types.js';
@@ -9,37 +9,39 @@ import type { HaloScene, WallLight } from './types.js';
 const { ceil, floor, max, min } = Math;
 
 const mm2PerM2 = 1e6;
-/** How far light spreads between wall and letters, in standoffs. */
-const spreadStandoffs = 8;
+/** The raster’s margin is all but dark already; so far beyond it light may come from, in standoffs. */
+const beyondStandoffs = 2;
 /** So many ways from wall to letters and back are worked out; the rest goes on shrinking as the last did. */
 const bounces = 2;
 /** Cells of the raster on which light bounces, in standoffs: what comes back is smooth over a standoff. */
 const bouncedCell = 0.75;
+/** They may be this much larger where that halves the work. */
+const largestBouncedCell = 1;
 
 /** Each cell of a raster as the mean of the cells of a finer one of the same area, whole numbers of them a cell. */
 const gathered = (map: ArrayLike<number>, fine: Grid, coarse: Grid): Float64Array => {
   const sums = new Float64Array(coarse.columns * coarse.rows);
   const counts = new Float64Array(sums.length);
-  for (let row = 0; row < fine.rows; row += 1)
+  const columnOf = Int32Array.from({ length: fine.columns }, (_, column) =>
+    floor((column * coarse.columns) / fine.columns),
+  );
+  for (let row = 0; row < fine.rows; row += 1) {
+    const coarseRow = floor((row * coarse.rows) / fine.rows) * coarse.columns;
     for (let column = 0; column < fine.columns; column += 1) {
-      const cell =
-        floor((row * coarse.rows) / fine.rows) * coarse.columns + floor((column * coarse.columns) / fine.columns);
+      const cell = coarseRow + columnOf[column]!;
       sums[cell]! += map[row * fine.columns + column]!;
       counts[cell]! += 1;
     }
+  }
   return sums.map((sum, cell) => sum / max(1, counts[cell]!));
 };
 
-const filledIn = (map: Float64Array, coarse: Grid, fine: Grid): Float64Array => {
-  const places = (count: number, of: number): Float64Array =>
-    Float64Array.from({ length: count }, (_, at) => ((at + 0.5) * of) / count - 0.5);
-  return resample(
-    map,
-    coarse.columns,
-    coarse.rows,
-    places(fine.columns, coarse.columns),
-    places(fine.rows, coarse.rows),
-  );
+/** Cells along one side: a few less where a transform of half the length then holds them. */
+const countAlong = (lengthMm: number, standoffMm: number, leastMm: number): number => {
+  const wanted = ceil(lengthMm / max(bouncedCell * standoffMm, leastMm));
+  const beyond = 2 * (ceil(beyondStandoffs / bouncedCell) + 1);
+  const half = powerOfTwo(wanted + beyond) / 2 - beyond;
+  return max(4, lengthMm <= half * largestBouncedCell * standoffMm ? half : wanted);
 };
 
 /**
@@ -50,11 +52,14 @@ const filledIn = (map: Float64Array, coarse: Grid, fine: Grid): Float64Array => 
 const bouncedOnWall = (scene: HaloScene, direct: Float64Array, hidden: Float32Array, fine: Grid): Float64Array => {
   const { standoffMm, wallReflectance, backReflectance } = scene;
   if (scene.outline.length === 0 || wallReflectance * backReflectance <= 0) return new Float64Array(direct.length);
-  const cell = max(bouncedCell * standoffMm, fine.cellWidthMm, fine.cellHeightMm);
-  const coarse = gridOver(fine.area, max(4, ceil(fine.area.width / cell)), max(4, ceil(fine.area.height / cell)));
+  const coarse = gridOver(
+    fine.area,
+    countAlong(fine.area.width, standoffMm, fine.cellWidthMm),
+    countAlong(fine.area.height, standoffMm, fine.cellHeightMm),
+  );
   const covered = gathered(hidden, fine, coarse);
   const transfer = (f: number): number => xK1(2 * Math.PI * f * standoffMm);
-  const across = blurOver(coarse, transfer, spreadStandoffs * standoffMm);
+  const across = blurOver(coarse, transfer, beyondStandoffs * standoffMm);
   const sum = new Float64Array(covered.length);
   let falling = gathered(direct, fine, coarse);
   let before = 0;
@@ -67,7 +72,7 @@ const bouncedOnWall = (scene: HaloScene, direct: Float64Array, hidden: Float32Ar
     for (let at = 0; at < falling.length; at += 1) sum[at]! += max(0, falling[at]!) * tail;
     before = now;
   }
-  return filledIn(sum, coarse, fine).map((lux) => max(0, lux));
+  return finer(sum, coarse, fine).map((lux) => max(0, lux));
 };
 
 /** Light on the wall behind halo letters: straight from the LEDs, and bounced between the wall and the letters’ backs. */
@@ -76,7 +81,8 @@ export const lightWall = (scene: HaloScene, grid: Grid, sources: Sources = sourc
   const hidden = coverage(scene.outline, grid.area, grid.columns, grid.rows);
   const bouncedLux = bouncedOnWall(scene, directLux, hidden, grid);
   const cellM2 = (grid.cellWidthMm * grid.cellHeightMm) / mm2PerM2;
-  const total = directLux.reduce((sum, lux, cell) => sum + lux + bouncedLux[cell]!, 0);
+  let total = 0;
+  for (let cell = 0; cell < directLux.length; cell += 1) total += directLux[cell]! + bouncedLux[cell]!;
   return {
     grid,
     directLux,

@@ -1,6 +1,6 @@
 export { layAlong, type AlongWish, type LaidPiece } from './along-paths.js';
 export { placeLeds } from './led-field.js';
-export { bareParts, outlinePaths, rowPaths, type StripPath } from './outline-paths.js';
+export { bareParts, bentPath, outlinePaths, rowPaths, type StripPath } from './outline-paths.js';
 export { snapToCut, type Snapped } from './snap.js';
 
 /** The most LEDs one design may light; more is a slip of the keyboard, not a sign. */

@@ -25,7 +25,7 @@ const mostLost = 0.3;
 const roundMm = (outline: Outline): number => outline.reduce((sum, ring) => sum + ringLength(ring), 0);
 
 /** The path inside one part at a depth, its outward corners rounded to the bow of the strip where that loses little. */
-const bentPath = (part: Outline, depthMm: number, bendRadiusMm: number): Outline => {
+export const bentPath = (part: Outline, depthMm: number, bendRadiusMm: number): Outline => {
   const plain = offset(part, -depthMm, coarseArcMm);
   if (bendRadiusMm > bentUpToMm || plain.length === 0) return plain;
   // A little more than asked, since arcs are drawn by short chords.
@@ -36,7 +36,7 @@ const bentPath = (part: Outline, depthMm: number, bendRadiusMm: number): Outline
 
 /**
  * Paths along the outline, one or several lines of them: the middle of the strip `setbackMm` and half its width inside
- * the edge, each further line `linePitchMm` more. Letters lie on the left of each path.
+ * the edge, each further line `linePitchMm` more. Letters lie on the left of each path. `inside` may remember.
  */
 export const outlinePaths = (
   outline: Outline,
@@ -47,10 +47,11 @@ export const outlinePaths = (
     readonly linePitchMm: number;
     readonly bendRadiusMm: number;
   },
+  inside: typeof bentPath = bentPath,
 ): readonly StripPath[] =>
   // Part by part: sweeping over small drawings one by one is far quicker than over all at once.
   Array.from({ length: wish.lineCount }, (_, line) => wish.setbackMm + wish.stripWidthMm / 2 + line * wish.linePitchMm)
-    .flatMap((depthMm) => solidParts(outline).flatMap((part) => bentPath(part, depthMm, wish.bendRadiusMm)))
+    .flatMap((depthMm) => solidParts(outline).flatMap((part) => inside(part, depthMm, wish.bendRadiusMm)))
     .map((points) => ({ points, closed: true }));
 
 /**

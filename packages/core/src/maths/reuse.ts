@@ -24,16 +24,28 @@ export const reuse = <T>(previous: unknown, next: T): T => {
   return next;
 };
 
+// A copy is made only where a part is replaced: most parts are either wholly the same or wholly new.
 const reuseArray = <T>(previous: readonly unknown[], next: T & readonly unknown[]): T => {
-  const merged = next.map((item, index) => reuse(previous[index], item));
-  const same = merged.length === previous.length && merged.every((item, index) => is(item, previous[index]));
-  return (same ? previous : merged) as unknown as T;
+  let merged: unknown[] | null = null;
+  let same = previous.length === next.length;
+  for (let index = 0; index < next.length; index += 1) {
+    const item = reuse(previous[index], next[index]);
+    if (merged === null && !is(item, next[index])) merged = next.slice();
+    if (merged !== null) merged[index] = item;
+    same &&= is(item, previous[index]);
+  }
+  return (same ? previous : (merged ?? next)) as unknown as T;
 };
 
 const reuseObject = <T>(previous: Record<string, unknown>, next: T & Record<string, unknown>): T => {
   const names = keys(next);
-  const merged = fromEntries(names.map((key) => [key, reuse(previous[key], next[key])]));
-  const same =
-    names.length === keys(previous).length && names.every((key) => key in previous && is(merged[key], previous[key]));
-  return (same ? previous : merged) as T;
+  let merged: Record<string, unknown> | null = null;
+  let same = names.length === keys(previous).length;
+  for (const key of names) {
+    const item = reuse(previous[key], next[key]);
+    if (merged === null && !is(item, next[key])) merged = fromEntries(names.map((name) => [name, next[name]]));
+    if (merged !== null) merged[key] = item;
+    same &&= key in previous && is(item, previous[key]);
+  }
+  return (same ? previous : (merged ?? next)) as T;
 };

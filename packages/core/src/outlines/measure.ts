@@ -20,12 +20,13 @@ export const outlineArea = (outline: Outline): number => outline.reduce((sum, ri
 /** The smallest rectangle around an outline, or null when it is empty. */
 export const outlineBounds = (outline: Outline): Rect | null => {
   let [left, bottom, right, top] = [Infinity, Infinity, -Infinity, -Infinity];
-  for (const [x, y] of outline.flat()) {
-    left = min(left, x);
-    right = max(right, x);
-    bottom = min(bottom, y);
-    top = max(top, y);
-  }
+  for (const ring of outline)
+    for (const [x, y] of ring) {
+      left = min(left, x);
+      right = max(right, x);
+      bottom = min(bottom, y);
+      top = max(top, y);
+    }
   return left > right ? null : { x: left, y: bottom, width: right - left, height: top - bottom };
 };
 

@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import {
   bandAlong,
+  besideCut,
   intersect,
   mapOutline,
   measureLine,
@@ -14,6 +15,7 @@ import {
   simplify,
   subtract,
   unite,
+  type BandStyle,
   type Outline,
 } from './index.js';
 
@@ -94,6 +96,41 @@ describe('an offset', () => {
       10,
     );
     expect(Math.abs(outlineArea(band) - (1000 + Math.PI * 25))).toBeLessThan(0.2);
+  });
+
+  it('of a line ends and turns as it is told', () => {
+    const ell = [
+      [0, 0],
+      [100, 0],
+      [100, 60],
+    ] as const;
+    const area = (ends: BandStyle['ends'], corners: BandStyle['corners'], closed = false): number =>
+      outlineArea(bandAlong([ell], 10, closed, { ends, corners }));
+    // Two legs that share a square half as wide as the band at their corner, and what each corner adds outside it.
+    expect(area('flat', 'sharp')).toBeCloseTo(1000 + 600 - 25 + 25, 1);
+    expect(area('flat', 'cut')).toBeCloseTo(1000 + 600 - 25 + 12.5, 1);
+    expect(area('square', 'sharp')).toBeCloseTo(1600 + 2 * 50, 1);
+    const quarter = 25 * (Math.PI / 4);
+    expect(Math.abs(area('flat', 'round') - (1000 + 600 - 25 + quarter))).toBeLessThan(0.2);
+    expect(area('flat', 'sharp', true)).toBeGreaterThan(area('flat', 'sharp') + 10 * 90);
+  });
+
+  it('beside a cut leaves what was drawn, once the cut is taken off', () => {
+    fc.assert(
+      fc.property(someOutline, fc.double({ min: 0.1, max: 4, noNaN: true }), (outline, cutMm) => {
+        const path = besideCut(outline, cutMm);
+        // The cut takes half its width from what lies inside its middle.
+        const left = offset(path, -cutMm / 2);
+        return outlineArea(subtract(outline, left)) < 0.02 * cutMm ** 2 * outline.flat().length + 0.1;
+      }),
+      runs,
+    );
+    const plate = subtract(rect(0, 0, 100, 80), rect(40, 30, 20, 20));
+    const path = besideCut(plate, 3);
+    expect(path.map((ring) => Math.sign(ringArea(ring)))).toEqual([1, -1]);
+    expect(Math.abs(ringArea(path.find((ring) => ringArea(ring) < 0)!))).toBeCloseTo(17 * 17, 6);
+    expect(besideCut(plate, 0)).toEqual(plate);
+    expect(besideCut(subtract(rect(0, 0, 100, 80), rect(40, 30, 2, 20)), 3)).toHaveLength(1);
   });
 });
 

@@ -52,15 +52,30 @@ export const offset = (outline: Outline, mm: number, toleranceMm = arcToleranceM
         inflatePaths(toClipper(outline), mm * unitsPerMm, JoinType.Round, EndType.Polygon, 2, toleranceMm * unitsPerMm),
       );
 
-/** Bands of `widthMm` along open lines, with round ends. */
-export const bandAlong = (lines: readonly (readonly Point[])[], widthMm: number): Outline =>
+/** How a band ends, and how it goes round corners; sharp corners are cut off beyond four half widths. */
+export interface BandStyle {
+  readonly ends: 'round' | 'flat' | 'square';
+  readonly corners: 'round' | 'sharp' | 'cut';
+}
+
+const endTypes = { round: EndType.Round, flat: EndType.Butt, square: EndType.Square };
+const joinTypes = { round: JoinType.Round, sharp: JoinType.Miter, cut: JoinType.Bevel };
+const sharpestCorner = 4;
+
+/** Bands of `widthMm` along lines; closed ones come back to their start. */
+export const bandAlong = (
+  lines: readonly (readonly Point[])[],
+  widthMm: number,
+  closed = false,
+  { ends, corners }: BandStyle = { ends: 'round', corners: 'round' },
+): Outline =>
   fromClipper(
     inflatePaths(
       toClipper(lines),
       (widthMm / 2) * unitsPerMm,
-      JoinType.Round,
-      EndType.Round,
-      2,
+      joinTypes[corners],
+      closed ? EndType.Joined : endTypes[ends],
+      sharpestCorner,
       arcToleranceMm * unitsPerMm,
     ),
   );

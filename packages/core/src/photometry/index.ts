@@ -1,3 +1,4 @@
+export { nearbyLeds } from './nearby.js';
 export { distributionOf } from './of-strip.js';
 export { maxIesCharacters, readIes } from './read-ies.js';
 export { cosineExponent, directionSampler, intensityAt, isRound } from './shape.js';

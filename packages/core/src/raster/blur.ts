@@ -36,18 +36,21 @@ export const blurOver = (
       for (const row of [y, (height - y) % height])
         for (const column of [x, (width - x) % width]) kernel.data[2 * (row * width + column)] = share;
     }
+  const columnOf = Int32Array.from({ length: width }, (_, x) => mirrored(x - padX, columns));
   return (map) => {
     const spectrum: Spectrum = { width, height, data: new Float64Array(2 * width * height) };
-    for (let y = 0; y < height; y += 1)
-      for (let x = 0; x < width; x += 1)
-        spectrum.data[2 * (y * width + x)] = map[mirrored(y - padY, rows) * columns + mirrored(x - padX, columns)]!;
+    for (let y = 0; y < height; y += 1) {
+      const row = mirrored(y - padY, rows) * columns;
+      for (let x = 0; x < width; x += 1) spectrum.data[2 * (y * width + x)] = map[row + columnOf[x]!]!;
+    }
     toFrequencies(spectrum);
     multiplyBy(spectrum, kernel);
     fromFrequencies(spectrum);
-    return Float64Array.from(
-      { length: columns * rows },
-      (_, cell) => spectrum.data[2 * ((Math.floor(cell / columns) + padY) * width + (cell % columns) + padX)]!,
-    );
+    const blurred = new Float64Array(columns * rows);
+    for (let row = 0; row < rows; row += 1)
+      for (let column = 0; column < columns; column += 1)
+        blurred[row * columns + column] = spectrum.data[2 * ((row + padY) * width + column + padX)]!;
+    return blurred;
   };
 };
 

@@ -3,7 +3,7 @@ import Module from 'manifold-3d';
 import fc from 'fast-check';
 import type { FontBook } from '../artwork/index.js';
 import { solidFiles } from '../exports/solid-files.js';
-import { outlineArea, rectRing, solidParts, subtract, unite, type Outline } from '../outlines/index.js';
+import { outlineArea, outlineBounds, rectRing, solidParts, subtract, unite, type Outline } from '../outlines/index.js';
 import { changed, curlew, inBox, look, testFonts } from '../testing/harness.js';
 import { letterShell, stacked, stlOf, wallClip, type Triangles } from './index.js';
 
@@ -124,6 +124,37 @@ describe('things to print', () => {
       ...[1, 2, 3, 4, 5, 6].map((number) => `print/letter-${number}.stl`),
     ]);
     expect(solidFiles(look(curlew, fonts)).map(({ path }) => path)).toEqual(['print/wall-clip.stl']);
+  });
+
+  it('of a split letter is a closed surface for each piece, with the posts that stand in it', () => {
+    for (const registration of ['tabs', 'pins'] as const) {
+      const split = changed(
+        curlew,
+        inBox({
+          'letters.form': 'hollow',
+          'letters.boardId': 'printed-white-3',
+          'letters.wallMm': 2.4,
+          'artwork.registration': registration,
+        }),
+      );
+      const whole = look(split, fonts);
+      const { x, y, width, height } = outlineBounds(whole.posts[0]!.outline)!;
+      const splits = [{ xMm: x + width / 2, yMm: y + height / 2, angleDeg: 0 }];
+      const files = solidFiles(look(changed(split, inBox({ 'artwork.splits': splits })), fonts));
+      expect(files.slice(1, 4).map(({ path }) => path)).toEqual([
+        'print/letter-1a.stl',
+        'print/letter-1b.stl',
+        'print/letter-2.stl',
+      ]);
+      for (const { bytes } of files.slice(1, 3)) {
+        const view = new DataView(bytes.buffer, bytes.byteOffset);
+        const triangles = Float64Array.from({ length: view.getUint32(80, true) * 9 }, (_, at) =>
+          view.getFloat32(84 + Math.floor(at / 9) * 50 + 12 + (at % 9) * 4, true),
+        );
+        expect(isWatertight(triangles)).toBe(true);
+        expect(checked(triangles).volume).toBeGreaterThan(0);
+      }
+    }
   });
 
   it('STL holds every triangle with its normal', () => {

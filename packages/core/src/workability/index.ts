@@ -1,1 +1,1 @@
-export { workabilityOf, type LostPlace, type Workability } from './workability.js';
+export { thinByShape, workabilityOf, type LostPlace, type Workability } from './workability.js';

@@ -1,6 +1,16 @@
 import type { Tool } from '../catalogue/index.js';
-import { inRing, outlineBounds, ringArea, type Outline, type Point, type Rect, type Ring } from '../outlines/index.js';
-import { narrowPlaces, surroundings, tightCorners } from './widths.js';
+import {
+  byShape,
+  inRing,
+  outlineBounds,
+  ringArea,
+  solidParts,
+  type Outline,
+  type Point,
+  type Rect,
+  type Ring,
+} from '../outlines/index.js';
+import { narrowPlaces, surroundings, tightCorners, type NarrowPlace } from './widths.js';
 
 /** A place where the tool cannot do what is drawn. */
 export interface LostPlace {
@@ -40,14 +50,29 @@ const narrowestOf = (places: readonly LostPlace[], kind: LostPlace['kind']): num
     null,
   );
 
+const movedPlaces = (places: readonly NarrowPlace[], dx: number, dy: number): readonly NarrowPlace[] =>
+  places.map(({ rect, widthMm }) => ({ rect: { ...rect, x: rect.x + dx, y: rect.y + dy }, widthMm }));
+
+const thinIn = (part: Outline, leastMm: number): readonly NarrowPlace[] => narrowPlaces(part, leastMm);
+
+/** Narrow strokes looked for once for each shape of letter. */
+export const thinByShape = () => byShape(thinIn, movedPlaces);
+
 /**
  * Holds an outline against a tool: strokes across, gaps across, corners, loose parts and the size of the bed, which all of
- * it must fit, or each of the `pieces` that it is cut in.
+ * it must fit, or each of the `pieces` that it is cut in. `thin` may remember.
  */
-export const workabilityOf = (outline: Outline, tool: Tool, pieces: readonly Outline[] = [outline]): Workability => {
+export const workabilityOf = (
+  outline: Outline,
+  tool: Tool,
+  pieces: readonly Outline[] = [outline],
+  thin = thinIn,
+): Workability => {
   const radius = tool.cutMm / 2;
   const lost = [
-    ...narrowPlaces(outline, tool.leastStrokeMm).map((place): LostPlace => ({ ...place, kind: 'thin' })),
+    ...solidParts(outline).flatMap((part) =>
+      thin(part, tool.leastStrokeMm).map((place): LostPlace => ({ ...place, kind: 'thin' })),
+    ),
     ...narrowPlaces(surroundings(outline, tool.cutMm), tool.cutMm, outline).map((place): LostPlace => ({
       ...place,
       kind: 'gap',

@@ -1,10 +1,22 @@
-import { developReturn, type Bend } from '../../cans/index.js';
+import { developReturn, type Bend, type DevelopedReturn } from '../../cans/index.js';
 import type { Catalogue, FaceLitMaterials } from '../../catalogue/index.js';
 import type { Circuit } from '../../circuit/index.js';
 import type { Brief, FaceLitAssembly } from '../../design/index.js';
 import type { CansGeometry } from '../../geometry/index.js';
 import type { LetterRuns } from '../../light-runs/index.js';
-import { inOutline, offset, outlineArea, rectRing, ringArea, type Outline, type Point } from '../../outlines/index.js';
+import {
+  byShape,
+  inOutline,
+  offset,
+  outlineArea,
+  outlineByShape,
+  rectRing,
+  ringArea,
+  ringLength,
+  type Outline,
+  type Point,
+  type Ring,
+} from '../../outlines/index.js';
 import { electrical, sundry, type BoughtPart, type CutPart, type PartShape } from '../../parts/index.js';
 import { flatLetter, fromLeft, layerOf, pinMarks } from '../letter-parts.js';
 import { pieceSuffix, splitLetter } from '../letter-splits.js';
@@ -18,7 +30,26 @@ export interface FaceLitFacts {
   readonly runs: LetterRuns;
   /** The solid parts of the letters as drawn, each with its holes. */
   readonly letters: readonly Outline[];
+  readonly shaping: Shaping;
 }
+
+/** What is worked out for each shape of letter once. */
+export interface Shaping {
+  readonly offset: (letter: Outline, mm: number) => Outline;
+  readonly develop: (ring: Ring, wallMm: number) => DevelopedReturn;
+}
+
+/** Shapes remembered, wherever letters stand. */
+export const shapingByShape = (): Shaping => {
+  const developed = byShape(
+    ([ring]: Outline, wallMm: number) => developReturn(ring!, wallMm),
+    (flat) => flat,
+  );
+  return {
+    offset: outlineByShape((letter, mm: number) => offset(letter, mm)),
+    develop: (ring, wallMm) => developed([ring], wallMm),
+  };
+};
 
 /** A return laps over itself by this much where it closes (mm). */
 const lapMm = 12;
@@ -27,12 +58,12 @@ const leadHoleMm = 8;
 const screwHoleMm = 4;
 
 /** The face of a letter: within the returns less its play, or over them with the trim’s room. */
-const faceOutline = (letter: Outline, { cans }: FaceLitAssembly): Outline =>
-  offset(letter, cans.fit === 'inset' ? -(cans.wallMm + cans.playMm) : 0);
+const faceOutline = (letter: Outline, { assembly: { cans }, shaping }: FaceLitFacts): Outline =>
+  shaping.offset(letter, cans.fit === 'inset' ? -(cans.wallMm + cans.playMm) : 0);
 
 /** The back always stands within the returns. */
-const backOutline = (letter: Outline, { cans }: FaceLitAssembly): Outline =>
-  offset(letter, -(cans.wallMm + cans.playMm));
+const backOutline = (letter: Outline, { assembly: { cans }, shaping }: FaceLitFacts): Outline =>
+  shaping.offset(letter, -(cans.wallMm + cans.playMm));
 
 interface BackHole {
   readonly at: Point;
@@ -40,8 +71,8 @@ interface BackHole {
 }
 
 /** Two screws near the top of a back, and a hole for the lead at its lowest. */
-const backHoles = (back: Outline): readonly BackHole[] => {
-  const places = offset(back, -(screwHoleMm + 4)).flat();
+const backHoles = (back: Outline, shaping: Shaping): readonly BackHole[] => {
+  const places = shaping.offset(back, -(screwHoleMm + 4)).flat();
   if (places.length === 0) return [];
   const high = places.reduce((top, [, y]) => Math.max(top, y), -Infinity);
   const row = places.filter(([, y]) => y > high - 10);
@@ -62,7 +93,7 @@ const sheets = (
   number: number,
   role: 'face' | 'back',
   mirrored: boolean,
-  artwork: FaceLitAssembly['artwork'],
+  { assembly: { artwork }, shaping }: FaceLitFacts,
   of: Pick<CutPart, 'materialId' | 'materialName' | 'stock' | 'thicknessMm' | 'note'> & {
     readonly densityKgM3: number;
   },
@@ -70,7 +101,7 @@ const sheets = (
   if (part.length === 0) return [];
   const { densityKgM3, ...rest } = of;
   const { pieces, pins } = splitLetter(letter, part, artwork);
-  const holes = role === 'back' ? backHoles(part) : [];
+  const holes = role === 'back' ? backHoles(part, shaping) : [];
   return pieces.map((piece, index): CutPart => {
     const { bounds, outline, place } = flatLetter(piece, mirrored);
     const suffix = pieceSuffix(index, pieces.length);
@@ -112,7 +143,7 @@ const toldBends = 6;
 const returnPart = (letter: Outline, ring: number, number: number, facts: FaceLitFacts): CutPart => {
   const { geometry, materials } = facts;
   const { returnBoard } = materials;
-  const developed = developReturn(letter[ring]!, geometry.wallMm);
+  const developed = facts.shaping.develop(letter[ring]!, geometry.wallMm);
   const [widthMm, heightMm] = [developed.lengthMm + lapMm, geometry.returnWidthMm];
   const across = (mm: number): PartShape => ({ kind: 'line', from: [mm, 0], to: [mm, heightMm] });
   const marks = developed.bends.flatMap((bend) =>
@@ -151,7 +182,7 @@ export const faceLitParts = (facts: FaceLitFacts): readonly CutPart[] => {
   return fromLeft(facts.letters.map((outline) => ({ outline }))).flatMap(({ outline: letter }, index) => {
     const number = index + 1;
     return [
-      ...sheets(letter, faceOutline(letter, assembly), number, 'face', mirrored, assembly.artwork, {
+      ...sheets(letter, faceOutline(letter, facts), number, 'face', mirrored, facts, {
         materialId: face.id,
         materialName: face.name,
         stock: 'face',
@@ -162,7 +193,7 @@ export const faceLitParts = (facts: FaceLitFacts): readonly CutPart[] => {
             ? `${one(cans.playMm)} play in the returns`
             : `trim reaches ${one(cans.playMm)} clear round it`,
       }),
-      ...sheets(letter, backOutline(letter, assembly), number, 'back', false, assembly.artwork, {
+      ...sheets(letter, backOutline(letter, facts), number, 'back', false, facts, {
         materialId: backBoard.id,
         materialName: backBoard.name,
         stock: 'board',
@@ -177,7 +208,7 @@ export const faceLitParts = (facts: FaceLitFacts): readonly CutPart[] => {
 
 /** Metres of trim: round every outline. */
 const trimM = (letters: readonly Outline[]): number =>
-  letters.flat().reduce((sum, ring) => sum + developReturn(ring, 0.5).lengthMm, 0) / 1000;
+  letters.flat().reduce((sum, ring) => sum + ringLength(ring), 0) / 1000;
 
 /** What is bought for face-lit letters. */
 export const faceLitBought = (catalogue: Catalogue, facts: FaceLitFacts, circuit: Circuit): readonly BoughtPart[] => {

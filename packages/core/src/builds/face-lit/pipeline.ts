@@ -1,20 +1,28 @@
-import { cansGlowOf } from '../../cans/index.js';
+import { cansGlowOf, traceByCan } from '../../cans/index.js';
 import { findFaceLitMaterials, type FaceLitMaterials } from '../../catalogue/index.js';
 import type { Brief, FaceLitAssembly } from '../../design/index.js';
 import type { FaceLitResults } from '../../evaluate/types.js';
 import { remember } from '../../maths/index.js';
 import { faceStack } from '../../optics/index.js';
-import { offset, outlineArea, ringLength, simplify, solidParts, type Outline } from '../../outlines/index.js';
+import {
+  offset,
+  outlineArea,
+  outlineByShape,
+  ringLength,
+  simplify,
+  solidParts,
+  type Outline,
+} from '../../outlines/index.js';
 import { sumParts } from '../../parts/index.js';
 import { planOf } from '../../plan/index.js';
 import { success } from '../../result.js';
 import { leadEntryOf } from '../lead-entry.js';
-import { letterRuns } from '../letter-runs.js';
+import { letterPaths, letterRuns } from '../letter-runs.js';
 import { piecesOfLetters } from '../letter-splits.js';
 import { recomputedOf, commonStages } from '../common-stages.js';
 import type { Build } from '../types.js';
 import { cansGeometry } from './geometry.js';
-import { faceLitBought, faceLitParts } from './parts.js';
+import { faceLitBought, faceLitParts, shapingByShape } from './parts.js';
 import { faceLitSection } from './section.js';
 import { faceLitSteps } from './steps.js';
 
@@ -27,6 +35,9 @@ const noPosts = [] as const;
 
 /** The stages of face-lit letters, in the order of the work. */
 export const faceLitPipeline: Build<FaceLitAssembly, FaceLitResults>['pipeline'] = (catalogue, fonts, wish) => {
+  const shaping = shapingByShape();
+  const trace = traceByCan();
+  const insideOf = outlineByShape((part, wallMm: number) => offset(part, -wallMm, followedMm));
   const stages = {
     ...commonStages(),
     materials: remember(findFaceLitMaterials),
@@ -34,17 +45,35 @@ export const faceLitPipeline: Build<FaceLitAssembly, FaceLitResults>['pipeline']
     pieces: remember(piecesOfLetters),
     shape: remember((outline: Outline) => simplify(outline, followedMm)),
     inside: remember((outline: Outline, wallMm: number) =>
-      solidParts(outline).flatMap((part) => offset(part, -wallMm, followedMm)),
+      solidParts(outline).flatMap((part) => insideOf(part, wallMm)),
+    ),
+    lit: remember((inside: Outline, borderMm: number) =>
+      solidParts(inside).flatMap((part) => shaping.offset(part, -borderMm)),
     ),
     geometry: remember(cansGeometry),
+    returns: remember((outline: Outline, wallMm: number) => outline.map((ring) => shaping.develop(ring, wallMm))),
     entry: remember(leadEntryOf),
     bed: remember((ledZMm: number) => ({ ledZMm, facing: 'face' as const })),
+    paths: remember(letterPaths()),
     runs: remember(letterRuns),
     section: remember(faceLitSection),
     optics: remember((materials: FaceLitMaterials) => faceStack({ ...materials, second: null })),
     glow: remember(
-      (...[brief, outline, inside, geometry, materials, stack, distribution, runs, circuit]: GlowArguments) =>
-        cansGlowOf({ brief, outline, inside, geometry, materials, stack, distribution, runs, circuit, wish }),
+      (...[brief, outline, inside, lit, geometry, materials, stack, distribution, runs, circuit]: GlowArguments) =>
+        cansGlowOf({
+          brief,
+          outline,
+          inside,
+          lit,
+          geometry,
+          materials,
+          stack,
+          distribution,
+          runs,
+          circuit,
+          wish,
+          trace,
+        }),
     ),
     shedding: remember((outline: Outline, depthMm: number, outLm: number) => {
       const roundMm = outline.reduce((sum, ring) => sum + ringLength(ring), 0);
@@ -55,7 +84,7 @@ export const faceLitPipeline: Build<FaceLitAssembly, FaceLitResults>['pipeline']
       };
     }),
     parts: remember((...[brief, assembly, geometry, materials, runs, letters, circuit]: PartArguments) => {
-      const facts = { brief, assembly, geometry, materials, runs, letters };
+      const facts = { brief, assembly, geometry, materials, runs, letters, shaping };
       return sumParts(faceLitParts(facts), faceLitBought(catalogue, facts, circuit));
     }),
     plan: remember((...[brief, assembly, geometry, materials, runs, letters, circuit, parts]: PlanArguments) =>
@@ -80,10 +109,12 @@ export const faceLitPipeline: Build<FaceLitAssembly, FaceLitResults>['pipeline']
     const sized = stages.geometry.run(cans, materials, lettering.bounds);
     if (!sized.ok) return sized;
     const geometry = sized.value;
+    const returns = stages.returns.run(lettering.outline, geometry.wallMm);
     const inside = stages.inside.run(outline, cans.wallMm);
     const bed = stages.bed.run(geometry.ledZMm);
     const throwMm = geometry.depthInsideMm - geometry.ledZMm;
-    const strung = stages.runs.run(inside, bed, light, materials.strip, noPosts, throwMm);
+    const paths = stages.paths.run(inside, light, materials.strip);
+    const strung = stages.runs.run(inside, paths, bed, light, materials.strip, noPosts, throwMm);
     if (!strung.ok) return strung;
     const runs = strung.value;
     const section = stages.section.run(outline, geometry, assembly, materials, runs);
@@ -92,7 +123,19 @@ export const faceLitPipeline: Build<FaceLitAssembly, FaceLitResults>['pipeline']
     const distribution = stages.photometry.run(materials.strip, light.photometry);
     if (!distribution.ok) return distribution;
     const stack = stages.optics.run(materials);
-    const glow = stages.glow.run(brief, outline, inside, geometry, materials, stack, distribution.value, runs, circuit);
+    const lit = stages.lit.run(inside, Math.min(materials.face.thicknessMm, geometry.wallMm + 1));
+    const glow = stages.glow.run(
+      brief,
+      outline,
+      inside,
+      lit,
+      geometry,
+      materials,
+      stack,
+      distribution.value,
+      runs,
+      circuit,
+    );
     const shedding = stages.shedding.run(outline, geometry.outside.depthMm, glow.balance.outLm);
     const heat = stages.heat.run(brief, materials.strip, circuit, shedding);
     const facts = [brief, assembly, geometry, materials, runs, letters, circuit] as const;
@@ -108,6 +151,7 @@ export const faceLitPipeline: Build<FaceLitAssembly, FaceLitResults>['pipeline']
       lettering,
       workability,
       geometry,
+      returns,
       runs,
       section,
       distribution: distribution.value,
@@ -138,6 +182,7 @@ type GlowArguments = [
   brief: Brief,
   outline: Outline,
   inside: Outline,
+  lit: Outline,
   geometry: FaceLitResults['geometry'],
   materials: FaceLitMaterials,
   stack: FaceLitResults['stack'],

@@ -1,13 +1,12 @@
-import { developReturn } from '../../cans/index.js';
 import type { FaceLitResults } from '../../evaluate/types.js';
 import { oneChange, wholeFront, type Rule } from '../../findings/index.js';
 
 /** Metal is rolled to no less than so many thicknesses; tighter it must be folded, or filed (typical). */
 const leastRollThicknesses = 4;
 
-const tightest = ({ lettering, geometry }: FaceLitResults): number =>
-  lettering.outline
-    .flatMap((ring) => developReturn(ring, geometry.wallMm).bends)
+const tightest = ({ returns }: FaceLitResults): number =>
+  returns
+    .flatMap(({ bends }) => bends)
     .filter(({ kind }) => kind === 'roll')
     .reduce((least, { radiusMm }) => Math.min(least, radiusMm), Infinity);
 

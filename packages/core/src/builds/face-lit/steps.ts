@@ -5,7 +5,7 @@ import { counted, mm, step } from '../step-words.js';
 import type { FaceLitFacts } from './parts.js';
 
 /** What the steps are written from. */
-export interface FaceLitStepFacts extends FaceLitFacts {
+export interface FaceLitStepFacts extends Omit<FaceLitFacts, 'shaping'> {
   readonly parts: readonly CutPart[];
   readonly circuit: Circuit;
 }

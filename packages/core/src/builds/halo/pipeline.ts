@@ -9,13 +9,13 @@ import { sumParts } from '../../parts/index.js';
 import { planOf } from '../../plan/index.js';
 import { success } from '../../result.js';
 import { leadEntryOf } from '../lead-entry.js';
-import { letterRuns } from '../letter-runs.js';
+import { letterPaths, letterRuns } from '../letter-runs.js';
 import { piecesOfLetters } from '../letter-splits.js';
 import { recomputedOf, commonStages } from '../common-stages.js';
 import type { Build } from '../types.js';
 import { haloGeometry } from './geometry.js';
 import { haloBought, haloParts } from './parts.js';
-import { haloPosts } from './posts.js';
+import { haloPosts, letterKgPerM2, postsByShape } from './posts.js';
 import { haloSection } from './section.js';
 import { haloSteps } from './steps.js';
 
@@ -32,6 +32,7 @@ const postList = (parts: readonly PostedPart[]) => parts.flatMap(({ posts }) => 
 
 /** The stages of halo letters, in the order of the work. */
 export const haloPipeline: Build<HaloAssembly, HaloResults>['pipeline'] = (catalogue, fonts, wish) => {
+  const solvePosts = postsByShape();
   const stages = {
     ...commonStages(),
     materials: remember(findHaloMaterials),
@@ -43,6 +44,7 @@ export const haloPipeline: Build<HaloAssembly, HaloResults>['pipeline'] = (catal
     posted: remember(haloPosts),
     posts: remember(postList),
     bed: remember((ledZMm: number) => ({ ledZMm, facing: 'wall' as const })),
+    paths: remember(letterPaths()),
     runs: remember(letterRuns),
     section: remember(haloSection),
     glow: remember(haloGlowOfParts),
@@ -91,10 +93,18 @@ export const haloPipeline: Build<HaloAssembly, HaloResults>['pipeline'] = (catal
     const sized = stages.geometry.run(assembly, materials, lettering.bounds);
     if (!sized.ok) return sized;
     const geometry = sized.value;
-    const posts = stages.posted.run(outline, geometry, assembly, materials);
+    const posts = stages.posted.run(
+      outline,
+      letterKgPerM2(geometry, materials),
+      assembly.posts,
+      light,
+      materials.strip,
+      solvePosts,
+    );
     const standing = stages.posts.run(posts);
     const strung = stages.runs.run(
       outline,
+      stages.paths.run(outline, light, materials.strip),
       stages.bed.run(geometry.ledZMm),
       light,
       materials.strip,

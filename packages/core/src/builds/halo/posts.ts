@@ -1,8 +1,8 @@
-import type { HaloMaterials } from '../../catalogue/index.js';
+import type { HaloMaterials, Strip } from '../../catalogue/index.js';
 import type { HaloAssembly } from '../../design/index.js';
 import type { LettersGeometry } from '../../geometry/index.js';
-import { placePosts, type PostedPart } from '../../halo/index.js';
-import type { Outline } from '../../outlines/index.js';
+import { placePosts, postsIn, type Post, type PostedPart } from '../../halo/index.js';
+import { byShape, type Outline } from '../../outlines/index.js';
 
 /** Strip, joints and solder of letters, by their area (kg/m²); typical. */
 const fittedKgPerM2 = 0.5;
@@ -15,21 +15,30 @@ const roundPostMm = 3;
 export const letterKgPerM2 = ({ frontMm, backMm }: LettersGeometry, { board }: HaloMaterials): number =>
   ((frontMm + backMm) * board.densityKgM3) / 1000 + fittedKgPerM2;
 
+/** Posts of a part moved with it. */
+const movedPosts = (posts: readonly Post[], dx: number, dy: number): readonly Post[] =>
+  posts.map(({ at: [x, y], diameterMm }) => ({ at: [x + dx, y + dy], diameterMm }));
+
+/** Posts solved once for each shape of letter. */
+export const postsByShape = () => byShape(postsIn, movedPosts);
+
 /** Posts of halo letters: inside the strip when that follows the outline, else wherever the material carries them. */
 export const haloPosts = (
   outline: Outline,
-  geometry: LettersGeometry,
-  { posts, light }: HaloAssembly,
-  materials: HaloMaterials,
+  kgPerM2: number,
+  posts: HaloAssembly['posts'],
+  light: HaloAssembly['light'],
+  strip: Strip,
+  solve = postsIn,
 ): readonly PostedPart[] => {
-  const { strip } = materials;
   const shownMm = light.standing ? strip.heightMm : strip.widthMm;
   const stripReach = light.setbackMm + shownMm + (light.lineCount - 1) * light.linePitchMm + clearOfStripMm;
-  return placePosts(outline, {
+  const wish = {
     diameterMm: posts.diameterMm,
     insideMm: light.layout === 'outline' ? stripReach : roundPostMm,
     perPostKg: posts.perPostKg,
-    kgPerM2: letterKgPerM2(geometry, materials),
+    kgPerM2,
     pinned: (posts.pinned ?? []).map(({ xMm, yMm }) => [xMm, yMm] as const),
-  });
+  };
+  return placePosts(outline, wish, solve);
 };

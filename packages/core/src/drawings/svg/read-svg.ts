@@ -1,11 +1,12 @@
 import { flatnessMm } from '../../curves/index.js';
-import { compose, growth, mapOutline, unite, type Affine, type Outline } from '../../outlines/index.js';
+import { bandAlong, compose, growth, mapOutline, unite, type Affine, type Outline } from '../../outlines/index.js';
 import { failure, success, type Result } from '../../result.js';
 import { createCollector, type Collector } from '../collect.js';
 import { limits } from '../limits.js';
 import type { Drawing, DrawnPath } from '../types.js';
 import { shapePaths } from './shape-paths.js';
 import {
+  bandStyleOf,
   declaredOn,
   inherit,
   initialStyle,
@@ -18,10 +19,12 @@ import {
 } from './style.js';
 import { readTransform } from './transform.js';
 import { readTree, type Element } from './tree.js';
-import { isPhysical } from './units.js';
+import { isPhysical, lengthIn } from './units.js';
 import { viewBoxMap } from './view-box.js';
 
 const mmPerPx = 25.4 / 96;
+/** Strokes at least this wide are bands to be cut; thinner ones show where a line runs (mm). */
+const leastBandMm = 2;
 /** How deep copies of copies are followed. */
 const copyDepth = 12;
 
@@ -106,7 +109,22 @@ const createWalk = (root: Element, sheet: readonly SheetRule[], collector: Colle
     if (paths === null) return collector.note(`path data on line ${element.line} could not be read to its end`);
     const fillRule = style.fillRule === 'evenodd' ? 'evenodd' : 'nonzero';
     const isLine = element.name === 'line';
-    collector.add({ layer, clip, fill: filled && !isLine ? fillRule : null, paths: mapped(paths, map) });
+    const onDrawing = mapped(paths, map);
+    const strokeMm = stroked ? (lengthIn(style.strokeWidth) ?? 0) * growth(map) : 0;
+    const banded = strokeMm >= leastBandMm;
+    if (!banded || (filled && !isLine))
+      collector.add({ layer, clip, fill: filled && !isLine ? fillRule : null, paths: onDrawing });
+    if (!banded) return;
+    collector.note(`strokes ${leastBandMm} mm wide and more were read as bands of their width`);
+    const bands = [true, false].flatMap((closed) =>
+      bandAlong(
+        onDrawing.filter((path) => path.closed === closed).map(({ points }) => points),
+        strokeMm,
+        closed,
+        bandStyleOf(style),
+      ),
+    );
+    collector.add({ layer, clip, fill: 'nonzero', paths: bands.map((points) => ({ points, closed: true })) });
   };
 
   const copy = (element: Element, place: Place): void => {

@@ -1,3 +1,4 @@
+import type { BandStyle } from '../../outlines/index.js';
 import type { Element } from './tree.js';
 
 /** What decides whether and how a shape is seen. */
@@ -5,10 +6,21 @@ export interface Style {
   readonly fill: string;
   readonly fillRule: string;
   readonly stroke: string;
+  readonly strokeWidth: string;
+  readonly strokeEnds: string;
+  readonly strokeCorners: string;
   readonly visibility: string;
 }
 
-export const initialStyle: Style = { fill: 'black', fillRule: 'nonzero', stroke: 'none', visibility: 'visible' };
+export const initialStyle: Style = {
+  fill: 'black',
+  fillRule: 'nonzero',
+  stroke: 'none',
+  strokeWidth: '1',
+  strokeEnds: 'butt',
+  strokeCorners: 'miter',
+  visibility: 'visible',
+};
 
 type Declared = Readonly<Record<string, string>>;
 
@@ -57,6 +69,9 @@ export const inherit = (parent: Style, declared: Declared): Style => ({
   fill: declared['fill'] ?? parent.fill,
   fillRule: declared['fill-rule'] ?? parent.fillRule,
   stroke: declared['stroke'] ?? parent.stroke,
+  strokeWidth: declared['stroke-width'] ?? parent.strokeWidth,
+  strokeEnds: declared['stroke-linecap'] ?? parent.strokeEnds,
+  strokeCorners: declared['stroke-linejoin'] ?? parent.strokeCorners,
   visibility: declared['visibility'] ?? parent.visibility,
 });
 
@@ -68,8 +83,11 @@ export const isAbsent = (declared: Declared): boolean => declared['display'] ===
 export const isFilled = ({ fill }: Style, declared: Declared): boolean =>
   fill !== 'none' && fill !== 'transparent' && !nothing(declared['fill-opacity']);
 
-export const isStroked = ({ stroke }: Style, declared: Declared): boolean =>
-  stroke !== 'none' &&
-  stroke !== 'transparent' &&
-  !nothing(declared['stroke-width']) &&
-  !nothing(declared['stroke-opacity']);
+export const isStroked = ({ stroke, strokeWidth }: Style, declared: Declared): boolean =>
+  stroke !== 'none' && stroke !== 'transparent' && !nothing(strokeWidth) && !nothing(declared['stroke-opacity']);
+
+/** How a stroke ends and turns corners. */
+export const bandStyleOf = ({ strokeEnds, strokeCorners }: Style): BandStyle => ({
+  ends: strokeEnds === 'round' ? 'round' : strokeEnds === 'square' ? 'square' : 'flat',
+  corners: strokeCorners === 'round' ? 'round' : strokeCorners === 'bevel' ? 'cut' : 'sharp',
+});
