@@ -83,6 +83,7 @@ test('a customer’s SVG becomes halo letters: sized, mended by what is found, a
   const file = (name: string): Uint8Array => zip[`anchor/${name}`]!;
   expect(strFromU8(file('parts/letter-1.dxf'))).toContain('LWPOLYLINE');
   expect(strFromU8(file('parts/letter-1-return.svg'))).toContain('<svg');
+  expect(strFromU8(file('toolpaths/letter-1.dxf'))).toContain('LWPOLYLINE');
   expect(strFromU8(file('strip-plan.csv'))).toContain('letter');
   for (const name of ['drill-template-a4.pdf', 'strip-template-letter.pdf'])
     expect((await PDFDocument.load(file(name))).getPageCount()).toBeGreaterThan(1);
@@ -101,6 +102,15 @@ test('the ferry’s letters: each ambient light, wall and layout shows on the wa
   await expect(page.getByLabel('Row pitch')).toBeVisible();
   await page.getByLabel('Strip or modules').selectOption('modules-12v-75');
   await expect(page.getByText(/jumpers, .* of wire/)).toBeVisible();
+  // One module is pushed along its wire by the arrow keys, stays there, and is let go.
+  const module = page.getByRole('slider', { name: 'Module 1 of piece 2', exact: true });
+  await expect(module).toHaveAttribute('aria-valuetext', 'as solved');
+  await module.focus();
+  await module.press('ArrowRight');
+  await module.press('ArrowRight');
+  await expect(module).toHaveAttribute('aria-valuetext', 'held, pushed 2 mm');
+  await page.getByRole('button', { name: 'let module 1 go' }).click();
+  await expect(module).toHaveAttribute('aria-valuetext', 'as solved');
   // A letter can be cut in two for a small machine.
   await page.getByRole('link', { name: /Artwork/ }).click();
   await page.getByRole('button', { name: 'Add a split' }).click();

@@ -2,14 +2,15 @@ import { describe, expect, it } from '@jest/globals';
 import { applyChange, demoDesigns, type Design, type DesignChange, type Segment } from '@vitrum/core';
 import {
   alongPiece,
-  freePiece,
   freePost,
   layPiece,
+  letLie,
   movedOf,
   pinAt,
   pinPost,
   pinsOf,
-  pushPiece,
+  pushAlong,
+  pushOf,
   type Place,
 } from './halo-edits';
 
@@ -59,15 +60,30 @@ describe('posts moved by hand', () => {
 
 describe('pieces of strip pushed by hand', () => {
   it('are held where they were pushed last', () => {
-    const once = after(curlew, pushPiece([], 2, 7.06));
-    const twice = after(once, pushPiece(movedOf(once), 2, -3));
-    const other = after(twice, pushPiece(movedOf(twice), 4, 1));
+    const once = after(curlew, pushAlong([], { piece: 2 }, 7.06));
+    const twice = after(once, pushAlong(movedOf(once), { piece: 2 }, -3));
+    const other = after(twice, pushAlong(movedOf(twice), { piece: 4 }, 1));
     expect(movedOf(once)).toEqual([{ piece: 2, alongMm: 7.1 }]);
     expect(movedOf(other)).toEqual([
       { piece: 2, alongMm: -3 },
       { piece: 4, alongMm: 1 },
     ]);
-    expect(movedOf(after(other, freePiece(movedOf(other), 2)))).toEqual([{ piece: 4, alongMm: 1 }]);
+    expect(movedOf(after(other, letLie(movedOf(other), { piece: 2 })))).toEqual([{ piece: 4, alongMm: 1 }]);
+  });
+
+  it('and single modules of them are held apart from each other', () => {
+    const [piece, module] = [{ piece: 2 }, { piece: 2, module: 3 }];
+    const once = after(curlew, pushAlong([], module, 4));
+    const both = after(once, pushAlong(movedOf(once), piece, -6));
+    expect([pushOf(movedOf(both), module), pushOf(movedOf(both), piece)]).toEqual([4, -6]);
+    expect(pushOf(movedOf(both), { piece: 2, module: 4 })).toBeNull();
+    const again = after(both, pushAlong(movedOf(both), module, 5));
+    expect(movedOf(again)).toEqual([
+      { piece: 2, alongMm: -6 },
+      { piece: 2, module: 3, alongMm: 5 },
+    ]);
+    expect(movedOf(after(again, letLie(movedOf(again), piece)))).toEqual([{ piece: 2, module: 3, alongMm: 5 }]);
+    expect(applyChange(curlew, pushAlong([], { piece: 2, module: 0 }, 1)).ok).toBe(false);
   });
 
   it('are left out and laid again', () => {

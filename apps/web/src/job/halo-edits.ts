@@ -43,26 +43,39 @@ export const freePost = (pins: readonly Pin[], at: Place): DesignChange => [
 
 interface Moved {
   readonly piece: number;
+  /** Of a string of modules, the one that was pushed; the whole piece when left out. */
+  readonly module?: number | undefined;
   readonly alongMm: number;
 }
 
-/** The pieces of a design that were pushed and are held. */
+/** What of a design’s strip is held: a piece, or one module of it. */
+export type Held = Pick<Moved, 'piece' | 'module'>;
+
+const isOf =
+  ({ piece, module }: Held) =>
+  (each: Moved): boolean =>
+    each.piece === piece && each.module === module;
+
+/** The pieces and modules of a design that were pushed and are held. */
 export const movedOf = (design: Design | null): readonly Moved[] => {
   const assembly = design?.assemblies[0];
   return assembly === undefined || assembly.build === 'lightbox' ? noneMoved : (assembly.light.moved ?? noneMoved);
 };
 
-/** Pushes a piece along its path and holds it there. */
-export const pushPiece = (moved: readonly Moved[], piece: number, alongMm: number): DesignChange => [
+/** How far a piece or module was pushed; null when it lies as solved. */
+export const pushOf = (moved: readonly Moved[], held: Held): number | null => moved.find(isOf(held))?.alongMm ?? null;
+
+/** Pushes a piece or a module along its path and holds it there. */
+export const pushAlong = (moved: readonly Moved[], held: Held, alongMm: number): DesignChange => [
   {
     path: 'assemblies.0.light.moved',
-    value: [...moved.filter((each) => each.piece !== piece), { piece, alongMm: tenth(alongMm) }],
+    value: [...moved.filter((each) => !isOf(held)(each)), { ...held, alongMm: tenth(alongMm) }],
   },
 ];
 
-/** Lets a piece lie as solved. */
-export const freePiece = (moved: readonly Moved[], piece: number): DesignChange => [
-  { path: 'assemblies.0.light.moved', value: moved.filter((each) => each.piece !== piece) },
+/** Lets a piece or a module lie as solved. */
+export const letLie = (moved: readonly Moved[], held: Held): DesignChange => [
+  { path: 'assemblies.0.light.moved', value: moved.filter((each) => !isOf(held)(each)) },
 ];
 
 /** Lays a piece, or leaves it out. */

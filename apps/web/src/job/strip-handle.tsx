@@ -2,53 +2,72 @@ import type { Segment } from '@vitrum/core';
 import type { KeyboardEvent } from 'react';
 import { changeDesign, useDocument } from '../document/document-store';
 import { toScreen, type FrontView } from './front-view';
-import { alongPiece, freePiece, movedOf, pushPiece } from './halo-edits';
+import { alongPiece, letLie, movedOf, pushAlong, pushOf, type Held, type Place } from './halo-edits';
 import { useDrag } from './use-drag';
 
 interface StripHandleProps {
+  /** The piece whose path it is dragged along. */
   readonly segment: Segment;
+  /** The module that is dragged; the whole piece, by its start, when left out. */
+  readonly module?: number;
+  /** Where it stands now, and how far along its path that is. */
+  readonly at: Place;
+  readonly alongMm: number;
   readonly view: FrontView;
 }
 
+const steps: Readonly<Record<string, number>> = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 };
+
 /**
- * The start of a piece: dragged along its path it is held there (square), and the rest is solved round it. Arrow keys do
- * the same; Delete lets it go.
+ * The start of a piece, or one module: dragged along its path it is held there (square), and the rest is solved round it.
+ * Arrow keys do the same; Delete lets it go.
  */
-export const StripHandle = ({ segment, view }: StripHandleProps) => {
-  const { number } = segment;
-  const held = useDocument(({ design }) => movedOf(design).find(({ piece }) => piece === number)?.alongMm ?? null);
+export const StripHandle = ({ segment, module, at, alongMm, view }: StripHandleProps) => {
+  const held: Held = module === undefined ? { piece: segment.number } : { piece: segment.number, module };
+  const pushed = useDocument(({ design }) => pushOf(movedOf(design), held));
   const drag = useDrag(view, () => {
     const moved = movedOf(useDocument.getState().design);
-    const from = moved.find(({ piece }) => piece === number)?.alongMm ?? 0;
-    return (at) => pushPiece(moved, number, from + alongPiece(segment, at));
+    const from = pushOf(moved, held) ?? 0;
+    return (to) => pushAlong(moved, held, from + alongPiece(segment, to) - alongMm);
   });
   const onKeyDown = (event: KeyboardEvent): void => {
     if (event.key === 'Escape') return drag.cancel();
     const moved = movedOf(useDocument.getState().design);
-    if (event.key === 'Delete' || event.key === 'Backspace') return void changeDesign(freePiece(moved, number));
-    const way = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
+    if (event.key === 'Delete' || event.key === 'Backspace') return void changeDesign(letLie(moved, held));
+    const way = steps[event.key];
     if (way === undefined) return;
     event.preventDefault();
     event.stopPropagation();
-    changeDesign(pushPiece(moved, number, (held ?? 0) + way * (event.shiftKey ? 10 : 1)));
+    changeDesign(pushAlong(moved, held, (pushed ?? 0) + way * (event.shiftKey ? 10 : 1)));
   };
-  const [x, y] = toScreen(view, segment.from[0], segment.from[1]);
+  const [x, y] = toScreen(view, at[0], at[1]);
+  const size = module === undefined ? 5 : 3.5;
+  const name =
+    module === undefined ? `Start of piece ${segment.number}` : `Module ${module} of piece ${segment.number}`;
   return (
     <g
       role="slider"
       tabIndex={0}
-      aria-label={`Start of piece ${number}`}
-      aria-valuenow={Math.round(held ?? 0)}
-      aria-valuetext={held === null ? 'as solved' : `held, pushed ${held} mm`}
+      aria-label={name}
+      aria-valuenow={Math.round(pushed ?? 0)}
+      aria-valuetext={pushed === null ? 'as solved' : `held, pushed ${pushed} mm`}
       className="cursor-grab touch-none"
       onKeyDown={onKeyDown}
       {...drag.handlers}
     >
-      <circle cx={x} cy={y} r={12} fill="transparent" stroke="none" />
-      {held === null ? (
-        <circle cx={x} cy={y} r={4.5} fill="#ffd27a" stroke="#1a1c21" />
+      <circle cx={x} cy={y} r={2.4 * size} fill="transparent" stroke="none" />
+      {pushed === null ? (
+        <circle cx={x} cy={y} r={0.9 * size} fill="#ffd27a" stroke="#1a1c21" />
       ) : (
-        <rect x={x - 5} y={y - 5} width={10} height={10} fill="#ffd27a" stroke="#1a1c21" strokeWidth={1.5} />
+        <rect
+          x={x - size}
+          y={y - size}
+          width={2 * size}
+          height={2 * size}
+          fill="#ffd27a"
+          stroke="#1a1c21"
+          strokeWidth={1.5}
+        />
       )}
     </g>
   );

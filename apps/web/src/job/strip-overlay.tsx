@@ -40,6 +40,25 @@ const Jumpers = ({ evaluation, view }: OverlayProps) =>
         );
       });
 
+/** Modules of letters, each to be dragged along its wire. */
+const Modules = ({ evaluation, view }: OverlayProps) => {
+  if (evaluation.build === 'lightbox' || evaluation.materials.strip.form !== 'modules') return null;
+  const { leds, segments } = evaluation.runs;
+  return segments.map((segment, index) => {
+    const first = leds.segment.indexOf(index);
+    return Array.from({ length: segment.ledCount }, (_, led) => (
+      <StripHandle
+        key={`${segment.number}-${led}`}
+        segment={segment}
+        module={led + 1}
+        at={[leds.x[first + led]!, leds.y[first + led]!]}
+        alongMm={leds.along[first + led]!}
+        view={view}
+      />
+    ));
+  });
+};
+
 /** Pieces of strip with their numbers and the way current runs. */
 export const StripOverlay = ({ evaluation, view }: OverlayProps) => {
   const width = Math.max(3, evaluation.materials.strip.widthMm * view.scale);
@@ -62,7 +81,7 @@ export const StripOverlay = ({ evaluation, view }: OverlayProps) => {
               markerEnd="url(#arrow)"
             />
             {evaluation.build !== 'lightbox' ? (
-              <StripHandle segment={segment} view={view} />
+              <StripHandle segment={segment} at={[segment.from[0], segment.from[1]]} alongMm={0} view={view} />
             ) : (
               <circle cx={x1} cy={y1} r={4} fill="#ffd27a" />
             )}
@@ -81,6 +100,7 @@ export const StripOverlay = ({ evaluation, view }: OverlayProps) => {
           </g>
         );
       })}
+      <Modules evaluation={evaluation} view={view} />
     </g>
   );
 };

@@ -77,6 +77,14 @@ const segmentOf = (piece: LaidPiece, bed: LetterBed, ledsPerM: number): Segment 
   };
 };
 
+/** How far single modules were pushed, by piece and module. */
+const nudgesOf = (held: NonNullable<LetterLight['moved']>): ReadonlyMap<number, ReadonlyMap<number, number>> => {
+  const nudges = new Map<number, Map<number, number>>();
+  for (const { piece, module, alongMm } of held)
+    if (module !== undefined) nudges.set(piece, (nudges.get(piece) ?? new Map<number, number>()).set(module, alongMm));
+  return nudges;
+};
+
 /** What carries the strip: how high its LEDs are, and whether they face the wall behind or the face in front. */
 export interface LetterBed {
   readonly ledZMm: number;
@@ -102,6 +110,7 @@ export const letterRuns = (
     });
   const shownMm = shownMmOf(light, strip);
   const near = ringsNear(outline);
+  const held = light.moved ?? [];
   const ledPitchMm = 1000 / strip.ledsPerM;
   const { pieces, corners } = layAlong(paths, {
     stripWidthMm: shownMm,
@@ -111,7 +120,8 @@ export const letterRuns = (
     modules: strip.form === 'modules',
     keepOff: posts.map(({ at, diameterMm }) => ({ at, mm: diameterMm / 2 + shownMm / 2 + postClearMm })),
     startMm: light.startMm ?? 0,
-    moved: new Map((light.moved ?? []).map(({ piece, alongMm }) => [piece, alongMm])),
+    moved: new Map(held.filter(({ module }) => module === undefined).map(({ piece, alongMm }) => [piece, alongMm])),
+    nudged: nudgesOf(held),
     leftOut: new Set(light.leftOut ?? []),
   });
   const leds = pieces.flatMap((piece, segment) => piece.leds.map((led) => ({ ...led, segment })));
@@ -120,7 +130,6 @@ export const letterRuns = (
       path: 'assemblies.0.light.stripId',
       message: `gives ${leds.length.toLocaleString('en')} LEDs; Vitrum lights up to ${maxLeds.toLocaleString('en')} in one design`,
     });
-  const along = pieces.flatMap((piece) => piece.leds.map((_, led) => (led + 0.5) * ledPitchMm));
   const lines = light.layout === 'outline' ? light.lineCount - 1 : 0;
   return success({
     segments: pieces.map((piece) => segmentOf(piece, bed, strip.ledsPerM)),
@@ -130,7 +139,7 @@ export const letterRuns = (
       y: Float64Array.from(leds, ({ at }) => at[1]),
       z: new Float64Array(leds.length).fill(bed.ledZMm),
       segment: Uint32Array.from(leds, ({ segment }) => segment),
-      along: Float64Array.from(along),
+      along: Float64Array.from(leds, ({ mm }) => mm),
     },
     alongX: Float64Array.from(leds, (led) => led.along[0]),
     alongY: Float64Array.from(leds, (led) => led.along[1]),

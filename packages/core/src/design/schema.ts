@@ -251,10 +251,16 @@ const haloLight = z
       .optional()
       .describe('How far along each closed outline its first piece starts; 0 when left out.'),
     moved: z
-      .array(z.looseObject({ piece: z.number().int().min(1).max(5000), alongMm: lengthMm(-5000, 5000) }))
+      .array(
+        z.looseObject({
+          piece: z.number().int().min(1).max(5000),
+          module: z.number().int().min(1).max(5000).optional(),
+          alongMm: lengthMm(-5000, 5000),
+        }),
+      )
       .max(5000)
       .optional()
-      .describe('Pieces pushed along their path by hand and held there.'),
+      .describe('Pieces, or single modules of them, pushed along their path by hand and held there.'),
     leftOut: z
       .array(z.number().int().min(1).max(5000))
       .max(5000)

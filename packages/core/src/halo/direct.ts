@@ -150,7 +150,7 @@ const addAllFromTable = (lux: Float64Array, grid: Grid, { scene: { lights } }: S
 };
 
 /** Cells of the coarser raster for what reaches far, in heights of the LEDs. */
-const coarseHeights = 0.8;
+const coarseHeights = 0.7;
 /** It goes on so many cells beyond the other, since splines are less sure at their ends. */
 const beyondCells = 4;
 

@@ -13,6 +13,7 @@ const wish: AlongWish = {
   keepOff: [],
   startMm: 0,
   moved: new Map(),
+  nudged: new Map(),
   leftOut: new Set(),
 };
 const round = { setbackMm: 10, stripWidthMm: 8, lineCount: 1, linePitchMm: 12, bendRadiusMm: 20 };
@@ -20,6 +21,41 @@ const plate = (width: number, height: number): Outline => [rectRing({ x: 0, y: 0
 const along = (outline: Outline, change: Partial<AlongWish> = {}, paths: Partial<typeof round> = {}) =>
   layAlong(outlinePaths(outline, { ...round, ...paths }), { ...wish, ...change });
 const disc: Outline = [ellipseRing([0, 0], 80, 80, 0, 0.02)];
+
+describe('modules pushed one by one', () => {
+  const modules = { modules: true, cutPitchMm: 50, ledPitchMm: 50, bendRadiusMm: 1 };
+  const places = (nudged: AlongWish['nudged'], change: Partial<AlongWish> = {}) =>
+    along(plate(400, 200), { ...modules, nudged, ...change }).pieces[0]!.leds;
+
+  it('move along their wire alone, the others stay', () => {
+    const [before, after] = [places(new Map()), places(new Map([[1, new Map([[3, 12]])]]))];
+    expect(after.map(({ mm }, led) => mm - before[led]!.mm)).toEqual(before.map((_, led) => (led === 2 ? 12 : 0)));
+    expect(Math.hypot(after[2]!.at[0] - before[2]!.at[0], after[2]!.at[1] - before[2]!.at[1])).toBeCloseTo(12, 6);
+  });
+
+  it('go no farther than their wires reach, nor into their neighbours', () => {
+    const far = places(
+      new Map([
+        [
+          1,
+          new Map([
+            [2, 500],
+            [3, -500],
+          ]),
+        ],
+      ]),
+    );
+    expect(far[1]!.mm).toBeCloseTo(75 + 22.5, 9);
+    expect(far[2]!.mm).toBeCloseTo(125 - 22.5, 9);
+    expect(far[2]!.mm).toBeGreaterThan(far[1]!.mm);
+  });
+
+  it('is nothing that LEDs of strip can do', () => {
+    const pushed = new Map([[1, new Map([[3, 12]])]]);
+    const strip = { modules: false, cutPitchMm: 25, ledPitchMm: 12.5, bendRadiusMm: 1 };
+    expect(places(pushed, strip)).toEqual(places(new Map(), strip));
+  });
+});
 
 describe('strip along an outline', () => {
   it('runs all round a disc in one piece of whole cuts', () => {

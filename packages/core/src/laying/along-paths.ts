@@ -21,6 +21,8 @@ export interface AlongWish {
   readonly startMm: number;
   /** Pieces pushed along their path and held there, by number (mm). */
   readonly moved: ReadonlyMap<number, number>;
+  /** Single modules pushed along their wire and held there: by piece, then by module, counted from 1 (mm). */
+  readonly nudged: ReadonlyMap<number, ReadonlyMap<number, number>>;
   /** Numbers of pieces that are left out. */
   readonly leftOut: ReadonlySet<number>;
 }
@@ -34,8 +36,8 @@ export interface LaidPiece {
   readonly lengthMm: number;
   /** Left bare for want of a cut mark (mm). */
   readonly leftoverMm: number;
-  /** Its LEDs, each with the unit vector along the strip there. */
-  readonly leds: readonly { readonly at: Point; readonly along: Point }[];
+  /** Its LEDs, each with the unit vector along the strip there, and how far from the start it sits. */
+  readonly leds: readonly { readonly at: Point; readonly along: Point; readonly mm: number }[];
 }
 
 /** A turn sharper than this within a bend is a corner (degrees). */
@@ -160,20 +162,27 @@ const startOf = (line: MeasuredLine, stretch: Stretch, leftoverMm: number, numbe
   return min(leftoverMm, max(0, leftoverMm / 2 + pushed));
 };
 
+/** A module leaves its place by no more than this share of the pitch: its wires are no longer, and its neighbour stays apart. */
+const mostNudged = 0.45;
+
 /** Strip on one stretch, whole cuts. */
 const pieceOn = (line: MeasuredLine, stretch: Stretch, number: number, wish: AlongWish): LaidPiece | null => {
   const { lengthMm, leftoverMm } = snapToCut(stretch.room, wish.cutPitchMm);
   if (lengthMm <= 0) return null;
   const start = stretch.from + startOf(line, stretch, leftoverMm, number, wish);
   const drawn = max(1, ceil(lengthMm / drawnMm));
+  const nudges = wish.modules ? wish.nudged.get(number) : undefined;
+  const most = mostNudged * wish.ledPitchMm;
   return {
     number,
     path: Array.from({ length: drawn + 1 }, (_, at) => line.station(start + (at * lengthMm) / drawn).at),
     lengthMm,
     leftoverMm,
-    leds: Array.from({ length: Math.round(lengthMm / wish.ledPitchMm) }, (_, led) =>
-      line.station(start + (led + 0.5) * wish.ledPitchMm),
-    ),
+    leds: Array.from({ length: Math.round(lengthMm / wish.ledPitchMm) }, (_, led) => {
+      const nudge = min(most, max(-most, nudges?.get(led + 1) ?? 0));
+      const mm = (led + 0.5) * wish.ledPitchMm + nudge;
+      return { ...line.station(start + mm), mm };
+    }),
   };
 };
 

@@ -5,7 +5,7 @@ import { ChoiceField, LengthField, NumberField, useDesignValue } from '../../../
 import { Button } from '../../../ui/button';
 import { useLength } from '../../../view/use-length';
 import { choicesOf, useCatalogue } from '../../catalogue-context';
-import { freePiece, layPiece, movedOf } from '../../halo-edits';
+import { layPiece, letLie, movedOf } from '../../halo-edits';
 import { PhotometryField } from '../photometry-field';
 
 const at = 'assemblies.0.light';
@@ -16,7 +16,7 @@ const PieceRow = ({ segment, chain }: { readonly segment: Segment; readonly chai
   const show = useLength();
   const leftOut = useLeftOut();
   const moved = useDocument(({ design }) => movedOf(design));
-  const held = moved.find(({ piece }) => piece === segment.number);
+  const held = moved.filter(({ piece }) => piece === segment.number);
   return (
     <tr className="border-b border-line">
       <td>{segment.number}</td>
@@ -24,16 +24,17 @@ const PieceRow = ({ segment, chain }: { readonly segment: Segment; readonly chai
       <td className="text-right">{segment.ledCount}</td>
       <td className="text-right">{chain}</td>
       <td className="text-right font-sans whitespace-nowrap">
-        {held !== undefined && (
+        {held.map(({ piece, module, alongMm }) => (
           <button
+            key={module ?? 0}
             type="button"
             className="mr-2 underline"
-            title={`pushed ${held.alongMm} mm; let it lie as solved`}
-            onClick={() => void changeDesign(freePiece(moved, segment.number))}
+            title={`pushed ${alongMm} mm; let it lie as solved`}
+            onClick={() => void changeDesign(letLie(moved, { piece, module }))}
           >
-            let go
+            let {module === undefined ? '' : `module ${module} `}go
           </button>
-        )}
+        ))}
         <button
           type="button"
           className="underline"
@@ -84,8 +85,9 @@ const Pieces = () => {
       )}
       <p className="mt-1 text-[13px] text-soft">
         {runs.jumpers.length} jumpers, {show(runs.jumpers.reduce((sum, { lengthMm }) => sum + lengthMm, 0))} of wire;{' '}
-        {open === 0 ? 'none in the open' : `${open} cross open wall`}. Drag the start of a piece along its path: it is
-        held there.
+        {open === 0 ? 'none in the open' : `${open} cross open wall`}. Drag the start of a piece along its path
+        {evaluation.materials.strip.form === 'modules' ? ', or one module,' : ''}
+        and it is held there.
       </p>
       {packing.reels.reels.map((reel, index) => (
         <p key={index} className="mt-1 text-[13px] text-soft">
