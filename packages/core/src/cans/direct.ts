@@ -1,7 +1,7 @@
 import { intensityAt, nearbyLeds, type Distribution, type PointSources } from '../photometry/index.js';
 import type { Point } from '../outlines/index.js';
 import type { Grid } from '../raster/index.js';
-import { horizonFrom, turnOf } from '../tracing/index.js';
+import { turnOf } from '../tracing/index.js';
 import type { Can } from './can.js';
 
 // Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
@@ -57,16 +57,17 @@ export const directNear = (
 /**
  * What the faces of letter-shaped cases show of light straight from the LEDs (cd/m²): each LED lights its own letter only,
  * and there what no return hides from it. `towardNormal` is the luminance for each lux by the square of the cosine of
- * incidence; `heightMm` from the LEDs to the face.
+ * incidence; `heightMm` from the LEDs to the face; `horizons` of each case’s LEDs.
  */
 export const directInCans = (
   cans: readonly Can[],
+  horizons: readonly (readonly Float64Array[])[],
   grid: Grid,
   heightMm: number,
   towardNormal: (cosSquared: number) => number,
 ): Float64Array => {
   const light = new Float64Array(grid.columns * grid.rows);
-  for (const can of cans) addDirect(light, grid, can, heightMm, towardNormal);
+  cans.forEach((can, index) => addDirect(light, grid, can, horizons[index]!, heightMm, towardNormal));
   return light;
 };
 
@@ -98,15 +99,16 @@ const addDirect = (
   light: Float64Array,
   grid: Grid,
   can: Can,
+  horizons: readonly Float64Array[],
   heightMm: number,
   towardNormal: (cosSquared: number) => number,
 ): void => {
-  const { outline, bounds, lights } = can;
+  const { bounds, lights } = can;
   const shown = shownBy(lights.distribution, heightMm, towardNormal, hypot(bounds.width, bounds.height) + 1);
   const cells = litCells(grid, can);
   for (let led = 0; led < lights.count; led += 1) {
     const [x, y, flux] = [lights.x[led]!, lights.y[led]!, lights.fluxLm[led]!];
-    const horizon = horizonFrom(outline, x, y);
+    const horizon = horizons[led]!;
     // Nearer than the nearest return nothing is hidden.
     let nearest = Infinity;
     for (let turn = 0; turn < horizon.length; turn += 1) nearest = min(nearest, horizon[turn]!);

@@ -139,7 +139,6 @@ export const cansGlowOf = (inputs: CansGlowInputs): CansGlow => {
   const each = emittersOf(runs, perLed, circuit.fluxShare, distribution, false);
   const walls = simplify(inside, tracedMm);
   const cans = cansOf(walls, lights, grid, 2 * geometry.wallMm);
-  const shown = directInCans(cans, grid, heightMm, view.towardNormal);
   const surface = { reflectance: materials.lining.reflectance, mirrorShare: materials.lining.mirrorShare ?? 0 };
   const insides = {
     depthMm: geometry.depthInsideMm,
@@ -147,7 +146,10 @@ export const cansGlowOf = (inputs: CansGlowInputs): CansGlow => {
     walls: surface,
     face: { reflectance: stack.innerReflectance, transmittance: stack.transmittance },
   };
-  const traced = reflectedInCans(cans, grid, insides, wish.maxCells, inputs.trace);
+  const known = cans.map((can) => inputs.trace(can, insides, wish.maxCells));
+  const horizons = known.map((can) => can.horizons);
+  const shown = directInCans(cans, horizons, grid, heightMm, view.towardNormal);
+  const traced = reflectedInCans(cans, known, grid);
   const even = (tinted.luminanceShare * stack.transmittance) / Math.PI;
   const letters = coverage(outline, grid.area, grid.columns, grid.rows);
   const lit = coverage(inputs.lit, grid.area, grid.columns, grid.rows);

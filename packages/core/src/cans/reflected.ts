@@ -1,8 +1,8 @@
 import { fingerprint, recall } from '../maths/index.js';
-import { addShape, broughtHome, coverage } from '../outlines/index.js';
+import { addShape, broughtHome, coverage, type Outline } from '../outlines/index.js';
 import type { PointSources } from '../photometry/index.js';
 import { finer, gridOver, type Grid } from '../raster/index.js';
-import { createTracer, type Scene } from '../tracing/index.js';
+import { createTracer, horizonFrom, type Scene } from '../tracing/index.js';
 import type { Can } from './can.js';
 
 // Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
@@ -37,6 +37,8 @@ export interface TracedCan {
   readonly absorbedCaseShare: number;
   /** Standard error of the light that leaves, as a share of it. */
   readonly errorShare: number;
+  /** How far each LED sees before a return hides the face from it. */
+  readonly horizons: readonly Float64Array[];
 }
 
 /** Traces a case, or knows it from before. */
@@ -85,6 +87,9 @@ const lightsAtHome = ({ bounds, lights }: Can): PointSources => {
   };
 };
 
+const horizonsOf = (shape: Outline, { count, x, y }: PointSources): readonly Float64Array[] =>
+  Array.from({ length: count }, (_, led) => horizonFrom(shape, x[led]!, y[led]!));
+
 const traced = (can: Can, insides: Insides, maxCells: number): TracedCan => {
   const { bounds } = can;
   const [shape, lights] = [broughtHome(can.outline, bounds), lightsAtHome(can)];
@@ -104,6 +109,7 @@ const traced = (can: Can, insides: Insides, maxCells: number): TracedCan => {
     absorbedFaceShare: share(found.absorbedFaceLm),
     absorbedCaseShare: share(found.absorbedCaseLm),
     errorShare: found.outErrorShare,
+    horizons: horizonsOf(shape, lights),
   };
 };
 
@@ -161,27 +167,21 @@ const lay = (lux: Float64Array, grid: Grid, can: Can, found: TracedCan, fluxLm: 
     }
 };
 
-/** Reflected light in letter-shaped cases, each traced in its own outline (seeded; the error is stated). */
-export const reflectedInCans = (
-  cans: readonly Can[],
-  grid: Grid,
-  insides: Insides,
-  maxCells: number,
-  trace: TraceCan,
-): Reflected => {
+/** Reflected light in letter-shaped cases on the map, each as it was traced (seeded; the error is stated). */
+export const reflectedInCans = (cans: readonly Can[], traced: readonly TracedCan[], grid: Grid): Reflected => {
   const lux = new Float64Array(grid.columns * grid.rows);
   let [emittedLm, outLm, absorbedFaceLm, absorbedCaseLm, error2] = [0, 0, 0, 0, 0];
-  for (const can of cans) {
+  cans.forEach((can, index) => {
+    const found = traced[index]!;
     const fluxLm = can.lights.fluxLm.reduce((sum, flux) => sum + flux, 0);
-    if (fluxLm <= 0) continue;
-    const found = trace(can, insides, maxCells);
+    if (fluxLm <= 0) return;
     lay(lux, grid, can, found, fluxLm);
     emittedLm += fluxLm;
     outLm += found.outShare * fluxLm;
     absorbedFaceLm += found.absorbedFaceShare * fluxLm;
     absorbedCaseLm += found.absorbedCaseShare * fluxLm;
     error2 += (found.errorShare * found.outShare * fluxLm) ** 2;
-  }
+  });
   return {
     lux,
     emittedLm,

@@ -9,6 +9,7 @@ import { applyChange } from '../../design/index.js';
 import { createEvaluator, finish, type FaceLitEvaluation } from '../../evaluate/index.js';
 import { offset, outlineArea, rectRing, ringLength, unite, type Outline } from '../../outlines/index.js';
 import { gridOver } from '../../raster/index.js';
+import { horizonFrom } from '../../tracing/index.js';
 import { changed, glance, inBox, tern, testFonts } from '../../testing/harness.js';
 import { cosineLaw, ledsAt } from '../../validation/bench.js';
 
@@ -23,7 +24,13 @@ const of = (change: Readonly<Record<string, unknown>>): FaceLitEvaluation =>
 describe('light straight to the faces of letters', () => {
   const lights = ledsAt([[20, 20, 0]], cosineLaw(1), 10, [0, 0, 1]);
   const grid = gridOver({ x: 0, y: 0, width: 120, height: 120 }, 60, 60);
-  const shown = (inside: Outline) => directInCans(cansOf(inside, lights, grid), grid, 40, () => 1);
+  const shown = (inside: Outline) => {
+    const cans = cansOf(inside, lights, grid);
+    const horizons = cans.map(({ outline, lights: { x, y } }) =>
+      [...x].map((at, led) => horizonFrom(outline, at, y[led]!)),
+    );
+    return directInCans(cans, horizons, grid, 40, () => 1);
+  };
 
   it('is I cos γ / d² where nothing is in the way', () => {
     const map = shown([rectRing({ x: 0, y: 0, width: 120, height: 120 })]);
