@@ -102,6 +102,7 @@ test('the ferry’s letters: each ambient light, wall and layout shows on the wa
   await expect(page.getByLabel('Row pitch')).toBeVisible();
   await page.getByLabel('Strip or modules').selectOption('modules-12v-75');
   await expect(page.getByText(/jumpers, .* of wire/)).toBeVisible();
+  await page.getByRole('button', { name: 'Show strip' }).click();
   // One module is pushed along its wire by the arrow keys, stays there, and is let go.
   const module = page.getByRole('slider', { name: 'Module 1 of piece 2', exact: true });
   await expect(module).toHaveAttribute('aria-valuetext', 'as solved');

@@ -7,6 +7,8 @@ interface OverlayProps {
   readonly view: FrontView;
 }
 
+/** Numbers stand this far above strings of modules, so as not to lie on one (px). */
+const aboveModulesPx = 16;
 /** Pieces drawn with so few points are straight. */
 const straightPoints = 2;
 
@@ -67,7 +69,8 @@ export const StripOverlay = ({ evaluation, view }: OverlayProps) => {
       <Jumpers evaluation={evaluation} view={view} />
       {evaluation.runs.segments.map((segment) => {
         const [x1, y1] = toScreen(view, segment.from[0], segment.from[1]);
-        const [mx, my] = toScreen(view, ...middleOf(segment));
+        const [mx, middleY] = toScreen(view, ...middleOf(segment));
+        const my = middleY - (evaluation.materials.strip.form === 'modules' ? aboveModulesPx : 0);
         const path = pathOf(segment, view);
         return (
           <g key={segment.number} fill="none">

@@ -85,9 +85,11 @@ const Pieces = () => {
       )}
       <p className="mt-1 text-[13px] text-soft">
         {runs.jumpers.length} jumpers, {show(runs.jumpers.reduce((sum, { lengthMm }) => sum + lengthMm, 0))} of wire;{' '}
-        {open === 0 ? 'none in the open' : `${open} cross open wall`}. Drag the start of a piece along its path
-        {evaluation.materials.strip.form === 'modules' ? ', or one module,' : ''}
-        and it is held there.
+        {open === 0 ? 'none in the open' : `${open} cross open wall`}. With the strip shown, drag{' '}
+        {evaluation.materials.strip.form === 'modules'
+          ? 'the start of a string or a single module'
+          : 'the start of a piece'}{' '}
+        along its path: it is held there.
       </p>
       {packing.reels.reels.map((reel, index) => (
         <p key={index} className="mt-1 text-[13px] text-soft">
