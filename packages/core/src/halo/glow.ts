@@ -66,7 +66,7 @@ export interface HaloGlowInputs {
 const marginHeights = 11;
 const leastMarginMm = 60;
 /** Cells wanted over the LEDs’ height above the wall. */
-const cellsPerHeight = 4;
+const cellsPerHeight = 3;
 /** Places along the outline at which the edge is looked at: so many over the LEDs’ height, and no more in all. */
 const placesPerHeight = 6;
 const mostPlaces = 1800;

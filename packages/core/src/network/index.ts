@@ -1,5 +1,5 @@
 export { solveNetwork } from './solve.js';
 export { ampsAt } from './law.js';
 export type { LoadLaw, Loads, Network, Resistors, Solution, Source } from './types.js';
-export { networkBuilder, type NetworkBuilder, type NodeMark } from './builder.js';
+export { networkBuilder, type NetworkBuilder } from './builder.js';
 export { addLadder, type Ladder, type LadderEnds } from './ladder.js';

@@ -1,5 +1,5 @@
 import type { LoadLaw } from './types.js';
-import type { NetworkBuilder, NodeMark } from './builder.js';
+import type { NetworkBuilder } from './builder.js';
 
 /** A piece of strip as a network: groups at even steps on copper that runs out and back. */
 export interface Ladder {
@@ -11,10 +11,10 @@ export interface Ladder {
 
 /** Where a ladder begins and ends, and its groups’ places among the loads. */
 export interface LadderEnds {
-  readonly startPlus: NodeMark;
-  readonly startMinus: NodeMark;
-  readonly endPlus: NodeMark;
-  readonly endMinus: NodeMark;
+  readonly startPlus: number;
+  readonly startMinus: number;
+  readonly endPlus: number;
+  readonly endMinus: number;
   readonly firstLoad: number;
 }
 
@@ -23,17 +23,12 @@ export interface LadderEnds {
  * step of rail to the ends. Without groups it is two wires.
  */
 export const addLadder = (builder: NetworkBuilder, { groups, law, railOhm }: Ladder): LadderEnds => {
-  const [startPlus, startMinus, endPlus, endMinus] = [
-    builder.outer(),
-    builder.outer(),
-    builder.outer(),
-    builder.outer(),
-  ];
+  const [startPlus, startMinus, endPlus, endMinus] = [builder.node(), builder.node(), builder.node(), builder.node()];
   const step = railOhm / Math.max(1, groups);
   let [plus, minus] = [startPlus, startMinus];
   let firstLoad = -1;
   for (let group = 0; group < groups; group += 1) {
-    const [nextPlus, nextMinus] = [builder.inner(), builder.inner()];
+    const [nextPlus, nextMinus] = [builder.node(), builder.node()];
     const ohm = group === 0 ? step / 2 : step;
     builder.resistor(plus, nextPlus, ohm);
     builder.resistor(minus, nextMinus, ohm);

@@ -1,7 +1,6 @@
-import { eliminationOrder } from './order.js';
-import { ampsAt, slopeAt } from './law.js';
+import { branchEnds, reachOf, type BranchEnds, type Reach } from './graph.js';
+import { loadColumns } from './laws.js';
 import { factorInto, patternOf, roomFor, solveInPlace, type UpperTriangle } from './ldl.js';
-import { partsOf } from './parts.js';
 import type { Network, Solution } from './types.js';
 
 // Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
@@ -12,63 +11,54 @@ const leastOhm = 1e-5;
 /** To every node’s own conductance, for the step alone: what hangs on nothing else must not make it endless (S). */
 const leakSiemens = 1e-9;
 const mostRounds = 80;
-/** Kirchhoff’s law holds to this, or to this share of all that the supplies give, whichever is more (A). */
-const leftoverA = 1e-10;
-const leftoverShare = 1e-11;
-/** A step may overshoot until its slope is this share of what it was, turned round. */
+/** Kirchhoff’s law holds to this, or to this share of what the supplies would give into a short, whichever is more (A). */
+const leftoverA = 1e-9;
+const leftoverShare = 2e-15;
+/** Good enough is polished on as long as each round leaves less than this share of what the last one left. */
+const polished = 0.1;
+/** A step may overshoot until its slope is this share of what it was, turned round; it is shortened so often at most. */
 const overshoot = 0.5;
+const mostTurns = 30;
 
-/** Where each branch’s numbers go in the matrix. */
+/** Where each branch’s numbers go in the matrix; −1 for nodes that are fixed, and where there is nothing to write. */
 interface Assembly {
   readonly triangle: UpperTriangle;
   readonly diagonalAt: Int32Array;
-  /** By branch: resistors, loads, sources in turn; −1 where one end is fixed. */
   readonly crossAt: Int32Array;
-  /** Branch ends as rows of the matrix; −1 for fixed nodes. */
   readonly rowA: Int32Array;
   readonly rowB: Int32Array;
+  /** The node of each row. */
+  readonly nodeOf: Int32Array;
 }
 
-const branchEnds = ({ resistors, loads, sources }: Network): readonly [Int32Array, Int32Array] => {
-  const [r, l] = [resistors.from.length, loads.plus.length];
-  const [a, b] = [new Int32Array(r + l + sources.length), new Int32Array(r + l + sources.length)];
-  a.set(resistors.from);
-  b.set(resistors.to);
-  a.set(loads.plus, r);
-  b.set(loads.minus, r);
-  sources.forEach(({ plus, minus }, source) => {
-    a[r + l + source] = plus;
-    b[r + l + source] = minus;
-  });
-  return [a, b];
-};
-
-const assemblyOf = (network: Network, fixed: Uint8Array): Assembly => {
+const assemblyOf = (network: Network, { a, b }: BranchEnds, { order, grounds }: Reach): Assembly => {
   const rowOf = new Int32Array(network.nodes).fill(-1);
+  const fixed = new Set(grounds);
+  const nodeOf = new Int32Array(order.length - fixed.size);
   let size = 0;
-  for (const node of eliminationOrder(network)) {
-    if (fixed[node]) continue;
+  for (let at = order.length - 1; at >= 0; at -= 1) {
+    const node = order[at]!;
+    if (fixed.has(node)) continue;
     rowOf[node] = size;
+    nodeOf[size] = node;
     size += 1;
   }
-  const [a, b] = branchEnds(network);
-  const [rowA, rowB] = [a.map((node) => rowOf[node]!), b.map((node) => rowOf[node]!)];
-  const counts = new Int32Array(size).fill(1);
-  for (let branch = 0; branch < rowA.length; branch += 1)
-    if (rowA[branch]! >= 0 && rowB[branch]! >= 0 && rowA[branch] !== rowB[branch])
-      counts[max(rowA[branch]!, rowB[branch]!)]! += 1;
+  const [rowA, rowB] = [new Int32Array(a.length), new Int32Array(a.length)];
   const starts = new Int32Array(size + 1);
-  for (let row = 0; row < size; row += 1) starts[row + 1] = starts[row]! + counts[row]!;
-  const rows = new Int32Array(starts[size]!);
-  const filled = Int32Array.from(starts.subarray(0, size));
-  const diagonalAt = new Int32Array(size);
-  for (let row = 0; row < size; row += 1) {
-    diagonalAt[row] = filled[row]!;
-    rows[filled[row]!] = row;
-    filled[row]! += 1;
+  for (let row = 0; row < size; row += 1) starts[row + 1] = 1;
+  for (let branch = 0; branch < a.length; branch += 1) {
+    const [one, other] = [rowOf[a[branch]!]!, rowOf[b[branch]!]!];
+    rowA[branch] = one;
+    rowB[branch] = other;
+    if (one >= 0 && other >= 0 && one !== other) starts[max(one, other) + 1]! += 1;
   }
-  const crossAt = new Int32Array(rowA.length).fill(-1);
-  for (let branch = 0; branch < rowA.length; branch += 1) {
+  for (let row = 0; row < size; row += 1) starts[row + 1]! += starts[row]!;
+  const rows = new Int32Array(starts[size]!);
+  const diagonalAt = starts.slice(0, size);
+  const filled = diagonalAt.map((place) => place + 1);
+  for (let row = 0; row < size; row += 1) rows[diagonalAt[row]!] = row;
+  const crossAt = new Int32Array(a.length).fill(-1);
+  for (let branch = 0; branch < a.length; branch += 1) {
     const [one, other] = [rowA[branch]!, rowB[branch]!];
     if (one < 0 || other < 0 || one === other) continue;
     const column = max(one, other);
@@ -76,33 +66,26 @@ const assemblyOf = (network: Network, fixed: Uint8Array): Assembly => {
     rows[filled[column]!] = min(one, other);
     filled[column]! += 1;
   }
-  return { triangle: { size, starts, rows }, diagonalAt, crossAt, rowA, rowB };
+  return { triangle: { size, starts, rows }, diagonalAt, crossAt, rowA, rowB, nodeOf };
 };
 
-/** Currents of all branches at given voltages, from their first node to their second. Mutates `amps`. */
-const branchAmps = (network: Network, volts: Float64Array, amps: Float64Array): void => {
-  const { resistors, loads, laws, sources } = network;
-  const [r, l] = [resistors.from.length, loads.plus.length];
-  for (let branch = 0; branch < r; branch += 1)
-    amps[branch] =
-      (volts[resistors.from[branch]!]! - volts[resistors.to[branch]!]!) / max(leastOhm, resistors.ohm[branch]!);
-  for (let load = 0; load < l; load += 1)
-    amps[r + load] = ampsAt(laws[loads.law[load]!]!, volts[loads.plus[load]!]! - volts[loads.minus[load]!]!);
-  sources.forEach(({ plus, minus, volts: emf, ohm }, source) => {
-    amps[r + l + source] = (volts[plus]! - volts[minus]! - emf) / max(leastOhm, ohm);
-  });
-};
-
-/** Conductances of all branches at given voltages. Mutates `siemens`. */
-const branchSiemens = (network: Network, volts: Float64Array, siemens: Float64Array): void => {
-  const { resistors, loads, laws, sources } = network;
-  const [r, l] = [resistors.from.length, loads.plus.length];
-  for (let branch = 0; branch < r; branch += 1) siemens[branch] = 1 / max(leastOhm, resistors.ohm[branch]!);
-  for (let load = 0; load < l; load += 1)
-    siemens[r + load] = slopeAt(laws[loads.law[load]!]!, volts[loads.plus[load]!]! - volts[loads.minus[load]!]!);
-  sources.forEach(({ ohm }, source) => {
-    siemens[r + l + source] = 1 / max(leastOhm, ohm);
-  });
+/** Adds conductances of branches `first` up to `last` to the matrix. Mutates `values`. */
+const addSiemens = (
+  values: Float64Array,
+  siemens: Float64Array,
+  { diagonalAt, crossAt, rowA, rowB }: Assembly,
+  first: number,
+  last: number,
+): void => {
+  for (let branch = first; branch < last; branch += 1) {
+    const own = siemens[branch]!;
+    const [a, b] = [rowA[branch]!, rowB[branch]!];
+    if (own === 0 || a === b) continue;
+    if (a >= 0) values[diagonalAt[a]!]! += own;
+    if (b >= 0) values[diagonalAt[b]!]! += own;
+    const cross = crossAt[branch]!;
+    if (cross >= 0) values[cross]! -= own;
+  }
 };
 
 /** What flows into each free node and does not leave it. Mutates `left`. Answers with the largest. */
@@ -124,10 +107,17 @@ const dot = (one: Float64Array, other: Float64Array): number => {
   return sum;
 };
 
-const fixedNodes = (network: Network, grounds: readonly number[], unfed: Uint8Array): Uint8Array => {
-  const fixed = Uint8Array.from(unfed);
-  for (const ground of grounds) fixed[ground] = 1;
-  return fixed;
+/** A first guess: what copper joins to a supply’s plus has its voltage, all else none. Mutates `volts`. */
+const guess = ({ resistors, sources }: Network, volts: Float64Array): void => {
+  const [from, to] = [resistors.from, resistors.to];
+  for (const { plus, volts: emf } of sources) volts[plus] = emf;
+  const minuses = new Set(sources.map(({ minus }) => minus));
+  // Copper is laid outward from the supplies, so that going over it once reaches all but rings.
+  for (let branch = 0; branch < from.length; branch += 1) {
+    const [a, b] = [from[branch]!, to[branch]!];
+    if (volts[a] !== 0 && volts[b] === 0 && !minuses.has(b)) volts[b] = volts[a]!;
+    else if (volts[b] !== 0 && volts[a] === 0 && !minuses.has(a)) volts[a] = volts[b]!;
+  }
 };
 
 /**
@@ -136,71 +126,81 @@ const fixedNodes = (network: Network, grounds: readonly number[], unfed: Uint8Ar
  * (S. Boyd & L. Vandenberghe, Convex Optimization, 2004, 9.5). Always ends; `residualA` says how exact the answer is.
  */
 export const solveNetwork = (network: Network): Solution => {
-  const { nodes, resistors, loads, sources } = network;
-  const { grounds, unfed } = partsOf(network);
-  const assembly = assemblyOf(network, fixedNodes(network, grounds, unfed));
-  const { triangle, diagonalAt, crossAt, rowA, rowB } = assembly;
-  const { size } = triangle;
+  const { resistors, loads, sources } = network;
+  const [r, l] = [resistors.from.length, loads.plus.length];
+  const ends = branchEnds(network);
+  const reach = reachOf(network, ends);
+  const assembly = assemblyOf(network, ends, reach);
+  const { triangle, diagonalAt, nodeOf } = assembly;
   const pattern = patternOf(triangle);
   const factor = roomFor(pattern);
-  const values = new Float64Array(triangle.rows.length);
-  const volts = new Float64Array(nodes);
-  const nodeOf = new Int32Array(size);
-  const [aEnds, bEnds] = branchEnds(network);
-  aEnds.forEach((node, branch) => rowA[branch]! >= 0 && (nodeOf[rowA[branch]!] = node));
-  bEnds.forEach((node, branch) => rowB[branch]! >= 0 && (nodeOf[rowB[branch]!] = node));
-  const [amps, siemens] = [new Float64Array(rowA.length), new Float64Array(rowA.length)];
-  const [left, leftThen] = [new Float64Array(size), new Float64Array(size)];
-  const step = new Float64Array(size);
-  const tried = new Float64Array(nodes);
+  const columns = loadColumns(network);
+  const siemens = new Float64Array(ends.a.length);
+  for (let branch = 0; branch < r; branch += 1) siemens[branch] = 1 / max(leastOhm, resistors.ohm[branch]!);
+  sources.forEach(({ ohm }, source) => (siemens[r + l + source] = 1 / max(leastOhm, ohm)));
+  // What copper and supplies add is the same each round.
+  const steady = new Float64Array(triangle.rows.length);
+  for (let row = 0; row < triangle.size; row += 1) steady[diagonalAt[row]!] = leakSiemens;
+  addSiemens(steady, siemens, assembly, 0, r);
+  addSiemens(steady, siemens, assembly, r + l, siemens.length);
+  const values = new Float64Array(steady.length);
+  const amps = new Float64Array(ends.a.length);
+  const [left, leftThen] = [new Float64Array(triangle.size), new Float64Array(triangle.size)];
+  const step = new Float64Array(triangle.size);
+  const [volts, tried] = [new Float64Array(network.nodes), new Float64Array(network.nodes)];
 
   const residual = (at: Float64Array, into: Float64Array): number => {
-    branchAmps(network, at, amps);
+    for (let branch = 0; branch < r; branch += 1)
+      amps[branch] = (at[ends.a[branch]!]! - at[ends.b[branch]!]!) * siemens[branch]!;
+    columns.amps(at, amps, r);
+    sources.forEach(({ plus, minus, volts: emf }, source) => {
+      amps[r + l + source] = (at[plus]! - at[minus]! - emf) * siemens[r + l + source]!;
+    });
     return leftOver(amps, assembly, into);
   };
+  // While no load crosses a knee the matrix stays as it is, and so do its factors: the step then only takes out rounding.
+  let rounds = 0;
+  const factored = new Float64Array(l).fill(-1);
   const findStep = (): boolean => {
-    branchSiemens(network, volts, siemens);
-    values.fill(0);
-    for (let row = 0; row < size; row += 1) values[diagonalAt[row]!] = leakSiemens;
-    for (let branch = 0; branch < siemens.length; branch += 1) {
-      const [a, b] = [rowA[branch]!, rowB[branch]!];
-      if (a === b) continue;
-      if (a >= 0) values[diagonalAt[a]!]! += siemens[branch]!;
-      if (b >= 0) values[diagonalAt[b]!]! += siemens[branch]!;
-      if (crossAt[branch]! >= 0) values[crossAt[branch]!]! -= siemens[branch]!;
+    columns.slopes(volts, siemens, r);
+    const slopes = siemens.subarray(r, r + l);
+    if (rounds === 0 || slopes.some((slope, load) => slope !== factored[load])) {
+      factored.set(slopes);
+      values.set(steady);
+      addSiemens(values, siemens, assembly, r, r + l);
+      if (!factorInto(factor, triangle, values, pattern)) return false;
     }
-    if (!factorInto(factor, triangle, values, pattern)) return false;
     step.set(left);
     solveInPlace(step, factor, pattern);
     return true;
   };
-  const goTo = (share: number): number => {
+  const goBy = (share: number): number => {
     tried.set(volts);
-    for (let row = 0; row < size; row += 1) tried[nodeOf[row]!]! += share * step[row]!;
+    for (let row = 0; row < step.length; row += 1) tried[nodeOf[row]!]! += share * step[row]!;
     return residual(tried, leftThen);
   };
-  const enough = (): number =>
-    max(leftoverA, leftoverShare * sources.reduce((sum, { volts: emf, ohm }) => sum + emf / max(leastOhm, ohm), 0));
 
+  const shortA = sources.reduce((sum, { volts: emf, ohm }) => sum + abs(emf) / max(leastOhm, ohm), 0);
+  const enough = max(leftoverA, leftoverShare * shortA);
+  guess(network, volts);
   let most = residual(volts, left);
-  let rounds = 0;
-  for (; rounds < mostRounds && most > enough(); rounds += 1) {
-    if (!findStep()) break;
+  let before = Infinity;
+  while (rounds < mostRounds && most > 0 && (most > enough || most < polished * before) && findStep()) {
+    rounds += 1;
+    before = most;
     const slope = dot(left, step);
     let share = 1;
-    let found = goTo(share);
-    for (let turn = 0; turn < 30; turn += 1) {
+    most = goBy(share);
+    for (let turn = 0; turn < mostTurns; turn += 1) {
       const then = dot(leftThen, step);
       if (then >= -overshoot * slope) break;
       share *= min(0.9, max(0.05, slope / (slope - then)));
-      found = goTo(share);
+      most = goBy(share);
     }
     volts.set(tried);
     left.set(leftThen);
-    most = found;
   }
-  branchAmps(network, volts, amps);
-  const [r, l] = [resistors.from.length, loads.plus.length];
+  residual(volts, left);
   return {
     volts,
     resistorAmps: amps.slice(0, r),
@@ -208,7 +208,7 @@ export const solveNetwork = (network: Network): Solution => {
     sourceAmps: amps.slice(r + l).map((amp) => -amp),
     residualA: most,
     rounds,
-    settled: most <= enough(),
-    unfed,
+    settled: most <= enough,
+    unfed: reach.unfed,
   };
 };

@@ -26,13 +26,9 @@ export interface Loads {
   readonly law: Int32Array;
 }
 
-/**
- * A direct-current network. Nodes are numbered from 0; the first `inner` of them are the insides of ladders (strip), in
- * order along each ladder, which is the order they are best solved in.
- */
+/** A direct-current network. Nodes are numbered from 0. */
 export interface Network {
   readonly nodes: number;
-  readonly inner: number;
   readonly resistors: Resistors;
   readonly loads: Loads;
   readonly laws: readonly LoadLaw[];
