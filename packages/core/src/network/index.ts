@@ -1,4 +1,4 @@
-export { solveNetwork } from './solve.js';
+export { prepareNetwork, solveNetwork, type Prepared } from './solve.js';
 export { ampsAt } from './law.js';
 export type { LoadLaw, Loads, Network, Resistors, Solution, Source } from './types.js';
 export { networkBuilder, type NetworkBuilder } from './builder.js';

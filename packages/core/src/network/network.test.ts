@@ -1,6 +1,15 @@
 import { describe, expect, it } from '@jest/globals';
 import { seededRandom } from '../maths/index.js';
-import { addLadder, ampsAt, networkBuilder, solveNetwork, type LoadLaw, type Network, type Solution } from './index.js';
+import {
+  addLadder,
+  ampsAt,
+  networkBuilder,
+  prepareNetwork,
+  solveNetwork,
+  type LoadLaw,
+  type Network,
+  type Solution,
+} from './index.js';
 
 /** A strip fed where it is told by one stiff supply; volts across each group, and amps of each supply feed. */
 const fedStrip = (
@@ -196,6 +205,20 @@ describe('any network', () => {
       found.volts.forEach((volts, node) => expect(Math.abs(volts - other[node]!)).toBeLessThan(1e-5));
     },
   );
+});
+
+describe('networks wired alike', () => {
+  it('are solved by what was prepared for one of them', () => {
+    const one = anyNetwork(7);
+    const prepared = prepareNetwork(one);
+    const other: Network = {
+      ...one,
+      resistors: { ...one.resistors, ohm: one.resistors.ohm.map((ohm) => 0.5 * ohm + 0.01) },
+      sources: one.sources.map((source) => ({ ...source, volts: source.volts + 3 })),
+    };
+    expect(solveNetwork(other, prepared).volts).toEqual(solveNetwork(other).volts);
+    expect(solveNetwork(one, prepared).volts).not.toEqual(solveNetwork(other).volts);
+  });
 });
 
 describe('networks that make no sense', () => {
