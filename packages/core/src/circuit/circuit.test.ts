@@ -1,9 +1,11 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../artwork/index.js';
-import { seededRandom } from '../maths/index.js';
+import { shippedCatalogue } from '../catalogue/index.js';
+import type { PowerDesign } from '../design/index.js';
+import type { LightRuns, Segment } from '../light-runs/index.js';
 import { changed, dispensary, inBox, look, testFonts } from '../testing/harness.js';
 import { groupChains } from './chains.js';
-import { bothEndsSiemens, inputSiemens, join, stripPort, through, unchanged, wirePort, type Line } from './ladder.js';
+import { wireUp } from './index.js';
 
 let fonts: FontBook;
 beforeAll(async () => {
@@ -12,67 +14,9 @@ beforeAll(async () => {
 
 const circuitOf = (change: Readonly<Record<string, unknown>>) => look(changed(dispensary, change), fonts).circuit;
 
-/** A strip as `count` lumps solved from the far end, independent of the closed form. */
-const lumpedShare = ({ ohmPerM, siemensPerM }: Line, lengthM: number, count: number): number => {
-  const [r, g] = [(ohmPerM * lengthM) / count, (siemensPerM * lengthM) / count];
-  let [u, i] = [1, 0];
-  for (let lump = 0; lump < count; lump += 1) {
-    i += (u * g) / 2;
-    u += i * r;
-    i += (u * g) / 2;
-  }
-  return 1 / u;
-};
-
-describe('a strip as a loaded line', () => {
-  const line: Line = { ohmPerM: 0.12, siemensPerM: 0.139 };
-
-  it.each([0.5, 2, 5, 12])('drops as 1 / cosh(kL) over %d m fed at one end', (length) => {
-    const k = Math.sqrt(line.ohmPerM * line.siemensPerM);
-    const port = stripPort(line, length);
-    const end = through(port, { u: 1, i: inputSiemens(port) });
-    expect(end.u).toBeCloseTo(1 / Math.cosh(k * length), 9);
-    expect(end.i).toBeCloseTo(0, 12);
-    expect(end.u).toBeCloseTo(lumpedShare(line, length, 20_000), 6);
-  });
-
-  it('fed at both ends is dimmest in the middle, as two halves', () => {
-    const { start, end } = bothEndsSiemens(stripPort(line, 6));
-    expect(start).toBeCloseTo(-end, 9);
-    const middle = through(stripPort(line, 3), { u: 1, i: start });
-    const half = stripPort(line, 3);
-    expect(middle.u).toBeCloseTo(through(half, { u: 1, i: inputSiemens(half) }).u, 9);
-    expect(middle.i).toBeCloseTo(0, 9);
-  });
-
-  it('in pieces joined by wires of no length is the strip in one piece', () => {
-    const random = seededRandom(4);
-    const pieces = Array.from({ length: 9 }, () => random());
-    const joined = pieces.reduce((port, length) => join(join(port, wirePort(0)), stripPort(line, length)), unchanged);
-    const whole = stripPort(
-      line,
-      pieces.reduce((sum, length) => sum + length, 0),
-    );
-    joined.forEach((value, index) => expect(value).toBeCloseTo(whole[index]!, 9));
-  });
-
-  it('keeps its current: what flows in is what its LEDs take', () => {
-    const port = stripPort(line, 4);
-    const start = { u: 1, i: inputSiemens(port) };
-    const steps = 4000;
-    let taken = 0;
-    for (let step = 0; step < steps; step += 1)
-      taken += (through(stripPort(line, ((step + 0.5) * 4) / steps), start).u * line.siemensPerM * 4) / steps;
-    expect(taken).toBeCloseTo(start.i, 6);
-  });
-});
-
 describe('chains', () => {
   const segments = (count: number, lengthMm: number) =>
-    Array.from(
-      { length: count },
-      (_, index) => ({ number: index + 1, lengthMm }) as Parameters<typeof groupChains>[0][number],
-    );
+    Array.from({ length: count }, (_, index) => ({ number: index + 1, lengthMm }) as Segment);
 
   it.each([
     [4, 850, 10_000, [4]],
@@ -85,6 +29,125 @@ describe('chains', () => {
     const chains = groupChains(segments(count, length), longest);
     expect(chains.map((chain) => chain.length)).toEqual(sizes);
     expect(chains.flat()).toEqual(Array.from({ length: count }, (_, index) => index));
+  });
+});
+
+describe('chains made by hand', () => {
+  const rows = (count: number) =>
+    Array.from({ length: count }, (_, index) => ({ number: index + 1, lengthMm: 800 }) as Segment);
+
+  it('begin where they are told to, and carry on where they are told to', () => {
+    const none = new Set<number>();
+    expect(groupChains(rows(4), 10_000, { begin: new Set([3]), carryOn: none })).toEqual([
+      [0, 1],
+      [2, 3],
+    ]);
+    expect(groupChains(rows(4), 1700, { begin: none, carryOn: new Set([3]) })).toEqual([[0, 1, 2], [3]]);
+    // There is nothing before the first piece to carry on.
+    expect(groupChains(rows(2), 800, { begin: none, carryOn: new Set([1]) })).toEqual([[0], [1]]);
+  });
+});
+
+/** One long run of strip, fed as told. */
+const runOf = (metres: number, power: Partial<PowerDesign>, lead = 500) => {
+  const strip = shippedCatalogue.strips.find(({ id }) => id === dispensary.assemblies[0]!.light.stripId)!;
+  const length = metres * 1000;
+  const cuts = Math.round(length / strip.cutPitchMm);
+  const lengthMm = cuts * strip.cutPitchMm;
+  const perPiece = Math.round((lengthMm * strip.ledsPerM) / 1000);
+  const pitch = 1000 / strip.ledsPerM;
+  const segment: Segment = {
+    number: 1,
+    from: [0, 0, 0],
+    to: [lengthMm, 0, 0],
+    path: [
+      [0, 0, 0],
+      [lengthMm, 0, 0],
+    ],
+    lengthMm,
+    normal: [0, 0, 1],
+    on: 'back',
+    leftoverMm: 0,
+    ledCount: perPiece,
+  };
+  const along = Float64Array.from({ length: perPiece }, (_, led) => (led + 0.5) * pitch);
+  const zeros = new Float64Array(perPiece);
+  const runs: LightRuns = {
+    segments: [segment],
+    leds: { count: perPiece, x: along, y: zeros, z: zeros, segment: new Uint32Array(perPiece), along },
+    stripMm: lengthMm,
+    ledPitchMm: pitch,
+    rowPitchMm: null,
+    throwMm: 50,
+  };
+  const circuit = wireUp(
+    { ...dispensary.brief, leadLengthMm: lead },
+    { ...dispensary.power, ...power },
+    shippedCatalogue,
+    strip,
+    [0, 0, 0],
+    runs,
+  );
+  return { circuit, strip, lengthMm };
+};
+
+describe('a run solved group by group', () => {
+  it.each([1, 4, 8])('of %d m falls off as a hyperbolic cosine', (metres) => {
+    const { circuit, strip, lengthMm } = runOf(metres, {});
+    const perM = strip.wattsPerM / strip.voltageV / (strip.voltageV - strip.forwardV);
+    const k = Math.sqrt(strip.trackOhmPerM * perM);
+    const length = lengthMm / 1000;
+    const [first, last] = [circuit.fluxShare[0]!, circuit.fluxShare.at(-1)!];
+    // Between the middles of the first and the last group.
+    const half = strip.cutPitchMm / 2000;
+    const expected = Math.cosh(k * half) / Math.cosh(k * (length - half));
+    expect(Math.abs(last / first / expected - 1)).toBeLessThan(0.001);
+    expect(circuit.settled).toBe(true);
+    expect(circuit.residualA).toBeLessThan(1e-6);
+  });
+
+  it('is as bright at its end as at its start when that is fed too, and dimmest in the middle', () => {
+    const [plain, fed] = [runOf(8, {}).circuit, runOf(8, { injections: [{ piece: 1, end: 'end' }] }).circuit];
+    const middle = Math.floor(fed.fluxShare.length / 2);
+    expect(fed.fluxShare.at(-1)!).toBeGreaterThan(plain.fluxShare.at(-1)! + 0.05);
+    expect(fed.fluxShare[middle]).toBeLessThan(fed.fluxShare.at(-1)!);
+    expect(fed.chains[0]).toMatchObject({ injections: 1 });
+    expect(fed.wires.filter(({ injected }) => injected)).toMatchObject([{ from: 'lead', to: 'segment 1 end' }]);
+    // Feeding where it is fed already adds nothing.
+    expect(runOf(8, { injections: [{ piece: 1, end: 'start' }] }).circuit.wires).toHaveLength(1);
+  });
+
+  it('fed backward is the same run turned round', () => {
+    const [there, back] = [runOf(6, {}).circuit, runOf(6, { fedBackward: [1] }).circuit];
+    expect(back.wires[0]).toMatchObject({ to: 'segment 1 end' });
+    // Its wire is longer, as far as the strip reaches.
+    expect(back.wires[0]!.lengthMm - there.wires[0]!.lengthMm).toBeCloseTo(6000, 6);
+    expect(back.fluxShare[0]!).toBeLessThan(back.fluxShare.at(-1)!);
+  });
+
+  it('gives what it takes: power in is light, resistors and copper', () => {
+    const { circuit } = runOf(5, {}, 4000);
+    const inGroups = circuit.groups.volts.reduce((sum, volts, group) => sum + volts * circuit.groups.amps[group]!, 0);
+    expect(circuit.watts).toBeCloseTo(inGroups + circuit.copperWatts, 3);
+    expect(circuit.copperWatts).toBeGreaterThan(0.1);
+  });
+
+  it('loses more at clips than at solder, and clips carry less', () => {
+    const drop = (joint: PowerDesign['joint']): number => runOf(5, { joint }).circuit.chains[0]!.dropV;
+    expect(drop('clip')).toBeGreaterThan(drop('solder') + 0.02);
+    const rated = (joint: PowerDesign['joint']): number =>
+      runOf(5, { joint }).circuit.carriers.find(({ kind }) => kind === 'joint')!.ratedA;
+    expect(rated('clip')).toBeLessThan(rated('solder'));
+  });
+
+  it('holds everything that carries current against its rating', () => {
+    const { circuit, strip } = runOf(15, {});
+    const copper = circuit.carriers.find(({ kind }) => kind === 'strip')!;
+    expect(copper.ratedA).toBeCloseTo(((strip.maxRunMm / 1000) * strip.wattsPerM) / strip.voltageV, 9);
+    expect(copper.amps).toBeGreaterThan(copper.ratedA);
+    expect(new Set(circuit.carriers.map(({ kind }) => kind))).toEqual(
+      new Set(['lead', 'wire', 'joint', 'strip', ...(circuit.supply === null ? [] : ['supply'])]),
+    );
   });
 });
 

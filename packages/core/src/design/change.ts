@@ -29,6 +29,11 @@ const mayBeAbsent: ReadonlySet<string> = new Set([
   'leftOut',
   'splits',
   'registration',
+  'joint',
+  'chainsBegin',
+  'chainsCarryOn',
+  'fedBackward',
+  'injections',
 ]);
 
 const setAt = (target: unknown, keys: readonly string[], value: unknown): unknown => {

@@ -314,6 +314,8 @@ const halo = z.looseObject({
   light: haloLight,
 });
 
+const pieceNumbers = z.array(z.number().int().min(1).max(5000)).max(5000);
+
 const power = z
   .looseObject({
     supplyId: z.union([z.literal('auto'), id]),
@@ -321,6 +323,20 @@ const power = z
     wireId: z.union([z.literal('auto'), id]),
     headroomShare: z.number().min(0).max(1).describe('Reserve over the full load; 0.2 is usual.'),
     feed: z.enum(['one-end', 'both-ends']),
+    joint: z
+      .enum(['solder', 'clip', 'plug', 'lever', 'screw'])
+      .optional()
+      .describe('How wires are joined to strip; soldered when left out.'),
+    chainsBegin: pieceNumbers.optional().describe('Pieces that begin a chain of their own, by hand.'),
+    chainsCarryOn: pieceNumbers.optional().describe('Pieces that carry on the chain before them, by hand.'),
+    fedBackward: pieceNumbers
+      .optional()
+      .describe('Chains that are fed at their far end, each named by the lowest number of its pieces.'),
+    injections: z
+      .array(z.looseObject({ piece: z.number().int().min(1).max(5000), end: z.enum(['start', 'end']) }))
+      .max(1000)
+      .optional()
+      .describe('Ends of pieces that are fed besides.'),
   })
   .describe('Supply, wire and feeding; shared by all assemblies.');
 

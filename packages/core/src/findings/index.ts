@@ -1,4 +1,5 @@
 import { cornersRound, countersLoose, gapsLost, strokesThin } from './artwork-rules.js';
+import { overRating } from './power-rules.js';
 import { costsTooMuch, leadDrops, missingLetters, notResolved } from './shared-rules.js';
 import { bareOutdoors, pieceOverReel, runTooLong, wrongColour } from './strip-rules.js';
 import type { RawFinding, Rule, RuleContext, Severity } from './types.js';
@@ -30,6 +31,7 @@ const sharedRules: readonly Rule[] = [
   bareOutdoors,
   runTooLong,
   leadDrops,
+  overRating,
   missingLetters,
   strokesThin,
   gapsLost,

@@ -1,3 +1,5 @@
+import type { Chain } from '../circuit/index.js';
+import type { DesignChange } from '../design/index.js';
 import type { StageResults } from '../evaluate/types.js';
 import { changeStrip, oneChange, suitableStrips } from './candidates.js';
 import type { Place, Rule } from './types.js';
@@ -11,8 +13,8 @@ export const wholeFront = ({ geometry: { outside } }: StageResults): Place => ({
 /** Least light at the far end of a chain, against the start; typical. */
 const dimmestAllowed = 0.85;
 
-const longestChain = ({ circuit }: StageResults): number =>
-  circuit.chains.reduce((most, { stripMm }) => Math.max(most, stripMm), 0);
+const longestFed = ({ circuit }: StageResults): number =>
+  circuit.chains.reduce((most, { fedMm }) => Math.max(most, fedMm), 0);
 /** Light of the dimmest LED over that of the brightest: what a lead loses dims all alike and is not counted here. */
 const dimmest = ({ circuit }: StageResults): number => {
   const least = circuit.chains.reduce((share, { dimmestShare }) => Math.min(share, dimmestShare), 1);
@@ -20,32 +22,72 @@ const dimmest = ({ circuit }: StageResults): number => {
   return most > 0 ? least / most : 1;
 };
 
-/** A run longer than the strip allows, or one whose end grows dim. */
+/** Strip up to this much longer than its longest run is no finding: feeds never share a run quite evenly. */
+const runSlack = 1.01;
+
+/** The chain that is in need most: the one that hangs longest on one feed, or has the dimmest group. */
+const neediest = ({ circuit }: StageResults, over: boolean): Chain =>
+  circuit.chains.reduce((worst, chain) =>
+    (over ? chain.fedMm > worst.fedMm : chain.dimmestShare < worst.dimmestShare) ? chain : worst,
+  );
+
+/** The piece where a chain is dimmest. */
+const dimPlace = ({ circuit, runs }: StageResults, chain: Chain): Place => {
+  const { from, to } = runs.segments[circuit.groups.segment[chain.dimmestGroup]!]!;
+  const roundMm = 10;
+  const [left, low] = [Math.min(from[0], to[0]) - roundMm, Math.min(from[1], to[1]) - roundMm];
+  return {
+    view: 'front',
+    rect: {
+      x: left,
+      y: low,
+      width: Math.max(from[0], to[0]) + roundMm - left,
+      height: Math.max(from[1], to[1]) + roundMm - low,
+    },
+  };
+};
+
+/** Feeds the far end of every chain that is too long or too dim, besides what is fed already. */
+const injectFarEnds = (results: StageResults, needs: (chain: Chain) => boolean): DesignChange => {
+  const { circuit, runs, design } = results;
+  const given = design.power.injections ?? [];
+  const added = circuit.chains.filter(needs).map(({ segments }) => {
+    const last = runs.segments[segments[segments.length - 1]!]!.number;
+    const backward = design.power.fedBackward?.some((number) =>
+      segments.some((at) => runs.segments[at]!.number === number),
+    );
+    return { piece: last, end: backward === true ? ('start' as const) : ('end' as const) };
+  });
+  return [{ path: 'power.injections', value: [...given, ...added] }];
+};
+
+/** A run longer than the strip allows on one feed, or one whose end grows dim. */
 export const runTooLong: Rule = ({ results, catalogue }) => {
-  const { materials, design } = results;
-  const bothEnds = design.power.feed === 'both-ends';
-  const allowed = materials.strip.maxRunMm * (bothEnds ? 2 : 1);
-  const length = longestChain(results);
+  const { materials, design, circuit } = results;
+  const allowed = materials.strip.maxRunMm;
+  const length = longestFed(results);
   const share = dimmest(results);
-  const over = length > allowed;
+  const over = length > runSlack * allowed;
   if (!over && share >= dimmestAllowed) return null;
   const ok = (tried: StageResults): boolean =>
-    longestChain(tried) <= tried.materials.strip.maxRunMm * (tried.design.power.feed === 'both-ends' ? 2 : 1) &&
-    dimmest(tried) >= dimmestAllowed;
+    longestFed(tried) <= runSlack * tried.materials.strip.maxRunMm && dimmest(tried) >= dimmestAllowed;
   const higher = suitableStrips(results, catalogue).filter(({ voltageV }) => voltageV > materials.strip.voltageV);
+  const brightest = circuit.chains.reduce((most, chain) => Math.max(most, chain.brightestShare), 0);
+  const needs = ({ fedMm, dimmestShare }: Chain): boolean =>
+    fedMm > runSlack * allowed || dimmestShare < dimmestAllowed * brightest;
   return {
     id: 'run-too-long',
     severity: over ? 'stop' : 'fix',
     step: 'power',
     what: over ? 'A run is longer than the strip allows' : 'The far end of a run is dim',
     why: over
-      ? `${(length / 1000).toFixed(2)} m in one run; this strip takes ${(allowed / 1000).toFixed(1)} m fed ${bothEnds ? 'at both ends' : 'at one end'}.`
+      ? `${(length / 1000).toFixed(2)} m hang on one feed; this strip takes ${(allowed / 1000).toFixed(1)} m from one end.`
       : `The last LED gives ${percentText(share)} of the light of the first; ${percentText(dimmestAllowed)} is the usual least (typical).`,
     numbers: [
-      { label: 'longest run', value: length / 1000, unit: 'm' },
+      { label: 'longest on one feed', value: length / 1000, unit: 'm' },
       { label: 'light at the end', value: Math.round(share * 1000) / 10, unit: '%' },
     ],
-    where: wholeFront(results),
+    where: dimPlace(results, neediest(results, over)),
     target: {
       label: 'light at the end',
       better: 'higher',
@@ -54,7 +96,13 @@ export const runTooLong: Rule = ({ results, catalogue }) => {
       settled: ok,
     },
     remedies: [
-      ...(bothEnds ? [] : [oneChange('both-ends', 'Feed every run at both ends', 'power.feed', 'both-ends')]),
+      {
+        id: 'inject',
+        candidates: [{ label: 'Feed the far end as well', change: injectFarEnds(results, needs) }],
+      },
+      ...(design.power.feed === 'both-ends'
+        ? []
+        : [oneChange('both-ends', 'Feed every run at both ends', 'power.feed', 'both-ends')]),
       changeStrip(higher),
     ],
   };

@@ -1,0 +1,47 @@
+import type { Strip, Supply, Wire } from '../catalogue/index.js';
+import type { Joint } from './joints.js';
+import type { Carrier, Chain, WireRun } from './types.js';
+
+/** What the copper of a strip may carry: the current of its longest run fed at one end (A). */
+export const trackRatedA = ({ maxRunMm, wattsPerM, voltageV }: Strip): number =>
+  ((maxRunMm / 1000) * wattsPerM) / voltageV;
+
+/** Everything that carries current, with its rating: supplies, leads, wires, joints and the strip’s own copper. */
+export const carriersOf = (
+  chains: readonly Chain[],
+  wires: readonly WireRun[],
+  lead: Wire,
+  joint: Joint,
+  supply: Supply | null,
+  supplyAmps: readonly number[],
+): readonly Carrier[] => [
+  ...supplyAmps.flatMap((amps, index): readonly Carrier[] => {
+    const of = supplyAmps.length > 1 ? ` ${index + 1}` : '';
+    return [
+      ...(supply === null
+        ? []
+        : [{ kind: 'supply', name: `supply${of}`, amps, ratedA: supply.watts / supply.voltageV, at: null } as const]),
+      { kind: 'lead', name: `lead${of}`, amps, ratedA: lead.ampacityA, at: null },
+    ];
+  }),
+  ...wires.flatMap((run): readonly Carrier[] => [
+    {
+      kind: 'wire',
+      name: `wire from ${run.from} to ${run.to}`,
+      amps: run.amps,
+      ratedA: run.wire.ampacityA,
+      at: run.at[1],
+    },
+    { kind: 'joint', name: `${joint.name} at ${run.to}`, amps: run.amps, ratedA: joint.ratedA, at: run.at[1] },
+  ]),
+  ...chains.map((chain): Carrier => {
+    const feed = wires.find((run) => run.chain === chain.number && run.from === 'lead');
+    return {
+      kind: 'strip',
+      name: `copper of the strip in chain ${chain.number}`,
+      amps: chain.trackA,
+      ratedA: chain.trackRatedA,
+      at: feed?.at[1] ?? null,
+    };
+  }),
+];

@@ -1,0 +1,66 @@
+import { joints, type Carrier } from '../circuit/index.js';
+import type { StageResults } from '../evaluate/types.js';
+import { oneChange } from './candidates.js';
+import { wholeFront } from './strip-rules.js';
+import type { Place, Remedy, Rule } from './types.js';
+
+/** Within a hundredth of its rating counts as at it. */
+const atRating = 1.01;
+
+const useOf = ({ amps, ratedA }: Carrier): number => amps / ratedA;
+
+/** The carrier that is used hardest, of the kinds that nothing else watches over. */
+const worst = ({ circuit }: StageResults): Carrier | null =>
+  circuit.carriers
+    .filter(({ kind }) => kind === 'wire' || kind === 'joint')
+    .reduce<Carrier | null>((most, each) => (most === null || useOf(each) > useOf(most) ? each : most), null);
+
+const placeOf = ({ at }: Carrier, results: StageResults): Place =>
+  at === null ? wholeFront(results) : { view: 'front', rect: { x: at[0] - 12, y: at[1] - 12, width: 24, height: 24 } };
+
+/** Shares the current among more feeds: both ends of each run. */
+const shareCurrent = ({ design }: StageResults): readonly Remedy[] =>
+  design.power.feed === 'both-ends'
+    ? []
+    : [oneChange('both-ends', 'Feed every run at both ends', 'power.feed', 'both-ends')];
+
+/** A wire or a joint carries more than it is rated for. */
+export const overRating: Rule = ({ results }) => {
+  const carrier = worst(results);
+  if (carrier === null || useOf(carrier) <= atRating) return null;
+  const { joint } = results.circuit;
+  const stronger = joints.filter(({ ratedA }) => ratedA > joint.ratedA).sort((a, b) => a.ratedA - b.ratedA);
+  return {
+    id: 'over-rating',
+    severity: 'stop',
+    step: 'power',
+    what: `A ${carrier.kind} carries more than it may`,
+    why: `The ${carrier.name} carries ${carrier.amps.toFixed(2)} A and is rated for ${carrier.ratedA} A; beyond that it heats and fails.`,
+    numbers: [
+      { label: 'current', value: carrier.amps, unit: 'A' },
+      { label: 'rated', value: carrier.ratedA, unit: 'A' },
+    ],
+    where: placeOf(carrier, results),
+    target: {
+      label: 'of its rating',
+      better: 'lower',
+      unit: '%',
+      read: (tried) => Math.round(100 * useOf(worst(tried) ?? carrier)),
+      settled: (tried) => useOf(worst(tried) ?? carrier) <= atRating,
+    },
+    remedies: [
+      ...(carrier.kind === 'joint'
+        ? [
+            {
+              id: 'joint',
+              candidates: stronger.map(({ kind, name }) => ({
+                label: `Join by ${name}`,
+                change: [{ path: 'power.joint', value: kind }],
+              })),
+            },
+          ]
+        : []),
+      ...shareCurrent(results),
+    ],
+  };
+};
