@@ -15,7 +15,8 @@ export {
 export { middleSplit, sectionAt } from './builds/index.js';
 export * from './calibrate/index.js';
 export * from './catalogue/index.js';
-export type { Chain, Circuit, WireRun } from './circuit/index.js';
+export { joints } from './circuit/index.js';
+export type { Carrier, Chain, Circuit, Joint, WireRun } from './circuit/index.js';
 export type { Cost, CostLine } from './cost/index.js';
 export * from './demo/index.js';
 export * from './design/index.js';

@@ -21,6 +21,7 @@ import { StripOverlay } from './strip-overlay';
 import { MeasureLine, MeasurePlot, type Measuring } from './measure';
 import { SliceLine } from './slice-line';
 import { useSize } from './use-size';
+import { WiresOverlay } from './wires-overlay';
 
 const ambientNames = {
   noon: 'noon sun',
@@ -154,6 +155,7 @@ const Room = ({ evaluation }: RoomProps) => {
             <StripOverlay evaluation={evaluation} view={view} />
           </>
         )}
+        {overlays.includes('wires') && <WiresOverlay evaluation={evaluation} view={view} />}
         <SplitLines evaluation={evaluation} view={view} />
         {falseTop !== null && <SpotMarks evaluation={evaluation} view={view} />}
         {overlays.includes('sizes') && <SizesOverlay evaluation={evaluation} view={view} ink={ink} show={show} />}

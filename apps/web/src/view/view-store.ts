@@ -3,9 +3,10 @@ import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 
 /** What can be laid over the lit view. */
-export type Overlay = 'strip' | 'posts' | 'sizes' | 'false-colour' | 'findings';
+export type Overlay = 'strip' | 'wires' | 'posts' | 'sizes' | 'false-colour' | 'findings';
 export const overlayNames: Readonly<Record<Overlay, string>> = {
   strip: 'strip',
+  wires: 'wires',
   posts: 'posts',
   sizes: 'sizes',
   'false-colour': 'false colour',

@@ -1,15 +1,29 @@
 import type { Segment } from '../light-runs/index.js';
 
-/** Where chains begin by hand: pieces that begin one, and pieces that carry on the one before although it would be long. */
+/** Where chains begin by hand: pieces that begin one, and pieces whose chain is joined to the one before. */
 export interface ChainWish {
   readonly begin: ReadonlySet<number>;
   readonly carryOn: ReadonlySet<number>;
 }
 
+/** Chains whose first piece carries on joined to those before them. */
+const joined = (
+  chains: readonly (readonly number[])[],
+  segments: readonly Segment[],
+  carryOn: ReadonlySet<number>,
+): readonly (readonly number[])[] => {
+  const found: number[][] = [];
+  for (const chain of chains) {
+    const last = found[found.length - 1];
+    if (last !== undefined && carryOn.has(segments[chain[0]!]!.number)) last.push(...chain);
+    else found.push([...chain]);
+  }
+  return found;
+};
+
 /**
- * Segments grouped into chains in wiring order, each within `longestMm` of strip and all about as long as each other, but
- * for where the maker begins a chain or carries one on. A single segment longer than that stands alone (the findings name
- * it).
+ * Segments grouped into chains in wiring order, each within `longestMm` of strip and all about as long as each other; then
+ * split and joined where the maker wants it. A single segment longer than that stands alone (the findings name it).
  */
 export const groupChains = (
   segments: readonly Segment[],
@@ -22,11 +36,11 @@ export const groupChains = (
   let length = Infinity;
   segments.forEach(({ number, lengthMm }, index) => {
     const within = length + lengthMm <= longestMm && length + lengthMm / 2 <= target;
-    const fits = (within || carryOn.has(number)) && !begin.has(number);
+    const fits = within && !begin.has(number);
     const chain = chains[chains.length - 1];
     if (fits && chain !== undefined) chain.push(index);
     else chains.push([index]);
-    length = (fits && chain !== undefined ? length : 0) + lengthMm;
+    length = (fits ? length : 0) + lengthMm;
   });
-  return chains;
+  return joined(chains, segments, carryOn);
 };

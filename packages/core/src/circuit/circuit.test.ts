@@ -42,7 +42,8 @@ describe('chains made by hand', () => {
       [0, 1],
       [2, 3],
     ]);
-    expect(groupChains(rows(4), 1700, { begin: none, carryOn: new Set([3]) })).toEqual([[0, 1, 2], [3]]);
+    // The whole chain that began there is joined, not its first piece alone.
+    expect(groupChains(rows(4), 1700, { begin: none, carryOn: new Set([3]) })).toEqual([[0, 1, 2, 3]]);
     // There is nothing before the first piece to carry on.
     expect(groupChains(rows(2), 800, { begin: none, carryOn: new Set([1]) })).toEqual([[0], [1]]);
   });
@@ -112,14 +113,14 @@ describe('a run solved group by group', () => {
     expect(fed.fluxShare.at(-1)!).toBeGreaterThan(plain.fluxShare.at(-1)! + 0.05);
     expect(fed.fluxShare[middle]).toBeLessThan(fed.fluxShare.at(-1)!);
     expect(fed.chains[0]).toMatchObject({ injections: 1 });
-    expect(fed.wires.filter(({ injected }) => injected)).toMatchObject([{ from: 'lead', to: 'segment 1 end' }]);
+    expect(fed.wires.filter(({ injected }) => injected)).toMatchObject([{ from: 'lead', to: 'piece 1 end' }]);
     // Feeding where it is fed already adds nothing.
     expect(runOf(8, { injections: [{ piece: 1, end: 'start' }] }).circuit.wires).toHaveLength(1);
   });
 
   it('fed backward is the same run turned round', () => {
     const [there, back] = [runOf(6, {}).circuit, runOf(6, { fedBackward: [1] }).circuit];
-    expect(back.wires[0]).toMatchObject({ to: 'segment 1 end' });
+    expect(back.wires[0]).toMatchObject({ to: 'piece 1 end' });
     // Its wire is longer, as far as the strip reaches.
     expect(back.wires[0]!.lengthMm - there.wires[0]!.lengthMm).toBeCloseTo(6000, 6);
     expect(back.fluxShare[0]!).toBeLessThan(back.fluxShare.at(-1)!);

@@ -52,7 +52,7 @@ const fluxShares = (
 };
 
 const endName = (end: WireEnd, { segments }: LightRuns): string =>
-  end === 'lead' ? 'lead' : `segment ${segments[end.piece]!.number} ${end.end}`;
+  end === 'lead' ? 'lead' : `piece ${segments[end.piece]!.number} ${end.end}`;
 
 /** The most that the copper of a chain’s pieces carries at any end of them. */
 const trackAmps = (chain: number, wires: readonly WireRun[]): number =>

@@ -4,7 +4,7 @@ import type { Evaluation } from '../evaluate/index.js';
 import type { CutPart } from '../parts/index.js';
 import { fileName, type PackFile } from './file-name.js';
 import { partDxf } from './dxf.js';
-import { partsCsv, stripCsv } from './parts-csv.js';
+import { partsCsv, stripCsv, wiringCsv } from './parts-csv.js';
 import { litPng } from './png.js';
 import { partSvg } from './svg.js';
 import { solidFiles } from './solid-files.js';
@@ -15,7 +15,7 @@ import { toolpathPart } from './toolpath.js';
 export { fileName, type PackFile } from './file-name.js';
 export { lightMaps, lightZip, luminanceCsv, luminancePfm, luminancePng16 } from './light-maps.js';
 export { partDxf } from './dxf.js';
-export { partsCsv, stripCsv } from './parts-csv.js';
+export { partsCsv, stripCsv, wiringCsv } from './parts-csv.js';
 export { litPng } from './png.js';
 export { partSvg, pathData } from './svg.js';
 export { templatePdf, templatesOf } from './template-pdf.js';
@@ -54,6 +54,7 @@ export const benchPack = async (evaluation: Evaluation): Promise<readonly PackFi
     { path: 'design.json', bytes: strToU8(printDesign(design)) },
     { path: 'parts.csv', bytes: strToU8(`\uFEFF${partsCsv(evaluation)}`) },
     { path: 'strip-plan.csv', bytes: strToU8(`\uFEFF${stripCsv(evaluation)}`) },
+    { path: 'wiring.csv', bytes: strToU8(`\uFEFF${wiringCsv(evaluation)}`) },
     { path: 'lit-dusk.png', bytes: litPng(evaluation, 'evening', litViewPx) },
     ...(await templateFiles(evaluation)),
     ...solidFiles(evaluation),

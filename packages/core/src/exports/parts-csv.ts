@@ -116,3 +116,39 @@ export const stripCsv = ({ runs, circuit, packing, materials }: Evaluation): str
   ]);
   return table([head, ...rows]);
 };
+
+/** The wiring table as CSV: every wire from joint to joint, both its conductors, and how it is joined. */
+export const wiringCsv = ({ circuit, design, materials }: Evaluation): string => {
+  const { joint, lead, wires } = circuit;
+  const head = ['from', 'to', 'chain', 'plus', 'minus', 'mm²', 'AWG', 'length mm', 'bare mm', 'joint', 'A', 'rated A'];
+  const [plus, minus] = ['red', 'black'];
+  const leads = Array.from({ length: circuit.supplyCount }, (_, supply) => [
+    circuit.supplyCount > 1 ? `supply ${supply + 1}` : 'supply',
+    'lead',
+    '',
+    plus,
+    minus,
+    lead.areaMm2,
+    lead.awg,
+    design.brief.leadLengthMm,
+    joint.stripMm,
+    `fuse ${circuit.fuseA} A, ${materials.strip.voltageV} V`,
+    circuit.amps / circuit.supplyCount,
+    lead.ampacityA,
+  ]);
+  const inside = wires.map(({ from, to, chain, wire, lengthMm, amps }) => [
+    from,
+    to,
+    chain,
+    plus,
+    minus,
+    wire.areaMm2,
+    wire.awg,
+    Math.ceil(lengthMm),
+    joint.stripMm,
+    joint.name,
+    amps,
+    wire.ampacityA,
+  ]);
+  return table([head, ...leads, ...inside]);
+};

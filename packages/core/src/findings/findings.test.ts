@@ -42,6 +42,20 @@ const cases: readonly (readonly [id: string, change: Readonly<Record<string, unk
     },
     'change-strip',
   ],
+  [
+    'run-too-long',
+    inBox({ 'case.widthMm': 9000, 'light.stripId': 'coated-white-24v-120', 'light.rowCount': 1 }),
+    'inject',
+  ],
+  [
+    'over-rating',
+    {
+      ...inBox({ 'case.widthMm': 6000, 'light.stripId': 'coated-white-24v-120', 'light.rowCount': 2 }),
+      'power.joint': 'clip',
+      'power.chainsCarryOn': [2],
+    },
+    'joint',
+  ],
   ['supply-too-small', inBox({ 'light.rowCount': 30 }), 'more-supplies'],
   ['supply-too-small', { 'power.supplyId': 'plug-12v-24' }, 'auto-supply'],
   ['too-hot', inBox({ 'light.rowCount': 14, 'case.depthInsideMm': 40 }), 'drop-rows'],

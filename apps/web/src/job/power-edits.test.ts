@@ -1,0 +1,48 @@
+import { describe, expect, it } from '@jest/globals';
+import { applyChange, demoDesigns, type Design, type DesignChange } from '@vitrum/core';
+import { beginChain, carryOn, inject, isBackward, isByHand, isInjected, planAgain, turnRound } from './power-edits';
+
+/** A change as the core takes it: refused ones fail the test. */
+const after = (design: Design, change: DesignChange): Design => {
+  const result = applyChange(design, change);
+  if (!result.ok) throw new Error(result.problems[0]!.message);
+  return result.value;
+};
+
+const { dispensary } = demoDesigns;
+
+describe('feeds by hand', () => {
+  it('are put to an end of a piece once, and taken away', () => {
+    const once = after(dispensary, inject(dispensary.power, 3, 'end', true));
+    const twice = after(once, inject(once.power, 3, 'end', true));
+    expect(twice.power.injections).toEqual([{ piece: 3, end: 'end' }]);
+    expect([isInjected(twice.power, 3, 'end'), isInjected(twice.power, 3, 'start')]).toEqual([true, false]);
+    const both = after(twice, inject(twice.power, 3, 'start', true));
+    expect(after(both, inject(both.power, 3, 'end', false)).power.injections).toEqual([{ piece: 3, end: 'start' }]);
+  });
+
+  it('turn a chain round and back again, whichever way its pieces are named', () => {
+    const turned = after(dispensary, turnRound(dispensary.power, [4, 2, 3]));
+    expect(turned.power.fedBackward).toEqual([2]);
+    expect(isBackward(turned.power, [2, 3, 4])).toBe(true);
+    expect(after(turned, turnRound(turned.power, [2, 3, 4])).power.fedBackward).toEqual([]);
+  });
+});
+
+describe('chains by hand', () => {
+  it('are split or joined before a piece, one or the other', () => {
+    const split = after(dispensary, beginChain(dispensary.power, 3));
+    expect(split.power).toMatchObject({ chainsBegin: [3], chainsCarryOn: [] });
+    const joined = after(split, carryOn(split.power, 3));
+    expect(joined.power).toMatchObject({ chainsBegin: [], chainsCarryOn: [3] });
+    const two = after(joined, beginChain(joined.power, 2));
+    expect(two.power).toMatchObject({ chainsBegin: [2], chainsCarryOn: [3] });
+  });
+
+  it('are told from planned ones, and planned again', () => {
+    expect(isByHand(dispensary.power)).toBe(false);
+    const split = after(dispensary, beginChain(dispensary.power, 3));
+    expect(isByHand(split.power)).toBe(true);
+    expect(isByHand(after(split, planAgain()).power)).toBe(false);
+  });
+});

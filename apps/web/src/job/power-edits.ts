@@ -1,0 +1,50 @@
+import type { Design, DesignChange } from '@vitrum/core';
+
+type Power = Design['power'];
+type PieceEnd = 'start' | 'end';
+
+const change = (path: string, value: unknown): DesignChange => [{ path: `power.${path}`, value }];
+
+/** A list with a number in it, or without. */
+const withNumber = (list: readonly number[] | undefined, number: number, wanted: boolean): readonly number[] => {
+  const others = (list ?? []).filter((each) => each !== number);
+  return wanted ? [...others, number].sort((a, b) => a - b) : others;
+};
+
+/** Whether an end of a piece is fed besides where its chain begins. */
+export const isInjected = ({ injections }: Power, piece: number, end: PieceEnd): boolean =>
+  (injections ?? []).some((each) => each.piece === piece && each.end === end);
+
+/** Feeds an end of a piece, or no longer. */
+export const inject = (power: Power, piece: number, end: PieceEnd, wanted: boolean): DesignChange => {
+  const others = (power.injections ?? []).filter((each) => each.piece !== piece || each.end !== end);
+  return change('injections', wanted ? [...others, { piece, end }] : others);
+};
+
+/** Whether a chain, named by its pieces, is fed at its far end. */
+export const isBackward = ({ fedBackward }: Power, pieces: readonly number[]): boolean =>
+  (fedBackward ?? []).includes(Math.min(...pieces));
+
+/** Feeds a chain at its other end. */
+export const turnRound = (power: Power, pieces: readonly number[]): DesignChange =>
+  change('fedBackward', withNumber(power.fedBackward, Math.min(...pieces), !isBackward(power, pieces)));
+
+/** Splits a chain before a piece, so that it begins one of its own. */
+export const beginChain = (power: Power, piece: number): DesignChange => [
+  ...change('chainsBegin', withNumber(power.chainsBegin, piece, true)),
+  ...change('chainsCarryOn', withNumber(power.chainsCarryOn, piece, false)),
+];
+
+/** Joins a piece to the chain before it. */
+export const carryOn = (power: Power, piece: number): DesignChange => [
+  ...change('chainsBegin', withNumber(power.chainsBegin, piece, false)),
+  ...change('chainsCarryOn', withNumber(power.chainsCarryOn, piece, true)),
+];
+
+/** Whether anything of the wiring was done by hand. */
+export const isByHand = ({ injections, fedBackward, chainsBegin, chainsCarryOn }: Power): boolean =>
+  [injections, fedBackward, chainsBegin, chainsCarryOn].some((list) => (list ?? []).length > 0);
+
+/** Lets Vitrum plan the wiring again. */
+export const planAgain = (): DesignChange =>
+  ['injections', 'fedBackward', 'chainsBegin', 'chainsCarryOn'].flatMap((path) => change(path, []));

@@ -1,0 +1,80 @@
+import type { Chain, Evaluation } from '@vitrum/core';
+import { changeDesign } from '../../../document/document-store';
+import { useLength } from '../../../view/use-length';
+import { inject, isBackward, isInjected, turnRound } from '../../power-edits';
+
+interface ChainRowProps {
+  readonly evaluation: Evaluation;
+  readonly chain: Chain;
+}
+
+const percent = (share: number): string => `${Math.round(share * 100)} %`;
+
+/** A chain, what it draws and loses, and its feeds. */
+const ChainRow = ({ evaluation, chain }: ChainRowProps) => {
+  const show = useLength();
+  const { power } = evaluation.design;
+  const pieces = chain.segments.map((segment) => evaluation.runs.segments[segment]!.number);
+  const backward = isBackward(power, pieces);
+  const [far, farEnd] = [pieces[pieces.length - 1]!, backward ? ('start' as const) : ('end' as const)];
+  const farFed = isInjected(power, far, farEnd);
+  // Where every run is fed at both ends there is nothing to add.
+  const allFed = power.feed === 'both-ends';
+  return (
+    <>
+      <tr>
+        <td>{chain.number}</td>
+        <td className="text-right">{show(chain.stripMm)}</td>
+        <td className="text-right">{chain.amps.toFixed(2)} A</td>
+        <td className="text-right">{chain.dropV.toFixed(2)} V</td>
+        <td className="text-right">{percent(chain.dimmestShare)}</td>
+      </tr>
+      <tr className="border-b border-line">
+        <td />
+        <td colSpan={4} className="pb-1 text-right font-sans text-[13px]">
+          <span className="text-soft">
+            piece{pieces.length === 1 ? '' : 's'} {pieces.join(', ')}
+          </span>{' '}
+          <button
+            type="button"
+            className="ml-2 underline"
+            aria-label={`Turn chain ${chain.number} round`}
+            onClick={() => void changeDesign(turnRound(power, pieces))}
+          >
+            turn round
+          </button>
+          {!allFed && (
+            <button
+              type="button"
+              className="ml-2 underline"
+              aria-label={`${farFed ? 'Stop feeding' : 'Feed'} the far end of chain ${chain.number}`}
+              onClick={() => void changeDesign(inject(power, far, farEnd, !farFed))}
+            >
+              {farFed ? 'stop feeding far end' : 'feed far end'}
+            </button>
+          )}
+        </td>
+      </tr>
+    </>
+  );
+};
+
+/** Chains of pieces: current, drop and the least light, with feeds to change by hand. */
+export const ChainsTable = ({ evaluation }: { readonly evaluation: Evaluation }) => (
+  <table className="figure w-full text-[13px]" aria-label="Chains">
+    <thead>
+      <tr className="border-b border-ink text-left font-sans text-xs text-soft">
+        <th>no.</th>
+        <th className="text-right">strip</th>
+        <th className="text-right">current</th>
+        <th className="text-right">drop</th>
+        <th className="text-right">least light</th>
+      </tr>
+    </thead>
+    <tbody>
+      {evaluation.circuit.chains.map((chain) => (
+        <ChainRow key={chain.number} evaluation={evaluation} chain={chain} />
+      ))}
+    </tbody>
+  </table>
+);

@@ -1,0 +1,82 @@
+import type { Evaluation } from '@vitrum/core';
+import { changeDesign } from '../../../document/document-store';
+import { beginChain, carryOn, inject, isInjected } from '../../power-edits';
+
+const voltsAt = ({ circuit }: Evaluation, segment: number, last: boolean): number => {
+  const { segment: of, volts } = circuit.groups;
+  return volts[last ? of.lastIndexOf(segment) : of.indexOf(segment)] ?? 0;
+};
+
+interface FeedButtonProps {
+  readonly evaluation: Evaluation;
+  readonly piece: number;
+  readonly end: 'start' | 'end';
+}
+
+const FeedButton = ({ evaluation, piece, end }: FeedButtonProps) => {
+  const { power } = evaluation.design;
+  const fed = isInjected(power, piece, end);
+  return (
+    <button
+      type="button"
+      className="ml-2 underline"
+      aria-pressed={fed}
+      aria-label={`${fed ? 'Stop feeding' : 'Feed'} the ${end} of piece ${piece}`}
+      onClick={() => void changeDesign(inject(power, piece, end, !fed))}
+    >
+      {fed ? 'fed' : 'feed'}
+    </button>
+  );
+};
+
+/** Pieces with the volts at both their ends; each end can be fed, and each piece can begin a chain or carry one on. */
+export const PiecesTable = ({ evaluation }: { readonly evaluation: Evaluation }) => {
+  const { runs, circuit, design } = evaluation;
+  const lowest = new Set(circuit.chains.map(({ segments }) => Math.min(...segments)));
+  return (
+    <table className="figure w-full text-[13px]" aria-label="Pieces">
+      <thead>
+        <tr className="border-b border-ink text-left font-sans text-xs text-soft">
+          <th>piece</th>
+          <th className="text-right">at its start</th>
+          <th className="text-right">at its end</th>
+          <th className="text-right">chain</th>
+        </tr>
+      </thead>
+      <tbody>
+        {runs.segments.map(({ number }, index) => {
+          const begins = lowest.has(index);
+          return (
+            <tr key={number} className="border-b border-line">
+              <td>{number}</td>
+              <td className="text-right whitespace-nowrap">
+                {voltsAt(evaluation, index, false).toFixed(2)} V
+                <FeedButton evaluation={evaluation} piece={number} end="start" />
+              </td>
+              <td className="text-right whitespace-nowrap">
+                {voltsAt(evaluation, index, true).toFixed(2)} V
+                <FeedButton evaluation={evaluation} piece={number} end="end" />
+              </td>
+              <td className="text-right">
+                {index === 0 ? (
+                  'begins'
+                ) : (
+                  <button
+                    type="button"
+                    className="underline"
+                    aria-label={
+                      begins ? `Join piece ${number} to the chain before` : `Begin a chain at piece ${number}`
+                    }
+                    onClick={() => void changeDesign((begins ? carryOn : beginChain)(design.power, number))}
+                  >
+                    {begins ? 'join' : 'split'}
+                  </button>
+                )}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+};

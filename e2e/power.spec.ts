@@ -1,0 +1,68 @@
+import { readFile } from 'node:fs/promises';
+import { strFromU8, unzipSync } from 'fflate';
+import { expect, faceBrightness, openJob, saved, settled, test } from './support/shop';
+
+test('a dim far end is fed: the letters even out in the figures and on the wall', async ({ page, shop }) => {
+  await openJob(page, shop, 'Curlew', 'power');
+  // As dim as the ferry’s letters get: one chain of all pieces, fed at one end.
+  await page.getByLabel('Runs fed').selectOption('one-end');
+  await page.getByRole('button', { name: 'Join piece 5 to the chain before' }).click();
+  const chains = page.getByRole('table', { name: 'Chains' });
+  await expect(chains.getByText('pieces 1, 2, 3, 4, 5, 6, 7')).toBeVisible();
+  await expect(page.getByText('A run is longer than the strip allows')).toBeVisible();
+  await settled(page);
+  const least = async (): Promise<number> =>
+    Number(/(\d+) %/.exec((await chains.getByRole('row').nth(1).textContent()) ?? '')![1]);
+  // Beside the last letter, where the glow is neither black nor burnt out.
+  const farEnd = (): Promise<number> => faceBrightness(page, 0.98, 0.5);
+  const [dimShare, dimPicture] = [await least(), await farEnd()];
+  await page.getByRole('button', { name: 'Show wires' }).click();
+  const wires = page.getByTestId('wires-overlay');
+  await expect(wires.locator('title')).toHaveCount(7);
+  await page.getByRole('button', { name: 'Feed the far end of chain 1' }).click();
+  await expect(wires.locator('title')).toHaveCount(8);
+  await expect(wires.getByText(/lead to piece 7 end/)).toHaveCount(1);
+  await expect.poll(least).toBeGreaterThan(dimShare + 8);
+  await settled(page);
+  await expect.poll(farEnd).toBeGreaterThan(dimPicture);
+  // The voltage at the last piece’s end has risen with it, and the wires say what they carry.
+  await expect(page.getByRole('table', { name: 'Pieces' }).getByRole('row').nth(7)).toContainText('11.7');
+  await expect(page.getByRole('table', { name: 'Wires' }).getByText('lead → 7 end +')).toBeVisible();
+  await page.getByRole('button', { name: 'Stop feeding the far end of chain 1' }).click();
+  await expect.poll(least).toBe(dimShare);
+});
+
+test('chains are split, turned round and planned again; joints are chosen; the wiring goes out as a table', async ({
+  page,
+  shop,
+}) => {
+  await openJob(page, shop, 'Dispensary', 'power');
+  const chains = page.getByRole('table', { name: 'Chains' });
+  await page.getByRole('button', { name: 'Begin a chain at piece 2' }).click();
+  await expect(chains.getByText('piece 2', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Turn chain 2 round' }).click();
+  await expect(page.getByRole('table', { name: 'Wires' }).getByText('lead → 2 end')).toBeVisible();
+  await page.getByLabel('Joined by').selectOption('clip');
+  await expect(page.getByText('carries 3 A; bare 5 mm of wire')).toBeVisible();
+  await page.getByRole('button', { name: 'Feed the end of piece 1' }).click();
+  await expect(page.getByRole('button', { name: 'Stop feeding the end of piece 1' })).toBeVisible();
+  await saved(page);
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Bench pack' }).click();
+  const zip = unzipSync(new Uint8Array(await readFile((await (await download).path())!)));
+  const table = strFromU8(Object.entries(zip).find(([path]) => path.endsWith('/wiring.csv'))![1]);
+  const rows = table
+    .trim()
+    .split('\r\n')
+    .map((row) => row.split(','));
+  expect(rows.map(([from, to]) => `${from} > ${to}`)).toEqual([
+    'from > to',
+    'supply > lead',
+    'lead > piece 1 start',
+    'lead > piece 1 end',
+    'lead > piece 2 end',
+  ]);
+  expect(rows[2]).toContain('clip connector');
+  await page.getByRole('button', { name: 'Plan feeds and chains again' }).click();
+  await expect(chains.getByText('pieces 1, 2')).toBeVisible();
+});
