@@ -16,6 +16,18 @@ export { middleSplit, sectionAt } from './builds/index.js';
 export * from './calibrate/index.js';
 export * from './catalogue/index.js';
 export { joints } from './circuit/index.js';
+export {
+  createFaultSession,
+  scoreOf,
+  type BoardDrawing,
+  type FaultReply,
+  type FaultRequest,
+  type Judged,
+  type Level,
+  type Look,
+  type Probe,
+  type Signs,
+} from './faults/index.js';
 export type { Carrier, Chain, Circuit, Joint, WireRun } from './circuit/index.js';
 export type { Cost, CostLine } from './cost/index.js';
 export * from './demo/index.js';

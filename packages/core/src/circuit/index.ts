@@ -11,6 +11,8 @@ import type { Chain, Circuit, Groups, WireRun } from './types.js';
 
 export { fittingSupplies, leadDropShare, pairOhm } from './choose.js';
 export { joints, type Joint, type JointKind } from './joints.js';
+export { groupLaw, networkOf, type Pair, type PlacedNetwork, type Wiring } from './network-of.js';
+export type { PieceEnd, WireEnd } from './plan.js';
 export type { Carrier, Chain, Circuit, Groups, WireRun } from './types.js';
 
 /** Volts and amperes of every group, in the order of the segments. */
@@ -129,12 +131,21 @@ export const wireUp = (
   const gauge = ({ chain, lengthMm }: PlannedWire) =>
     chooseWire(catalogue.wires, 'auto', chainAmps[chain]!, lengthMm, allowedDropV / 3);
   const gauges = plan.wires.map(gauge);
-  const wireOhm = plan.wires.map(({ lengthMm }, wire) => pairOhm(gauges[wire]!, lengthMm));
   const leadOhm = pairOhm(lead, brief.leadLengthMm);
-  const placed = networkOf(runs, plan, strip, joint, wireOhm, leadOhm, supplyOf, power.supplyCount);
+  const placed = networkOf(runs, strip, {
+    wires: plan.wires.map(({ from, to, chain, lengthMm }, wire) => ({
+      ends: [from, to],
+      supply: supplyOf(chain),
+      ohm: pairOhm(gauges[wire]!, lengthMm),
+    })),
+    joint,
+    leadOhm,
+    supplyCount: power.supplyCount,
+  });
   const solution = solveNetwork(placed.network);
 
   const wires = plan.wires.map((wire, index): WireRun => ({
+    ends: [wire.from, wire.to],
     from: endName(wire.from, runs),
     to: endName(wire.to, runs),
     lengthMm: wire.lengthMm,

@@ -9,22 +9,27 @@ import {
   type NetworkBuilder,
 } from '../network/index.js';
 import type { Joint } from './joints.js';
-import type { PieceEnd, WireEnd, WiringPlan } from './plan.js';
+import type { WireEnd } from './plan.js';
 
 /** A node pair, plus and minus. */
 export type Pair = readonly [plus: number, minus: number];
 
-/** A network, and where the parts of the design are in it. */
+/** A network, and where the parts of the design are in it. Each conductor pair is two resistors, plus first. */
 export interface PlacedNetwork {
   readonly network: Network;
-  /** By segment: its first load and how many groups it has. */
+  /** By segment: its first load, how many groups it has, and its first rail. */
   readonly firstLoad: Int32Array;
   readonly groups: Int32Array;
-  /** By wire of the plan: the resistor of its plus conductor, joints and all. */
+  readonly firstRail: Int32Array;
+  /** By wire: the resistor of its plus conductor, joints and all. */
   readonly wireAt: Int32Array;
   /** By supply: the resistor of its lead’s plus conductor. */
   readonly leadAt: Int32Array;
-  readonly supplyPairs: readonly Pair[];
+  /** Where a meter can be held: terminals of supplies, ends of their leads, ends of pieces. */
+  readonly supplies: readonly Pair[];
+  readonly entries: readonly Pair[];
+  readonly starts: readonly Pair[];
+  readonly ends: readonly Pair[];
 }
 
 /** One group of LEDs with its resistor: nothing up to where it conducts, and what the strip’s power asks at its voltage. */
@@ -41,52 +46,54 @@ const addPair = (builder: NetworkBuilder, from: Pair, to: Pair, pairOhm: number,
   return plus;
 };
 
-/** The network of a wiring plan: every group of LEDs on the copper of its piece, wires with their joints, leads, supplies. */
-export const networkOf = (
-  runs: LightRuns,
-  plan: WiringPlan,
-  strip: Strip,
-  joint: Joint,
-  wireOhm: readonly number[],
-  leadOhm: number,
-  supplyOf: (chain: number) => number,
-  supplyCount: number,
-): PlacedNetwork => {
+/** What a network is made from besides the strip: wires with their ends and resistance, leads, supplies. */
+export interface Wiring {
+  readonly wires: readonly {
+    readonly ends: readonly [WireEnd, WireEnd];
+    readonly supply: number;
+    readonly ohm: number;
+  }[];
+  readonly joint: Joint;
+  readonly leadOhm: number;
+  readonly supplyCount: number;
+}
+
+/** The network of a wired design: every group of LEDs on the copper of its piece, wires with their joints, leads, supplies. */
+export const networkOf = ({ segments }: Pick<LightRuns, 'segments'>, strip: Strip, wiring: Wiring): PlacedNetwork => {
   const builder = networkBuilder();
   const law = groupLaw(strip);
-  const supplyPairs = Array.from({ length: supplyCount }, (): Pair => {
+  const supplies = Array.from({ length: wiring.supplyCount }, (): Pair => {
     const [minus, plus] = [builder.node(), builder.node()];
     builder.source(minus, plus, strip.voltageV, 0);
     return [plus, minus];
   });
   const leadAt: number[] = [];
-  const entries = supplyPairs.map((supply): Pair => {
+  const entries = supplies.map((supply): Pair => {
     const entry: Pair = [builder.node(), builder.node()];
-    leadAt.push(addPair(builder, supply, entry, leadOhm, 0));
+    leadAt.push(addPair(builder, supply, entry, wiring.leadOhm, 0));
     return entry;
   });
-  const groups = runs.segments.map(({ lengthMm }) => Math.max(1, Math.round(lengthMm / strip.cutPitchMm)));
-  const ladders = runs.segments.map(({ lengthMm }, piece): LadderEnds =>
-    addLadder(builder, {
-      groups: groups[piece]!,
-      law,
-      railOhm: ((strip.trackOhmPerM / 2) * lengthMm) / 1000,
-    }),
+  const groups = segments.map(({ lengthMm }) => Math.max(1, Math.round(lengthMm / strip.cutPitchMm)));
+  const ladders = segments.map(({ lengthMm }, piece): LadderEnds =>
+    addLadder(builder, { groups: groups[piece]!, law, railOhm: ((strip.trackOhmPerM / 2) * lengthMm) / 1000 }),
   );
-  const pairAt = (piece: number, end: PieceEnd): Pair => {
-    const ladder = ladders[piece]!;
-    return end === 'start' ? [ladder.startPlus, ladder.startMinus] : [ladder.endPlus, ladder.endMinus];
-  };
-  const wireAt = plan.wires.map(({ from, to, chain }, wire) => {
-    const at = (end: WireEnd): Pair => (end === 'lead' ? entries[supplyOf(chain) - 1]! : pairAt(end.piece, end.end));
-    return addPair(builder, at(from), at(to), wireOhm[wire]!, joint.ohm);
+  const starts = ladders.map(({ startPlus, startMinus }): Pair => [startPlus, startMinus]);
+  const ends = ladders.map(({ endPlus, endMinus }): Pair => [endPlus, endMinus]);
+  const wireAt = wiring.wires.map(({ ends: [from, to], supply, ohm }) => {
+    const at = (end: WireEnd): Pair =>
+      end === 'lead' ? entries[supply - 1]! : (end.end === 'start' ? starts : ends)[end.piece]!;
+    return addPair(builder, at(from), at(to), ohm, wiring.joint.ohm);
   });
   return {
     network: builder.build(),
     firstLoad: Int32Array.from(ladders, ({ firstLoad }) => firstLoad),
     groups: Int32Array.from(groups),
+    firstRail: Int32Array.from(ladders, ({ firstRail }) => firstRail),
     wireAt: Int32Array.from(wireAt),
     leadAt: Int32Array.from(leadAt),
-    supplyPairs,
+    supplies,
+    entries,
+    starts,
+    ends,
   };
 };

@@ -1,6 +1,7 @@
 import type { Supply, Wire } from '../catalogue/index.js';
 import type { Point3 } from '../light-runs/index.js';
 import type { Joint } from './joints.js';
+import type { WireEnd } from './plan.js';
 
 /** Pieces of strip wired one after the other and fed together. */
 export interface Chain {
@@ -30,6 +31,7 @@ export interface Chain {
 
 /** A wire between two pieces of strip, or from the lead’s entry to a piece. */
 export interface WireRun {
+  readonly ends: readonly [WireEnd, WireEnd];
   readonly from: string;
   readonly to: string;
   readonly lengthMm: number;

@@ -16,6 +16,8 @@ export interface LadderEnds {
   readonly endPlus: number;
   readonly endMinus: number;
   readonly firstLoad: number;
+  /** The plus rail before its first group; its minus is next, and so on in turn along the piece. */
+  readonly firstRail: number;
 }
 
 /**
@@ -26,18 +28,18 @@ export const addLadder = (builder: NetworkBuilder, { groups, law, railOhm }: Lad
   const [startPlus, startMinus, endPlus, endMinus] = [builder.node(), builder.node(), builder.node(), builder.node()];
   const step = railOhm / Math.max(1, groups);
   let [plus, minus] = [startPlus, startMinus];
-  let firstLoad = -1;
+  let [firstLoad, firstRail] = [-1, -1];
   for (let group = 0; group < groups; group += 1) {
     const [nextPlus, nextMinus] = [builder.node(), builder.node()];
     const ohm = group === 0 ? step / 2 : step;
-    builder.resistor(plus, nextPlus, ohm);
+    const rail = builder.resistor(plus, nextPlus, ohm);
     builder.resistor(minus, nextMinus, ohm);
     const load = builder.load(nextPlus, nextMinus, law);
-    if (group === 0) firstLoad = load;
+    if (group === 0) [firstLoad, firstRail] = [load, rail];
     [plus, minus] = [nextPlus, nextMinus];
   }
   const last = groups === 0 ? railOhm : step / 2;
-  builder.resistor(plus, endPlus, last);
+  const lastRail = builder.resistor(plus, endPlus, last);
   builder.resistor(minus, endMinus, last);
-  return { startPlus, startMinus, endPlus, endMinus, firstLoad };
+  return { startPlus, startMinus, endPlus, endMinus, firstLoad, firstRail: groups === 0 ? lastRail : firstRail };
 };

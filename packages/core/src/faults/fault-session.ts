@@ -1,0 +1,140 @@
+import { shippedCatalogue, type Catalogue } from '../catalogue/index.js';
+import type { FontBook } from '../artwork/index.js';
+import type { Design } from '../design/index.js';
+import { createEvaluator } from '../evaluate/index.js';
+import type { Point3 } from '../light-runs/index.js';
+import { boardOf, type Board } from './board.js';
+import { diagnosisOf, nextProbe, suspectsLeft, type Diagnosis, type Signs, type Suspect } from './diagnose.js';
+import { faultWords } from './list-faults.js';
+import { hiddenFault, parFor, showAlike, type Level } from './practice.js';
+import { benchOf, judgedOf, lightOf, probeWords, readingOf, type Bench } from './signs.js';
+import type { Judged, Look, Probe } from './types.js';
+import { withFault } from './with-fault.js';
+
+/** A circuit to be drawn on the bench. */
+export interface BoardDrawing {
+  readonly pieces: readonly { readonly number: number; readonly path: readonly Point3[] }[];
+  readonly wires: readonly { readonly from: string; readonly to: string; readonly at: readonly [Point3, Point3] }[];
+  readonly points: readonly { readonly id: string; readonly name: string; readonly at: Point3 | null }[];
+}
+
+/** What is asked of the bench; `id` comes back with the answer. */
+export type FaultRequest = { readonly id: number } & (
+  | { readonly kind: 'open'; readonly design: Design; readonly catalogue?: Catalogue }
+  | { readonly kind: 'hide'; readonly level: Level; readonly seed: number }
+  | { readonly kind: 'measure'; readonly probe: number }
+  | { readonly kind: 'name'; readonly fault: number }
+  | { readonly kind: 'explain'; readonly signs: Signs }
+);
+
+/** What the bench answers. Probes and faults are told by their places in the lists of `opened`. */
+export type FaultReply = { readonly id: number } & (
+  | {
+      readonly kind: 'opened';
+      readonly drawing: BoardDrawing;
+      readonly probes: readonly { readonly probe: Probe; readonly words: string; readonly should: number }[];
+      readonly faults: readonly string[];
+    }
+  | {
+      readonly kind: 'hidden';
+      readonly lights: readonly Float64Array[];
+      readonly looks: readonly Look[];
+      readonly par: number;
+    }
+  | { readonly kind: 'measured'; readonly probe: number; readonly value: number; readonly judged: Judged }
+  | { readonly kind: 'named'; readonly right: boolean; readonly answer: string | null }
+  | {
+      readonly kind: 'explained';
+      readonly left: readonly number[];
+      readonly unexplained: number;
+      readonly next: number | null;
+    }
+  | { readonly kind: 'refused'; readonly sentence: string }
+);
+
+interface Hidden {
+  readonly suspect: Suspect;
+  readonly bench: Bench;
+}
+
+const drawingOf = (board: Board, paths: BoardDrawing['pieces']): BoardDrawing => ({
+  pieces: paths,
+  wires: board.circuit.wires.map(({ from, to, at }) => ({ from, to, at })),
+  points: board.points.map(({ id, name, at }) => ({ id, name, at })),
+});
+
+/** A bench in a thread of its own: one circuit at a time, perhaps with a hidden fault. Mutable; one for each page. */
+export const createFaultSession = (fonts: FontBook): ((request: FaultRequest) => FaultReply) => {
+  let diagnosis: Diagnosis | null = null;
+  let hidden: Hidden | null = null;
+
+  const open = (id: number, design: Design, catalogue: Catalogue): FaultReply => {
+    const run = createEvaluator(catalogue, fonts).quick(design);
+    if (!run.ok)
+      return { id, kind: 'refused', sentence: run.problems[0]?.message ?? 'this design cannot be worked out' };
+    const { runs, circuit, materials } = run.value;
+    if (runs.segments.length === 0) return { id, kind: 'refused', sentence: 'there is no strip in this design yet' };
+    const board = boardOf(runs, circuit, materials.strip, design.brief.leadLengthMm);
+    const found = diagnosisOf(board);
+    [diagnosis, hidden] = [found, null];
+    return {
+      id,
+      kind: 'opened',
+      drawing: drawingOf(
+        board,
+        runs.segments.map(({ number, path }) => ({ number, path })),
+      ),
+      probes: found.probes.map((probe) => ({
+        probe,
+        words: probeWords(board, probe),
+        should: readingOf(found.sound, probe),
+      })),
+      faults: found.suspects.map(({ fault }) => faultWords(board, fault)),
+    };
+  };
+
+  return (request) => {
+    const { id } = request;
+    if (request.kind === 'open') return open(id, request.design, request.catalogue ?? shippedCatalogue);
+    if (diagnosis === null) return { id, kind: 'refused', sentence: 'no circuit is on the bench' };
+    const { board, sound, suspects, probes } = diagnosis;
+    if (request.kind === 'hide') {
+      const suspect = hiddenFault(diagnosis, request.level, request.seed);
+      const bench = benchOf(board, withFault(board, suspect.fault));
+      hidden = { suspect, bench };
+      return {
+        id,
+        kind: 'hidden',
+        lights: board.pieces.map((_, piece) => lightOf(bench, sound, piece)),
+        looks: suspect.looks,
+        par: parFor(diagnosis, suspect),
+      };
+    }
+    if (request.kind === 'explain') {
+      const { left, unexplained } = suspectsLeft(diagnosis, request.signs);
+      const next = left.length > 1 ? nextProbe(diagnosis, left) : null;
+      return {
+        id,
+        kind: 'explained',
+        left: left.map((suspect) => suspects.indexOf(suspect)),
+        unexplained,
+        next: next === null ? null : probes.indexOf(next.probe),
+      };
+    }
+    if (hidden === null) return { id, kind: 'refused', sentence: 'no fault is hidden yet' };
+    if (request.kind === 'measure') {
+      const probe = probes[request.probe];
+      if (probe === undefined) return { id, kind: 'refused', sentence: 'there is no such place to measure' };
+      return {
+        id,
+        kind: 'measured',
+        probe: request.probe,
+        value: readingOf(hidden.bench, probe),
+        judged: judgedOf(hidden.bench, sound, probe),
+      };
+    }
+    const named = suspects[request.fault];
+    const right = named !== undefined && showAlike(named, hidden.suspect);
+    return { id, kind: 'named', right, answer: right ? faultWords(board, hidden.suspect.fault) : null };
+  };
+};

@@ -1,0 +1,240 @@
+import { beforeAll, describe, expect, it } from '@jest/globals';
+import type { FontBook } from '../artwork/index.js';
+import { demoDesigns } from '../demo/index.js';
+import type { Design } from '../design/index.js';
+import type { Evaluation } from '../evaluate/index.js';
+import { changed, dispensary, glance, inBox, testFonts } from '../testing/harness.js';
+import {
+  benchOf,
+  boardOf,
+  createFaultSession,
+  diagnosisOf,
+  faultsOf,
+  faultWords,
+  hiddenFault,
+  judge,
+  judgedOf,
+  lookOf,
+  nextProbe,
+  parFor,
+  probeWords,
+  readingOf,
+  scoreOf,
+  showAlike,
+  soundNetwork,
+  suspectsLeft,
+  withFault,
+  type Board,
+  type Fault,
+  type Signs,
+} from './index.js';
+
+let fonts: FontBook;
+beforeAll(async () => {
+  fonts = await testFonts();
+});
+
+const boardFor = (design: Design): Board => {
+  const { runs, circuit, materials }: Evaluation = glance(design, fonts);
+  return boardOf(runs, circuit, materials.strip, design.brief.leadLengthMm);
+};
+
+/** Two rows in one chain. */
+const twoRows = (): Board => boardFor(dispensary);
+const looks = (board: Board, fault: Fault) => {
+  const [bench, sound] = [benchOf(board, withFault(board, fault)), benchOf(board, soundNetwork(board))];
+  return board.pieces.map((_, piece) => lookOf(bench, sound, piece));
+};
+const volts = (board: Board, fault: Fault, point: string, kind: 'volts' | 'plus' | 'minus' = 'volts'): number =>
+  readingOf(benchOf(board, withFault(board, fault)), { kind, point });
+
+describe('a circuit with a fault', () => {
+  it('is dark behind an open wire, which has plus up to the break and no minus beyond', () => {
+    const board = twoRows();
+    const open: Fault = { kind: 'open', wire: 1, conductor: 'minus' };
+    expect(looks(board, open)).toEqual(['lit', 'dark']);
+    expect(volts(board, open, 'start-2')).toBeLessThan(18);
+    expect(volts(board, open, 'start-2', 'plus')).toBeGreaterThan(23);
+    expect(volts(board, open, 'start-2', 'minus')).toBeLessThan(18);
+    expect(looks(board, { kind: 'open', wire: -1, conductor: 'plus' })).toEqual(['dark', 'dark']);
+  });
+
+  it('is dark and reads backward behind swapped wires', () => {
+    const board = twoRows();
+    expect(looks(board, { kind: 'swapped', wire: 1 })).toEqual(['lit', 'dark']);
+    expect(volts(board, { kind: 'swapped', wire: 1 }, 'end-2')).toBeLessThan(-20);
+  });
+
+  it('is half dark where a track is broken, and has one dark place where a group is dead', () => {
+    const board = twoRows();
+    expect(looks(board, { kind: 'broken-strip', piece: 1, conductor: 'plus' })).toEqual(['lit', 'partly']);
+    expect(looks(board, { kind: 'broken-strip', piece: 0, conductor: 'plus' })).toEqual(['partly', 'dark']);
+    expect(looks(board, { kind: 'dead-group', piece: 0 })).toEqual(['partly', 'lit']);
+  });
+
+  it('is dim all over when its supply is weak or a joint of the lead is loose, which volts tell apart', () => {
+    const board = twoRows();
+    const [weak, loose]: readonly [Fault, Fault] = [
+      { kind: 'weak-supply', supply: 0 },
+      { kind: 'loose', wire: -1 },
+    ];
+    expect(looks(board, weak)).toEqual(['dim', 'dim']);
+    expect(volts(board, weak, 'supply-1')).toBeLessThan(21);
+    expect(volts(board, loose, 'supply-1')).toBeGreaterThan(23.5);
+    expect(volts(board, loose, 'entry-1')).toBeLessThan(23);
+  });
+
+  it('draws far too much when it is shorted, and pulls its supply down', () => {
+    const board = twoRows();
+    const bench = benchOf(board, withFault(board, { kind: 'shorted', wire: 0 }));
+    expect(readingOf(bench, { kind: 'amps', wire: -1 })).toBeGreaterThan(10);
+    expect(readingOf(bench, { kind: 'volts', point: 'supply-1' })).toBeLessThan(20);
+  });
+});
+
+describe('readings', () => {
+  it('are judged against what they should be, small ones against the whole', () => {
+    expect([judge(24, 24, 24), judge(20, 24, 24), judge(0.1, 24, 24), judge(-12, 24, 24), judge(30, 24, 24)]).toEqual([
+      'right',
+      'low',
+      'none',
+      'reversed',
+      'high',
+    ]);
+    // A tiny current where a tiny one belongs is right.
+    expect(judge(0.011, 0.01, 5)).toBe('right');
+  });
+
+  it('of a sound circuit are all right', () => {
+    const board = twoRows();
+    const diagnosis = diagnosisOf(board);
+    for (const probe of diagnosis.probes) {
+      expect(judgedOf(diagnosis.sound, diagnosis.sound, probe)).toBe('right');
+      expect(probeWords(board, probe)).toMatch(/^(volts|amperes)/);
+    }
+  });
+});
+
+/** Circuits to find faults in: the demo’s, as they are seeded, and one with two supplies. */
+const circuits: readonly (readonly [name: string, design: () => Design])[] = [
+  ['dispensary', () => demoDesigns.dispensary],
+  ['curlew', () => demoDesigns.curlew],
+  ['tern', () => demoDesigns.tern],
+  ['ticket hall', () => demoDesigns['ticket-hall']],
+  ['two chains', () => changed(dispensary, { ...inBox({ 'light.rowCount': 4 }), 'power.chainsBegin': [3] })],
+];
+
+describe('finding the fault', () => {
+  it.each(circuits)(
+    'of %s takes no more than log₂ of the suspects and two more measurements on average',
+    (_, design) => {
+      const diagnosis = diagnosisOf(boardFor(design()));
+      const { suspects } = diagnosis;
+      let measured = 0;
+      for (const hidden of suspects) {
+        let signs: Signs = { looks: hidden.looks, readings: [] };
+        for (;;) {
+          const { left, unexplained } = suspectsLeft(diagnosis, signs);
+          expect(unexplained).toBe(0);
+          expect(left).toContain(hidden);
+          const next = left.length > 1 ? nextProbe(diagnosis, left) : null;
+          if (next === null) {
+            // What is left shows alike wherever one measures.
+            expect(left.every((suspect) => showAlike(suspect, hidden))).toBe(true);
+            break;
+          }
+          measured += 1;
+          const judged = hidden.judged[diagnosis.probes.indexOf(next.probe)]!;
+          signs = { ...signs, readings: [...signs.readings, { probe: next.probe, judged }] };
+        }
+      }
+      expect(measured / suspects.length).toBeLessThanOrEqual(Math.ceil(Math.log2(suspects.length)) + 2);
+      // Few faults hide behind one another.
+      const alone = suspects.filter((one) => suspects.every((other) => one === other || !showAlike(one, other)));
+      expect(alone.length).toBeGreaterThan(0.6 * suspects.length);
+    },
+  );
+
+  it('goes on with the best guess when nothing explains everything', () => {
+    const diagnosis = diagnosisOf(twoRows());
+    const hidden = diagnosis.suspects.find(({ fault }) => fault.kind === 'swapped' && fault.wire === 1)!;
+    const probe = diagnosis.probes.find((each) => each.kind === 'volts' && each.point === 'end-2')!;
+    const wrong = diagnosis.probes.find((each) => each.kind === 'volts' && each.point === 'supply-1')!;
+    const { left, unexplained } = suspectsLeft(diagnosis, {
+      looks: hidden.looks,
+      readings: [
+        { probe, judged: 'reversed' },
+        { probe: wrong, judged: 'none' },
+      ],
+    });
+    expect(unexplained).toBe(1);
+    expect(left).toContain(hidden);
+  });
+
+  it('names every fault in words of its own', () => {
+    const board = boardFor(demoDesigns.curlew);
+    const words = faultsOf(board).map((fault) => faultWords(board, fault));
+    expect(new Set(words).size).toBe(words.length);
+  });
+});
+
+describe('practice', () => {
+  it('hides the same fault for the same seed, of the kind its level asks for, and one that shows', () => {
+    const diagnosis = diagnosisOf(boardFor(demoDesigns.curlew));
+    const easy = Array.from({ length: 40 }, (_, seed) => hiddenFault(diagnosis, 'easy', seed));
+    expect(easy.map(({ fault }) => fault)).toEqual(
+      Array.from({ length: 40 }, (_, seed) => hiddenFault(diagnosis, 'easy', seed).fault),
+    );
+    expect(new Set(easy).size).toBeGreaterThan(8);
+    expect(easy.every(({ fault }) => !['loose', 'shorted'].includes(fault.kind))).toBe(true);
+    for (const level of ['easy', 'fair', 'hard'] as const)
+      expect(parFor(diagnosis, hiddenFault(diagnosis, level, 3))).toBeLessThan(10);
+  });
+
+  it('scores by measurements beyond those needed, and by wrong names', () => {
+    expect([scoreOf(2, 2, 0), scoreOf(4, 2, 0), scoreOf(2, 2, 1), scoreOf(30, 2, 3), scoreOf(1, 0, 0)]).toEqual([
+      100, 80, 70, 0, 100,
+    ]);
+  });
+});
+
+describe('a bench in a thread of its own', () => {
+  it('opens a circuit, hides a fault, is measured and told; and refuses what makes no sense', () => {
+    const ask = createFaultSession(fonts);
+    expect(ask({ id: 1, kind: 'measure', probe: 0 })).toMatchObject({ id: 1, kind: 'refused' });
+    const opened = ask({ id: 2, kind: 'open', design: demoDesigns.curlew });
+    if (opened.kind !== 'opened') throw new Error('not opened');
+    expect(opened.drawing.pieces).toHaveLength(7);
+    expect(ask({ id: 3, kind: 'measure', probe: 0 })).toMatchObject({ kind: 'refused' });
+    const shown = ask({ id: 4, kind: 'hide', level: 'fair', seed: 5 });
+    if (shown.kind !== 'hidden') throw new Error('not hidden');
+    expect(ask({ id: 5, kind: 'measure', probe: 9999 })).toMatchObject({ kind: 'refused' });
+    // Led by its own proposals, the bench comes to an answer that is right.
+    let signs: Signs = { looks: shown.looks, readings: [] };
+    for (let turn = 0; ; turn += 1) {
+      const told = ask({ id: 6, kind: 'explain', signs });
+      if (told.kind !== 'explained') throw new Error('not explained');
+      if (told.next === null) {
+        expect(turn).toBe(shown.par);
+        expect(ask({ id: 7, kind: 'name', fault: told.left[0]! })).toMatchObject({ right: true });
+        const wrong = opened.faults.findIndex((_, index) => !told.left.includes(index));
+        expect(ask({ id: 8, kind: 'name', fault: wrong })).toEqual({
+          id: 8,
+          kind: 'named',
+          right: false,
+          answer: null,
+        });
+        break;
+      }
+      const measured = ask({ id: 9, kind: 'measure', probe: told.next });
+      if (measured.kind !== 'measured') throw new Error('not measured');
+      signs = {
+        ...signs,
+        readings: [...signs.readings, { probe: opened.probes[told.next]!.probe, judged: measured.judged }],
+      };
+    }
+    const empty = changed(dispensary, inBox({ 'case.widthMm': 110, 'light.endMarginMm': 50 }));
+    const refused = ask({ id: 10, kind: 'open', design: empty });
+    expect(refused.kind === 'refused' ? refused.sentence : '').toContain('no strip');
+  });
+});

@@ -1,0 +1,47 @@
+import { seededRandom } from '../maths/index.js';
+import type { Diagnosis, Suspect } from './diagnose.js';
+import { nextProbe, suspectsLeft, type Signs } from './diagnose.js';
+import type { Fault, Reading } from './types.js';
+
+/** How hard the fault is to find. */
+export type Level = 'easy' | 'fair' | 'hard';
+
+/** Which faults each level draws from. */
+const kinds: Readonly<Record<Level, readonly Fault['kind'][]>> = {
+  easy: ['open', 'swapped', 'dead-supply', 'dead-group'],
+  fair: ['open', 'swapped', 'broken-strip', 'shorted', 'weak-supply'],
+  hard: ['loose', 'broken-strip', 'weak-supply', 'shorted', 'open'],
+};
+
+/** A fault put into a circuit: the same for the same seed. */
+export const hiddenFault = ({ suspects }: Diagnosis, level: Level, seed: number): Suspect => {
+  const random = seededRandom(seed);
+  // What shows in no way cannot be found.
+  const fitting = suspects.filter(
+    ({ fault, looks, judged }) =>
+      kinds[level].includes(fault.kind) &&
+      (looks.some((look) => look !== 'lit') || judged.some((each) => each !== 'right')),
+  );
+  return fitting[Math.floor(random() * fitting.length)]!;
+};
+
+/** How many measurements the program itself would take, looking first. */
+export const parFor = (diagnosis: Diagnosis, hidden: Suspect): number => {
+  let signs: Signs = { looks: hidden.looks, readings: [] };
+  for (let count = 0; ; count += 1) {
+    const { left } = suspectsLeft(diagnosis, signs);
+    const next = left.length > 1 ? nextProbe(diagnosis, left) : null;
+    if (next === null) return count;
+    const judged = hidden.judged[diagnosis.probes.indexOf(next.probe)]!;
+    const reading: Reading = { probe: next.probe, judged };
+    signs = { ...signs, readings: [...signs.readings, reading] };
+  }
+};
+
+/** Whether two faults show alike wherever one looks and measures: naming either is right. */
+export const showAlike = (one: Suspect, other: Suspect): boolean =>
+  one.looks.join() === other.looks.join() && one.judged.join() === other.judged.join();
+
+/** A hundred points, ten less for each measurement beyond those the program would take, thirty for each wrong name; none below 0. */
+export const scoreOf = (measurements: number, par: number, wrongNames: number): number =>
+  Math.max(0, 100 - 10 * Math.max(0, measurements - Math.max(1, par)) - 30 * wrongNames);

@@ -1,0 +1,94 @@
+import type { LoadLaw, Network } from '../network/index.js';
+import type { Board } from './board.js';
+import type { Fault } from './types.js';
+
+/** An open contact leaks no more than through this (Ω). */
+const openOhm = 1e8;
+/** A joint that hardly touches, and metal on metal (Ω). */
+const looseOhm = 3;
+const shortOhm = 0.01;
+/** A worn supply gives this share of its voltage; one that protects itself from a short gives into this (Ω). */
+const weakShare = 0.85;
+/** What a supply has inside, so that a short pulls its terminals down (Ω). */
+const insideOhm = 0.25;
+
+const changed = (numbers: Float64Array, at: number, value: number): Float64Array => {
+  const copy = Float64Array.from(numbers);
+  copy[at] = value;
+  return copy;
+};
+
+const withOhm = (network: Network, resistor: number, ohm: number): Network => ({
+  ...network,
+  resistors: { ...network.resistors, ohm: changed(network.resistors.ohm, resistor, ohm) },
+});
+
+/** A wire with its conductors crossed at the far end. */
+const crossed = (network: Network, plus: number): Network => {
+  const to = Int32Array.from(network.resistors.to);
+  [to[plus], to[plus + 1]] = [to[plus + 1]!, to[plus]!];
+  return { ...network, resistors: { ...network.resistors, to } };
+};
+
+/** One more resistor between two nodes. */
+const bridged = (network: Network, a: number, b: number, ohm: number): Network => ({
+  ...network,
+  resistors: {
+    from: Int32Array.from([...network.resistors.from, a]),
+    to: Int32Array.from([...network.resistors.to, b]),
+    ohm: Float64Array.from([...network.resistors.ohm, ohm]),
+  },
+});
+
+const nothing: LoadLaw = { kind: 'resistive', forwardV: 1e6, siemens: 0 };
+
+const withDeadLoad = (network: Network, load: number): Network => {
+  const law = Int32Array.from(network.loads.law);
+  law[load] = network.laws.length;
+  return { ...network, loads: { ...network.loads, law }, laws: [...network.laws, nothing] };
+};
+
+/** The circuit as it is on the bench: its supplies with what they have inside. */
+export const soundNetwork = ({ placed: { network } }: Board): Network => ({
+  ...network,
+  sources: network.sources.map((source) => ({ ...source, ohm: insideOhm })),
+});
+
+/** The same with one fault in it. */
+export const withFault = (board: Board, fault: Fault): Network => {
+  const { placed } = board;
+  const network = soundNetwork(board);
+  const plusOf = (wire: number): number => (wire < 0 ? placed.leadAt[0]! : placed.wireAt[wire]!);
+  const middle = (piece: number): number => placed.groups[piece]! >> 1;
+  switch (fault.kind) {
+    case 'open':
+      return withOhm(network, plusOf(fault.wire) + (fault.conductor === 'plus' ? 0 : 1), openOhm);
+    case 'swapped':
+      return crossed(network, plusOf(fault.wire));
+    case 'loose': {
+      const plus = plusOf(fault.wire);
+      return withOhm(network, plus, network.resistors.ohm[plus]! + looseOhm);
+    }
+    case 'shorted': {
+      const plus = plusOf(fault.wire);
+      return bridged(network, network.resistors.to[plus]!, network.resistors.to[plus + 1]!, shortOhm);
+    }
+    case 'broken-strip': {
+      const rail = placed.firstRail[fault.piece]! + 2 * middle(fault.piece);
+      return withOhm(network, rail + (fault.conductor === 'plus' ? 0 : 1), openOhm);
+    }
+    case 'dead-group':
+      return withDeadLoad(network, placed.firstLoad[fault.piece]! + middle(fault.piece));
+    case 'dead-supply':
+    case 'weak-supply':
+      return {
+        ...network,
+        sources: network.sources.map((source, index) => {
+          if (index !== fault.supply) return source;
+          return fault.kind === 'weak-supply'
+            ? { ...source, volts: source.volts * weakShare }
+            : { ...source, volts: 0, ohm: openOhm };
+        }),
+      };
+  }
+};
