@@ -7,6 +7,7 @@ import { JobPage } from './job/job-page';
 import { NewJobPage } from './new-job/new-job-page';
 import { ErrorSheet } from './pages/error-sheet';
 import { NotFoundPage } from './pages/not-found-page';
+import { PracticePage } from './practice/practice-page';
 import { ShelfPage } from './shelf/shelf-page';
 import { useView } from './view/view-store';
 
@@ -45,6 +46,7 @@ export const router = createBrowserRouter([
       { path: '/jobs/new', element: <NewJobPage /> },
       { path: '/jobs/:jobId/:step?', element: <JobPage /> },
       { path: '/shelf', element: <ShelfPage /> },
+      { path: '/practice', element: <PracticePage /> },
       { path: '*', element: <NotFoundPage /> },
     ],
   },

@@ -3,6 +3,7 @@ import { Link, NavLink } from 'react-router';
 const links = [
   { to: '/jobs', name: 'Job book' },
   { to: '/shelf', name: 'Shelf' },
+  { to: '/practice', name: 'Practice' },
 ] as const;
 
 /** The head of every page that is not a job. */

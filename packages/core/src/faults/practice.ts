@@ -13,15 +13,18 @@ const kinds: Readonly<Record<Level, readonly Fault['kind'][]>> = {
   hard: ['loose', 'broken-strip', 'weak-supply', 'shorted', 'open'],
 };
 
+/** What a fault must show at each level: strip that stays dark, strip that is not as it should be, or a reading that is not. */
+const shows: Readonly<Record<Level, (suspect: Suspect) => boolean>> = {
+  easy: ({ looks }) => looks.some((look) => look === 'dark' || look === 'partly'),
+  fair: ({ looks }) => looks.some((look) => look !== 'lit'),
+  hard: ({ judged }) => judged.some((each) => each !== 'right'),
+};
+
 /** A fault put into a circuit: the same for the same seed. */
 export const hiddenFault = ({ suspects }: Diagnosis, level: Level, seed: number): Suspect => {
   const random = seededRandom(seed);
-  // What shows in no way cannot be found.
-  const fitting = suspects.filter(
-    ({ fault, looks, judged }) =>
-      kinds[level].includes(fault.kind) &&
-      (looks.some((look) => look !== 'lit') || judged.some((each) => each !== 'right')),
-  );
+  const ofLevel = suspects.filter(({ fault }) => kinds[level].includes(fault.kind));
+  const fitting = ofLevel.filter(shows[level]);
   return fitting[Math.floor(random() * fitting.length)]!;
 };
 

@@ -7,10 +7,10 @@ const openOhm = 1e8;
 /** A joint that hardly touches, and metal on metal (Ω). */
 const looseOhm = 3;
 const shortOhm = 0.01;
-/** A worn supply gives this share of its voltage; one that protects itself from a short gives into this (Ω). */
+/** A worn supply gives this share of its voltage. */
 const weakShare = 0.85;
-/** What a supply has inside, so that a short pulls its terminals down (Ω). */
-const insideOhm = 0.25;
+/** A supply that protects itself gives this much more than its rating into a short, and lets its voltage go. */
+const limitShare = 1.5;
 
 const changed = (numbers: Float64Array, at: number, value: number): Float64Array => {
   const copy = Float64Array.from(numbers);
@@ -48,11 +48,17 @@ const withDeadLoad = (network: Network, load: number): Network => {
   return { ...network, loads: { ...network.loads, law }, laws: [...network.laws, nothing] };
 };
 
-/** The circuit as it is on the bench: its supplies with what they have inside. */
-export const soundNetwork = ({ placed: { network } }: Board): Network => ({
-  ...network,
-  sources: network.sources.map((source) => ({ ...source, ohm: insideOhm })),
-});
+/** Supplies at their limit: as if they had so much resistance inside that a short draws no more. */
+const atLimit = (network: Network, { circuit, strip }: Board): Network => {
+  const ratedA = (circuit.supply?.watts ?? circuit.neededWatts) / strip.voltageV;
+  return {
+    ...network,
+    sources: network.sources.map((source) => ({ ...source, ohm: source.volts / (limitShare * ratedA) })),
+  };
+};
+
+/** The circuit as it is on the bench. */
+export const soundNetwork = ({ placed: { network } }: Board): Network => network;
 
 /** The same with one fault in it. */
 export const withFault = (board: Board, fault: Fault): Network => {
@@ -71,7 +77,8 @@ export const withFault = (board: Board, fault: Fault): Network => {
     }
     case 'shorted': {
       const plus = plusOf(fault.wire);
-      return bridged(network, network.resistors.to[plus]!, network.resistors.to[plus + 1]!, shortOhm);
+      const { to } = network.resistors;
+      return atLimit(bridged(network, to[plus]!, to[plus + 1]!, shortOhm), board);
     }
     case 'broken-strip': {
       const rail = placed.firstRail[fault.piece]! + 2 * middle(fault.piece);

@@ -1,0 +1,57 @@
+import { expect, test } from './support/shop';
+
+test('a hidden fault is looked for, measured, named and scored; another is hidden', async ({ page, shop }) => {
+  await page.goto(`${shop.url}/practice`);
+  await expect(page.getByRole('heading', { name: 'Practice' })).toBeVisible();
+  await page.getByLabel('Circuit').selectOption({ label: 'Dispensary box' });
+  const measure = page.getByRole('region', { name: 'Measure' });
+  await expect(measure.getByLabel('Where')).toBeVisible();
+  // Held by the list, and by a click on the drawing.
+  await measure.getByLabel('Where').selectOption({ label: 'supply terminals' });
+  await measure.getByRole('button', { name: 'Measure', exact: true }).click();
+  const readings = page.getByRole('table', { name: 'Readings' });
+  await expect(readings.getByRole('row')).toHaveCount(2);
+  await page.locator('[data-point="end-1"]').click();
+  await measure.getByLabel('How').selectOption({ label: 'plus there to the supply’s minus' });
+  await measure.getByRole('button', { name: 'Measure', exact: true }).click();
+  await expect(
+    readings.getByText('volts from the plus at the end of piece 1 to the minus of the supply'),
+  ).toBeVisible();
+  await page.locator('[data-wire="1"]').dispatchEvent('click');
+  await expect(measure.getByLabel('How')).toBeDisabled();
+  await measure.getByRole('button', { name: 'Measure', exact: true }).click();
+  await expect(page.getByRole('status', { name: 'Meter' })).toContainText(/\d A/);
+  // Led by what tells most until one fault is left, or those that show alike.
+  const hint = page.getByTestId('hint');
+  for (let turn = 0; turn < 12; turn += 1) {
+    await measure.getByRole('button', { name: 'What would tell most?' }).click();
+    const told = (await hint.textContent()) ?? '';
+    if (told.startsWith('Nothing more')) break;
+    const words = /^Measure (.*)\. \d+ faults explain/.exec(told)![1]!;
+    const clamp = /^amperes in (the .*), by clamp$/.exec(words);
+    const across = /^volts at the (.*), plus to minus$/.exec(words);
+    const plus = /^volts from the plus at the (.*) to the minus of the supply$/.exec(words);
+    const minus = /^volts from the plus of the supply to the minus at the (.*)$/.exec(words);
+    const where = clamp === null ? (across ?? plus ?? minus)![1]! : `clamp on ${clamp[1]!}`;
+    await measure.getByLabel('Where').selectOption({ label: where });
+    if (clamp === null)
+      await measure.getByLabel('How').selectOption(across !== null ? 'volts' : plus !== null ? 'plus' : 'minus');
+    await measure.getByRole('button', { name: 'Measure', exact: true }).click();
+    await expect(hint).toHaveCount(0);
+  }
+  // A wrong name is refused and costs; names are tried until the right one is found.
+  const name = page.getByRole('region', { name: 'Name the fault' });
+  const options = await name.getByLabel('It is this').locator('option').count();
+  for (let fault = 0; fault < options - 1; fault += 1) {
+    await name.getByLabel('It is this').selectOption(String(fault));
+    await name.getByRole('button', { name: 'Name it' }).click();
+    await expect(name.getByRole('status')).toBeVisible();
+    await expect(name.getByText(/^Not |Found: /)).toBeVisible();
+    if ((await name.getByText('Found: ').count()) > 0) break;
+    await expect(name.getByLabel('It is this').locator(`option[value="${fault}"]`)).toBeDisabled();
+  }
+  await expect(name.getByText(/of 100 points/)).toBeVisible();
+  await page.getByRole('button', { name: 'Hide another fault' }).click();
+  await expect(readings.getByRole('row')).toHaveCount(1);
+  await expect(name.getByText('Found: ')).toHaveCount(0);
+});
