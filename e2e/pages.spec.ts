@@ -13,6 +13,7 @@ for (const [name, path] of [
   ['job book', '/jobs'],
   ['new job', '/jobs/new'],
   ['shelf', '/shelf'],
+  ['practice', '/practice'],
   ['not found', '/nowhere/at/all'],
   ['no such job', '/jobs/00000000-0000-4000-8000-000000000000/case'],
 ] as const)

@@ -109,16 +109,29 @@ const pictures = [
       await page.waitForTimeout(500);
     },
   ],
-  ['job-cut', (page) => openJob(page, 'Ticket', 'cut')],
-  ['job-build', (page) => openJob(page, 'Dispensary', 'build')],
   [
-    'figure',
+    'job-power',
     async (page) => {
-      await openJob(page, 'Rye', 'face');
-      await page.getByRole('region', { name: 'Figures' }).getByText('dots').click();
-      await page.getByRole('dialog').locator('svg').first().waitFor();
+      await openTrial(page, 'Curlew', 'power', (design) => ({
+        ...design,
+        power: { ...design.power, feed: 'one-end', injections: [{ piece: 7, end: 'end' }] },
+      }));
+      await page.getByRole('button', { name: 'Show wires' }).click();
+      await page.waitForTimeout(800);
     },
   ],
+  [
+    'practice',
+    async (page) => {
+      await page.goto('/practice');
+      await page.locator('[data-point="end-1"]').click();
+      await page.getByRole('button', { name: 'Measure', exact: true }).click();
+      await page.getByRole('button', { name: 'What would tell most?' }).click();
+      await page.getByTestId('hint').waitFor();
+    },
+  ],
+  ['job-cut', (page) => openJob(page, 'Ticket', 'cut')],
+  ['job-build', (page) => openJob(page, 'Dispensary', 'build')],
   [
     'job-dark-page',
     async (page) => {
@@ -157,27 +170,6 @@ const pictures = [
         ['Lining', 'aluminium-tape'],
         ['Lining', 'bare-ply'],
       ]),
-    '[aria-label="Variants"]',
-  ],
-  [
-    'compare-sheets',
-    async (page) => {
-      await openTrial(page, 'Dispensary', 'face', withRows(5));
-      await page.getByLabel('Face', { exact: true }).selectOption('clear-3');
-      await page.getByLabel('Inside', { exact: true }).first().selectOption('sanded-80');
-      await settled(page);
-      await pin(page);
-      await step(page, 'Face');
-      await page.getByRole('button', { name: 'Add a second sheet behind it' }).click();
-      await settled(page);
-      await pin(page);
-      await step(page, 'Face');
-      await page.getByRole('button', { name: 'Take it out' }).click();
-      await page.getByLabel('Face', { exact: true }).selectOption('opal-3');
-      await settled(page);
-      await page.getByRole('link', { name: 'Try-outs' }).click();
-      await page.waitForTimeout(1500);
-    },
     '[aria-label="Variants"]',
   ],
   [

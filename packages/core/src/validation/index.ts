@@ -1,4 +1,6 @@
 import { boxCases } from './box-cases.js';
+import { canCases } from './can-cases.js';
+import { circuitCases } from './circuit-cases.js';
 import { directCases } from './direct-cases.js';
 import { emitterCases } from './emitter-cases.js';
 import { eyeCases } from './eye-cases.js';
@@ -16,6 +18,8 @@ export const validationCases: readonly ValidationCase[] = [
   ...faceCases,
   ...eyeCases,
   ...haloCases,
+  ...canCases,
+  ...circuitCases,
 ];
 
 /** Runs one case; the error is relative to what is expected. */

@@ -1,7 +1,15 @@
 /** A model compared with a closed form or an independent sum. */
 export interface ValidationCase {
   readonly group:
-    'emitters' | 'direct light' | 'form factors' | 'reflected light' | 'faces' | 'ripple and the eye' | 'halo';
+    | 'emitters'
+    | 'direct light'
+    | 'form factors'
+    | 'reflected light'
+    | 'faces'
+    | 'ripple and the eye'
+    | 'halo'
+    | 'letter-shaped cases'
+    | 'circuits';
   readonly name: string;
   /** What it is held against, and where that comes from. */
   readonly against: string;
