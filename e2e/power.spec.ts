@@ -49,7 +49,7 @@ test('chains are split, turned round and planned again; joints are chosen; the w
   await saved(page);
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Bench pack' }).click();
-  const zip = unzipSync(new Uint8Array(await readFile((await (await download).path())!)));
+  const zip = unzipSync(new Uint8Array(await readFile((await (await download).path()))));
   const table = strFromU8(Object.entries(zip).find(([path]) => path.endsWith('/wiring.csv'))![1]);
   const rows = table
     .trim()
