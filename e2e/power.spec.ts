@@ -49,7 +49,7 @@ test('chains are split, turned round and planned again; joints are chosen; the w
   await saved(page);
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Bench pack' }).click();
-  const zip = unzipSync(new Uint8Array(await readFile((await (await download).path()))));
+  const zip = unzipSync(new Uint8Array(await readFile(await (await download).path())));
   const table = strFromU8(Object.entries(zip).find(([path]) => path.endsWith('/wiring.csv'))![1]);
   const rows = table
     .trim()
@@ -65,4 +65,28 @@ test('chains are split, turned round and planned again; joints are chosen; the w
   expect(rows[2]).toContain('clip connector');
   await page.getByRole('button', { name: 'Plan feeds and chains again' }).click();
   await expect(chains.getByText('pieces 1, 2')).toBeVisible();
+});
+
+test('a real fault is found by what is seen and measured, one proposal after the other', async ({ page, shop }) => {
+  await openJob(page, shop, 'Dispensary', 'prove');
+  const finder = page.getByRole('region', { name: 'Find the fault' });
+  await finder.getByRole('button', { name: 'Find the fault' }).click();
+  await expect(finder.getByText(/faults could be/)).toBeVisible();
+  // The second row is dark: an open wire, crossed wires, a supply or a short it cannot be.
+  await finder.getByLabel('How piece 1 looks').selectOption('lit');
+  await finder.getByLabel('How piece 2 looks').selectOption('dark');
+  await expect(finder.getByText(/\d faults explain it/)).toBeVisible();
+  const measure = finder.getByLabel('Measure next');
+  await expect(measure.locator('option:checked')).toHaveText(/piece 2|piece 1/);
+  // At the start of the second row plus and minus stand the wrong way round.
+  await measure.selectOption({ label: 'volts at the start of piece 2, plus to minus' });
+  await finder.getByLabel(/It reads/).fill('-23,8');
+  await finder.getByRole('button', { name: 'Keep' }).click();
+  await expect(finder.getByText('One fault explains it:')).toBeVisible();
+  await expect(
+    finder.getByText('plus and minus are swapped in the wire from piece 1 end to piece 2 start'),
+  ).toBeVisible();
+  await expect(finder.getByText(/-23\.80 V/)).toBeVisible();
+  await finder.getByRole('button', { name: /^Strike out/ }).click();
+  await expect(finder.getByText(/\d faults explain it/)).toBeVisible();
 });

@@ -18,6 +18,7 @@ export * from './catalogue/index.js';
 export { joints } from './circuit/index.js';
 export {
   createFaultSession,
+  judge,
   scoreOf,
   type BoardDrawing,
   type FaultReply,

@@ -4,6 +4,7 @@ import { Printer } from 'lucide-react';
 import { useEvaluation } from '../../evaluation/evaluation-store';
 import { Button } from '../../ui/button';
 import { useLength } from '../../view/use-length';
+import { FindFault } from './find-fault/find-fault';
 
 const PrintButton = () => (
   <Button className="no-print my-1" onClick={() => window.print()}>
@@ -207,6 +208,7 @@ export const ProveStep = () => {
         </tbody>
       </table>
       {evaluation.build === 'lightbox' && <BrightnessCheck evaluation={evaluation} />}
+      <FindFault />
       <p className="mt-2 border-l-4 border-caution pl-2 text-[13px]">
         Do not leave a new sign lit unattended. Soak it for an hour before it is closed or hung.
       </p>

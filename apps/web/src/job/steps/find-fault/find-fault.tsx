@@ -1,0 +1,236 @@
+import type { Design, FaultReply, Look } from '@vitrum/core';
+import { useId, useState, type FormEvent } from 'react';
+import { useDocument } from '../../../document/document-store';
+import { fieldLook } from '../../../fields/field-row';
+import { BenchDrawing, type Held } from '../../../practice/bench-drawing';
+import { Button } from '../../../ui/button';
+import { useCatalogue } from '../../catalogue-context';
+import { finderLink } from './finder-link';
+import { judged, useFinder, type FinderLink } from './finder-store';
+
+type Opened = Extract<FaultReply, { kind: 'opened' }>;
+
+const looks: readonly { readonly look: Look; readonly name: string; readonly light: number }[] = [
+  { look: 'lit', name: 'as it should be', light: 1 },
+  { look: 'dim', name: 'dim all along', light: 0.45 },
+  { look: 'fading', name: 'fading along it', light: 0.6 },
+  { look: 'partly', name: 'partly dark', light: 0.3 },
+  { look: 'dark', name: 'dark', light: 0 },
+];
+
+const judgedWords = {
+  none: 'nothing',
+  reversed: 'backward',
+  low: 'too low',
+  right: 'right',
+  high: 'too high',
+} as const;
+
+/** At most so many suspects are told by name. */
+const toldSuspects = 6;
+
+const unitOf = (opened: Opened, probe: number): string => (opened.probes[probe]!.probe.kind === 'amps' ? 'A' : 'V');
+
+/** Where on the drawing a probe is held. */
+const heldAt = (opened: Opened, probe: number): Held => {
+  const at = opened.probes[probe]!.probe;
+  return at.kind === 'amps' ? { wire: at.wire } : { point: at.point };
+};
+
+const Looks = ({ opened, link }: { readonly opened: Opened; readonly link: FinderLink }) => {
+  const seen = useFinder((state) => state.looks);
+  return (
+    <ul className="space-y-1">
+      {opened.drawing.pieces.map(({ number }, piece) => (
+        <li key={number} className="flex items-center justify-between gap-2 text-[13px]">
+          <span>Piece {number} is</span>
+          <select
+            aria-label={`How piece ${number} looks`}
+            className={fieldLook}
+            value={seen[piece] ?? ''}
+            onChange={(event) => link.look(piece, event.target.value === '' ? null : (event.target.value as Look))}
+          >
+            <option value="">not looked at</option>
+            {looks.map(({ look, name }) => (
+              <option key={look} value={look}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </li>
+      ))}
+    </ul>
+  );
+};
+
+/** The reading that is wanted next, or any other, typed in. */
+const Reading = ({
+  opened,
+  link,
+  wanted,
+}: {
+  readonly opened: Opened;
+  readonly link: FinderLink;
+  readonly wanted: number;
+}) => {
+  const [probe, setProbe] = useState(wanted);
+  const [text, setText] = useState('');
+  const ids = [useId(), useId()] as const;
+  const value = Number.parseFloat(text.replace(',', '.'));
+  const submit = (event: FormEvent): void => {
+    event.preventDefault();
+    if (Number.isFinite(value)) link.read(probe, value);
+  };
+  return (
+    <form onSubmit={submit} className="mt-2 space-y-1">
+      <label htmlFor={ids[0]} className="block text-[13px]">
+        Measure next
+        <select
+          id={ids[0]}
+          className={`${fieldLook} w-full`}
+          value={probe}
+          onChange={(event) => setProbe(Number(event.target.value))}
+        >
+          {opened.probes.map(({ words }, index) => (
+            <option key={words} value={index}>
+              {words}
+            </option>
+          ))}
+        </select>
+      </label>
+      <div className="flex items-end gap-2">
+        <label htmlFor={ids[1]} className="flex-1 text-[13px]">
+          It reads ({unitOf(opened, probe)}; sound: {opened.probes[probe]!.should.toFixed(2)})
+          <input
+            id={ids[1]}
+            inputMode="decimal"
+            className={`${fieldLook} w-full text-right`}
+            value={text}
+            onChange={(event) => setText(event.target.value)}
+          />
+        </label>
+        <Button type="submit" disabled={!Number.isFinite(value)}>
+          Keep
+        </Button>
+      </div>
+    </form>
+  );
+};
+
+const Readings = ({ opened, link }: { readonly opened: Opened; readonly link: FinderLink }) => {
+  const readings = useFinder((state) => state.readings);
+  if (readings.length === 0) return null;
+  return (
+    <ul className="mt-2 text-[13px]" aria-label="Readings kept">
+      {readings.map((reading) => (
+        <li key={reading.probe} className="flex justify-between gap-2 border-b border-line">
+          <span>
+            {opened.probes[reading.probe]!.words}:{' '}
+            <span className="figure whitespace-nowrap">
+              {reading.value.toFixed(2)} {unitOf(opened, reading.probe)}
+            </span>
+            , {judgedWords[judged(opened, reading)]}
+          </span>
+          <button
+            type="button"
+            className="underline"
+            aria-label={`Strike out ${opened.probes[reading.probe]!.words}`}
+            onClick={() => link.strike(reading.probe)}
+          >
+            strike
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+};
+
+const Suspects = ({ opened }: { readonly opened: Opened }) => {
+  const explained = useFinder((state) => state.explained);
+  if (explained === null) return null;
+  const { left, unexplained } = explained;
+  return (
+    <div role="status" className="mt-2 border-l-4 border-ink pl-2 text-[13px]">
+      <p>
+        {left.length === opened.faults.length
+          ? `${left.length} faults could be; say what is seen, or measure.`
+          : left.length === 1
+            ? 'One fault explains it:'
+            : `${left.length} faults explain it${explained.next === null ? ' and show alike' : ''}:`}
+        {unexplained > 0 &&
+          ` (${unexplained} of what was seen speaks against each: look again, or there is more than one)`}
+      </p>
+      {left.length < opened.faults.length && (
+        <ul className="list-disc pl-4">
+          {left.slice(0, toldSuspects).map((fault) => (
+            <li key={fault}>{opened.faults[fault]}</li>
+          ))}
+          {left.length > toldSuspects && <li>{left.length - toldSuspects} more</li>}
+        </ul>
+      )}
+    </div>
+  );
+};
+
+/** What is dark or dim at the real bench, what the meter reads there, and the faults that explain it. */
+export const FindFault = () => {
+  const catalogue = useCatalogue();
+  const design = useDocument((state) => state.design);
+  const [begun, setBegun] = useState<{ readonly link: FinderLink; readonly design: Design } | null>(null);
+  const { opened, explained, looks: seen, problem } = useFinder();
+  const begin = (): void => {
+    if (design === null) return;
+    const link = finderLink();
+    link.open(design, catalogue);
+    setBegun({ link, design });
+  };
+  if (begun === null)
+    return (
+      <section aria-label="Find the fault" className="mt-4">
+        <h3 className="font-bold">Something is dark or dim?</h3>
+        <p className="mb-1 text-[13px] text-soft">
+          Say what is seen and what the meter reads; the next measurement follows from both.
+        </p>
+        <Button onClick={begin}>Find the fault</Button>
+      </section>
+    );
+  const { link } = begun;
+  const next = explained?.next ?? null;
+  return (
+    <section aria-label="Find the fault" className="mt-4">
+      <div className="flex items-baseline justify-between">
+        <h3 className="font-bold">Find the fault</h3>
+        <button type="button" className="text-[13px] underline" onClick={begin}>
+          begin again
+        </button>
+      </div>
+      {design !== begun.design && (
+        <p role="alert" className="text-[13px]">
+          The design has changed since: begin again for its circuit.
+        </p>
+      )}
+      {problem !== null && <p role="alert">{problem}</p>}
+      {opened === null ? (
+        problem === null && <p role="status">Laying the circuit out …</p>
+      ) : (
+        <>
+          <div className="my-2">
+            <BenchDrawing
+              drawing={opened.drawing}
+              lights={seen.map((look) => Float64Array.of(looks.find((each) => each.look === (look ?? 'lit'))!.light))}
+              held={next === null ? null : heldAt(opened, next)}
+              onHold={() => undefined}
+            />
+          </div>
+          <Looks opened={opened} link={link} />
+          <Suspects opened={opened} />
+          {next !== null && <Reading key={next} opened={opened} link={link} wanted={next} />}
+          <Readings opened={opened} link={link} />
+          <p className="mt-2 border-l-4 border-caution pl-2 text-[13px]">
+            Low-voltage side only; switch off before you change a joint; mains is for a licensed electrician.
+          </p>
+        </>
+      )}
+    </section>
+  );
+};
