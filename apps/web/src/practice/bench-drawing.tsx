@@ -11,6 +11,8 @@ interface BenchDrawingProps {
   readonly lights: readonly Float64Array[];
   readonly held: Held | null;
   readonly onHold: (held: Held) => void;
+  /** How many px wide it is shown, so that marks and numbers stay as large as text. */
+  readonly shownPx?: number;
 }
 
 const marginMm = 90;
@@ -74,9 +76,9 @@ const litColour = (light: number): string => {
 };
 
 /** A circuit on a dark bench: strip as bright as its groups are, wires to clamp, points to hold the meter to. */
-export const BenchDrawing = ({ drawing, lights, held, onHold }: BenchDrawingProps) => {
+export const BenchDrawing = ({ drawing, lights, held, onHold, shownPx = 900 }: BenchDrawingProps) => {
   const { left, low, width, height } = boundsOf(drawing);
-  const unit = width / 900;
+  const unit = width / shownPx;
   const places = placesOf(drawing, pointInsetPx * unit);
   const flip = (y: number): number => low + height - (y - low);
   const line = (places: readonly (readonly number[])[]): string =>

@@ -9,6 +9,7 @@ import { finderLink } from './finder-link';
 import { judged, useFinder, type FinderLink } from './finder-store';
 
 type Opened = Extract<FaultReply, { kind: 'opened' }>;
+type Explained = Extract<FaultReply, { kind: 'explained' }>;
 
 const looks: readonly { readonly look: Look; readonly name: string; readonly light: number }[] = [
   { look: 'lit', name: 'as it should be', light: 1 },
@@ -26,6 +27,8 @@ const judgedWords = {
   high: 'too high',
 } as const;
 
+/** How wide the drawing stands in the settings (px); its marks are half as large as on a page of its own. */
+const drawnPx = 520;
 /** At most so many suspects are told by name. */
 const toldSuspects = 6;
 
@@ -145,21 +148,21 @@ const Readings = ({ opened, link }: { readonly opened: Opened; readonly link: Fi
   );
 };
 
+const suspectWords = ({ left, unexplained, next }: Explained, { faults }: Opened): string => {
+  if (left.length === faults.length) return `${left.length} faults could be; say what is seen, or measure.`;
+  if (unexplained > 0)
+    return `No single fault explains all of it: look again, or there is more than one. ${left.length} come${left.length === 1 ? 's' : ''} closest:`;
+  if (left.length === 1) return 'One fault explains it:';
+  return `${left.length} faults explain it${next === null ? ' and show alike' : ''}:`;
+};
+
 const Suspects = ({ opened }: { readonly opened: Opened }) => {
   const explained = useFinder((state) => state.explained);
   if (explained === null) return null;
-  const { left, unexplained } = explained;
+  const { left } = explained;
   return (
     <div role="status" className="mt-2 border-l-4 border-ink pl-2 text-[13px]">
-      <p>
-        {left.length === opened.faults.length
-          ? `${left.length} faults could be; say what is seen, or measure.`
-          : left.length === 1
-            ? 'One fault explains it:'
-            : `${left.length} faults explain it${explained.next === null ? ' and show alike' : ''}:`}
-        {unexplained > 0 &&
-          ` (${unexplained} of what was seen speaks against each: look again, or there is more than one)`}
-      </p>
+      <p>{suspectWords(explained, opened)}</p>
       {left.length < opened.faults.length && (
         <ul className="list-disc pl-4">
           {left.slice(0, toldSuspects).map((fault) => (
@@ -220,6 +223,7 @@ export const FindFault = () => {
               lights={seen.map((look) => Float64Array.of(looks.find((each) => each.look === (look ?? 'lit'))!.light))}
               held={next === null ? null : heldAt(opened, next)}
               onHold={() => undefined}
+              shownPx={drawnPx}
             />
           </div>
           <Looks opened={opened} link={link} />
