@@ -9,7 +9,7 @@ import { readSvg } from '../drawings/index.js';
 import { outlineArea } from '../outlines/index.js';
 import { repair } from '../repair/index.js';
 import { changed, dispensary, inBox, look, testFonts } from '../testing/harness.js';
-import { benchPack, benchZip, fileName, litPng, partsCsv, partSvg, stripCsv, templatePdf } from './index.js';
+import { benchPack, benchZip, fileName, litPng, partsCsv, partSvg, stripCsv, templatePdf, wiringCsv } from './index.js';
 
 let fonts: FontBook;
 let box: BoxEvaluation;
@@ -58,6 +58,22 @@ describe('lists as CSV', () => {
     expect([Number(top[5]), Number(top[6]), Number(top[7])]).toEqual([900, 90, 12]);
     expect(Number(rows.at(-1)?.[9])).toBeCloseTo(box.cost.perPiece, 1);
     expect(new Set(rows.map((row) => row.length)).size).toBe(1);
+  });
+
+  it('the wiring table names every wire from joint to joint, its gauge, its length and what it carries', () => {
+    const [head, ...rows] = csvRows(wiringCsv(box));
+    expect(head).toEqual(expect.arrayContaining(['from', 'to', 'mm²', 'AWG', 'length mm', 'joint', 'A', 'rated A']));
+    const { circuit } = box;
+    expect(rows).toHaveLength(circuit.supplyCount + circuit.wires.length);
+    expect(rows[0]!.slice(0, 2)).toEqual(['supply', 'lead']);
+    circuit.wires.forEach(({ from, to, wire, lengthMm }, index) => {
+      const row = rows[circuit.supplyCount + index]!;
+      expect(row.slice(0, 2)).toEqual([from, to]);
+      expect(Number(row[5])).toBe(wire.areaMm2);
+      // Rounded up: a wire cut short is waste.
+      expect(Number(row[7])).toBe(Math.ceil(lengthMm));
+      expect(Number(row[10])).toBeLessThan(Number(row[11]));
+    });
   });
 
   it('hold every piece of strip with chain and reel', () => {
