@@ -117,6 +117,7 @@ export const letterRuns = (
     cutPitchMm: strip.cutPitchMm,
     ledPitchMm,
     bendRadiusMm: strip.bendRadiusMm,
+    coated: strip.protection !== 'bare',
     modules: strip.form === 'modules',
     keepOff: posts.map(({ at, diameterMm }) => ({ at, mm: diameterMm / 2 + shownMm / 2 + postClearMm })),
     startMm: light.startMm ?? 0,

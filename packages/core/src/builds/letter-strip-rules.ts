@@ -1,4 +1,5 @@
 import type { FaceLitResults, HaloResults } from '../evaluate/types.js';
+import { cornerWords, countWay } from '../laying/index.js';
 import { changeStrip, oneChange, suitableStrips, wholeFront, type Place, type Rule } from '../findings/index.js';
 import { outlineArea, outlineBounds } from '../outlines/index.js';
 import { setCloser } from './letter-candidates.js';
@@ -116,13 +117,11 @@ export const lettersBetweenCutMarks: Rule<LetterResults> = ({ results, catalogue
   };
 };
 
-const cutCorners = ({ runs }: LetterResults): number => runs.corners.filter(({ way }) => way === 'cut-and-wire').length;
-
 /** The strip does not take the bends of the letters. */
 export const bendsTooTight: Rule<LetterResults> = ({ results, catalogue }) => {
-  const cuts = cutCorners(results);
-  const loops = results.runs.corners.length - cuts;
-  if (cuts + loops === 0) return null;
+  const { corners } = results.runs;
+  const count = corners.length;
+  if (count === 0) return null;
   const { strip } = results.materials;
   const sharpest = results.runs.corners.reduce((a, b) => (b.turnDeg > a.turnDeg ? b : a));
   const supple = suitableStrips(results, catalogue)
@@ -136,11 +135,12 @@ export const bendsTooTight: Rule<LetterResults> = ({ results, catalogue }) => {
     id: 'bends-too-tight',
     severity: 'note',
     step: 'light',
-    what: `The strip cannot be bent round ${cuts + loops} corner${cuts + loops === 1 ? '' : 's'}`,
-    why: `It takes a radius of ${one(strip.bendRadiusMm)} mm or more. ${cuts} corner${cuts === 1 ? ' is' : 's are'} cut and wired, ${loops} go${loops === 1 ? 'es' : ''} by a loop.`,
+    what: `The strip cannot be bent round ${count} corner${count === 1 ? '' : 's'}`,
+    why: `It takes a radius of ${one(strip.bendRadiusMm)} mm or more: ${cornerWords(corners)}.`,
     numbers: [
-      { label: 'cut and wired', value: cuts, unit: 'corners' },
-      { label: 'by a loop', value: loops, unit: 'corners' },
+      { label: 'cut and wired', value: countWay(corners, 'cut-and-wire'), unit: 'corners' },
+      { label: 'by a loop', value: countWay(corners, 'loop'), unit: 'corners' },
+      { label: 'notched', value: countWay(corners, 'notch'), unit: 'corners' },
     ],
     where,
     target: {

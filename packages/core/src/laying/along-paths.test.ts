@@ -2,13 +2,14 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { ellipseRing } from '../curves/index.js';
 import { inOutline, levelStretches, offset, rectRing, subtract, unite, type Outline } from '../outlines/index.js';
-import { bareParts, layAlong, outlinePaths, rowPaths, type AlongWish } from './index.js';
+import { bareParts, cornerWords, layAlong, outlinePaths, rowPaths, type AlongWish } from './index.js';
 
 const wish: AlongWish = {
   stripWidthMm: 8,
   cutPitchMm: 25,
   ledPitchMm: 12.5,
   bendRadiusMm: 20,
+  coated: false,
   modules: false,
   keepOff: [],
   startMm: 0,
@@ -103,6 +104,23 @@ describe('strip along an outline', () => {
       ),
     ];
     expect(along(hexagon).corners.map(({ way }) => way)).toEqual(Array.from({ length: 6 }, () => 'loop'));
+    expect(along(hexagon, { coated: true }).corners.map(({ way }) => way)).toEqual(
+      Array.from({ length: 6 }, () => 'loop'),
+    );
+    // Eight corners of 45°: bare strip loops, the coating of coated strip is notched.
+    const octagon: Outline = [
+      Array.from(
+        { length: 8 },
+        (_, at) => [200 * Math.cos((at * Math.PI) / 4), 200 * Math.sin((at * Math.PI) / 4)] as const,
+      ),
+    ];
+    const ways = (coated: boolean) => along(octagon, { coated, bendRadiusMm: 60 }).corners;
+    expect(cornerWords(ways(true))).toBe('8 corners with the coating notched on the inside');
+    expect(cornerWords(ways(false))).toBe('8 corners by a loop standing off');
+    expect(cornerWords([...ways(true).slice(0, 1), ...along(plate(300, 150)).corners])).toBe(
+      '1 corner with the coating notched on the inside, 4 cut and wired',
+    );
+    expect(cornerWords([])).toBe('');
   });
 
   it('follows counters too, and lies in several lines side by side', () => {

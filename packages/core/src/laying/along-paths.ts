@@ -1,5 +1,5 @@
 import { measureLine, type MeasuredLine, type Point } from '../outlines/index.js';
-import type { StripCorner } from '../light-runs/types.js';
+import type { CornerWay, StripCorner } from '../light-runs/types.js';
 import type { StripPath } from './outline-paths.js';
 import { snapToCut } from './snap.js';
 
@@ -13,6 +13,8 @@ export interface AlongWish {
   readonly ledPitchMm: number;
   /** The tightest bow the strip takes (mm). */
   readonly bendRadiusMm: number;
+  /** Its coating lifts where it is bent too tightly, unless it is notched. */
+  readonly coated: boolean;
   /** Modules on a wire: they go round any corner, and in rows they stand on a common grid. */
   readonly modules: boolean;
   /** Posts and holes: no strip lies within `mm` of them. */
@@ -44,6 +46,8 @@ export interface LaidPiece {
 const cornerDeg = 30;
 /** Strip is forced into bends this much tighter than it should take, no more. */
 const tight = 1.3;
+/** Up to this sharp, a notch in the coating lets strip bend (degrees). */
+const notchDeg = 50;
 /** Up to this sharp, a loop of strip gets round; beyond, it is cut and wired (degrees). */
 const loopDeg = 75;
 /** Places that a path is drawn by (mm). */
@@ -55,8 +59,17 @@ const angleBetween = (a: Point, b: Point): number => (acos(min(1, max(-1, a[0] *
 
 type PlacedCorner = StripCorner & { readonly mm: number };
 
+const wayRound = (turnDeg: number, coated: boolean): CornerWay => {
+  if (coated && turnDeg <= notchDeg) return 'notch';
+  return turnDeg <= loopDeg ? 'loop' : 'cut-and-wire';
+};
+
 /** Corners of a path that the strip does not follow: where it turns more within a bend than a bend allows. */
-const cornersOf = (line: MeasuredLine, closed: boolean, bendRadiusMm: number): readonly PlacedCorner[] => {
+const cornersOf = (
+  line: MeasuredLine,
+  closed: boolean,
+  { bendRadiusMm, coated }: AlongWish,
+): readonly PlacedCorner[] => {
   const window = max(2, bendRadiusMm / 2);
   const step = max(0.5, window / 8);
   const count = max(16, ceil(line.lengthMm / step));
@@ -75,7 +88,7 @@ const cornersOf = (line: MeasuredLine, closed: boolean, bendRadiusMm: number): r
     const near = found.some(
       (other) => abs(other.mm - mm) < window || (closed && line.lengthMm - abs(other.mm - mm) < window),
     );
-    if (!near) found.push({ mm, at: line.station(mm).at, turnDeg, way: turnDeg <= loopDeg ? 'loop' : 'cut-and-wire' });
+    if (!near) found.push({ mm, at: line.station(mm).at, turnDeg, way: wayRound(turnDeg, coated) });
   });
   return found.sort((a, b) => a.mm - b.mm);
 };
@@ -200,7 +213,7 @@ export const layAlong = (
   for (const { points, closed } of paths) {
     const line = measureLine(points, closed);
     const keepOff = nearPath(points, wish.keepOff);
-    const own = wish.modules ? [] : cornersOf(line, closed, wish.bendRadiusMm);
+    const own = wish.modules ? [] : cornersOf(line, closed, wish);
     corners.push(...own.map(({ at, turnDeg, way }) => ({ at, turnDeg, way })));
     for (const stretch of betweenCorners(line, closed, own, wish.stripWidthMm / 2))
       for (const free of clearOf(line, stretch, keepOff)) {

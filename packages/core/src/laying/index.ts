@@ -1,5 +1,6 @@
 export { layAlong, type AlongWish, type LaidPiece } from './along-paths.js';
 export { placeLeds } from './led-field.js';
+export { cornerWords, countWay } from './corner-words.js';
 export { bareParts, bentPath, outlinePaths, rowPaths, type StripPath } from './outline-paths.js';
 export { snapToCut, type Snapped } from './snap.js';
 

@@ -1,1 +1,1 @@
-export type { Jumper, LedField, LetterRuns, LightRuns, Point3, Segment, StripCorner } from './types.js';
+export type { CornerWay, Jumper, LedField, LetterRuns, LightRuns, Point3, Segment, StripCorner } from './types.js';

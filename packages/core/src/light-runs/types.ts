@@ -44,11 +44,14 @@ export interface LightRuns {
   readonly throwMm: number;
 }
 
-/** A corner on the way, and how strip gets round it: looped up and over, or cut and wired. */
+/** How strip gets round a corner: its coating notched on the inside, looped up and over, or cut and wired. */
+export type CornerWay = 'notch' | 'loop' | 'cut-and-wire';
+
+/** A corner on the way that strip does not simply follow. */
 export interface StripCorner {
   readonly at: readonly [number, number];
   readonly turnDeg: number;
-  readonly way: 'loop' | 'cut-and-wire';
+  readonly way: CornerWay;
 }
 
 /** A wire from the end of one piece to the start of the next. */

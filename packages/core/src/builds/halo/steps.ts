@@ -1,3 +1,4 @@
+import { cornerWords } from '../../laying/index.js';
 import type { Circuit } from '../../circuit/index.js';
 import type { CutPart } from '../../parts/index.js';
 import type { Step } from '../../plan/index.js';
@@ -72,14 +73,13 @@ const letters = ({ parts, materials, geometry, assembly, posts }: HaloStepFacts)
 
 const wire = ({ runs, circuit, materials, assembly }: HaloStepFacts): readonly Step[] => {
   const open = runs.jumpers.filter(({ openMm }) => openMm > 0);
-  const cuts = runs.corners.filter(({ way }) => way === 'cut-and-wire').length;
-  const loops = runs.corners.length - cuts;
+  const corners = cornerWords(runs.corners);
   return [
     step(
       'wire',
       'strip',
       `Cut and lay ${counted(runs.segments.length, 'piece')} of ${materials.strip.form === 'modules' ? 'module string' : 'strip'}`,
-      `Cut on the marks only (every ${mm(materials.strip.cutPitchMm)}); ${mm(assembly.light.setbackMm)} from the edge; numbers and arrows as on the strip template. ${cuts > 0 ? `${counted(cuts, 'corner')} cut and wired. ` : ''}${loops > 0 ? `${counted(loops, 'corner')} by a loop standing off the back. ` : ''}Test each piece before its backing comes off.`,
+      `Cut on the marks only (every ${mm(materials.strip.cutPitchMm)}); ${mm(assembly.light.setbackMm)} from the edge; numbers and arrows as on the strip template. ${corners === '' ? '' : `${corners}. `}Test each piece before its backing comes off.`,
       10 + 6 * runs.segments.length,
       null,
     ),

@@ -1,4 +1,4 @@
-import type { Segment } from '@vitrum/core';
+import { cornerWords, type Segment } from '@vitrum/core';
 import { changeDesign, useDocument } from '../../../document/document-store';
 import { useLetterEvaluation } from '../../../evaluation/evaluation-store';
 import { ChoiceField, LengthField, NumberField, useDesignValue } from '../../../fields/design-fields';
@@ -109,7 +109,6 @@ export const LetterLightStep = () => {
   const behind = useDesignValue('assemblies.0.build') === 'halo';
   const lines = useDesignValue(`${at}.lineCount`) as number;
   const corners = evaluation?.runs.corners ?? [];
-  const cuts = corners.filter(({ way }) => way === 'cut-and-wire').length;
   return (
     <>
       <ChoiceField
@@ -120,7 +119,7 @@ export const LetterLightStep = () => {
         hint={
           evaluation === null
             ? undefined
-            : `bends to ${show(evaluation.materials.strip.bendRadiusMm)}; ${corners.length === 0 ? 'goes round every corner' : `${cuts} corners cut and wired, ${corners.length - cuts} by a loop`}`
+            : `bends to ${show(evaluation.materials.strip.bendRadiusMm)}; ${corners.length === 0 ? 'goes round every corner' : cornerWords(corners)}`
         }
       />
       <ChoiceField
