@@ -3,7 +3,7 @@ import { expect, test } from './support/shop';
 test('a hidden fault is looked for, measured, named and scored; another is hidden', async ({ page, shop }) => {
   await page.goto(`${shop.url}/practice`);
   await expect(page.getByRole('heading', { name: 'Practice' })).toBeVisible();
-  await page.getByLabel('Circuit').selectOption({ label: 'Dispensary box' });
+  await page.getByRole('combobox', { name: 'Circuit' }).selectOption({ label: 'Dispensary box' });
   const measure = page.getByRole('region', { name: 'Measure' });
   await expect(measure.getByLabel('Where')).toBeVisible();
   // Held by the list, and by a click on the drawing.

@@ -26,16 +26,16 @@ const middleOf = ({ path, from, to }: Segment): readonly [number, number] => {
   return path.length <= straightPoints ? [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2] : [half[0], half[1]];
 };
 
-/** Wires from piece to piece of letters. */
+/** Wires to and between the pieces of letters. */
 const Jumpers = ({ evaluation, view }: OverlayProps) =>
   evaluation.build === 'lightbox'
     ? null
-    : evaluation.runs.jumpers.map(({ after, before, from, to, lengthMm }) => {
-        const [x1, y1] = toScreen(view, ...from);
-        const [x2, y2] = toScreen(view, ...to);
+    : evaluation.jumpers.map(({ from, to, at, lengthMm }) => {
+        const [x1, y1] = toScreen(view, ...at[0]);
+        const [x2, y2] = toScreen(view, ...at[1]);
         return (
-          <g key={`${after}-${before}`}>
-            <title>{`jumper from piece ${after} to ${before}, ${Math.round(lengthMm)} mm`}</title>
+          <g key={`${from}-${to}`}>
+            <title>{`jumper from ${from} to ${to}, ${Math.ceil(lengthMm)} mm`}</title>
             <line x1={x1} y1={y1} x2={x2} y2={y2} stroke="#1a1c21" strokeWidth={3} />
             <line x1={x1} y1={y1} x2={x2} y2={y2} stroke="#d2521a" strokeWidth={1.5} />
           </g>

@@ -13,8 +13,8 @@ const standIn = () => {
 const opened = (id: number): FaultReply => ({
   id,
   kind: 'opened',
-  drawing: { pieces: [], wires: [], points: [] },
-  probes: [{ probe: { kind: 'amps', wire: -1 }, words: 'amperes in the lead', should: 2 }],
+  drawing: { pieces: [], wires: [], points: [], clamps: [] },
+  probes: [{ probe: { kind: 'amps', wire: -1 }, words: 'amperes in the lead', should: 2, full: 2 }],
   faults: ['the supply gives nothing', 'a loose joint in the lead'],
 });
 const hidden = (id: number): FaultReply => ({ id, kind: 'hidden', lights: [], looks: ['dark'], par: 1 });

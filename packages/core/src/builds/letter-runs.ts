@@ -11,13 +11,11 @@ import {
   type LaidPiece,
   type StripPath,
 } from '../laying/index.js';
-import type { Jumper, LetterRuns, Point3, Segment } from '../light-runs/index.js';
+import type { LetterRuns, Point3, Segment } from '../light-runs/index.js';
 import { strokeMiddles, type MedialLine } from '../medial/index.js';
-import { byShape, lengthInside, outlineByShape, ringsNear, solidParts, type Outline } from '../outlines/index.js';
+import { byShape, outlineByShape, solidParts, type Outline } from '../outlines/index.js';
 import { failure, success, type Result } from '../result.js';
 
-/** Room for solder and bend at each end of a wire (mm). */
-const jointSlackMm = 30;
 /** Strip keeps this far off a post (mm), besides its own half width. */
 const postClearMm = 2;
 
@@ -45,19 +43,6 @@ export const letterPaths = () => {
           middles(part, 2 * inset).map(({ points, closed }) => ({ points, closed })),
         );
     }
-  };
-};
-
-const jumperBetween = (before: LaidPiece, after: LaidPiece, near: ReturnType<typeof ringsNear>): Jumper => {
-  const [from, to] = [before.path.at(-1)!, after.path[0]!];
-  const straight = Math.hypot(from[0] - to[0], from[1] - to[1]);
-  return {
-    after: before.number,
-    before: after.number,
-    from,
-    to,
-    lengthMm: straight + jointSlackMm,
-    openMm: Math.max(0, straight - lengthInside(from, to, near(from, to))),
   };
 };
 
@@ -109,7 +94,6 @@ export const letterRuns = (
       message: 'strip stands on its side along the outline only; lay it flat, or along the outline',
     });
   const shownMm = shownMmOf(light, strip);
-  const near = ringsNear(outline);
   const held = light.moved ?? [];
   const ledPitchMm = 1000 / strip.ledsPerM;
   const { pieces, corners } = layAlong(paths, {
@@ -149,7 +133,6 @@ export const letterRuns = (
     rowPitchMm: light.layout === 'rows' ? light.linePitchMm : null,
     throwMm,
     corners,
-    jumpers: pieces.slice(1).map((piece, index) => jumperBetween(pieces[index]!, piece, near)),
     bare: bareParts(
       outline,
       leds.map(({ at }) => at),

@@ -154,16 +154,17 @@ export const bendsTooTight: Rule<LetterResults> = ({ results, catalogue }) => {
   };
 };
 
-const openMm = ({ runs }: LetterResults): number => runs.jumpers.reduce((sum, jumper) => sum + jumper.openMm, 0);
+const openMm = ({ jumpers }: LetterResults): number => jumpers.reduce((sum, jumper) => sum + jumper.openMm, 0);
 /** Less wire than this in the open is not worth a word (mm). */
 const openNoticedMm = 3;
 
-/** Wires between letters are seen on the wall, or must go through it. */
+/** Wires to and between letters are seen on the wall, or must go through it. */
 export const jumpersInTheOpen: Rule<LetterResults> = ({ results }) => {
-  const open = results.runs.jumpers.filter((jumper) => jumper.openMm > openNoticedMm);
+  const open = results.jumpers.filter((jumper) => jumper.openMm > openNoticedMm);
   const [first] = open;
   if (first === undefined) return null;
-  const [x, y] = [(first.from[0] + first.to[0]) / 2, (first.from[1] + first.to[1]) / 2];
+  const [[ax, ay], [bx, by]] = first.at;
+  const [x, y] = [(ax + bx) / 2, (ay + by) / 2];
   return {
     id: 'jumpers-in-the-open',
     severity: 'note',

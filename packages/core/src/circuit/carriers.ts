@@ -45,3 +45,13 @@ export const carriersOf = (
     };
   }),
 ];
+
+/** The share of its rating that a carrier is used to. */
+export const ratingShare = ({ amps, ratedA }: Carrier): number => amps / ratedA;
+
+/** The carrier that is used hardest; null without any. */
+export const hardestUsed = (carriers: readonly Carrier[]): Carrier | null =>
+  carriers.reduce<Carrier | null>(
+    (most, each) => (most === null || ratingShare(each) > ratingShare(most) ? each : most),
+    null,
+  );

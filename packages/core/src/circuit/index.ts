@@ -9,6 +9,7 @@ import { groupLaw, networkOf, type PlacedNetwork } from './network-of.js';
 import { planWiring, type PlannedWire, type WireEnd, type WiringPlan } from './plan.js';
 import type { Chain, Circuit, Groups, WireRun } from './types.js';
 
+export { hardestUsed, ratingShare } from './carriers.js';
 export { fittingSupplies, leadDropShare, pairOhm } from './choose.js';
 export { joints, type Joint, type JointKind } from './joints.js';
 export { groupLaw, networkOf, type Pair, type PlacedNetwork, type Wiring } from './network-of.js';

@@ -10,7 +10,7 @@ import type { CansGeometry, CaseGeometry, LettersGeometry, PieceGeometry } from 
 import type { BoxGlow, Glow } from '../glow/index.js';
 import type { HaloGlow, PostedPart } from '../halo/index.js';
 import type { Heat } from '../heat/index.js';
-import type { LetterRuns, LightRuns } from '../light-runs/index.js';
+import type { Jumper, LetterRuns, LightRuns } from '../light-runs/index.js';
 import type { FaceStack } from '../optics/index.js';
 import type { Packing } from '../packing/index.js';
 import type { Parts } from '../parts/index.js';
@@ -74,6 +74,7 @@ export interface HaloResults extends PieceResults<HaloAssembly> {
   readonly materials: HaloMaterials;
   readonly geometry: LettersGeometry;
   readonly runs: LetterRuns;
+  readonly jumpers: readonly Jumper[];
   /** Part by part of the letters, with its posts. */
   readonly posts: readonly PostedPart[];
   readonly glow: HaloGlow;
@@ -86,6 +87,7 @@ export interface FaceLitResults extends PieceResults<FaceLitAssembly> {
   /** The return of each ring of the letters as drawn, rolled out flat. */
   readonly returns: readonly DevelopedReturn[];
   readonly runs: LetterRuns;
+  readonly jumpers: readonly Jumper[];
   readonly stack: FaceStack;
   readonly glow: CansGlow;
 }

@@ -38,12 +38,21 @@ const drawings = (folder: string, part: CutPart): readonly PackFile[] => [
   { path: `${folder}/${part.id}.dxf`, bytes: strToU8(partDxf(part)) },
 ];
 
-/** Parts as drawn; and where the tool has a width, once more with the lines where the middle of its cut runs. */
-const partFiles = ({ parts, materials }: Evaluation): readonly PackFile[] => {
+/** What the tool of the artwork cuts: letters but for their returns, of a box the film alone. Panels are sawn, returns shorn. */
+const cutByTool =
+  ({ build }: Evaluation) =>
+  ({ stock }: CutPart): boolean =>
+    build === 'lightbox' ? stock === 'film' : stock !== 'return';
+
+/** Parts as drawn; and where the tool has a width, what it cuts once more with lines where the middle of its cut runs. */
+const partFiles = (evaluation: Evaluation): readonly PackFile[] => {
+  const { parts, materials } = evaluation;
   const { cutMm } = materials.tool;
   return [
     ...parts.cut.flatMap((part) => drawings('parts', part)),
-    ...(cutMm > 0 ? parts.cut.flatMap((part) => drawings('toolpaths', toolpathPart(part, cutMm))) : []),
+    ...(cutMm > 0
+      ? parts.cut.filter(cutByTool(evaluation)).flatMap((part) => drawings('toolpaths', toolpathPart(part, cutMm)))
+      : []),
   ];
 };
 

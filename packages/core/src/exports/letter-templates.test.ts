@@ -53,7 +53,7 @@ describe('templates of halo letters', () => {
     }
     expect(texts).toEqual(expect.arrayContaining(posts.map((_, index) => `${index + 1}`)));
     expect(texts.some((text) => text.startsWith('level'))).toBe(true);
-    const open = letters.runs.jumpers.filter(({ openMm }) => openMm > 0).length;
+    const open = letters.jumpers.filter(({ openMm }) => openMm > 0).length;
     expect(circles.filter(({ mm }) => Math.abs(mm - 8) < 1e-6)).toHaveLength(2 * open);
   });
 

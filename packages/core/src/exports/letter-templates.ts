@@ -48,11 +48,11 @@ export const drillTemplate = (evaluation: HaloEvaluation): Template => {
   const levels = [...new Set(posts.map(({ at }) => Math.round(at[1] * 10) / 10))];
   const base = aroundMm;
   const middle = place([0, 0])[0];
-  const holes = evaluation.runs.jumpers
+  const holes = evaluation.jumpers
     .filter(({ openMm }) => openMm > 0)
-    .flatMap(({ from, to, after, before }) => [
-      { at: place(from), label: `${after} out` },
-      { at: place(to), label: `${before} in` },
+    .flatMap(({ from, to, at }) => [
+      { at: place(at[0]), label: `${from} out` },
+      { at: place(at[1]), label: `${to} in` },
     ]);
   return {
     title: `${evaluation.design.name}: drill template`,
@@ -122,14 +122,14 @@ const drawPiece = (
 /** Pieces and jumpers in place. */
 const drawRuns = (
   tile: Tile,
-  { runs, materials }: HaloEvaluation | FaceLitEvaluation,
+  { runs, jumpers, materials }: HaloEvaluation | FaceLitEvaluation,
   shownMm: number,
   place: (point: readonly [number, number, ...number[]]) => Point,
 ): void => {
   for (const { path, lengthMm, number } of runs.segments)
     drawPiece(tile, path.map(place), shownMm, materials.strip.cutPitchMm, lengthMm, number);
-  for (const { from, to } of runs.jumpers) {
-    const [a, b] = [place(from), place(to)];
+  for (const { at } of jumpers) {
+    const [a, b] = [place(at[0]), place(at[1])];
     line(tile, a[0], a[1], b[0], b[1], signal, 0.4);
   }
 };

@@ -23,6 +23,23 @@ export interface Board {
   readonly pieces: readonly number[];
 }
 
+/** Every wire of a board as faults and probes name it: its leads, then the wires inside. */
+export const wiresOf = ({ circuit, placed }: Board): readonly number[] => [
+  ...placed.supplies.map((_, supply) => -1 - supply),
+  ...circuit.wires.keys(),
+];
+
+/** The resistor of a wire’s plus conductor; its minus is the next. */
+export const plusOf = ({ placed }: Board, wire: number): number =>
+  wire < 0 ? placed.leadAt[-1 - wire]! : placed.wireAt[wire]!;
+
+/** A wire in words. */
+export const wireWords = ({ circuit }: Board, wire: number): string => {
+  if (wire < 0) return circuit.supplyCount > 1 ? `lead ${-wire}` : 'the lead';
+  const { from, to } = circuit.wires[wire]!;
+  return `the wire from ${from} to ${to}`;
+};
+
 /** The circuit of a design laid on the bench. */
 export const boardOf = (
   runs: Pick<LightRuns, 'segments'>,

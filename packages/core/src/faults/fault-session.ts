@@ -3,11 +3,11 @@ import type { FontBook } from '../artwork/index.js';
 import type { Design } from '../design/index.js';
 import { createEvaluator } from '../evaluate/index.js';
 import type { Point3 } from '../light-runs/index.js';
-import { boardOf, type Board } from './board.js';
+import { boardOf, wireWords, wiresOf, type Board } from './board.js';
 import { diagnosisOf, nextProbe, suspectsLeft, type Diagnosis, type Signs, type Suspect } from './diagnose.js';
 import { faultWords } from './list-faults.js';
 import { hiddenFault, parFor, showAlike, type Level } from './practice.js';
-import { benchOf, judgedOf, lightOf, probeWords, readingOf, type Bench } from './signs.js';
+import { benchOf, fullOf, judgedOf, lightOf, probeWords, readingOf, type Bench } from './signs.js';
 import type { Judged, Look, Probe } from './types.js';
 import { withFault } from './with-fault.js';
 
@@ -16,6 +16,8 @@ export interface BoardDrawing {
   readonly pieces: readonly { readonly number: number; readonly path: readonly Point3[] }[];
   readonly wires: readonly { readonly from: string; readonly to: string; readonly at: readonly [Point3, Point3] }[];
   readonly points: readonly { readonly id: string; readonly name: string; readonly at: Point3 | null }[];
+  /** Everything that a clamp goes round, leads first. */
+  readonly clamps: readonly { readonly wire: number; readonly name: string }[];
 }
 
 /** What is asked of the bench; `id` comes back with the answer. */
@@ -32,7 +34,12 @@ export type FaultReply = { readonly id: number } & (
   | {
       readonly kind: 'opened';
       readonly drawing: BoardDrawing;
-      readonly probes: readonly { readonly probe: Probe; readonly words: string; readonly should: number }[];
+      readonly probes: readonly {
+        readonly probe: Probe;
+        readonly words: string;
+        readonly should: number;
+        readonly full: number;
+      }[];
       readonly faults: readonly string[];
     }
   | {
@@ -61,6 +68,7 @@ const drawingOf = (board: Board, paths: BoardDrawing['pieces']): BoardDrawing =>
   pieces: paths,
   wires: board.circuit.wires.map(({ from, to, at }) => ({ from, to, at })),
   points: board.points.map(({ id, name, at }) => ({ id, name, at })),
+  clamps: wiresOf(board).map((wire) => ({ wire, name: wireWords(board, wire) })),
 });
 
 /** A bench in a thread of its own: one circuit at a time, perhaps with a hidden fault. Mutable; one for each page. */
@@ -88,6 +96,7 @@ export const createFaultSession = (fonts: FontBook): ((request: FaultRequest) =>
         probe,
         words: probeWords(board, probe),
         should: readingOf(found.sound, probe),
+        full: fullOf(board, probe),
       })),
       faults: found.suspects.map(({ fault }) => faultWords(board, fault)),
     };

@@ -122,6 +122,15 @@ const circuits: readonly (readonly [name: string, design: () => Design])[] = [
   ['curlew', () => demoDesigns.curlew],
   ['tern', () => demoDesigns.tern],
   ['ticket hall', () => demoDesigns['ticket-hall']],
+  [
+    'two supplies',
+    () =>
+      changed(dispensary, {
+        ...inBox({ 'light.rowCount': 4 }),
+        'power.chainsBegin': [3],
+        'power.supplyCount': 2,
+      }),
+  ],
   ['two chains', () => changed(dispensary, { ...inBox({ 'light.rowCount': 4 }), 'power.chainsBegin': [3] })],
 ];
 
@@ -172,10 +181,21 @@ describe('finding the fault', () => {
     expect(left).toContain(hidden);
   });
 
-  it('names every fault in words of its own', () => {
-    const board = boardFor(demoDesigns.curlew);
-    const words = faultsOf(board).map((fault) => faultWords(board, fault));
-    expect(new Set(words).size).toBe(words.length);
+  it('names every fault in words of its own, of every supply and lead', () => {
+    for (const supplyCount of [1, 2]) {
+      const board = boardFor(
+        changed(dispensary, {
+          ...inBox({ 'light.rowCount': 4 }),
+          'power.chainsBegin': [3],
+          'power.supplyCount': supplyCount,
+        }),
+      );
+      const words = faultsOf(board).map((fault) => faultWords(board, fault));
+      expect(new Set(words).size).toBe(words.length);
+      expect(words.filter((text) => text.includes('lead') && text.includes('swapped'))).toHaveLength(
+        supplyCount + board.circuit.wires.filter(({ from }) => from === 'lead').length,
+      );
+    }
   });
 });
 

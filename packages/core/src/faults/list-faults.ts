@@ -1,17 +1,17 @@
-import type { Board } from './board.js';
+import { wireWords, wiresOf, type Board } from './board.js';
 import type { Fault } from './types.js';
 
 const conductors = ['plus', 'minus'] as const;
 
 /** Every single fault that a circuit can have, in a fixed order. */
-export const faultsOf = ({ circuit, pieces, placed }: Board): readonly Fault[] => {
-  const wires = [-1, ...circuit.wires.keys()];
+export const faultsOf = (board: Board): readonly Fault[] => {
+  const { pieces, placed } = board;
   return [
     ...placed.supplies.flatMap((_, supply): readonly Fault[] => [
       { kind: 'dead-supply', supply },
       { kind: 'weak-supply', supply },
     ]),
-    ...wires.flatMap((wire): readonly Fault[] => [
+    ...wiresOf(board).flatMap((wire): readonly Fault[] => [
       ...conductors.map((conductor): Fault => ({ kind: 'open', wire, conductor })),
       { kind: 'swapped', wire },
       { kind: 'loose', wire },
@@ -28,23 +28,17 @@ export const faultsOf = ({ circuit, pieces, placed }: Board): readonly Fault[] =
   ];
 };
 
-const wireName = ({ circuit }: Board, wire: number): string => {
-  if (wire < 0) return 'the lead';
-  const { from, to } = circuit.wires[wire]!;
-  return `the wire from ${from} to ${to}`;
-};
-
 /** A fault in words. */
 export const faultWords = (board: Board, fault: Fault): string => {
   switch (fault.kind) {
     case 'open':
-      return `${fault.conductor} is open in ${wireName(board, fault.wire)}`;
+      return `${fault.conductor} is open in ${wireWords(board, fault.wire)}`;
     case 'swapped':
-      return `plus and minus are swapped in ${wireName(board, fault.wire)}`;
+      return `plus and minus are swapped in ${wireWords(board, fault.wire)}`;
     case 'loose':
-      return `a loose joint in ${wireName(board, fault.wire)}`;
+      return `a loose joint in ${wireWords(board, fault.wire)}`;
     case 'shorted':
-      return `plus touches minus at the far end of ${wireName(board, fault.wire)}`;
+      return `plus touches minus at the far end of ${wireWords(board, fault.wire)}`;
     case 'broken-strip':
       return `the ${fault.conductor} track of piece ${board.pieces[fault.piece]} is broken in its middle`;
     case 'dead-group':

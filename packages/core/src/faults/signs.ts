@@ -1,5 +1,5 @@
 import { solveNetwork, type Network, type Solution } from '../network/index.js';
-import type { Board, TestPoint } from './board.js';
+import { plusOf, wireWords, wiresOf, type Board, type TestPoint } from './board.js';
 import type { Judged, Look, Probe } from './types.js';
 
 /** Groups with less than this share of their light are dark; the eye takes this much less for dim. */
@@ -46,8 +46,7 @@ const pointOf = (board: Board, id: string): TestPoint => board.points.find((poin
 export const readingOf = ({ board, solution }: Bench, probe: Probe): number => {
   const { volts, resistorAmps } = solution;
   if (probe.kind === 'amps') {
-    const { leadAt, wireAt } = board.placed;
-    return Math.abs(resistorAmps[probe.wire < 0 ? leadAt[0]! : wireAt[probe.wire]!]!);
+    return Math.abs(resistorAmps[plusOf(board, probe.wire)]!);
   }
   const { pair, supply } = pointOf(board, probe.point);
   const terminals = board.placed.supplies[supply]!;
@@ -65,31 +64,27 @@ export const judge = (value: number, should: number, full: number): Judged => {
   return value > should + slack ? 'high' : 'right';
 };
 
+/** The largest reading there is of a probe’s kind: all of the current, or the supply’s voltage. */
+export const fullOf = ({ circuit, strip }: Board, probe: Probe): number =>
+  probe.kind === 'amps' ? Math.max(0.01, circuit.amps) : strip.voltageV;
+
 /** A reading of one bench judged by the sound one. */
 export const judgedOf = (bench: Bench, sound: Bench, probe: Probe): Judged =>
-  judge(
-    readingOf(bench, probe),
-    readingOf(sound, probe),
-    probe.kind === 'amps' ? Math.max(0.01, sound.board.circuit.amps) : sound.board.strip.voltageV,
-  );
+  judge(readingOf(bench, probe), readingOf(sound, probe), fullOf(sound.board, probe));
 
 /** Everything that can be measured: volts at every point, plus and minus apart, amperes in every wire. */
-export const probesOf = ({ points, circuit }: Board): readonly Probe[] => [
-  ...points.flatMap(({ id }): readonly Probe[] => [
+export const probesOf = (board: Board): readonly Probe[] => [
+  ...board.points.flatMap(({ id }): readonly Probe[] => [
     { kind: 'volts', point: id },
     { kind: 'plus', point: id },
     { kind: 'minus', point: id },
   ]),
-  ...[-1, ...circuit.wires.keys()].map((wire): Probe => ({ kind: 'amps', wire })),
+  ...wiresOf(board).map((wire): Probe => ({ kind: 'amps', wire })),
 ];
 
 /** Where to hold the meter, in words. */
 export const probeWords = (board: Board, probe: Probe): string => {
-  if (probe.kind === 'amps') {
-    if (probe.wire < 0) return 'amperes in the lead, by clamp';
-    const { from, to } = board.circuit.wires[probe.wire]!;
-    return `amperes in the wire from ${from} to ${to}, by clamp`;
-  }
+  if (probe.kind === 'amps') return `amperes in ${wireWords(board, probe.wire)}, by clamp`;
   const { name } = pointOf(board, probe.point);
   if (probe.kind === 'volts') return `volts at the ${name}, plus to minus`;
   return probe.kind === 'plus'

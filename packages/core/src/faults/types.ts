@@ -1,4 +1,7 @@
-/** One thing that is wrong with a circuit. `wire` is an index among its wires, −1 the lead; `piece` one among its pieces. */
+/**
+ * One thing that is wrong with a circuit. `wire` is an index among its wires, −1 the lead of the first supply, −2 that of
+ * the second and so on; `piece` is an index among its pieces.
+ */
 export type Fault =
   | { readonly kind: 'open'; readonly wire: number; readonly conductor: 'plus' | 'minus' }
   | { readonly kind: 'swapped'; readonly wire: number }
@@ -20,7 +23,7 @@ export type Probe =
   | { readonly kind: 'plus'; readonly point: string }
   /** Volts from the supply’s plus to a point’s minus: whether minus comes so far. */
   | { readonly kind: 'minus'; readonly point: string }
-  /** Amperes in a wire, by clamp; −1 is the lead. */
+  /** Amperes in a wire or a lead, by clamp. */
   | { readonly kind: 'amps'; readonly wire: number };
 
 /** A reading held against what the sound circuit gives. */

@@ -1,5 +1,5 @@
 import type { LoadLaw, Network } from '../network/index.js';
-import type { Board } from './board.js';
+import { plusOf, type Board } from './board.js';
 import type { Fault } from './types.js';
 
 /** An open contact leaks no more than through this (Ω). */
@@ -64,19 +64,18 @@ export const soundNetwork = ({ placed: { network } }: Board): Network => network
 export const withFault = (board: Board, fault: Fault): Network => {
   const { placed } = board;
   const network = soundNetwork(board);
-  const plusOf = (wire: number): number => (wire < 0 ? placed.leadAt[0]! : placed.wireAt[wire]!);
   const middle = (piece: number): number => placed.groups[piece]! >> 1;
   switch (fault.kind) {
     case 'open':
-      return withOhm(network, plusOf(fault.wire) + (fault.conductor === 'plus' ? 0 : 1), openOhm);
+      return withOhm(network, plusOf(board, fault.wire) + (fault.conductor === 'plus' ? 0 : 1), openOhm);
     case 'swapped':
-      return crossed(network, plusOf(fault.wire));
+      return crossed(network, plusOf(board, fault.wire));
     case 'loose': {
-      const plus = plusOf(fault.wire);
+      const plus = plusOf(board, fault.wire);
       return withOhm(network, plus, network.resistors.ohm[plus]! + looseOhm);
     }
     case 'shorted': {
-      const plus = plusOf(fault.wire);
+      const plus = plusOf(board, fault.wire);
       const { to } = network.resistors;
       return atLimit(bridged(network, to[plus]!, to[plus + 1]!, shortOhm), board);
     }

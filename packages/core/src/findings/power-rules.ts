@@ -1,4 +1,4 @@
-import { joints, type Carrier } from '../circuit/index.js';
+import { hardestUsed, joints, ratingShare, type Carrier } from '../circuit/index.js';
 import type { StageResults } from '../evaluate/types.js';
 import { oneChange } from './candidates.js';
 import { wholeFront } from './strip-rules.js';
@@ -7,13 +7,9 @@ import type { Place, Remedy, Rule } from './types.js';
 /** Within a hundredth of its rating counts as at it. */
 const atRating = 1.01;
 
-const useOf = ({ amps, ratedA }: Carrier): number => amps / ratedA;
-
 /** The carrier that is used hardest, of the kinds that nothing else watches over. */
 const worst = ({ circuit }: StageResults): Carrier | null =>
-  circuit.carriers
-    .filter(({ kind }) => kind === 'wire' || kind === 'joint')
-    .reduce<Carrier | null>((most, each) => (most === null || useOf(each) > useOf(most) ? each : most), null);
+  hardestUsed(circuit.carriers.filter(({ kind }) => kind === 'wire' || kind === 'joint'));
 
 const placeOf = ({ at }: Carrier, results: StageResults): Place =>
   at === null ? wholeFront(results) : { view: 'front', rect: { x: at[0] - 12, y: at[1] - 12, width: 24, height: 24 } };
@@ -27,7 +23,7 @@ const shareCurrent = ({ design }: StageResults): readonly Remedy[] =>
 /** A wire or a joint carries more than it is rated for. */
 export const overRating: Rule = ({ results }) => {
   const carrier = worst(results);
-  if (carrier === null || useOf(carrier) <= atRating) return null;
+  if (carrier === null || ratingShare(carrier) <= atRating) return null;
   const { joint } = results.circuit;
   const stronger = joints.filter(({ ratedA }) => ratedA > joint.ratedA).sort((a, b) => a.ratedA - b.ratedA);
   return {
@@ -45,8 +41,8 @@ export const overRating: Rule = ({ results }) => {
       label: 'of its rating',
       better: 'lower',
       unit: '%',
-      read: (tried) => Math.round(100 * useOf(worst(tried) ?? carrier)),
-      settled: (tried) => useOf(worst(tried) ?? carrier) <= atRating,
+      read: (tried) => Math.round(100 * ratingShare(worst(tried) ?? carrier)),
+      settled: (tried) => ratingShare(worst(tried) ?? carrier) <= atRating,
     },
     remedies: [
       ...(carrier.kind === 'joint'

@@ -54,13 +54,13 @@ export interface StripCorner {
   readonly way: CornerWay;
 }
 
-/** A wire from the end of one piece to the start of the next. */
+/** A wire in letters, from the lead or an end of one piece to an end of another. */
 export interface Jumper {
-  /** Numbers of the pieces. */
-  readonly after: number;
-  readonly before: number;
-  readonly from: readonly [number, number];
-  readonly to: readonly [number, number];
+  /** What it joins, as in the wiring table. */
+  readonly from: string;
+  readonly to: string;
+  /** Where it begins and ends. */
+  readonly at: readonly [readonly [number, number], readonly [number, number]];
   readonly lengthMm: number;
   /** Length of it that no letter hides from the front (mm). */
   readonly openMm: number;
@@ -72,7 +72,6 @@ export interface LetterRuns extends LightRuns {
   readonly alongX: Float64Array;
   readonly alongY: Float64Array;
   readonly corners: readonly StripCorner[];
-  readonly jumpers: readonly Jumper[];
   /** Solid parts of the letters in which no strip lies. */
   readonly bare: Outline;
   /** How far strip reaches inward from the outline (mm), so that posts inside it take no light. */

@@ -17,6 +17,7 @@ import { sumParts } from '../../parts/index.js';
 import { planOf } from '../../plan/index.js';
 import { success } from '../../result.js';
 import { leadEntryOf } from '../lead-entry.js';
+import { jumpersOf } from '../letter-jumpers.js';
 import { letterPaths, letterRuns } from '../letter-runs.js';
 import { piecesOfLetters } from '../letter-splits.js';
 import { recomputedOf, commonStages } from '../common-stages.js';
@@ -56,6 +57,7 @@ export const faceLitPipeline: Build<FaceLitAssembly, FaceLitResults>['pipeline']
     bed: remember((ledZMm: number) => ({ ledZMm, facing: 'face' as const })),
     paths: remember(letterPaths()),
     runs: remember(letterRuns),
+    jumpers: remember(jumpersOf),
     section: remember(faceLitSection),
     optics: remember((materials: FaceLitMaterials) => faceStack({ ...materials, second: null })),
     glow: remember(
@@ -87,8 +89,8 @@ export const faceLitPipeline: Build<FaceLitAssembly, FaceLitResults>['pipeline']
       const facts = { brief, assembly, geometry, materials, runs, letters, shaping };
       return sumParts(faceLitParts(facts), faceLitBought(catalogue, facts, circuit));
     }),
-    plan: remember((...[brief, assembly, geometry, materials, runs, letters, circuit, parts]: PlanArguments) =>
-      planOf(faceLitSteps({ brief, assembly, geometry, materials, runs, letters, circuit, parts: parts.cut })),
+    plan: remember((...[brief, assembly, geometry, materials, runs, letters, circuit, parts, jumpers]: PlanArguments) =>
+      planOf(faceLitSteps({ brief, assembly, geometry, materials, runs, letters, circuit, jumpers, parts: parts.cut })),
     ),
   };
 
@@ -120,6 +122,7 @@ export const faceLitPipeline: Build<FaceLitAssembly, FaceLitResults>['pipeline']
     const section = stages.section.run(outline, geometry, assembly, materials, runs);
     const entry = stages.entry.run(brief.leadExit, outline);
     const circuit = stages.circuit.run(brief, power, catalogue, materials.strip, entry, runs);
+    const jumpers = stages.jumpers.run(circuit, outline);
     const distribution = stages.photometry.run(materials.strip, light.photometry);
     if (!distribution.ok) return distribution;
     const stack = stages.optics.run(materials);
@@ -141,7 +144,7 @@ export const faceLitPipeline: Build<FaceLitAssembly, FaceLitResults>['pipeline']
     const facts = [brief, assembly, geometry, materials, runs, letters, circuit] as const;
     const parts = stages.parts.run(...facts);
     const packing = stages.packing.run(parts, runs, materials.strip, catalogue, brief.quantity);
-    const plan = stages.plan.run(...facts, parts);
+    const plan = stages.plan.run(...facts, parts, jumpers);
     const cost = stages.cost.run(brief, parts, packing, plan, catalogue);
     const results: FaceLitResults = {
       build: 'face-lit',
@@ -153,6 +156,7 @@ export const faceLitPipeline: Build<FaceLitAssembly, FaceLitResults>['pipeline']
       geometry,
       returns,
       runs,
+      jumpers,
       section,
       distribution: distribution.value,
       stack,
@@ -177,7 +181,7 @@ type PartArguments = [
   letters: readonly Outline[],
   circuit: FaceLitResults['circuit'],
 ];
-type PlanArguments = [...PartArguments, parts: FaceLitResults['parts']];
+type PlanArguments = [...PartArguments, parts: FaceLitResults['parts'], jumpers: FaceLitResults['jumpers']];
 type GlowArguments = [
   brief: Brief,
   outline: Outline,

@@ -1,4 +1,5 @@
 import type { Circuit } from '../../circuit/index.js';
+import type { Jumper } from '../../light-runs/index.js';
 import type { CutPart } from '../../parts/index.js';
 import type { Step } from '../../plan/index.js';
 import { counted, mm, step } from '../step-words.js';
@@ -8,6 +9,7 @@ import type { FaceLitFacts } from './parts.js';
 export interface FaceLitStepFacts extends Omit<FaceLitFacts, 'shaping'> {
   readonly parts: readonly CutPart[];
   readonly circuit: Circuit;
+  readonly jumpers: readonly Jumper[];
 }
 
 const toolCautions = {
@@ -18,7 +20,7 @@ const toolCautions = {
 
 /** The build list of face-lit letters. Times are typical and meant to be replaced by the shop’s own. */
 export const faceLitSteps = (facts: FaceLitStepFacts): readonly Step[] => {
-  const { parts, circuit, materials, geometry, assembly, runs, letters, brief } = facts;
+  const { parts, circuit, jumpers, materials, geometry, assembly, runs, letters, brief } = facts;
   const returns = parts.filter(({ stock }) => stock === 'return');
   const count = letters.length;
   const { cans } = assembly;
@@ -82,7 +84,7 @@ export const faceLitSteps = (facts: FaceLitStepFacts): readonly Step[] => {
     step(
       'wire',
       'jumpers',
-      `Wire ${counted(runs.jumpers.length, 'jumper')}; from letter to letter through the backs`,
+      `Wire ${counted(jumpers.length, 'jumper')}; from letter to letter through the backs`,
       'Grommet in every hole; red to plus, black to minus; sleeve every joint; tug it.',
       8 + 8 * circuit.wires.length,
       'Solder: ventilate, mind burns.',

@@ -76,12 +76,23 @@ describe('strip behind halo letters', () => {
     }
   });
 
-  it('has a jumper from each piece to the next, and knows how much of it is in the open', () => {
-    const { runs } = of({});
-    expect(runs.jumpers).toHaveLength(runs.segments.length - 1);
-    for (const { openMm, lengthMm } of runs.jumpers) expect(openMm).toBeLessThan(lengthMm);
-    // From letter to letter wall is crossed; within R it is not.
-    expect(runs.jumpers.filter(({ openMm }) => openMm > 3)).toHaveLength(5);
+  it('has a jumper for every wire of its circuit, and knows how much of it is in the open', () => {
+    const { jumpers, circuit } = of({});
+    expect(jumpers.map(({ from, to, lengthMm }) => ({ from, to, lengthMm }))).toEqual(
+      circuit.wires.map(({ from, to, lengthMm }) => ({ from, to, lengthMm })),
+    );
+    for (const { openMm, lengthMm } of jumpers) expect(openMm).toBeLessThan(lengthMm);
+    // From letter to letter wall is crossed; within R it is not. The feed of the far end crosses it too.
+    const open = jumpers.filter(({ openMm }) => openMm > 3);
+    expect(open.filter(({ from }) => from !== 'lead')).toHaveLength(5);
+    expect(open.filter(({ from }) => from === 'lead').map(({ to }) => to)).toEqual(['piece 7 end']);
+  });
+
+  it('joins no pieces by a jumper that the circuit feeds apart', () => {
+    const design = changed(curlew, { 'power.feed': 'one-end', 'power.chainsBegin': [5] });
+    const words = glance(design, fonts).jumpers.map(({ from, to }) => `${from} > ${to}`);
+    expect(words).toContain('lead > piece 5 start');
+    expect(words).not.toContain('piece 4 end > piece 5 start');
   });
 
   it('keeps what was pushed and leaves out what was taken away', () => {

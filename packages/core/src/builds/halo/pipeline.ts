@@ -9,6 +9,7 @@ import { sumParts } from '../../parts/index.js';
 import { planOf } from '../../plan/index.js';
 import { success } from '../../result.js';
 import { leadEntryOf } from '../lead-entry.js';
+import { jumpersOf } from '../letter-jumpers.js';
 import { letterPaths, letterRuns } from '../letter-runs.js';
 import { piecesOfLetters } from '../letter-splits.js';
 import { recomputedOf, commonStages } from '../common-stages.js';
@@ -46,6 +47,7 @@ export const haloPipeline: Build<HaloAssembly, HaloResults>['pipeline'] = (catal
     bed: remember((ledZMm: number) => ({ ledZMm, facing: 'wall' as const })),
     paths: remember(letterPaths()),
     runs: remember(letterRuns),
+    jumpers: remember(jumpersOf),
     section: remember(haloSection),
     glow: remember(haloGlowOfParts),
     shedding: remember((areaMm2: number, outLm: number) => ({ areaM2: (2 * areaMm2) / 1e6, closed: false, outLm })),
@@ -53,8 +55,11 @@ export const haloPipeline: Build<HaloAssembly, HaloResults>['pipeline'] = (catal
       const facts = { brief, assembly, geometry, materials, runs, posts, letters };
       return sumParts(haloParts(facts), haloBought(catalogue, facts, circuit));
     }),
-    plan: remember((...[brief, assembly, geometry, materials, runs, posts, letters, circuit, parts]: PlanArguments) =>
-      planOf(haloSteps({ brief, assembly, geometry, materials, runs, posts, letters, circuit, parts: parts.cut })),
+    plan: remember(
+      (...[brief, assembly, geometry, materials, runs, posts, letters, circuit, parts, jumpers]: PlanArguments) =>
+        planOf(
+          haloSteps({ brief, assembly, geometry, materials, runs, posts, letters, circuit, jumpers, parts: parts.cut }),
+        ),
     ),
   };
 
@@ -116,6 +121,7 @@ export const haloPipeline: Build<HaloAssembly, HaloResults>['pipeline'] = (catal
     const section = stages.section.run(outline, geometry, assembly, materials, runs, posts);
     const entry = stages.entry.run(brief.leadExit, outline);
     const circuit = stages.circuit.run(brief, power, catalogue, materials.strip, entry, runs);
+    const jumpers = stages.jumpers.run(circuit, outline);
     const distribution = stages.photometry.run(materials.strip, light.photometry);
     if (!distribution.ok) return distribution;
     const glow = stages.glow.run(
@@ -135,7 +141,7 @@ export const haloPipeline: Build<HaloAssembly, HaloResults>['pipeline'] = (catal
     const facts = [brief, assembly, geometry, materials, runs, posts, letters, circuit] as const;
     const parts = stages.parts.run(...facts);
     const packing = stages.packing.run(parts, runs, materials.strip, catalogue, brief.quantity);
-    const plan = stages.plan.run(...facts, parts);
+    const plan = stages.plan.run(...facts, parts, jumpers);
     const cost = stages.cost.run(brief, parts, packing, plan, catalogue);
     const results: HaloResults = {
       build: 'halo',
@@ -146,6 +152,7 @@ export const haloPipeline: Build<HaloAssembly, HaloResults>['pipeline'] = (catal
       workability,
       geometry,
       runs,
+      jumpers,
       posts,
       section,
       distribution: distribution.value,
@@ -171,7 +178,7 @@ type PartArguments = [
   letters: readonly Outline[],
   circuit: HaloResults['circuit'],
 ];
-type PlanArguments = [...PartArguments, parts: HaloResults['parts']];
+type PlanArguments = [...PartArguments, parts: HaloResults['parts'], jumpers: HaloResults['jumpers']];
 type GlowArguments = [
   brief: Brief,
   outline: Outline,

@@ -1,5 +1,6 @@
 import { cornerWords } from '../../laying/index.js';
 import type { Circuit } from '../../circuit/index.js';
+import type { Jumper } from '../../light-runs/index.js';
 import type { CutPart } from '../../parts/index.js';
 import type { Step } from '../../plan/index.js';
 import { counted, mm, step } from '../step-words.js';
@@ -9,6 +10,7 @@ import type { HaloFacts } from './parts.js';
 export interface HaloStepFacts extends HaloFacts {
   readonly parts: readonly CutPart[];
   readonly circuit: Circuit;
+  readonly jumpers: readonly Jumper[];
 }
 
 const toolCautions = {
@@ -71,8 +73,8 @@ const letters = ({ parts, materials, geometry, assembly, posts }: HaloStepFacts)
   ];
 };
 
-const wire = ({ runs, circuit, materials, assembly }: HaloStepFacts): readonly Step[] => {
-  const open = runs.jumpers.filter(({ openMm }) => openMm > 0);
+const wire = ({ runs, circuit, jumpers, materials, assembly }: HaloStepFacts): readonly Step[] => {
+  const open = jumpers.filter(({ openMm }) => openMm > 0);
   const corners = cornerWords(runs.corners);
   return [
     step(
@@ -86,7 +88,7 @@ const wire = ({ runs, circuit, materials, assembly }: HaloStepFacts): readonly S
     step(
       'wire',
       'jumpers',
-      `Wire ${counted(runs.jumpers.length, 'jumper')} from piece to piece`,
+      `Wire ${counted(jumpers.length, 'jumper')} from the lead and from piece to piece`,
       `${open.length > 0 ? `${counted(open.length, 'jumper')} cross open wall: through the wall, a hole at each end, or sleeved in its colour. ` : ''}Red to plus, black to minus; tin both sides first; sleeve every joint; tug it.`,
       8 + 7 * circuit.wires.length,
       'Solder: ventilate, mind burns.',

@@ -2,8 +2,10 @@ import type { Design, FaultReply, Look } from '@vitrum/core';
 import { useId, useState, type FormEvent } from 'react';
 import { useDocument } from '../../../document/document-store';
 import { fieldLook } from '../../../fields/field-row';
-import { BenchDrawing, type Held } from '../../../practice/bench-drawing';
+import { BenchDrawing } from '../../../practice/bench-drawing';
+import { heldAt } from '../../../practice/probe-at';
 import { Button } from '../../../ui/button';
+import { LabelledChoice } from '../../../ui/labelled-choice';
 import { useCatalogue } from '../../catalogue-context';
 import { finderLink } from './finder-link';
 import { judged, useFinder, type FinderLink } from './finder-store';
@@ -33,12 +35,6 @@ const drawnPx = 520;
 const toldSuspects = 6;
 
 const unitOf = (opened: Opened, probe: number): string => (opened.probes[probe]!.probe.kind === 'amps' ? 'A' : 'V');
-
-/** Where on the drawing a probe is held. */
-const heldAt = (opened: Opened, probe: number): Held => {
-  const at = opened.probes[probe]!.probe;
-  return at.kind === 'amps' ? { wire: at.wire } : { point: at.point };
-};
 
 const Looks = ({ opened, link }: { readonly opened: Opened; readonly link: FinderLink }) => {
   const seen = useFinder((state) => state.looks);
@@ -78,7 +74,7 @@ const Reading = ({
 }) => {
   const [probe, setProbe] = useState(wanted);
   const [text, setText] = useState('');
-  const ids = [useId(), useId()] as const;
+  const id = useId();
   const value = Number.parseFloat(text.replace(',', '.'));
   const submit = (event: FormEvent): void => {
     event.preventDefault();
@@ -86,26 +82,17 @@ const Reading = ({
   };
   return (
     <form onSubmit={submit} className="mt-2 space-y-1">
-      <label htmlFor={ids[0]} className="block text-[13px]">
-        Measure next
-        <select
-          id={ids[0]}
-          className={`${fieldLook} w-full`}
-          value={probe}
-          onChange={(event) => setProbe(Number(event.target.value))}
-        >
-          {opened.probes.map(({ words }, index) => (
-            <option key={words} value={index}>
-              {words}
-            </option>
-          ))}
-        </select>
-      </label>
+      <LabelledChoice
+        label="Measure next"
+        value={probe}
+        onChoose={setProbe}
+        options={opened.probes.map(({ words }, index) => ({ value: index, label: words }))}
+      />
       <div className="flex items-end gap-2">
-        <label htmlFor={ids[1]} className="flex-1 text-[13px]">
+        <label htmlFor={id} className="flex-1 text-[13px]">
           It reads ({unitOf(opened, probe)}; sound: {opened.probes[probe]!.should.toFixed(2)})
           <input
-            id={ids[1]}
+            id={id}
             inputMode="decimal"
             className={`${fieldLook} w-full text-right`}
             value={text}
@@ -221,7 +208,7 @@ export const FindFault = () => {
             <BenchDrawing
               drawing={opened.drawing}
               lights={seen.map((look) => Float64Array.of(looks.find((each) => each.look === (look ?? 'lit'))!.light))}
-              held={next === null ? null : heldAt(opened, next)}
+              held={next === null ? null : heldAt(opened.probes, next)}
               onHold={() => undefined}
               shownPx={drawnPx}
             />

@@ -32,14 +32,10 @@ const nothing = { opened: null, looks: [], readings: [], explained: null, proble
 
 export const useFinder = create<FinderState>(() => nothing);
 
-/** What a reading is beside the sound circuit’s; small ones are held against the largest of their kind. */
+/** What a reading is beside the sound circuit’s. */
 export const judged = ({ probes }: Opened, { probe, value }: TypedReading) => {
-  const kind = probes[probe]!.probe.kind;
-  const full = Math.max(
-    0.01,
-    ...probes.filter((each) => (each.probe.kind === 'amps') === (kind === 'amps')).map(({ should }) => should),
-  );
-  return judge(value, probes[probe]!.should, full);
+  const { should, full } = probes[probe]!;
+  return judge(value, should, full);
 };
 
 const signsOf = ({ opened, looks, readings }: FinderState): Signs => ({

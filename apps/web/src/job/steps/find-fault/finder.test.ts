@@ -18,10 +18,11 @@ const opened = (id: number): FaultReply => ({
     ],
     wires: [],
     points: [],
+    clamps: [],
   },
   probes: [
-    { probe: { kind: 'volts', point: 'end-1' }, words: 'volts at the end of piece 1', should: 23 },
-    { probe: { kind: 'amps', wire: -1 }, words: 'amperes in the lead', should: 0.7 },
+    { probe: { kind: 'volts', point: 'end-1' }, words: 'volts at the end of piece 1', should: 23, full: 24 },
+    { probe: { kind: 'amps', wire: -1 }, words: 'amperes in the lead', should: 0.7, full: 0.7 },
   ],
   faults: ['one', 'other'],
 });

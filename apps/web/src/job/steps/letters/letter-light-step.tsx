@@ -53,8 +53,8 @@ const Pieces = () => {
   const leftOut = useLeftOut();
   const show = useLength();
   if (evaluation === null) return null;
-  const { runs, circuit, packing } = evaluation;
-  const open = runs.jumpers.filter(({ openMm }) => openMm > 0).length;
+  const { runs, jumpers, circuit, packing } = evaluation;
+  const open = jumpers.filter(({ openMm }) => openMm > 0).length;
   return (
     <>
       <h3 className="mt-3 font-bold">Pieces</h3>
@@ -84,7 +84,7 @@ const Pieces = () => {
         </Button>
       )}
       <p className="mt-1 text-[13px] text-soft">
-        {runs.jumpers.length} jumpers, {show(runs.jumpers.reduce((sum, { lengthMm }) => sum + lengthMm, 0))} of wire;{' '}
+        {jumpers.length} jumpers, {show(jumpers.reduce((sum, { lengthMm }) => sum + lengthMm, 0))} of wire;{' '}
         {open === 0 ? 'none in the open' : `${open} cross open wall`}. With the strip shown, drag{' '}
         {evaluation.materials.strip.form === 'modules'
           ? 'the start of a string or a single module'

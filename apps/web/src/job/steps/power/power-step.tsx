@@ -1,4 +1,4 @@
-import { joints } from '@vitrum/core';
+import { hardestUsed, joints, ratingShare } from '@vitrum/core';
 import { changeDesign } from '../../../document/document-store';
 import { useEvaluation } from '../../../evaluation/evaluation-store';
 import { ChoiceField, NumberField } from '../../../fields/design-fields';
@@ -17,6 +17,7 @@ export const PowerStep = () => {
   const show = useLength();
   if (evaluation === null) return null;
   const { circuit, materials, heat, design } = evaluation;
+  const hardest = hardestUsed(circuit.carriers);
   const suited = supplies.filter(({ voltageV }) => voltageV === materials.strip.voltageV);
   return (
     <>
@@ -53,6 +54,12 @@ export const PowerStep = () => {
         choices={[{ value: 'auto', label: 'chosen by load' }, ...choicesOf(wires)]}
         hint={`${circuit.lead.name}, ${show(design.brief.leadLengthMm)}, loses ${circuit.leadDropV.toFixed(2)} V; fuse ${circuit.fuseA} A`}
       />
+      {hardest !== null && (
+        <p className="mt-2 text-[13px] text-soft">
+          Nearest to its rating: {hardest.name}, {hardest.amps.toFixed(2)} of {hardest.ratedA.toFixed(1)} A,{' '}
+          {Math.round(100 * ratingShare(hardest))} %.
+        </p>
+      )}
       <h3 className="mt-3 font-bold">Chains</h3>
       <ChainsTable evaluation={evaluation} />
       <p className="mt-1 text-[13px] text-soft">

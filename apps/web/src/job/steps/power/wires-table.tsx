@@ -15,20 +15,20 @@ export const WiresTable = ({ evaluation }: { readonly evaluation: Evaluation }) 
             <th>from, to piece</th>
             <th className="text-right">mm²</th>
             <th className="text-right">length</th>
-            <th className="text-right">carries</th>
+            <th className="text-right">A of rated A</th>
           </tr>
         </thead>
         <tbody>
           {evaluation.circuit.wires.map(({ from, to, wire, lengthMm, amps, injected }) => (
             <tr key={`${from} ${to}`} className="border-b border-line align-top">
-              <td className="whitespace-nowrap">
+              <td className="font-sans whitespace-nowrap">
                 {bare(from)} → {bare(to)}
                 {injected ? ' +' : ''}
               </td>
               <td className="text-right whitespace-nowrap">{wire.areaMm2}</td>
               <td className="text-right whitespace-nowrap">{show(Math.ceil(lengthMm))}</td>
               <td className="text-right whitespace-nowrap">
-                {amps.toFixed(2)} / {wire.ampacityA} A
+                {amps.toFixed(2)} of {wire.ampacityA}
               </td>
             </tr>
           ))}
