@@ -34,8 +34,13 @@ test('a hidden fault is looked for, measured, named and scored; another is hidde
     const minus = /^volts from the plus of the supply to the minus at the (.*)$/.exec(words);
     const where = clamp === null ? (across ?? plus ?? minus)![1]! : `clamp on ${clamp[1]!}`;
     await measure.getByLabel('Where').selectOption({ label: where });
-    if (clamp === null)
-      await measure.getByLabel('How').selectOption(across !== null ? 'volts' : plus !== null ? 'plus' : 'minus');
+    const manner =
+      across !== null
+        ? 'plus to minus there'
+        : plus !== null
+          ? 'plus there to the supply’s minus'
+          : 'the supply’s plus to minus there';
+    if (clamp === null) await measure.getByLabel('How').selectOption({ label: manner });
     await measure.getByRole('button', { name: 'Measure', exact: true }).click();
     await expect(hint).toHaveCount(0);
   }

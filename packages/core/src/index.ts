@@ -19,7 +19,7 @@ export { cornerWords } from './laying/index.js';
 export { hardestUsed, joints, ratingShare } from './circuit/index.js';
 export {
   createFaultSession,
-  judge,
+  judgeProbe,
   scoreOf,
   type BoardDrawing,
   type FaultReply,

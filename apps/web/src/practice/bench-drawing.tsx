@@ -1,8 +1,8 @@
 import type { BoardDrawing } from '@vitrum/core';
 import { boundsOf, placesOf, stretches } from './bench-geometry';
 
-/** Where the meter is held: a point of the circuit, or a wire under the clamp (−1 is the lead). */
-export type Held = { readonly point: string } | { readonly wire: number };
+/** Where the meter is held: a point of the circuit, a wire under the clamp (−1 is the lead), or a piece that is looked at. */
+export type Held = { readonly point: string } | { readonly wire: number } | { readonly piece: number };
 
 interface BenchDrawingProps {
   readonly drawing: BoardDrawing;
@@ -40,12 +40,12 @@ export const BenchDrawing = ({ drawing, lights, held, onHold, shownPx = 900 }: B
       role="group"
       aria-label="The circuit on the bench"
     >
-      {drawing.wires.map(({ from, to, at }, wire) => (
+      {drawing.wires.map(({ from, to, path }, wire) => (
         <g key={`${from} ${to}`} className="cursor-pointer" onClick={() => onHold({ wire })} data-wire={wire}>
           <title>{`clamp on the wire from ${from} to ${to}`}</title>
-          <polyline points={line(at)} fill="none" stroke="transparent" strokeWidth={16 * unit} />
+          <polyline points={line(path)} fill="none" stroke="transparent" strokeWidth={16 * unit} />
           <polyline
-            points={line(at)}
+            points={line(path)}
             fill="none"
             stroke={isHeld({ wire }) ? '#fff' : '#d2521a'}
             strokeWidth={(isHeld({ wire }) ? 5 : 2.5) * unit}
@@ -57,7 +57,11 @@ export const BenchDrawing = ({ drawing, lights, held, onHold, shownPx = 900 }: B
         const middle = path[path.length >> 1]!;
         const [mx, my] = path.length === 2 ? [(path[0]![0] + path[1]![0]) / 2, path[0]![1]] : middle;
         return (
-          <g key={number}>
+          <g
+            key={number}
+            className={drawing.colours.length > 0 ? 'cursor-pointer' : undefined}
+            onClick={drawing.colours.length > 0 ? () => onHold({ piece }) : undefined}
+          >
             {stretches(path, light.length).map((places, group) => (
               <polyline
                 key={group}
@@ -67,7 +71,14 @@ export const BenchDrawing = ({ drawing, lights, held, onHold, shownPx = 900 }: B
                 strokeWidth={7 * unit}
               />
             ))}
-            <circle cx={mx} cy={flip(my)} r={11 * unit} fill="#17181c" stroke="#f2ead8" strokeWidth={unit} />
+            <circle
+              cx={mx}
+              cy={flip(my)}
+              r={11 * unit}
+              fill={isHeld({ piece }) ? '#d2521a' : '#17181c'}
+              stroke="#f2ead8"
+              strokeWidth={unit}
+            />
             <text
               x={mx}
               y={flip(my) + 4.5 * unit}

@@ -28,7 +28,7 @@ const drawing: BoardDrawing = {
     {
       from: 'lead',
       to: 'piece 1 start',
-      at: [
+      path: [
         [-50, -10, 0],
         [0, 0, 5],
       ],
@@ -41,6 +41,7 @@ const drawing: BoardDrawing = {
     { id: 'end-4', name: 'end of piece 4', at: [100, 0, 5] },
   ],
   clamps: [],
+  colours: [],
 };
 const lengthOf = (places: readonly (readonly [number, number])[]): number =>
   places.slice(1).reduce((sum, [x, y], at) => sum + Math.hypot(x - places[at]![0], y - places[at]![1]), 0);

@@ -8,7 +8,7 @@ const marginMm = 90;
 
 /** The box round a circuit, with a margin. */
 export const boundsOf = ({ pieces, wires }: BoardDrawing) => {
-  const places = [...pieces.flatMap(({ path }) => path), ...wires.flatMap(({ at }) => at)];
+  const places = [...pieces.flatMap(({ path }) => path), ...wires.flatMap(({ path }) => path)];
   const [xs, ys] = [places.map(([x]) => x), places.map(([, y]) => y)];
   const [left, low] = [Math.min(...xs) - marginMm, Math.min(...ys) - marginMm];
   return { left, low, width: Math.max(...xs) + marginMm - left, height: Math.max(...ys) + marginMm - low };

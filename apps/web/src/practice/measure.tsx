@@ -4,16 +4,10 @@ import { Button } from '../ui/button';
 import { LabelledChoice } from '../ui/labelled-choice';
 import type { Held } from './bench-drawing';
 import { MeterFace } from './meter';
-import { probeAt, type Manner } from './probe-at';
+import { mannerWords, probesAt } from './probe-at';
 import { usePractice, type PracticeLink } from './practice-store';
 
 type Opened = Extract<FaultReply, { kind: 'opened' }>;
-
-const manners: readonly { readonly value: Manner; readonly label: string }[] = [
-  { value: 'volts', label: 'plus to minus there' },
-  { value: 'plus', label: 'plus there to the supply’s minus' },
-  { value: 'minus', label: 'the supply’s plus to minus there' },
-];
 
 interface MeasureProps {
   readonly opened: Opened;
@@ -25,12 +19,17 @@ interface MeasureProps {
 /** Where and how the meter is held, what it reads, and what would tell most. */
 export const Measure = ({ opened, held, onHold, link }: MeasureProps) => {
   const { readings, hint, answer } = usePractice();
-  const [manner, setManner] = useState<Manner>('volts');
-  const clamped = held !== null && 'wire' in held;
-  const probe = probeAt(opened.probes, held, manner);
+  const [chosen, setChosen] = useState(-1);
+  const there = probesAt(opened.probes, held);
+  // The first way to hold it, until another is chosen.
+  const probe = there.includes(chosen) ? chosen : (there[0] ?? -1);
+  const { points, clamps, colours, pieces } = opened.drawing;
   const places = [
-    ...opened.drawing.points.map(({ id, name }) => ({ value: JSON.stringify({ point: id }), label: name })),
-    ...opened.drawing.clamps.map(({ wire, name }) => ({ value: JSON.stringify({ wire }), label: `clamp on ${name}` })),
+    ...points.map(({ id, name }) => ({ value: JSON.stringify({ point: id }), label: name })),
+    ...clamps.map(({ wire, name }) => ({ value: JSON.stringify({ wire }), label: `clamp on ${name}` })),
+    ...(colours.length === 0
+      ? []
+      : pieces.map(({ number }, piece) => ({ value: JSON.stringify({ piece }), label: `look at piece ${number}` }))),
   ];
   return (
     <section aria-label="Measure" className="space-y-2">
@@ -44,10 +43,11 @@ export const Measure = ({ opened, held, onHold, link }: MeasureProps) => {
       />
       <LabelledChoice
         label="How"
-        value={clamped ? 'amps' : manner}
-        disabled={clamped}
-        onChoose={(how) => how !== 'amps' && setManner(how)}
-        options={clamped ? [{ value: 'amps' as const, label: 'amperes, by clamp' }] : manners}
+        value={probe}
+        disabled={there.length < 2}
+        onChoose={setChosen}
+        options={there.map((place) => ({ value: place, label: mannerWords(opened.probes[place]!.probe, opened) }))}
+        {...(held === null ? { unchosen: { value: -1, label: '–' } } : {})}
       />
       <div className="flex flex-wrap gap-2">
         <Button look="strong" disabled={probe < 0 || answer !== null} onClick={() => link.measure(probe)}>
@@ -57,12 +57,12 @@ export const Measure = ({ opened, held, onHold, link }: MeasureProps) => {
           What would tell most?
         </Button>
       </div>
-      <MeterFace probes={opened.probes} reading={readings[readings.length - 1] ?? null} />
+      <MeterFace opened={opened} reading={readings[readings.length - 1] ?? null} />
       {hint !== null && (
         <p className="border-l-4 border-ink pl-2 text-[13px]" data-testid="hint">
           {hint.probe === null
             ? 'Nothing more can be told apart: name it.'
-            : `Measure ${opened.probes[hint.probe]!.words}.`}{' '}
+            : `${opened.probes[hint.probe]!.probe.kind === 'colour' ? 'See' : 'Measure'} ${opened.probes[hint.probe]!.words}.`}{' '}
           {hint.left === 1 ? 'One fault explains' : `${hint.left} faults explain`} all that was seen.
         </p>
       )}

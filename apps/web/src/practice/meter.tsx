@@ -1,38 +1,39 @@
 import type { FaultReply, Judged } from '@vitrum/core';
 import type { Taken } from './practice-store';
+import { readingText } from './probe-at';
 
-type Probes = Extract<FaultReply, { kind: 'opened' }>['probes'];
+type Opened = Extract<FaultReply, { kind: 'opened' }>;
 
-const words: Readonly<Record<Judged, string>> = {
+/** What a reading is beside the sound circuit’s. */
+export const judgedWords: Readonly<Record<Judged, string>> = {
   none: 'nothing',
   reversed: 'backward',
   low: 'too low',
   right: 'as it should be',
   high: 'too high',
+  wrong: 'another colour',
 };
 
-const unitOf = (probes: Probes, probe: number): string => (probes[probe]!.probe.kind === 'amps' ? 'A' : 'V');
-
 /** The meter’s last figure, large, and what it should be. */
-export const MeterFace = ({ probes, reading }: { readonly probes: Probes; readonly reading: Taken | null }) => (
+export const MeterFace = ({ opened, reading }: { readonly opened: Opened; readonly reading: Taken | null }) => (
   <div role="status" className="border border-ink bg-[#dfe5d2] px-3 py-2 text-[#14160f]" aria-label="Meter">
     <p className="figure text-right text-3xl">
-      {reading === null ? '–' : `${reading.value.toFixed(2)} ${unitOf(probes, reading.probe)}`}
+      {reading === null ? '–' : readingText(opened, reading.probe, reading.value)}
     </p>
     <p className="text-right text-[13px]">
       {reading === null
         ? 'hold it somewhere'
-        : `${words[reading.judged]}; a sound circuit gives ${probes[reading.probe]!.should.toFixed(2)} ${unitOf(probes, reading.probe)}`}
+        : `${judgedWords[reading.judged]}; a sound circuit gives ${readingText(opened, reading.probe, opened.probes[reading.probe]!.should)}`}
     </p>
   </div>
 );
 
 /** Everything measured so far. */
 export const ReadingsTable = ({
-  probes,
+  opened,
   readings,
 }: {
-  readonly probes: Probes;
+  readonly opened: Opened;
   readonly readings: readonly Taken[];
 }) => (
   <table className="w-full text-[13px]" aria-label="Readings">
@@ -47,14 +48,12 @@ export const ReadingsTable = ({
     <tbody>
       {readings.map(({ probe, value, judged }, index) => (
         <tr key={index} className="border-b border-line">
-          <td>{probes[probe]!.words}</td>
+          <td>{opened.probes[probe]!.words}</td>
+          <td className="figure text-right whitespace-nowrap">{readingText(opened, probe, value)}</td>
           <td className="figure text-right whitespace-nowrap">
-            {value.toFixed(2)} {unitOf(probes, probe)}
+            {readingText(opened, probe, opened.probes[probe]!.should)}
           </td>
-          <td className="figure text-right whitespace-nowrap">
-            {probes[probe]!.should.toFixed(2)} {unitOf(probes, probe)}
-          </td>
-          <td className={`pl-3 ${judged === 'right' ? '' : 'font-bold'}`}>{words[judged]}</td>
+          <td className={`pl-3 ${judged === 'right' ? '' : 'font-bold'}`}>{judgedWords[judged]}</td>
         </tr>
       ))}
     </tbody>

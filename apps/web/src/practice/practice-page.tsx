@@ -14,7 +14,7 @@ type Opened = Extract<FaultReply, { kind: 'opened' }>;
 
 const levels: readonly { readonly value: Level; readonly label: string }[] = [
   { value: 'easy', label: 'easy: open, swapped, dead' },
-  { value: 'fair', label: 'fair: broken, shorted, weak' },
+  { value: 'fair', label: 'fair: broken, crossed, shorted, weak' },
   { value: 'hard', label: 'hard: loose joints too' },
 ];
 const circuits = (Object.keys(demoDesigns) as CircuitName[]).map((value) => ({
@@ -58,7 +58,7 @@ const Bench = ({ opened, link }: { readonly opened: Opened; readonly link: Pract
         <p className="mt-1 mb-3 text-[13px] text-soft">
           Blue dots are ends of strip and lead; orange lines are wires. Bright strip has its current, grey has none.
         </p>
-        <ReadingsTable probes={opened.probes} readings={readings} />
+        <ReadingsTable opened={opened} readings={readings} />
       </div>
       <div>
         <Measure opened={opened} held={held} onHold={setHeld} link={link} />

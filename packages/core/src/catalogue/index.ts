@@ -1,3 +1,4 @@
+export { channelsOf, type Channel, type ChannelName } from './channels.js';
 export { findItem } from './find.js';
 export {
   findFaceLitMaterials,
@@ -12,10 +13,12 @@ export {
 } from './materials.js';
 export { shippedCatalogue } from './shipped.js';
 export type {
+  Battery,
   Board,
   Catalogue,
   CatalogueKind,
   Coating,
+  Controller,
   FaceSheet,
   Film,
   Lining,

@@ -27,6 +27,8 @@ export interface Strip extends Item {
   readonly form?: 'strip' | 'modules';
   readonly protection: 'bare' | 'coated' | 'sleeved';
   readonly colour: 'white' | 'rgb' | 'rgbw';
+  /** Each cut apart is a pixel that is told its colour over a data line, which runs one way. */
+  readonly addressable?: true;
   /** Colour temperatures on offer (K); empty for RGB. */
   readonly whitesK: readonly number[];
   readonly voltageV: number;
@@ -114,8 +116,22 @@ export interface WallFinish extends Item {
   readonly reflectanceRgb: readonly [number, number, number];
 }
 
+/** What a battery holds and how it gives it up. */
+export interface Battery {
+  /** Charge from full to empty (A·h). */
+  readonly ampHours: number;
+  /** At its terminals, full and where it is cut off; in between it falls in a straight line. */
+  readonly fullV: number;
+  readonly cutOffV: number;
+  /** Share of the charge that comes out at the load, with its protection and what cold and age take. */
+  readonly usableShare: number;
+}
+
 /** Constant-voltage supply. Price each. */
 export interface Supply extends Item {
+  /** Fed by the mains, from a USB socket, or a battery; the mains when left out. */
+  readonly source?: 'mains' | 'usb' | 'battery';
+  readonly battery?: Battery;
   readonly voltageV: number;
   readonly watts: number;
   readonly lengthMm: number;
@@ -123,6 +139,30 @@ export interface Supply extends Item {
   readonly heightMm: number;
   readonly kg: number;
   readonly weatherproof: boolean;
+}
+
+/** What dims, mixes or tells pixels their colour. Price each. */
+export interface Controller extends Item {
+  /** Turned by hand, told from afar, or repeating another's outputs from a supply of its own. */
+  readonly kind: 'dimmer' | 'controller' | 'amplifier';
+  /** Switches the returns of so many channels, or sends data to pixels. */
+  readonly signal: 'channels' | 'data';
+  readonly channels: number;
+  readonly voltagesV: readonly number[];
+  /** What one channel, and all of them together, may carry (A); of no account to data. */
+  readonly channelA: number;
+  readonly totalA: number;
+  /** Of one channel's switch when it is on (Ω). */
+  readonly onOhm: number;
+  /** How its remote reaches it: infrared must see it. */
+  readonly remote: 'none' | 'infrared' | 'radio';
+  /** The most pixels it tells, and how far its data goes along a wire (mm). */
+  readonly maxPixels?: number;
+  readonly dataReachMm?: number;
+  readonly lengthMm: number;
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly kg: number;
 }
 
 /** Stranded copper pair, priced per metre of pair. */
@@ -169,6 +209,7 @@ export interface Catalogue {
   readonly linings: readonly Lining[];
   readonly films: readonly Film[];
   readonly supplies: readonly Supply[];
+  readonly controllers: readonly Controller[];
   readonly wires: readonly Wire[];
   readonly sundries: readonly Sundry[];
   readonly tools: readonly Tool[];

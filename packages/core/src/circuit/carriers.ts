@@ -1,4 +1,5 @@
 import type { Strip, Supply, Wire } from '../catalogue/index.js';
+import type { Drive } from './choose-controller.js';
 import type { Joint } from './joints.js';
 import type { Carrier, Chain, WireRun } from './types.js';
 
@@ -6,7 +7,25 @@ import type { Carrier, Chain, WireRun } from './types.js';
 export const trackRatedA = ({ maxRunMm, wattsPerM, voltageV }: Strip): number =>
   ((maxRunMm / 1000) * wattsPerM) / voltageV;
 
-/** Everything that carries current, with its rating: supplies, leads, wires, joints and the strip’s own copper. */
+/** What goes through one controller or amplifier: by output, and in all (A). */
+export interface Switched {
+  readonly outputs: readonly number[];
+  readonly total: number;
+}
+
+/** Controllers and amplifiers: the hardest used output of each, and all of its outputs together. */
+const switchCarriers = ({ controller, amplifier }: Drive, switched: readonly Switched[]): readonly Carrier[] =>
+  switched.flatMap(({ outputs, total }, index): readonly Carrier[] => {
+    const item = index === 0 ? controller : amplifier;
+    if (item === null || item.signal === 'data') return [];
+    const name = index === 0 ? item.kind : `amplifier ${index}`;
+    return [
+      { kind: 'controller', name: `one output of the ${name}`, amps: Math.max(...outputs), ratedA: item.channelA },
+      { kind: 'controller', name: `all outputs of the ${name}`, amps: total, ratedA: item.totalA },
+    ].map((each): Carrier => ({ ...each, kind: 'controller', at: null }));
+  });
+
+/** Everything that carries current, with its rating: supplies, leads, controllers, wires, joints and the strip’s own copper. */
 export const carriersOf = (
   chains: readonly Chain[],
   wires: readonly WireRun[],
@@ -14,6 +33,8 @@ export const carriersOf = (
   joint: Joint,
   supply: Supply | null,
   supplyAmps: readonly number[],
+  drive: Drive,
+  switched: readonly Switched[],
 ): readonly Carrier[] => [
   ...supplyAmps.flatMap((amps, index): readonly Carrier[] => {
     const of = supplyAmps.length > 1 ? ` ${index + 1}` : '';
@@ -24,18 +45,21 @@ export const carriersOf = (
       { kind: 'lead', name: `lead${of}`, amps, ratedA: lead.ampacityA, at: null },
     ];
   }),
-  ...wires.flatMap((run): readonly Carrier[] => [
-    {
-      kind: 'wire',
-      name: `wire from ${run.from} to ${run.to}`,
-      amps: run.amps,
-      ratedA: run.wire.ampacityA,
-      at: run.at[1],
-    },
-    { kind: 'joint', name: `${joint.name} at ${run.to}`, amps: run.amps, ratedA: joint.ratedA, at: run.at[1] },
-  ]),
+  ...switchCarriers(drive, switched),
+  ...wires
+    .filter(({ coreAmps }) => coreAmps.length > 0)
+    .flatMap((run): readonly Carrier[] => [
+      {
+        kind: 'wire',
+        name: `wire from ${run.from} to ${run.to}`,
+        amps: run.amps,
+        ratedA: run.wire.ampacityA,
+        at: run.at[1],
+      },
+      { kind: 'joint', name: `${joint.name} at ${run.to}`, amps: run.amps, ratedA: joint.ratedA, at: run.at[1] },
+    ]),
   ...chains.map((chain): Carrier => {
-    const feed = wires.find((run) => run.chain === chain.number && run.from === 'lead');
+    const feed = wires.find((run) => run.chain === chain.number && run.from === 'lead' && run.coreAmps.length > 0);
     return {
       kind: 'strip',
       name: `copper of the strip in chain ${chain.number}`,

@@ -9,12 +9,14 @@ const { wires } = shippedCatalogue;
 const { brief, power } = demoDesigns.dispensary;
 
 describe('the wire for a current', () => {
-  it('is the thinnest within four fifths of its ampacity and within the drop', () => {
+  it('is the thinnest within four fifths of its ampacity, safe behind its fuse, and within the drop', () => {
     for (const amps of [0.2, 1, 2.5, 5, 9])
       for (const lengthMm of [200, 2000, 12_000]) {
         const wire = chooseWire(wires, 'auto', amps, lengthMm, 0.72);
         const fits = ({ ampacityA, areaMm2 }: typeof wire): boolean =>
-          amps <= 0.8 * ampacityA && amps * pairOhm({ ...wire, areaMm2 }, lengthMm) <= 0.72;
+          amps <= 0.8 * ampacityA &&
+          chooseFuse(amps) <= ampacityA &&
+          amps * pairOhm({ ...wire, areaMm2 }, lengthMm) <= 0.72;
         const thinner = wires.filter(({ areaMm2 }) => areaMm2 < wire.areaMm2);
         expect(thinner.some(fits)).toBe(false);
         // When nothing will do, it is the thickest there is.

@@ -5,7 +5,7 @@ import type { PowerDesign } from '../design/index.js';
 import type { LightRuns, Segment } from '../light-runs/index.js';
 import { changed, dispensary, inBox, look, testFonts } from '../testing/harness.js';
 import { groupChains } from './chains.js';
-import { wireUp } from './index.js';
+import { straight, wireUp } from './index.js';
 
 let fonts: FontBook;
 beforeAll(async () => {
@@ -88,6 +88,7 @@ const runOf = (metres: number, power: Partial<PowerDesign>, lead = 500) => {
     strip,
     [0, 0, 0],
     runs,
+    straight,
   );
   return { circuit, strip, lengthMm };
 };

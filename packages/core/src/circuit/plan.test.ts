@@ -4,6 +4,7 @@ import type { PowerDesign } from '../design/index.js';
 import type { LightRuns, Segment } from '../light-runs/index.js';
 import { jointOf, joints } from './joints.js';
 import { planWiring } from './plan.js';
+import { straight } from './route.js';
 
 /** Rows 800 mm long one above the other, run there and back. */
 const rows = (count: number): LightRuns => {
@@ -42,7 +43,14 @@ const rows = (count: number): LightRuns => {
   };
 };
 const plan = (count: number, change: Partial<PowerDesign> = {}, longestMm = 5000) =>
-  planWiring(rows(count), { ...demoDesigns.dispensary.power, ...change }, longestMm, [0, -50, 0]);
+  planWiring({
+    runs: rows(count),
+    power: { ...demoDesigns.dispensary.power, ...change },
+    longestMm,
+    entry: [0, -50, 0],
+    router: straight,
+    data: false,
+  });
 const words = (wires: ReturnType<typeof plan>['wires']): readonly string[] =>
   wires.map(({ from, to, injected }) => {
     const name = (end: (typeof wires)[number]['from']): string =>
@@ -58,7 +66,7 @@ describe('a wiring plan', () => {
     // Straight between the ends, with room for both joints.
     expect(wires[0]!.lengthMm).toBeCloseTo(50 + 40, 9);
     expect(wires[1]!.lengthMm).toBeCloseTo(100 + 40, 9);
-    expect(wires[1]!.at).toEqual([
+    expect(wires[1]!.route.path).toEqual([
       [800, 0, 0],
       [800, 100, 0],
     ]);
@@ -103,7 +111,7 @@ describe('a wiring plan', () => {
     expect(wires.map(({ chain }) => chain)).toEqual([0, 0, 1, 1]);
   });
 
-  it('of nothing is nothing', () => expect(plan(0)).toEqual({ chains: [], wires: [] }));
+  it('of nothing is nothing', () => expect(plan(0)).toMatchObject({ chains: [], wires: [] }));
 });
 
 describe('joints', () => {

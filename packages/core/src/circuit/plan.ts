@@ -1,6 +1,10 @@
 import type { PowerDesign } from '../design/index.js';
 import type { LightRuns, Point3, Segment } from '../light-runs/index.js';
 import { groupChains } from './chains.js';
+import type { Carries } from './cores.js';
+import { routeLengthMm, type Route, type Router } from './route.js';
+import { pairUp, type Contradiction, type SeriesPair } from './series-pairs.js';
+import { zonesOf, type Zones } from './zones.js';
 
 /** Extra wire at each joint, to tin and bend (mm). */
 const jointSlackMm = 40;
@@ -11,13 +15,13 @@ export type PieceEnd = 'start' | 'end';
 /** An end of a wire: where the lead comes in, or an end of a piece (by its index among the segments). */
 export type WireEnd = 'lead' | { readonly piece: number; readonly end: PieceEnd };
 
-/** A wire pair of the plan, before its gauge is chosen. */
+/** A wire of the plan, before its gauge is chosen. */
 export interface PlannedWire {
   readonly from: WireEnd;
   readonly to: WireEnd;
+  readonly carries: Carries;
   readonly lengthMm: number;
-  /** Where it begins and ends. */
-  readonly at: readonly [Point3, Point3];
+  readonly route: Route;
   /** Index of the chain it feeds. */
   readonly chain: number;
   /** Feeds a place besides where the chain begins. */
@@ -29,30 +33,49 @@ export interface WiringPlan {
   /** Indices into the segments, from where the chain is fed. */
   readonly chains: readonly (readonly number[])[];
   readonly wires: readonly PlannedWire[];
+  readonly zones: Zones;
+  /** Two and two in series, when wired so; pieces without a mate; pairs that cannot be. */
+  readonly pairs: readonly SeriesPair[];
+  readonly alone: readonly number[];
+  readonly contradictions: readonly Contradiction[];
 }
 
-const distance = (a: Point3, b: Point3): number => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
+/** What a plan goes by besides the maker’s wishes. */
+export interface PlanFacts {
+  readonly runs: Pick<LightRuns, 'segments'>;
+  readonly power: PowerDesign;
+  readonly longestMm: number;
+  /** Where the lead comes in. */
+  readonly entry: Point3;
+  readonly router: Router;
+  /** Pixels are told their colour from piece to piece. */
+  readonly data: boolean;
+}
 
 const placeOf = (segment: Segment, end: PieceEnd): Point3 => (end === 'start' ? segment.from : segment.to);
+
+type Wirer = (from: WireEnd, to: WireEnd, chain: number, carries: Carries, injected?: boolean) => PlannedWire;
+
+const wirer =
+  ({ runs, entry, router }: PlanFacts): Wirer =>
+  (from, to, chain, carries, injected = false) => {
+    const at = (end: WireEnd): Point3 => (end === 'lead' ? entry : placeOf(runs.segments[end.piece]!, end.end));
+    const route = router(at(from), at(to));
+    return { from, to, carries, lengthMm: routeLengthMm(route) + jointSlackMm, route, chain, injected };
+  };
 
 /** Wires of one chain: from the lead from piece to piece, back to the lead when both ends are fed, and what is injected. */
 const wiresOf = (
   chain: readonly number[],
   index: number,
-  runs: LightRuns,
-  entry: Point3,
-  power: PowerDesign,
+  { runs, power }: PlanFacts,
+  wire: Wirer,
 ): readonly PlannedWire[] => {
   const segments = chain.map((piece) => runs.segments[piece]!);
   const backward = power.fedBackward?.includes(Math.min(...segments.map(({ number }) => number))) ?? false;
   const [first, last]: readonly [PieceEnd, PieceEnd] = backward ? ['end', 'start'] : ['start', 'end'];
-  const wire = (from: WireEnd, to: { piece: number; end: PieceEnd }, injected: boolean): PlannedWire => {
-    const begins = from === 'lead' ? entry : placeOf(runs.segments[from.piece]!, from.end);
-    const ends = placeOf(runs.segments[to.piece]!, to.end);
-    return { from, to, lengthMm: distance(begins, ends) + jointSlackMm, at: [begins, ends], chain: index, injected };
-  };
   const hops = chain.map((piece, place) =>
-    wire(place === 0 ? 'lead' : { piece: chain[place - 1]!, end: last }, { piece, end: first }, false),
+    wire(place === 0 ? 'lead' : { piece: chain[place - 1]!, end: last }, { piece, end: first }, index, 'power'),
   );
   const fed = new Set([`${chain[0]} ${first}`]);
   const extra: { piece: number; end: PieceEnd }[] = [];
@@ -66,18 +89,77 @@ const wiresOf = (
     const place = segments.findIndex((segment) => segment.number === number);
     if (place >= 0) inject(chain[place]!, end);
   }
-  return [...hops, ...extra.map((to) => wire('lead', to, true))];
+  return [...hops, ...extra.map((to) => wire('lead', to, index, 'power', true))];
+};
+
+/** The wires of two pieces in series: plus to the first, its minus on to the plus of the second, and that one’s minus back. */
+const pairWires = ([first, second]: SeriesPair, index: number, wire: Wirer): readonly PlannedWire[] => {
+  const start = (piece: number): WireEnd => ({ piece, end: 'start' });
+  return [
+    wire('lead', start(first), index, 'plus'),
+    wire(start(first), start(second), index, 'link'),
+    wire('lead', start(second), index, 'minus'),
+  ];
+};
+
+const sameEnd = (one: WireEnd, other: WireEnd): boolean =>
+  one === 'lead' || other === 'lead' ? one === other : one.piece === other.piece && one.end === other.end;
+
+/** Data goes from the end of each piece to the start of the next, in a core of the wire that is there or a wire of its own. */
+const withData = (
+  wires: readonly PlannedWire[],
+  { runs }: PlanFacts,
+  chainOf: (piece: number) => number,
+  wire: Wirer,
+): readonly PlannedWire[] => {
+  const found = [...wires];
+  runs.segments.forEach((_, piece) => {
+    const from: WireEnd = piece === 0 ? 'lead' : { piece: piece - 1, end: 'end' };
+    const to: WireEnd = { piece, end: 'start' };
+    const there = found.findIndex((each) => sameEnd(each.from, from) && sameEnd(each.to, to));
+    if (there >= 0) found[there] = { ...found[there]!, carries: 'power-and-data' };
+    else found.push(wire(from, to, chainOf(piece), 'data'));
+  });
+  return found;
+};
+
+/** Pieces two and two in series, each pair a chain of its own; one without a mate stands alone. */
+const seriesPlan = (facts: PlanFacts, zones: Zones): WiringPlan => {
+  const { pairs, alone, contradictions } = pairUp(facts.runs.segments, facts.power.seriesPairs ?? []);
+  const wire = wirer(facts);
+  const wires = [
+    ...pairs.flatMap((pair, index) => pairWires(pair, index, wire)),
+    ...alone.map((piece, index) => wire('lead', { piece, end: 'start' }, pairs.length + index, 'power')),
+  ];
+  return { chains: [...pairs, ...alone.map((piece) => [piece])], wires, zones, pairs, alone, contradictions };
 };
 
 /**
- * Chains within the strip’s longest run, and the wires that feed them from `entry`, where the lead comes in; what the maker
- * joined, split, turned round or fed besides is done as told.
+ * Chains within the strip’s longest run, and the wires that feed them from the entry; what the maker joined, split, turned
+ * round, fed besides, zoned or put in series is done as told. A chain never leaves its zone.
  */
-export const planWiring = (runs: LightRuns, power: PowerDesign, longestMm: number, entry: Point3): WiringPlan => {
-  const wish = { begin: new Set(power.chainsBegin ?? []), carryOn: new Set(power.chainsCarryOn ?? []) };
-  const chains = groupChains(runs.segments, longestMm, wish).map((chain) => {
+export const planWiring = (facts: PlanFacts): WiringPlan => {
+  const { runs, power, longestMm } = facts;
+  const zones = zonesOf(runs.segments, power);
+  if (power.arrangement === 'series-pairs') return seriesPlan(facts, zones);
+  const borders = runs.segments.flatMap(({ number }, index) =>
+    index > 0 && zones.ofSegment[index] !== zones.ofSegment[index - 1] ? [number] : [],
+  );
+  const begin = new Set([...(power.chainsBegin ?? []), ...borders]);
+  const carryOn = new Set((power.chainsCarryOn ?? []).filter((number) => !borders.includes(number)));
+  const chains = groupChains(runs.segments, longestMm, { begin, carryOn }).map((chain) => {
     const numbers = chain.map((piece) => runs.segments[piece]!.number);
     return power.fedBackward?.includes(Math.min(...numbers)) === true ? [...chain].reverse() : chain;
   });
-  return { chains, wires: chains.flatMap((chain, index) => wiresOf(chain, index, runs, entry, power)) };
+  const wire = wirer(facts);
+  const wires = chains.flatMap((chain, index) => wiresOf(chain, index, facts, wire));
+  const chainOf = (piece: number): number => chains.findIndex((chain) => chain.includes(piece));
+  return {
+    chains,
+    wires: facts.data ? withData(wires, facts, chainOf, wire) : wires,
+    zones,
+    pairs: [],
+    alone: [],
+    contradictions: [],
+  };
 };

@@ -206,6 +206,52 @@ const ferryWayBox: LightboxDesign = {
   ],
 };
 
+/** A bar’s box in a mixed colour with a remote: four rows in one chain, amber turning red toward the far end. */
+const slipway: LightboxDesign = {
+  ...bakery,
+  name: 'Slipway bar box',
+  brief: {
+    ...lightboxStart.brief,
+    text: 'Slipway',
+    ambient: 'evening',
+    readingDistanceMm: 4000,
+    light: { kind: 'rgb', colour: '#ffa040' },
+    control: 'remote',
+    outsideQuote: 520,
+  },
+  assemblies: [
+    {
+      ...dispensary.assemblies[0]!,
+      artwork: { ...dispensary.assemblies[0]!.artwork, fontId: 'lobster', capHeightMm: 130 },
+      case: { ...dispensary.assemblies[0]!.case, widthMm: 1150, heightMm: 380, depthInsideMm: 100 },
+      light: { stripId: 'rgb-12v-60', layout: 'rows', rowCount: 4, turnCount: 1, endMarginMm: 15 },
+    },
+  ],
+};
+
+/** A net maker’s shop window: pixels in rows, each told its colour, fed and told from the same corner. */
+const netLoft: LightboxDesign = {
+  ...slipway,
+  name: 'Net loft window box',
+  brief: {
+    ...slipway.brief,
+    text: 'NET LOFT',
+    place: 'window',
+    readingDistanceMm: 3000,
+    light: { kind: 'rgb', colour: '#40b0ff' },
+    leadLengthMm: 1200,
+    outsideQuote: null,
+  },
+  assemblies: [
+    {
+      ...slipway.assemblies[0]!,
+      artwork: { ...slipway.assemblies[0]!.artwork, fontId: 'overpass-black', capHeightMm: 90 },
+      case: { ...slipway.assemblies[0]!.case, widthMm: 700, heightMm: 240, depthInsideMm: 80 },
+      light: { stripId: 'pixels-5v-60', layout: 'rows', rowCount: 3, turnCount: 1, endMarginMm: 12 },
+    },
+  ],
+};
+
 /** Demo designs by the name that the command line takes. */
 export const demoDesigns = {
   dispensary,
@@ -213,6 +259,8 @@ export const demoDesigns = {
   'rye-and-salt': bakery,
   'fish-counter': fishCounter,
   'ferry-way': ferryWayBox,
+  slipway,
+  'net-loft': netLoft,
   curlew,
   tern,
 } as const satisfies Readonly<Record<string, Design>>;

@@ -52,6 +52,20 @@ export const demoJobs: readonly DemoJob[] = [
     design: demoDesigns['ferry-way'],
   },
   {
+    slug: 'slipway',
+    customer: 'The Slipway bar',
+    status: 'designed',
+    dueInDays: 13,
+    design: demoDesigns.slipway,
+  },
+  {
+    slug: 'net-loft',
+    customer: 'Port Sallow net loft',
+    status: 'quoted',
+    dueInDays: 35,
+    design: demoDesigns['net-loft'],
+  },
+  {
     slug: 'curlew',
     customer: 'Port Sallow Ferries',
     status: 'building',

@@ -34,6 +34,15 @@ const mayBeAbsent: ReadonlySet<string> = new Set([
   'chainsCarryOn',
   'fedBackward',
   'injections',
+  'control',
+  'source',
+  'level',
+  'zones',
+  'controllerId',
+  'controllerPlace',
+  'sensorWindow',
+  'arrangement',
+  'seriesPairs',
 ]);
 
 const setAt = (target: unknown, keys: readonly string[], value: unknown): unknown => {

@@ -25,6 +25,10 @@ const brief = z
         z.looseObject({ kind: z.literal('rgb'), colour: z.string().regex(/^#[0-9a-f]{6}$/i) }),
       ])
       .describe('A white of a colour temperature, or a mixed colour shown here as sRGB.'),
+    control: z
+      .enum(['switch', 'knob', 'remote'])
+      .optional()
+      .describe('How the customer sets the light: on and off only (when left out), by a knob, or by a remote.'),
     leadExit: z
       .enum(['left', 'right', 'top', 'bottom', 'back'])
       .describe('Where the low-voltage lead leaves the case.'),
@@ -337,6 +341,37 @@ const power = z
       .max(1000)
       .optional()
       .describe('Ends of pieces that are fed besides.'),
+    source: z
+      .enum(['mains', 'usb', 'battery'])
+      .optional()
+      .describe('What the supply is fed by; the mains when left out.'),
+    level: z.number().min(0).max(1).optional().describe('How far the light is turned up; all of it when left out.'),
+    zones: z
+      .array(z.looseObject({ pieces: pieceNumbers, level: z.number().min(0).max(1) }))
+      .max(8)
+      .optional()
+      .describe('Pieces that are switched apart from the others, each zone with a level of its own.'),
+    controllerId: z
+      .union([z.literal('auto'), z.literal('none'), id])
+      .optional()
+      .describe('Dimmer or controller; chosen by strip, brief and load when left out.'),
+    controllerPlace: z
+      .enum(['supply', 'inside'])
+      .optional()
+      .describe('Beside the supply, before the lead (when left out), or inside the piece, after it.'),
+    sensorWindow: z
+      .boolean()
+      .optional()
+      .describe('The eye of an infrared remote looks out through a window in the case.'),
+    arrangement: z
+      .enum(['parallel', 'series-pairs'])
+      .optional()
+      .describe('All pieces in parallel (when left out), or two and two in series on double voltage.'),
+    seriesPairs: z
+      .array(z.looseObject({ first: z.number().int().min(1).max(5000), second: z.number().int().min(1).max(5000) }))
+      .max(2500)
+      .optional()
+      .describe('Which pieces share the double voltage; paired by length when left out.'),
   })
   .describe('Supply, wire and feeding; shared by all assemblies.');
 

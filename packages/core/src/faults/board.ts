@@ -1,12 +1,19 @@
-import type { Strip } from '../catalogue/index.js';
-import { networkOf, pairOhm, type Circuit, type Pair, type PlacedNetwork } from '../circuit/index.js';
+import { channelsOf, type ChannelName, type Strip } from '../catalogue/index.js';
+import {
+  conductorsOf,
+  networkOf,
+  type Circuit,
+  type Conductors,
+  type Core,
+  type PlacedNetwork,
+} from '../circuit/index.js';
 import type { LightRuns, Point3 } from '../light-runs/index.js';
 
-/** A place where a meter’s tips can be held: a plus and the minus beside it. */
+/** A place where a meter’s tips can be held: a plus and the returns beside it. */
 export interface TestPoint {
   readonly id: string;
   readonly name: string;
-  readonly pair: Pair;
+  readonly conductors: Conductors;
   /** Where it is on the piece; null outside of it. */
   readonly at: Point3 | null;
   /** The supply whose terminals it is measured against, counted from 0. */
@@ -21,6 +28,8 @@ export interface Board {
   readonly points: readonly TestPoint[];
   /** Numbers of the pieces, by segment. */
   readonly pieces: readonly number[];
+  /** Colours that can be switched one by one; none when there is but one, or when pixels are told. */
+  readonly colours: readonly ChannelName[];
 }
 
 /** Every wire of a board as faults and probes name it: its leads, then the wires inside. */
@@ -29,64 +38,70 @@ export const wiresOf = ({ circuit, placed }: Board): readonly number[] => [
   ...circuit.wires.keys(),
 ];
 
-/** The resistor of a wire’s plus conductor; its minus is the next. */
-export const plusOf = ({ placed }: Board, wire: number): number =>
-  wire < 0 ? placed.leadAt[-1 - wire]! : placed.wireAt[wire]!;
+/** The resistors of a wire’s conductors that carry power, plus first; none of a data wire. */
+export const resistorsOf = ({ placed }: Board, wire: number): readonly number[] =>
+  wire < 0 ? placed.leadCores[-1 - wire]! : placed.wireCores[wire]!;
+
+/** The conductors of a wire that carry power, in the order of their resistors. */
+export const powerCoresOf = ({ circuit }: Board, wire: number): readonly Core[] =>
+  (wire < 0 ? circuit.leadCores : circuit.wires[wire]!.cores).filter(({ name }) => name !== 'data');
+
+/** Whether data goes along a wire. */
+export const carriesData = ({ circuit }: Board, wire: number): boolean =>
+  (wire < 0 ? circuit.leadCores : circuit.wires[wire]!.cores).some(({ name }) => name === 'data');
 
 /** A wire in words. */
 export const wireWords = ({ circuit }: Board, wire: number): string => {
   if (wire < 0) return circuit.supplyCount > 1 ? `lead ${-wire}` : 'the lead';
-  const { from, to } = circuit.wires[wire]!;
-  return `the wire from ${from} to ${to}`;
+  const { from, to, carries } = circuit.wires[wire]!;
+  const what = { plus: 'plus wire', minus: 'minus wire', link: 'link', data: 'data wire' };
+  const name = carries in what ? what[carries as keyof typeof what] : 'wire';
+  return `the ${name} from ${from} to ${to}`;
 };
 
 /** The circuit of a design laid on the bench. */
-export const boardOf = (
-  runs: Pick<LightRuns, 'segments'>,
-  circuit: Circuit,
-  strip: Strip,
-  leadLengthMm: number,
-): Board => {
-  const { wires, chains, joint, lead, supplyCount } = circuit;
-  const supplyOfChain = (chain: number): number => chains[chain - 1]!.supply;
-  const placed = networkOf(runs, strip, {
-    wires: wires.map(({ ends, chain, wire, lengthMm }) => ({
-      ends,
-      supply: supplyOfChain(chain),
-      ohm: pairOhm(wire, lengthMm),
-    })),
-    joint,
-    leadOhm: pairOhm(lead, leadLengthMm),
-    supplyCount,
-  });
+export const boardOf = (runs: Pick<LightRuns, 'segments'>, circuit: Circuit, strip: Strip): Board => {
+  const { wires, chains, supplyCount, wiring } = circuit;
+  const placed = networkOf(runs, strip, wiring);
   const supplyOfPiece = new Map(chains.flatMap(({ segments, supply }) => segments.map((piece) => [piece, supply - 1])));
   const several = (name: string, index: number): string => (supplyCount > 1 ? `${name} ${index + 1}` : name);
   const pieces = runs.segments.map(({ number }) => number);
+  const entryAt = (supply: number): Point3 | null =>
+    wires.find(({ ends, chain }) => ends[0] === 'lead' && chains[chain - 1]!.supply === supply + 1)?.at[0] ?? null;
   return {
     strip,
     circuit,
     placed,
     pieces,
+    colours: conductorsOf(strip).length > 2 ? channelsOf(strip).map(({ name }) => name) : [],
     points: [
-      ...placed.supplies.map((pair, index): TestPoint => ({
+      ...placed.supplies.map((conductors, index): TestPoint => ({
         id: `supply-${index + 1}`,
         name: several('supply terminals', index),
-        pair,
+        conductors,
         at: null,
         supply: index,
       })),
-      ...placed.entries.map((pair, index): TestPoint => ({
-        id: `entry-${index + 1}`,
-        name: several('end of the lead', index),
-        pair,
-        at: wires.find(({ ends, chain }) => ends[0] === 'lead' && supplyOfChain(chain) === index + 1)?.at[0] ?? null,
-        supply: index,
-      })),
+      ...placed.entries.flatMap((zones, supply) =>
+        zones.map((conductors, zone): TestPoint => ({
+          id: zones.length > 1 ? `entry-${supply + 1}-${zone + 1}` : `entry-${supply + 1}`,
+          name: `${several('end of the lead', supply)}${zones.length > 1 ? `, zone ${zone + 1}` : ''}`,
+          conductors,
+          at: entryAt(supply),
+          supply,
+        })),
+      ),
       ...runs.segments.flatMap(({ number, from, to }, piece): readonly TestPoint[] => {
         const supply = supplyOfPiece.get(piece) ?? 0;
         return [
-          { id: `start-${number}`, name: `start of piece ${number}`, pair: placed.starts[piece]!, at: from, supply },
-          { id: `end-${number}`, name: `end of piece ${number}`, pair: placed.ends[piece]!, at: to, supply },
+          {
+            id: `start-${number}`,
+            name: `start of piece ${number}`,
+            conductors: placed.starts[piece]!,
+            at: from,
+            supply,
+          },
+          { id: `end-${number}`, name: `end of piece ${number}`, conductors: placed.ends[piece]!, at: to, supply },
         ];
       }),
     ],

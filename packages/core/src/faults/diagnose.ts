@@ -25,7 +25,7 @@ export const diagnosisOf = (board: Board): Diagnosis => {
   const sound = benchOf(board, soundNetwork(board));
   const probes = probesOf(board);
   const suspects = faultsOf(board).map((fault): Suspect => {
-    const bench = benchOf(board, withFault(board, fault));
+    const bench = benchOf(board, withFault(board, fault), fault);
     return {
       fault,
       looks: board.pieces.map((_, piece) => lookOf(bench, sound, piece)),
@@ -36,9 +36,14 @@ export const diagnosisOf = (board: Board): Diagnosis => {
 };
 
 export const sameProbe = (one: Probe, other: Probe): boolean => {
+  if (one.kind === 'colour' || other.kind === 'colour')
+    return (
+      one.kind === 'colour' && other.kind === 'colour' && one.piece === other.piece && one.channel === other.channel
+    );
   if (one.kind === 'amps' || other.kind === 'amps')
     return one.kind === 'amps' && other.kind === 'amps' && one.wire === other.wire;
-  return one.kind === other.kind && one.point === other.point;
+  const channelOf = (probe: Probe): number => ('channel' in probe ? (probe.channel ?? 0) : 0);
+  return one.kind === other.kind && one.point === other.point && channelOf(one) === channelOf(other);
 };
 
 /** What has been seen so far: how pieces look (null where nobody looked), and what was measured. */
@@ -72,7 +77,7 @@ const worth = (left: readonly Suspect[], place: number): number => {
 };
 
 /** Of measurements worth as much, the handier: volts across first, then a clamp, then to the supply’s terminals. */
-const handiness: Readonly<Record<Probe['kind'], number>> = { volts: 0, amps: 1, plus: 2, minus: 2 };
+const handiness: Readonly<Record<Probe['kind'], number>> = { colour: 0, volts: 1, amps: 2, plus: 3, minus: 3 };
 
 /** The measurement that splits the suspects best, and what each answer would leave; null when none tells them apart. */
 export const nextProbe = (

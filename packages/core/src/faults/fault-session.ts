@@ -3,7 +3,7 @@ import type { FontBook } from '../artwork/index.js';
 import type { Design } from '../design/index.js';
 import { createEvaluator } from '../evaluate/index.js';
 import type { Point3 } from '../light-runs/index.js';
-import { boardOf, wireWords, wiresOf, type Board } from './board.js';
+import { boardOf, resistorsOf, wireWords, wiresOf, type Board } from './board.js';
 import { diagnosisOf, nextProbe, suspectsLeft, type Diagnosis, type Signs, type Suspect } from './diagnose.js';
 import { faultWords } from './list-faults.js';
 import { hiddenFault, parFor, showAlike, type Level } from './practice.js';
@@ -14,8 +14,10 @@ import { withFault } from './with-fault.js';
 /** A circuit to be drawn on the bench. */
 export interface BoardDrawing {
   readonly pieces: readonly { readonly number: number; readonly path: readonly Point3[] }[];
-  readonly wires: readonly { readonly from: string; readonly to: string; readonly at: readonly [Point3, Point3] }[];
+  readonly wires: readonly { readonly from: string; readonly to: string; readonly path: readonly Point3[] }[];
   readonly points: readonly { readonly id: string; readonly name: string; readonly at: Point3 | null }[];
+  /** Colours that can be switched one by one; none when there is but one. */
+  readonly colours: readonly string[];
   /** Everything that a clamp goes round, leads first. */
   readonly clamps: readonly { readonly wire: number; readonly name: string }[];
 }
@@ -66,9 +68,12 @@ interface Hidden {
 
 const drawingOf = (board: Board, paths: BoardDrawing['pieces']): BoardDrawing => ({
   pieces: paths,
-  wires: board.circuit.wires.map(({ from, to, at }) => ({ from, to, at })),
+  wires: board.circuit.wires.map(({ from, to, path }) => ({ from, to, path })),
   points: board.points.map(({ id, name, at }) => ({ id, name, at })),
-  clamps: wiresOf(board).map((wire) => ({ wire, name: wireWords(board, wire) })),
+  colours: board.colours,
+  clamps: wiresOf(board)
+    .filter((wire) => resistorsOf(board, wire).length > 0)
+    .map((wire) => ({ wire, name: wireWords(board, wire) })),
 });
 
 /** A bench in a thread of its own: one circuit at a time, perhaps with a hidden fault. Mutable; one for each page. */
@@ -82,7 +87,7 @@ export const createFaultSession = (fonts: FontBook): ((request: FaultRequest) =>
       return { id, kind: 'refused', sentence: run.problems[0]?.message ?? 'this design cannot be worked out' };
     const { runs, circuit, materials } = run.value;
     if (runs.segments.length === 0) return { id, kind: 'refused', sentence: 'there is no strip in this design yet' };
-    const board = boardOf(runs, circuit, materials.strip, design.brief.leadLengthMm);
+    const board = boardOf(runs, circuit, materials.strip);
     const found = diagnosisOf(board);
     [diagnosis, hidden] = [found, null];
     return {
@@ -109,7 +114,7 @@ export const createFaultSession = (fonts: FontBook): ((request: FaultRequest) =>
     const { board, sound, suspects, probes } = diagnosis;
     if (request.kind === 'hide') {
       const suspect = hiddenFault(diagnosis, request.level, request.seed);
-      const bench = benchOf(board, withFault(board, suspect.fault));
+      const bench = benchOf(board, withFault(board, suspect.fault), suspect.fault);
       hidden = { suspect, bench };
       return {
         id,

@@ -36,7 +36,7 @@ beforeAll(async () => {
 
 const boardFor = (design: Design): Board => {
   const { runs, circuit, materials }: Evaluation = glance(design, fonts);
-  return boardOf(runs, circuit, materials.strip, design.brief.leadLengthMm);
+  return boardOf(runs, circuit, materials.strip);
 };
 
 /** Two rows in one chain. */
@@ -111,8 +111,60 @@ describe('readings', () => {
     const diagnosis = diagnosisOf(board);
     for (const probe of diagnosis.probes) {
       expect(judgedOf(diagnosis.sound, diagnosis.sound, probe)).toBe('right');
-      expect(probeWords(board, probe)).toMatch(/^(volts|amperes)/);
+      expect(probeWords(board, probe)).toMatch(/^(volts|amperes|the colour)/);
     }
+  });
+});
+
+describe('a circuit of several colours with a fault', () => {
+  const board = (): Board => boardFor(demoDesigns.slipway);
+
+  it('is of a wrong colour behind an open return, which no piece before shows', () => {
+    const wire = 2;
+    expect(looks(board(), { kind: 'open', wire, conductor: 'blue' })).toEqual([
+      'lit',
+      'lit',
+      'wrong-colour',
+      'wrong-colour',
+    ]);
+  });
+
+  it('shows crossed colours only when they are lit one by one', () => {
+    const laid = board();
+    const fault: Fault = { kind: 'crossed', wire: 1, cores: ['red', 'green'] };
+    const [bench, sound] = [benchOf(laid, withFault(laid, fault), fault), benchOf(laid, soundNetwork(laid))];
+    expect(laid.pieces.map((_, piece) => lookOf(bench, sound, piece))).not.toContain('wrong-colour');
+    const seen = (piece: number, channel: number): number => readingOf(bench, { kind: 'colour', piece, channel });
+    expect([seen(0, 0), seen(1, 0), seen(1, 1), seen(3, 0), seen(1, 2)]).toEqual([0, 1, 0, 1, 2]);
+    expect(judgedOf(bench, sound, { kind: 'colour', piece: 1, channel: 0 })).toBe('wrong');
+    expect(judgedOf(bench, sound, { kind: 'colour', piece: 0, channel: 0 })).toBe('right');
+  });
+
+  it('has one colour dark everywhere when an output does not switch', () => {
+    const laid = board();
+    const fault: Fault = { kind: 'dead-output', supply: 0, output: 1 };
+    expect(new Set(looks(laid, fault))).toEqual(new Set(['wrong-colour']));
+    const bench = benchOf(laid, withFault(laid, fault), fault);
+    expect(readingOf(bench, { kind: 'colour', piece: 2, channel: 1 })).toBe(-1);
+  });
+
+  it('flickers behind a loose joint', () => {
+    const laid = board();
+    const fault: Fault = { kind: 'loose', wire: 2 };
+    const [bench, sound] = [benchOf(laid, withFault(laid, fault), fault), benchOf(laid, soundNetwork(laid))];
+    expect(laid.pieces.map((_, piece) => lookOf(bench, sound, piece)).slice(2)).toEqual(['flickering', 'flickering']);
+  });
+});
+
+describe('pixels with a fault in their data', () => {
+  it('are dark from where it stops, with all their volts', () => {
+    const board = boardFor(demoDesigns['net-loft']);
+    const into = board.circuit.wires.findIndex(
+      ({ to, cores }) => to === 'piece 2 start' && cores.some(({ name }) => name === 'data'),
+    );
+    expect(looks(board, { kind: 'data-open', wire: into })).toEqual(['lit', 'dark', 'dark']);
+    expect(looks(board, { kind: 'wrong-direction', piece: 2 })).toEqual(['lit', 'lit', 'dark']);
+    expect(volts(board, { kind: 'data-open', wire: into }, 'start-2')).toBeGreaterThan(4.4);
   });
 });
 
@@ -129,6 +181,20 @@ const circuits: readonly (readonly [name: string, design: () => Design])[] = [
         ...inBox({ 'light.rowCount': 4 }),
         'power.chainsBegin': [3],
         'power.supplyCount': 2,
+      }),
+  ],
+  ['slipway, three colours', () => demoDesigns.slipway],
+  ['net loft, pixels', () => demoDesigns['net-loft']],
+  [
+    'pairs in series',
+    () => changed(dispensary, { ...inBox({ 'light.rowCount': 4 }), 'power.arrangement': 'series-pairs' }),
+  ],
+  [
+    'two zones with a dimmer each',
+    () =>
+      changed(dispensary, {
+        ...inBox({ 'light.rowCount': 4 }),
+        'power.zones': [{ pieces: [1, 2], level: 0.5 }],
       }),
   ],
   ['two chains', () => changed(dispensary, { ...inBox({ 'light.rowCount': 4 }), 'power.chainsBegin': [3] })],

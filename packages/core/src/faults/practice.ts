@@ -8,9 +8,9 @@ export type Level = 'easy' | 'fair' | 'hard';
 
 /** Which faults each level draws from. */
 const kinds: Readonly<Record<Level, readonly Fault['kind'][]>> = {
-  easy: ['open', 'swapped', 'dead-supply', 'dead-group'],
-  fair: ['open', 'swapped', 'broken-strip', 'shorted', 'weak-supply'],
-  hard: ['loose', 'broken-strip', 'weak-supply', 'shorted', 'open'],
+  easy: ['open', 'swapped', 'dead-supply', 'dead-group', 'dead-output', 'data-open'],
+  fair: ['open', 'swapped', 'crossed', 'broken-strip', 'shorted', 'weak-supply', 'wrong-direction'],
+  hard: ['loose', 'crossed', 'broken-strip', 'weak-supply', 'shorted', 'open', 'wrong-direction'],
 };
 
 /** What a fault must show at each level: strip that stays dark, strip that is not as it should be, or a reading that is not. */

@@ -1,12 +1,15 @@
+import { nominalAmps, withChannelsOff } from '../circuit/index.js';
 import { solveNetwork, type Network, type Solution } from '../network/index.js';
-import { plusOf, wireWords, wiresOf, type Board, type TestPoint } from './board.js';
-import type { Judged, Look, Probe } from './types.js';
+import { resistorsOf, wireWords, wiresOf, type Board, type TestPoint } from './board.js';
+import type { Fault, Judged, Look, Probe } from './types.js';
 
 /** Groups with less than this share of their light are dark; the eye takes this much less for dim. */
 const darkShare = 0.05;
 const dimShare = 0.8;
 /** A piece whose dimmest group has this much less light than its brightest fades along it. */
 const fadeShare = 0.75;
+/** A joint that hardly touches is seen to flicker where it takes this much of the light. */
+const flickerShare = 0.97;
 /** A reading is right within this share of what it should be, and there is none below this one. */
 const rightShare = 0.04;
 const noneShare = 0.05;
@@ -16,18 +19,57 @@ export interface Bench {
   readonly board: Board;
   readonly network: Network;
   readonly solution: Solution;
+  /** What a loose joint takes comes and goes. */
+  readonly unsteady: boolean;
+  /** With one colour alone switched on. */
+  readonly inColour: (channel: number) => Solution;
 }
 
-export const benchOf = (board: Board, network: Network): Bench => ({ board, network, solution: solveNetwork(network) });
+export const benchOf = (board: Board, network: Network, fault?: Fault): Bench => {
+  const alone = new Map<number, Solution>();
+  return {
+    board,
+    network,
+    solution: solveNetwork(network),
+    unsteady: fault?.kind === 'loose',
+    inColour: (channel) => {
+      const off = board.colours.map((_, other) => other !== channel);
+      const known = alone.get(channel) ?? solveNetwork(withChannelsOff({ ...board.placed, network }, off));
+      alone.set(channel, known);
+      return known;
+    },
+  };
+};
 
-/** Light of every group of a piece, against what the sound circuit gives it. */
-export const lightOf = (bench: Bench, sound: Bench, piece: number): Float64Array => {
-  const { firstLoad, groups } = bench.board.placed;
-  const first = firstLoad[piece]!;
+/** Light of one channel of every group of a piece, against what it should be. */
+const channelLight = (
+  { board: { placed } }: Bench,
+  piece: number,
+  channel: number,
+  amps: Float64Array,
+  should: (load: number) => number,
+): Float64Array => {
+  const { firstLoad, groups, channels } = placed;
   return Float64Array.from({ length: groups[piece]! }, (_, group) => {
-    const should = sound.solution.loadAmps[first + group]!;
-    return should > 0 ? bench.solution.loadAmps[first + group]! / should : 0;
+    const load = firstLoad[piece]! + group * channels + channel;
+    const whole = should(load);
+    return whole > 0 ? amps[load]! / whole : 0;
   });
+};
+
+/** Light of every group of a piece, each channel against what the sound circuit gives it, channel by channel. */
+const lightsOf = (bench: Bench, sound: Bench, piece: number): readonly Float64Array[] =>
+  Array.from({ length: bench.board.placed.channels }, (_, channel) =>
+    channelLight(bench, piece, channel, bench.solution.loadAmps, (load) => sound.solution.loadAmps[load]!),
+  );
+
+/** Light of every group of a piece, against what the sound circuit gives it: the mean of its channels. */
+export const lightOf = (bench: Bench, sound: Bench, piece: number): Float64Array => {
+  const lights = lightsOf(bench, sound, piece);
+  return Float64Array.from(
+    lights[0]!,
+    (_, group) => lights.reduce((sum, light) => sum + light[group]!, 0) / lights.length,
+  );
 };
 
 /** How a piece looks beside a sound one. */
@@ -35,23 +77,36 @@ export const lookOf = (bench: Bench, sound: Bench, piece: number): Look => {
   const light = lightOf(bench, sound, piece);
   const [least, most] = [Math.min(...light), Math.max(...light)];
   if (most < darkShare) return 'dark';
+  const channels = lightsOf(bench, sound, piece).map((each) => Math.max(...each));
+  if (channels.length > 1 && Math.min(...channels) < darkShare) return 'wrong-colour';
   if (least < darkShare) return 'partly';
+  if (bench.unsteady && least < flickerShare) return 'flickering';
   if (least < fadeShare * most) return 'fading';
   return most < dimShare ? 'dim' : 'lit';
 };
 
 const pointOf = (board: Board, id: string): TestPoint => board.points.find((point) => point.id === id)!;
 
-/** What the meter shows (V, A). */
-export const readingOf = ({ board, solution }: Bench, probe: Probe): number => {
+/** The channel that shines most on a piece while one alone is switched on; −1 when none does. */
+const colourOf = (bench: Bench, piece: number, channel: number): number => {
+  const { loadAmps } = bench.inColour(channel);
+  const nominal = nominalAmps(bench.board.strip);
+  const light = nominal.map((amps, each) => Math.max(...channelLight(bench, piece, each, loadAmps, () => amps)));
+  const most = Math.max(...light);
+  return most < darkShare ? -1 : light.indexOf(most);
+};
+
+/** What the meter shows (V, A), or which colour shines. */
+export const readingOf = (bench: Bench, probe: Probe): number => {
+  const { board, solution } = bench;
   const { volts, resistorAmps } = solution;
-  if (probe.kind === 'amps') {
-    return Math.abs(resistorAmps[plusOf(board, probe.wire)]!);
-  }
-  const { pair, supply } = pointOf(board, probe.point);
+  if (probe.kind === 'colour') return colourOf(bench, probe.piece, probe.channel);
+  if (probe.kind === 'amps') return Math.abs(resistorAmps[resistorsOf(board, probe.wire)[0]!]!);
+  const { conductors, supply } = pointOf(board, probe.point);
   const terminals = board.placed.supplies[supply]!;
-  const plus = probe.kind === 'minus' ? terminals[0] : pair[0];
-  const minus = probe.kind === 'plus' ? terminals[1] : pair[1];
+  const back = probe.kind === 'plus' ? 0 : (probe.channel ?? 0);
+  const plus = probe.kind === 'minus' ? terminals[0]! : conductors[0]!;
+  const minus = probe.kind === 'plus' ? terminals[1]! : conductors[1 + back]!;
   return volts[plus]! - volts[minus]!;
 };
 
@@ -64,30 +119,51 @@ export const judge = (value: number, should: number, full: number): Judged => {
   return value > should + slack ? 'high' : 'right';
 };
 
-/** The largest reading there is of a probe’s kind: all of the current, or the supply’s voltage. */
-export const fullOf = ({ circuit, strip }: Board, probe: Probe): number =>
-  probe.kind === 'amps' ? Math.max(0.01, circuit.amps) : strip.voltageV;
+/** The largest reading there is of a probe’s kind: all of the current, the supply’s voltage, or one colour. */
+export const fullOf = ({ circuit }: Board, probe: Probe): number => {
+  if (probe.kind === 'colour') return 1;
+  return probe.kind === 'amps' ? Math.max(0.01, circuit.amps) : circuit.voltageV;
+};
+
+/** What a probe reads, held against what the sound circuit gives there; a colour is right, another, or none. */
+export const judgeProbe = ({ kind }: Probe, value: number, should: number, full: number): Judged => {
+  if (kind !== 'colour') return judge(value, should, full);
+  if (value === should) return 'right';
+  return value < 0 ? 'none' : 'wrong';
+};
 
 /** A reading of one bench judged by the sound one. */
 export const judgedOf = (bench: Bench, sound: Bench, probe: Probe): Judged =>
-  judge(readingOf(bench, probe), readingOf(sound, probe), fullOf(sound.board, probe));
+  judgeProbe(probe, readingOf(bench, probe), readingOf(sound, probe), fullOf(sound.board, probe));
 
-/** Everything that can be measured: volts at every point, plus and minus apart, amperes in every wire. */
-export const probesOf = (board: Board): readonly Probe[] => [
-  ...board.points.flatMap(({ id }): readonly Probe[] => [
-    { kind: 'volts', point: id },
-    { kind: 'plus', point: id },
-    { kind: 'minus', point: id },
-  ]),
-  ...wiresOf(board).map((wire): Probe => ({ kind: 'amps', wire })),
-];
+/**
+ * Everything that can be measured: volts at every point to each return, plus and returns apart, amperes in every wire; and
+ * where colours can be switched one by one, each piece looked at in each.
+ */
+export const probesOf = (board: Board): readonly Probe[] => {
+  const { points, pieces, colours } = board;
+  return [
+    ...points.flatMap(({ id, conductors }): readonly Probe[] => [
+      ...conductors.slice(1).map((_, channel): Probe => ({ kind: 'volts', point: id, channel })),
+      { kind: 'plus', point: id },
+      ...conductors.slice(1).map((_, channel): Probe => ({ kind: 'minus', point: id, channel })),
+    ]),
+    ...wiresOf(board)
+      .filter((wire) => resistorsOf(board, wire).length > 0)
+      .map((wire): Probe => ({ kind: 'amps', wire })),
+    ...pieces.flatMap((_, piece) => colours.map((__, channel): Probe => ({ kind: 'colour', piece, channel }))),
+  ];
+};
 
-/** Where to hold the meter, in words. */
+/** Where to hold the meter or what to look at, in words. */
 export const probeWords = (board: Board, probe: Probe): string => {
   if (probe.kind === 'amps') return `amperes in ${wireWords(board, probe.wire)}, by clamp`;
-  const { name } = pointOf(board, probe.point);
-  if (probe.kind === 'volts') return `volts at the ${name}, plus to minus`;
-  return probe.kind === 'plus'
-    ? `volts from the plus at the ${name} to the minus of the supply`
-    : `volts from the plus of the supply to the minus at the ${name}`;
+  if (probe.kind === 'colour')
+    return `the colour of piece ${board.pieces[probe.piece]} with only ${board.colours[probe.channel]} on`;
+  const { name, conductors } = pointOf(board, probe.point);
+  if (probe.kind === 'plus') return `volts from the plus at the ${name} to the minus of the supply`;
+  const minus = conductors.length > 2 ? board.colours[(probe.channel ?? 0) % board.colours.length]! : 'minus';
+  return probe.kind === 'volts'
+    ? `volts at the ${name}, plus to ${minus}`
+    : `volts from the plus of the supply to the ${minus} at the ${name}`;
 };

@@ -1,5 +1,6 @@
+import { conductorsOf } from '../circuit/index.js';
 import type { LoadLaw, Network } from '../network/index.js';
-import { plusOf, type Board } from './board.js';
+import { powerCoresOf, resistorsOf, type Board } from './board.js';
 import type { Fault } from './types.js';
 
 /** An open contact leaks no more than through this (Ω). */
@@ -23,10 +24,10 @@ const withOhm = (network: Network, resistor: number, ohm: number): Network => ({
   resistors: { ...network.resistors, ohm: changed(network.resistors.ohm, resistor, ohm) },
 });
 
-/** A wire with its conductors crossed at the far end. */
-const crossed = (network: Network, plus: number): Network => {
+/** Two conductors of a wire crossed at the far end. */
+const crossed = (network: Network, one: number, other: number): Network => {
   const to = Int32Array.from(network.resistors.to);
-  [to[plus], to[plus + 1]] = [to[plus + 1]!, to[plus]!];
+  [to[one], to[other]] = [to[other]!, to[one]!];
   return { ...network, resistors: { ...network.resistors, to } };
 };
 
@@ -42,15 +43,16 @@ const bridged = (network: Network, a: number, b: number, ohm: number): Network =
 
 const nothing: LoadLaw = { kind: 'resistive', forwardV: 1e6, siemens: 0 };
 
-const withDeadLoad = (network: Network, load: number): Network => {
+/** Loads from one to another, that one left out, that take nothing. */
+const withDeadLoads = (network: Network, from: number, to: number): Network => {
   const law = Int32Array.from(network.loads.law);
-  law[load] = network.laws.length;
+  law.fill(network.laws.length, from, to);
   return { ...network, loads: { ...network.loads, law }, laws: [...network.laws, nothing] };
 };
 
 /** Supplies at their limit: as if they had so much resistance inside that a short draws no more. */
-const atLimit = (network: Network, { circuit, strip }: Board): Network => {
-  const ratedA = (circuit.supply?.watts ?? circuit.neededWatts) / strip.voltageV;
+const atLimit = (network: Network, { circuit }: Board): Network => {
+  const ratedA = (circuit.supply?.watts ?? circuit.neededWatts) / circuit.voltageV;
   return {
     ...network,
     sources: network.sources.map((source) => ({ ...source, ohm: source.volts / (limitShare * ratedA) })),
@@ -65,26 +67,48 @@ export const withFault = (board: Board, fault: Fault): Network => {
   const { placed } = board;
   const network = soundNetwork(board);
   const middle = (piece: number): number => placed.groups[piece]! >> 1;
+  /** Pixels from a piece on have no data: pieces get it in the order of their numbers. */
+  const untold = (piece: number): Network =>
+    withDeadLoads(network, placed.firstLoad[piece] ?? network.loads.law.length, network.loads.law.length);
   switch (fault.kind) {
-    case 'open':
-      return withOhm(network, plusOf(board, fault.wire) + (fault.conductor === 'plus' ? 0 : 1), openOhm);
-    case 'swapped':
-      return crossed(network, plusOf(board, fault.wire));
+    case 'open': {
+      const core = powerCoresOf(board, fault.wire).findIndex(({ name }) => name === fault.conductor);
+      return withOhm(network, resistorsOf(board, fault.wire)[core]!, openOhm);
+    }
+    case 'swapped': {
+      const [plus, minus] = resistorsOf(board, fault.wire);
+      return crossed(network, plus!, minus!);
+    }
+    case 'crossed': {
+      const names = powerCoresOf(board, fault.wire).map(({ name }) => name);
+      const [one, other] = fault.cores.map((name) => resistorsOf(board, fault.wire)[names.indexOf(name)]!);
+      return crossed(network, one!, other!);
+    }
     case 'loose': {
-      const plus = plusOf(board, fault.wire);
-      return withOhm(network, plus, network.resistors.ohm[plus]! + looseOhm);
+      const [plus] = resistorsOf(board, fault.wire);
+      return withOhm(network, plus!, network.resistors.ohm[plus!]! + looseOhm);
     }
     case 'shorted': {
-      const plus = plusOf(board, fault.wire);
+      const [plus, minus] = resistorsOf(board, fault.wire);
       const { to } = network.resistors;
-      return atLimit(bridged(network, to[plus]!, to[plus + 1]!, shortOhm), board);
+      return atLimit(bridged(network, to[plus!]!, to[minus!]!, shortOhm), board);
     }
+    case 'data-open': {
+      const end = fault.wire < 0 ? null : board.circuit.wires[fault.wire]!.ends[1];
+      return untold(end === null || end === 'lead' ? 0 : end.piece);
+    }
+    case 'wrong-direction':
+      return untold(fault.piece);
     case 'broken-strip': {
-      const rail = placed.firstRail[fault.piece]! + 2 * middle(fault.piece);
-      return withOhm(network, rail + (fault.conductor === 'plus' ? 0 : 1), openOhm);
+      const core = conductorsOf(board.strip).findIndex(({ name }) => name === fault.conductor);
+      return withOhm(network, placed.firstRail[fault.piece]! + placed.rails * middle(fault.piece) + core, openOhm);
     }
-    case 'dead-group':
-      return withDeadLoad(network, placed.firstLoad[fault.piece]! + middle(fault.piece));
+    case 'dead-group': {
+      const first = placed.firstLoad[fault.piece]! + placed.channels * middle(fault.piece);
+      return withDeadLoads(network, first, first + placed.channels);
+    }
+    case 'dead-output':
+      return withOhm(network, placed.switches[fault.supply]![fault.output]!, openOhm);
     case 'dead-supply':
     case 'weak-supply':
       return {

@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../artwork/index.js';
 import { changed, dispensary, inBox, look, testFonts } from '../testing/harness.js';
-import { colourOf, luminanceOf, planckianRgb, throughTint } from './colour.js';
+import { colourOf, luminanceOf, planckianRgb, throughTint } from '../colour/index.js';
 
 let fonts: FontBook;
 beforeAll(async () => {

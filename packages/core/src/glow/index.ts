@@ -8,7 +8,7 @@ import type { Distribution, PointSources } from '../photometry/index.js';
 import type { Block } from '../radiosity/index.js';
 import { blurMap, resample, type Grid } from '../raster/index.js';
 import { ambientLux, ambients } from './ambient.js';
-import { colourOf, throughTint } from './colour.js';
+import { colourOf, throughTint } from '../colour/index.js';
 import { addImages, directLight, type DirectLight } from './direct/index.js';
 import { emittersOf } from './emitters.js';
 import { judgeEvenness } from './evenness.js';
@@ -19,7 +19,7 @@ import type { BoxGlow, Daylight } from './types.js';
 import { judge } from './verdict.js';
 
 export { ambientLux, ambients } from './ambient.js';
-export { colourOf, linearOf, luminanceOf, planckianRgb, throughTint, type LinearRgb } from './colour.js';
+export { colourOf, linearOf, luminanceOf, planckianRgb, throughTint, type LinearRgb } from '../colour/index.js';
 export { strongestRipple, type LineRipple, type RippleLine, type RippleProbe } from './along-lines.js';
 export { addImages, directLight, type DirectMethod } from './direct/index.js';
 export { emittersOf } from './emitters.js';

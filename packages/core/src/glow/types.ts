@@ -1,7 +1,7 @@
 import type { Ambient } from '../design/index.js';
 import type { Grid } from '../raster/index.js';
 import type { Side } from '../radiosity/index.js';
-import type { LinearRgb } from './colour.js';
+import type { LinearRgb } from '../colour/index.js';
 import type { DirectMethod } from './direct/index.js';
 import type { Spot } from './spots.js';
 import type { Verdict } from './verdict.js';

@@ -1,5 +1,6 @@
 import { cansGlowOf, traceByCan } from '../../cans/index.js';
 import { findFaceLitMaterials, type FaceLitMaterials } from '../../catalogue/index.js';
+import { straight } from '../../circuit/index.js';
 import type { Brief, FaceLitAssembly } from '../../design/index.js';
 import type { FaceLitResults } from '../../evaluate/types.js';
 import { remember } from '../../maths/index.js';
@@ -121,7 +122,7 @@ export const faceLitPipeline: Build<FaceLitAssembly, FaceLitResults>['pipeline']
     const runs = strung.value;
     const section = stages.section.run(outline, geometry, assembly, materials, runs);
     const entry = stages.entry.run(brief.leadExit, outline);
-    const circuit = stages.circuit.run(brief, power, catalogue, materials.strip, entry, runs);
+    const circuit = stages.circuit.run(brief, power, catalogue, materials.strip, entry, runs, straight);
     const jumpers = stages.jumpers.run(circuit, outline);
     const distribution = stages.photometry.run(materials.strip, light.photometry);
     if (!distribution.ok) return distribution;

@@ -1,4 +1,5 @@
 import { findHaloMaterials, type HaloMaterials } from '../../catalogue/index.js';
+import { straight } from '../../circuit/index.js';
 import type { Brief, HaloAssembly } from '../../design/index.js';
 import type { HaloResults } from '../../evaluate/types.js';
 import { haloGlowOf, type PostedPart } from '../../halo/index.js';
@@ -120,7 +121,7 @@ export const haloPipeline: Build<HaloAssembly, HaloResults>['pipeline'] = (catal
     const runs = strung.value;
     const section = stages.section.run(outline, geometry, assembly, materials, runs, posts);
     const entry = stages.entry.run(brief.leadExit, outline);
-    const circuit = stages.circuit.run(brief, power, catalogue, materials.strip, entry, runs);
+    const circuit = stages.circuit.run(brief, power, catalogue, materials.strip, entry, runs, straight);
     const jumpers = stages.jumpers.run(circuit, outline);
     const distribution = stages.photometry.run(materials.strip, light.photometry);
     if (!distribution.ok) return distribution;

@@ -1,4 +1,5 @@
 import { findMaterials } from '../../catalogue/index.js';
+import { straight } from '../../circuit/index.js';
 import { glowOf } from '../../glow/index.js';
 import { remember } from '../../maths/index.js';
 import { faceStack } from '../../optics/index.js';
@@ -99,7 +100,7 @@ export const lightboxPipeline: Build<LightboxAssembly, BoxResults>['pipeline'] =
     const runs = strung.value;
     const section = stages.section.run(geometry, assembly.case, materials, runs);
     const entry = stages.entry.run(brief.leadExit, geometry);
-    const circuit = stages.circuit.run(brief, power, catalogue, materials.strip, entry, runs);
+    const circuit = stages.circuit.run(brief, power, catalogue, materials.strip, entry, runs, straight);
     const distribution = stages.photometry.run(materials.strip, light.photometry);
     if (!distribution.ok) return distribution;
     const stack = stages.optics.run(materials);

@@ -3,7 +3,8 @@ import { useId, useState, type FormEvent } from 'react';
 import { useDocument } from '../../../document/document-store';
 import { fieldLook } from '../../../fields/field-row';
 import { BenchDrawing } from '../../../practice/bench-drawing';
-import { heldAt } from '../../../practice/probe-at';
+import { judgedWords } from '../../../practice/meter';
+import { heldAt, readingText } from '../../../practice/probe-at';
 import { Button } from '../../../ui/button';
 import { LabelledChoice } from '../../../ui/labelled-choice';
 import { useCatalogue } from '../../catalogue-context';
@@ -17,24 +18,16 @@ const looks: readonly { readonly look: Look; readonly name: string; readonly lig
   { look: 'lit', name: 'as it should be', light: 1 },
   { look: 'dim', name: 'dim all along', light: 0.45 },
   { look: 'fading', name: 'fading along it', light: 0.6 },
+  { look: 'wrong-colour', name: 'of a wrong colour', light: 0.5 },
+  { look: 'flickering', name: 'flickering', light: 0.7 },
   { look: 'partly', name: 'partly dark', light: 0.3 },
   { look: 'dark', name: 'dark', light: 0 },
 ];
-
-const judgedWords = {
-  none: 'nothing',
-  reversed: 'backward',
-  low: 'too low',
-  right: 'right',
-  high: 'too high',
-} as const;
 
 /** How wide the drawing stands in the settings (px); its marks are half as large as on a page of its own. */
 const drawnPx = 520;
 /** At most so many suspects are told by name. */
 const toldSuspects = 6;
-
-const unitOf = (opened: Opened, probe: number): string => (opened.probes[probe]!.probe.kind === 'amps' ? 'A' : 'V');
 
 const Looks = ({ opened, link }: { readonly opened: Opened; readonly link: FinderLink }) => {
   const seen = useFinder((state) => state.looks);
@@ -76,6 +69,7 @@ const Reading = ({
   const [text, setText] = useState('');
   const id = useId();
   const value = Number.parseFloat(text.replace(',', '.'));
+  const held = opened.probes[probe]!.probe;
   const submit = (event: FormEvent): void => {
     event.preventDefault();
     if (Number.isFinite(value)) link.read(probe, value);
@@ -89,16 +83,29 @@ const Reading = ({
         options={opened.probes.map(({ words }, index) => ({ value: index, label: words }))}
       />
       <div className="flex items-end gap-2">
-        <label htmlFor={id} className="flex-1 text-[13px]">
-          It reads ({unitOf(opened, probe)}; sound: {opened.probes[probe]!.should.toFixed(2)})
-          <input
-            id={id}
-            inputMode="decimal"
-            className={`${fieldLook} w-full text-right`}
+        {held.kind === 'colour' ? (
+          <LabelledChoice
+            label="It shines"
             value={text}
-            onChange={(event) => setText(event.target.value)}
+            onChoose={setText}
+            options={[
+              ...opened.drawing.colours.map((name, channel) => ({ value: String(channel), label: name })),
+              { value: '-1', label: 'not at all' },
+            ]}
+            {...(text === '' ? { unchosen: { value: '', label: 'choose' } } : {})}
           />
-        </label>
+        ) : (
+          <label htmlFor={id} className="flex-1 text-[13px]">
+            It reads ({held.kind === 'amps' ? 'A' : 'V'}; sound: {opened.probes[probe]!.should.toFixed(2)})
+            <input
+              id={id}
+              inputMode="decimal"
+              className={`${fieldLook} w-full text-right`}
+              value={text}
+              onChange={(event) => setText(event.target.value)}
+            />
+          </label>
+        )}
         <Button type="submit" disabled={!Number.isFinite(value)}>
           Keep
         </Button>
@@ -116,10 +123,8 @@ const Readings = ({ opened, link }: { readonly opened: Opened; readonly link: Fi
         <li key={reading.probe} className="flex justify-between gap-2 border-b border-line">
           <span>
             {opened.probes[reading.probe]!.words}:{' '}
-            <span className="figure whitespace-nowrap">
-              {reading.value.toFixed(2)} {unitOf(opened, reading.probe)}
-            </span>
-            , {judgedWords[judged(opened, reading)]}
+            <span className="figure whitespace-nowrap">{readingText(opened, reading.probe, reading.value)}</span>,{' '}
+            {judgedWords[judged(opened, reading)]}
           </span>
           <button
             type="button"

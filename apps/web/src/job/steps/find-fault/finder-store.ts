@@ -1,5 +1,5 @@
 import {
-  judge,
+  judgeProbe,
   type Catalogue,
   type Design,
   type FaultReply,
@@ -34,8 +34,8 @@ export const useFinder = create<FinderState>(() => nothing);
 
 /** What a reading is beside the sound circuit’s. */
 export const judged = ({ probes }: Opened, { probe, value }: TypedReading) => {
-  const { should, full } = probes[probe]!;
-  return judge(value, should, full);
+  const { should, full, probe: held } = probes[probe]!;
+  return judgeProbe(held, value, should, full);
 };
 
 const signsOf = ({ opened, looks, readings }: FinderState): Signs => ({

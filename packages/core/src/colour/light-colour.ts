@@ -1,4 +1,4 @@
-import type { Strip } from '../catalogue/index.js';
+import type { ChannelName, Strip } from '../catalogue/index.js';
 import type { Brief } from '../design/index.js';
 
 /** Linear-light red, green and blue with the primaries of sRGB. */
@@ -76,6 +76,43 @@ export const colourOf = (
     (value, channel) => value * strip.lumensPerM + common * whiteLm * white[channel]!,
   ) as unknown as LinearRgb;
   return { hue: atLuminance1(mixed), lumensPerM: luminanceOf(mixed) };
+};
+
+/**
+ * How far each channel of a strip is on for the brief’s light (0 to 1, in linear light), in the order of `channelsOf`: a
+ * mixed colour by its parts, what they have in common from a white channel where there is one; white by the white channel,
+ * or by all colours at once.
+ */
+export const mixOf = (light: Brief['light'], strip: Pick<Strip, 'colour'>): readonly number[] => {
+  if (strip.colour === 'white') return [1];
+  if (light.kind === 'white') return strip.colour === 'rgb' ? [1, 1, 1] : [0, 0, 0, 1];
+  const rgb = linearOf(light.colour);
+  if (strip.colour === 'rgb') return rgb;
+  const common = Math.min(...rgb);
+  return [...rgb.map((value) => value - common), common];
+};
+
+/** Hue of one channel of a strip by itself, at luminance 1. */
+export const channelHue = (name: ChannelName, strip: Pick<Strip, 'whitesK'>): LinearRgb => {
+  switch (name) {
+    case 'red':
+      return atLuminance1([1, 0, 0]);
+    case 'green':
+      return atLuminance1([0, 1, 0]);
+    case 'blue':
+      return atLuminance1([0, 0, 1]);
+    case 'white':
+      return planckianRgb(strip.whitesK[0] ?? 4000);
+  }
+};
+
+/** CIE 1976 u′, v′ of linear sRGB light; black has those of white (D65). */
+export const uvOf = ([r, g, b]: LinearRgb): readonly [number, number] => {
+  const X = 0.4124 * r + 0.3576 * g + 0.1805 * b;
+  const Y = 0.2126 * r + 0.7152 * g + 0.0722 * b;
+  const Z = 0.0193 * r + 0.1192 * g + 0.9505 * b;
+  const sum = X + 15 * Y + 3 * Z;
+  return sum > 0 ? [(4 * X) / sum, (9 * Y) / sum] : [0.1978, 0.4683];
 };
 
 /** Light of one hue through a tinted face: the hue that leaves, and how bright it is against a white face. */

@@ -1,0 +1,283 @@
+import { channelsOf, type Catalogue, type Strip } from '../catalogue/index.js';
+import { mixOf } from '../colour/index.js';
+import type { Brief, PowerDesign } from '../design/index.js';
+import type { LightRuns, Point3 } from '../light-runs/index.js';
+import { solveNetwork, type Network, type Solution } from '../network/index.js';
+import { runTimeOf } from './battery.js';
+import { carriersOf, type Switched } from './carriers.js';
+import { chainsOf } from './chain-figures.js';
+import { chooseFuse, chooseSupply, chooseWire, leadDropShare, pairOhm } from './choose.js';
+import { chooseDrive, type DriveNeeds } from './choose-controller.js';
+import { coresOf, leadCoresOf } from './cores.js';
+import { fluxShares, groupOfLeds, groupsOf } from './groups.js';
+import { jointOf } from './joints.js';
+import { networkOf, type PlacedNetwork, type Wiring } from './network-of.js';
+import { planWiring, type PlannedWire, type WireEnd, type WiringPlan } from './plan.js';
+import type { Router } from './route.js';
+import type { Circuit, Groups, SharedPair, WireRun } from './types.js';
+
+/** An output that is off leaks no more than through this (Ω). */
+const offOhm = 1e9;
+
+const endName = (end: WireEnd, { segments }: LightRuns): string =>
+  end === 'lead' ? 'lead' : `piece ${segments[end.piece]!.number} ${end.end}`;
+
+const sum = (numbers: readonly number[]): number => numbers.reduce((total, number) => total + number, 0);
+
+/** The same network with the outputs of some channels switched off; itself when none is. */
+export const withChannelsOff = ({ network, switches }: PlacedNetwork, off: readonly boolean[]): Network => {
+  if (!off.includes(true) || off.length < 2) return network;
+  const ohm = Float64Array.from(network.resistors.ohm);
+  for (const outputs of switches)
+    outputs.forEach((resistor, output) => {
+      if (off[output % off.length] === true) ohm[resistor] = offOhm;
+    });
+  return { ...network, resistors: { ...network.resistors, ohm } };
+};
+
+/** Pixels that are off take nothing: their laws give way to one without slope. */
+const withPixelsOff = ({ network, channels }: PlacedNetwork, off: readonly boolean[]): Network => {
+  if (!off.includes(true)) return network;
+  const nothing = network.laws.length;
+  const law = Int32Array.from(network.loads.law, (own, load) => (off[load % channels] === true ? nothing : own));
+  return {
+    ...network,
+    loads: { ...network.loads, law },
+    laws: [...network.laws, { kind: 'resistive', forwardV: 1e6, siemens: 0 }],
+  };
+};
+
+/** How two pieces in series share what they are given. */
+const sharedPairs = ({ pairs }: WiringPlan, { segments }: LightRuns, groups: Groups): readonly SharedPair[] => {
+  const most = (piece: number): number =>
+    groups.volts.reduce((high, volts, group) => (groups.segment[group] === piece ? Math.max(high, volts) : high), 0);
+  return pairs.map(([first, second]) => ({
+    pieces: [segments[first]!.number, segments[second]!.number],
+    lengthsMm: [segments[first]!.lengthMm, segments[second]!.lengthMm],
+    volts: [most(first), most(second)],
+  }));
+};
+
+/** What is planned before anything is solved: chains, what each draws, leads, wires, what drives it all. */
+const layOut = (
+  brief: Brief,
+  power: PowerDesign,
+  catalogue: Catalogue,
+  strip: Strip,
+  entry: Point3,
+  runs: LightRuns,
+  router: Router,
+) => {
+  const voltageV = strip.voltageV * (power.arrangement === 'series-pairs' ? 2 : 1);
+  const nominalWatts = (runs.stripMm / 1000) * strip.wattsPerM;
+  const perSupplyAmps = nominalWatts / voltageV / power.supplyCount;
+  const allowedDropV = voltageV * leadDropShare;
+  const lead = chooseWire(catalogue.wires, power.wireId, perSupplyAmps, brief.leadLengthMm, allowedDropV);
+  const longestMm = strip.maxRunMm * (power.feed === 'both-ends' ? 2 : 1);
+  const data = strip.addressable === true;
+  const plan = planWiring({ runs, power, longestMm, entry, router, data });
+  const ampsOf = (chain: readonly number[]): number =>
+    (sum(chain.map((segment) => runs.segments[segment]!.lengthMm)) * strip.wattsPerM) / 1000 / voltageV;
+  const chainAmps = plan.chains.map(ampsOf);
+  const gauges = plan.wires.map(({ chain, lengthMm }: PlannedWire) =>
+    chooseWire(catalogue.wires, 'auto', chainAmps[chain]!, lengthMm, allowedDropV / 3),
+  );
+  const zones = plan.zones.levels.length;
+  const channels = channelsOf(strip);
+  const pixels = data ? sum(runs.segments.map(({ lengthMm }) => Math.round(lengthMm / strip.cutPitchMm))) : 0;
+  const needs: DriveNeeds = {
+    voltageV,
+    outputs: data ? 1 : zones * channels.length,
+    outputA: perSupplyAmps * Math.max(...channels.map(({ wattsPerM }) => wattsPerM / strip.wattsPerM)),
+    totalA: perSupplyAmps,
+    pixels,
+  };
+  const drive = chooseDrive(catalogue, brief, power, strip, zones, needs);
+  const switching = drive.controller === null || data ? null : { onOhm: drive.controller.onOhm, inside: drive.inside };
+  const joint = jointOf(power.joint ?? 'solder');
+  const supplyOf = (chain: number): number => (chain % power.supplyCount) + 1;
+  const leadOhm = pairOhm(lead, brief.leadLengthMm);
+  const wiring: Wiring = {
+    wires: plan.wires.map(({ from, to, chain, carries, lengthMm }, wire) => ({
+      ends: [from, to],
+      carries,
+      supply: supplyOf(chain),
+      zone: plan.zones.ofSegment[plan.chains[chain]![0]!]!,
+      ohm: pairOhm(gauges[wire]!, lengthMm),
+    })),
+    joint,
+    leadOhm,
+    supplyCount: power.supplyCount,
+    voltageV,
+    zones,
+    switching,
+  };
+  const placed = networkOf(runs, strip, wiring);
+  const leadCores = leadCoresOf(strip, zones, switching !== null && !switching.inside);
+  return {
+    voltageV,
+    nominalWatts,
+    perSupplyAmps,
+    lead,
+    leadOhm,
+    leadCores,
+    plan,
+    chainAmps,
+    gauges,
+    pixels,
+    drive,
+    joint,
+    supplyOf,
+    wiring,
+    placed,
+  };
+};
+
+/** Each wire of the plan with its gauge and what its cores carry. */
+const wireRuns = (
+  { plan, gauges, placed }: ReturnType<typeof layOut>,
+  { resistorAmps }: Solution,
+  runs: LightRuns,
+  strip: Strip,
+): readonly WireRun[] =>
+  plan.wires.map((wire, index): WireRun => {
+    const coreAmps = placed.wireCores[index]!.map((resistor) => Math.abs(resistorAmps[resistor]!));
+    const { path, holes } = wire.route;
+    return {
+      ends: [wire.from, wire.to],
+      from: endName(wire.from, runs),
+      to: endName(wire.to, runs),
+      lengthMm: wire.lengthMm,
+      wire: gauges[index]!,
+      amps: Math.max(0, ...coreAmps),
+      carries: wire.carries,
+      cores: coresOf(strip, wire.carries),
+      coreAmps,
+      at: [path[0]!, path[path.length - 1]!],
+      path,
+      holes,
+      chain: wire.chain + 1,
+      injected: wire.injected,
+    };
+  });
+
+/**
+ * The circuit stage: chains within the strip’s longest run, all in parallel or two and two in series, fed as the maker
+ * wishes; the whole network of groups, copper, wires, joints, switches and leads solved at full light, and once more with
+ * only the channels on that the brief’s light needs, so that every LED gets its own share of it. A channel that is turned
+ * down is on for part of the time and then takes its full current. Groups count as linear above their forward voltage,
+ * copper is taken at 20 °C. `entry` is where the lead comes in, `router` finds the ways of the wires.
+ */
+export const wireUp = (
+  brief: Brief,
+  power: PowerDesign,
+  catalogue: Catalogue,
+  strip: Strip,
+  entry: Point3,
+  runs: LightRuns,
+  router: Router,
+): Circuit => {
+  const laid = layOut(brief, power, catalogue, strip, entry, runs, router);
+  const { voltageV, nominalWatts, perSupplyAmps, lead, leadOhm, plan, placed, drive, joint, chainAmps } = laid;
+  const neededWatts = (nominalWatts * (1 + power.headroomShare)) / power.supplyCount;
+  const solution = solveNetwork(placed.network);
+  const mix = mixOf(brief.light, strip);
+  const off = mix.map((level) => level <= 0);
+  const set = (strip.addressable === true ? withPixelsOff : withChannelsOff)(placed, off);
+  const setSolution = set === placed.network ? solution : solveNetwork(set);
+  const groups = groupsOf(placed, solution, strip);
+  const setGroups = setSolution === solution ? groups : groupsOf(placed, setSolution, strip);
+  const channels = channelsOf(strip).map((channel, index) => ({ ...channel, level: mix[index]! }));
+  const zoneLevels = plan.zones.levels.map((level) => level * (power.level ?? 1));
+  const levelOf = (segment: number): number => zoneLevels[plan.zones.ofSegment[segment]!]!;
+  const groupOfLed = groupOfLeds(runs, placed, strip);
+  const wires = wireRuns(laid, solution, runs, strip);
+  const supplyFuseA = chooseFuse(perSupplyAmps);
+  // The supply’s fuse protects a branch only when its wire may carry that much.
+  const fuseOf = (chain: number): number | null =>
+    plan.wires.some((wire, index) => wire.chain === chain && laid.gauges[index]!.ampacityA < supplyFuseA)
+      ? chooseFuse(chainAmps[chain]!)
+      : null;
+  const chains = chainsOf({
+    plan,
+    runs,
+    wires,
+    groups,
+    setGroups,
+    strip,
+    levels: mix,
+    supplyOf: laid.supplyOf,
+    fuseOf,
+  });
+  const supplyAmps = placed.leadCores.map(([plus]) => solution.resistorAmps[plus!]!);
+  const switched = placed.switches.map((outputs): Switched => {
+    const amps = outputs.map((resistor) => Math.abs(solution.resistorAmps[resistor]!));
+    return { outputs: amps, total: sum(amps) };
+  });
+  const amps = sum(supplyAmps);
+  const supply = chooseSupply(catalogue, power, voltageV, neededWatts, brief);
+  const { resistors } = placed.network;
+  const drawnAt = (volts: number) => {
+    const { network } = placed;
+    const at = solveNetwork({ ...network, sources: network.sources.map((source) => ({ ...source, volts })) });
+    const light = groupsOf(placed, at, strip).light;
+    return { amps: sum([...at.sourceAmps]) / power.supplyCount, light: sum([...light]) };
+  };
+  return {
+    wiring: laid.wiring,
+    chains,
+    groups,
+    channels,
+    setGroups,
+    groupOfLed,
+    fluxShare: fluxShares(
+      groupOfLed,
+      setGroups,
+      channels.map(({ lumensPerM, level }) => lumensPerM * level),
+      levelOf,
+    ),
+    zoneLevels,
+    voltageV,
+    nominalWatts,
+    watts: amps * voltageV,
+    amps,
+    setWatts: setWattsOf(setGroups, mix, levelOf, strip),
+    neededWatts,
+    supply,
+    supplyCount: power.supplyCount,
+    runTime: supply?.battery === undefined || amps <= 0 ? null : runTimeOf(supply.battery, drawnAt),
+    drive,
+    pixels: laid.pixels,
+    lead,
+    leadCores: laid.leadCores,
+    leadDropV: Math.max(0, ...supplyAmps) * leadOhm,
+    wires,
+    joint,
+    copperWatts: solution.resistorAmps.reduce((total, own, branch) => total + own * own * resistors.ohm[branch]!, 0),
+    carriers: carriersOf(chains, wires, lead, joint, supply, supplyAmps, drive, switched),
+    pairs: sharedPairs(plan, runs, groups),
+    alone: plan.alone.map((piece) => runs.segments[piece]!.number),
+    contradictions: plan.contradictions,
+    fuseA: supplyFuseA,
+    residualA: solution.residualA,
+    settled: solution.settled,
+  };
+};
+
+/** Mean power of the strip as it is set: each channel’s own for the part of the time that it is on. */
+const setWattsOf = (
+  groups: Groups,
+  mix: readonly number[],
+  levelOf: (segment: number) => number,
+  strip: Strip,
+): number => {
+  const channels = channelsOf(strip);
+  let watts = 0;
+  groups.segment.forEach((segment, group) => {
+    channels.forEach(({ wattsPerM }, channel) => {
+      const whole = (wattsPerM * strip.cutPitchMm) / 1000;
+      watts += whole * groups.shares[channel]![group]! * mix[channel]! * levelOf(segment);
+    });
+  });
+  return watts;
+};
