@@ -16,7 +16,15 @@ export { middleSplit, sectionAt } from './builds/index.js';
 export * from './calibrate/index.js';
 export * from './catalogue/index.js';
 export { cornerWords } from './laying/index.js';
-export { hardestUsed, joints, ratingShare } from './circuit/index.js';
+export {
+  hardestUsed,
+  joints,
+  limitedPowerWatts,
+  ratingShare,
+  sourceOf,
+  suitsDrive,
+  supplyChoices,
+} from './circuit/index.js';
 export {
   createFaultSession,
   judgeProbe,

@@ -41,10 +41,38 @@ export const carryOn = (power: Power, piece: number): DesignChange => [
   ...change('chainsCarryOn', withNumber(power.chainsCarryOn, piece, true)),
 ];
 
+/** The zone that names a piece, counted from 1; 0 when none does. */
+export const zoneOf = ({ zones }: Power, piece: number): number =>
+  (zones ?? []).findIndex(({ pieces }) => pieces.includes(piece)) + 1;
+
+/** Puts a piece into a zone (0: into none); a zone that is new begins fully up, one that is left empty goes. */
+export const putInZone = (power: Power, piece: number, zone: number): DesignChange => {
+  const others = (power.zones ?? []).map((each) => ({ ...each, pieces: withNumber(each.pieces, piece, false) }));
+  const there = others[zone - 1];
+  const filled =
+    zone === 0
+      ? others
+      : there === undefined
+        ? [...others, { pieces: [piece], level: 1 }]
+        : others.map((each) => (each === there ? { ...each, pieces: withNumber(each.pieces, piece, true) } : each));
+  return change(
+    'zones',
+    filled.filter(({ pieces }) => pieces.length > 0),
+  );
+};
+
+/** Two pieces in series by hand; pairs that either was in are taken apart. */
+export const pairPieces = (power: Power, first: number, second: number): DesignChange => {
+  const others = (power.seriesPairs ?? []).filter(
+    (pair) => ![pair.first, pair.second].some((piece) => piece === first || piece === second),
+  );
+  return change('seriesPairs', [...others, { first, second }]);
+};
+
 /** Whether anything of the wiring was done by hand. */
-export const isByHand = ({ injections, fedBackward, chainsBegin, chainsCarryOn }: Power): boolean =>
-  [injections, fedBackward, chainsBegin, chainsCarryOn].some((list) => (list ?? []).length > 0);
+export const isByHand = ({ injections, fedBackward, chainsBegin, chainsCarryOn, seriesPairs }: Power): boolean =>
+  [injections, fedBackward, chainsBegin, chainsCarryOn, seriesPairs].some((list) => (list ?? []).length > 0);
 
 /** Lets Vitrum plan the wiring again. */
 export const planAgain = (): DesignChange =>
-  ['injections', 'fedBackward', 'chainsBegin', 'chainsCarryOn'].flatMap((path) => change(path, []));
+  ['injections', 'fedBackward', 'chainsBegin', 'chainsCarryOn', 'seriesPairs'].flatMap((path) => change(path, []));

@@ -11,6 +11,7 @@ import { lightbox } from './lightbox/index.js';
 import type { Pipeline } from './types.js';
 
 export { fromLeft } from './letter-parts.js';
+export { wireHoleMm } from './wire-routes.js';
 export { middleSplit, pieceSuffix, splitLetter } from './letter-splits.js';
 
 /** One pipeline that hands each design to the stages of its build. */

@@ -183,6 +183,37 @@ export const jumpersInTheOpen: Rule<LetterResults> = ({ results }) => {
       read: openMm,
       settled: (tried) => openMm(tried) <= openNoticedMm,
     },
-    remedies: [],
+    remedies: [oneChange('through-holes', 'Take them behind, by a hole at each end', 'power.crossings', 'holes')],
+  };
+};
+
+/** Wires that go from can to can across their edges. */
+const overEdges = ({ jumpers }: LetterResults): number =>
+  jumpers.filter(({ holes, openMm: open }) => holes.length === 0 && open > openNoticedMm).length;
+
+/** Without a hole near the end of a run, its wire lies over the edge of the can and is pinched when that is closed. */
+export const wiresOverEdges: Rule<LetterResults> = ({ results }) => {
+  const count = overEdges(results);
+  const first = results.jumpers.find(({ holes, openMm: open }) => holes.length === 0 && open > openNoticedMm);
+  if (first === undefined) return null;
+  const [[x, y]] = first.at;
+  return {
+    id: 'wire-pinched',
+    severity: 'stop',
+    step: 'power',
+    what: 'A hole is missing at the end of a run',
+    why: `${count} wire${count === 1 ? ' lies' : 's lie'} over the edge of a can; closed, it is pinched, and everything after it goes dark.`,
+    numbers: [{ label: 'wires over an edge', value: count, unit: '' }],
+    where: { view: 'front', rect: { x: x - 15, y: y - 15, width: 30, height: 30 } },
+    target: {
+      label: 'wires over an edge',
+      better: 'lower',
+      unit: '',
+      read: overEdges,
+      settled: (tried) => overEdges(tried) === 0,
+    },
+    remedies: [
+      oneChange('through-holes', 'Take them through the backs, a hole near each end', 'power.crossings', 'holes'),
+    ],
   };
 };

@@ -4,6 +4,7 @@ import type { Brief } from '../design/index.js';
 import type { CansGeometry } from '../geometry/index.js';
 import {
   addImages,
+  hueDriftOf,
   colourOf,
   daylightOf,
   emittersOf,
@@ -179,6 +180,7 @@ export const cansGlowOf = (inputs: CansGlowInputs): CansGlow => {
     ground,
     letters,
     hue: tinted.hue,
+    drift: hueDriftOf(runs, circuit, materials.strip, grid),
     evenness,
     verdict: judge(evenness, daylight, brief),
     spots: findSpots(ground, grid, runs, evenness.meanCdM2, counts, false),

@@ -19,6 +19,8 @@ export interface Drive {
   readonly amplifier: Controller | null;
   readonly amplifiers: number;
   readonly inside: boolean;
+  /** The eye of an infrared remote looks out through a hole. */
+  readonly sensorWindow: boolean;
 }
 
 /** Whether the strip or the brief asks for more than a switch. */
@@ -73,5 +75,5 @@ export const chooseDrive = (
           needs,
         )
       : null;
-  return { wanted, controller, amplifier, amplifiers, inside };
+  return { wanted, controller, amplifier, amplifiers, inside, sensorWindow: power.sensorWindow === true };
 };

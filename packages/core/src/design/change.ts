@@ -43,6 +43,7 @@ const mayBeAbsent: ReadonlySet<string> = new Set([
   'sensorWindow',
   'arrangement',
   'seriesPairs',
+  'crossings',
 ]);
 
 const setAt = (target: unknown, keys: readonly string[], value: unknown): unknown => {

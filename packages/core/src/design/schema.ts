@@ -341,6 +341,12 @@ const power = z
       .max(1000)
       .optional()
       .describe('Ends of pieces that are fed besides.'),
+    crossings: z
+      .enum(['holes', 'over'])
+      .optional()
+      .describe(
+        'Wires from letter to letter: behind the wall or the backs by a hole at each end, or across in front of them. Left out: over for halo letters, holes for face-lit ones.',
+      ),
     source: z
       .enum(['mains', 'usb', 'battery'])
       .optional()

@@ -69,10 +69,11 @@ describe('lists as CSV', () => {
     circuit.wires.forEach(({ from, to, wire, lengthMm }, index) => {
       const row = rows[circuit.supplyCount + index]!;
       expect(row.slice(0, 2)).toEqual([from, to]);
-      expect(Number(row[5])).toBe(wire.areaMm2);
+      expect(Number(row[4])).toBe(wire.areaMm2);
       // Rounded up: a wire cut short is waste.
-      expect(Number(row[7])).toBe(Math.ceil(lengthMm));
-      expect(Number(row[10])).toBeLessThan(Number(row[11]));
+      expect(Number(row[6])).toBe(Math.ceil(lengthMm));
+      expect(Number(row[9])).toBeLessThan(Number(row[10]));
+      expect(row[3]).toBe('plus red, minus black');
     });
   });
 

@@ -3,7 +3,7 @@ import { PDFDocument } from 'pdf-lib';
 import type { FontBook } from '../artwork/index.js';
 import type { HaloEvaluation } from '../evaluate/index.js';
 import { outlineBounds } from '../outlines/index.js';
-import { curlew, glance, tern, testFonts } from '../testing/harness.js';
+import { changed, curlew, glance, tern, testFonts } from '../testing/harness.js';
 import { benchPack, templatesOf, tiledPdf, type Template } from './index.js';
 import type { Tile } from './tiled-pdf.js';
 
@@ -53,8 +53,13 @@ describe('templates of halo letters', () => {
     }
     expect(texts).toEqual(expect.arrayContaining(posts.map((_, index) => `${index + 1}`)));
     expect(texts.some((text) => text.startsWith('level'))).toBe(true);
-    const open = letters.jumpers.filter(({ openMm }) => openMm > 0).length;
-    expect(circles.filter(({ mm }) => Math.abs(mm - 8) < 1e-6)).toHaveLength(2 * open);
+    // Nothing is drilled for wires that go across; behind the wall each has its holes.
+    const holesIn = (all: typeof circles) => all.filter(({ mm }) => Math.abs(mm - 8) < 1e-6);
+    expect(holesIn(circles)).toEqual([]);
+    const behind = glance(changed(curlew, { 'power.crossings': 'holes' }), fonts);
+    const holes = behind.jumpers.flatMap((jumper) => jumper.holes);
+    expect(holes.length).toBeGreaterThan(4);
+    expect(holesIn(drawn(templatesOf(behind)['drill-template']!).circles)).toHaveLength(holes.length);
   });
 
   it('to lay strip by are seen from behind, every piece numbered', () => {

@@ -1,13 +1,12 @@
 import type { FaceLitEvaluation, HaloEvaluation } from '../evaluate/index.js';
 import { measureLine, outlineBounds, simplify, type Outline, type Point, type Rect } from '../outlines/index.js';
+import { wireHoleMm } from '../builds/index.js';
 import { circle, cross, dashed, faint, line, polyline, signal, text, type Template, type Tile } from './tiled-pdf.js';
 
 /** Drawn round the letters (mm). */
 const aroundMm = 15;
 /** Curves are printed this closely (mm). */
 const printedMm = 0.05;
-/** Hole in the wall for a jumper that goes behind it (mm). */
-const jumperHoleMm = 8;
 /** From arrow to arrow along a piece (mm). */
 const arrowEveryMm = 120;
 
@@ -48,12 +47,12 @@ export const drillTemplate = (evaluation: HaloEvaluation): Template => {
   const levels = [...new Set(posts.map(({ at }) => Math.round(at[1] * 10) / 10))];
   const base = aroundMm;
   const middle = place([0, 0])[0];
-  const holes = evaluation.jumpers
-    .filter(({ openMm }) => openMm > 0)
-    .flatMap(({ from, to, at }) => [
-      { at: place(at[0]), label: `${from} out` },
-      { at: place(at[1]), label: `${to} in` },
-    ]);
+  const holes = evaluation.jumpers.flatMap(({ from, to, holes: own }) =>
+    own.map((hole, index) => ({
+      at: place(hole),
+      label: index === 0 && own.length > 1 ? `${from} out` : `${to} in`,
+    })),
+  );
   return {
     title: `${evaluation.design.name}: drill template`,
     heading: `${evaluation.design.name} - drill template, seen from the front`,
@@ -79,8 +78,8 @@ export const drillTemplate = (evaluation: HaloEvaluation): Template => {
         );
       }
       for (const { at, label } of holes) {
-        circle(tile, at[0], at[1], jumperHoleMm, signal);
-        text(tile, `${jumperHoleMm} mm, piece ${label}`, at[0] + jumperHoleMm / 2 + 1, at[1] - 1, 6, signal);
+        circle(tile, at[0], at[1], wireHoleMm, signal);
+        text(tile, `${wireHoleMm} mm, piece ${label}`, at[0] + wireHoleMm / 2 + 1, at[1] - 1, 6, signal);
       }
     },
   };
@@ -128,9 +127,9 @@ const drawRuns = (
 ): void => {
   for (const { path, lengthMm, number } of runs.segments)
     drawPiece(tile, path.map(place), shownMm, materials.strip.cutPitchMm, lengthMm, number);
-  for (const { at } of jumpers) {
-    const [a, b] = [place(at[0]), place(at[1])];
-    line(tile, a[0], a[1], b[0], b[1], signal, 0.4);
+  for (const { path, holes } of jumpers) {
+    polyline(tile, path.map(place), false, signal, 0.4);
+    for (const [x, y] of holes.map(place)) circle(tile, x, y, wireHoleMm, signal);
   }
 };
 

@@ -1,3 +1,4 @@
+import type { Core } from '../circuit/index.js';
 import type { Evaluation } from '../evaluate/index.js';
 
 /** A cell of RFC 4180 CSV; a leading =, +, - or @ is defused, since spreadsheets run it. */
@@ -117,31 +118,47 @@ export const stripCsv = ({ runs, circuit, packing, materials }: Evaluation): str
   return table([head, ...rows]);
 };
 
-/** The wiring table as CSV: every wire from joint to joint, both its conductors, and how it is joined. */
-export const wiringCsv = ({ circuit, design, materials }: Evaluation): string => {
-  const { joint, lead, wires } = circuit;
-  const head = ['from', 'to', 'chain', 'plus', 'minus', 'mm²', 'AWG', 'length mm', 'bare mm', 'joint', 'A', 'rated A'];
-  const [plus, minus] = ['red', 'black'];
+/** “plus red, minus black”: the conductors of a wire with the colours of their jackets. */
+const coreWords = (cores: readonly Core[]): string => cores.map(({ name, colour }) => `${name} ${colour}`).join(', ');
+
+/** The wiring table as CSV: every wire from joint to joint, its conductors, and how it is joined. */
+export const wiringCsv = ({ circuit, design }: Evaluation): string => {
+  const { joint, lead, leadCores, wires, drive, voltageV, chains } = circuit;
+  const head = [
+    'from',
+    'to',
+    'chain',
+    'cores',
+    'mm²',
+    'AWG',
+    'length mm',
+    'bare mm',
+    'joint',
+    'A',
+    'rated A',
+    'fuse A',
+  ];
+  const controller =
+    drive.controller === null ? '' : `, ${drive.controller.name} ${drive.inside ? 'inside' : 'beside the supply'}`;
   const leads = Array.from({ length: circuit.supplyCount }, (_, supply) => [
     circuit.supplyCount > 1 ? `supply ${supply + 1}` : 'supply',
     'lead',
     '',
-    plus,
-    minus,
+    coreWords(leadCores),
     lead.areaMm2,
     lead.awg,
     design.brief.leadLengthMm,
     joint.stripMm,
-    `fuse ${circuit.fuseA} A, ${materials.strip.voltageV} V`,
+    `${voltageV} V${controller}`,
     circuit.amps / circuit.supplyCount,
     lead.ampacityA,
+    circuit.fuseA,
   ]);
-  const inside = wires.map(({ from, to, chain, wire, lengthMm, amps }) => [
+  const inside = wires.map(({ from, to, chain, wire, lengthMm, amps, cores }) => [
     from,
     to,
     chain,
-    plus,
-    minus,
+    coreWords(cores),
     wire.areaMm2,
     wire.awg,
     Math.ceil(lengthMm),
@@ -149,6 +166,7 @@ export const wiringCsv = ({ circuit, design, materials }: Evaluation): string =>
     joint.name,
     amps,
     wire.ampacityA,
+    from === 'lead' ? (chains[chain - 1]!.fuseA ?? '') : '',
   ]);
   return table([head, ...leads, ...inside]);
 };

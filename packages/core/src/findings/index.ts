@@ -1,6 +1,10 @@
 import { cornersRound, countersLoose, gapsLost, strokesThin } from './artwork-rules.js';
+import { colourDrifts } from './colour-rules.js';
+import { dataTooFar, sensorHidden, wrongController } from './drive-rules.js';
 import { overRating } from './power-rules.js';
+import { seriesImpossible, unequalSeries } from './series-rules.js';
 import { costsTooMuch, leadDrops, missingLetters, notResolved } from './shared-rules.js';
+import { batteryEmpty, jointsInTheWet, notLimitedPower, supplyInTheWet } from './supply-rules.js';
 import { bareOutdoors, pieceOverReel, runTooLong, wrongColour } from './strip-rules.js';
 import type { RawFinding, Rule, RuleContext, Severity } from './types.js';
 
@@ -32,6 +36,16 @@ const sharedRules: readonly Rule[] = [
   runTooLong,
   leadDrops,
   overRating,
+  wrongController,
+  seriesImpossible,
+  unequalSeries,
+  colourDrifts,
+  sensorHidden,
+  dataTooFar,
+  supplyInTheWet,
+  jointsInTheWet,
+  batteryEmpty,
+  notLimitedPower,
   missingLetters,
   strokesThin,
   gapsLost,

@@ -9,7 +9,7 @@ const atRating = 1.01;
 
 /** The carrier that is used hardest, of the kinds that nothing else watches over. */
 const worst = ({ circuit }: StageResults): Carrier | null =>
-  hardestUsed(circuit.carriers.filter(({ kind }) => kind === 'wire' || kind === 'joint'));
+  hardestUsed(circuit.carriers.filter(({ kind }) => kind === 'wire' || kind === 'joint' || kind === 'controller'));
 
 const placeOf = ({ at }: Carrier, results: StageResults): Place =>
   at === null ? wholeFront(results) : { view: 'front', rect: { x: at[0] - 12, y: at[1] - 12, width: 24, height: 24 } };
@@ -30,8 +30,8 @@ export const overRating: Rule = ({ results }) => {
     id: 'over-rating',
     severity: 'stop',
     step: 'power',
-    what: `A ${carrier.kind} carries more than it may`,
-    why: `The ${carrier.name} carries ${carrier.amps.toFixed(2)} A and is rated for ${carrier.ratedA} A; beyond that it heats and fails.`,
+    what: `${carrier.kind === 'controller' ? 'The' : 'A'} ${carrier.kind} carries more than it may`,
+    why: `${carrier.name.charAt(0).toUpperCase()}${carrier.name.slice(1)} carries ${carrier.amps.toFixed(2)} A and is rated for ${carrier.ratedA} A; beyond that it heats and fails.`,
     numbers: [
       { label: 'current', value: carrier.amps, unit: 'A' },
       { label: 'rated', value: carrier.ratedA, unit: 'A' },
@@ -56,7 +56,17 @@ export const overRating: Rule = ({ results }) => {
             },
           ]
         : []),
-      ...shareCurrent(results),
+      ...(carrier.kind === 'controller'
+        ? [
+            oneChange('auto-controller', 'Let Vitrum choose the controller', 'power.controllerId', 'auto'),
+            oneChange(
+              'amplify',
+              'Another supply with an amplifier of its own',
+              'power.supplyCount',
+              results.circuit.supplyCount + 1,
+            ),
+          ]
+        : shareCurrent(results)),
     ],
   };
 };

@@ -6,9 +6,9 @@ import type { Remedy, Rule } from './types.js';
 
 const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
 
-const supplyShort = ({ circuit, materials }: StageResults): number => {
+const supplyShort = ({ circuit }: StageResults): number => {
   const { supply } = circuit;
-  if (supply === null || supply.voltageV !== materials.strip.voltageV) return circuit.neededWatts;
+  if (supply === null || supply.voltageV !== circuit.voltageV) return circuit.neededWatts;
   return Math.max(0, circuit.neededWatts - supply.watts);
 };
 
@@ -20,8 +20,9 @@ export const supplyTooSmall =
     if (short <= 0) return null;
     const { circuit, materials, design } = results;
     const { supply } = circuit;
-    const wrongVoltage = supply !== null && supply.voltageV !== materials.strip.voltageV;
-    const largest = fittingSupplies(catalogue, materials.strip.voltageV, design.brief).at(-1);
+    const wrongVoltage = supply !== null && supply.voltageV !== circuit.voltageV;
+    const source = design.power.source ?? 'mains';
+    const largest = fittingSupplies(catalogue, circuit.voltageV, design.brief, source).at(-1);
     const needed = Math.round(circuit.neededWatts);
     const count = largest === undefined ? 1 : Math.ceil((circuit.neededWatts * circuit.supplyCount) / largest.watts);
     const lighter = suitableStrips(results, catalogue)
@@ -38,8 +39,8 @@ export const supplyTooSmall =
             ? 'The supply has the wrong voltage for the strip'
             : 'The supply is too small',
       why: wrongVoltage
-        ? `The strip takes ${materials.strip.voltageV} V, the supply gives ${supply.voltageV} V.`
-        : `${needed} W are needed with ${Math.round(design.power.headroomShare * 100)} % headroom; ${supply === null ? `the largest for ${materials.strip.voltageV} V here is ${largest?.watts ?? 0} W` : `this one gives ${supply.watts} W`}.`,
+        ? `The circuit takes ${circuit.voltageV} V, the supply gives ${supply.voltageV} V.`
+        : `${needed} W are needed with ${Math.round(design.power.headroomShare * 100)} % headroom; ${supply === null ? `the largest for ${circuit.voltageV} V here is ${largest?.watts ?? 0} W` : `this one gives ${supply.watts} W`}.`,
       numbers: [
         { label: 'needed', value: circuit.neededWatts, unit: 'W' },
         { label: 'short by', value: short, unit: 'W' },
@@ -72,6 +73,7 @@ export const supplyTooSmall =
               },
             ]
           : []),
+        ...(source === 'mains' ? [] : [oneChange('mains', 'Feed it by the mains', 'power.source', 'mains')]),
         changeStrip(lighter),
         lessStrip(results),
       ],
@@ -80,29 +82,29 @@ export const supplyTooSmall =
 
 /** The lead loses too much on its way. */
 export const leadDrops: Rule = ({ results, catalogue }) => {
-  const { circuit, materials, design } = results;
-  const share = circuit.leadDropV / materials.strip.voltageV;
+  const { circuit, design } = results;
+  const share = circuit.leadDropV / circuit.voltageV;
   const overAmps = circuit.amps / circuit.supplyCount > circuit.lead.ampacityA;
   if (share <= leadDropShare * 1.02 && !overAmps) return null;
   const thicker = catalogue.wires
     .filter(({ areaMm2 }) => areaMm2 > circuit.lead.areaMm2)
     .sort((a, b) => a.areaMm2 - b.areaMm2);
   const ok = (tried: StageResults): boolean =>
-    tried.circuit.leadDropV / tried.materials.strip.voltageV <= leadDropShare * 1.02 &&
+    tried.circuit.leadDropV / tried.circuit.voltageV <= leadDropShare * 1.02 &&
     tried.circuit.amps / tried.circuit.supplyCount <= tried.circuit.lead.ampacityA;
   return {
     id: 'lead-drops',
     severity: overAmps ? 'stop' : 'fix',
     step: 'power',
     what: overAmps ? 'The lead is beyond its rating' : 'The lead loses too much voltage',
-    why: `${circuit.lead.name} over ${mm(design.brief.leadLengthMm)} at ${(circuit.amps / circuit.supplyCount).toFixed(2)} A (rated ${circuit.lead.ampacityA} A) loses ${circuit.leadDropV.toFixed(2)} V of ${materials.strip.voltageV} V.`,
+    why: `${circuit.lead.name} over ${mm(design.brief.leadLengthMm)} at ${(circuit.amps / circuit.supplyCount).toFixed(2)} A (rated ${circuit.lead.ampacityA} A) loses ${circuit.leadDropV.toFixed(2)} V of ${circuit.voltageV} V.`,
     numbers: [{ label: 'lost in the lead', value: Math.round(share * 1000) / 10, unit: '%' }],
     where: null,
     target: {
       label: 'lost in the lead',
       better: 'lower',
       unit: '%',
-      read: (tried) => Math.round((tried.circuit.leadDropV / tried.materials.strip.voltageV) * 1000) / 10,
+      read: (tried) => Math.round((tried.circuit.leadDropV / tried.circuit.voltageV) * 1000) / 10,
       settled: ok,
     },
     remedies: [

@@ -31,24 +31,32 @@ const neediest = ({ circuit }: StageResults, over: boolean): Chain =>
     (over ? chain.fedMm > worst.fedMm : chain.dimmestShare < worst.dimmestShare) ? chain : worst,
   );
 
-/** The piece where a chain is dimmest. */
-const dimPlace = ({ circuit, runs }: StageResults, chain: Chain): Place => {
-  const { from, to } = runs.segments[circuit.groups.segment[chain.dimmestGroup]!]!;
-  const roundMm = 10;
-  const [left, low] = [Math.min(from[0], to[0]) - roundMm, Math.min(from[1], to[1]) - roundMm];
+/** Room shown round a piece that is pointed at (mm). */
+const roundMm = 10;
+
+/** A piece by its index among the segments, as a place on the front. */
+const segmentPlace = ({ runs }: StageResults, segment: number): Place => {
+  const { path } = runs.segments[segment]!;
+  const [xs, ys] = [path.map(([x]) => x), path.map(([, y]) => y)];
+  const [left, low] = [Math.min(...xs) - roundMm, Math.min(...ys) - roundMm];
   return {
     view: 'front',
-    rect: {
-      x: left,
-      y: low,
-      width: Math.max(from[0], to[0]) + roundMm - left,
-      height: Math.max(from[1], to[1]) + roundMm - low,
-    },
+    rect: { x: left, y: low, width: Math.max(...xs) + roundMm - left, height: Math.max(...ys) + roundMm - low },
   };
 };
 
+/** A piece by its number, as a place on the front; the whole front when there is no such piece. */
+export const pieceRect = (results: StageResults, piece: number): Place => {
+  const segment = results.runs.segments.findIndex(({ number }) => number === piece);
+  return segment < 0 ? wholeFront(results) : segmentPlace(results, segment);
+};
+
+/** The piece where a chain is dimmest. */
+export const dimPlace = (results: StageResults, chain: Chain): Place =>
+  segmentPlace(results, results.circuit.groups.segment[chain.dimmestGroup]!);
+
 /** Feeds the far end of every chain that is too long or too dim, besides what is fed already. */
-const injectFarEnds = (results: StageResults, needs: (chain: Chain) => boolean): DesignChange => {
+export const injectFarEnds = (results: StageResults, needs: (chain: Chain) => boolean): DesignChange => {
   const { circuit, runs, design } = results;
   const given = design.power.injections ?? [];
   const added = circuit.chains.filter(needs).map(({ segments }) => {

@@ -14,6 +14,7 @@ import { emittersOf } from './emitters.js';
 import { judgeEvenness } from './evenness.js';
 import { chooseGrid, coarsestCell, rowsAreLines, sampleGrid, type GridWish } from './grid.js';
 import { indirectLight } from './indirect.js';
+import { hueDriftOf } from './hue-drift.js';
 import { findSpots } from './spots.js';
 import type { BoxGlow, Daylight } from './types.js';
 import { judge } from './verdict.js';
@@ -25,6 +26,7 @@ export { addImages, directLight, type DirectMethod } from './direct/index.js';
 export { emittersOf } from './emitters.js';
 export { crossSection, histogram, valueAt, type CrossSection } from './cross-section.js';
 export { contrastSensitivity, contrastThreshold, thresholdFrom, vanishingDistance, type SeenRipple } from './eye.js';
+export { driftAt, hueDriftOf, type HueDrift } from './hue-drift.js';
 export { judgeEvenness } from './evenness.js';
 export { findSpots } from './spots.js';
 export { judge } from './verdict.js';
@@ -140,6 +142,7 @@ export const glowOf = (inputs: GlowInputs): BoxGlow => {
     ground,
     letters,
     hue: tinted.hue,
+    drift: hueDriftOf(runs, circuit, materials.strip, grid),
     balance: indirect.balance,
     incidentLm: indirect.incidentLm,
     methods: direct.methods,

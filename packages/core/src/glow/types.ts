@@ -1,6 +1,7 @@
 import type { Ambient } from '../design/index.js';
 import type { Grid } from '../raster/index.js';
 import type { Side } from '../radiosity/index.js';
+import type { HueDrift } from './hue-drift.js';
 import type { LinearRgb } from '../colour/index.js';
 import type { DirectMethod } from './direct/index.js';
 import type { Spot } from './spots.js';
@@ -66,6 +67,8 @@ export interface Glow {
   readonly letters: Float32Array;
   /** Colour of the light that leaves the ground, at luminance 1. */
   readonly hue: LinearRgb;
+  /** How that hue drifts over the ground where colours lose unlike shares on their way; null where it does not. */
+  readonly drift: HueDrift | null;
   readonly evenness: Evenness;
   /** What the eye makes of it, in a sentence. */
   readonly verdict: Verdict;

@@ -3,6 +3,7 @@ import type { Circuit } from '../circuit/index.js';
 import type { Brief } from '../design/index.js';
 import type { LettersGeometry } from '../geometry/index.js';
 import {
+  hueDriftOf,
   colourOf,
   daylightOf,
   luminanceOf,
@@ -270,6 +271,7 @@ export const haloGlowOf = (inputs: HaloGlowInputs): HaloGlow => {
     ground,
     letters: wall.hidden,
     hue: tinted.hue,
+    drift: hueDriftOf(runs, circuit, materials.strip, grid),
     evenness,
     verdict: judgeHalo(evenness, report, daylight, brief),
     spots: spotsAlong(report, along, cdPerLux),

@@ -61,6 +61,9 @@ export interface Jumper {
   readonly to: string;
   /** Where it begins and ends. */
   readonly at: readonly [readonly [number, number], readonly [number, number]];
+  /** Where it runs, both ends included, and the holes it goes through to the back and in again. */
+  readonly path: readonly (readonly [number, number])[];
+  readonly holes: readonly (readonly [number, number])[];
   readonly lengthMm: number;
   /** Length of it that no letter hides from the front (mm). */
   readonly openMm: number;

@@ -15,7 +15,31 @@ export const sundry = (catalogue: Catalogue, id: string, quantity: number, hangs
   return [{ id, name: item.name, quantity, unit: 'piece', unitPrice: item.price, kg: item.kg * quantity, hangs }];
 };
 
-/** Strip, supply, wires, joints and fuse. */
+/** Pairs that so many conductors take. */
+const pairsFor = (cores: number): number => Math.ceil(cores / 2);
+
+/** The controller and what repeats it. */
+const drives = ({ drive }: Circuit): readonly BoughtPart[] =>
+  [
+    { item: drive.controller, quantity: 1 },
+    { item: drive.amplifier, quantity: drive.amplifiers },
+  ].flatMap(({ item, quantity }): readonly BoughtPart[] =>
+    item === null || quantity === 0
+      ? []
+      : [
+          {
+            id: item.id,
+            name: item.name,
+            quantity,
+            unit: 'piece',
+            unitPrice: item.price,
+            kg: item.kg * quantity,
+            hangs: drive.inside,
+          },
+        ],
+  );
+
+/** Strip, supply, controller, wires, joints and fuses. */
 export const electrical = (
   catalogue: Catalogue,
   brief: Brief,
@@ -23,10 +47,11 @@ export const electrical = (
   runs: LightRuns,
   circuit: Circuit,
 ): readonly BoughtPart[] => {
-  const leadM = (brief.leadLengthMm / 1000) * circuit.supplyCount;
+  // More conductors than two are made up of pairs laid side by side.
+  const leadM = (brief.leadLengthMm / 1000) * circuit.supplyCount * pairsFor(circuit.leadCores.length);
   const innerByWire = new Map<string, number>();
-  for (const { wire, lengthMm } of circuit.wires)
-    innerByWire.set(wire.id, (innerByWire.get(wire.id) ?? 0) + lengthMm / 1000);
+  for (const { wire, lengthMm, cores } of circuit.wires)
+    innerByWire.set(wire.id, (innerByWire.get(wire.id) ?? 0) + (pairsFor(cores.length) * lengthMm) / 1000);
   const wires = catalogue.wires.flatMap((wire): readonly BoughtPart[] => {
     const metres = innerByWire.get(wire.id) ?? 0;
     const kgPerM = wire.areaMm2 * wireKgPerMmm2;
@@ -75,9 +100,19 @@ export const electrical = (
             hangs: false,
           } as const,
         ]),
+    ...drives(circuit),
     ...wires,
-    ...sundry(catalogue, 'jumper-joint', circuit.wires.length * 2),
-    ...sundry(catalogue, 'fuse', circuit.supplyCount, false),
+    ...sundry(
+      catalogue,
+      'jumper-joint',
+      circuit.wires.reduce((sum, { cores }) => sum + cores.length, 0),
+    ),
+    ...sundry(
+      catalogue,
+      'fuse',
+      circuit.supplyCount + circuit.chains.filter(({ fuseA }) => fuseA !== null).length,
+      false,
+    ),
     ...sundry(catalogue, 'grommet', 1),
   ];
 };

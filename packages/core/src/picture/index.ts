@@ -1,6 +1,6 @@
 import type { Ambient } from '../design/index.js';
 import type { BoxEvaluation, Evaluation } from '../evaluate/index.js';
-import { ambientLux, colourOf, linearOf, luminanceOf, throughTint, type LinearRgb } from '../glow/index.js';
+import { ambientLux, colourOf, driftAt, linearOf, luminanceOf, throughTint, type LinearRgb } from '../glow/index.js';
 import { clamp } from '../maths/index.js';
 
 // Taken out of Math once: where globals are looked up by name (test sandboxes), hot loops would crawl.
@@ -122,21 +122,24 @@ const layersOf = (evaluation: Evaluation): Layers => {
  * drawings that lay sharp letters over it.
  */
 export const renderFace = (evaluation: Evaluation, ambient: Ambient, lit: boolean, letters: boolean): Picture => {
-  const { grid, ground, letters: cover } = evaluation.glow;
+  const { grid, ground, letters: cover, drift } = evaluation.glow;
   const exposure = exposureFor(evaluation, ambient, lit);
   const { hue, cover: over, groundRgb, coveredShare } = layersOf(evaluation);
   const data = new Uint8ClampedArray(grid.columns * grid.rows * 4);
   const scale = 1 / exposure.whiteCdM2;
   const ambientCdM2 = exposure.lux / Math.PI;
+  const drifted = new Float64Array(3).fill(1);
   for (let row = 0; row < grid.rows; row += 1)
     for (let column = 0; column < grid.columns; column += 1) {
       const cell = row * grid.columns + column;
       const pixel = ((grid.rows - 1 - row) * grid.columns + column) * 4;
       const covered = letters ? coveredShare(cover[cell]!) : 0;
       const own = lit ? ground[cell]! : 0;
+      if (drift !== null) driftAt(drift, (column + 0.5) / grid.columns, (row + 0.5) / grid.rows, drifted);
       for (let channel = 0; channel < 3; channel += 1) {
-        const bare = own * hue[channel]! + ambientCdM2 * groundRgb[channel]!;
-        const filmed = own * hue[channel]! * over.passes[channel]! + ambientCdM2 * over.reflects[channel]!;
+        const light = own * hue[channel]! * drifted[channel]!;
+        const bare = light + ambientCdM2 * groundRgb[channel]!;
+        const filmed = light * over.passes[channel]! + ambientCdM2 * over.reflects[channel]!;
         data[pixel + channel] = byteOf((bare * (1 - covered) + filmed * covered) * scale);
       }
       data[pixel + 3] = 255;

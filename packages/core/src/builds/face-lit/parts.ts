@@ -20,6 +20,7 @@ import {
 import { electrical, sundry, type BoughtPart, type CutPart, type PartShape } from '../../parts/index.js';
 import { flatLetter, fromLeft, layerOf, pinMarks } from '../letter-parts.js';
 import { pieceSuffix, splitLetter } from '../letter-splits.js';
+import { wireHoleMm } from '../wire-routes.js';
 
 /** What face-lit letters are cut and bought from. */
 export interface FaceLitFacts {
@@ -31,6 +32,8 @@ export interface FaceLitFacts {
   /** The solid parts of the letters as drawn, each with its holes. */
   readonly letters: readonly Outline[];
   readonly shaping: Shaping;
+  /** Where wires go through the backs. */
+  readonly wireHoles: readonly Point[];
 }
 
 /** What is worked out for each shape of letter once. */
@@ -53,8 +56,7 @@ export const shapingByShape = (): Shaping => {
 
 /** A return laps over itself by this much where it closes (mm). */
 const lapMm = 12;
-/** Hole for the lead or a jumper in each back (mm), and screws that hang a letter. */
-const leadHoleMm = 8;
+/** Screws that hang a letter (mm). */
 const screwHoleMm = 4;
 
 /** The face of a letter: within the returns less its play, or over them with the trim’s room. */
@@ -70,19 +72,20 @@ interface BackHole {
   readonly diameterMm: number;
 }
 
-/** Two screws near the top of a back, and a hole for the lead at its lowest. */
-const backHoles = (back: Outline, shaping: Shaping): readonly BackHole[] => {
+/** Two screws near the top of a back, and a hole for every wire that goes through it. */
+const backHoles = (back: Outline, { shaping, wireHoles }: FaceLitFacts): readonly BackHole[] => {
+  const wires = new Map(wireHoles.filter((at) => inOutline(at, back)).map((at) => [at.join(), at]));
   const places = shaping.offset(back, -(screwHoleMm + 4)).flat();
-  if (places.length === 0) return [];
+  const through = [...wires.values()].map((at): BackHole => ({ at, diameterMm: wireHoleMm }));
+  if (places.length === 0) return through;
   const high = places.reduce((top, [, y]) => Math.max(top, y), -Infinity);
   const row = places.filter(([, y]) => y > high - 10);
   const left = row.reduce((a, b) => (b[0] < a[0] ? b : a));
   const right = row.reduce((a, b) => (b[0] > a[0] ? b : a));
-  const low = places.reduce((a, b) => (b[1] < a[1] ? b : a));
   return [
     { at: left, diameterMm: screwHoleMm },
     ...(right[0] - left[0] > 20 ? [{ at: right, diameterMm: screwHoleMm }] : []),
-    { at: low, diameterMm: leadHoleMm },
+    ...through,
   ];
 };
 
@@ -93,15 +96,15 @@ const sheets = (
   number: number,
   role: 'face' | 'back',
   mirrored: boolean,
-  { assembly: { artwork }, shaping }: FaceLitFacts,
+  facts: FaceLitFacts,
   of: Pick<CutPart, 'materialId' | 'materialName' | 'stock' | 'thicknessMm' | 'note'> & {
     readonly densityKgM3: number;
   },
 ): readonly CutPart[] => {
   if (part.length === 0) return [];
   const { densityKgM3, ...rest } = of;
-  const { pieces, pins } = splitLetter(letter, part, artwork);
-  const holes = role === 'back' ? backHoles(part, shaping) : [];
+  const { pieces, pins } = splitLetter(letter, part, facts.assembly.artwork);
+  const holes = role === 'back' ? backHoles(part, facts) : [];
   return pieces.map((piece, index): CutPart => {
     const { bounds, outline, place } = flatLetter(piece, mirrored);
     const suffix = pieceSuffix(index, pieces.length);

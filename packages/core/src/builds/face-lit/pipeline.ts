@@ -1,6 +1,5 @@
 import { cansGlowOf, traceByCan } from '../../cans/index.js';
 import { findFaceLitMaterials, type FaceLitMaterials } from '../../catalogue/index.js';
-import { straight } from '../../circuit/index.js';
 import type { Brief, FaceLitAssembly } from '../../design/index.js';
 import type { FaceLitResults } from '../../evaluate/types.js';
 import { remember } from '../../maths/index.js';
@@ -13,6 +12,7 @@ import {
   simplify,
   solidParts,
   type Outline,
+  type Point,
 } from '../../outlines/index.js';
 import { sumParts } from '../../parts/index.js';
 import { planOf } from '../../plan/index.js';
@@ -23,6 +23,7 @@ import { letterPaths, letterRuns } from '../letter-runs.js';
 import { piecesOfLetters } from '../letter-splits.js';
 import { recomputedOf, commonStages } from '../common-stages.js';
 import type { Build } from '../types.js';
+import { letterRouter } from '../wire-routes.js';
 import { cansGeometry } from './geometry.js';
 import { faceLitBought, faceLitParts, shapingByShape } from './parts.js';
 import { faceLitSection } from './section.js';
@@ -58,6 +59,7 @@ export const faceLitPipeline: Build<FaceLitAssembly, FaceLitResults>['pipeline']
     bed: remember((ledZMm: number) => ({ ledZMm, facing: 'face' as const })),
     paths: remember(letterPaths()),
     runs: remember(letterRuns),
+    router: remember(letterRouter),
     jumpers: remember(jumpersOf),
     section: remember(faceLitSection),
     optics: remember((materials: FaceLitMaterials) => faceStack({ ...materials, second: null })),
@@ -87,7 +89,8 @@ export const faceLitPipeline: Build<FaceLitAssembly, FaceLitResults>['pipeline']
       };
     }),
     parts: remember((...[brief, assembly, geometry, materials, runs, letters, circuit]: PartArguments) => {
-      const facts = { brief, assembly, geometry, materials, runs, letters, shaping };
+      const wireHoles = circuit.wires.flatMap(({ holes }) => holes.map(([x, y]): Point => [x, y]));
+      const facts = { brief, assembly, geometry, materials, runs, letters, shaping, wireHoles };
       return sumParts(faceLitParts(facts), faceLitBought(catalogue, facts, circuit));
     }),
     plan: remember((...[brief, assembly, geometry, materials, runs, letters, circuit, parts, jumpers]: PlanArguments) =>
@@ -122,7 +125,8 @@ export const faceLitPipeline: Build<FaceLitAssembly, FaceLitResults>['pipeline']
     const runs = strung.value;
     const section = stages.section.run(outline, geometry, assembly, materials, runs);
     const entry = stages.entry.run(brief.leadExit, outline);
-    const circuit = stages.circuit.run(brief, power, catalogue, materials.strip, entry, runs, straight);
+    const router = stages.router.run(letters, runs, materials.strip.widthMm, power.crossings ?? 'holes');
+    const circuit = stages.circuit.run(brief, power, catalogue, materials.strip, entry, runs, router);
     const jumpers = stages.jumpers.run(circuit, outline);
     const distribution = stages.photometry.run(materials.strip, light.photometry);
     if (!distribution.ok) return distribution;

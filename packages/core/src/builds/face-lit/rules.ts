@@ -2,7 +2,13 @@ import type { FaceLitResults } from '../../evaluate/types.js';
 import { partOverSheet, supplyTooSmall, type Rule } from '../../findings/index.js';
 import { letterOverBed, splitMisses } from '../letter-bed-rules.js';
 import { addLines, dropLines, setCloser } from '../letter-candidates.js';
-import { bendsTooTight, lettersBetweenCutMarks, noLetterStrip, strokeTooNarrow } from '../letter-strip-rules.js';
+import {
+  bendsTooTight,
+  lettersBetweenCutMarks,
+  noLetterStrip,
+  strokeTooNarrow,
+  wiresOverEdges,
+} from '../letter-strip-rules.js';
 import { tooHot } from '../heat-rules.js';
 import { dotsShow, tooDim, unevenCorners, type FaceRemedies } from '../lit-face-rules.js';
 import { deepenCans, whiterCans } from './candidates.js';
@@ -25,6 +31,7 @@ export const faceLitRules: readonly Rule<FaceLitResults>[] = [
   splitMisses,
   partOverSheet,
   returnTooTight,
+  wiresOverEdges,
   dotsShow(remedies),
   tooDim(remedies),
   unevenCorners(remedies),

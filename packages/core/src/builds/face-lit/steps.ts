@@ -3,10 +3,11 @@ import type { Jumper } from '../../light-runs/index.js';
 import type { CutPart } from '../../parts/index.js';
 import type { Step } from '../../plan/index.js';
 import { counted, mm, step } from '../step-words.js';
+import { wiringSteps } from '../wiring-steps.js';
 import type { FaceLitFacts } from './parts.js';
 
 /** What the steps are written from. */
-export interface FaceLitStepFacts extends Omit<FaceLitFacts, 'shaping'> {
+export interface FaceLitStepFacts extends Omit<FaceLitFacts, 'shaping' | 'wireHoles'> {
   readonly parts: readonly CutPart[];
   readonly circuit: Circuit;
   readonly jumpers: readonly Jumper[];
@@ -85,15 +86,16 @@ export const faceLitSteps = (facts: FaceLitStepFacts): readonly Step[] => {
       'wire',
       'jumpers',
       `Wire ${counted(jumpers.length, 'jumper')}; from letter to letter through the backs`,
-      'Grommet in every hole; red to plus, black to minus; sleeve every joint; tug it.',
-      8 + 8 * circuit.wires.length,
+      'Grommet in every hole; colours as in each chain below; sleeve every joint; tug it.',
+      8,
       'Solder: ventilate, mind burns.',
     ),
+    ...wiringSteps(circuit),
     step(
       'prove',
       'soak',
       'Full power for an hour before closing',
-      `Expect ${circuit.amps.toFixed(2)} A at ${materials.strip.voltageV} V. Note current, strip and face temperature.`,
+      `Expect ${circuit.amps.toFixed(2)} A at ${circuit.voltageV} V. Note current, strip and face temperature.`,
       15,
       'Do not leave a new sign lit unattended.',
       60,

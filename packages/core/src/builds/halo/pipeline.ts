@@ -1,5 +1,4 @@
 import { findHaloMaterials, type HaloMaterials } from '../../catalogue/index.js';
-import { straight } from '../../circuit/index.js';
 import type { Brief, HaloAssembly } from '../../design/index.js';
 import type { HaloResults } from '../../evaluate/types.js';
 import { haloGlowOf, type PostedPart } from '../../halo/index.js';
@@ -15,6 +14,7 @@ import { letterPaths, letterRuns } from '../letter-runs.js';
 import { piecesOfLetters } from '../letter-splits.js';
 import { recomputedOf, commonStages } from '../common-stages.js';
 import type { Build } from '../types.js';
+import { letterRouter } from '../wire-routes.js';
 import { haloGeometry } from './geometry.js';
 import { haloBought, haloParts } from './parts.js';
 import { haloPosts, letterKgPerM2, postsByShape } from './posts.js';
@@ -48,6 +48,7 @@ export const haloPipeline: Build<HaloAssembly, HaloResults>['pipeline'] = (catal
     bed: remember((ledZMm: number) => ({ ledZMm, facing: 'wall' as const })),
     paths: remember(letterPaths()),
     runs: remember(letterRuns),
+    router: remember(letterRouter),
     jumpers: remember(jumpersOf),
     section: remember(haloSection),
     glow: remember(haloGlowOfParts),
@@ -121,7 +122,8 @@ export const haloPipeline: Build<HaloAssembly, HaloResults>['pipeline'] = (catal
     const runs = strung.value;
     const section = stages.section.run(outline, geometry, assembly, materials, runs, posts);
     const entry = stages.entry.run(brief.leadExit, outline);
-    const circuit = stages.circuit.run(brief, power, catalogue, materials.strip, entry, runs, straight);
+    const router = stages.router.run(letters, runs, materials.strip.widthMm, power.crossings ?? 'over');
+    const circuit = stages.circuit.run(brief, power, catalogue, materials.strip, entry, runs, router);
     const jumpers = stages.jumpers.run(circuit, outline);
     const distribution = stages.photometry.run(materials.strip, light.photometry);
     if (!distribution.ok) return distribution;

@@ -4,6 +4,7 @@ import type { Jumper } from '../../light-runs/index.js';
 import type { CutPart } from '../../parts/index.js';
 import type { Step } from '../../plan/index.js';
 import { counted, mm, step } from '../step-words.js';
+import { wiringSteps } from '../wiring-steps.js';
 import type { HaloFacts } from './parts.js';
 
 /** What the steps are written from. */
@@ -89,10 +90,11 @@ const wire = ({ runs, circuit, jumpers, materials, assembly }: HaloStepFacts): r
       'wire',
       'jumpers',
       `Wire ${counted(jumpers.length, 'jumper')} from the lead and from piece to piece`,
-      `${open.length > 0 ? `${counted(open.length, 'jumper')} cross open wall: through the wall, a hole at each end, or sleeved in its colour. ` : ''}Red to plus, black to minus; tin both sides first; sleeve every joint; tug it.`,
-      8 + 7 * circuit.wires.length,
+      `${open.length > 0 ? `${counted(open.length, 'jumper')} cross open wall: through the wall, a hole at each end, or sleeved in its colour. ` : ''}Colours as in each chain below; tin both sides first; sleeve every joint; tug it.`,
+      8,
       'Solder: ventilate, mind burns.',
     ),
+    ...wiringSteps(circuit),
   ];
 };
 
@@ -122,7 +124,7 @@ export const haloSteps = (facts: HaloStepFacts): readonly Step[] => {
       'prove',
       'soak',
       'Full power for an hour against a board',
-      `Expect ${circuit.amps.toFixed(2)} A at ${materials.strip.voltageV} V. Note current and strip temperature.`,
+      `Expect ${circuit.amps.toFixed(2)} A at ${circuit.voltageV} V. Note current and strip temperature.`,
       15,
       'Do not leave a new sign lit unattended.',
       60,

@@ -1,5 +1,4 @@
 import { findMaterials } from '../../catalogue/index.js';
-import { straight } from '../../circuit/index.js';
 import { glowOf } from '../../glow/index.js';
 import { remember } from '../../maths/index.js';
 import { faceStack } from '../../optics/index.js';
@@ -11,6 +10,7 @@ import type { BoxResults } from '../../evaluate/types.js';
 import type { LightboxAssembly } from '../../design/index.js';
 import { recomputedOf, commonStages } from '../common-stages.js';
 import type { Build } from '../types.js';
+import { boxRouter } from '../wire-routes.js';
 import { lightboxBought } from './bought.js';
 import { lightboxGeometry } from './geometry.js';
 import { leadEntry } from './lead-entry.js';
@@ -32,6 +32,7 @@ export const lightboxPipeline: Build<LightboxAssembly, BoxResults>['pipeline'] =
     geometry: remember(lightboxGeometry),
     entry: remember(leadEntry),
     runs: remember(lightboxRuns),
+    router: remember(boxRouter),
     section: remember(lightboxSection),
     optics: remember(faceStack),
     glow: remember(
@@ -100,7 +101,15 @@ export const lightboxPipeline: Build<LightboxAssembly, BoxResults>['pipeline'] =
     const runs = strung.value;
     const section = stages.section.run(geometry, assembly.case, materials, runs);
     const entry = stages.entry.run(brief.leadExit, geometry);
-    const circuit = stages.circuit.run(brief, power, catalogue, materials.strip, entry, runs, straight);
+    const circuit = stages.circuit.run(
+      brief,
+      power,
+      catalogue,
+      materials.strip,
+      entry,
+      runs,
+      stages.router.run(geometry.inside, runs),
+    );
     const distribution = stages.photometry.run(materials.strip, light.photometry);
     if (!distribution.ok) return distribution;
     const stack = stages.optics.run(materials);

@@ -1,5 +1,6 @@
 import type { Step } from '../../plan/index.js';
 import type { StepFacts } from './types.js';
+import { wiringSteps } from '../wiring-steps.js';
 
 const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
 
@@ -147,11 +148,13 @@ const wire = ({ runs, circuit, materials, brief }: StepFacts): readonly Step[] =
     id: 'solder',
     phase: 'wire',
     title: `Join ${circuit.chains.length} chain${circuit.chains.length === 1 ? '' : 's'}: ${circuit.wires.length} wires`,
-    detail: 'Red to plus, black to minus; tin both sides first; sleeve every joint; tug it.',
-    minutes: 8 + 7 * circuit.wires.length,
+    detail:
+      'Colours as in each chain below; tin both sides first; sleeve every joint, the more so beside metal; tug it.',
+    minutes: 8,
     waitMinutes: 0,
     caution: 'Solder: ventilate, mind burns.',
   },
+  ...wiringSteps(circuit),
   {
     id: 'lead',
     phase: 'wire',
@@ -169,7 +172,7 @@ const close = (facts: StepFacts): readonly Step[] => [
     id: 'soak',
     phase: 'prove',
     title: 'Full power for an hour before closing',
-    detail: `Expect ${facts.circuit.amps.toFixed(2)} A at ${facts.materials.strip.voltageV} V. Note current, strip and face temperature.`,
+    detail: `Expect ${facts.circuit.amps.toFixed(2)} A at ${facts.circuit.voltageV} V. Note current, strip and face temperature.`,
     minutes: 15,
     waitMinutes: 60,
     caution: 'Do not leave a new sign lit unattended.',

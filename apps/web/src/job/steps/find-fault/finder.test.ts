@@ -19,7 +19,7 @@ const opened = (id: number): FaultReply => ({
     wires: [],
     points: [],
     clamps: [],
-  colours: [],
+    colours: [],
   },
   probes: [
     { probe: { kind: 'volts', point: 'end-1' }, words: 'volts at the end of piece 1', should: 23, full: 24 },

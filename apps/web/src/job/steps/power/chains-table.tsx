@@ -19,7 +19,8 @@ const ChainRow = ({ evaluation, chain }: ChainRowProps) => {
   const [far, farEnd] = [pieces[pieces.length - 1]!, backward ? ('start' as const) : ('end' as const)];
   const farFed = isInjected(power, far, farEnd);
   // Where every run is fed at both ends there is nothing to add.
-  const allFed = power.feed === 'both-ends';
+  const series = power.arrangement === 'series-pairs';
+  const allFed = power.feed === 'both-ends' || series;
   return (
     <>
       <tr>
@@ -34,15 +35,19 @@ const ChainRow = ({ evaluation, chain }: ChainRowProps) => {
         <td colSpan={4} className="pb-1 text-right font-sans text-[13px]">
           <span className="text-soft">
             piece{pieces.length === 1 ? '' : 's'} {pieces.join(', ')}
+            {chain.fuseA !== null && `, own fuse ${chain.fuseA} A`}
+            {chain.colourShift > 0.0005 && `, colour off by ${chain.colourShift.toFixed(3)} u′v′`}
           </span>{' '}
-          <button
-            type="button"
-            className="ml-2 underline"
-            aria-label={`Turn chain ${chain.number} round`}
-            onClick={() => void changeDesign(turnRound(power, pieces))}
-          >
-            turn round
-          </button>
+          {!series && (
+            <button
+              type="button"
+              className="ml-2 underline"
+              aria-label={`Turn chain ${chain.number} round`}
+              onClick={() => void changeDesign(turnRound(power, pieces))}
+            >
+              turn round
+            </button>
+          )}
           {!allFed && (
             <button
               type="button"

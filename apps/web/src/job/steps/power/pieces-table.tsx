@@ -1,6 +1,6 @@
 import type { Evaluation } from '@vitrum/core';
 import { changeDesign } from '../../../document/document-store';
-import { beginChain, carryOn, inject, isInjected } from '../../power-edits';
+import { beginChain, carryOn, inject, isInjected, putInZone, zoneOf } from '../../power-edits';
 
 const voltsAt = ({ circuit }: Evaluation, segment: number, last: boolean): number => {
   const { segment: of, volts } = circuit.groups;
@@ -32,6 +32,7 @@ const FeedButton = ({ evaluation, piece, end }: FeedButtonProps) => {
 /** Pieces with the volts at both their ends; each end can be fed, and each piece can begin a chain or carry one on. */
 export const PiecesTable = ({ evaluation }: { readonly evaluation: Evaluation }) => {
   const { runs, circuit, design } = evaluation;
+  const zoneCount = design.power.zones?.length ?? 0;
   const lowest = new Set(circuit.chains.map(({ segments }) => Math.min(...segments)));
   return (
     <table className="figure w-full text-[13px]" aria-label="Pieces">
@@ -41,6 +42,7 @@ export const PiecesTable = ({ evaluation }: { readonly evaluation: Evaluation })
           <th className="text-right">at its start</th>
           <th className="text-right">at its end</th>
           <th className="text-right">chain</th>
+          <th className="text-right">zone</th>
         </tr>
       </thead>
       <tbody>
@@ -72,6 +74,19 @@ export const PiecesTable = ({ evaluation }: { readonly evaluation: Evaluation })
                     {begins ? 'join' : 'split'}
                   </button>
                 )}
+              </td>
+              <td className="text-right">
+                <select
+                  aria-label={`Zone of piece ${number}`}
+                  className="bg-transparent"
+                  value={zoneOf(design.power, number)}
+                  onChange={(event) => void changeDesign(putInZone(design.power, number, Number(event.target.value)))}
+                >
+                  <option value={0}>–</option>
+                  {Array.from({ length: Math.min(8, zoneCount + 1) }, (_, zone) => (
+                    <option key={zone}>{zone + 1}</option>
+                  ))}
+                </select>
               </td>
             </tr>
           );

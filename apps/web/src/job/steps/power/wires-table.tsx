@@ -19,16 +19,17 @@ export const WiresTable = ({ evaluation }: { readonly evaluation: Evaluation }) 
           </tr>
         </thead>
         <tbody>
-          {evaluation.circuit.wires.map(({ from, to, wire, lengthMm, amps, injected }) => (
-            <tr key={`${from} ${to}`} className="border-b border-line align-top">
+          {evaluation.circuit.wires.map(({ from, to, wire, lengthMm, amps, injected, carries, cores }) => (
+            <tr key={`${from} ${to} ${carries}`} className="border-b border-line align-top">
               <td className="font-sans whitespace-nowrap">
                 {bare(from)} → {bare(to)}
                 {injected ? ' +' : ''}
+                <span className="block text-xs text-soft">{cores.map(({ name }) => name).join(', ')}</span>
               </td>
               <td className="text-right whitespace-nowrap">{wire.areaMm2}</td>
               <td className="text-right whitespace-nowrap">{show(Math.ceil(lengthMm))}</td>
               <td className="text-right whitespace-nowrap">
-                {amps.toFixed(2)} of {wire.ampacityA}
+                {carries === 'data' ? 'data' : `${amps.toFixed(2)} of ${wire.ampacityA}`}
               </td>
             </tr>
           ))}
