@@ -44,6 +44,8 @@ const mayBeAbsent: ReadonlySet<string> = new Set([
   'arrangement',
   'seriesPairs',
   'crossings',
+  'vents',
+  'supplyPlace',
 ]);
 
 const setAt = (target: unknown, keys: readonly string[], value: unknown): unknown => {

@@ -140,6 +140,14 @@ const caseSchema = z
     lipMm: lengthMm(2, 60).describe('Wood left in front of a groove.'),
     playMm: lengthMm(0, 10).describe('Clearance on each side of face and back in their seats.'),
     liningId: id.describe('The finish inside.'),
+    vents: z
+      .looseObject({
+        count: z.number().int().min(1).max(200).describe('In each of both returns.'),
+        diameterMm: lengthMm(2, 40),
+      })
+      .nullable()
+      .optional()
+      .describe('Holes in the bottom and the top return that let warm air rise through the case.'),
     block: z
       .looseObject({
         widthMm: lengthMm(10, 5000),
@@ -361,6 +369,10 @@ const power = z
       .union([z.literal('auto'), z.literal('none'), id])
       .optional()
       .describe('Dimmer or controller; chosen by strip, brief and load when left out.'),
+    supplyPlace: z
+      .enum(['outside', 'inside'])
+      .optional()
+      .describe('Where the supply stands: at the other end of the lead (when left out), or in the piece.'),
     controllerPlace: z
       .enum(['supply', 'inside'])
       .optional()

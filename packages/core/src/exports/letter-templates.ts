@@ -1,7 +1,7 @@
 import type { FaceLitEvaluation, HaloEvaluation } from '../evaluate/index.js';
 import { measureLine, outlineBounds, simplify, type Outline, type Point, type Rect } from '../outlines/index.js';
 import { wireHoleMm } from '../builds/index.js';
-import { circle, cross, dashed, faint, line, polyline, signal, text, type Template, type Tile } from './tiled-pdf.js';
+import { circle, cross, dashed, faint, polyline, signal, text, type Template, type Tile } from './tiled-pdf.js';
 
 /** Drawn round the letters (mm). */
 const aroundMm = 15;

@@ -1,5 +1,6 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../artwork/index.js';
+import { airRise, stackFlow } from './vents.js';
 import { changed, dispensary, inBox, look, testFonts } from '../testing/harness.js';
 
 let fonts: FontBook;
@@ -12,7 +13,8 @@ const evaluate = (change: Readonly<Record<string, unknown>>) => look(changed(dis
 describe('heat in the case', () => {
   it('is what is drawn less what leaves as light', () => {
     const { heat, circuit, glow } = evaluate({});
-    expect(heat.watts).toBeCloseTo(circuit.watts - glow.balance.outLm / 300, 9);
+    // What the lead loses, it loses outside.
+    expect(heat.watts).toBeCloseTo(circuit.watts - circuit.amps * circuit.leadDropV - glow.balance.outLm / 300, 9);
   });
 
   it('raises the air by P (1/hA + 1/hA), between the kind and the harsh film', () => {
@@ -48,5 +50,57 @@ describe('heat in the case', () => {
       ...inBox({ 'light.stripId': 'rgb-12v-60' }),
     });
     expect(Number.isFinite(heat.stripC.high)).toBe(true);
+  });
+
+  it('is cooler with vents, the more the wider and the farther apart, and they leak what falls on them', () => {
+    const hot = inBox({ 'light.rowCount': 6 });
+    const closed = evaluate(hot);
+    const vented = (count: number, diameterMm: number) =>
+      evaluate({ ...hot, ...inBox({ 'case.vents': { count, diameterMm } }) });
+    const [few, many] = [vented(4, 6), vented(12, 10)];
+    expect(few.heat.airInsideC.high).toBeLessThan(closed.heat.airInsideC.high);
+    expect(many.heat.airInsideC.high).toBeLessThan(few.heat.airInsideC.high);
+    expect(many.heat.sheddableWatts).toBeGreaterThan(closed.heat.sheddableWatts);
+    const { incidentLm } = many.glow;
+    const share = (12 * Math.PI * 25) / (many.geometry.inside.widthMm * many.geometry.lightDepthMm);
+    expect(many.heat.vents!.leakLm).toBeCloseTo(share * (incidentLm.top + incidentLm.bottom), 6);
+    expect(closed.heat.vents).toBeNull();
+    // They are drilled in both returns.
+    const holes = (id: string): number =>
+      many.parts.cut
+        .find((part) => part.id === id)!
+        .layers.flatMap(({ shapes }) => shapes)
+        .filter((shape) => shape.kind === 'hole' && shape.diameterMm === 10).length;
+    expect([holes('top'), holes('bottom'), holes('left')]).toEqual([12, 12, 0]);
+  });
+
+  it('of a supply inside the piece counts what it loses', () => {
+    const [outside, inside] = (['outside', 'inside'] as const).map((place) => evaluate({ 'power.supplyPlace': place }));
+    expect(outside!.heat.supplyWatts).toBe(0);
+    expect(inside!.heat.watts - outside!.heat.watts).toBeCloseTo(inside!.circuit.watts * (1 / 0.87 - 1), 9);
+  });
+});
+
+describe('air that rises through vents', () => {
+  const vents = { areaMm2: 600, riseMm: 300, insideLux: 1000 };
+
+  it('carries off what the walls do not: the balance holds at the root', () => {
+    for (const watts of [2, 20, 200]) {
+      const rise = airRise(watts, 1.5, vents, 0.6, 25);
+      const carried = 1.2 * 1005 * stackFlow(vents, 0.6, rise, 25) * rise;
+      expect(carried + 1.5 * rise).toBeCloseTo(watts, 6);
+    }
+  });
+
+  it('by vents alone follows the two-thirds power of the heat', () => {
+    // watts ∝ rise^1.5.
+    const [one, eight] = [10, 80].map((watts) => airRise(watts, 1e-9, vents, 0.6, 25));
+    expect(eight! / one!).toBeCloseTo(4, 6);
+  });
+
+  it('without them, or without heat, is as of a closed case', () => {
+    expect(airRise(30, 1.5, null, 0.6, 25)).toBe(20);
+    expect(airRise(0, 1.5, vents, 0.6, 25)).toBe(0);
+    expect(stackFlow(vents, 0.6, -5, 25)).toBe(0);
   });
 });

@@ -4,6 +4,7 @@ import { useBoxEvaluation, useEvaluation } from '../../evaluation/evaluation-sto
 import { useLength } from '../../view/use-length';
 import { DrawingField, OwnFontField } from './artwork-source';
 import { BlockField } from './block-field';
+import { VentsField } from './vents-field';
 import { choicesOf, useCatalogue } from '../catalogue-context';
 import { SplitFields } from './letters/split-fields';
 
@@ -218,6 +219,7 @@ export const CaseStep = () => {
         }
       />
       <BlockField />
+      <VentsField />
     </>
   );
 };

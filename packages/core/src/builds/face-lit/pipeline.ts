@@ -86,6 +86,7 @@ export const faceLitPipeline: Build<FaceLitAssembly, FaceLitResults>['pipeline']
         areaM2: (Math.abs(outlineArea(outline)) * (1 + backShare) + roundMm * depthMm) / 1e6,
         closed: true,
         outLm,
+        vents: null,
       };
     }),
     parts: remember((...[brief, assembly, geometry, materials, runs, letters, circuit]: PartArguments) => {
@@ -145,7 +146,7 @@ export const faceLitPipeline: Build<FaceLitAssembly, FaceLitResults>['pipeline']
       circuit,
     );
     const shedding = stages.shedding.run(outline, geometry.outside.depthMm, glow.balance.outLm);
-    const heat = stages.heat.run(brief, materials.strip, circuit, shedding);
+    const heat = stages.heat.run(brief, power, materials.strip, circuit, shedding);
     const facts = [brief, assembly, geometry, materials, runs, letters, circuit] as const;
     const parts = stages.parts.run(...facts);
     const packing = stages.packing.run(parts, runs, materials.strip, catalogue, brief.quantity);

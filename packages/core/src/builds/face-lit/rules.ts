@@ -9,7 +9,7 @@ import {
   strokeTooNarrow,
   wiresOverEdges,
 } from '../letter-strip-rules.js';
-import { tooHot } from '../heat-rules.js';
+import { faceTooHot, tapeLetsGo, tooHot } from '../heat-rules.js';
 import { dotsShow, tooDim, unevenCorners, type FaceRemedies } from '../lit-face-rules.js';
 import { deepenCans, whiterCans } from './candidates.js';
 import { returnTooTight } from './return-rules.js';
@@ -39,6 +39,8 @@ export const faceLitRules: readonly Rule<FaceLitResults>[] = [
     dropLines(results),
     deepenCans(results),
   ]),
+  faceTooHot<FaceLitResults>((results) => [dropLines(results), deepenCans(results)]),
+  tapeLetsGo,
   bendsTooTight,
   lettersBetweenCutMarks,
 ];

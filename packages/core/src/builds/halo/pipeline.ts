@@ -52,7 +52,12 @@ export const haloPipeline: Build<HaloAssembly, HaloResults>['pipeline'] = (catal
     jumpers: remember(jumpersOf),
     section: remember(haloSection),
     glow: remember(haloGlowOfParts),
-    shedding: remember((areaMm2: number, outLm: number) => ({ areaM2: (2 * areaMm2) / 1e6, closed: false, outLm })),
+    shedding: remember((areaMm2: number, outLm: number) => ({
+      areaM2: (2 * areaMm2) / 1e6,
+      closed: false,
+      outLm,
+      vents: null,
+    })),
     parts: remember((...[brief, assembly, geometry, materials, runs, posts, letters, circuit]: PartArguments) => {
       const facts = { brief, assembly, geometry, materials, runs, posts, letters };
       return sumParts(haloParts(facts), haloBought(catalogue, facts, circuit));
@@ -140,7 +145,7 @@ export const haloPipeline: Build<HaloAssembly, HaloResults>['pipeline'] = (catal
       light.setbackMm,
     );
     const shedding = stages.shedding.run(Math.abs(outlineArea(outline)), glow.outLm);
-    const heat = stages.heat.run(brief, materials.strip, circuit, shedding);
+    const heat = stages.heat.run(brief, power, materials.strip, circuit, shedding);
     const facts = [brief, assembly, geometry, materials, runs, posts, letters, circuit] as const;
     const parts = stages.parts.run(...facts);
     const packing = stages.packing.run(parts, runs, materials.strip, catalogue, brief.quantity);

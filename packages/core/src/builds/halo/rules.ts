@@ -1,7 +1,7 @@
 import type { HaloResults } from '../../evaluate/types.js';
 import { partOverSheet, supplyTooSmall, type Rule } from '../../findings/index.js';
 import { letterOverBed, splitMisses } from '../letter-bed-rules.js';
-import { tooHot } from '../heat-rules.js';
+import { tapeLetsGo, tooHot } from '../heat-rules.js';
 import { dropLines } from '../letter-candidates.js';
 import {
   edgeUneven,
@@ -40,6 +40,7 @@ export const haloRules: readonly Rule<HaloResults>[] = [
   haloTooDim,
   lightLeaks,
   tooHot<HaloResults>({ sheds: 'the backs', goes: 'go into the backs' }, (results) => [dropLines(results)]),
+  tapeLetsGo,
   bendsTooTight,
   lettersBetweenCutMarks,
   jumpersInTheOpen,

@@ -1,6 +1,8 @@
 import type { Catalogue } from '../../catalogue/index.js';
 import type { BoxResults } from '../../evaluate/types.js';
 import type { Remedy } from '../../findings/index.js';
+import { ventLeakLm } from '../../heat/index.js';
+import { ventChoices, ventsOf } from './vents.js';
 
 const at = 'assemblies.0';
 
@@ -24,6 +26,25 @@ export const deepen = (results: BoxResults): Remedy => {
       })),
   };
 };
+
+/** Holes through the bottom and the top return, from few to many; each says what light it lets out. */
+export const ventCase = ({ glow, geometry, assembly }: BoxResults): Remedy => ({
+  id: 'vent',
+  candidates: ventChoices
+    .filter(({ diameterMm }) => diameterMm < geometry.inside.depthMm / 2)
+    .filter(({ count, diameterMm }) => {
+      const given = assembly.case.vents;
+      return !given || count * diameterMm ** 2 > given.count * given.diameterMm ** 2;
+    })
+    .map((vents) => {
+      const leak = ventLeakLm(ventsOf(geometry, vents, glow.incidentLm)!);
+      const share = (100 * leak) / Math.max(1, glow.balance.outLm);
+      return {
+        label: `${vents.count} vents of ${vents.diameterMm} mm, bottom and top; they leak ${leak.toFixed(1)} lm, ${share.toFixed(2)} % of the light`,
+        change: [{ path: `${at}.case.vents`, value: vents }],
+      };
+    }),
+});
 
 const numberWords = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'];
 const inWords = (count: number): string => numberWords[count] ?? String(count);

@@ -3,6 +3,7 @@ import { moveOutline, outlineArea, rectRing, subtract, type Outline, type Point 
 import type { CutPart, PartLayer, PartShape } from '../../parts/index.js';
 import type { PartFacts } from './types.js';
 import { secondPlayMm } from './second-sheet.js';
+import { ventHoles } from './vents.js';
 
 const screwEveryMm = 150;
 const screwHoleMm = 3;
@@ -197,6 +198,8 @@ const memberPart = (member: Member, facts: PartFacts): CutPart => {
   const backMm = geometry.back.thicknessMm;
   const lead =
     brief.leadExit === member.name ? [leadHole(lengthMm / 2, Math.min(backMm + leadAboveBackMm, widthMm / 2))] : [];
+  const upright = member.name === 'left' || member.name === 'right';
+  const vents = upright ? [] : ventHoles(facts.design.vents ?? null, lengthMm, widthMm);
   const cut = member.seats.reduce((sum, seat) => sum + seat.widthMm * seat.depthMm * (lengthMm - 2 * seat.stopMm), 0);
   const seatNote = member.seats
     .map(
@@ -219,7 +222,7 @@ const memberPart = (member: Member, facts: PartFacts): CutPart => {
     layers: [
       cutOut(lengthMm, widthMm),
       ...layer('seat', seats),
-      ...layer('drill', [...cornerHoles(member, facts), ...lead]),
+      ...layer('drill', [...cornerHoles(member, facts), ...lead, ...vents]),
     ],
   };
 };

@@ -7,7 +7,7 @@ import { sumParts } from '../../parts/index.js';
 import { planOf } from '../../plan/index.js';
 import { success } from '../../result.js';
 import type { BoxResults } from '../../evaluate/types.js';
-import type { LightboxAssembly } from '../../design/index.js';
+import type { CaseDesign, LightboxAssembly } from '../../design/index.js';
 import { recomputedOf, commonStages } from '../common-stages.js';
 import type { Build } from '../types.js';
 import { boxRouter } from '../wire-routes.js';
@@ -19,6 +19,7 @@ import { lightboxRuns } from './runs.js';
 import { lightboxSection } from './section.js';
 import { sheddingArea } from './shedding-area.js';
 import { lightboxSteps } from './steps.js';
+import { ventsOf } from './vents.js';
 
 /** The stages of a light box, in the order of the work. */
 export const lightboxPipeline: Build<LightboxAssembly, BoxResults>['pipeline'] = (catalogue, fonts, wish) => {
@@ -51,10 +52,11 @@ export const lightboxPipeline: Build<LightboxAssembly, BoxResults>['pipeline'] =
           wish,
         }),
     ),
-    shedding: remember((geometry: BoxResults['geometry'], outLm: number) => ({
+    shedding: remember((geometry: BoxResults['geometry'], vents: CaseDesign['vents'], glow: BoxResults['glow']) => ({
       areaM2: sheddingArea(geometry),
       closed: true,
-      outLm,
+      outLm: glow.balance.outLm,
+      vents: ventsOf(geometry, vents ?? null, glow.incidentLm),
     })),
     parts: remember(
       (...[brief, mode, mirrored, design, geometry, materials, runs, lettering, circuit]: PartArguments) => {
@@ -124,8 +126,8 @@ export const lightboxPipeline: Build<LightboxAssembly, BoxResults>['pipeline'] =
       circuit,
       lettering,
     );
-    const shedding = stages.shedding.run(geometry, glow.balance.outLm);
-    const heat = stages.heat.run(brief, materials.strip, circuit, shedding);
+    const shedding = stages.shedding.run(geometry, assembly.case.vents, glow);
+    const heat = stages.heat.run(brief, power, materials.strip, circuit, shedding);
     const facts = [
       brief,
       artwork.mode,

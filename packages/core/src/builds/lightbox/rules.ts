@@ -1,8 +1,8 @@
 import type { BoxResults } from '../../evaluate/types.js';
 import { overBed, supplyTooSmall, type Rule } from '../../findings/index.js';
-import { addRows, closerEnds, deepen, dropRows, whiterLining } from './candidates.js';
+import { addRows, closerEnds, deepen, dropRows, ventCase, whiterLining } from './candidates.js';
 import { faceBinds, largerThanSheet, lettersOverhang, tooShallow } from './case-rules.js';
-import { tooHot } from '../heat-rules.js';
+import { faceTooHot, tapeLetsGo, tooHot } from '../heat-rules.js';
 import { dotsShow, tooDim, unevenCorners, type FaceRemedies } from '../lit-face-rules.js';
 import { betweenCutMarks, noStrip, reelShort } from './strip-rules.js';
 
@@ -18,9 +18,12 @@ export const lightboxRules: readonly Rule<BoxResults>[] = [
   tooDim(remedies),
   unevenCorners(remedies),
   tooHot<BoxResults>({ sheds: 'the case', goes: 'stay in the case' }, (results) => [
+    ventCase(results),
     dropRows(results),
     deepen(results),
   ]),
+  faceTooHot<BoxResults>((results) => [ventCase(results), dropRows(results), deepen(results)]),
+  tapeLetsGo,
   faceBinds,
   lettersOverhang,
   overBed,

@@ -45,9 +45,13 @@ export const PowerStep = () => {
       <PiecesTable evaluation={evaluation} />
       <h3 className="mt-3 font-bold">Wires inside</h3>
       <WiresTable evaluation={evaluation} />
-      <p className="mt-2 text-[13px] text-soft">
-        Strip {Math.round(heat.stripC.low)}–{Math.round(heat.stripC.high)} °C, face {Math.round(heat.faceC.low)}–
-        {Math.round(heat.faceC.high)} °C when lit for good in {heat.surroundingC} °C.
+      <h3 className="mt-3 font-bold">Heat</h3>
+      <p className="text-[13px] text-soft">
+        {heat.watts.toFixed(1)} W stay as heat. Lit for good in {heat.surroundingC} °C: air inside{' '}
+        {Math.round(heat.airInsideC.low)}–{Math.round(heat.airInsideC.high)} °C, strip {Math.round(heat.stripC.low)}–
+        {Math.round(heat.stripC.high)} °C of {evaluation.materials.strip.maxBoardC} °C, face{' '}
+        {Math.round(heat.faceC.low)}–{Math.round(heat.faceC.high)} °C.
+        {heat.vents !== null && ` Vents leak ${heat.vents.leakLm.toFixed(1)} lm.`} A soak with a thermometer tells more.
       </p>
       <p className="mt-2 border-l-4 border-caution pl-2 text-[13px]">
         Mains wiring, hard-wired supplies and outdoor signs: local electrical and sign codes, a listed supply, a

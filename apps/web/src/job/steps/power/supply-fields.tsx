@@ -97,6 +97,20 @@ export const SupplyFields = ({ evaluation }: { readonly evaluation: Evaluation }
         hint={supplyHint(evaluation)}
       />
       <NumberField label="Supplies" path="power.supplyCount" />
+      <ChoiceField
+        label="It stands"
+        path="power.supplyPlace"
+        otherwise="outside"
+        choices={[
+          { value: 'outside', label: 'at the end of the lead' },
+          { value: 'inside', label: 'inside the piece' },
+        ]}
+        hint={
+          evaluation.heat.supplyWatts > 0
+            ? `it adds ${evaluation.heat.supplyWatts.toFixed(1)} W of heat there (typical)`
+            : undefined
+        }
+      />
       <NumberField label="Headroom" path="power.headroomShare" unit="%" scale={100} step={5} />
       <OtherSupplies evaluation={evaluation} />
       <p className="mt-1 text-[13px] text-soft">
