@@ -41,6 +41,7 @@ export {
 export type { Carrier, Chain, Circuit, Joint, WireRun } from './circuit/index.js';
 export type { Cost, CostLine } from './cost/index.js';
 export * from './demo/index.js';
+export { wiringDiagram, type Diagram, type DiagramBox, type DiagramLink } from './diagram/index.js';
 export * from './design/index.js';
 export {
   createEvaluator,

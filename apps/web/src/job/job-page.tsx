@@ -22,6 +22,7 @@ import { Slice } from './slice';
 import { StepPanel } from './step-panel';
 import { isWorkStep } from './step-names';
 import { keys, useShortcuts } from './use-shortcuts';
+import { WiringDiagram } from './wiring-diagram';
 import { WorkLine } from './work-line';
 
 const after = (ms: number, work: () => void): (() => void) => {
@@ -113,7 +114,7 @@ export const JobPage = () => {
               <main className="no-print flex min-w-0 flex-1 flex-col max-lg:min-h-[560px]">
                 <h1 className="sr-only">{job?.name}</h1>
                 <LitView />
-                {step === 'cut' ? <SheetLayout /> : <Slice />}
+                {step === 'cut' ? <SheetLayout /> : step === 'power' ? <WiringDiagram /> : <Slice />}
               </main>
               <StepPanel step={step} />
             </>

@@ -11,6 +11,7 @@ import { solidFiles } from './solid-files.js';
 import { templatesOf } from './template-pdf.js';
 import { tiledPdf } from './tiled-pdf.js';
 import { toolpathPart } from './toolpath.js';
+import { labelsPdf, wiringPdf } from './wiring-pdf.js';
 
 export { fileName, type PackFile } from './file-name.js';
 export { lightMaps, lightZip, luminanceCsv, luminancePfm, luminancePng16 } from './light-maps.js';
@@ -18,6 +19,7 @@ export { partDxf } from './dxf.js';
 export { partsCsv, stripCsv, wiringCsv } from './parts-csv.js';
 export { litPng } from './png.js';
 export { partSvg, pathData } from './svg.js';
+export { endLabels, labelsPdf, wiringPdf } from './wiring-pdf.js';
 export { templatePdf, templatesOf } from './template-pdf.js';
 export { checkSquareMm, tiledPdf, type Paper, type Template } from './tiled-pdf.js';
 
@@ -31,6 +33,15 @@ const templateFiles = (evaluation: Evaluation): Promise<readonly PackFile[]> =>
         bytes: await tiledPdf(template, paper),
       })),
     ),
+  );
+
+/** The wiring plan and the labels of its ends, for both papers. */
+const wiringFiles = (evaluation: Evaluation): Promise<readonly PackFile[]> =>
+  Promise.all(
+    (['a4', 'letter'] as const).flatMap((paper) => [
+      wiringPdf(evaluation, paper).then((bytes) => ({ path: `wiring-${paper}.pdf`, bytes })),
+      labelsPdf(evaluation, paper).then((bytes) => ({ path: `labels-${paper}.pdf`, bytes })),
+    ]),
   );
 
 const drawings = (folder: string, part: CutPart): readonly PackFile[] => [
@@ -66,6 +77,7 @@ export const benchPack = async (evaluation: Evaluation): Promise<readonly PackFi
     { path: 'wiring.csv', bytes: strToU8(`\uFEFF${wiringCsv(evaluation)}`) },
     { path: 'lit-dusk.png', bytes: litPng(evaluation, 'evening', litViewPx) },
     ...(await templateFiles(evaluation)),
+    ...(await wiringFiles(evaluation)),
     ...solidFiles(evaluation),
     ...partFiles(evaluation),
   ];

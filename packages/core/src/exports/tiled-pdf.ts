@@ -4,12 +4,12 @@ import type { Point } from '../outlines/index.js';
 export type Paper = 'a4' | 'letter';
 
 /** Landscape paper, mm. */
-const papers: Readonly<Record<Paper, { readonly widthMm: number; readonly heightMm: number }>> = {
+export const papers: Readonly<Record<Paper, { readonly widthMm: number; readonly heightMm: number }>> = {
   a4: { widthMm: 297, heightMm: 210 },
   letter: { widthMm: 279.4, heightMm: 215.9 },
 };
 
-const pointsPerMm = 72 / 25.4;
+export const pointsPerMm = 72 / 25.4;
 /** Kept clear on every side: most printers cannot reach it (mm). */
 const marginMm = 12;
 /** Each tile repeats this much of its neighbour, to glue by (mm). */
@@ -48,7 +48,7 @@ export const dashed = (tile: Tile, x1: number, y1: number, x2: number, y2: numbe
   tile.page.drawLine({ start: at(tile, x1, y1), end: at(tile, x2, y2), thickness: 0.5, color, dashArray: [6, 4] });
 
 /** Helvetica here has no letters beyond Latin-1; others become a question mark. */
-const printable = (value: string): string => value.replace(/[^\x20-\x7e\xa0-\xff]/g, '?');
+export const printable = (value: string): string => value.replace(/[^\x20-\x7e\xa0-\xff]/g, '?');
 
 export const text = (tile: Tile, value: string, x: number, y: number, size = 8, color = ink): void =>
   tile.page.drawText(printable(value), { ...at(tile, x, y), size, font: tile.font, color });

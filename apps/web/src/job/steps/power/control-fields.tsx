@@ -58,7 +58,7 @@ export const ControlFields = ({ evaluation }: { readonly evaluation: Evaluation 
   return (
     <>
       <ChoiceField
-        label="The customer sets it"
+        label="Customer sets it"
         path="brief.control"
         otherwise="switch"
         choices={[
@@ -71,11 +71,7 @@ export const ControlFields = ({ evaluation }: { readonly evaluation: Evaluation 
         label="Controller"
         path="power.controllerId"
         otherwise="auto"
-        choices={[
-          { value: 'auto', label: 'chosen by strip and load' },
-          { value: 'none', label: 'none' },
-          ...choicesOf(suited),
-        ]}
+        choices={[{ value: 'auto', label: 'chosen by load' }, { value: 'none', label: 'none' }, ...choicesOf(suited)]}
         hint={driveHint(evaluation)}
       />
       {circuit.drive.controller !== null && (

@@ -102,7 +102,7 @@ export const SupplyFields = ({ evaluation }: { readonly evaluation: Evaluation }
         path="power.supplyPlace"
         otherwise="outside"
         choices={[
-          { value: 'outside', label: 'at the end of the lead' },
+          { value: 'outside', label: 'by the socket' },
           { value: 'inside', label: 'inside the piece' },
         ]}
         hint={

@@ -1,0 +1,2 @@
+export type { Diagram, DiagramBox, DiagramKind, DiagramLink } from './types.js';
+export { wiringDiagram } from './wiring-diagram.js';
