@@ -40,6 +40,16 @@ export {
 } from './faults/index.js';
 export type { Carrier, Chain, Circuit, Joint, WireRun } from './circuit/index.js';
 export type { Cost, CostLine } from './cost/index.js';
+export {
+  benchDesign,
+  commissionSteps,
+  judgeReading,
+  readingWords,
+  temperatureAt,
+  type BenchSetting,
+  type CommissionStep,
+  type ThermometerPlace,
+} from './commissioning/index.js';
 export * from './demo/index.js';
 export { wiringDiagram, type Diagram, type DiagramBox, type DiagramLink } from './diagram/index.js';
 export * from './design/index.js';

@@ -1,4 +1,4 @@
-import { renderFace, renderFalseColour, type Ambient, type Evaluation } from '@vitrum/core';
+import { renderFace, renderFalseColour, type Ambient, type Evaluation, type Exposure } from '@vitrum/core';
 import { useEffect, useRef } from 'react';
 import { rectOnScreen, type FrontView } from './front-view';
 
@@ -9,21 +9,25 @@ interface FaceCanvasProps {
   readonly lit: boolean;
   /** Luminance at the top of the scale; null shows the true picture. */
   readonly falseTop: number | null;
+  /** What the eye is used to. */
+  readonly exposure: Exposure;
 }
 
 /** The lit face, a cell a pixel, stretched smoothly over its place. */
-export const FaceCanvas = ({ evaluation, view, ambient, lit, falseTop }: FaceCanvasProps) => {
+export const FaceCanvas = ({ evaluation, view, ambient, lit, falseTop, exposure }: FaceCanvasProps) => {
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     const picture =
-      falseTop === null ? renderFace(evaluation, ambient, lit, false) : renderFalseColour(evaluation, falseTop);
+      falseTop === null
+        ? renderFace(evaluation, ambient, lit, false, exposure)
+        : renderFalseColour(evaluation, falseTop);
     const target = canvas.current;
     const context = target?.getContext('2d');
     if (!target || !context) return;
     target.width = picture.width;
     target.height = picture.height;
     context.putImageData(new ImageData(new Uint8ClampedArray(picture.data), picture.width, picture.height), 0, 0);
-  }, [evaluation, ambient, lit, falseTop]);
+  }, [evaluation, ambient, lit, falseTop, exposure]);
   const place = rectOnScreen(view, evaluation.glow.grid.area);
   return (
     <canvas

@@ -8,7 +8,8 @@ import {
   type Evaluation,
 } from '@vitrum/core';
 import { Maximize, Minus, Plus, Ruler } from 'lucide-react';
-import { useRef, useState, type PointerEvent, type ReactNode } from 'react';
+import { useMemo, useRef, useState, type PointerEvent, type ReactNode } from 'react';
+import { useBench } from '../bench/bench-store';
 import { useEvaluation } from '../evaluation/evaluation-store';
 import { overlayNames, toggleOverlay, useView, type Overlay } from '../view/view-store';
 import { FaceCanvas } from './face-canvas';
@@ -68,18 +69,23 @@ const overlaysOf = ({ build }: Evaluation): readonly Overlay[] =>
 
 interface RoomProps {
   readonly evaluation: Evaluation;
+  /** The same piece as the bench’s controller is set; the piece itself otherwise. */
+  readonly shown: Evaluation;
+  readonly switchedOn: boolean;
 }
 
-const Room = ({ evaluation }: RoomProps) => {
+const Room = ({ evaluation, shown, switchedOn }: RoomProps) => {
   const room = useRef<HTMLDivElement>(null);
   const size = useSize(room);
-  const { ambient, lit, overlays, unit, shownFinding } = useView();
+  const { ambient, lit: lightsOn, overlays, unit, shownFinding } = useView();
+  const lit = lightsOn && switchedOn;
   const [hand, setHand] = useState(fitted);
   const [measuring, setMeasuring] = useState<Measuring | null>(null);
   const pan = useRef<{ readonly x: number; readonly y: number; readonly hand: typeof hand } | null>(null);
 
   const view = frontView(fittedSize(evaluation), size, hand);
   const exposure = exposureFor(evaluation, ambient, lit);
+  const usual = useMemo(() => exposureFor(evaluation, ambient, lightsOn), [evaluation, ambient, lightsOn]);
   const wall =
     evaluation.build === 'halo' ? surfaceColour(evaluation.glow.unlitRgb, exposure) : surroundColour(wallRgb, exposure);
   const brightWall = Number(/\d+/.exec(wall)?.[0] ?? 0) > 120;
@@ -123,7 +129,7 @@ const Room = ({ evaluation }: RoomProps) => {
       }}
     >
       {size.width > 0 && (
-        <FaceCanvas evaluation={evaluation} view={view} ambient={ambient} lit={lit} falseTop={falseTop} />
+        <FaceCanvas evaluation={shown} view={view} ambient={ambient} lit={lit} falseTop={falseTop} exposure={usual} />
       )}
       <svg
         role="group"
@@ -148,7 +154,7 @@ const Room = ({ evaluation }: RoomProps) => {
             <path d="M0 0L10 5L0 10z" fill="#ffd27a" />
           </marker>
         </defs>
-        <FrontShapes evaluation={evaluation} view={view} ambient={ambient} lit={lit} />
+        <FrontShapes evaluation={shown} view={view} ambient={ambient} lit={lit} />
         {overlays.includes('strip') && (
           <>
             <BlockMark evaluation={evaluation} view={view} />
@@ -222,6 +228,7 @@ const Room = ({ evaluation }: RoomProps) => {
 export const LitView = () => {
   const evaluation = useEvaluation((state) => state.evaluation);
   const problems = useEvaluation((state) => state.problems);
+  const bench = useBench();
   if (evaluation === null)
     return (
       <div
@@ -233,5 +240,11 @@ export const LitView = () => {
           : 'Lighting the piece …'}
       </div>
     );
-  return <Room evaluation={evaluation} />;
+  return (
+    <Room
+      evaluation={evaluation}
+      shown={bench.setting === null ? evaluation : (bench.evaluation ?? evaluation)}
+      switchedOn={bench.switchedOn}
+    />
+  );
 };

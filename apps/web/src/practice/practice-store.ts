@@ -111,6 +111,10 @@ export const connectPractice = (thread: FaultThread) => {
         }));
       case 'refused':
         return usePractice.setState({ problem: data.sentence });
+      // Practice measures by probes alone.
+      case 'read':
+      case 'ohms':
+        return undefined;
     }
   };
   return {

@@ -62,11 +62,17 @@ export const groupOfLeds = ({ leds }: Pick<LightRuns, 'leds'>, placed: PlacedNet
   });
 };
 
-/** Light of each LED as it is set, against the nominal light of that mix: by its group’s channels, its zone and the level. */
+/**
+ * Light of each LED as it is set, against the nominal light of that mix: by its group’s channels, its zone and the level.
+ * Groups from `told` on are pixels that the controller does not know of.
+ */
 export const fluxShares = (
   groupOf: Uint32Array,
   groups: Groups,
   weights: readonly number[],
   levelOf: (segment: number) => number,
+  told: number,
 ): Float64Array =>
-  Float64Array.from(groupOf, (group) => levelOf(groups.segment[group]!) * weighed(groups.shares, weights, group));
+  Float64Array.from(groupOf, (group) =>
+    group < told ? levelOf(groups.segment[group]!) * weighed(groups.shares, weights, group) : 0,
+  );

@@ -235,6 +235,7 @@ export const wireUp = (
       setGroups,
       channels.map(({ lumensPerM, level }) => lumensPerM * level),
       levelOf,
+      laid.pixels > 0 ? (power.pixelCount ?? Infinity) : Infinity,
     ),
     zoneLevels,
     voltageV,

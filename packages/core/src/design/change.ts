@@ -44,6 +44,8 @@ const mayBeAbsent: ReadonlySet<string> = new Set([
   'arrangement',
   'seriesPairs',
   'crossings',
+  'pixelCount',
+  'proof',
   'vents',
   'supplyPlace',
 ]);

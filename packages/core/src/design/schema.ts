@@ -365,6 +365,13 @@ const power = z
       .max(8)
       .optional()
       .describe('Pieces that are switched apart from the others, each zone with a level of its own.'),
+    pixelCount: z
+      .number()
+      .int()
+      .min(0)
+      .max(100_000)
+      .optional()
+      .describe('Pixels that the controller is set to; those beyond stay dark. As many as there are when left out.'),
     controllerId: z
       .union([z.literal('auto'), z.literal('none'), id])
       .optional()
@@ -393,6 +400,21 @@ const power = z
   })
   .describe('Supply, wire and feeding; shared by all assemblies.');
 
+const proof = z
+  .looseObject({
+    readings: z
+      .array(
+        z.looseObject({
+          id: z.string().min(1).max(80).describe('What was measured: a step of commissioning.'),
+          value: z.number().min(-1e5).max(1e5).describe('In V, A or °C, as the step asks.'),
+          on: z.string().regex(/^\d{4}-\d{2}-\d{2}$/),
+        }),
+      )
+      .max(6000),
+  })
+  .optional()
+  .describe('What was measured at the real bench.');
+
 /**
  * The design document, version 1. Objects are loose: fields this program does not know are kept as they came.
  * `docs/design-format.md` is generated from this.
@@ -407,6 +429,7 @@ export const designSchema = z.looseObject({
     .min(1)
     .max(1),
   power,
+  proof,
 });
 
 type Frozen<T> = T extends readonly (infer Item)[]

@@ -4,6 +4,7 @@ import type { Design } from '../design/index.js';
 import { createEvaluator } from '../evaluate/index.js';
 import type { Point3 } from '../light-runs/index.js';
 import { boardOf, resistorsOf, wireWords, wiresOf, type Board } from './board.js';
+import { ohmsBetween, type Tip } from './continuity.js';
 import { diagnosisOf, nextProbe, suspectsLeft, type Diagnosis, type Signs, type Suspect } from './diagnose.js';
 import { faultWords } from './list-faults.js';
 import { hiddenFault, parFor, showAlike, type Level } from './practice.js';
@@ -28,6 +29,9 @@ export type FaultRequest = { readonly id: number } & (
   | { readonly kind: 'hide'; readonly level: Level; readonly seed: number }
   | { readonly kind: 'measure'; readonly probe: number }
   | { readonly kind: 'name'; readonly fault: number }
+  /** A reading of the sound circuit: every channel on, one alone, or switched off. */
+  | { readonly kind: 'read'; readonly probe: number; readonly on: 'all' | 'none' | number }
+  | { readonly kind: 'ohms'; readonly one: Tip; readonly other: Tip }
   | { readonly kind: 'explain'; readonly signs: Signs }
 );
 
@@ -51,6 +55,9 @@ export type FaultReply = { readonly id: number } & (
       readonly par: number;
     }
   | { readonly kind: 'measured'; readonly probe: number; readonly value: number; readonly judged: Judged }
+  | { readonly kind: 'read'; readonly value: number }
+  /** Null when nothing joins the tips. */
+  | { readonly kind: 'ohms'; readonly ohm: number | null }
   | { readonly kind: 'named'; readonly right: boolean; readonly answer: string | null }
   | {
       readonly kind: 'explained';
@@ -75,6 +82,13 @@ const drawingOf = (board: Board, paths: BoardDrawing['pieces']): BoardDrawing =>
     .filter((wire) => resistorsOf(board, wire).length > 0)
     .map((wire) => ({ wire, name: wireWords(board, wire) })),
 });
+
+/** What a probe reads on a sound bench with every channel on, with one alone, or switched off. */
+const readingWith = (sound: Bench, probe: Probe, on: 'all' | 'none' | number): number => {
+  if (on === 'none') return probe.kind === 'colour' ? -1 : 0;
+  if (on === 'all' || sound.board.colours.length === 0 || probe.kind === 'colour') return readingOf(sound, probe);
+  return readingOf({ ...sound, solution: sound.inColour(on) }, probe);
+};
 
 /** A bench in a thread of its own: one circuit at a time, perhaps with a hidden fault. Mutable; one for each page. */
 export const createFaultSession = (fonts: FontBook): ((request: FaultRequest) => FaultReply) => {
@@ -134,6 +148,15 @@ export const createFaultSession = (fonts: FontBook): ((request: FaultRequest) =>
         unexplained,
         next: next === null ? null : probes.indexOf(next.probe),
       };
+    }
+    if (request.kind === 'read') {
+      const probe = probes[request.probe];
+      if (probe === undefined) return { id, kind: 'refused', sentence: 'there is no such place to measure' };
+      return { id, kind: 'read', value: readingWith(sound, probe, request.on) };
+    }
+    if (request.kind === 'ohms') {
+      const ohm = ohmsBetween(board, sound.network, request.one, request.other);
+      return { id, kind: 'ohms', ohm: Number.isFinite(ohm) ? ohm : null };
     }
     if (hidden === null) return { id, kind: 'refused', sentence: 'no fault is hidden yet' };
     if (request.kind === 'measure') {

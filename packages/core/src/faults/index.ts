@@ -8,6 +8,7 @@ export {
   type Signs,
   type Suspect,
 } from './diagnose.js';
+export { ohmsBetween, type Tip } from './continuity.js';
 export { faultsOf, faultWords } from './list-faults.js';
 export { hiddenFault, parFor, scoreOf, showAlike, type Level } from './practice.js';
 export {

@@ -138,3 +138,31 @@ export const dataTooFar: Rule = ({ results, catalogue }) => {
     ],
   };
 };
+
+/** Pixels that the controller is not told of. */
+const untold = ({ circuit, design }: StageResults): number =>
+  circuit.pixels === 0 ? 0 : Math.max(0, circuit.pixels - (design.power.pixelCount ?? circuit.pixels));
+
+/** The controller is set to fewer pixels than there are: the rest stays dark. */
+export const pixelCountShort: Rule = ({ results }) => {
+  const missing = untold(results);
+  if (missing === 0) return null;
+  const { pixels } = results.circuit;
+  return {
+    id: 'pixel-count',
+    severity: 'fix',
+    step: 'power',
+    what: `${missing} pixel${missing === 1 ? ' is' : 's are'} not told of`,
+    why: `The controller is set to ${pixels - missing} pixels; there are ${pixels}. Those beyond stay dark.`,
+    numbers: [{ label: 'left dark', value: missing, unit: 'pixels' }],
+    where: wholeFront(results),
+    target: {
+      label: 'left dark',
+      better: 'lower',
+      unit: 'pixels',
+      read: untold,
+      settled: (tried) => untold(tried) === 0,
+    },
+    remedies: [oneChange('all-pixels', `Set it to ${pixels} pixels`, 'power.pixelCount', pixels)],
+  };
+};

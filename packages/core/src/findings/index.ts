@@ -1,6 +1,6 @@
 import { cornersRound, countersLoose, gapsLost, strokesThin } from './artwork-rules.js';
 import { colourDrifts } from './colour-rules.js';
-import { dataTooFar, sensorHidden, wrongController } from './drive-rules.js';
+import { dataTooFar, pixelCountShort, sensorHidden, wrongController } from './drive-rules.js';
 import { overRating } from './power-rules.js';
 import { seriesImpossible, unequalSeries } from './series-rules.js';
 import { costsTooMuch, leadDrops, missingLetters, notResolved } from './shared-rules.js';
@@ -42,6 +42,7 @@ const sharedRules: readonly Rule[] = [
   colourDrifts,
   sensorHidden,
   dataTooFar,
+  pixelCountShort,
   supplyInTheWet,
   jointsInTheWet,
   batteryEmpty,

@@ -119,11 +119,16 @@ const layersOf = (evaluation: Evaluation): Layers => {
 
 /**
  * The lit face as it looks under one ambient light, a pixel a cell. With `letters` false the bare face is shown, for
- * drawings that lay sharp letters over it.
+ * drawings that lay sharp letters over it. Another exposure shows it as an eye sees it that is used to another light.
  */
-export const renderFace = (evaluation: Evaluation, ambient: Ambient, lit: boolean, letters: boolean): Picture => {
+export const renderFace = (
+  evaluation: Evaluation,
+  ambient: Ambient,
+  lit: boolean,
+  letters: boolean,
+  exposure = exposureFor(evaluation, ambient, lit),
+): Picture => {
   const { grid, ground, letters: cover, drift } = evaluation.glow;
-  const exposure = exposureFor(evaluation, ambient, lit);
   const { hue, cover: over, groundRgb, coveredShare } = layersOf(evaluation);
   const data = new Uint8ClampedArray(grid.columns * grid.rows * 4);
   const scale = 1 / exposure.whiteCdM2;

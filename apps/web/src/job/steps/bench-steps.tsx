@@ -1,3 +1,4 @@
+import { BenchPanel } from '../../bench/bench-panel';
 import { BrightnessCheck } from '../../calibrate/brightness-check';
 import type { Step } from '@vitrum/core';
 import { Printer } from 'lucide-react';
@@ -158,7 +159,7 @@ export const ProveStep = () => {
     ['Current at the supply', `${circuit.amps.toFixed(2)} A`, 'full white, after a minute'],
     [
       'Voltage at the last LED',
-      `${(materials.strip.voltageV - worst).toFixed(2)} V`,
+      `${Math.max(0, materials.strip.voltageV - worst).toFixed(2)} V`,
       'between the pads of the last cut',
     ],
     [
@@ -191,8 +192,7 @@ export const ProveStep = () => {
     <>
       <PrintButton />
       <p className="text-[13px] text-soft">
-        What the meter and the eye should find once it is lit. All computed; nothing has been measured on this piece
-        yet.
+        What the meter and the eye should find once it is lit; all of it computed.
       </p>
       <table className="w-full">
         <tbody>
@@ -208,6 +208,7 @@ export const ProveStep = () => {
         </tbody>
       </table>
       {evaluation.build === 'lightbox' && <BrightnessCheck evaluation={evaluation} />}
+      <BenchPanel />
       <FindFault />
       <p className="mt-2 border-l-4 border-caution pl-2 text-[13px]">
         Do not leave a new sign lit unattended. Soak it for an hour before it is closed or hung.

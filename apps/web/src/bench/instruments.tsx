@@ -1,0 +1,142 @@
+import { temperatureAt, type Evaluation, type ThermometerPlace } from '@vitrum/core';
+import { useEffect, useState } from 'react';
+import { useDocument } from '../document/document-store';
+import { useCatalogue } from '../job/catalogue-context';
+import type { Held } from '../practice/bench-drawing';
+import { mannerWords, probesAt, readingText } from '../practice/probe-at';
+import { LabelledChoice } from '../ui/labelled-choice';
+import { useBench } from './bench-store';
+import { meterLink, useMeter } from './meter-store';
+
+const thermometerPlaces: readonly { readonly value: ThermometerPlace; readonly label: string }[] = [
+  { value: 'strip', label: 'on the strip' },
+  { value: 'air', label: 'in the air inside' },
+  { value: 'face', label: 'on the face' },
+];
+
+const Display = ({ label, children }: { readonly label: string; readonly children: string }) => (
+  <p
+    role="status"
+    aria-label={label}
+    className="figure border border-ink bg-[#dfe5d2] px-2 py-1 text-right text-xl text-[#14160f]"
+  >
+    {children}
+  </p>
+);
+
+/** Volts, amperes by clamp, and continuity, read off the design’s own circuit. */
+const Meter = () => {
+  const { opened, value, ohm, problem } = useMeter();
+  const { setting, switchedOn } = useBench();
+  const [held, setHeld] = useState('');
+  const [probe, setProbe] = useState(-1);
+  const [far, setFar] = useState('');
+  if (problem !== null) return <p role="alert">{problem}</p>;
+  if (opened === null) return <p role="status">Laying the circuit out …</p>;
+  const link = meterLink();
+  const on = !switchedOn ? 'none' : typeof setting?.channel === 'number' ? setting.channel : 'all';
+  const { points, clamps } = opened.drawing;
+  const there = probesAt(opened.probes, held === '' ? null : (JSON.parse(held) as Held));
+  const chosen = there.includes(probe) ? probe : (there[0] ?? -1);
+  const point = held.includes('"point"') ? (JSON.parse(held) as { readonly point: string }).point : null;
+  const read = (place: number): void => {
+    setProbe(place);
+    if (place >= 0) link.read(place, on);
+  };
+  return (
+    <div className="space-y-2">
+      <LabelledChoice
+        label="Meter held to"
+        value={held}
+        onChoose={(place) => {
+          setHeld(place);
+          setFar('');
+          read(probesAt(opened.probes, JSON.parse(place) as Held)[0] ?? -1);
+        }}
+        options={[
+          ...points.map(({ id, name }) => ({ value: JSON.stringify({ point: id }), label: name })),
+          ...clamps.map(({ wire, name }) => ({ value: JSON.stringify({ wire }), label: `clamp on ${name}` })),
+        ]}
+        {...(held === '' ? { unchosen: { value: '', label: 'choose a place' } } : {})}
+      />
+      {there.length > 1 && (
+        <LabelledChoice
+          label="Tips"
+          value={chosen}
+          onChoose={read}
+          options={there.map((place) => ({ value: place, label: mannerWords(opened.probes[place]!.probe, opened) }))}
+        />
+      )}
+      <Display label="Meter">{value === null || chosen < 0 ? '–' : readingText(opened, chosen, value)}</Display>
+      {point !== null && (
+        <>
+          <LabelledChoice
+            label="Continuity of plus, switched off, to"
+            value={far}
+            onChoose={(other) => {
+              setFar(other);
+              link.ohms({ point, conductor: 0 }, { point: other, conductor: 0 });
+            }}
+            options={points.filter(({ id }) => id !== point).map(({ id, name }) => ({ value: id, label: name }))}
+            {...(far === '' ? { unchosen: { value: '', label: 'choose the other end' } } : {})}
+          />
+          {far !== '' && (
+            <Display label="Continuity">
+              {ohm === null ? 'open' : ohm < 1 ? `beep, ${(1000 * ohm).toFixed(0)} mΩ` : `${ohm.toFixed(1)} Ω`}
+            </Display>
+          )}
+        </>
+      )}
+    </div>
+  );
+};
+
+/** A thermometer that warms as the piece does. */
+const Thermometer = ({ evaluation }: { readonly evaluation: Evaluation }) => {
+  const { setting, switchedOn, evaluation: set } = useBench();
+  const [place, setPlace] = useState<ThermometerPlace>('strip');
+  const [minutes, setMinutes] = useState(60);
+  const full = evaluation.circuit.watts;
+  const now = (set ?? evaluation).circuit.setWatts;
+  const share = !switchedOn ? 0 : setting === null ? 1 : Math.min(1, full > 0 ? now / full : 0);
+  const { low, high } = temperatureAt(evaluation.heat, place, minutes, share);
+  return (
+    <div className="space-y-2">
+      <LabelledChoice
+        label="Thermometer"
+        value={place}
+        onChoose={setPlace}
+        options={thermometerPlaces.filter(({ value }) => evaluation.build !== 'halo' || value === 'strip')}
+      />
+      <label className="block text-[13px]">
+        {minutes} minutes after it went on
+        <input
+          type="range"
+          min={0}
+          max={120}
+          step={5}
+          className="block w-full"
+          value={minutes}
+          onChange={(event) => setMinutes(Number(event.target.value))}
+        />
+      </label>
+      <Display label="Thermometer">{`${Math.round(low)}–${Math.round(high)} °C`}</Display>
+    </div>
+  );
+};
+
+/** Stand-ins for the meter, the clamp and the thermometer: they read what the design’s circuit would show. */
+export const Instruments = ({ evaluation }: { readonly evaluation: Evaluation }) => {
+  const catalogue = useCatalogue();
+  const design = useDocument((state) => state.design);
+  useEffect(() => {
+    if (design !== null) meterLink().open(design, catalogue);
+  }, [design, catalogue]);
+  return (
+    <div className="space-y-3 rounded-[3px] border border-line p-2">
+      <span className="font-semibold">Instruments</span>
+      <Meter />
+      <Thermometer evaluation={evaluation} />
+    </div>
+  );
+};

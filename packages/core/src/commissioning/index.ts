@@ -1,0 +1,4 @@
+export { benchDesign } from './bench-design.js';
+export { commissionSteps, judgeReading, readingWords } from './steps.js';
+export { temperatureAt, type ThermometerPlace } from './thermometer.js';
+export type { BenchSetting, CommissionStep, Expected, ReadingVerdict } from './types.js';
