@@ -38,10 +38,10 @@ export const tooHot =
       ],
       where: wholeFront(results),
       target: {
-        label: 'strip at least',
+        label: sure ? 'strip at least' : 'strip at most',
         better: 'lower',
         unit: '°C',
-        read: (tried) => Math.round(tried.heat.stripC.low),
+        read: (tried) => Math.round(sure ? tried.heat.stripC.low : tried.heat.stripC.high),
         settled: (tried) => (sure ? tried.heat.stripC.low : tried.heat.stripC.high) <= limit,
       },
       remedies: [changeStrip(cooler), ...ownRemedies(results)],

@@ -5,6 +5,7 @@ import { overRating } from './power-rules.js';
 import { seriesImpossible, unequalSeries } from './series-rules.js';
 import { costsTooMuch, leadDrops, missingLetters, notResolved } from './shared-rules.js';
 import { batteryEmpty, jointsInTheWet, notLimitedPower, supplyInTheWet } from './supply-rules.js';
+import { fedAtWrongEnd, notSolved, wiringContradicts } from './wiring-rules.js';
 import { bareOutdoors, pieceOverReel, runTooLong, wrongColour } from './strip-rules.js';
 import type { RawFinding, Rule, RuleContext, Severity } from './types.js';
 
@@ -36,6 +37,9 @@ const sharedRules: readonly Rule[] = [
   runTooLong,
   leadDrops,
   overRating,
+  notSolved,
+  wiringContradicts,
+  fedAtWrongEnd,
   wrongController,
   seriesImpossible,
   unequalSeries,
