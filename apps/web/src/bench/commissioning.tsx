@@ -33,7 +33,7 @@ const Kept = ({ evaluation, step }: Omit<StepProps, 'link'>) => {
         type="button"
         className="underline"
         aria-label={`Strike out the reading of ${step.title}`}
-        onClick={() => strikeReading(evaluation.design, step.id)}
+        onClick={() => strikeReading(step.id)}
       >
         strike
       </button>
@@ -48,7 +48,7 @@ const Entry = ({ evaluation, step, link }: StepProps) => {
   const submit = (event: FormEvent): void => {
     event.preventDefault();
     if (!Number.isFinite(value)) return;
-    keepReading(evaluation.design, step.id, value);
+    keepReading(step.id, value);
     setText('');
   };
   return (

@@ -51,7 +51,13 @@ const Meter = () => {
         onChoose={(place) => {
           setHeld(place);
           setFar('');
-          read(probesAt(opened.probes, JSON.parse(place) as Held)[0] ?? -1);
+          const all = probesAt(opened.probes, JSON.parse(place) as Held);
+          // While one colour is on alone, its return is the one to read.
+          const lit = all.find((each) => {
+            const { probe: own } = opened.probes[each]!;
+            return own.kind === 'volts' && (own.channel ?? 0) === on;
+          });
+          read(lit ?? all[0] ?? -1);
         }}
         options={[
           ...points.map(({ id, name }) => ({ value: JSON.stringify({ point: id }), label: name })),

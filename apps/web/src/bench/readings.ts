@@ -1,5 +1,5 @@
 import type { Design } from '@vitrum/core';
-import { changeDesign } from '../document/document-store';
+import { changeDesign, useDocument } from '../document/document-store';
 
 type Reading = NonNullable<Design['proof']>['readings'][number];
 
@@ -14,14 +14,14 @@ const without = ({ proof }: Pick<Design, 'proof'>, id: string): readonly Reading
 export const dayOf = (now: Date): string =>
   [now.getFullYear(), now.getMonth() + 1, now.getDate()].map((part) => String(part).padStart(2, '0')).join('-');
 
-/** Keeps a reading with the job; a newer one takes its place. */
-export const keepReading = (design: Design, id: string, value: number): void =>
-  void changeDesign([
-    {
-      path: 'proof',
-      value: { ...design.proof, readings: [...without(design, id), { id, value, on: dayOf(new Date()) }] },
-    },
-  ]);
+/** Changes the readings as they are now in the document. */
+const changeReadings = (edit: (design: Design) => readonly Reading[]): void => {
+  const { design } = useDocument.getState();
+  if (design !== null) changeDesign([{ path: 'proof', value: { ...design.proof, readings: edit(design) } }]);
+};
 
-export const strikeReading = (design: Design, id: string): void =>
-  void changeDesign([{ path: 'proof', value: { ...design.proof, readings: without(design, id) } }]);
+/** Keeps a reading with the job; a newer one takes its place. */
+export const keepReading = (id: string, value: number): void =>
+  changeReadings((design) => [...without(design, id), { id, value, on: dayOf(new Date()) }]);
+
+export const strikeReading = (id: string): void => changeReadings((design) => without(design, id));

@@ -1,4 +1,5 @@
 import type { Design, DesignChange } from '@vitrum/core';
+import { changeDesign, useDocument } from '../document/document-store';
 
 type Power = Design['power'];
 type PieceEnd = 'start' | 'end';
@@ -76,3 +77,9 @@ export const isByHand = ({ injections, fedBackward, chainsBegin, chainsCarryOn, 
 /** Lets Vitrum plan the wiring again. */
 export const planAgain = (): DesignChange =>
   ['injections', 'fedBackward', 'chainsBegin', 'chainsCarryOn', 'seriesPairs'].flatMap((path) => change(path, []));
+
+/** Changes the wiring as it is now in the document: what is drawn may be an edit behind. */
+export const changePower = (edit: (power: Power) => DesignChange): void => {
+  const { design } = useDocument.getState();
+  if (design !== null) changeDesign(edit(design.power));
+};

@@ -1,6 +1,7 @@
-import { wiringDiagram, type DiagramBox, type DiagramLink } from '@vitrum/core';
-import { useMemo } from 'react';
+import { wiringDiagram, type Diagram, type DiagramBox, type DiagramLink } from '@vitrum/core';
+import { useMemo, useState } from 'react';
 import { useEvaluation } from '../evaluation/evaluation-store';
+import { BackView } from './back-view';
 
 const inks: Readonly<Record<DiagramLink['kind'], string>> = {
   mains: 'var(--color-ink)',
@@ -58,31 +59,53 @@ const Link = ({ link }: { readonly link: DiagramLink }) => (
 /** Px on the screen for one unit of the diagram. */
 const shownPx = 1.5;
 
-/** The circuit in order from the socket, under the picture. */
+const Drawing = ({ diagram }: { readonly diagram: Diagram }) => (
+  <svg
+    viewBox={`0 0 ${diagram.width} ${diagram.height}`}
+    style={{ width: Math.max(420, diagram.width * shownPx), maxWidth: 'none' }}
+    role="img"
+    aria-label={`Wiring of ${diagram.boxes.filter(({ kind }) => kind === 'piece').length} pieces`}
+  >
+    {diagram.links.map((link) => (
+      <Link key={link.id} link={link} />
+    ))}
+    {diagram.boxes.map((box) => (
+      <Box key={box.id} box={box} />
+    ))}
+  </svg>
+);
+
+const ways = { diagram: 'in order from the socket', back: 'from behind' } as const;
+
+/** The circuit under the picture: in order from the socket, or as it lies on the back of the piece. */
 export const WiringDiagram = () => {
   const evaluation = useEvaluation((state) => state.evaluation);
+  const [way, setWay] = useState<keyof typeof ways>('diagram');
   const diagram = useMemo(() => (evaluation === null ? null : wiringDiagram(evaluation)), [evaluation]);
-  if (diagram === null) return <div className="h-[262px] shrink-0 bg-sheet" />;
-  const { width, height, boxes, links } = diagram;
+  if (evaluation === null || diagram === null) return <div className="h-[262px] shrink-0 bg-sheet" />;
   return (
-    <section
-      aria-label="Wiring, in order from the socket"
-      className="h-[262px] shrink-0 overflow-auto border-t border-line bg-sheet p-3"
-    >
-      <p className="text-[13px] text-soft">In order from the socket: every wire with its gauge and current.</p>
-      <svg
-        viewBox={`0 0 ${width} ${height}`}
-        style={{ width: Math.max(420, width * shownPx), maxWidth: 'none' }}
-        role="img"
-        aria-label={`Wiring of ${boxes.filter(({ kind }) => kind === 'piece').length} pieces`}
-      >
-        {links.map((link) => (
-          <Link key={link.id} link={link} />
+    <section aria-label="Wiring" className="h-[262px] shrink-0 overflow-auto border-t border-line bg-sheet p-3">
+      <p className="mb-1 flex gap-4 text-[13px]">
+        {(Object.keys(ways) as (keyof typeof ways)[]).map((each) => (
+          <button
+            key={each}
+            type="button"
+            aria-pressed={way === each}
+            className={way === each ? 'border-b-2 border-ink font-semibold' : 'underline'}
+            onClick={() => setWay(each)}
+          >
+            {ways[each]}
+          </button>
         ))}
-        {boxes.map((box) => (
-          <Box key={box.id} box={box} />
-        ))}
-      </svg>
+        <span className="text-soft">
+          {way === 'diagram'
+            ? 'every wire with its gauge and what it carries'
+            : evaluation.circuit.pixels > 0
+              ? 'arrows show the way data runs; green is data alone'
+              : 'arrows run from the start of each piece; blue feeds besides'}
+        </span>
+      </p>
+      {way === 'diagram' ? <Drawing diagram={diagram} /> : <BackView evaluation={evaluation} />}
     </section>
   );
 };

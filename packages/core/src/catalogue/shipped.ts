@@ -773,6 +773,17 @@ const controllers: readonly Controller[] = [
   },
   {
     ...switching,
+    id: 'zones-radio-12',
+    name: 'Radio controller for zones, 12 channels of 4 A',
+    price: 64,
+    kind: 'controller',
+    channels: 12,
+    channelA: 4,
+    totalA: 40,
+    remote: 'radio',
+  },
+  {
+    ...switching,
     id: 'amplifier-4',
     name: 'Channel amplifier, 4 channels of 6 A',
     price: 17,

@@ -1,6 +1,11 @@
+import type { Strip } from '../catalogue/index.js';
 import type { BoxEvaluation } from '../evaluate/index.js';
 import type { CutPart } from '../parts/index.js';
 import { box, circle, cross, faint, line, signal, text, type Template, type Tile } from './tiled-pdf.js';
+
+/** What is joined at the start of a piece, as its template says it. */
+export const entersAs = ({ addressable, colour }: Strip): string =>
+  addressable === true ? 'in + - data' : colour === 'white' ? 'in + -' : 'in + and colours';
 
 const arrow = (tile: Tile, x: number, y: number, way: number): void => {
   line(tile, x, y, x - 5 * way, y + 2, signal, 0.8);
@@ -21,7 +26,13 @@ const drawStrip = (tile: Tile, { runs, materials }: BoxEvaluation, back: CutPart
     text(tile, `${number}`, left + lengthMm / 2, y + strip.widthMm / 2 + 2, 11, signal);
     for (let mark = 60; mark < lengthMm; mark += 150) arrow(tile, left + (way > 0 ? mark : lengthMm - mark), y, way);
     const entry = from[0] + back.widthMm / 2;
-    text(tile, 'in + -', entry + (way > 0 ? 2 : -16), y - strip.widthMm / 2 - 5, 7);
+    text(
+      tile,
+      entersAs(strip),
+      entry + (way > 0 ? 2 : strip.addressable === true ? -26 : -16),
+      y - strip.widthMm / 2 - 5,
+      7,
+    );
   }
 };
 

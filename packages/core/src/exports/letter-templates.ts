@@ -1,6 +1,7 @@
 import type { FaceLitEvaluation, HaloEvaluation } from '../evaluate/index.js';
 import { measureLine, outlineBounds, simplify, type Outline, type Point, type Rect } from '../outlines/index.js';
 import { wireHoleMm } from '../builds/index.js';
+import { entersAs } from './box-template.js';
 import { circle, cross, dashed, faint, polyline, signal, text, type Template, type Tile } from './tiled-pdf.js';
 
 /** Drawn round the letters (mm). */
@@ -92,6 +93,7 @@ const drawPiece = (
   cutPitchMm: number,
   lengthMm: number,
   number: number,
+  enters: string,
 ): void => {
   const run = measureLine(path, false);
   const beside = (mm: number, off: number): Point => {
@@ -115,7 +117,7 @@ const drawPiece = (
   const [x, y] = beside(Math.min(lengthMm / 2, 12), widthMm / 2 + 2);
   text(tile, `${number}`, x, y, 11, signal);
   const [ex, ey] = beside(0, -widthMm / 2 - 4);
-  text(tile, 'in + -', ex, ey, 6);
+  text(tile, enters, ex, ey, 6);
 };
 
 /** Pieces and jumpers in place. */
@@ -126,7 +128,7 @@ const drawRuns = (
   place: (point: readonly [number, number, ...number[]]) => Point,
 ): void => {
   for (const { path, lengthMm, number } of runs.segments)
-    drawPiece(tile, path.map(place), shownMm, materials.strip.cutPitchMm, lengthMm, number);
+    drawPiece(tile, path.map(place), shownMm, materials.strip.cutPitchMm, lengthMm, number, entersAs(materials.strip));
   for (const { path, holes } of jumpers) {
     polyline(tile, path.map(place), false, signal, 0.4);
     for (const [x, y] of holes.map(place)) circle(tile, x, y, wireHoleMm, signal);

@@ -2,6 +2,8 @@ import { PDFDocument, rgb, StandardFonts, type PDFFont, type PDFPage, type RGB }
 import type { Core } from '../circuit/index.js';
 import { wiringDiagram, type DiagramLink } from '../diagram/index.js';
 import type { Evaluation } from '../evaluate/index.js';
+import type { Point3 } from '../light-runs/index.js';
+import { measureLine, type Point } from '../outlines/index.js';
 import { faint, ink, papers, pointsPerMm, printable, signal, type Paper } from './tiled-pdf.js';
 
 const marginMm = 12;
@@ -87,6 +89,27 @@ const drawDiagram = (sheet: Sheet, evaluation: Evaluation): void => {
   }
 };
 
+/** From arrow to arrow along strip, and their size (mm of the piece). */
+const arrowEveryMm = 150;
+const arrowMm = 12;
+
+/** Arrow heads along a piece, the way it runs from its start: the way its data goes, too. */
+const arrowHeads = (path: readonly Point3[]): readonly (readonly Point[])[] => {
+  const run = measureLine(
+    path.map(([x, y]): Point => [x, y]),
+    false,
+  );
+  const count = Math.max(1, Math.floor(run.lengthMm / arrowEveryMm));
+  return Array.from({ length: count }, (_, index) => {
+    const { at, along } = run.station(((index + 0.7) / count) * run.lengthMm);
+    const back = (side: number): Point => [
+      at[0] - along[0] * arrowMm - along[1] * side * (arrowMm / 2),
+      at[1] - along[1] * arrowMm + along[0] * side * (arrowMm / 2),
+    ];
+    return [back(1), at, back(-1)];
+  });
+};
+
 /** The piece from behind, so mirrored: strip with numbers and the way current goes, wires on their ways, holes. */
 const drawBack = (sheet: Sheet, { runs, circuit, geometry, lettering, build }: Evaluation): void => {
   const { outside } = geometry;
@@ -116,6 +139,7 @@ const drawBack = (sheet: Sheet, { runs, circuit, geometry, lettering, build }: E
   }
   for (const { path, number, from } of runs.segments) {
     way(path, ink, 2.2);
+    arrowHeads(path).forEach((head) => way(head, signal, 1.2));
     const [x, y] = at(from);
     sheet.page.drawCircle({ x: x! * pointsPerMm, y: (sheet.heightMm - y!) * pointsPerMm, size: 2.2, color: signal });
     write(sheet, `${number}`, x! + 1.2, y! - 1.2, 8, true);

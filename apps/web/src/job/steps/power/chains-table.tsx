@@ -1,7 +1,6 @@
 import type { Chain, Evaluation } from '@vitrum/core';
-import { changeDesign } from '../../../document/document-store';
 import { useLength } from '../../../view/use-length';
-import { inject, isBackward, isInjected, turnRound } from '../../power-edits';
+import { changePower, inject, isBackward, isInjected, turnRound } from '../../power-edits';
 
 interface ChainRowProps {
   readonly evaluation: Evaluation;
@@ -43,7 +42,7 @@ const ChainRow = ({ evaluation, chain }: ChainRowProps) => {
               type="button"
               className="ml-2 underline"
               aria-label={`Turn chain ${chain.number} round`}
-              onClick={() => void changeDesign(turnRound(power, pieces))}
+              onClick={() => changePower((now) => turnRound(now, pieces))}
             >
               turn round
             </button>
@@ -53,7 +52,7 @@ const ChainRow = ({ evaluation, chain }: ChainRowProps) => {
               type="button"
               className="ml-2 underline"
               aria-label={`${farFed ? 'Stop feeding' : 'Feed'} the far end of chain ${chain.number}`}
-              onClick={() => void changeDesign(inject(power, far, farEnd, !farFed))}
+              onClick={() => changePower((now) => inject(now, far, farEnd, !farFed))}
             >
               {farFed ? 'stop feeding far end' : 'feed far end'}
             </button>

@@ -1,12 +1,11 @@
 import { joints, type Evaluation, type HaloEvaluation } from '@vitrum/core';
 import { useState } from 'react';
-import { changeDesign } from '../../../document/document-store';
 import { ChoiceField } from '../../../fields/design-fields';
 import { fieldLook } from '../../../fields/field-row';
 import { Button } from '../../../ui/button';
 import { useLength } from '../../../view/use-length';
 import { choicesOf, useCatalogue } from '../../catalogue-context';
-import { pairPieces } from '../../power-edits';
+import { changePower, pairPieces } from '../../power-edits';
 
 /** Puts two pieces in series by hand. */
 const PairByHand = ({ evaluation }: { readonly evaluation: Evaluation }) => {
@@ -28,7 +27,7 @@ const PairByHand = ({ evaluation }: { readonly evaluation: Evaluation }) => {
   return (
     <div className="flex items-center gap-2 py-1 text-[13px]">
       Piece {choose('First of the pair', first, setFirst)} with {choose('Second of the pair', second, setSecond)}
-      <Button onClick={() => void changeDesign(pairPieces(evaluation.design.power, first, second))}>Pair</Button>
+      <Button onClick={() => changePower((now) => pairPieces(now, first, second))}>Pair</Button>
     </div>
   );
 };

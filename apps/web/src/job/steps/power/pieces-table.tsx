@@ -1,6 +1,5 @@
 import type { Evaluation } from '@vitrum/core';
-import { changeDesign } from '../../../document/document-store';
-import { beginChain, carryOn, inject, isInjected, putInZone, zoneOf } from '../../power-edits';
+import { beginChain, changePower, carryOn, inject, isInjected, putInZone, zoneOf } from '../../power-edits';
 
 const voltsAt = ({ circuit }: Evaluation, segment: number, last: boolean): number => {
   const { segment: of, volts } = circuit.groups;
@@ -22,7 +21,7 @@ const FeedButton = ({ evaluation, piece, end }: FeedButtonProps) => {
       className="ml-2 underline"
       aria-pressed={fed}
       aria-label={`${fed ? 'Stop feeding' : 'Feed'} the ${end} of piece ${piece}`}
-      onClick={() => void changeDesign(inject(power, piece, end, !fed))}
+      onClick={() => changePower((now) => inject(now, piece, end, !fed))}
     >
       {fed ? 'fed' : 'feed'}
     </button>
@@ -69,7 +68,7 @@ export const PiecesTable = ({ evaluation }: { readonly evaluation: Evaluation })
                     aria-label={
                       begins ? `Join piece ${number} to the chain before` : `Begin a chain at piece ${number}`
                     }
-                    onClick={() => void changeDesign((begins ? carryOn : beginChain)(design.power, number))}
+                    onClick={() => changePower((now) => (begins ? carryOn : beginChain)(now, number))}
                   >
                     {begins ? 'join' : 'split'}
                   </button>
@@ -80,7 +79,7 @@ export const PiecesTable = ({ evaluation }: { readonly evaluation: Evaluation })
                   aria-label={`Zone of piece ${number}`}
                   className="bg-transparent"
                   value={zoneOf(design.power, number)}
-                  onChange={(event) => void changeDesign(putInZone(design.power, number, Number(event.target.value)))}
+                  onChange={(event) => changePower((now) => putInZone(now, number, Number(event.target.value)))}
                 >
                   <option value={0}>–</option>
                   {Array.from({ length: Math.min(8, zoneCount + 1) }, (_, zone) => (

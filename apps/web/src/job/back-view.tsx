@@ -1,0 +1,106 @@
+import type { Evaluation } from '@vitrum/core';
+import { alongPath } from './along-path';
+
+type Place = readonly [number, number];
+
+const inks = { power: '#b8491a', injected: '#1f6fb3', data: '#24713a' } as const;
+/** Room round the piece, and how tall the drawing stands on the screen (px). */
+const marginMm = 25;
+const tallPx = 205;
+
+const arrowAt = (path: readonly Place[], share: number, size: number): string => {
+  const [x, y] = alongPath(path, share);
+  const [px, py] = alongPath(path, Math.max(0, share - 0.02));
+  const angle = Math.atan2(y - py, x - px);
+  const corner = (turn: number): string => `${x - size * Math.cos(angle + turn)},${y - size * Math.sin(angle + turn)}`;
+  return `${corner(0.5)} ${x},${y} ${corner(-0.5)}`;
+};
+
+/**
+ * The piece from behind, as it lies on the bench: strip with numbers and arrows, the way data runs where it is told, wires
+ * on their ways, and the holes they go through.
+ */
+export const BackView = ({ evaluation }: { readonly evaluation: Evaluation }) => {
+  const { outside } = evaluation.geometry;
+  const { runs, circuit, lettering, build } = evaluation;
+  const [width, height] = [outside.widthMm + 2 * marginMm, outside.heightMm + 2 * marginMm];
+  // Left is right from behind, and up is less.
+  const place = ([x, y]: readonly number[]): Place => [-x!, -y!];
+  const line = (path: readonly (readonly number[])[]): string => path.map((at) => place(at).join()).join(' ');
+  const unit = height / tallPx;
+  return (
+    <svg
+      viewBox={`${-width / 2} ${-height / 2} ${width} ${height}`}
+      style={{ height: tallPx, width: (tallPx * width) / height, maxWidth: 'none' }}
+      role="img"
+      aria-label={`The piece from behind: ${runs.segments.length} pieces of strip, ${circuit.wires.length} wires`}
+    >
+      {build === 'lightbox' ? (
+        <rect
+          x={-outside.widthMm / 2}
+          y={-outside.heightMm / 2}
+          width={outside.widthMm}
+          height={outside.heightMm}
+          className="fill-paper stroke-soft"
+          strokeWidth={unit}
+        />
+      ) : (
+        <path
+          d={lettering.outline.map((ring) => `M${line(ring)}Z`).join('')}
+          fillRule="evenodd"
+          className="fill-paper stroke-soft"
+          strokeWidth={unit}
+        />
+      )}
+      {circuit.wires.map(({ from, to, path, carries, injected, cores }) => (
+        <polyline
+          key={`${from} ${to} ${carries}`}
+          points={line(path)}
+          fill="none"
+          stroke={inks[carries === 'data' ? 'data' : injected ? 'injected' : 'power']}
+          strokeWidth={1.8 * unit}
+          strokeDasharray={carries === 'data' || injected ? `${5 * unit} ${3 * unit}` : undefined}
+        >
+          <title>{`${from} to ${to}: ${cores.map(({ name, colour }) => `${name} ${colour}`).join(', ')}`}</title>
+        </polyline>
+      ))}
+      {circuit.wires.flatMap(({ holes }) =>
+        holes.map((hole) => {
+          const [x, y] = place(hole);
+          return (
+            <circle
+              key={hole.join()}
+              cx={x}
+              cy={y}
+              r={Math.max(4, 3 * unit)}
+              className="fill-sheet stroke-ink"
+              strokeWidth={unit}
+            />
+          );
+        }),
+      )}
+      {runs.segments.map(({ number, path }) => {
+        const way = path.map(place);
+        const [x, y] = alongPath(way, 0.5);
+        return (
+          <g key={number}>
+            <polyline points={line(path)} fill="none" className="stroke-ink" strokeWidth={3 * unit} />
+            {[0.2, 0.8].map((share) => (
+              <polyline
+                key={share}
+                points={arrowAt(way, share, 7 * unit)}
+                fill="none"
+                stroke={inks.power}
+                strokeWidth={1.6 * unit}
+              />
+            ))}
+            <circle cx={x} cy={y} r={7 * unit} className="fill-sheet stroke-ink" strokeWidth={unit} />
+            <text x={x} y={y + 3.2 * unit} textAnchor="middle" fontSize={9 * unit} className="figure fill-ink">
+              {number}
+            </text>
+          </g>
+        );
+      })}
+    </svg>
+  );
+};
