@@ -173,18 +173,16 @@ const pictures = [
     '[aria-label="Variants"]',
   ],
   [
-    'measure',
+    'bench',
     async (page) => {
-      await page.goto('/shelf');
-      await page.getByRole('button', { name: 'Measure Opal acrylic 3 mm', exact: true }).click();
-      for (const [index, [bare, through]] of [
-        [1000, 432],
-        [780, 341],
-        [1210, 519],
-      ].entries()) {
-        await page.getByLabel(`Without, reading ${index + 1}`).fill(String(bare));
-        await page.getByLabel(`Through, reading ${index + 1}`).fill(String(through));
-      }
+      await openTrial(page, 'Slipway', 'prove');
+      const bench = page.getByRole('region', { name: 'Bench' });
+      await bench.getByRole('button', { name: 'Lay it on the bench' }).click();
+      await bench.getByRole('combobox', { name: 'Colour' }).selectOption({ label: 'only green' });
+      await bench.getByRole('combobox', { name: 'Meter held to' }).selectOption({ label: 'end of piece 4' });
+      await bench.getByRole('status', { name: 'Meter', exact: true }).getByText('V').waitFor();
+      await bench.getByText('Thermometer').first().scrollIntoViewIfNeeded();
+      await page.waitForTimeout(1200);
     },
   ],
   ['new-job', (page) => page.goto('/jobs/new')],

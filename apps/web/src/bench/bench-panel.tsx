@@ -36,6 +36,11 @@ export const BenchPanel = () => {
           ? 'The lit view shows what the controller is set to, all stand-ins computed from the design.'
           : 'A controller, a meter and a thermometer that read this design’s circuit.'}
       </p>
+      {driving && !open && (
+        <Button className="mb-1" onClick={() => link.leave()}>
+          Show the design again
+        </Button>
+      )}
       {open && (
         <div className="space-y-2">
           <ControllerPanel evaluation={evaluation} link={link} />

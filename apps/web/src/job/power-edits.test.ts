@@ -1,6 +1,18 @@
 import { describe, expect, it } from '@jest/globals';
 import { applyChange, demoDesigns, type Design, type DesignChange } from '@vitrum/core';
-import { beginChain, carryOn, inject, isBackward, isByHand, isInjected, planAgain, turnRound } from './power-edits';
+import {
+  beginChain,
+  carryOn,
+  inject,
+  isBackward,
+  isByHand,
+  isInjected,
+  pairPieces,
+  planAgain,
+  putInZone,
+  turnRound,
+  zoneOf,
+} from './power-edits';
 
 /** A change as the core takes it: refused ones fail the test. */
 const after = (design: Design, change: DesignChange): Design => {
@@ -44,5 +56,38 @@ describe('chains by hand', () => {
     const split = after(dispensary, beginChain(dispensary.power, 3));
     expect(isByHand(split.power)).toBe(true);
     expect(isByHand(after(split, planAgain()).power)).toBe(false);
+  });
+});
+
+describe('zones by hand', () => {
+  it('take a piece in, hand it on, and go when they are empty', () => {
+    const one = after(dispensary, putInZone(dispensary.power, 2, 1));
+    expect(one.power.zones).toEqual([{ pieces: [2], level: 1 }]);
+    const two = after(one, putInZone(one.power, 1, 2));
+    expect(two.power.zones).toEqual([
+      { pieces: [2], level: 1 },
+      { pieces: [1], level: 1 },
+    ]);
+    expect([zoneOf(two.power, 1), zoneOf(two.power, 2), zoneOf(two.power, 3)]).toEqual([2, 1, 0]);
+    const moved = after(two, putInZone(two.power, 1, 1));
+    expect(moved.power.zones).toEqual([{ pieces: [1, 2], level: 1 }]);
+    expect(after(moved, putInZone(after(moved, putInZone(moved.power, 1, 0)).power, 2, 0)).power.zones).toEqual([]);
+  });
+
+  it('keep their level while pieces come and go', () => {
+    const dim = { ...dispensary, power: { ...dispensary.power, zones: [{ pieces: [1, 2], level: 0.3 }] } };
+    expect(after(dim, putInZone(dim.power, 3, 1)).power.zones).toEqual([{ pieces: [1, 2, 3], level: 0.3 }]);
+    expect(after(dim, putInZone(dim.power, 2, 0)).power.zones).toEqual([{ pieces: [1], level: 0.3 }]);
+  });
+});
+
+describe('pairs by hand', () => {
+  it('take apart those that either piece was in, and are forgotten when planned again', () => {
+    const pair = (design: Design, first: number, second: number) =>
+      after(design, pairPieces(design.power, first, second));
+    const three = pair(pair(pair(dispensary, 1, 2), 3, 4), 2, 3);
+    expect(three.power.seriesPairs).toEqual([{ first: 2, second: 3 }]);
+    expect(isByHand(three.power)).toBe(true);
+    expect(isByHand(after(three, planAgain()).power)).toBe(false);
   });
 });

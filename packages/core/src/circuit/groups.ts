@@ -76,3 +76,21 @@ export const fluxShares = (
   Float64Array.from(groupOf, (group) =>
     group < told ? levelOf(groups.segment[group]!) * weighed(groups.shares, weights, group) : 0,
   );
+
+/** Mean power of the strip as it is set: each channel’s own for the part of the time that it is on. */
+export const setWattsOf = (
+  groups: Groups,
+  mix: readonly number[],
+  levelOf: (segment: number) => number,
+  strip: Strip,
+): number => {
+  const channels = channelsOf(strip);
+  let watts = 0;
+  groups.segment.forEach((segment, group) => {
+    channels.forEach(({ wattsPerM }, channel) => {
+      const whole = (wattsPerM * strip.cutPitchMm) / 1000;
+      watts += whole * groups.shares[channel]![group]! * mix[channel]! * levelOf(segment);
+    });
+  });
+  return watts;
+};

@@ -1,3 +1,4 @@
+export { runTimeOf, type RunTime } from './battery.js';
 export { hardestUsed, ratingShare } from './carriers.js';
 export { colourShiftOf } from './chain-figures.js';
 export {
@@ -17,4 +18,5 @@ export { networkOf, type Conductors, type PlacedNetwork, type Wiring } from './n
 export type { PieceEnd, WireEnd } from './plan.js';
 export { straight, type Route, type Router } from './route.js';
 export type { Carrier, Chain, Circuit, Groups, SetChannel, SharedPair, WireRun } from './types.js';
-export { withChannelsOff, wireUp } from './wire-up.js';
+export { withChannelsOff } from './channels-off.js';
+export { wireUp } from './wire-up.js';

@@ -2,50 +2,22 @@ import { channelsOf, type Catalogue, type Strip } from '../catalogue/index.js';
 import { mixOf } from '../colour/index.js';
 import type { Brief, PowerDesign } from '../design/index.js';
 import type { LightRuns, Point3 } from '../light-runs/index.js';
-import { solveNetwork, type Network, type Solution } from '../network/index.js';
+import { sum } from '../maths/index.js';
+import { solveNetwork, type Solution } from '../network/index.js';
 import { runTimeOf } from './battery.js';
 import { carriersOf, type Switched } from './carriers.js';
 import { chainsOf } from './chain-figures.js';
-import { chooseFuse, chooseSupply, chooseWire, leadDropShare, pairOhm } from './choose.js';
-import { chooseDrive, type DriveNeeds } from './choose-controller.js';
-import { coresOf, leadCoresOf } from './cores.js';
-import { fluxShares, groupOfLeds, groupsOf } from './groups.js';
-import { jointOf } from './joints.js';
-import { networkOf, type PlacedNetwork, type Wiring } from './network-of.js';
-import { planWiring, type PlannedWire, type WireEnd, type WiringPlan } from './plan.js';
+import { withChannelsOff, withPixelsOff } from './channels-off.js';
+import { chooseFuse, chooseSupply } from './choose.js';
+import { coresOf } from './cores.js';
+import { fluxShares, groupOfLeds, groupsOf, setWattsOf } from './groups.js';
+import { layOut, type LaidOut } from './lay-out.js';
+import type { WireEnd, WiringPlan } from './plan.js';
 import type { Router } from './route.js';
 import type { Circuit, Groups, SharedPair, WireRun } from './types.js';
 
-/** An output that is off leaks no more than through this (Ω). */
-const offOhm = 1e9;
-
 const endName = (end: WireEnd, { segments }: LightRuns): string =>
   end === 'lead' ? 'lead' : `piece ${segments[end.piece]!.number} ${end.end}`;
-
-const sum = (numbers: readonly number[]): number => numbers.reduce((total, number) => total + number, 0);
-
-/** The same network with the outputs of some channels switched off; itself when none is. */
-export const withChannelsOff = ({ network, switches }: PlacedNetwork, off: readonly boolean[]): Network => {
-  if (!off.includes(true) || off.length < 2) return network;
-  const ohm = Float64Array.from(network.resistors.ohm);
-  for (const outputs of switches)
-    outputs.forEach((resistor, output) => {
-      if (off[output % off.length] === true) ohm[resistor] = offOhm;
-    });
-  return { ...network, resistors: { ...network.resistors, ohm } };
-};
-
-/** Pixels that are off take nothing: their laws give way to one without slope. */
-const withPixelsOff = ({ network, channels }: PlacedNetwork, off: readonly boolean[]): Network => {
-  if (!off.includes(true)) return network;
-  const nothing = network.laws.length;
-  const law = Int32Array.from(network.loads.law, (own, load) => (off[load % channels] === true ? nothing : own));
-  return {
-    ...network,
-    loads: { ...network.loads, law },
-    laws: [...network.laws, { kind: 'resistive', forwardV: 1e6, siemens: 0 }],
-  };
-};
 
 /** How two pieces in series share what they are given. */
 const sharedPairs = ({ pairs }: WiringPlan, { segments }: LightRuns, groups: Groups): readonly SharedPair[] => {
@@ -58,84 +30,9 @@ const sharedPairs = ({ pairs }: WiringPlan, { segments }: LightRuns, groups: Gro
   }));
 };
 
-/** What is planned before anything is solved: chains, what each draws, leads, wires, what drives it all. */
-const layOut = (
-  brief: Brief,
-  power: PowerDesign,
-  catalogue: Catalogue,
-  strip: Strip,
-  entry: Point3,
-  runs: LightRuns,
-  router: Router,
-) => {
-  const voltageV = strip.voltageV * (power.arrangement === 'series-pairs' ? 2 : 1);
-  const nominalWatts = (runs.stripMm / 1000) * strip.wattsPerM;
-  const perSupplyAmps = nominalWatts / voltageV / power.supplyCount;
-  const allowedDropV = voltageV * leadDropShare;
-  const lead = chooseWire(catalogue.wires, power.wireId, perSupplyAmps, brief.leadLengthMm, allowedDropV);
-  const longestMm = strip.maxRunMm * (power.feed === 'both-ends' ? 2 : 1);
-  const data = strip.addressable === true;
-  const plan = planWiring({ runs, power, longestMm, entry, router, data });
-  const ampsOf = (chain: readonly number[]): number =>
-    (sum(chain.map((segment) => runs.segments[segment]!.lengthMm)) * strip.wattsPerM) / 1000 / voltageV;
-  const chainAmps = plan.chains.map(ampsOf);
-  const gauges = plan.wires.map(({ chain, lengthMm }: PlannedWire) =>
-    chooseWire(catalogue.wires, 'auto', chainAmps[chain]!, lengthMm, allowedDropV / 3),
-  );
-  const zones = plan.zones.levels.length;
-  const channels = channelsOf(strip);
-  const pixels = data ? sum(runs.segments.map(({ lengthMm }) => Math.round(lengthMm / strip.cutPitchMm))) : 0;
-  const needs: DriveNeeds = {
-    voltageV,
-    outputs: data ? 1 : zones * channels.length,
-    outputA: perSupplyAmps * Math.max(...channels.map(({ wattsPerM }) => wattsPerM / strip.wattsPerM)),
-    totalA: perSupplyAmps,
-    pixels,
-  };
-  const drive = chooseDrive(catalogue, brief, power, strip, zones, needs);
-  const switching = drive.controller === null || data ? null : { onOhm: drive.controller.onOhm, inside: drive.inside };
-  const joint = jointOf(power.joint ?? 'solder');
-  const supplyOf = (chain: number): number => (chain % power.supplyCount) + 1;
-  const leadOhm = pairOhm(lead, brief.leadLengthMm);
-  const wiring: Wiring = {
-    wires: plan.wires.map(({ from, to, chain, carries, lengthMm }, wire) => ({
-      ends: [from, to],
-      carries,
-      supply: supplyOf(chain),
-      zone: plan.zones.ofSegment[plan.chains[chain]![0]!]!,
-      ohm: pairOhm(gauges[wire]!, lengthMm),
-    })),
-    joint,
-    leadOhm,
-    supplyCount: power.supplyCount,
-    voltageV,
-    zones,
-    switching,
-  };
-  const placed = networkOf(runs, strip, wiring);
-  const leadCores = leadCoresOf(strip, zones, switching !== null && !switching.inside);
-  return {
-    voltageV,
-    nominalWatts,
-    perSupplyAmps,
-    lead,
-    leadOhm,
-    leadCores,
-    plan,
-    chainAmps,
-    gauges,
-    pixels,
-    drive,
-    joint,
-    supplyOf,
-    wiring,
-    placed,
-  };
-};
-
 /** Each wire of the plan with its gauge and what its cores carry. */
 const wireRuns = (
-  { plan, gauges, placed }: ReturnType<typeof layOut>,
+  { plan, gauges, placed }: LaidOut,
   { resistorAmps }: Solution,
   runs: LightRuns,
   strip: Strip,
@@ -263,22 +160,4 @@ export const wireUp = (
     residualA: solution.residualA,
     settled: solution.settled,
   };
-};
-
-/** Mean power of the strip as it is set: each channel’s own for the part of the time that it is on. */
-const setWattsOf = (
-  groups: Groups,
-  mix: readonly number[],
-  levelOf: (segment: number) => number,
-  strip: Strip,
-): number => {
-  const channels = channelsOf(strip);
-  let watts = 0;
-  groups.segment.forEach((segment, group) => {
-    channels.forEach(({ wattsPerM }, channel) => {
-      const whole = (wattsPerM * strip.cutPitchMm) / 1000;
-      watts += whole * groups.shares[channel]![group]! * mix[channel]! * levelOf(segment);
-    });
-  });
-  return watts;
 };

@@ -20,7 +20,7 @@ const boxes = Object.values(demoDesigns).filter(({ assemblies: [assembly] }) => 
 const anyDesign = (random: Random): Design => {
   const pick = <T>(items: readonly T[]): T => items[Math.floor(random() * items.length)]!;
   const between = (low: number, high: number): number => Math.round((low + random() * (high - low)) * 10) / 10;
-  const { strips, faces, boards, linings, films, supplies, wires, coatings, tools } = shippedCatalogue;
+  const { strips, faces, boards, linings, films, supplies, controllers, wires, coatings, tools } = shippedCatalogue;
   const coats = () => (random() < 0.5 ? [] : [{ coatingId: pick(coatings).id, coats: 1 + Math.floor(random() * 3) }]);
   const changes: readonly (() => DesignChange)[] = [
     () => [{ path: 'brief.text', value: pick(['', 'A', 'OPEN\nLATE', '漢字', ' \n ', 'Wwwwwwwwwwwwwwww', '&']) }],
@@ -85,6 +85,18 @@ const anyDesign = (random: Random): Design => {
     () => [{ path: 'power.supplyCount', value: pick([1, 2, 20]) }],
     () => [{ path: 'power.wireId', value: pick(['auto', pick(wires).id]) }],
     () => [{ path: 'power.feed', value: pick(['one-end', 'both-ends']) }],
+    () => [{ path: 'power.source', value: pick(['mains', 'usb', 'battery']) }],
+    () => [{ path: 'power.arrangement', value: pick(['parallel', 'series-pairs']) }],
+    () => [{ path: 'power.seriesPairs', value: [{ first: 1, second: pick([1, 2, 3, 40]) }] }],
+    () => [{ path: 'power.zones', value: [{ pieces: pick([[1], [2, 9], [1, 2]]), level: between(0, 1) }] }],
+    () => [{ path: 'power.level', value: between(0, 1) }],
+    () => [{ path: 'power.controllerId', value: pick(['auto', 'none', 'moon', pick(controllers).id]) }],
+    () => [{ path: 'power.controllerPlace', value: pick(['supply', 'inside']) }],
+    () => [{ path: 'power.supplyPlace', value: pick(['outside', 'inside']) }],
+    () => [{ path: 'power.pixelCount', value: pick([0, 10, 10_000]) }],
+    () => [{ path: 'power.fedBackward', value: pick([[], [1], [7]]) }],
+    () => [{ path: 'brief.control', value: pick(['switch', 'knob', 'remote']) }],
+    () => [{ path: `${at}.case.vents`, value: pick([null, { count: 8, diameterMm: between(2, 20) }]) }],
   ];
   let design: Design = pick(boxes);
   for (let change = 0; change < 6; change += 1) {
@@ -120,7 +132,7 @@ const soundness = ({ figures, findings, glow, circuit, heat, cost, parts, runs }
 describe('any valid design', () => {
   const random = seededRandom(404);
   let built = 0;
-  const designs = Array.from({ length: 30 }, (_, index) => [index, anyDesign(random)] as const);
+  const designs = Array.from({ length: 40 }, (_, index) => [index, anyDesign(random)] as const);
 
   it.each(designs)('no. %d is either evaluated, every number of it sound, or refused with the field', (_, design) => {
     const evaluator = createEvaluator(shippedCatalogue, fonts);

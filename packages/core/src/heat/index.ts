@@ -3,7 +3,7 @@ import type { Circuit } from '../circuit/index.js';
 import type { Brief, PowerDesign } from '../design/index.js';
 import { airJPerM3K, airRise, stackFlow, ventLeakLm, type Vents } from './vents.js';
 
-export { ventLeakLm, type Vents } from './vents.js';
+export { airRise, ventLeakLm, type Vents } from './vents.js';
 
 /** A temperature known only between two bounds (°C). */
 export interface Range {

@@ -5,3 +5,4 @@ export { remember, type Remembered } from './memo.js';
 export { evenPoint, evenPoint4, seededRandom, type Random } from './random.js';
 export { recall } from './recall.js';
 export { reuse } from './reuse.js';
+export { sum } from './sum.js';

@@ -6,6 +6,7 @@ import { emitterCases } from './emitter-cases.js';
 import { eyeCases } from './eye-cases.js';
 import { faceCases } from './face-cases.js';
 import { haloCases } from './halo-cases.js';
+import { powerCases } from './power-cases.js';
 import type { ValidationCase, ValidationResult } from './types.js';
 
 export type { ValidationCase, ValidationResult } from './types.js';
@@ -20,6 +21,7 @@ export const validationCases: readonly ValidationCase[] = [
   ...haloCases,
   ...canCases,
   ...circuitCases,
+  ...powerCases,
 ];
 
 /** Runs one case; the error is relative to what is expected. */

@@ -8,6 +8,7 @@ export interface ValidationCase {
     | 'faces'
     | 'ripple and the eye'
     | 'halo'
+    | 'power'
     | 'letter-shaped cases'
     | 'circuits';
   readonly name: string;
