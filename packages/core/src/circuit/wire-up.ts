@@ -143,7 +143,11 @@ export const wireUp = (
     neededWatts,
     supply,
     supplyCount: power.supplyCount,
-    runTime: supply?.battery === undefined || amps <= 0 ? null : runTimeOf(supply.battery, drawnAt),
+    // Of another voltage it is no supply for this; the findings say so.
+    runTime:
+      supply?.battery === undefined || supply.voltageV !== voltageV || amps <= 0
+        ? null
+        : runTimeOf(supply.battery, drawnAt),
     drive,
     pixels: laid.pixels,
     lead,
