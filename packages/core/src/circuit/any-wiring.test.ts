@@ -3,49 +3,8 @@ import fc from 'fast-check';
 import { shippedCatalogue } from '../catalogue/index.js';
 import { demoDesigns } from '../demo/index.js';
 import type { PowerDesign } from '../design/index.js';
-import type { LightRuns, Segment } from '../light-runs/index.js';
+import { rowsOfStrip } from '../testing/rows-of-strip.js';
 import { straight, wireUp } from './index.js';
-
-/** Rows of the given lengths, one above the other, there and back. */
-const rows = (lengths: readonly number[], pitchMm: number): LightRuns => {
-  const segments = lengths.map((lengthMm, row): Segment => {
-    const y = 80 * row;
-    const [from, to] = row % 2 === 0 ? [0, lengthMm] : [lengthMm, 0];
-    return {
-      number: row + 1,
-      from: [from, y, 0],
-      to: [to, y, 0],
-      path: [
-        [from, y, 0],
-        [to, y, 0],
-      ],
-      lengthMm,
-      normal: [0, 0, 1],
-      on: 'back',
-      leftoverMm: 0,
-      ledCount: Math.round(lengthMm / pitchMm),
-    };
-  });
-  const leds = segments.flatMap(({ ledCount }, segment) =>
-    Array.from({ length: ledCount }, (_, led) => ({ segment, along: (led + 0.5) * pitchMm })),
-  );
-  const column = (of: (led: (typeof leds)[number]) => number) => Float64Array.from(leds, of);
-  return {
-    segments,
-    leds: {
-      count: leds.length,
-      x: column(({ along }) => along),
-      y: column(({ segment }) => 80 * segment),
-      z: column(() => 0),
-      segment: Uint32Array.from(leds, ({ segment }) => segment),
-      along: column(({ along }) => along),
-    },
-    stripMm: lengths.reduce((sum, length) => sum + length, 0),
-    ledPitchMm: pitchMm,
-    rowPitchMm: 80,
-    throwMm: 60,
-  };
-};
 
 const piece = fc.integer({ min: 1, max: 9 });
 const pieces = fc.uniqueArray(piece, { maxLength: 4 });
@@ -77,8 +36,9 @@ describe('any wiring', () => {
         (stripId, hundreds, wish) => {
           const strip = shippedCatalogue.strips.find(({ id }) => id === stripId)!;
           const lengths = hundreds.map((length) => Math.round((100 * length) / strip.cutPitchMm) * strip.cutPitchMm);
-          const runs = rows(
+          const runs = rowsOfStrip(
             lengths.map((length) => Math.max(strip.cutPitchMm, length)),
+            80,
             1000 / strip.ledsPerM,
           );
           const { brief, power } = demoDesigns.slipway;

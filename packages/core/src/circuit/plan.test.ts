@@ -1,47 +1,18 @@
 import { describe, expect, it } from '@jest/globals';
 import { demoDesigns } from '../demo/index.js';
 import type { PowerDesign } from '../design/index.js';
-import type { LightRuns, Segment } from '../light-runs/index.js';
+import { rowsOfStrip } from '../testing/rows-of-strip.js';
 import { jointOf, joints } from './joints.js';
 import { planWiring } from './plan.js';
 import { straight } from './route.js';
 
 /** Rows 800 mm long one above the other, run there and back. */
-const rows = (count: number): LightRuns => {
-  const segments = Array.from({ length: count }, (_, row): Segment => {
-    const y = 100 * row;
-    const [from, to] = row % 2 === 0 ? [0, 800] : [800, 0];
-    return {
-      number: row + 1,
-      from: [from, y, 0],
-      to: [to, y, 0],
-      path: [
-        [from, y, 0],
-        [to, y, 0],
-      ],
-      lengthMm: 800,
-      normal: [0, 0, 1],
-      on: 'back',
-      leftoverMm: 0,
-      ledCount: 48,
-    };
-  });
-  return {
-    segments,
-    leds: {
-      count: 0,
-      x: new Float64Array(),
-      y: new Float64Array(),
-      z: new Float64Array(),
-      segment: new Uint32Array(),
-      along: new Float64Array(),
-    },
-    stripMm: 800 * count,
-    ledPitchMm: 16,
-    rowPitchMm: 100,
-    throwMm: 60,
-  };
-};
+const rows = (count: number) =>
+  rowsOfStrip(
+    Array.from({ length: count }, () => 800),
+    100,
+    1000 / 60,
+  );
 const plan = (count: number, change: Partial<PowerDesign> = {}, longestMm = 5000) =>
   planWiring({
     runs: rows(count),
