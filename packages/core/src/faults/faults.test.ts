@@ -170,10 +170,7 @@ describe('pixels with a fault in their data', () => {
 
 /** Circuits to find faults in: the demo’s, as they are seeded, and one with two supplies. */
 const circuits: readonly (readonly [name: string, design: () => Design])[] = [
-  ['dispensary', () => demoDesigns.dispensary],
-  ['curlew', () => demoDesigns.curlew],
-  ['tern', () => demoDesigns.tern],
-  ['ticket hall', () => demoDesigns['ticket-hall']],
+  ...Object.values(demoDesigns).map((design) => [design.name, (): Design => design] as const),
   [
     'two supplies',
     () =>
@@ -183,8 +180,6 @@ const circuits: readonly (readonly [name: string, design: () => Design])[] = [
         'power.supplyCount': 2,
       }),
   ],
-  ['slipway, three colours', () => demoDesigns.slipway],
-  ['net loft, pixels', () => demoDesigns['net-loft']],
   [
     'pairs in series',
     () => changed(dispensary, { ...inBox({ 'light.rowCount': 4 }), 'power.arrangement': 'series-pairs' }),
