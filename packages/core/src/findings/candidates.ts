@@ -4,13 +4,22 @@ import type { Candidate, Remedy } from './types.js';
 
 const at = 'assemblies.0';
 
+/** Below this a strip is meant for sockets and batteries of its own voltage (V). */
+const leastUsualV = 12;
+
+/** Kinds that are only proposed in place of their like: pixels want data, 5 V its own supplies. */
+const isLike = (strip: Strip, now: Strip): boolean =>
+  (strip.addressable === true) === (now.addressable === true) &&
+  (strip.voltageV >= leastUsualV || strip.voltageV === now.voltageV);
+
 /** Strips that suit the brief: colour, white and protection. */
-export const suitableStrips = ({ design }: StageResults, catalogue: Catalogue): readonly Strip[] => {
+export const suitableStrips = ({ design, materials }: StageResults, catalogue: Catalogue): readonly Strip[] => {
   const { light, exposure } = design.brief;
   return catalogue.strips.filter(
     (strip) =>
       (light.kind === 'rgb' ? strip.colour !== 'white' : strip.whitesK.includes(light.cctK)) &&
-      (exposure === 'indoors' || strip.protection !== 'bare'),
+      (exposure === 'indoors' || strip.protection !== 'bare') &&
+      isLike(strip, materials.strip),
   );
 };
 
