@@ -51,14 +51,18 @@ export const wayInside = (outline: Outline, from: Point, to: Point): readonly Po
     open.set(index, free);
     return free;
   };
+  /** The open cell nearest to a place, looked for in squares that grow round it. */
   const nearest = ([x, y]: Point): number => {
-    let [best, least] = [-1, Infinity];
-    for (let index = 0; index < columns * rows; index += 1) {
-      const [px, py] = middle(index);
-      const away = Math.hypot(px - x, py - y);
-      if (away < least && away < 12 * cell && isOpen(index)) [best, least] = [index, away];
-    }
-    return best;
+    const column = Math.round((x - bounds.x) / cell);
+    const row = Math.round((y - bounds.y) / cell);
+    for (let reach = 0; reach < 12; reach += 1)
+      for (let dy = -reach; dy <= reach; dy += 1)
+        for (let dx = -reach; dx <= reach; dx += 1) {
+          const [c, r] = [column + dx, row + dy];
+          const onRing = Math.max(Math.abs(dx), Math.abs(dy)) === reach;
+          if (onRing && c >= 0 && r >= 0 && c < columns && r < rows && isOpen(r * columns + c)) return r * columns + c;
+        }
+    return -1;
   };
   const [start, goal] = [nearest(from), nearest(to)];
   if (start < 0 || goal < 0) return null;

@@ -6,7 +6,7 @@ import type { Point3, Segment } from '../light-runs/index.js';
 import { distanceToOutline, inOutline, lengthInside, solidParts, type Outline, type Point } from '../outlines/index.js';
 import { changed, dispensary, glance, inBox, testFonts } from '../testing/harness.js';
 import { wayInside } from './way-inside.js';
-import { boxRouter, letterRouter, wireHoleMm } from './wire-routes.js';
+import { boxRouter, letterRouters, wireHoleMm } from './wire-routes.js';
 
 let fonts: FontBook;
 beforeAll(async () => {
@@ -89,7 +89,7 @@ const u: Outline = [
 
 describe('wires in letters', () => {
   it('stay inside a letter, round its corners, never over its edge', () => {
-    const router = letterRouter([u], { segments: [] }, 8, 'holes');
+    const router = letterRouters()([u], { segments: [] }, 8, 'holes');
     const { path, holes } = router([15, 90, 5], [85, 90, 5]);
     expect(holes).toEqual([]);
     expect(path.length).toBeGreaterThan(2);
@@ -118,7 +118,7 @@ describe('wires in letters', () => {
         ],
       },
     ] as unknown as readonly Segment[];
-    const { path, holes } = letterRouter(parts, { segments: strip }, 8, 'holes')([50, 30, 5], [100, 30, 5]);
+    const { path, holes } = letterRouters()(parts, { segments: strip }, 8, 'holes')([50, 30, 5], [100, 30, 5]);
     expect(holes).toHaveLength(2);
     holes.forEach(([x, y], index) => {
       expect(inOutline([x, y], parts[index]!)).toBe(true);
@@ -128,7 +128,7 @@ describe('wires in letters', () => {
     // Behind the wall from hole to hole.
     expect(path.filter(([, , z]) => z < 0)).toHaveLength(2);
     // Across, when so asked.
-    expect(letterRouter(parts, { segments: strip }, 8, 'over')([50, 30, 5], [100, 30, 5]).path).toHaveLength(2);
+    expect(letterRouters()(parts, { segments: strip }, 8, 'over')([50, 30, 5], [100, 30, 5]).path).toHaveLength(2);
   });
 });
 

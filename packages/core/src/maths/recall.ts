@@ -2,7 +2,8 @@
 export const recall = <Answer>(most: number): ((key: string, compute: () => Answer) => Answer) => {
   const known = new Map<string, Answer>();
   return (key, compute) => {
-    const answer = known.get(key) ?? compute();
+    // No answer is an answer too.
+    const answer = known.has(key) ? known.get(key)! : compute();
     // The latest stand last, so that the first is the one least asked for.
     known.delete(key);
     known.set(key, answer);

@@ -23,7 +23,7 @@ import { letterPaths, letterRuns } from '../letter-runs.js';
 import { piecesOfLetters } from '../letter-splits.js';
 import { recomputedOf, commonStages } from '../common-stages.js';
 import type { Build } from '../types.js';
-import { letterRouter } from '../wire-routes.js';
+import { letterRouters } from '../wire-routes.js';
 import { cansGeometry } from './geometry.js';
 import { faceLitBought, faceLitParts, shapingByShape } from './parts.js';
 import { faceLitSection } from './section.js';
@@ -59,7 +59,7 @@ export const faceLitPipeline: Build<FaceLitAssembly, FaceLitResults>['pipeline']
     bed: remember((ledZMm: number) => ({ ledZMm, facing: 'face' as const })),
     paths: remember(letterPaths()),
     runs: remember(letterRuns),
-    router: remember(letterRouter),
+    router: remember(letterRouters()),
     jumpers: remember(jumpersOf),
     section: remember(faceLitSection),
     optics: remember((materials: FaceLitMaterials) => faceStack({ ...materials, second: null })),

@@ -14,7 +14,7 @@ import { letterPaths, letterRuns } from '../letter-runs.js';
 import { piecesOfLetters } from '../letter-splits.js';
 import { recomputedOf, commonStages } from '../common-stages.js';
 import type { Build } from '../types.js';
-import { letterRouter } from '../wire-routes.js';
+import { letterRouters } from '../wire-routes.js';
 import { haloGeometry } from './geometry.js';
 import { haloBought, haloParts } from './parts.js';
 import { haloPosts, letterKgPerM2, postsByShape } from './posts.js';
@@ -48,7 +48,7 @@ export const haloPipeline: Build<HaloAssembly, HaloResults>['pipeline'] = (catal
     bed: remember((ledZMm: number) => ({ ledZMm, facing: 'wall' as const })),
     paths: remember(letterPaths()),
     runs: remember(letterRuns),
-    router: remember(letterRouter),
+    router: remember(letterRouters()),
     jumpers: remember(jumpersOf),
     section: remember(haloSection),
     glow: remember(haloGlowOfParts),
