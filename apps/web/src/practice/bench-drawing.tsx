@@ -8,6 +8,8 @@ interface BenchDrawingProps {
   readonly drawing: BoardDrawing;
   /** Light of each group of each piece against what it should be; none before a fault is hidden. */
   readonly lights: readonly Float64Array[];
+  /** By piece, the light of each of the drawing’s colours; none when there is but one. */
+  readonly tints?: readonly (readonly Float64Array[])[];
   readonly held: Held | null;
   readonly onHold: (held: Held) => void;
   /** How many px wide it is shown, so that marks and numbers stay as large as text. */
@@ -21,11 +23,25 @@ const litColour = (light: number): string => {
   return `rgb(${mix(74, 255)} ${mix(70, 214)} ${mix(62, 120)})`;
 };
 
+const parts = { red: 0, green: 1, blue: 2 } as const;
+
+/** What a mix of colours looks like where some have all of their light and some have none. */
+const mixedColour = (colours: readonly string[], light: readonly number[]): string => {
+  const dark = 58;
+  const mixed = [dark, dark, dark];
+  colours.forEach((name, channel) => {
+    const own = (255 - dark) * Math.min(1, Math.max(0, light[channel]!)) ** 0.8;
+    for (const part of name in parts ? [parts[name as keyof typeof parts]] : [0, 1, 2])
+      mixed[part] = Math.min(255, mixed[part]! + own);
+  });
+  return `rgb(${mixed.map(Math.round).join(' ')})`;
+};
+
 /** Points stand so far along their strip from its end (px at full width). */
 const pointInsetPx = 12;
 
 /** A circuit on a dark bench: strip as bright as its groups are, wires to clamp, points to hold the meter to. */
-export const BenchDrawing = ({ drawing, lights, held, onHold, shownPx = 900 }: BenchDrawingProps) => {
+export const BenchDrawing = ({ drawing, lights, tints = [], held, onHold, shownPx = 900 }: BenchDrawingProps) => {
   const { left, low, width, height } = boundsOf(drawing);
   const unit = width / shownPx;
   const places = placesOf(drawing, pointInsetPx * unit);
@@ -67,7 +83,14 @@ export const BenchDrawing = ({ drawing, lights, held, onHold, shownPx = 900 }: B
                 key={group}
                 points={line(places)}
                 fill="none"
-                stroke={litColour(light[group]!)}
+                stroke={
+                  tints[piece] === undefined
+                    ? litColour(light[group]!)
+                    : mixedColour(
+                        drawing.colours,
+                        tints[piece].map((each) => each[group]!),
+                      )
+                }
                 strokeWidth={7 * unit}
               />
             ))}

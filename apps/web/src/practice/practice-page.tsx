@@ -34,7 +34,7 @@ const Choices = ({ link }: { readonly link: PracticeLink }) => {
           options={circuits}
         />
       </div>
-      <div className="w-56">
+      <div className="w-72">
         <LabelledChoice
           label="Level"
           value={level}
@@ -54,9 +54,16 @@ const Bench = ({ opened, link }: { readonly opened: Opened; readonly link: Pract
   return (
     <div className="grid gap-5 lg:grid-cols-[minmax(0,1fr)_320px]">
       <div>
-        <BenchDrawing drawing={opened.drawing} lights={hidden?.lights ?? []} held={held} onHold={setHeld} />
+        <BenchDrawing
+          drawing={opened.drawing}
+          lights={hidden?.lights ?? []}
+          tints={hidden?.tints ?? []}
+          held={held}
+          onHold={setHeld}
+        />
         <p className="mt-1 mb-3 text-[13px] text-soft">
-          Blue dots are ends of strip and lead; orange lines are wires. Bright strip has its current, grey has none.
+          Blue dots are ends of strip and lead; orange lines are wires. Bright strip has its current, grey has none;
+          strip of several colours shows what is left of their mix.
         </p>
         <ReadingsTable opened={opened} readings={readings} />
       </div>
@@ -84,8 +91,8 @@ export const PracticePage = () => {
           <div>
             <h1 className="text-xl font-bold">Practice</h1>
             <p className="text-[13px] text-soft">
-              One fault is hidden. See which strip is dark or dim, measure, and name it; the meter and the circuit are
-              computed, nothing can be harmed.
+              One fault is hidden. See which strip is dark, dim or of a wrong colour, measure, and name it; the meter
+              and the circuit are computed, nothing can be harmed.
             </p>
           </div>
           <Choices link={link} />

@@ -17,7 +17,7 @@ const opened = (id: number): FaultReply => ({
   probes: [{ probe: { kind: 'amps', wire: -1 }, words: 'amperes in the lead', should: 2, full: 2 }],
   faults: ['the supply gives nothing', 'a loose joint in the lead'],
 });
-const hidden = (id: number): FaultReply => ({ id, kind: 'hidden', lights: [], looks: ['dark'], par: 1 });
+const hidden = (id: number): FaultReply => ({ id, kind: 'hidden', lights: [], tints: [], looks: ['dark'], par: 1 });
 
 beforeEach(() => usePractice.setState(usePractice.getInitialState(), true));
 

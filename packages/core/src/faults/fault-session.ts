@@ -8,7 +8,7 @@ import { ohmsBetween, type Tip } from './continuity.js';
 import { diagnosisOf, nextProbe, suspectsLeft, type Diagnosis, type Signs, type Suspect } from './diagnose.js';
 import { faultWords } from './list-faults.js';
 import { hiddenFault, parFor, showAlike, type Level } from './practice.js';
-import { benchOf, fullOf, judgedOf, lightOf, probeWords, readingOf, type Bench } from './signs.js';
+import { benchOf, fullOf, judgedOf, lightOf, lightsOf, probeWords, readingOf, type Bench } from './signs.js';
 import type { Judged, Look, Probe } from './types.js';
 import { withFault } from './with-fault.js';
 
@@ -51,6 +51,8 @@ export type FaultReply = { readonly id: number } & (
   | {
       readonly kind: 'hidden';
       readonly lights: readonly Float64Array[];
+      /** By piece, the light of each colour of its groups, in the order of the drawing’s colours; empty when there is but one. */
+      readonly tints: readonly (readonly Float64Array[])[];
       readonly looks: readonly Look[];
       readonly par: number;
     }
@@ -134,6 +136,7 @@ export const createFaultSession = (fonts: FontBook): ((request: FaultRequest) =>
         id,
         kind: 'hidden',
         lights: board.pieces.map((_, piece) => lightOf(bench, sound, piece)),
+        tints: board.colours.length === 0 ? [] : board.pieces.map((_, piece) => lightsOf(bench, sound, piece)),
         looks: suspect.looks,
         par: parFor(diagnosis, suspect),
       };

@@ -291,6 +291,7 @@ describe('a bench in a thread of its own', () => {
     expect(ask({ id: 3, kind: 'measure', probe: 0 })).toMatchObject({ kind: 'refused' });
     const shown = ask({ id: 4, kind: 'hide', level: 'fair', seed: 5 });
     if (shown.kind !== 'hidden') throw new Error('not hidden');
+    expect(shown.tints).toEqual([]);
     expect(ask({ id: 5, kind: 'measure', probe: 9999 })).toMatchObject({ kind: 'refused' });
     // Led by its own proposals, the bench comes to an answer that is right.
     let signs: Signs = { looks: shown.looks, readings: [] };
@@ -316,6 +317,16 @@ describe('a bench in a thread of its own', () => {
         readings: [...signs.readings, { probe: opened.probes[told.next]!.probe, judged: measured.judged }],
       };
     }
+    // Of several colours each is shown by itself; their mean is the light of the piece.
+    expect(ask({ id: 11, kind: 'open', design: demoDesigns.slipway }).kind).toBe('opened');
+    const mixed = ask({ id: 12, kind: 'hide', level: 'fair', seed: 2 });
+    if (mixed.kind !== 'hidden') throw new Error('not hidden');
+    mixed.tints.forEach((channels, piece) => {
+      expect(channels).toHaveLength(3);
+      mixed.lights[piece]!.forEach((light, group) =>
+        expect(channels.reduce((sum, channel) => sum + channel[group]!, 0) / 3).toBeCloseTo(light, 9),
+      );
+    });
     const empty = changed(dispensary, inBox({ 'case.widthMm': 110, 'light.endMarginMm': 50 }));
     const refused = ask({ id: 10, kind: 'open', design: empty });
     expect(refused.kind === 'refused' ? refused.sentence : '').toContain('no strip');

@@ -58,7 +58,7 @@ const channelLight = (
 };
 
 /** Light of every group of a piece, each channel against what the sound circuit gives it, channel by channel. */
-const lightsOf = (bench: Bench, sound: Bench, piece: number): readonly Float64Array[] =>
+export const lightsOf = (bench: Bench, sound: Bench, piece: number): readonly Float64Array[] =>
   Array.from({ length: bench.board.placed.channels }, (_, channel) =>
     channelLight(bench, piece, channel, bench.solution.loadAmps, (load) => sound.solution.loadAmps[load]!),
   );
