@@ -18,8 +18,8 @@ export const BenchPanel = () => {
   if (evaluation === null) return null;
   const link = benchLink(catalogue);
   return (
-    <section aria-label="Bench" className="no-print">
-      <div className="mt-3 flex items-center justify-between gap-2">
+    <section aria-label="Bench">
+      <div className="no-print mt-3 flex items-center justify-between gap-2">
         <h3 className="font-bold">On the bench</h3>
         <Button
           aria-expanded={open}
@@ -31,18 +31,18 @@ export const BenchPanel = () => {
           {open ? 'Put it away' : 'Lay it on the bench'}
         </Button>
       </div>
-      <p className="mb-1 text-[13px] text-soft">
+      <p className="no-print mb-1 text-[13px] text-soft">
         {driving
           ? 'The lit view shows what the controller is set to, all stand-ins computed from the design.'
           : 'A controller, a meter and a thermometer that read this design’s circuit.'}
       </p>
       {driving && !open && (
-        <Button className="mb-1" onClick={() => link.leave()}>
+        <Button className="no-print mb-1" onClick={() => link.leave()}>
           Show the design again
         </Button>
       )}
       {open && (
-        <div className="space-y-2">
+        <div className="no-print space-y-2">
           <ControllerPanel evaluation={evaluation} link={link} />
           <Instruments evaluation={evaluation} />
         </div>

@@ -31,7 +31,7 @@ const Kept = ({ evaluation, step }: Omit<StepProps, 'link'>) => {
       </span>
       <button
         type="button"
-        className="underline"
+        className="no-print underline"
         aria-label={`Strike out the reading of ${step.title}`}
         onClick={() => strikeReading(step.id)}
       >
@@ -52,7 +52,7 @@ const Entry = ({ evaluation, step, link }: StepProps) => {
     setText('');
   };
   return (
-    <form onSubmit={submit} className="flex items-end justify-between gap-2">
+    <form onSubmit={submit} className="no-print flex items-end justify-between gap-2">
       <label htmlFor={id} className="text-[13px]">
         It reads ({step.expected.unit})
         <input

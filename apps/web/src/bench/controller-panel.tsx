@@ -55,7 +55,8 @@ export const ControllerPanel = ({ evaluation, link }: ControllerPanelProps) => {
           onChoose={(choice) => link.set(evaluation, { channel: choiceChannel(choice) })}
           options={[
             { value: 'brief', label: 'as the brief asks' },
-            { value: 'all', label: 'every colour full' },
+            // A white channel takes the place of what the colours have in common.
+            { value: 'all', label: channels.length > 3 ? 'white' : 'every colour full' },
             ...channels.map(({ name }, channel) => ({ value: String(channel), label: `only ${name}` })),
           ]}
         />

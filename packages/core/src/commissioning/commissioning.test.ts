@@ -48,6 +48,17 @@ describe('putting a piece to work', () => {
     expect(share(demoDesigns['net-loft'])).toBeCloseTo(1, 6);
   });
 
+  it('of a battery takes any voltage between full and its cut-off for right', () => {
+    const [supply] = commissionSteps(glance(changed(demoDesigns.tern, { 'power.source': 'battery' }), fonts));
+    expect(supply!.expected).toMatchObject({ low: 12 * 0.92, high: 12 * 1.12 });
+    expect([10.5, 11.5, 13.2, 14].map((volts) => judgeReading(supply!, volts))).toEqual([
+      'low',
+      'fine',
+      'fine',
+      'high',
+    ]);
+  });
+
   it('judges readings, and says what one that is off points to', () => {
     const steps = commissionSteps(glance(demoDesigns.slipway, fonts));
     const step = (id: string) => steps.find((each) => each.id === id)!;

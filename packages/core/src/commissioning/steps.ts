@@ -1,5 +1,5 @@
 import { channelsOf } from '../catalogue/index.js';
-import { networkOf, withChannelsOff } from '../circuit/index.js';
+import { networkOf, withChannelsOff, type Circuit } from '../circuit/index.js';
 import type { StageResults } from '../evaluate/types.js';
 import { solveNetwork } from '../network/index.js';
 import type { BenchSetting, CommissionStep, Expected, ReadingVerdict } from './types.js';
@@ -29,6 +29,12 @@ const ampsOfChannel = ({ circuit, runs, materials }: StageResults, channel: numb
   const off = channelsOf(strip).map((_, other) => other !== channel);
   return solveNetwork(withChannelsOff(placed, off)).sourceAmps.reduce((sum, amps) => sum + amps, 0);
 };
+
+/** What a supply shows with nothing joined: its voltage; a battery anything between full and its cut-off. */
+const supplyVolts = ({ voltageV, supply }: Circuit): Expected =>
+  supply?.battery === undefined || supply.voltageV !== voltageV
+    ? around(voltageV, voltsOff, 'V')
+    : { low: supply.battery.cutOffV, high: supply.battery.fullV, unit: 'V' };
 
 const pieceSteps = ({ runs, materials, circuit }: StageResults): readonly CommissionStep[] =>
   runs.segments.map(({ number, lengthMm }): CommissionStep => {
@@ -122,7 +128,7 @@ export const commissionSteps = (results: StageResults): readonly CommissionStep[
       title: 'Supply alone',
       how: 'Nothing joined yet: red tip on plus, black on minus. A minus sign means they are swapped.',
       setting: { ...everything, level: 0 },
-      expected: around(circuit.voltageV, voltsOff, 'V'),
+      expected: supplyVolts(circuit),
     },
     ...pieceSteps(results),
     ...colourSteps(results),

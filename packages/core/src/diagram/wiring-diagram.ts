@@ -8,7 +8,7 @@ const boxHeight = 26;
 const pieceWidth = 36;
 /** Between boxes, with room for what is written on a wire. */
 const gap = 54;
-const rowHeight = 56;
+const rowHeight = 50;
 const margin = 8;
 /** Pieces in one row; a longer chain goes on in the next. */
 const piecesInRow = 5;
