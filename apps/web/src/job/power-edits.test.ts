@@ -4,13 +4,12 @@ import {
   beginChain,
   carryOn,
   inject,
-  isBackward,
+  feedFrom,
   isByHand,
   isInjected,
   pairPieces,
   planAgain,
   putInZone,
-  turnRound,
   zoneOf,
 } from './power-edits';
 
@@ -33,11 +32,13 @@ describe('feeds by hand', () => {
     expect(after(both, inject(both.power, 3, 'end', false)).power.injections).toEqual([{ piece: 3, end: 'start' }]);
   });
 
-  it('turn a chain round and back again, whichever way its pieces are named', () => {
-    const turned = after(dispensary, turnRound(dispensary.power, [4, 2, 3]));
-    expect(turned.power.fedBackward).toEqual([2]);
-    expect(isBackward(turned.power, [2, 3, 4])).toBe(true);
-    expect(after(turned, turnRound(turned.power, [2, 3, 4])).power.fedBackward).toEqual([]);
+  it('come in at either end of a chain, whichever way its pieces are named', () => {
+    const turned = after(dispensary, feedFrom(dispensary.power, [4, 2, 3], true));
+    expect(turned.power).toMatchObject({ fedBackward: [2], fedForward: [] });
+    const back = after(turned, feedFrom(turned.power, [2, 3, 4], false));
+    expect(back.power).toMatchObject({ fedBackward: [], fedForward: [2] });
+    expect(isByHand(back.power)).toBe(true);
+    expect(isByHand(after(back, planAgain()).power)).toBe(false);
   });
 });
 

@@ -22,13 +22,11 @@ export const inject = (power: Power, piece: number, end: PieceEnd, wanted: boole
   return change('injections', wanted ? [...others, { piece, end }] : others);
 };
 
-/** Whether a chain, named by its pieces, is fed at its far end. */
-export const isBackward = ({ fedBackward }: Power, pieces: readonly number[]): boolean =>
-  (fedBackward ?? []).includes(Math.min(...pieces));
-
-/** Feeds a chain at its other end. */
-export const turnRound = (power: Power, pieces: readonly number[]): DesignChange =>
-  change('fedBackward', withNumber(power.fedBackward, Math.min(...pieces), !isBackward(power, pieces)));
+/** Feeds a chain, named by its pieces, at its far end or at its first piece. */
+export const feedFrom = (power: Power, pieces: readonly number[], backward: boolean): DesignChange => [
+  ...change('fedBackward', withNumber(power.fedBackward, Math.min(...pieces), backward)),
+  ...change('fedForward', withNumber(power.fedForward, Math.min(...pieces), !backward)),
+];
 
 /** Splits a chain before a piece, so that it begins one of its own. */
 export const beginChain = (power: Power, piece: number): DesignChange => [
@@ -71,12 +69,23 @@ export const pairPieces = (power: Power, first: number, second: number): DesignC
 };
 
 /** Whether anything of the wiring was done by hand. */
-export const isByHand = ({ injections, fedBackward, chainsBegin, chainsCarryOn, seriesPairs }: Power): boolean =>
-  [injections, fedBackward, chainsBegin, chainsCarryOn, seriesPairs].some((list) => (list ?? []).length > 0);
+export const isByHand = ({
+  injections,
+  fedBackward,
+  fedForward,
+  chainsBegin,
+  chainsCarryOn,
+  seriesPairs,
+}: Power): boolean =>
+  [injections, fedBackward, fedForward, chainsBegin, chainsCarryOn, seriesPairs].some(
+    (list) => (list ?? []).length > 0,
+  );
 
 /** Lets Vitrum plan the wiring again. */
 export const planAgain = (): DesignChange =>
-  ['injections', 'fedBackward', 'chainsBegin', 'chainsCarryOn', 'seriesPairs'].flatMap((path) => change(path, []));
+  ['injections', 'fedBackward', 'fedForward', 'chainsBegin', 'chainsCarryOn', 'seriesPairs'].flatMap((path) =>
+    change(path, []),
+  );
 
 /** Changes the wiring as it is now in the document: what is drawn may be an edit behind. */
 export const changePower = (edit: (power: Power) => DesignChange): void => {

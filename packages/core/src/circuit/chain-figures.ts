@@ -80,6 +80,7 @@ export const chainsOf = (facts: ChainFacts): readonly Chain[] => {
       supply: supplyOf(index),
       zone: (plan.zones.ofSegment[segments[0]!] ?? 0) + 1,
       segments,
+      backward: plan.backward[index]!,
       stripMm,
       amps,
       trackA,

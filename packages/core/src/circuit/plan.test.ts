@@ -72,6 +72,25 @@ describe('a wiring plan', () => {
     expect(words(plan(2, { fedBackward: [2], chainsBegin: [2] }).wires)).toEqual(['lead > 1 start', 'lead > 2 end']);
   });
 
+  it('feeds a chain at its far end unasked where that lies much nearer, unless told otherwise; pixels never', () => {
+    // The lead comes in at the end of the third row.
+    const far = (change: Partial<PowerDesign>, data = false) =>
+      planWiring({
+        runs: rows(3),
+        power: { ...demoDesigns.dispensary.power, ...change },
+        longestMm: 5000,
+        entry: [830, 200, 0],
+        router: straight,
+        data,
+      });
+    expect(far({})).toMatchObject({ chains: [[2, 1, 0]], backward: [true] });
+    expect(words(far({}).wires)[0]).toBe('lead > 3 end');
+    expect(far({ fedForward: [1] })).toMatchObject({ chains: [[0, 1, 2]], backward: [false] });
+    expect(far({ feed: 'both-ends' }).backward).toEqual([false]);
+    expect(far({}, true).backward).toEqual([false]);
+    expect(far({ fedBackward: [1] }, true).backward).toEqual([true]);
+  });
+
   it('has a chain of its own wherever the longest run asks for one', () => {
     const { chains, wires } = plan(4, {}, 1700);
     expect(chains).toEqual([

@@ -32,6 +32,8 @@ export interface PlannedWire {
 export interface WiringPlan {
   /** Indices into the segments, from where the chain is fed. */
   readonly chains: readonly (readonly number[])[];
+  /** Of each chain: fed at its far end. */
+  readonly backward: readonly boolean[];
   readonly wires: readonly PlannedWire[];
   readonly zones: Zones;
   /** Two and two in series, when wired so; pieces without a mate; pairs that cannot be. */
@@ -64,15 +66,38 @@ const wirer =
     return { from, to, carries, lengthMm: routeLengthMm(route) + jointSlackMm, route, chain, injected };
   };
 
+/** A chain as it is fed: its pieces from there on, and whether that is its far end. */
+interface Fed {
+  readonly pieces: readonly number[];
+  readonly backward: boolean;
+}
+
+/** Wire that is saved before a chain is fed at its far end unasked (mm). */
+const savedMm = 250;
+
+/**
+ * A chain is fed at its first piece, at its far end where that is asked for, and there too where it lies much nearer to the
+ * lead and nothing else was asked. Pixels are always fed where their data comes in, unless asked otherwise.
+ */
+const fedFrom = (chain: readonly number[], { runs, power, entry, router, data }: PlanFacts): Fed => {
+  const segments = chain.map((piece) => runs.segments[piece]!);
+  const name = Math.min(...segments.map(({ number }) => number));
+  const wayTo = (place: Point3): number => routeLengthMm(router(entry, place));
+  const saves = (): number => wayTo(segments[0]!.from) - wayTo(segments[segments.length - 1]!.to);
+  const asked = power.fedBackward?.includes(name) === true;
+  const free = power.fedForward?.includes(name) !== true && power.feed === 'one-end' && !data;
+  const backward = asked || (free && saves() > savedMm);
+  return { pieces: backward ? [...chain].reverse() : chain, backward };
+};
+
 /** Wires of one chain: from the lead from piece to piece, back to the lead when both ends are fed, and what is injected. */
 const wiresOf = (
-  chain: readonly number[],
+  { pieces: chain, backward }: Fed,
   index: number,
   { runs, power }: PlanFacts,
   wire: Wirer,
 ): readonly PlannedWire[] => {
   const segments = chain.map((piece) => runs.segments[piece]!);
-  const backward = power.fedBackward?.includes(Math.min(...segments.map(({ number }) => number))) ?? false;
   const [first, last]: readonly [PieceEnd, PieceEnd] = backward ? ['end', 'start'] : ['start', 'end'];
   const hops = chain.map((piece, place) =>
     wire(place === 0 ? 'lead' : { piece: chain[place - 1]!, end: last }, { piece, end: first }, index, 'power'),
@@ -131,7 +156,8 @@ const seriesPlan = (facts: PlanFacts, zones: Zones): WiringPlan => {
     ...pairs.flatMap((pair, index) => pairWires(pair, index, wire)),
     ...alone.map((piece, index) => wire('lead', { piece, end: 'start' }, pairs.length + index, 'power')),
   ];
-  return { chains: [...pairs, ...alone.map((piece) => [piece])], wires, zones, pairs, alone, contradictions };
+  const chains = [...pairs, ...alone.map((piece) => [piece])];
+  return { chains, backward: chains.map(() => false), wires, zones, pairs, alone, contradictions };
 };
 
 /**
@@ -147,15 +173,14 @@ export const planWiring = (facts: PlanFacts): WiringPlan => {
   );
   const begin = new Set([...(power.chainsBegin ?? []), ...borders]);
   const carryOn = new Set((power.chainsCarryOn ?? []).filter((number) => !borders.includes(number)));
-  const chains = groupChains(runs.segments, longestMm, { begin, carryOn }).map((chain) => {
-    const numbers = chain.map((piece) => runs.segments[piece]!.number);
-    return power.fedBackward?.includes(Math.min(...numbers)) === true ? [...chain].reverse() : chain;
-  });
+  const fed = groupChains(runs.segments, longestMm, { begin, carryOn }).map((chain) => fedFrom(chain, facts));
+  const chains = fed.map(({ pieces }) => pieces);
   const wire = wirer(facts);
-  const wires = chains.flatMap((chain, index) => wiresOf(chain, index, facts, wire));
+  const wires = fed.flatMap((chain, index) => wiresOf(chain, index, facts, wire));
   const chainOf = (piece: number): number => chains.findIndex((chain) => chain.includes(piece));
   return {
     chains,
+    backward: fed.map(({ backward }) => backward),
     wires: facts.data ? withData(wires, facts, chainOf, wire) : wires,
     zones,
     pairs: [],

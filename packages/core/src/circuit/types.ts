@@ -17,6 +17,8 @@ export interface Chain {
   readonly zone: number;
   /** Indices into the segments of the light runs, from where it is fed. */
   readonly segments: readonly number[];
+  /** Fed at its far end. */
+  readonly backward: boolean;
   readonly stripMm: number;
   /** All that its wires from the lead bring it. */
   readonly amps: number;

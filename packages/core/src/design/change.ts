@@ -33,6 +33,7 @@ const mayBeAbsent: ReadonlySet<string> = new Set([
   'chainsBegin',
   'chainsCarryOn',
   'fedBackward',
+  'fedForward',
   'injections',
   'control',
   'source',

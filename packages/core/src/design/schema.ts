@@ -344,6 +344,9 @@ const power = z
     fedBackward: pieceNumbers
       .optional()
       .describe('Chains that are fed at their far end, each named by the lowest number of its pieces.'),
+    fedForward: pieceNumbers
+      .optional()
+      .describe('Chains that are fed at their first piece even where the far end lies much nearer to the lead.'),
     injections: z
       .array(z.looseObject({ piece: z.number().int().min(1).max(5000), end: z.enum(['start', 'end']) }))
       .max(1000)

@@ -34,7 +34,7 @@ describe('labels', () => {
     const { runs, circuit } = evaluation;
     expect(labels).toHaveLength(2 * (runs.segments.length + circuit.wires.length));
     expect(labels[0]).toMatchObject({ title: '1 > start', lines: [expect.stringContaining('chain 1')] });
-    const wire = labels.find(({ title, lines }) => title === 'piece 1 end' && lines[0] === 'to piece 2 start')!;
+    const wire = labels.find(({ title, lines }) => title === 'piece 2 start' && lines[0] === 'to piece 1 end')!;
     expect(wire.lines.at(-1)).toBe('plus black, red red, green green, blue blue');
     const document = await PDFDocument.load(await labelsPdf(evaluation, 'a4'));
     expect(document.getPageCount()).toBe(Math.ceil(labels.length / (4 * 9)));

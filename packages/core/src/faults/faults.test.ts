@@ -117,7 +117,7 @@ describe('readings', () => {
 });
 
 describe('a circuit of several colours with a fault', () => {
-  const board = (): Board => boardFor(demoDesigns.slipway);
+  const board = (): Board => boardFor(changed(demoDesigns.slipway, { 'power.fedForward': [1] }));
 
   it('is of a wrong colour behind an open return, which no piece before shows', () => {
     const wire = 2;

@@ -59,12 +59,9 @@ export const dimPlace = (results: StageResults, chain: Chain): Place =>
 export const injectFarEnds = (results: StageResults, needs: (chain: Chain) => boolean): DesignChange => {
   const { circuit, runs, design } = results;
   const given = design.power.injections ?? [];
-  const added = circuit.chains.filter(needs).map(({ segments }) => {
+  const added = circuit.chains.filter(needs).map(({ segments, backward }) => {
     const last = runs.segments[segments[segments.length - 1]!]!.number;
-    const backward = design.power.fedBackward?.some((number) =>
-      segments.some((at) => runs.segments[at]!.number === number),
-    );
-    return { piece: last, end: backward === true ? ('start' as const) : ('end' as const) };
+    return { piece: last, end: backward ? ('start' as const) : ('end' as const) };
   });
   return [{ path: 'power.injections', value: [...given, ...added] }];
 };

@@ -1,7 +1,6 @@
 import type { Chain } from '../circuit/index.js';
-import type { DesignChange } from '../design/index.js';
+import type { DesignChange, PowerDesign } from '../design/index.js';
 import type { StageResults } from '../evaluate/types.js';
-import { oneChange } from './candidates.js';
 import { pieceRect, wholeFront } from './strip-rules.js';
 import type { Rule } from './types.js';
 
@@ -13,7 +12,8 @@ interface Clash {
 
 /** Wishes for the wiring that name pieces which are not there, or contradict each other. */
 const clashes = ({ design, runs }: StageResults): readonly Clash[] => {
-  const { chainsBegin = [], chainsCarryOn = [], fedBackward = [], injections = [], zones = [] } = design.power;
+  const { chainsBegin = [], chainsCarryOn = [], injections = [], zones = [] } = design.power;
+  const { fedBackward = [], fedForward = [] } = design.power;
   const there = new Set(runs.segments.map(({ number }) => number));
   const missing = (pieces: readonly number[], what: string): readonly Clash[] =>
     pieces
@@ -23,7 +23,7 @@ const clashes = ({ design, runs }: StageResults): readonly Clash[] => {
   return [
     ...missing(chainsBegin, 'A chain to begin'),
     ...missing(chainsCarryOn, 'A chain to carry on'),
-    ...missing(fedBackward, 'A chain to turn round'),
+    ...missing([...fedBackward, ...fedForward], 'A chain to turn round'),
     ...missing(
       injections.map(({ piece }) => piece),
       'A feed',
@@ -32,6 +32,9 @@ const clashes = ({ design, runs }: StageResults): readonly Clash[] => {
     ...chainsBegin
       .filter((piece) => chainsCarryOn.includes(piece))
       .map((piece) => ({ piece, why: `Piece ${piece} is to begin a chain and to carry one on` })),
+    ...fedBackward
+      .filter((piece) => fedForward.includes(piece))
+      .map((piece) => ({ piece, why: `The chain of piece ${piece} is to be fed at both of its ends first` })),
     ...inZones
       .filter((piece, at) => inZones.indexOf(piece) !== at)
       .map((piece) => ({ piece, why: `Piece ${piece} is in two zones` })),
@@ -41,13 +44,14 @@ const clashes = ({ design, runs }: StageResults): readonly Clash[] => {
 /** The same wishes without those that clash. */
 const withoutClashes = (results: StageResults): DesignChange => {
   const bad = new Set(clashes(results).map(({ piece }) => piece));
-  const { chainsBegin, chainsCarryOn, fedBackward, injections, zones } = results.design.power;
+  const { chainsBegin, chainsCarryOn, fedBackward, fedForward, injections, zones } = results.design.power;
   const good = (pieces: readonly number[] | undefined): readonly number[] =>
     (pieces ?? []).filter((piece) => !bad.has(piece));
   return [
     { path: 'power.chainsBegin', value: good(chainsBegin) },
     { path: 'power.chainsCarryOn', value: good(chainsCarryOn) },
     { path: 'power.fedBackward', value: good(fedBackward) },
+    { path: 'power.fedForward', value: good(fedForward) },
     { path: 'power.injections', value: (injections ?? []).filter(({ piece }) => !bad.has(piece)) },
     {
       path: 'power.zones',
@@ -101,6 +105,16 @@ const detourMm = ({ circuit, runs }: StageResults, chain: Chain): number => {
   return feed.lengthMm - Math.hypot(x - lx, y - ly) - 40;
 };
 
+/** A chain, by its name, fed at its far end or at its first piece. */
+const turnedRound = ({ fedBackward, fedForward }: PowerDesign, name: number, backward: boolean): DesignChange => {
+  const others = (list: readonly number[] | undefined): readonly number[] =>
+    (list ?? []).filter((each) => each !== name);
+  return [
+    { path: 'power.fedBackward', value: backward ? [...others(fedBackward), name] : others(fedBackward) },
+    { path: 'power.fedForward', value: backward ? others(fedForward) : [...others(fedForward), name] },
+  ];
+};
+
 /** A chain is fed at the end that lies farther from the lead: more wire, and more of it to lose volts in. */
 export const fedAtWrongEnd: Rule = ({ results }) => {
   const { circuit, runs, design } = results;
@@ -112,8 +126,6 @@ export const fedAtWrongEnd: Rule = ({ results }) => {
   if (worst === null || detourMm(results, worst) <= noticedMm) return null;
   const numbers = worst.segments.map((segment) => runs.segments[segment]!.number);
   const name = Math.min(...numbers);
-  const given = design.power.fedBackward ?? [];
-  const turned = given.includes(name) ? given.filter((each) => each !== name) : [...given, name];
   const wireM = ({ circuit: { wires } }: StageResults): number =>
     Math.round(wires.reduce((sum, { lengthMm }) => sum + lengthMm, 0)) / 1000;
   return {
@@ -131,7 +143,17 @@ export const fedAtWrongEnd: Rule = ({ results }) => {
       read: wireM,
       settled: (tried) => wireM(tried) < wireM(results),
     },
-    remedies: [oneChange('turn-round', `Turn chain ${worst.number} round`, 'power.fedBackward', turned)],
+    remedies: [
+      {
+        id: 'turn-round',
+        candidates: [
+          {
+            label: `Turn chain ${worst.number} round`,
+            change: turnedRound(design.power, name, !worst.backward),
+          },
+        ],
+      },
+    ],
   };
 };
 

@@ -13,7 +13,11 @@ beforeAll(async () => {
 
 /** Five rows in one chain: the first at the top, the last at the bottom, amber. */
 const longChain = () =>
-  changed(demoDesigns.slipway, { ...inBox({ 'light.rowCount': 5 }), 'power.chainsCarryOn': [2, 3, 4, 5] });
+  changed(demoDesigns.slipway, {
+    ...inBox({ 'light.rowCount': 5 }),
+    'power.chainsCarryOn': [2, 3, 4, 5],
+    'power.fedForward': [1],
+  });
 const factors = (drift: HueDrift, u: number, v: number): LinearRgb => {
   const into = new Float64Array(3);
   driftAt(drift, u, v, into);

@@ -1,6 +1,6 @@
 import type { Chain, Evaluation } from '@vitrum/core';
 import { useLength } from '../../../view/use-length';
-import { changePower, inject, isBackward, isInjected, turnRound } from '../../power-edits';
+import { changePower, feedFrom, inject, isInjected } from '../../power-edits';
 
 interface ChainRowProps {
   readonly evaluation: Evaluation;
@@ -14,7 +14,7 @@ const ChainRow = ({ evaluation, chain }: ChainRowProps) => {
   const show = useLength();
   const { power } = evaluation.design;
   const pieces = chain.segments.map((segment) => evaluation.runs.segments[segment]!.number);
-  const backward = isBackward(power, pieces);
+  const { backward } = chain;
   const [far, farEnd] = [pieces[pieces.length - 1]!, backward ? ('start' as const) : ('end' as const)];
   const farFed = isInjected(power, far, farEnd);
   // Where every run is fed at both ends there is nothing to add.
@@ -42,7 +42,7 @@ const ChainRow = ({ evaluation, chain }: ChainRowProps) => {
               type="button"
               className="ml-2 underline"
               aria-label={`Turn chain ${chain.number} round`}
-              onClick={() => changePower((now) => turnRound(now, pieces))}
+              onClick={() => changePower((now) => feedFrom(now, pieces, !backward))}
             >
               turn round
             </button>
