@@ -50,6 +50,10 @@ test('chains are split, turned round and planned again; joints are chosen; the w
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Bench pack' }).click();
   const zip = unzipSync(new Uint8Array(await readFile(await (await download).path())));
+  const names = Object.keys(zip).map((path) => path.split('/').at(-1));
+  expect(names).toEqual(
+    expect.arrayContaining(['wiring-a4.pdf', 'wiring-letter.pdf', 'labels-a4.pdf', 'labels-letter.pdf']),
+  );
   const table = strFromU8(Object.entries(zip).find(([path]) => path.endsWith('/wiring.csv'))![1]);
   const rows = table
     .trim()

@@ -98,6 +98,29 @@ describe('saving', () => {
     expect(body<RevisionWithDesign>(await save(job, job.head.design, job.head.hash).expect(200)).number).toBe(1);
   });
 
+  it('keeps readings of the real bench and wishes for the wiring, and refuses odd ones with their places', async () => {
+    const job = await newJob('Measured', demoDesigns.slipway);
+    const measured: Design = {
+      ...demoDesigns.slipway,
+      power: { ...demoDesigns.slipway.power, zones: [{ pieces: [1, 2], level: 0.4 }], level: 0.5 },
+      proof: { readings: [{ id: 'full-amps', value: 4.19, on: '2026-11-26' }] },
+    };
+    await save(job, measured, job.head.hash).expect(200);
+    const read = body<JobView>(await api().get(`/api/jobs/${job.id}`).expect(200));
+    expect(read.head.design).toEqual(measured);
+    const odd = {
+      ...measured,
+      power: { ...measured.power, zones: [{ pieces: [0], level: 2 }] },
+      proof: { readings: [{ id: 'full-amps', value: '4 A', on: 'today' }] },
+    };
+    const report = body<ProblemReport>(await save(job, odd, read.head.hash).expect(400));
+    const places = report.problems.map(({ path }) => path).join(' ');
+    for (const place of ['zones.0.level', 'zones.0.pieces.0', 'proof.readings.0.value', 'proof.readings.0.on'])
+      expect(places).toContain(place);
+    // Nothing of it was kept.
+    expect(body<JobView>(await api().get(`/api/jobs/${job.id}`).expect(200)).head.hash).toBe(read.head.hash);
+  });
+
   it('from a stale revision answers 409 with both sides, and keeps both', async () => {
     const job = await newJob();
     const theirs = body<RevisionWithDesign>(await save(job, deeper(job.head.design, 91), job.head.hash).expect(200));

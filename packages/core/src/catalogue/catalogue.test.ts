@@ -97,3 +97,51 @@ describe('finding items', () => {
     expect(found.ok ? '' : found.problems[0]?.message).toContain('nothing of that kind');
   });
 });
+
+describe('what feeds and drives', () => {
+  const { supplies, controllers, strips, wires } = shippedCatalogue;
+
+  it('has names and figures of its own, none of them absurd', () => {
+    for (const list of [supplies, controllers]) expect(new Set(list.map(({ id }) => id)).size).toBe(list.length);
+    for (const { watts, voltageV, price, kg } of supplies)
+      expect(Math.min(watts, voltageV, price, kg)).toBeGreaterThan(0);
+    for (const { signal, channelA, totalA, channels, maxPixels, dataReachMm } of controllers) {
+      if (signal === 'data') expect(maxPixels! > 0 && dataReachMm! > 0).toBe(true);
+      else expect(channelA > 0 && totalA >= channelA && totalA <= channels * channelA).toBe(true);
+    }
+  });
+
+  it('has batteries that hold more when full, by a margin that cells have', () => {
+    const batteries = supplies.flatMap(({ battery, voltageV }) =>
+      battery === undefined ? [] : [{ battery, voltageV }],
+    );
+    expect(batteries.length).toBeGreaterThan(0);
+    for (const { battery, voltageV } of batteries) {
+      expect(battery.fullV).toBeGreaterThan(voltageV);
+      expect(battery.cutOffV).toBeLessThan(voltageV);
+      expect(battery.usableShare > 0.5 && battery.usableShare < 1).toBe(true);
+    }
+  });
+
+  it('has a mains supply and a controller for the voltage of every strip that wants one', () => {
+    for (const { voltageV, colour, addressable, name } of strips) {
+      expect([name, supplies.some((supply) => supply.voltageV === voltageV && supply.source === undefined)]).toEqual([
+        name,
+        true,
+      ]);
+      const signal = addressable === true ? 'data' : 'channels';
+      const wanted = colour !== 'white' || addressable === true;
+      const there = controllers.some((item) => item.signal === signal && item.voltagesV.includes(voltageV));
+      expect([name, !wanted || there]).toEqual([name, true]);
+    }
+  });
+
+  it('has wires that may carry more the thicker they are, and less an area of copper', () => {
+    const byArea = [...wires].sort((a, b) => a.areaMm2 - b.areaMm2);
+    byArea.slice(1).forEach(({ ampacityA, areaMm2 }, index) => {
+      const thinner = byArea[index]!;
+      expect(ampacityA).toBeGreaterThan(thinner.ampacityA);
+      expect(ampacityA / areaMm2).toBeLessThan(1.2 * (thinner.ampacityA / thinner.areaMm2));
+    });
+  });
+});
