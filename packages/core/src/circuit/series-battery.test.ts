@@ -112,7 +112,35 @@ describe('a battery', () => {
   });
 });
 
+describe('a supply of another voltage than the circuit’s', () => {
+  it('has no run time, battery or not, and is found', () => {
+    const odd = changed(dispensary, { 'power.supplyId': 'battery-5v-20', 'brief.exposure': 'indoors' });
+    const { circuit, findings } = glance(odd, fonts);
+    expect(circuit.supply!.voltageV).not.toBe(circuit.voltageV);
+    expect(circuit.runTime).toBeNull();
+    const found = findings.find(({ id }) => id === 'supply-too-small')!;
+    expect(found.what).toContain('wrong voltage');
+  });
+});
+
 describe('ways to feed a load', () => {
+  it('are of the source that was asked for, and none where none suits', () => {
+    const of = (source: 'mains' | 'usb' | 'battery', voltageV: number, watts: number) =>
+      supplyChoices(
+        shippedCatalogue,
+        { ...dispensary.brief, exposure: 'indoors' },
+        { ...dispensary.power, source },
+        voltageV,
+        watts,
+      );
+    expect(of('usb', 5, 8).every(({ supply }) => supply.source === 'usb')).toBe(true);
+    expect(of('usb', 5, 8).length).toBeGreaterThan(0);
+    expect(of('usb', 24, 8)).toEqual([]);
+    expect(of('battery', 12, 20).every(({ supply }) => supply.battery !== undefined)).toBe(true);
+    // More than four of the largest would be asked for.
+    expect(of('mains', 12, 900)).toEqual([]);
+  });
+
   it('carry it with headroom, each at the least price, cheapest first', () => {
     const choices = supplyChoices(
       shippedCatalogue,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { clamp, remember, reuse, seededRandom } from './index.js';
+import { clamp, recall, remember, reuse, seededRandom, sum } from './index.js';
 
 describe('reuse', () => {
   it('gives back the same object when nothing changed', () => {
@@ -46,5 +46,31 @@ describe('clamp and chance', () => {
       expect(value).toBeGreaterThanOrEqual(0);
       expect(value).toBeLessThan(1);
     }
+  });
+});
+
+describe('a memory for answers by key', () => {
+  it('asks once for each key, for an answer of none too, and forgets what was asked for longest ago', () => {
+    const asked: string[] = [];
+    const known = recall<number | null>(2);
+    const ask = (key: string, answer: number | null): number | null =>
+      known(key, () => {
+        asked.push(key);
+        return answer;
+      });
+    expect([ask('a', null), ask('a', 7), ask('b', 1), ask('a', 7)]).toEqual([null, null, 1, null]);
+    expect(asked).toEqual(['a', 'b']);
+    // A third pushes out the one that was asked for least lately.
+    ask('c', 2);
+    ask('b', 5);
+    expect(asked).toEqual(['a', 'b', 'c', 'b']);
+  });
+});
+
+describe('a sum', () => {
+  it('is 0 of nothing, and goes from left to right', () => {
+    expect(sum([])).toBe(0);
+    expect(sum([1, 2, 3.5])).toBe(6.5);
+    expect(sum([1e16, 1, -1e16])).toBe(1e16 + 1 - 1e16);
   });
 });
