@@ -85,6 +85,8 @@ const cases: readonly (readonly [
   ],
   ['wiring-contradicts', dispensary, { 'power.fedBackward': [1], 'power.fedForward': [1] }, 'fix', true],
   ['fed-at-wrong-end', dispensary, { ...rows(1), 'power.fedBackward': [1], 'brief.leadExit': 'left' }, 'note', true],
+  ['wire-pinched', demoDesigns.tern, { 'power.crossings': 'over' }, 'stop', true],
+  ['jumpers-in-the-open', demoDesigns.curlew, {}, 'note', true],
   ['face-too-hot', slipway, rows(24), 'fix', false],
   ['tape-lets-go', slipway, rows(8), 'note', false],
 ];
