@@ -26,6 +26,9 @@ test('the bench’s controller drives the lit view; its meter and thermometer re
   const meter = bench.getByRole('status', { name: 'Meter', exact: true });
   await expect(meter).toHaveText('0.00 V');
   await bench.getByRole('button', { name: 'Switch on' }).click();
+  // What it is held to is read anew by itself; dimmed, it says that it reads while the light is on.
+  await expect(meter).toHaveText(/^11\.\d\d V$/);
+  await expect(bench.getByText('dimming is in time, 20 % of it')).toBeVisible();
   await bench.getByRole('combobox', { name: 'Meter held to' }).selectOption({ label: 'start of piece 1' });
   await expect(meter).toHaveText(/^11\.\d\d V$/);
   await bench

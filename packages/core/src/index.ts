@@ -17,6 +17,7 @@ export * from './calibrate/index.js';
 export * from './catalogue/index.js';
 export { cornerWords } from './laying/index.js';
 export {
+  coreWords,
   hardestUsed,
   joints,
   limitedPowerWatts,
@@ -24,6 +25,7 @@ export {
   sourceOf,
   suitsDrive,
   supplyChoices,
+  wireKind,
 } from './circuit/index.js';
 export {
   createFaultSession,
@@ -104,6 +106,7 @@ export type { Heat } from './heat/index.js';
 export type { Post, PostedPart } from './halo/index.js';
 export type { LetterRuns, LightRuns, Segment } from './light-runs/index.js';
 export { reuse, seededRandom, type Random } from './maths/index.js';
+export { measureLine } from './outlines/index.js';
 export type { Outline, Point, Rect, Ring } from './outlines/index.js';
 export type { Packing, PlacedPiece } from './packing/index.js';
 export type { BoughtPart, CutPart, Parts } from './parts/index.js';

@@ -31,18 +31,20 @@ const Meter = () => {
   const [held, setHeld] = useState('');
   const [probe, setProbe] = useState(-1);
   const [far, setFar] = useState('');
+  const level = setting?.level ?? 1;
+  const dark = !switchedOn || level === 0;
+  const on = dark ? 'none' : typeof setting?.channel === 'number' ? setting.channel : 'all';
+  // What it is held to is read anew whenever the controller is set to something else.
+  useEffect(() => {
+    if (probe >= 0) meterLink().read(probe, on);
+  }, [probe, on]);
   if (problem !== null) return <p role="alert">{problem}</p>;
   if (opened === null) return <p role="status">Laying the circuit out …</p>;
   const link = meterLink();
-  const on = !switchedOn ? 'none' : typeof setting?.channel === 'number' ? setting.channel : 'all';
   const { points, clamps } = opened.drawing;
   const there = probesAt(opened.probes, held === '' ? null : (JSON.parse(held) as Held));
   const chosen = there.includes(probe) ? probe : (there[0] ?? -1);
   const point = held.includes('"point"') ? (JSON.parse(held) as { readonly point: string }).point : null;
-  const read = (place: number): void => {
-    setProbe(place);
-    if (place >= 0) link.read(place, on);
-  };
   return (
     <div className="space-y-2">
       <LabelledChoice
@@ -55,9 +57,9 @@ const Meter = () => {
           // While one colour is on alone, its return is the one to read.
           const lit = all.find((each) => {
             const { probe: own } = opened.probes[each]!;
-            return own.kind === 'volts' && (own.channel ?? 0) === on;
+            return own.kind === 'volts' && (own.channel ?? 0) === setting?.channel;
           });
-          read(lit ?? all[0] ?? -1);
+          setProbe(lit ?? all[0] ?? -1);
         }}
         options={[
           ...points.map(({ id, name }) => ({ value: JSON.stringify({ point: id }), label: name })),
@@ -69,11 +71,14 @@ const Meter = () => {
         <LabelledChoice
           label="Tips"
           value={chosen}
-          onChoose={read}
+          onChoose={setProbe}
           options={there.map((place) => ({ value: place, label: mannerWords(opened.probes[place]!.probe, opened) }))}
         />
       )}
       <Display label="Meter">{value === null || chosen < 0 ? '–' : readingText(opened, chosen, value)}</Display>
+      {!dark && level < 1 && (
+        <p className="text-xs text-soft">Read while it is on: dimming is in time, {Math.round(100 * level)} % of it.</p>
+      )}
       {point !== null && (
         <>
           <LabelledChoice
@@ -99,12 +104,12 @@ const Meter = () => {
 
 /** A thermometer that warms as the piece does. */
 const Thermometer = ({ evaluation }: { readonly evaluation: Evaluation }) => {
-  const { setting, switchedOn, evaluation: set } = useBench();
+  const { switchedOn, evaluation: set } = useBench();
   const [place, setPlace] = useState<ThermometerPlace>('strip');
   const [minutes, setMinutes] = useState(60);
   const full = evaluation.circuit.watts;
   const now = (set ?? evaluation).circuit.setWatts;
-  const share = !switchedOn ? 0 : setting === null ? 1 : Math.min(1, full > 0 ? now / full : 0);
+  const share = switchedOn && full > 0 ? Math.min(1, now / full) : 0;
   const { low, high } = temperatureAt(evaluation.heat, place, minutes, share);
   return (
     <div className="space-y-2">
@@ -135,13 +140,15 @@ const Thermometer = ({ evaluation }: { readonly evaluation: Evaluation }) => {
 export const Instruments = ({ evaluation }: { readonly evaluation: Evaluation }) => {
   const catalogue = useCatalogue();
   const design = useDocument((state) => state.design);
+  const opened = useMeter((state) => state.opened);
   useEffect(() => {
     if (design !== null) meterLink().open(design, catalogue);
   }, [design, catalogue]);
   return (
     <div className="space-y-3 rounded-[3px] border border-line p-2">
       <span className="font-semibold">Instruments</span>
-      <Meter />
+      {/* Another circuit, another meter: nothing read of the one before is shown. */}
+      <Meter key={opened?.id} />
       <Thermometer evaluation={evaluation} />
     </div>
   );

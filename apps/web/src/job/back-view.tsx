@@ -1,4 +1,4 @@
-import type { Evaluation } from '@vitrum/core';
+import { coreWords, wireKind, type Evaluation } from '@vitrum/core';
 import { alongPath } from './along-path';
 
 type Place = readonly [number, number];
@@ -52,16 +52,16 @@ export const BackView = ({ evaluation }: { readonly evaluation: Evaluation }) =>
           strokeWidth={unit}
         />
       )}
-      {circuit.wires.map(({ from, to, path, carries, injected, cores }) => (
+      {circuit.wires.map((run) => (
         <polyline
-          key={`${from} ${to} ${carries}`}
-          points={line(path)}
+          key={`${run.from} ${run.to} ${run.carries}`}
+          points={line(run.path)}
           fill="none"
-          stroke={inks[carries === 'data' ? 'data' : injected ? 'injected' : 'power']}
+          stroke={inks[wireKind(run)]}
           strokeWidth={1.8 * unit}
-          strokeDasharray={carries === 'data' || injected ? `${5 * unit} ${3 * unit}` : undefined}
+          strokeDasharray={wireKind(run) !== 'power' ? `${5 * unit} ${3 * unit}` : undefined}
         >
-          <title>{`${from} to ${to}: ${cores.map(({ name, colour }) => `${name} ${colour}`).join(', ')}`}</title>
+          <title>{`${run.from} to ${run.to}: ${coreWords(run.cores)}`}</title>
         </polyline>
       ))}
       {circuit.wires.flatMap(({ holes }) =>

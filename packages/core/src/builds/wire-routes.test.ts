@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import type { FontBook } from '../artwork/index.js';
-import { demoDesigns } from '../demo/index.js';
+import { demoDesigns, newFaceLit } from '../demo/index.js';
 import type { Point3, Segment } from '../light-runs/index.js';
 import { distanceToOutline, inOutline, lengthInside, solidParts, type Outline, type Point } from '../outlines/index.js';
 import { changed, dispensary, glance, inBox, testFonts } from '../testing/harness.js';
@@ -176,5 +176,22 @@ describe('the wires of the demo', () => {
         );
       expect(lengthMm).toBeCloseTo(way + 40, 6);
     }
+  });
+
+  it('go through where the strip ends when nothing else has room, and say so', () => {
+    const narrow = newFaceLit({
+      name: 'narrow',
+      text: 'PORT SALLOW FERRY HALL',
+      capHeightMm: 100,
+      readingDistanceMm: 3000,
+    });
+    const { findings, circuit, runs } = glance(narrow, fonts);
+    const ends = runs.segments.flatMap(({ from, to }) => [from, to]);
+    const tight = circuit.wires
+      .flatMap(({ holes }) => holes)
+      .filter(([x, y]) => ends.some(([ex, ey]) => Math.hypot(ex - x, ey - y) < 1));
+    expect(tight.length).toBeGreaterThan(0);
+    expect(findings.find(({ id }) => id === 'holes-tight')!.numbers[0]!.value).toBe(tight.length);
+    expect(glance(demoDesigns.tern, fonts).findings.map(({ id }) => id)).not.toContain('holes-tight');
   });
 });

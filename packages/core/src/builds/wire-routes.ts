@@ -5,6 +5,7 @@ import {
   distanceToOutline,
   inOutline,
   lengthInside,
+  measureLine,
   outlineBounds,
   type Outline,
   type Point,
@@ -58,9 +59,6 @@ const ontoLane = ([px, py]: Point3, x: number, y: number): { readonly side: numb
   return { side, at: sides[side]![1] };
 };
 
-const lengthOf = (path: readonly Point[]): number =>
-  path.slice(1).reduce((sum, [x, y], index) => sum + Math.hypot(x - path[index]![0], y - path[index]![1]), 0);
-
 /** The shorter way round the lane between two places on it. */
 const alongLane = (from: ReturnType<typeof ontoLane>, to: ReturnType<typeof ontoLane>, x: number, y: number) => {
   const corners = laneCorners(x, y);
@@ -69,6 +67,7 @@ const alongLane = (from: ReturnType<typeof ontoLane>, to: ReturnType<typeof onto
   const backward: Point[] = [];
   for (let side = from.side; side !== to.side; side = (side + 3) % 4) backward.push(corners[side]!);
   const ways = [forward, backward].map((between): readonly Point[] => [from.at, ...between, to.at]);
+  const lengthOf = (way: readonly Point[]): number => measureLine(way, false).lengthMm;
   return lengthOf(ways[0]!) <= lengthOf(ways[1]!) ? ways[0]! : ways[1]!;
 };
 

@@ -1,4 +1,4 @@
-import type { Circuit, WireRun } from '../circuit/index.js';
+import { coreWords, type Circuit, type WireRun } from '../circuit/index.js';
 import type { Step } from '../plan/index.js';
 import { counted, mm, step } from './step-words.js';
 
@@ -49,7 +49,7 @@ const controllerSteps = ({ drive, pixels, leadCores }: Circuit): readonly Step[]
       'wire',
       'controller',
       `Connect the ${controller.kind}: ${controller.name}`,
-      `${place}. ${leadCores.map(({ name, colour }) => `${name} ${colour}`).join(', ')}.${told}${eye}${repeats}`,
+      `${place}. ${coreWords(leadCores)}.${told}${eye}${repeats}`,
       15 + 10 * amplifiers,
     ),
   ];

@@ -17,20 +17,26 @@ const mixShares = { red: 0.2126, green: 0.7152, blue: 0.0722 } as const;
 /** A red LED conducts at about this share of what green and blue ones need, typical. */
 const redForwardShare = 0.66;
 
-/**
- * The channels of a strip: one of a white strip; red, green and blue, each with a third of the power; or those and white,
- * each with a quarter. Typical: makers state the whole strip’s power only.
- */
+/** What a strip’s light is made of. */
+export type StripLight = Pick<Strip, 'colour' | 'lumensPerM' | 'whiteLumensPerM' | 'whitesK'>;
+
+/** The colours of a strip with the light of each: one of a white strip; red, green and blue; or those and white. */
+export const channelLights = ({
+  colour,
+  lumensPerM,
+  whiteLumensPerM,
+}: StripLight): readonly Pick<Channel, 'name' | 'lumensPerM'>[] => {
+  if (colour === 'white') return [{ name: 'white', lumensPerM }];
+  const mixed = (['red', 'green', 'blue'] as const).map((name) => ({ name, lumensPerM: lumensPerM * mixShares[name] }));
+  return colour === 'rgb' ? mixed : [...mixed, { name: 'white', lumensPerM: whiteLumensPerM ?? lumensPerM }];
+};
+
+/** The channels of a strip, each with an even part of its power. Typical: makers state the whole strip’s power only. */
 export const channelsOf = (strip: Strip): readonly Channel[] => {
-  const { colour, wattsPerM, lumensPerM, forwardV } = strip;
-  if (colour === 'white') return [{ name: 'white', wattsPerM, lumensPerM, forwardV }];
-  const each = wattsPerM / (colour === 'rgb' ? 3 : 4);
-  const mixed = (['red', 'green', 'blue'] as const).map((name): Channel => ({
-    name,
-    wattsPerM: each,
-    lumensPerM: lumensPerM * mixShares[name],
-    forwardV: name === 'red' ? forwardV * redForwardShare : forwardV,
+  const lights = channelLights(strip);
+  return lights.map((light) => ({
+    ...light,
+    wattsPerM: strip.wattsPerM / lights.length,
+    forwardV: light.name === 'red' ? strip.forwardV * redForwardShare : strip.forwardV,
   }));
-  if (colour === 'rgb') return mixed;
-  return [...mixed, { name: 'white', wattsPerM: each, lumensPerM: strip.whiteLumensPerM ?? lumensPerM, forwardV }];
 };

@@ -1,4 +1,4 @@
-export { channelsOf, type Channel, type ChannelName } from './channels.js';
+export { channelLights, channelsOf, type Channel, type ChannelName, type StripLight } from './channels.js';
 export { findItem } from './find.js';
 export {
   findFaceLitMaterials,

@@ -1,5 +1,5 @@
-import { channelsOf, type Strip } from '../catalogue/index.js';
-import { uvOf, type LinearRgb, channelHue } from '../colour/index.js';
+import type { Strip } from '../catalogue/index.js';
+import { lightOfMix, uvOf } from '../colour/index.js';
 import type { LightRuns } from '../light-runs/index.js';
 import { trackRatedA } from './carriers.js';
 import type { WiringPlan } from './plan.js';
@@ -11,17 +11,13 @@ const trackAmps = (chain: number, wires: readonly WireRun[]): number =>
 
 /** How far a mix of channels with these shares of their light is from the mix itself, in u′v′. */
 export const colourShiftOf = (strip: Strip, levels: readonly number[], shares: readonly number[]): number => {
-  const mixed = (weights: readonly number[]): LinearRgb =>
-    channelsOf(strip).reduce<LinearRgb>(
-      ([r, g, b], { name, lumensPerM }, channel) => {
-        const own = lumensPerM * weights[channel]!;
-        const hue = channelHue(name, strip);
-        return [r + own * hue[0], g + own * hue[1], b + own * hue[2]];
-      },
-      [0, 0, 0],
-    );
-  const [u, v] = uvOf(mixed(levels));
-  const [shiftedU, shiftedV] = uvOf(mixed(levels.map((level, channel) => level * shares[channel]!)));
+  const [u, v] = uvOf(lightOfMix(strip, levels));
+  const [shiftedU, shiftedV] = uvOf(
+    lightOfMix(
+      strip,
+      levels.map((level, channel) => level * shares[channel]!),
+    ),
+  );
   return Math.hypot(shiftedU - u, shiftedV - v);
 };
 
@@ -60,7 +56,8 @@ export interface ChainFacts {
   readonly strip: Strip;
   /** Of each channel, for the brief’s light. */
   readonly levels: readonly number[];
-  readonly supplyOf: (chain: number) => number;
+  /** By chain. */
+  readonly supplyOf: readonly number[];
   readonly fuseOf: (chain: number) => number | null;
 }
 
@@ -77,7 +74,7 @@ export const chainsOf = (facts: ChainFacts): readonly Chain[] => {
     const trackA = trackAmps(index + 1, wires);
     return {
       number: index + 1,
-      supply: supplyOf(index),
+      supply: supplyOf[index]!,
       zone: (plan.zones.ofSegment[segments[0]!] ?? 0) + 1,
       segments,
       backward: plan.backward[index]!,

@@ -23,15 +23,17 @@ const joined = (
 
 /**
  * Segments grouped into chains in wiring order, each within `longestMm` of strip and all about as long as each other; then
- * split and joined where the maker wants it. A single segment longer than that stands alone (the findings name it).
+ * split and joined where the maker wants it. There are as many for each of the supplies, where there are pieces enough. A
+ * single segment longer than that stands alone (the findings name it).
  */
 export const groupChains = (
   segments: readonly Segment[],
   longestMm: number,
   { begin, carryOn }: ChainWish = { begin: new Set(), carryOn: new Set() },
+  supplies = 1,
 ): readonly (readonly number[])[] => {
   const total = segments.reduce((sum, { lengthMm }) => sum + lengthMm, 0);
-  const target = total / Math.max(1, Math.ceil(total / longestMm));
+  const target = total / Math.max(supplies, supplies * Math.ceil(total / longestMm / supplies));
   const chains: number[][] = [];
   let length = Infinity;
   segments.forEach(({ number, lengthMm }, index) => {

@@ -86,16 +86,20 @@ export interface SupplyChoice {
 /** The most supplies that a piece is usually given. */
 const mostSupplies = 4;
 
-/** For one supply, two, and so on to four: the cheapest that carries its share with headroom, cheapest of all first. */
+/**
+ * For one supply, two, and so on to four, each with a piece of its own at least: the cheapest that carries an even share
+ * with headroom, cheapest of all first.
+ */
 export const supplyChoices = (
   catalogue: Catalogue,
   brief: Brief,
   power: PowerDesign,
   voltageV: number,
   nominalWatts: number,
+  pieces: number,
 ): readonly SupplyChoice[] => {
   const fitting = fittingSupplies(catalogue, voltageV, brief, power.source);
-  const found = Array.from({ length: mostSupplies }, (_, index): SupplyChoice | null => {
+  const found = Array.from({ length: Math.min(mostSupplies, Math.max(1, pieces)) }, (_, index): SupplyChoice | null => {
     const count = index + 1;
     const needed = (nominalWatts * (1 + power.headroomShare)) / count;
     const enough = fitting.filter(({ watts }) => watts >= needed);

@@ -15,6 +15,16 @@ export interface Core {
   readonly conductor: number | null;
 }
 
+/** “plus red, minus black”: the conductors of a wire with the colours of their jackets. */
+export const coreWords = (cores: readonly Core[]): string =>
+  cores.map(({ name, colour }) => `${name} ${colour}`).join(', ');
+
+/** How a wire is drawn: one that feeds a chain, one that feeds it besides, or one of data alone. */
+export type WireKind = 'power' | 'injected' | 'data';
+
+export const wireKind = ({ carries, injected }: { readonly carries: Carries; readonly injected: boolean }): WireKind =>
+  carries === 'data' ? 'data' : injected ? 'injected' : 'power';
+
 /** Return conductors of a strip: one for each colour, or one in all where pixels switch themselves. */
 export const backsOf = (strip: Strip): number => (strip.addressable === true ? 1 : channelsOf(strip).length);
 

@@ -11,12 +11,21 @@ export {
   type SupplyChoice,
 } from './choose.js';
 export { suitsDrive, type Drive } from './choose-controller.js';
-export { backsOf, conductorsOf, coresOf, type Carries, type Core } from './cores.js';
+export {
+  backsOf,
+  conductorsOf,
+  coresOf,
+  coreWords,
+  wireKind,
+  type Carries,
+  type Core,
+  type WireKind,
+} from './cores.js';
 export { groupLoads, nominalAmps } from './group-loads.js';
 export { joints, type Joint, type JointKind } from './joints.js';
 export { networkOf, type Conductors, type PlacedNetwork, type Wiring } from './network-of.js';
 export type { PieceEnd, WireEnd } from './plan.js';
-export { straight, type Route, type Router } from './route.js';
+export { routeLengthMm, straight, type Route, type Router } from './route.js';
 export type { Carrier, Chain, Circuit, Groups, SetChannel, SharedPair, WireRun } from './types.js';
 export { withChannelsOff } from './channels-off.js';
 export { wireUp } from './wire-up.js';

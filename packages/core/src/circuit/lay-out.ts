@@ -9,6 +9,7 @@ import { jointOf } from './joints.js';
 import { networkOf, type Wiring } from './network-of.js';
 import { planWiring, type PlannedWire } from './plan.js';
 import type { Router } from './route.js';
+import { shareOut } from './share-out.js';
 
 /** What is planned before anything is solved: chains, what each draws, leads, wires, what drives it all. */
 export const layOut = (
@@ -22,15 +23,16 @@ export const layOut = (
 ) => {
   const voltageV = strip.voltageV * (power.arrangement === 'series-pairs' ? 2 : 1);
   const nominalWatts = (runs.stripMm / 1000) * strip.wattsPerM;
-  const perSupplyAmps = nominalWatts / voltageV / power.supplyCount;
-  const allowedDropV = voltageV * leadDropShare;
-  const lead = chooseWire(catalogue.wires, power.wireId, perSupplyAmps, brief.leadLengthMm, allowedDropV);
   const longestMm = strip.maxRunMm * (power.feed === 'both-ends' ? 2 : 1);
   const data = strip.addressable === true;
   const plan = planWiring({ runs, power, longestMm, entry, router, data });
   const ampsOf = (chain: readonly number[]): number =>
     (sum(chain.map((segment) => runs.segments[segment]!.lengthMm)) * strip.wattsPerM) / 1000 / voltageV;
   const chainAmps = plan.chains.map(ampsOf);
+  const shares = shareOut(chainAmps, power.supplyCount);
+  const supplyA = Math.max(...shares.amps);
+  const allowedDropV = voltageV * leadDropShare;
+  const lead = chooseWire(catalogue.wires, power.wireId, supplyA, brief.leadLengthMm, allowedDropV);
   const gauges = plan.wires.map(({ chain, lengthMm }: PlannedWire) =>
     chooseWire(catalogue.wires, 'auto', chainAmps[chain]!, lengthMm, allowedDropV / 3),
   );
@@ -40,20 +42,19 @@ export const layOut = (
   const needs: DriveNeeds = {
     voltageV,
     outputs: data ? 1 : zones * channels.length,
-    outputA: perSupplyAmps * Math.max(...channels.map(({ wattsPerM }) => wattsPerM / strip.wattsPerM)),
-    totalA: perSupplyAmps,
+    outputA: supplyA * Math.max(...channels.map(({ wattsPerM }) => wattsPerM / strip.wattsPerM)),
+    totalA: supplyA,
     pixels,
   };
   const drive = chooseDrive(catalogue, brief, power, strip, zones, needs);
   const switching = drive.controller === null || data ? null : { onOhm: drive.controller.onOhm, inside: drive.inside };
   const joint = jointOf(power.joint ?? 'solder');
-  const supplyOf = (chain: number): number => (chain % power.supplyCount) + 1;
   const leadOhm = pairOhm(lead, brief.leadLengthMm);
   const wiring: Wiring = {
     wires: plan.wires.map(({ from, to, chain, carries, lengthMm }, wire) => ({
       ends: [from, to],
       carries,
-      supply: supplyOf(chain),
+      supply: shares.supplyOf[chain]!,
       zone: plan.zones.ofSegment[plan.chains[chain]![0]!]!,
       ohm: pairOhm(gauges[wire]!, lengthMm),
     })),
@@ -69,7 +70,7 @@ export const layOut = (
   return {
     voltageV,
     nominalWatts,
-    perSupplyAmps,
+    supplyA,
     lead,
     leadOhm,
     leadCores,
@@ -79,7 +80,7 @@ export const layOut = (
     pixels,
     drive,
     joint,
-    supplyOf,
+    supplyOf: shares.supplyOf,
     wiring,
     placed,
   };

@@ -173,7 +173,9 @@ export const planWiring = (facts: PlanFacts): WiringPlan => {
   );
   const begin = new Set([...(power.chainsBegin ?? []), ...borders]);
   const carryOn = new Set((power.chainsCarryOn ?? []).filter((number) => !borders.includes(number)));
-  const fed = groupChains(runs.segments, longestMm, { begin, carryOn }).map((chain) => fedFrom(chain, facts));
+  const fed = groupChains(runs.segments, longestMm, { begin, carryOn }, power.supplyCount).map((chain) =>
+    fedFrom(chain, facts),
+  );
   const chains = fed.map(({ pieces }) => pieces);
   const wire = wirer(facts);
   const wires = fed.flatMap((chain, index) => wiresOf(chain, index, facts, wire));

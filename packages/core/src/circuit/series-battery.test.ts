@@ -132,6 +132,7 @@ describe('ways to feed a load', () => {
         { ...dispensary.power, source },
         voltageV,
         watts,
+        9,
       );
     expect(of('usb', 5, 8).every(({ supply }) => supply.source === 'usb')).toBe(true);
     expect(of('usb', 5, 8).length).toBeGreaterThan(0);
@@ -148,6 +149,7 @@ describe('ways to feed a load', () => {
       dispensary.power,
       24,
       80,
+      9,
     );
     expect(choices.length).toBeGreaterThan(1);
     choices.forEach(({ supply, count, price, limitedPower }, index) => {

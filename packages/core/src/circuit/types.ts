@@ -137,8 +137,11 @@ export interface Circuit {
   readonly pixels: number;
   readonly lead: Wire;
   readonly leadCores: readonly Core[];
-  /** Lost in the lead to the supply (V). */
+  /** Lost in the lead that loses most, out and back (V), and turned to heat in all of them (W). */
   readonly leadDropV: number;
+  readonly leadWatts: number;
+  /** From each supply after all drops (A). */
+  readonly supplyAmps: readonly number[];
   readonly wires: readonly WireRun[];
   readonly joint: Joint;
   /** Turned to heat in copper and joints: leads, wires and the strip’s own tracks (W). */

@@ -75,8 +75,8 @@ export const wireUp = (
   router: Router,
 ): Circuit => {
   const laid = layOut(brief, power, catalogue, strip, entry, runs, router);
-  const { voltageV, nominalWatts, perSupplyAmps, lead, leadOhm, plan, placed, drive, joint, chainAmps } = laid;
-  const neededWatts = (nominalWatts * (1 + power.headroomShare)) / power.supplyCount;
+  const { voltageV, supplyA, lead, leadOhm, plan, placed, drive, joint, chainAmps } = laid;
+  const neededWatts = supplyA * voltageV * (1 + power.headroomShare);
   const solution = solveNetwork(placed.network);
   const mix = mixOf(brief.light, strip);
   const off = mix.map((level) => level <= 0);
@@ -89,7 +89,7 @@ export const wireUp = (
   const levelOf = (segment: number): number => zoneLevels[plan.zones.ofSegment[segment]!]!;
   const groupOfLed = groupOfLeds(runs, placed, strip);
   const wires = wireRuns(laid, solution, runs, strip);
-  const supplyFuseA = chooseFuse(perSupplyAmps);
+  const supplyFuseA = chooseFuse(supplyA);
   // The supply’s fuse protects a branch only when its wire may carry that much.
   const fuseOf = (chain: number): number | null =>
     plan.wires.some((wire, index) => wire.chain === chain && laid.gauges[index]!.ampacityA < supplyFuseA)
@@ -106,7 +106,8 @@ export const wireUp = (
     supplyOf: laid.supplyOf,
     fuseOf,
   });
-  const supplyAmps = placed.leadCores.map(([plus]) => solution.resistorAmps[plus!]!);
+  const leads = placed.leadCores.map((cores) => cores.map((core) => Math.abs(solution.resistorAmps[core]!)));
+  const supplyAmps = leads.map(([plus]) => plus!);
   const switched = placed.switches.map((outputs): Switched => {
     const amps = outputs.map((resistor) => Math.abs(solution.resistorAmps[resistor]!));
     return { outputs: amps, total: sum(amps) };
@@ -118,7 +119,7 @@ export const wireUp = (
     const { network } = placed;
     const at = solveNetwork({ ...network, sources: network.sources.map((source) => ({ ...source, volts })) });
     const light = groupsOf(placed, at, strip).light;
-    return { amps: sum([...at.sourceAmps]) / power.supplyCount, light: sum([...light]) };
+    return { amps: Math.max(...at.sourceAmps), light: sum([...light]) };
   };
   return {
     wiring: laid.wiring,
@@ -136,7 +137,7 @@ export const wireUp = (
     ),
     zoneLevels,
     voltageV,
-    nominalWatts,
+    nominalWatts: laid.nominalWatts,
     watts: amps * voltageV,
     amps,
     setWatts: setWattsOf(setGroups, mix, levelOf, strip),
@@ -152,7 +153,9 @@ export const wireUp = (
     pixels: laid.pixels,
     lead,
     leadCores: laid.leadCores,
-    leadDropV: Math.max(0, ...supplyAmps) * leadOhm,
+    leadDropV: Math.max(...leads.map(([plus, ...returns]) => ((plus! + Math.max(...returns)) * leadOhm) / 2)),
+    leadWatts: (sum(leads.flat().map((own) => own * own)) * leadOhm) / 2,
+    supplyAmps,
     wires,
     joint,
     copperWatts: solution.resistorAmps.reduce((total, own, branch) => total + own * own * resistors.ohm[branch]!, 0),

@@ -1,6 +1,8 @@
 export {
+  atLuminance1,
   channelHue,
   colourOf,
+  lightOfMix,
   linearOf,
   luminanceOf,
   mixOf,

@@ -1,4 +1,4 @@
-import type { ChannelName, Strip } from '../catalogue/index.js';
+import { channelLights, type ChannelName, type Strip, type StripLight } from '../catalogue/index.js';
 import type { Brief } from '../design/index.js';
 
 /** Linear-light red, green and blue with the primaries of sRGB. */
@@ -45,7 +45,8 @@ export interface LightColour {
   readonly lumensPerM: number;
 }
 
-const atLuminance1 = (rgb: LinearRgb): LinearRgb => {
+/** The same hue at luminance 1; black becomes white. */
+export const atLuminance1 = (rgb: LinearRgb): LinearRgb => {
   const luminance = luminanceOf(rgb);
   return luminance > 0 ? [rgb[0] / luminance, rgb[1] / luminance, rgb[2] / luminance] : [1, 1, 1];
 };
@@ -61,20 +62,16 @@ export const linearOf = (colour: string): LinearRgb => {
  * strip with a white channel their common part comes from that. White is a white channel at its temperature. Black gives
  * no light.
  */
-export const colourOf = (
-  light: Brief['light'],
-  strip: Pick<Strip, 'colour' | 'lumensPerM' | 'whiteLumensPerM' | 'whitesK'>,
-): LightColour => {
+export const colourOf = (light: Brief['light'], strip: StripLight): LightColour => {
   const whiteLm = strip.whiteLumensPerM ?? strip.lumensPerM;
   if (light.kind === 'white') return { hue: planckianRgb(light.cctK), lumensPerM: whiteLm };
-  const rgb = linearOf(light.colour);
-  if (strip.colour !== 'rgbw') return { hue: atLuminance1(rgb), lumensPerM: strip.lumensPerM * luminanceOf(rgb) };
-  const common = Math.min(...rgb);
-  const rest: LinearRgb = [rgb[0] - common, rgb[1] - common, rgb[2] - common];
-  const white = planckianRgb(strip.whitesK[0] ?? 4000);
-  const mixed = rest.map(
-    (value, channel) => value * strip.lumensPerM + common * whiteLm * white[channel]!,
-  ) as unknown as LinearRgb;
+  if (strip.colour === 'white') {
+    // One channel cannot mix: what it would look like with three.
+    const rgb = linearOf(light.colour);
+    return { hue: atLuminance1(rgb), lumensPerM: strip.lumensPerM * luminanceOf(rgb) };
+  }
+  const levels = mixOf(light, strip);
+  const mixed = lightOfMix(strip, levels);
   return { hue: atLuminance1(mixed), lumensPerM: luminanceOf(mixed) };
 };
 
@@ -105,6 +102,17 @@ export const channelHue = (name: ChannelName, strip: Pick<Strip, 'whitesK'>): Li
       return planckianRgb(strip.whitesK[0] ?? 4000);
   }
 };
+
+/** Light of a strip (lm/m, in linear red, green and blue) whose channels give these shares of their own. */
+export const lightOfMix = (strip: StripLight, shares: readonly number[]): LinearRgb =>
+  channelLights(strip).reduce<LinearRgb>(
+    ([r, g, b], { name, lumensPerM }, channel) => {
+      const own = lumensPerM * shares[channel]!;
+      const hue = channelHue(name, strip);
+      return [r + own * hue[0], g + own * hue[1], b + own * hue[2]];
+    },
+    [0, 0, 0],
+  );
 
 /** CIE 1976 u′, v′ of linear sRGB light; black has those of white (D65). */
 export const uvOf = ([r, g, b]: LinearRgb): readonly [number, number] => {

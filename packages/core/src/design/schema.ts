@@ -1,11 +1,11 @@
 import * as z from 'zod';
+import { id, lengthMm } from './fields.js';
+import { power, proof } from './power-schema.js';
 
 /** The name that stands in every design file, and the version this program writes. */
 export const designFormat = 'vitrum-design';
 export const designVersion = 1;
 
-const id = z.string().min(1).max(80);
-const lengthMm = (low: number, high: number) => z.number().min(low).max(high);
 const money = z.number().min(0).max(1e7);
 
 /** What the customer wants and where the piece will hang. */
@@ -325,98 +325,6 @@ const halo = z.looseObject({
   posts,
   light: haloLight,
 });
-
-const pieceNumbers = z.array(z.number().int().min(1).max(5000)).max(5000);
-
-const power = z
-  .looseObject({
-    supplyId: z.union([z.literal('auto'), id]),
-    supplyCount: z.number().int().min(1).max(20),
-    wireId: z.union([z.literal('auto'), id]),
-    headroomShare: z.number().min(0).max(1).describe('Reserve over the full load; 0.2 is usual.'),
-    feed: z.enum(['one-end', 'both-ends']),
-    joint: z
-      .enum(['solder', 'clip', 'plug', 'lever', 'screw'])
-      .optional()
-      .describe('How wires are joined to strip; soldered when left out.'),
-    chainsBegin: pieceNumbers.optional().describe('Pieces that begin a chain of their own, by hand.'),
-    chainsCarryOn: pieceNumbers.optional().describe('Pieces that carry on the chain before them, by hand.'),
-    fedBackward: pieceNumbers
-      .optional()
-      .describe('Chains that are fed at their far end, each named by the lowest number of its pieces.'),
-    fedForward: pieceNumbers
-      .optional()
-      .describe('Chains that are fed at their first piece even where the far end lies much nearer to the lead.'),
-    injections: z
-      .array(z.looseObject({ piece: z.number().int().min(1).max(5000), end: z.enum(['start', 'end']) }))
-      .max(1000)
-      .optional()
-      .describe('Ends of pieces that are fed besides.'),
-    crossings: z
-      .enum(['holes', 'over'])
-      .optional()
-      .describe(
-        'Wires from letter to letter: behind the wall or the backs by a hole at each end, or across in front of them. Left out: over for halo letters, holes for face-lit ones.',
-      ),
-    source: z
-      .enum(['mains', 'usb', 'battery'])
-      .optional()
-      .describe('What the supply is fed by; the mains when left out.'),
-    level: z.number().min(0).max(1).optional().describe('How far the light is turned up; all of it when left out.'),
-    zones: z
-      .array(z.looseObject({ pieces: pieceNumbers, level: z.number().min(0).max(1) }))
-      .max(8)
-      .optional()
-      .describe('Pieces that are switched apart from the others, each zone with a level of its own.'),
-    pixelCount: z
-      .number()
-      .int()
-      .min(0)
-      .max(100_000)
-      .optional()
-      .describe('Pixels that the controller is set to; those beyond stay dark. As many as there are when left out.'),
-    controllerId: z
-      .union([z.literal('auto'), z.literal('none'), id])
-      .optional()
-      .describe('Dimmer or controller; chosen by strip, brief and load when left out.'),
-    supplyPlace: z
-      .enum(['outside', 'inside'])
-      .optional()
-      .describe('Where the supply stands: at the other end of the lead (when left out), or in the piece.'),
-    controllerPlace: z
-      .enum(['supply', 'inside'])
-      .optional()
-      .describe('Beside the supply, before the lead (when left out), or inside the piece, after it.'),
-    sensorWindow: z
-      .boolean()
-      .optional()
-      .describe('The eye of an infrared remote looks out through a window in the case.'),
-    arrangement: z
-      .enum(['parallel', 'series-pairs'])
-      .optional()
-      .describe('All pieces in parallel (when left out), or two and two in series on double voltage.'),
-    seriesPairs: z
-      .array(z.looseObject({ first: z.number().int().min(1).max(5000), second: z.number().int().min(1).max(5000) }))
-      .max(2500)
-      .optional()
-      .describe('Which pieces share the double voltage; paired by length when left out.'),
-  })
-  .describe('Supply, wire and feeding; shared by all assemblies.');
-
-const proof = z
-  .looseObject({
-    readings: z
-      .array(
-        z.looseObject({
-          id: z.string().min(1).max(80).describe('What was measured: a step of commissioning.'),
-          value: z.number().min(-1e5).max(1e5).describe('In V, A or °C, as the step asks.'),
-          on: z.string().regex(/^\d{4}-\d{2}-\d{2}$/),
-        }),
-      )
-      .max(6000),
-  })
-  .optional()
-  .describe('What was measured at the real bench.');
 
 /**
  * The design document, version 1. Objects are loose: fields this program does not know are kept as they came.

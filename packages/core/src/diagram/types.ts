@@ -1,3 +1,4 @@
+import type { WireKind } from '../circuit/index.js';
 import type { Point } from '../outlines/index.js';
 
 /** What stands in a wiring diagram. */
@@ -24,7 +25,7 @@ export interface DiagramLink {
   readonly label: string;
   readonly below: string;
   readonly labelAt: Point;
-  readonly kind: 'mains' | 'power' | 'injected' | 'data';
+  readonly kind: 'mains' | WireKind;
 }
 
 /** A circuit in order from the socket: left to right, a row for each chain. */

@@ -1,4 +1,4 @@
-import type { Chain, Circuit, WireEnd, WireRun } from '../circuit/index.js';
+import { wireKind, type Chain, type Circuit, type WireEnd, type WireRun } from '../circuit/index.js';
 import type { Design } from '../design/index.js';
 import type { LightRuns } from '../light-runs/index.js';
 import type { Point } from '../outlines/index.js';
@@ -193,7 +193,7 @@ const insideLink = (run: WireRun, index: number, from: DiagramBox, to: DiagramBo
     label: aside && below !== '' ? `${label}, ${below}` : label,
     below: aside ? '' : below,
     labelAt: [x - 2, y - 2],
-    kind: run.carries === 'data' ? 'data' : run.injected ? 'injected' : 'power',
+    kind: wireKind(run),
   };
 };
 

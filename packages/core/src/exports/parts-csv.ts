@@ -1,5 +1,5 @@
-import type { Core } from '../circuit/index.js';
 import type { Evaluation } from '../evaluate/index.js';
+import { wiringRows } from './wiring-rows.js';
 
 /** A cell of RFC 4180 CSV; a leading =, +, - or @ is defused, since spreadsheets run it. */
 const cell = (value: string | number): string => {
@@ -118,12 +118,8 @@ export const stripCsv = ({ runs, circuit, packing, materials }: Evaluation): str
   return table([head, ...rows]);
 };
 
-/** “plus red, minus black”: the conductors of a wire with the colours of their jackets. */
-const coreWords = (cores: readonly Core[]): string => cores.map(({ name, colour }) => `${name} ${colour}`).join(', ');
-
-/** The wiring table as CSV: every wire from joint to joint, its conductors, and how it is joined. */
-export const wiringCsv = ({ circuit, design }: Evaluation): string => {
-  const { joint, lead, leadCores, wires, drive, voltageV, chains } = circuit;
+/** The wiring table as CSV. */
+export const wiringCsv = (evaluation: Evaluation): string => {
   const head = [
     'from',
     'to',
@@ -138,35 +134,19 @@ export const wiringCsv = ({ circuit, design }: Evaluation): string => {
     'rated A',
     'fuse A',
   ];
-  const controller =
-    drive.controller === null ? '' : `, ${drive.controller.name} ${drive.inside ? 'inside' : 'beside the supply'}`;
-  const leads = Array.from({ length: circuit.supplyCount }, (_, supply) => [
-    circuit.supplyCount > 1 ? `supply ${supply + 1}` : 'supply',
-    'lead',
-    '',
-    coreWords(leadCores),
-    lead.areaMm2,
-    lead.awg,
-    design.brief.leadLengthMm,
-    joint.stripMm,
-    `${voltageV} V${controller}`,
-    circuit.amps / circuit.supplyCount,
-    lead.ampacityA,
-    circuit.fuseA,
+  const rows = wiringRows(evaluation).map((row) => [
+    row.from,
+    row.to,
+    row.chain ?? '',
+    row.cores,
+    row.areaMm2,
+    row.awg,
+    row.lengthMm,
+    row.bareMm,
+    row.joint,
+    row.amps ?? 0,
+    row.ratedA,
+    row.fuseA ?? '',
   ]);
-  const inside = wires.map(({ from, to, chain, wire, lengthMm, amps, cores }) => [
-    from,
-    to,
-    chain,
-    coreWords(cores),
-    wire.areaMm2,
-    wire.awg,
-    Math.ceil(lengthMm),
-    joint.stripMm,
-    joint.name,
-    amps,
-    wire.ampacityA,
-    from === 'lead' ? (chains[chain - 1]!.fuseA ?? '') : '',
-  ]);
-  return table([head, ...leads, ...inside]);
+  return table([head, ...rows]);
 };

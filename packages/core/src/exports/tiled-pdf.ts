@@ -117,6 +117,15 @@ const drawCheckSquare = (tile: Tile, x: number, y: number): void => {
   text(tile, 'or the scale is off', x + 4, y + 20, 8, signal);
 };
 
+/** An empty document with its font. */
+export const newPdf = async (title: string): Promise<{ readonly pdf: PDFDocument; readonly font: PDFFont }> => {
+  const pdf = await PDFDocument.create();
+  pdf.setTitle(title);
+  pdf.setProducer('Vitrum');
+  pdf.setCreator('Vitrum');
+  return { pdf, font: await pdf.embedFont(StandardFonts.Helvetica) };
+};
+
 /** A drawing at true size, from (0, 0) to (widthMm, heightMm). */
 export interface Template {
   readonly title: string;
@@ -137,11 +146,7 @@ export const tiledPdf = async (template: Template, paper: Paper): Promise<Uint8A
   const stepY = heightMm - 2 * marginMm - overlapMm;
   const columns = Math.max(1, Math.ceil(template.widthMm / stepX));
   const rows = Math.max(1, Math.ceil(template.heightMm / stepY));
-  const document = await PDFDocument.create();
-  document.setTitle(template.title);
-  document.setProducer('Vitrum');
-  document.setCreator('Vitrum');
-  const font = await document.embedFont(StandardFonts.Helvetica);
+  const { pdf: document, font } = await newPdf(template.title);
   const size: [number, number] = [widthMm * pointsPerMm, heightMm * pointsPerMm];
   if (columns * rows > mostPages) {
     const page = document.addPage(size);

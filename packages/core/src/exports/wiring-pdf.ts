@@ -1,10 +1,11 @@
-import { PDFDocument, rgb, StandardFonts, type PDFFont, type PDFPage, type RGB } from 'pdf-lib';
-import type { Core } from '../circuit/index.js';
+import { rgb, StandardFonts, type PDFFont, type PDFPage, type RGB } from 'pdf-lib';
+import { coreWords, wireKind } from '../circuit/index.js';
 import { wiringDiagram, type DiagramLink } from '../diagram/index.js';
 import type { Evaluation } from '../evaluate/index.js';
 import type { Point3 } from '../light-runs/index.js';
 import { measureLine, type Point } from '../outlines/index.js';
-import { faint, ink, papers, pointsPerMm, printable, signal, type Paper } from './tiled-pdf.js';
+import { faint, ink, newPdf, papers, pointsPerMm, printable, signal, type Paper } from './tiled-pdf.js';
+import { wiringRows } from './wiring-rows.js';
 
 const marginMm = 12;
 const dataInk = rgb(0.1, 0.45, 0.2);
@@ -123,8 +124,9 @@ const drawBack = (sheet: Sheet, { runs, circuit, geometry, lettering, build }: E
     const [w, h] = [outside.widthMm * scale, outside.heightMm * scale];
     frame(sheet, midX - w / 2, midY - h / 2, w, h);
   } else for (const ring of lettering.outline) way([...ring, ring[0]!], faint, 0.4);
-  for (const { path, holes, carries, injected } of circuit.wires) {
-    way(path, linkInk[carries === 'data' ? 'data' : injected ? 'injected' : 'power'], 1);
+  for (const run of circuit.wires) {
+    const { path, holes } = run;
+    way(path, linkInk[wireKind(run)], 1);
     for (const hole of holes) {
       const [x, y] = at(hole);
       sheet.page.drawCircle({
@@ -146,33 +148,27 @@ const drawBack = (sheet: Sheet, { runs, circuit, geometry, lettering, build }: E
   }
 };
 
-const words = (cores: readonly Core[]): string => cores.map(({ name, colour }) => `${name} ${colour}`).join(', ');
+const tableRows = (evaluation: Evaluation): readonly (readonly string[])[] =>
+  wiringRows(evaluation).map((row) => [
+    row.from,
+    row.to,
+    row.cores,
+    `${row.areaMm2}`,
+    `${row.lengthMm}`,
+    `${row.bareMm}`,
+    row.fuseA === null ? row.joint : `${row.joint}, fuse ${row.fuseA} A`,
+    row.amps === null ? '-' : `${row.amps.toFixed(2)} of ${row.ratedA}`,
+  ]);
 
-const tableRows = ({ circuit, design }: Evaluation): readonly (readonly string[])[] => [
-  ...Array.from({ length: circuit.supplyCount }, (_, supply) => [
-    circuit.supplyCount > 1 ? `supply ${supply + 1}` : 'supply',
-    'lead',
-    words(circuit.leadCores),
-    `${circuit.lead.areaMm2}`,
-    `${design.brief.leadLengthMm}`,
-    `${circuit.joint.stripMm}`,
-    `fuse ${circuit.fuseA} A`,
-    (circuit.amps / circuit.supplyCount).toFixed(2),
-  ]),
-  ...circuit.wires.map((run) => [
-    run.from,
-    run.to,
-    words(run.cores),
-    `${run.wire.areaMm2}`,
-    `${Math.ceil(run.lengthMm)}`,
-    `${circuit.joint.stripMm}`,
-    circuit.joint.name,
-    run.carries === 'data' ? '-' : run.amps.toFixed(2),
-  ]),
-];
+const heads = ['from', 'to', 'cores', 'mm²', 'length mm', 'bare mm', 'joint', 'A of rated A'] as const;
+const columnShares = [0, 0.09, 0.19, 0.44, 0.49, 0.56, 0.62, 0.92] as const;
+/** What is too long for its column is cut there. */
+const fitted = ({ font }: Sheet, value: string, roomMm: number, size: number): string => {
+  let text = printable(value);
+  while (text.length > 1 && font.widthOfTextAtSize(text, size) / pointsPerMm > roomMm) text = text.slice(0, -1);
+  return text;
+};
 
-const heads = ['from', 'to', 'cores', 'mm²', 'length mm', 'bare mm', 'joint', 'A'] as const;
-const columnShares = [0, 0.12, 0.26, 0.56, 0.62, 0.71, 0.79, 0.94] as const;
 const rowMm = 6;
 
 /** The wiring table, over as many pages as it takes. */
@@ -191,22 +187,19 @@ const drawTable = (next: (title: string) => Sheet, evaluation: Evaluation): void
       sheet = fresh;
     }
     const width = sheet.widthMm - 2 * marginMm;
-    for (const [column, value] of row.entries()) write(sheet, value, marginMm + columnShares[column]! * width, y, 8);
+    for (const [column, value] of row.entries()) {
+      const roomMm = ((columnShares[column + 1] ?? 1) - columnShares[column]!) * width - 2;
+      write(sheet, fitted(sheet, value, roomMm, 7.5), marginMm + columnShares[column]! * width, y, 7.5);
+    }
     stroke(sheet, [marginMm, y + 1.5], [sheet.widthMm - marginMm, y + 1.5], faint, 0.3);
     y += rowMm;
   }
 };
 
+/** A new document with both weights of its font. */
 const document = async (title: string) => {
-  const pdf = await PDFDocument.create();
-  pdf.setTitle(title);
-  pdf.setProducer('Vitrum');
-  pdf.setCreator('Vitrum');
-  return {
-    pdf,
-    font: await pdf.embedFont(StandardFonts.Helvetica),
-    bold: await pdf.embedFont(StandardFonts.HelveticaBold),
-  };
+  const { pdf, font } = await newPdf(title);
+  return { pdf, font, bold: await pdf.embedFont(StandardFonts.HelveticaBold) };
 };
 
 /** The wiring plan as PDF: the diagram from the socket on, the piece from behind with its wires, and the wiring table. */
@@ -250,7 +243,7 @@ export const endLabels = ({ runs, circuit }: Evaluation): readonly EndLabel[] =>
     ];
   }),
   ...circuit.wires.flatMap(({ from, to, cores, wire, lengthMm }): readonly EndLabel[] => {
-    const about = [`${wire.areaMm2} mm², ${Math.ceil(lengthMm)} mm`, words(cores)];
+    const about = [`${wire.areaMm2} mm², ${Math.ceil(lengthMm)} mm`, coreWords(cores)];
     return [
       { title: from, lines: [`to ${to}`, ...about] },
       { title: to, lines: [`from ${from}`, ...about] },

@@ -84,20 +84,21 @@ export const supplyTooSmall =
 export const leadDrops: Rule = ({ results, catalogue }) => {
   const { circuit, design } = results;
   const share = circuit.leadDropV / circuit.voltageV;
-  const overAmps = circuit.amps / circuit.supplyCount > circuit.lead.ampacityA;
+  const leadA = (of: StageResults): number => Math.max(...of.circuit.supplyAmps);
+  const overAmps = leadA(results) > circuit.lead.ampacityA;
   if (share <= leadDropShare * 1.02 && !overAmps) return null;
   const thicker = catalogue.wires
     .filter(({ areaMm2 }) => areaMm2 > circuit.lead.areaMm2)
     .sort((a, b) => a.areaMm2 - b.areaMm2);
   const ok = (tried: StageResults): boolean =>
     tried.circuit.leadDropV / tried.circuit.voltageV <= leadDropShare * 1.02 &&
-    tried.circuit.amps / tried.circuit.supplyCount <= tried.circuit.lead.ampacityA;
+    leadA(tried) <= tried.circuit.lead.ampacityA;
   return {
     id: 'lead-drops',
     severity: overAmps ? 'stop' : 'fix',
     step: 'power',
     what: overAmps ? 'The lead is beyond its rating' : 'The lead loses too much voltage',
-    why: `${circuit.lead.name} over ${mm(design.brief.leadLengthMm)} at ${(circuit.amps / circuit.supplyCount).toFixed(2)} A (rated ${circuit.lead.ampacityA} A) loses ${circuit.leadDropV.toFixed(2)} V of ${circuit.voltageV} V.`,
+    why: `${circuit.lead.name} over ${mm(design.brief.leadLengthMm)} at ${leadA(results).toFixed(2)} A (rated ${circuit.lead.ampacityA} A) loses ${circuit.leadDropV.toFixed(2)} V of ${circuit.voltageV} V.`,
     numbers: [{ label: 'lost in the lead', value: Math.round(share * 1000) / 10, unit: '%' }],
     where: null,
     target: {

@@ -61,10 +61,17 @@ export const jointsInTheWet: Rule = ({ results }) => {
 
 /** One supply is of more than limited power where several would not be. */
 export const notLimitedPower: Rule = ({ results, catalogue }) => {
-  const { circuit, design } = results;
+  const { circuit, design, runs } = results;
   const { supply } = circuit;
   if (supply === null || sourceOf(supply) !== 'mains' || supply.watts <= limitedPowerWatts) return null;
-  const choices = supplyChoices(catalogue, design.brief, design.power, circuit.voltageV, circuit.nominalWatts);
+  const choices = supplyChoices(
+    catalogue,
+    design.brief,
+    design.power,
+    circuit.voltageV,
+    circuit.nominalWatts,
+    runs.segments.length,
+  );
   const limited = choices.filter(({ limitedPower, count }) => limitedPower && count > circuit.supplyCount);
   if (limited.length === 0) return null;
   return {

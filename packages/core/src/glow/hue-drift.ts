@@ -1,6 +1,6 @@
 import type { Strip } from '../catalogue/index.js';
 import type { Circuit } from '../circuit/index.js';
-import { channelHue, luminanceOf, type LinearRgb } from '../colour/index.js';
+import { atLuminance1, channelHue, lightOfMix } from '../colour/index.js';
 import type { LightRuns } from '../light-runs/index.js';
 import type { Grid } from '../raster/index.js';
 
@@ -43,11 +43,6 @@ const sourcesOf = ({ leds }: LightRuns, circuit: Circuit) => {
   return { count, x, y, lumens };
 };
 
-const atLuminance1 = (rgb: readonly number[]): readonly number[] => {
-  const luminance = luminanceOf(rgb as unknown as LinearRgb);
-  return rgb.map((value) => (luminance > 0 ? value / luminance : 1));
-};
-
 /**
  * Drift of the hue over the ground, from the direct light of the groups alone, each as a point of light at the strip’s mean
  * distance from what it lights; what is reflected mixes further, so that the true drift is a little less. Null for one
@@ -58,9 +53,14 @@ export const hueDriftOf = (runs: LightRuns, circuit: Circuit, strip: Strip, grid
   if (channels.length < 2 || runs.leds.count === 0) return null;
   const hues = channels.map(({ name }) => channelHue(name, strip));
   const { count, x, y, lumens } = sourcesOf(runs, circuit);
-  const mix = (amounts: readonly number[]): readonly number[] =>
-    [0, 1, 2].map((part) => amounts.reduce((sum, amount, channel) => sum + amount * hues[channel]![part]!, 0));
-  const whole = atLuminance1(mix(channels.map(({ lumensPerM, level }) => lumensPerM * level)));
+  const part = (amounts: readonly number[], at: number): number =>
+    amounts.reduce((sum, amount, channel) => sum + amount * hues[channel]![at]!, 0);
+  const whole = atLuminance1(
+    lightOfMix(
+      strip,
+      channels.map(({ level }) => level),
+    ),
+  );
   const { area } = grid;
   const cell = Math.max(area.width, area.height) / longSide;
   const [columns, rows] = [Math.max(2, Math.ceil(area.width / cell)), Math.max(2, Math.ceil(area.height / cell))];
@@ -77,10 +77,10 @@ export const hueDriftOf = (runs: LightRuns, circuit: Circuit, strip: Strip, grid
         for (let channel = 0; channel < amounts.length; channel += 1)
           amounts[channel]! += spread * lumens[channel]![group]!;
       }
-      const local = atLuminance1(mix(amounts));
-      local.forEach((value, part) => {
-        const factor = whole[part]! > 0 ? value / whole[part]! : 1;
-        factors[3 * (row * columns + column) + part] = factor;
+      const local = atLuminance1([part(amounts, 0), part(amounts, 1), part(amounts, 2)]);
+      local.forEach((value, at) => {
+        const factor = whole[at]! > 0 ? value / whole[at]! : 1;
+        factors[3 * (row * columns + column) + at] = factor;
         most = Math.max(most, Math.abs(factor - 1));
       });
     }

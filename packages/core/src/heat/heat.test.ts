@@ -14,7 +14,7 @@ describe('heat in the case', () => {
   it('is what is drawn less what leaves as light', () => {
     const { heat, circuit, glow } = evaluate({});
     // What the lead loses, it loses outside.
-    expect(heat.watts).toBeCloseTo(circuit.watts - circuit.amps * circuit.leadDropV - glow.balance.outLm / 300, 9);
+    expect(heat.watts).toBeCloseTo(circuit.watts - circuit.leadWatts - glow.balance.outLm / 300, 9);
   });
 
   it('raises the air by P (1/hA + 1/hA), between the kind and the harsh film', () => {

@@ -59,9 +59,6 @@ export interface Shedding {
   readonly vents: Vents | null;
 }
 
-/** Watts that are lost in the lead, outside of the piece. */
-const inTheLead = ({ amps, leadDropV }: Circuit): number => amps * leadDropV;
-
 /** What a supply inside the piece loses there (W); nothing when it stands outside, or is a battery. */
 const lostInSupply = ({ watts, supply }: Circuit, { supplyPlace }: PowerDesign): number =>
   supplyPlace === 'inside' && supply?.source !== 'battery' ? watts * (1 / supplyEfficiency - 1) : 0;
@@ -79,7 +76,7 @@ export const heatOf = (
   { areaM2, closed, outLm, vents }: Shedding,
 ): Heat => {
   const supplyWatts = lostInSupply(circuit, power);
-  const watts = Math.max(0, circuit.watts - inTheLead(circuit) + supplyWatts - outLm / lumensPerRadiantWatt);
+  const watts = Math.max(0, circuit.watts - circuit.leadWatts + supplyWatts - outLm / lumensPerRadiantWatt);
   const surroundingC = surroundings[brief.exposure];
   const films = closed ? 2 : 1;
   const area = Math.max(areaM2, leastAreaM2);

@@ -2,13 +2,8 @@ import type { FaceLitResults } from '../../evaluate/types.js';
 import { partOverSheet, supplyTooSmall, type Rule } from '../../findings/index.js';
 import { letterOverBed, splitMisses } from '../letter-bed-rules.js';
 import { addLines, dropLines, setCloser } from '../letter-candidates.js';
-import {
-  bendsTooTight,
-  lettersBetweenCutMarks,
-  noLetterStrip,
-  strokeTooNarrow,
-  wiresOverEdges,
-} from '../letter-strip-rules.js';
+import { bendsTooTight, lettersBetweenCutMarks, noLetterStrip, strokeTooNarrow } from '../letter-strip-rules.js';
+import { holesTight, wiresOverEdges } from '../letter-wire-rules.js';
 import { faceTooHot, tapeLetsGo, tooHot } from '../heat-rules.js';
 import { dotsShow, tooDim, unevenCorners, type FaceRemedies } from '../lit-face-rules.js';
 import { deepenCans, whiterCans } from './candidates.js';
@@ -32,6 +27,7 @@ export const faceLitRules: readonly Rule<FaceLitResults>[] = [
   partOverSheet,
   returnTooTight,
   wiresOverEdges,
+  holesTight,
   dotsShow(remedies),
   tooDim(remedies),
   unevenCorners(remedies),

@@ -13,13 +13,8 @@ import {
   scallopsShow,
 } from './light-rules.js';
 import { postLoose, postOutsideStrip, tooFewPosts } from './post-rules.js';
-import {
-  bendsTooTight,
-  jumpersInTheOpen,
-  lettersBetweenCutMarks,
-  noLetterStrip,
-  strokeTooNarrow,
-} from '../letter-strip-rules.js';
+import { bendsTooTight, lettersBetweenCutMarks, noLetterStrip, strokeTooNarrow } from '../letter-strip-rules.js';
+import { holesTight, jumpersInTheOpen } from '../letter-wire-rules.js';
 
 /** The checks of halo letters. */
 export const haloRules: readonly Rule<HaloResults>[] = [
@@ -44,4 +39,5 @@ export const haloRules: readonly Rule<HaloResults>[] = [
   bendsTooTight,
   lettersBetweenCutMarks,
   jumpersInTheOpen,
+  holesTight,
 ];

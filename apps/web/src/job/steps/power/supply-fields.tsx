@@ -7,7 +7,14 @@ import { choicesOf, useCatalogue } from '../../catalogue-context';
 const OtherSupplies = ({ evaluation }: { readonly evaluation: Evaluation }) => {
   const catalogue = useCatalogue();
   const { circuit, design } = evaluation;
-  const choices = supplyChoices(catalogue, design.brief, design.power, circuit.voltageV, circuit.nominalWatts);
+  const choices = supplyChoices(
+    catalogue,
+    design.brief,
+    design.power,
+    circuit.voltageV,
+    circuit.nominalWatts,
+    evaluation.runs.segments.length,
+  );
   if (choices.length < 2) return null;
   const { currency } = catalogue.rates;
   return (

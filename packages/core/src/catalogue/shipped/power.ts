@@ -1,0 +1,242 @@
+import type { Controller, Supply, Wire } from '../types.js';
+
+// A table of data: supplies, controllers and wire that ship.
+const typical = 'typical' as const;
+
+const supply = (voltageV: number, watts: number, price: number, weatherproof: boolean): Supply => ({
+  id: `${weatherproof ? 'sealed' : 'plug'}-${voltageV}v-${watts}`,
+  name: `${weatherproof ? 'Sealed' : 'Enclosed'} supply ${voltageV} V, ${watts} W`,
+  provenance: typical,
+  price,
+  voltageV,
+  watts,
+  lengthMm: 90 + watts * 0.75,
+  widthMm: 38 + watts * 0.15,
+  heightMm: 28 + watts * 0.05,
+  kg: 0.12 + watts * 0.004,
+  weatherproof,
+});
+
+const fromTheMains: readonly Supply[] = [
+  supply(12, 24, 14, false),
+  supply(12, 36, 17, false),
+  supply(12, 60, 22, false),
+  supply(12, 100, 31, false),
+  supply(24, 36, 18, false),
+  supply(24, 60, 23, false),
+  supply(24, 100, 33, false),
+  supply(24, 150, 47, false),
+  supply(12, 60, 34, true),
+  supply(24, 60, 36, true),
+  supply(24, 100, 48, true),
+  supply(24, 150, 66, true),
+];
+
+const fromUsb = (watts: number, price: number): Supply => ({
+  ...supply(5, watts, price, false),
+  id: `usb-5v-${watts}`,
+  name: `USB socket with lead, 5 V, ${watts} W`,
+  source: 'usb',
+});
+
+const pack = (voltageV: number, ampHours: number, amps: number, price: number): Supply => ({
+  ...supply(voltageV, voltageV * amps, price, false),
+  id: `battery-${voltageV}v-${ampHours}`,
+  name: `Battery ${voltageV} V, ${ampHours} A·h, fused for ${amps} A`,
+  source: 'battery',
+  kg: (voltageV * ampHours) / 110,
+  battery: { ampHours, fullV: voltageV * 1.12, cutOffV: voltageV * 0.92, usableShare: 0.85 },
+});
+
+/** Mains supplies, then what runs without the mains. Small sealed ones may stand outdoors. */
+export const supplies: readonly Supply[] = [
+  supply(5, 20, 13, false),
+  supply(5, 60, 24, false),
+  supply(5, 100, 36, false),
+  ...fromTheMains,
+  supply(5, 60, 38, true),
+  fromUsb(10, 6),
+  fromUsb(15, 9),
+  pack(5, 20, 3, 34),
+  pack(12, 20, 5, 95),
+  pack(24, 10, 5, 118),
+];
+
+const switching = {
+  provenance: typical,
+  signal: 'channels',
+  voltagesV: [12, 24],
+  onOhm: 0.015,
+  lengthMm: 85,
+  widthMm: 45,
+  heightMm: 23,
+  kg: 0.07,
+} as const;
+
+const telling = {
+  provenance: typical,
+  kind: 'controller',
+  signal: 'data',
+  channels: 1,
+  channelA: 0,
+  totalA: 0,
+  onOhm: 0,
+  lengthMm: 70,
+  widthMm: 36,
+  heightMm: 18,
+  kg: 0.05,
+} as const;
+
+export const controllers: readonly Controller[] = [
+  {
+    ...switching,
+    id: 'dimmer-knob-1',
+    name: 'Knob dimmer, 1 channel, 8 A',
+    price: 9,
+    kind: 'dimmer',
+    channels: 1,
+    channelA: 8,
+    totalA: 8,
+    remote: 'none',
+  },
+  {
+    ...switching,
+    id: 'dimmer-radio-1',
+    name: 'Radio dimmer with remote, 1 channel, 15 A',
+    price: 19,
+    kind: 'dimmer',
+    channels: 1,
+    channelA: 15,
+    totalA: 15,
+    remote: 'radio',
+  },
+  {
+    ...switching,
+    id: 'rgb-infrared-3',
+    name: 'Infrared controller with remote, 3 channels of 2 A',
+    price: 8,
+    kind: 'controller',
+    channels: 3,
+    channelA: 2,
+    totalA: 6,
+    remote: 'infrared',
+  },
+  {
+    ...switching,
+    id: 'rgbw-radio-4',
+    name: 'Radio controller with remote, 4 channels of 5 A',
+    price: 24,
+    kind: 'controller',
+    channels: 4,
+    channelA: 5,
+    totalA: 16,
+    remote: 'radio',
+  },
+  {
+    ...switching,
+    id: 'rgbw-radio-4-large',
+    name: 'Radio controller with remote, 4 channels of 8 A',
+    price: 38,
+    kind: 'controller',
+    channels: 4,
+    channelA: 8,
+    totalA: 30,
+    remote: 'radio',
+  },
+  {
+    ...switching,
+    id: 'zones-radio-12',
+    name: 'Radio controller for zones, 12 channels of 4 A',
+    price: 64,
+    kind: 'controller',
+    channels: 12,
+    channelA: 4,
+    totalA: 40,
+    remote: 'radio',
+  },
+  {
+    ...switching,
+    id: 'amplifier-4',
+    name: 'Channel amplifier, 4 channels of 6 A',
+    price: 17,
+    kind: 'amplifier',
+    channels: 4,
+    channelA: 6,
+    totalA: 20,
+    remote: 'none',
+  },
+  {
+    ...telling,
+    id: 'pixel-infrared',
+    name: 'Pixel controller with infrared remote, 300 pixels',
+    price: 12,
+    voltagesV: [5, 12],
+    remote: 'infrared',
+    maxPixels: 300,
+    dataReachMm: 3000,
+  },
+  {
+    ...telling,
+    id: 'pixel-radio',
+    name: 'Pixel controller with radio remote, 1000 pixels',
+    price: 26,
+    voltagesV: [5, 12, 24],
+    remote: 'radio',
+    maxPixels: 1000,
+    dataReachMm: 5000,
+  },
+];
+
+/** Ampacity of small flexible pairs in free air, rounded down from common low-voltage practice; local rules come first. */
+export const wires: readonly Wire[] = [
+  {
+    id: 'pair-0.35',
+    name: 'Pair 0.35 mm² (AWG 22)',
+    provenance: typical,
+    price: 0.55,
+    areaMm2: 0.35,
+    awg: 22,
+    ampacityA: 3,
+    diameterMm: 3.6,
+  },
+  {
+    id: 'pair-0.5',
+    name: 'Pair 0.5 mm² (AWG 20)',
+    provenance: typical,
+    price: 0.7,
+    areaMm2: 0.5,
+    awg: 20,
+    ampacityA: 5,
+    diameterMm: 4.2,
+  },
+  {
+    id: 'pair-0.75',
+    name: 'Pair 0.75 mm² (AWG 18)',
+    provenance: typical,
+    price: 0.9,
+    areaMm2: 0.75,
+    awg: 18,
+    ampacityA: 7.5,
+    diameterMm: 5,
+  },
+  {
+    id: 'pair-1.5',
+    name: 'Pair 1.5 mm² (AWG 16)',
+    provenance: typical,
+    price: 1.4,
+    areaMm2: 1.5,
+    awg: 16,
+    ampacityA: 12,
+    diameterMm: 6.2,
+  },
+  {
+    id: 'pair-2.5',
+    name: 'Pair 2.5 mm² (AWG 14)',
+    provenance: typical,
+    price: 2.1,
+    areaMm2: 2.5,
+    awg: 14,
+    ampacityA: 17,
+    diameterMm: 7.4,
+  },
+];
