@@ -143,7 +143,7 @@ export const wiringCsv = (evaluation: Evaluation): string => {
     row.awg,
     row.lengthMm,
     row.bareMm,
-    row.joint,
+    row.controller === null ? row.joint : `${row.joint}, ${row.controller}`,
     row.amps ?? 0,
     row.ratedA,
     row.fuseA ?? '',

@@ -156,28 +156,23 @@ const tableRows = (evaluation: Evaluation): readonly (readonly string[])[] =>
     `${row.areaMm2}`,
     `${row.lengthMm}`,
     `${row.bareMm}`,
-    row.fuseA === null ? row.joint : `${row.joint}, fuse ${row.fuseA} A`,
+    row.joint,
+    row.fuseA === null ? '' : `${row.fuseA}`,
     row.amps === null ? '-' : `${row.amps.toFixed(2)} of ${row.ratedA}`,
   ]);
 
-const heads = ['from', 'to', 'cores', 'mm²', 'length mm', 'bare mm', 'joint', 'A of rated A'] as const;
-const columnShares = [0, 0.09, 0.19, 0.44, 0.49, 0.56, 0.62, 0.92] as const;
-/** What is too long for its column is cut there. */
-const fitted = ({ font }: Sheet, value: string, roomMm: number, size: number): string => {
-  let text = printable(value);
-  while (text.length > 1 && font.widthOfTextAtSize(text, size) / pointsPerMm > roomMm) text = text.slice(0, -1);
-  return text;
-};
-
+const heads = ['from', 'to', 'cores', 'mm²', 'length mm', 'bare mm', 'joint', 'fuse A', 'A of rated A'] as const;
+const columnShares = [0, 0.11, 0.23, 0.53, 0.58, 0.66, 0.73, 0.84, 0.9] as const;
 const rowMm = 6;
 
 /** The wiring table, over as many pages as it takes. */
 const drawTable = (next: (title: string) => Sheet, evaluation: Evaluation): void => {
   const rows = tableRows(evaluation);
+  const controller = wiringRows(evaluation)[0]?.controller ?? null;
   let [sheet, y]: [Sheet | null, number] = [null, 0];
   for (const row of rows) {
     if (sheet === null || y > sheet.heightMm - marginMm - rowMm) {
-      const fresh = next('wiring table');
+      const fresh = next(controller === null ? 'wiring table' : `wiring table; ${controller}`);
       y = marginMm + 18;
       heads.forEach((head, column) =>
         write(fresh, head, marginMm + columnShares[column]! * (fresh.widthMm - 2 * marginMm), y, 8, true),
@@ -187,10 +182,7 @@ const drawTable = (next: (title: string) => Sheet, evaluation: Evaluation): void
       sheet = fresh;
     }
     const width = sheet.widthMm - 2 * marginMm;
-    for (const [column, value] of row.entries()) {
-      const roomMm = ((columnShares[column + 1] ?? 1) - columnShares[column]!) * width - 2;
-      write(sheet, fitted(sheet, value, roomMm, 7.5), marginMm + columnShares[column]! * width, y, 7.5);
-    }
+    for (const [column, value] of row.entries()) write(sheet, value, marginMm + columnShares[column]! * width, y, 7.5);
     stroke(sheet, [marginMm, y + 1.5], [sheet.widthMm - marginMm, y + 1.5], faint, 0.3);
     y += rowMm;
   }

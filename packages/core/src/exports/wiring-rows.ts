@@ -13,8 +13,10 @@ export interface WiringRow {
   readonly lengthMm: number;
   /** Wire bared at each end (mm). */
   readonly bareMm: number;
-  /** How it is joined; of a lead, what feeds and drives it. */
+  /** How it is joined; of a lead, the volts it brings. */
   readonly joint: string;
+  /** Of a lead, what dims, mixes or tells, and where that sits; null without. */
+  readonly controller: string | null;
   /** Null for a wire that carries no power. */
   readonly amps: number | null;
   readonly ratedA: number;
@@ -26,7 +28,7 @@ export interface WiringRow {
 export const wiringRows = ({ circuit, design }: Evaluation): readonly WiringRow[] => {
   const { joint, lead, leadCores, wires, drive, voltageV, chains, supplyAmps } = circuit;
   const controller =
-    drive.controller === null ? '' : `, ${drive.controller.name} ${drive.inside ? 'inside' : 'beside the supply'}`;
+    drive.controller === null ? null : `${drive.controller.name} ${drive.inside ? 'inside' : 'beside the supply'}`;
   return [
     ...supplyAmps.map((amps, supply): WiringRow => ({
       from: supplyAmps.length > 1 ? `supply ${supply + 1}` : 'supply',
@@ -37,7 +39,8 @@ export const wiringRows = ({ circuit, design }: Evaluation): readonly WiringRow[
       awg: lead.awg,
       lengthMm: design.brief.leadLengthMm,
       bareMm: joint.stripMm,
-      joint: `${voltageV} V${controller}`,
+      joint: `${voltageV} V`,
+      controller,
       amps,
       ratedA: lead.ampacityA,
       fuseA: circuit.fuseA,
@@ -53,6 +56,7 @@ export const wiringRows = ({ circuit, design }: Evaluation): readonly WiringRow[
       lengthMm: Math.ceil(lengthMm),
       bareMm: joint.stripMm,
       joint: joint.name,
+      controller: null,
       amps: carries === 'data' ? null : amps,
       ratedA: wire.ampacityA,
       fuseA: from === 'lead' ? chains[chain - 1]!.fuseA : null,

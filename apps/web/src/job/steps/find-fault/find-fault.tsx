@@ -82,6 +82,8 @@ const Reading = ({
         onChoose={setProbe}
         options={opened.probes.map(({ words }, index) => ({ value: index, label: words }))}
       />
+      {/* The list cuts long words off. */}
+      <p className="text-xs text-soft">{opened.probes[probe]!.words}</p>
       <div className="flex items-end gap-2">
         {held.kind === 'colour' ? (
           <LabelledChoice
