@@ -29,8 +29,20 @@ module.exports = {
       name: 'stages-by-their-index',
       comment: 'Another stage is imported by its index (or its types), never by its internals.',
       severity: 'error',
-      from: { path: '^packages/core/src/([^/]+)/', pathNot: '\\.test\\.ts$' },
-      to: { path: '^packages/core/src/[^/]+/.+', pathNot: ['^packages/core/src/$1/', '/index\\.ts$', '/types\\.ts$'] },
+      from: {
+        path: '^packages/core/src/([^/]+/[^/]+)/',
+        pathNot: ['\\.test\\.ts$', '^packages/core/src/(session|testing|validation)/'],
+      },
+      to: {
+        path: '^packages/core/src/[^/]+/[^/]+/.+',
+        pathNot: [
+          '^packages/core/src/$1/',
+          '/index\\.ts$',
+          '/types\\.ts$',
+          '^packages/core/src/(session|testing|validation)/',
+          '^packages/core/src/builds/(letters|shared)/',
+        ],
+      },
     },
   ],
   options: {

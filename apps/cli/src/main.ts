@@ -121,11 +121,11 @@ const withDrawing = async (design: Design, options: Options): Promise<Design> =>
   });
   const name = path.basename(file);
   const gapMm = lengthOption(options.gap, 'gap') ?? usualIntake.gapMm;
-  const wish = { ...usualIntake, gapMm, layers: options.layers?.split(',') ?? null };
-  const asStated = valueOr(takeDrawing({ kind, name, text }, wish), file);
+  const intake = { ...usualIntake, gapMm, layers: options.layers?.split(',') ?? null };
+  const asStated = valueOr(takeDrawing({ kind, name, text }, intake), file);
   const widthMm = lengthOption(options.width, 'width');
   const scale = widthMm === null ? 1 : widthMm / asStated.widthMm;
-  const taken = valueOr(takeDrawing({ kind, name, text }, { ...wish, scale, gapMm: gapMm * scale }), file);
+  const taken = valueOr(takeDrawing({ kind, name, text }, { ...intake, scale, gapMm: gapMm * scale }), file);
   const size = `${taken.widthMm.toFixed(1)} × ${taken.heightMm.toFixed(1)} mm`;
   const told = [size, ...(widthMm === null && !taken.sizeStated ? ['its size is not stated: give --width'] : [])];
   process.stderr.write(`${[...told, ...taken.changes, ...taken.notes].map((line) => `${file}: ${line}`).join('\n')}\n`);

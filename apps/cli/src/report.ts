@@ -36,7 +36,7 @@ export const evaluationJson = ({
   parts,
   packing,
   cost,
-  plan,
+  buildList: plan,
   glow,
 }: Evaluation): string => {
   const { segments, stripMm, rowPitchMm, ledPitchMm } = runs;

@@ -8,14 +8,14 @@ export {
   type DrawingFile,
   type FontBook,
   type FontListing,
-  type IntakeWish,
+  type IntakeOptions,
   type Lettering,
   type TakenDrawing,
-} from './artwork/index.js';
+} from './artwork/lettering/index.js';
 export { middleSplit, sectionAt } from './builds/index.js';
-export * from './calibrate/index.js';
-export * from './catalogue/index.js';
-export { cornerWords } from './laying/index.js';
+export * from './document/calibrate/index.js';
+export * from './document/catalogue/index.js';
+export { cornerWords } from './light/laying/index.js';
 export {
   coreWords,
   hardestUsed,
@@ -26,22 +26,18 @@ export {
   suitsDrive,
   supplyChoices,
   wireKind,
-} from './circuit/index.js';
+} from './power/circuit/index.js';
 export {
-  createFaultSession,
   judgeProbe,
   scoreOf,
-  type BoardDrawing,
-  type FaultReply,
-  type FaultRequest,
-  type Judged,
+  type ReadingGrade,
   type Level,
-  type Look,
+  type Appearance,
   type Probe,
-  type Signs,
-} from './faults/index.js';
-export type { Carrier, Chain, Circuit, Joint, WireRun } from './circuit/index.js';
-export type { Cost, CostLine } from './cost/index.js';
+  type Symptoms,
+} from './power/faults/index.js';
+export type { Carrier, Chain, Circuit, Joint, WireRun } from './power/circuit/index.js';
+export type { Cost, CostLine } from './making/cost/index.js';
 export {
   benchDesign,
   commissionSteps,
@@ -51,10 +47,10 @@ export {
   type BenchSetting,
   type CommissionStep,
   type ThermometerPlace,
-} from './commissioning/index.js';
-export * from './demo/index.js';
-export { wiringDiagram, type Diagram, type DiagramBox, type DiagramLink } from './diagram/index.js';
-export * from './design/index.js';
+} from './sign/commissioning/index.js';
+export * from './sign/demo/index.js';
+export { wiringDiagram, type Diagram, type DiagramBox, type DiagramLink } from './power/diagram/index.js';
+export * from './document/design/index.js';
 export {
   createEvaluator,
   evaluate,
@@ -66,9 +62,9 @@ export {
   type FaceLitEvaluation,
   type HaloEvaluation,
   type StageName,
-} from './evaluate/index.js';
-export * from './exports/index.js';
-export type { Figure, FigureInput, FigureKind } from './figures/index.js';
+} from './sign/evaluate/index.js';
+export * from './files/exports/index.js';
+export type { Figure, FigureInput, FigureKind } from './judging/figures/index.js';
 export {
   readsAsLit,
   type Finding,
@@ -77,8 +73,8 @@ export {
   type Place,
   type Severity,
   type WorkStep,
-} from './findings/index.js';
-export type { CaseGeometry, Member } from './geometry/index.js';
+} from './judging/findings/index.js';
+export type { CaseGeometry, Member } from './light/geometry/index.js';
 export {
   ambientLux,
   ambients,
@@ -92,29 +88,29 @@ export {
   type Daylight,
   type Evenness,
   type Glow,
-  type GridWish,
+  type GridLimits,
   valueAt,
   type Spot,
   type Verdict,
-} from './glow/index.js';
-export { readIes, type Distribution, type PhotometricFile } from './photometry/index.js';
-export { gridOver, type Grid } from './raster/index.js';
-export type { FaceStack } from './optics/index.js';
-export type { GreyPicture } from './drawings/index.js';
-export type { Workability } from './workability/index.js';
-export type { Heat } from './heat/index.js';
-export type { Post, PostedPart } from './halo/index.js';
-export type { LetterRuns, LightRuns, Segment } from './light-runs/index.js';
-export { reuse, seededRandom, type Random } from './maths/index.js';
-export { measureLine } from './outlines/index.js';
-export type { Outline, Point, Rect, Ring } from './outlines/index.js';
-export type { Packing, PlacedPiece } from './packing/index.js';
-export type { BoughtPart, CutPart, Parts } from './parts/index.js';
-export * from './picture/index.js';
-export type { Plan, Step } from './plan/index.js';
-export * from './result.js';
-export type { Section, SectionShape } from './section/index.js';
-export { traceCheck, type TraceReport } from './tracecheck/index.js';
-export * from './tryouts/index.js';
-export * from './units/index.js';
+} from './light/glow/index.js';
+export { readIes, type Distribution, type PhotometricFile } from './light/photometry/index.js';
+export { gridOver, type Grid } from './base/raster/index.js';
+export type { FaceStack } from './light/optics/index.js';
+export type { GreyPicture } from './artwork/drawings/index.js';
+export type { Workability } from './artwork/workability/index.js';
+export type { Heat } from './power/heat/index.js';
+export type { Post, PostedPart } from './light/wall/index.js';
+export type { LetterRuns, LightRuns, Segment } from './light/runs/index.js';
+export { shareStructure, seededRandom, type Random } from './base/maths/index.js';
+export { measureLine } from './base/outlines/index.js';
+export type { Outline, Point, Rect, Ring } from './base/outlines/index.js';
+export type { Packing, PlacedPiece } from './making/packing/index.js';
+export type { BoughtPart, CutPart, Parts } from './making/parts/index.js';
+export * from './files/picture/index.js';
+export type { BuildList, Step } from './making/steps/index.js';
+export * from './base/result.js';
+export type { Section, SectionShape } from './light/section/index.js';
+export { traceCheck, type TraceReport } from './builds/lightbox/trace-check/index.js';
+export * from './sign/tryouts/index.js';
+export * from './base/units/index.js';
 export * from './session/index.js';

@@ -1,5 +1,5 @@
 import type { DesignSummary, SweepPointView, SweepStatus } from '@vitrum/contract';
-import type { Design, JobStatus, SweepPlan } from '@vitrum/core';
+import type { Design, JobStatus, SweepAxes } from '@vitrum/core';
 import {
   boolean,
   date,
@@ -63,7 +63,7 @@ export const sweeps = pgTable(
   {
     id: uuid('id').primaryKey().defaultRandom(),
     design: json('design').$type<Design>().notNull(),
-    plan: json('plan').$type<SweepPlan>().notNull(),
+    plan: json('plan').$type<SweepAxes>().notNull(),
     status: text('status').$type<SweepStatus>().notNull().default('queued'),
     runner: uuid('runner'),
     done: integer('done').notNull().default(0),

@@ -1,6 +1,6 @@
 import { Injectable, NotFoundException } from '@nestjs/common';
 import type { SweepEvent, SweepPointView, SweepView } from '@vitrum/contract';
-import { checkPlan, readDesign, sweepSize, type Design, type SweepPlan } from '@vitrum/core';
+import { checkAxes, readDesign, sweepSize, type Design, type SweepAxes } from '@vitrum/core';
 import { and, asc, eq, gt, inArray, lt, or, sql } from 'drizzle-orm';
 import { badRequest } from '../common/problems.js';
 import { DatabaseService } from '../database/database.module.js';
@@ -18,7 +18,7 @@ const pointsAnEvent = 200;
 export interface ClaimedSweep {
   readonly id: string;
   readonly design: Design;
-  readonly plan: SweepPlan;
+  readonly plan: SweepAxes;
   readonly done: number;
 }
 
@@ -30,10 +30,10 @@ export class SweepsService {
     private readonly queue: SweepQueue,
   ) {}
 
-  async create(design: object, plan: SweepPlan): Promise<SweepView> {
+  async create(design: object, plan: SweepAxes): Promise<SweepView> {
     const read = readDesign(design);
     if (!read.ok) throw badRequest(read.problems.map(({ path, message }) => ({ path: `design.${path}`, message })));
-    const checked = checkPlan(plan, mostPoints);
+    const checked = checkAxes(plan, mostPoints);
     if (!checked.ok) throw badRequest(checked.problems.map(({ path, message }) => ({ path: `plan.${path}`, message })));
     const [row] = await this.database.db
       .insert(sweeps)

@@ -21,7 +21,7 @@ export const BrightnessCheck = ({ evaluation }: { readonly evaluation: BoxEvalua
   const [said, setSaid] = useState<string | null>(null);
   const queries = useQueryClient();
   const predicted = places.map(({ x, y }) =>
-    valueAt(glow.ground, glow.grid, x * geometry.inside.widthMm, y * geometry.inside.heightMm),
+    valueAt(glow.luminance, glow.grid, x * geometry.inside.widthMm, y * geometry.inside.heightMm),
   );
   const pairs = typed.flatMap((text, index) =>
     text.trim() === '' ? [] : [{ predictedCdM2: predicted[index]!, measuredCdM2: Number(text.replace(',', '.')) }],

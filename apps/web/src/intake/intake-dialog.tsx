@@ -5,7 +5,7 @@ import {
   usualIntake,
   type Artwork,
   type DrawingFile,
-  type IntakeWish,
+  type IntakeOptions,
   type Point,
   type TakenDrawing,
 } from '@vitrum/core';
@@ -23,7 +23,7 @@ interface Work {
   readonly finish: (scale: number) => void;
 }
 
-const useIntake = (file: DrawingFile, wish: IntakeWish, use: (drawing: TakenDrawing) => void): Work => {
+const useIntake = (file: DrawingFile, options: IntakeOptions, use: (drawing: TakenDrawing) => void): Work => {
   const [intake, setIntake] = useState<Intake | null>(null);
   const ask = useRef<ReturnType<typeof connectIntake> | null>(null);
   const finishing = useRef<((drawing: TakenDrawing) => void) | null>(null);
@@ -36,10 +36,10 @@ const useIntake = (file: DrawingFile, wish: IntakeWish, use: (drawing: TakenDraw
     });
     return () => worker.terminate();
   }, []);
-  useEffect(() => ask.current?.(file, wish), [file, wish]);
+  useEffect(() => ask.current?.(file, options), [file, options]);
   const finish = (scale: number): void => {
     finishing.current = use;
-    ask.current?.(file, { ...wish, scale, gapMm: wish.gapMm * scale });
+    ask.current?.(file, { ...options, scale, gapMm: options.gapMm * scale });
   };
   return { intake, finish };
 };
@@ -59,8 +59,8 @@ const Lines = ({ title, lines }: { readonly title: string; readonly lines: reado
 interface WishFieldsProps {
   readonly file: DrawingFile;
   readonly layers: readonly string[];
-  readonly wish: IntakeWish;
-  readonly onWish: (wish: IntakeWish) => void;
+  readonly options: IntakeOptions;
+  readonly onWish: (options: IntakeOptions) => void;
 }
 
 const Slider = (props: {
@@ -85,31 +85,31 @@ const Slider = (props: {
   </FieldRow>
 );
 
-const WishFields = ({ file, layers, wish, onWish }: WishFieldsProps) => (
+const WishFields = ({ file, layers, options, onWish }: WishFieldsProps) => (
   <>
     {file.kind === 'picture' ? (
       <>
         <Slider
           label="Ink is darker than"
-          value={wish.threshold}
+          value={options.threshold}
           max={255}
           step={1}
           unit="of 255"
-          onChange={(threshold) => onWish({ ...wish, threshold })}
+          onChange={(threshold) => onWish({ ...options, threshold })}
         />
         <Slider
           label="Smooth over"
-          value={wish.smoothPx}
+          value={options.smoothPx}
           max={8}
           step={0.5}
           unit="pixels"
-          onChange={(smoothPx) => onWish({ ...wish, smoothPx })}
+          onChange={(smoothPx) => onWish({ ...options, smoothPx })}
         />
         <label className="flex items-center gap-2 py-1">
           <input
             type="checkbox"
-            checked={wish.inverted}
-            onChange={(event) => onWish({ ...wish, inverted: event.target.checked })}
+            checked={options.inverted}
+            onChange={(event) => onWish({ ...options, inverted: event.target.checked })}
           />
           Light on a dark ground
         </label>
@@ -117,26 +117,26 @@ const WishFields = ({ file, layers, wish, onWish }: WishFieldsProps) => (
     ) : (
       <Slider
         label="Gaps closed up to"
-        value={wish.gapMm}
+        value={options.gapMm}
         max={2}
         step={0.05}
         unit="mm"
-        onChange={(gapMm) => onWish({ ...wish, gapMm })}
+        onChange={(gapMm) => onWish({ ...options, gapMm })}
       />
     )}
     {layers.length > 1 && (
       <fieldset className="mt-1">
         <legend className="font-bold">Layers that count</legend>
         {layers.map((layer) => {
-          const on = wish.layers === null || wish.layers.includes(layer);
+          const on = options.layers === null || options.layers.includes(layer);
           return (
             <label key={layer} className="flex items-center gap-2 py-0.5 text-[13px]">
               <input
                 type="checkbox"
                 checked={on}
                 onChange={() => {
-                  const now = wish.layers ?? layers;
-                  onWish({ ...wish, layers: on ? now.filter((each) => each !== layer) : [...now, layer] });
+                  const now = options.layers ?? layers;
+                  onWish({ ...options, layers: on ? now.filter((each) => each !== layer) : [...now, layer] });
                 }}
               />
               {layer === '' ? '(no name)' : layer}
@@ -157,14 +157,14 @@ interface IntakeDialogProps {
 /** A drawing file laid open: what was read, what was put right, and how large it truly is. */
 export const IntakeDialog = ({ file, onUse, onClose }: IntakeDialogProps) => {
   const unit = useView((view) => view.unit);
-  const [wish, setWish] = useState(usualIntake);
-  const { intake, finish } = useIntake(file, wish, (taken) => onUse(asArtwork(taken, file.name)));
+  const [options, setWish] = useState(usualIntake);
+  const { intake, finish } = useIntake(file, options, (taken) => onUse(asArtwork(taken, file.name)));
   const [layers, setLayers] = useState<readonly string[]>([]);
   const [marks, setMarks] = useState<readonly Point[]>([]);
   const [truly, setTruly] = useState('');
   const drawing = intake?.drawing ?? null;
   // All layers stay on offer when some are left out.
-  const known = drawing === null || wish.layers !== null ? layers : drawing.layers;
+  const known = drawing === null || options.layers !== null ? layers : drawing.layers;
   const drawn = useMemo(() => {
     const [a, b] = marks;
     return a === undefined || b === undefined ? (drawing?.widthMm ?? 0) : Math.hypot(a[0] - b[0], a[1] - b[1]);
@@ -194,7 +194,7 @@ export const IntakeDialog = ({ file, onUse, onClose }: IntakeDialogProps) => {
           <WishFields
             file={file}
             layers={known}
-            wish={wish}
+            options={options}
             onWish={(next) => {
               setLayers(known);
               setWish(next);

@@ -1,4 +1,4 @@
-import type { DrawingFile, IntakeWish, SessionReply, SessionRequest, TakenDrawing } from '@vitrum/core';
+import type { DrawingFile, IntakeOptions, SessionReply, SessionRequest, TakenDrawing } from '@vitrum/core';
 
 /** The part of a worker that is used; tests bring a stand-in. */
 export interface IntakeThread {
@@ -6,18 +6,18 @@ export interface IntakeThread {
   onmessage: ((event: MessageEvent<SessionReply>) => void) | null;
 }
 
-/** What came of the newest wish. */
+/** What came of the newest options. */
 export type Intake =
   { readonly drawing: TakenDrawing; readonly problem: null } | { readonly drawing: null; readonly problem: string };
 
 /**
- * Asks for a drawing file to be taken in, again at every change of wish: one is in flight, only the newest waits, and
+ * Asks for a drawing file to be taken in, again at every change of options: one is in flight, only the newest waits, and
  * nothing that is out of date is told.
  */
 export const connectIntake = (thread: IntakeThread, tell: (intake: Intake) => void) => {
   let id = 0;
   let inFlight = false;
-  let waiting: { readonly file: DrawingFile; readonly wish: IntakeWish } | null = null;
+  let waiting: { readonly file: DrawingFile; readonly options: IntakeOptions } | null = null;
   const next = (): void => {
     inFlight = waiting !== null;
     if (waiting === null) return;
@@ -37,8 +37,8 @@ export const connectIntake = (thread: IntakeThread, tell: (intake: Intake) => vo
     if (!outdated && data.kind === 'crashed') tell({ drawing: null, problem: data.message });
     next();
   };
-  return (file: DrawingFile, wish: IntakeWish): void => {
-    waiting = { file, wish };
+  return (file: DrawingFile, options: IntakeOptions): void => {
+    waiting = { file, options };
     if (!inFlight) next();
   };
 };

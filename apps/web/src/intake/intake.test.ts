@@ -21,12 +21,12 @@ const open = () => {
   const thread: IntakeThread = { postMessage: (request) => sent.push(request), onmessage: null };
   const ask = connectIntake(thread, (intake) => told.push(intake));
   const reply = (data: SessionReply) => thread.onmessage?.({ data } as MessageEvent<SessionReply>);
-  const gaps = () => sent.map((request) => (request.kind === 'take' ? request.wish.gapMm : -1));
+  const gaps = () => sent.map((request) => (request.kind === 'take' ? request.options.gapMm : -1));
   return { sent, told, ask, reply, gaps };
 };
 
 describe('taking a drawing in', () => {
-  it('keeps one wish in flight and only the newest waiting, and tells nothing that is out of date', () => {
+  it('keeps one options in flight and only the newest waiting, and tells nothing that is out of date', () => {
     const { ask, reply, told, gaps } = open();
     for (const gapMm of [0.1, 0.2, 0.3]) ask(file, { ...usualIntake, gapMm });
     expect(gaps()).toEqual([0.1]);

@@ -77,7 +77,7 @@ describe('the slice on the screen', () => {
     const drawing = sliceDrawing(box, { width: 460, height: 240 }, null);
     const profile = luminanceProfile(drawing, box, 0);
     expect(profile.topCdM2).toBeGreaterThan(profile.lowCdM2);
-    expect(profile.topCdM2).toBeLessThanOrEqual(Math.max(...box.glow.ground));
+    expect(profile.topCdM2).toBeLessThanOrEqual(Math.max(...box.glow.luminance));
     expect(profile.path.split('L')).toHaveLength(box.glow.grid.rows);
   });
 });

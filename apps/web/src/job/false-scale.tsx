@@ -5,7 +5,7 @@ const bar = { width: 4, height: 34 } as const;
 
 /** The colours of false colour with their luminance, and over them how much of the face has which. */
 export const FalseScale = ({ evaluation, top }: { readonly evaluation: Evaluation; readonly top: number }) => {
-  const shares = histogram(evaluation.glow.ground, top, bins);
+  const shares = histogram(evaluation.glow.luminance, top, bins);
   const most = Math.max(...shares, 1e-9);
   return (
     <figure className="figure absolute top-11 right-3 rounded-[2px] bg-black/70 px-2 py-1.5 text-[11px] text-[#f2ead8]">

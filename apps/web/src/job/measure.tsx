@@ -45,7 +45,7 @@ interface PlotProps {
 export const MeasurePlot = ({ evaluation, points }: PlotProps) => {
   const [a, b] = points;
   if (a === undefined || b === undefined || Math.hypot(b[0] - a[0], b[1] - a[1]) < 1) return null;
-  const { grid, ground } = evaluation.glow;
+  const { grid, luminance: ground } = evaluation.glow;
   const { cdM2, lowCdM2, highCdM2 } = crossSection(ground, grid, a, b);
   const top = Math.max(1e-9, highCdM2);
   const path = cdM2

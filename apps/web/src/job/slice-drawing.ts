@@ -56,7 +56,7 @@ const profileHeight = 40;
 
 /** The face's luminance along the slice at `xMm`, drawn above it; the baseline is zero. */
 export const luminanceProfile = (drawing: SliceDrawing, evaluation: Evaluation, xMm: number): Profile => {
-  const { grid, ground, letters, evenness } = evaluation.glow;
+  const { grid, luminance: ground, letters, evenness } = evaluation.glow;
   const column = Math.min(grid.columns - 1, Math.max(0, Math.floor((xMm - grid.area.x) / grid.cellWidthMm)));
   const top = Math.max(1e-9, evenness.maxCdM2);
   const hides = evaluation.build === 'halo';

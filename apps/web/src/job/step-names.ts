@@ -39,7 +39,7 @@ export const stepName = (step: WorkStep, build: BuildName | undefined): string =
 
 /** A step in a few words of figures. */
 export const stepDetail = (step: WorkStep, evaluation: Evaluation): string => {
-  const { design, geometry, lettering, runs, circuit, materials, parts, cost, plan } = evaluation;
+  const { design, geometry, lettering, runs, circuit, materials, parts, cost, buildList: plan } = evaluation;
   switch (step) {
     case 'brief':
       return `read from ${design.brief.readingDistanceMm / 1000} m`;

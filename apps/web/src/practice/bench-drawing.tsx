@@ -1,11 +1,11 @@
-import type { BoardDrawing } from '@vitrum/core';
+import type { TestBoardDrawing } from '@vitrum/core';
 import { boundsOf, placesOf, stretches } from './bench-geometry';
 
 /** Where the meter is held: a point of the circuit, a wire under the clamp (−1 is the lead), or a piece that is looked at. */
 export type Held = { readonly point: string } | { readonly wire: number } | { readonly piece: number };
 
 interface BenchDrawingProps {
-  readonly drawing: BoardDrawing;
+  readonly drawing: TestBoardDrawing;
   /** Light of each group of each piece against what it should be; none before a fault is hidden. */
   readonly lights: readonly Float64Array[];
   /** By piece, the light of each of the drawing’s colours; none when there is but one. */

@@ -1,9 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
-import type { BoardDrawing } from '@vitrum/core';
+import type { TestBoardDrawing } from '@vitrum/core';
 import { boundsOf, placesOf, stretches } from './bench-geometry';
 
 /** An L of strip, 60 along and 40 up, and a ring that ends where it starts. */
-const drawing: BoardDrawing = {
+const drawing: TestBoardDrawing = {
   pieces: [
     {
       number: 1,

@@ -1,4 +1,4 @@
-import type { BoardDrawing } from '@vitrum/core';
+import type { TestBoardDrawing } from '@vitrum/core';
 
 /** A place on the bench (mm). */
 export type Place = readonly [number, number];
@@ -7,7 +7,7 @@ export type Place = readonly [number, number];
 const marginMm = 90;
 
 /** The box round a circuit, with a margin. */
-export const boundsOf = ({ pieces, wires }: BoardDrawing) => {
+export const boundsOf = ({ pieces, wires }: TestBoardDrawing) => {
   const places = [...pieces.flatMap(({ path }) => path), ...wires.flatMap(({ path }) => path)];
   const [xs, ys] = [places.map(([x]) => x), places.map(([, y]) => y)];
   const [left, low] = [Math.min(...xs) - marginMm, Math.min(...ys) - marginMm];
@@ -44,7 +44,7 @@ export const stretches = (path: readonly (readonly number[])[], count: number): 
 };
 
 /** Where each point is drawn: ends of pieces a little way in, since strip that goes all round ends where it starts. */
-export const placesOf = ({ pieces, points }: BoardDrawing, insetMm: number): ReadonlyMap<string, Place> => {
+export const placesOf = ({ pieces, points }: TestBoardDrawing, insetMm: number): ReadonlyMap<string, Place> => {
   const places = new Map<string, Place>();
   for (const { id, at } of points) if (at !== null) places.set(id, [at[0], at[1]]);
   for (const { number, path } of pieces) {

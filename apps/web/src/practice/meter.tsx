@@ -1,11 +1,11 @@
-import type { FaultReply, Judged } from '@vitrum/core';
+import type { FaultReply, ReadingGrade } from '@vitrum/core';
 import type { Taken } from './practice-store';
 import { readingText } from './probe-at';
 
 type Opened = Extract<FaultReply, { kind: 'opened' }>;
 
 /** What a reading is beside the sound circuit’s. */
-export const judgedWords: Readonly<Record<Judged, string>> = {
+export const judgedWords: Readonly<Record<ReadingGrade, string>> = {
   none: 'nothing',
   reversed: 'backward',
   low: 'too low',

@@ -3,9 +3,9 @@ import {
   scoreOf,
   type FaultReply,
   type FaultRequest,
-  type Judged,
+  type ReadingGrade,
   type Level,
-  type Signs,
+  type Symptoms,
 } from '@vitrum/core';
 import { create } from 'zustand';
 
@@ -24,7 +24,7 @@ export type CircuitName = keyof typeof demoDesigns;
 export interface Taken {
   readonly probe: number;
   readonly value: number;
-  readonly judged: Judged;
+  readonly judged: ReadingGrade;
 }
 
 interface PracticeState {
@@ -59,7 +59,7 @@ export const scoreSoFar = ({ readings, hints, hidden, wrong }: PracticeState): n
   scoreOf(readings.length + hints, hidden?.par ?? 0, wrong.length);
 
 /** What has been seen and measured so far, as the bench takes it. */
-const signsOf = ({ hidden, readings, opened }: PracticeState): Signs => ({
+const signsOf = ({ hidden, readings, opened }: PracticeState): Symptoms => ({
   looks: hidden?.looks ?? [],
   readings: readings.map(({ probe, judged }) => ({ probe: opened!.probes[probe]!.probe, judged })),
 });

@@ -1,4 +1,4 @@
-import { faceOptions, formatLength, parseLength, sweepSize, type Catalogue, type SweepPlan } from '@vitrum/core';
+import { faceOptions, formatLength, parseLength, sweepSize, type Catalogue, type SweepAxes } from '@vitrum/core';
 import type { ReactNode } from 'react';
 import { TypedField } from '../fields/typed-field';
 import { useView } from '../view/view-store';
@@ -16,7 +16,7 @@ export interface PlanDraft {
 }
 
 /** The plan of a draft. */
-export const planOf = (draft: PlanDraft, catalogue: Catalogue): SweepPlan => ({
+export const planOf = (draft: PlanDraft, catalogue: Catalogue): SweepAxes => ({
   depthsMm: stepsBetween(draft.fromMm, draft.toMm, draft.stepMm),
   rowCounts: stepsBetween(draft.fewestRows, draft.mostRows, 1),
   faces: faceOptions(catalogue).filter(({ name }) => draft.faces.includes(name)),

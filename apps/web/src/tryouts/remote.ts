@@ -1,10 +1,10 @@
 import type { SweepEvent, SweepPointView, SweepView } from '@vitrum/contract';
-import type { Design, SweepPlan, TryPoint } from '@vitrum/core';
+import type { Design, SweepAxes, TryPoint } from '@vitrum/core';
 import { request } from '../api/client';
 
 /** Sweeps on the server, as the page uses them; tests bring a stand-in. */
 export interface Remote {
-  readonly start: (design: Design, plan: SweepPlan) => Promise<SweepView>;
+  readonly start: (design: Design, plan: SweepAxes) => Promise<SweepView>;
   /** Hears a sweep from its beginning; a lost line is taken up again where it was. Returns what stops it. */
   readonly follow: (id: string, hear: (event: SweepEvent) => void) => () => void;
   readonly stop: (id: string) => Promise<unknown>;

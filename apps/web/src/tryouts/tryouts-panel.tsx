@@ -1,4 +1,4 @@
-import { sweepSize, type Catalogue, type TryPoint, type Wish } from '@vitrum/core';
+import { sweepSize, type Catalogue, type TryPoint, type Goal } from '@vitrum/core';
 import { useState } from 'react';
 import { changeDesign, useDocument } from '../document/document-store';
 import { Button } from '../ui/button';
@@ -7,10 +7,10 @@ import { shortList } from './chart-points';
 import { planOf, PlanForm, type PlanDraft } from './plan-form';
 import { useTryouts, type Running, type TryoutsLink } from './tryouts-store';
 
-const wishes: readonly { readonly wish: Wish; readonly label: string }[] = [
-  { wish: 'shallowest', label: 'Shallowest' },
-  { wish: 'fewest LEDs', label: 'Fewest LEDs' },
-  { wish: 'cheapest', label: 'Cheapest' },
+const wishes: readonly { readonly goal: Goal; readonly label: string }[] = [
+  { goal: 'shallowest', label: 'Shallowest' },
+  { goal: 'fewest LEDs', label: 'Fewest LEDs' },
+  { goal: 'cheapest', label: 'Cheapest' },
 ];
 
 const listed = 6;
@@ -20,7 +20,7 @@ const Progress = ({ running, link }: { readonly running: Running; readonly link:
     <progress
       className="h-2 flex-1 accent-[var(--lamp)]"
       {...(running.kind === 'sweep' ? { value: running.done, max: running.of } : {})}
-      aria-label={running.kind === 'solve' ? `Looking for the ${running.wish}` : 'Trying combinations'}
+      aria-label={running.kind === 'solve' ? `Looking for the ${running.goal}` : 'Trying combinations'}
     />
     <span className="figure text-xs">
       {running.kind === 'sweep'
@@ -79,10 +79,10 @@ export const TryoutsPanel = ({ link, catalogue, currency, start, rowsWord }: Try
     const { design } = useDocument.getState();
     if (design !== null) void link.sweepOnServer(design, plan);
   };
-  const solve = (wish: Wish) => (): void => {
+  const solve = (goal: Goal) => (): void => {
     const { design } = useDocument.getState();
     if (design === null) return;
-    link.solve(design, wish, {
+    link.solve(design, goal, {
       faces: plan.faces,
       liningIds: plan.liningIds,
       fewestRows: draft.fewestRows,
@@ -99,8 +99,8 @@ export const TryoutsPanel = ({ link, catalogue, currency, start, rowsWord }: Try
       <h2 className="mb-1 text-[15px] font-bold">Try-outs</h2>
       <h3 className="mt-2 font-bold">Solve within the bounds below</h3>
       <div className="my-1 flex flex-wrap gap-1.5">
-        {wishes.map(({ wish, label }) => (
-          <Button key={wish} disabled={running !== null} onClick={solve(wish)}>
+        {wishes.map(({ goal, label }) => (
+          <Button key={goal} disabled={running !== null} onClick={solve(goal)}>
             {label}
           </Button>
         ))}

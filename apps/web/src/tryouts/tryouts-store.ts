@@ -6,10 +6,10 @@ import type {
   SessionRequest,
   Solution,
   SolveRoom,
-  SweepPlan,
+  SweepAxes,
   TraceReport,
   TryPoint,
-  Wish,
+  Goal,
 } from '@vitrum/core';
 import type { SweepEvent } from '@vitrum/contract';
 import { create } from 'zustand';
@@ -25,7 +25,7 @@ export type Running =
       /** Set when it runs on the server: its id there. */
       readonly onServer?: string;
     }
-  | { readonly kind: 'solve'; readonly id: number; readonly done: number; readonly wish: Wish }
+  | { readonly kind: 'solve'; readonly id: number; readonly done: number; readonly goal: Goal }
   | { readonly kind: 'trace'; readonly id: number; readonly done: number };
 
 /** A variant put aside to be compared, evaluated. */
@@ -200,7 +200,7 @@ export const connectTryouts = (thread: Thread, memory: Memory = localStorage, re
       const left = memory.getItem(rememberedAs(jobId));
       if (left !== null) follow(left, 1);
     },
-    sweep: (design: Design, plan: SweepPlan, size: number): void => {
+    sweep: (design: Design, plan: SweepAxes, size: number): void => {
       cancel();
       const { jobId } = useTryouts.getState();
       if (jobId !== null) memory.removeItem(rememberedAs(jobId));
@@ -208,7 +208,7 @@ export const connectTryouts = (thread: Thread, memory: Memory = localStorage, re
       useTryouts.setState({ points: [], ended: null, running: { kind: 'sweep', id, done: 0, of: size } });
     },
     /** The same on the server: it goes on when the page is closed, and when the server is started again. */
-    sweepOnServer: async (design: Design, plan: SweepPlan): Promise<void> => {
+    sweepOnServer: async (design: Design, plan: SweepAxes): Promise<void> => {
       cancel();
       const { jobId } = useTryouts.getState();
       try {
@@ -219,10 +219,10 @@ export const connectTryouts = (thread: Thread, memory: Memory = localStorage, re
         useTryouts.setState(endedWith(error instanceof Error ? error.message : String(error)));
       }
     },
-    solve: (design: Design, wish: Wish, room: SolveRoom): void => {
+    solve: (design: Design, goal: Goal, room: SolveRoom): void => {
       cancel();
-      const id = send({ kind: 'solve', design, wish, room });
-      useTryouts.setState({ solution: null, ended: null, running: { kind: 'solve', id, done: 0, wish } });
+      const id = send({ kind: 'solve', design, goal, room });
+      useTryouts.setState({ solution: null, ended: null, running: { kind: 'solve', id, done: 0, goal } });
     },
     trace: (design: Design): void => {
       cancel();

@@ -111,7 +111,7 @@ describe('the page’s side of try-outs', () => {
     reply({
       kind: 'solved',
       id: 1,
-      solution: { wish: 'cheapest', point: null, binding: [], tried: 3, sentence: 'Nothing' },
+      solution: { goal: 'cheapest', point: null, binding: [], tried: 3, sentence: 'Nothing' },
     });
     expect(useTryouts.getState()).toMatchObject({ running: null, solution: { tried: 3 } });
   });

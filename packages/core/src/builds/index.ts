@@ -1,25 +1,25 @@
-import type { FontBook } from '../artwork/index.js';
-import type { Catalogue } from '../catalogue/index.js';
-import type { StageResults } from '../evaluate/types.js';
-import type { Figure } from '../figures/types.js';
-import { rulesFor, type Rule } from '../findings/index.js';
-import type { GridWish } from '../glow/index.js';
-import type { Section } from '../section/index.js';
+import type { FontBook } from '../artwork/lettering/index.js';
+import type { Catalogue } from '../document/catalogue/index.js';
+import type { StageResults } from '../sign/evaluate/types.js';
+import type { Figure } from '../judging/figures/types.js';
+import { rulesFor, type Rule } from '../judging/findings/index.js';
+import type { GridLimits } from '../light/glow/index.js';
+import type { Section } from '../light/section/index.js';
 import { faceLit } from './face-lit/index.js';
 import { halo } from './halo/index.js';
 import { lightbox } from './lightbox/index.js';
-import type { Pipeline } from './types.js';
+import type { Pipeline } from './shared/types.js';
 
-export { fromLeft } from './letter-parts.js';
-export { wireHoleMm } from './wire-routes.js';
-export { middleSplit, pieceSuffix, splitLetter } from './letter-splits.js';
+export { fromLeft } from './letters/parts.js';
+export { wireHoleMm } from './shared/wire-routes.js';
+export { middleSplit, pieceSuffix, splitLetter } from './letters/splits.js';
 
 /** One pipeline that hands each design to the stages of its build. */
-export const pipelinesOf = (catalogue: Catalogue, fonts: FontBook, wish: GridWish): Pipeline => {
+export const pipelinesOf = (catalogue: Catalogue, fonts: FontBook, limits: GridLimits): Pipeline => {
   const runs = {
-    lightbox: lightbox.pipeline(catalogue, fonts, wish),
-    halo: halo.pipeline(catalogue, fonts, wish),
-    faceLit: faceLit.pipeline(catalogue, fonts, wish),
+    lightbox: lightbox.pipeline(catalogue, fonts, limits),
+    halo: halo.pipeline(catalogue, fonts, limits),
+    faceLit: faceLit.pipeline(catalogue, fonts, limits),
   };
   return (design, assembly) => {
     switch (assembly.build) {

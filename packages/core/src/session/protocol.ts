@@ -1,11 +1,11 @@
-import type { DrawingFile, IntakeWish, TakenDrawing } from '../artwork/index.js';
-import type { Catalogue } from '../catalogue/index.js';
-import type { Design } from '../design/index.js';
-import type { Evaluation } from '../evaluate/index.js';
-import type { TraceReport } from '../tracecheck/index.js';
-import type { Finding } from '../findings/index.js';
-import type { Problem } from '../result.js';
-import type { SolveRoom, Solution, SweepPlan, TryPoint, Wish } from '../tryouts/index.js';
+import type { DrawingFile, IntakeOptions, TakenDrawing } from '../artwork/lettering/index.js';
+import type { Catalogue } from '../document/catalogue/index.js';
+import type { Design } from '../document/design/index.js';
+import type { Evaluation } from '../sign/evaluate/index.js';
+import type { TraceReport } from '../builds/lightbox/trace-check/index.js';
+import type { Finding } from '../judging/findings/index.js';
+import type { Problem } from '../base/result.js';
+import type { SolveRoom, Solution, SweepAxes, TryPoint, Goal } from '../sign/tryouts/index.js';
 
 /** What a page asks of its evaluation thread. Every request has an id; a newer `evaluate` ends the one before. */
 export type SessionRequest =
@@ -17,17 +17,17 @@ export type SessionRequest =
   /** The same light by tracing photons, until its error is small. */
   | { readonly kind: 'trace'; readonly id: number; readonly design: Design }
   /** Every combination of a plan, tried on a design. */
-  | { readonly kind: 'sweep'; readonly id: number; readonly design: Design; readonly plan: SweepPlan }
+  | { readonly kind: 'sweep'; readonly id: number; readonly design: Design; readonly plan: SweepAxes }
   /** The best within bounds. */
   | {
       readonly kind: 'solve';
       readonly id: number;
       readonly design: Design;
-      readonly wish: Wish;
+      readonly goal: Goal;
       readonly room: SolveRoom;
     }
   /** A drawing file made into an outline. */
-  | { readonly kind: 'take'; readonly id: number; readonly file: DrawingFile; readonly wish: IntakeWish }
+  | { readonly kind: 'take'; readonly id: number; readonly file: DrawingFile; readonly options: IntakeOptions }
   | { readonly kind: 'cancel'; readonly id: number };
 
 /** What comes back, under the request’s id. */

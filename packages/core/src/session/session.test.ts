@@ -1,8 +1,8 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
-import type { FontBook } from '../artwork/index.js';
-import { shippedCatalogue } from '../catalogue/index.js';
-import { changed, dispensary, inBox, testFonts } from '../testing/harness.js';
-import { faceOptions } from '../tryouts/index.js';
+import type { FontBook } from '../artwork/lettering/index.js';
+import { shippedCatalogue } from '../document/catalogue/index.js';
+import { changed, dispensary, inAssembly, testFonts } from '../testing/harness.js';
+import { faceOptions } from '../sign/tryouts/index.js';
 import { createSession, type SessionReply } from './index.js';
 
 let fonts: FontBook;
@@ -37,7 +37,7 @@ describe('an evaluation session', () => {
     const second = handle({
       kind: 'evaluate',
       id: 2,
-      design: changed(dispensary, inBox({ 'case.depthInsideMm': 90 })),
+      design: changed(dispensary, inAssembly({ 'case.depthInsideMm': 90 })),
     });
     await Promise.all([first, second]);
     expect(kinds(1)).not.toContain('fixes');
@@ -59,7 +59,7 @@ describe('an evaluation session', () => {
     await handle({ kind: 'evaluate', id: 1, design: dispensary });
     expect(replies.at(-1)?.kind).toBe('crashed');
     await handle({ kind: 'open', id: 2, catalogue: shippedCatalogue });
-    await handle({ kind: 'evaluate', id: 3, design: changed(dispensary, inBox({ 'case.seatMm': 11.5 })) });
+    await handle({ kind: 'evaluate', id: 3, design: changed(dispensary, inAssembly({ 'case.seatMm': 11.5 })) });
     expect(replies.at(-1)).toMatchObject({ kind: 'refused', problems: [{ path: 'assemblies.0.case.seatMm' }] });
   });
 
@@ -98,11 +98,11 @@ describe('an evaluation session', () => {
       shallowestMm: 60,
       deepestMm: 120,
     };
-    await handle({ kind: 'solve', id: 1, design: dispensary, wish: 'cheapest', room });
+    await handle({ kind: 'solve', id: 1, design: dispensary, goal: 'cheapest', room });
     expect(kinds(1)).toContain('progress');
     expect(kinds(1).at(-1)).toBe('solved');
     for (const request of [
-      { kind: 'solve', id: 2, design: dispensary, wish: 'cheapest', room },
+      { kind: 'solve', id: 2, design: dispensary, goal: 'cheapest', room },
       { kind: 'trace', id: 3, design: dispensary },
     ] as const) {
       const work = handle(request);

@@ -1,10 +1,10 @@
-import { takeDrawing, type FontBook } from '../artwork/index.js';
-import { createEvaluator, evaluate, type Evaluator } from '../evaluate/index.js';
-import { benchZip, lightZip } from '../exports/index.js';
-import { fullGrid } from '../glow/index.js';
-import { traceCheck } from '../tracecheck/index.js';
-import type { Catalogue } from '../catalogue/index.js';
-import { checkPlan, solve, sweep, type TryPoint } from '../tryouts/index.js';
+import { takeDrawing, type FontBook } from '../artwork/lettering/index.js';
+import { createEvaluator, evaluate, type Evaluator } from '../sign/evaluate/index.js';
+import { benchZip, lightZip } from '../files/exports/index.js';
+import { fullGrid } from '../light/glow/index.js';
+import { traceCheck } from '../builds/lightbox/trace-check/index.js';
+import type { Catalogue } from '../document/catalogue/index.js';
+import { checkAxes, solve, sweep, type TryPoint } from '../sign/tryouts/index.js';
 import type { SessionReply, SessionRequest } from './protocol.js';
 
 /** What the thread lends the session. */
@@ -96,7 +96,7 @@ export const createSession = ({ fonts, post, pause }: SessionHost) => {
   /** Points are sent in small lots: a message for each would cost more than trying it. */
   const runSweep = async ({ id, design, plan }: Extract<SessionRequest, { kind: 'sweep' }>): Promise<void> => {
     if (opened === null) return post({ kind: 'crashed', id, message: 'sweep came before open' });
-    const checked = checkPlan(plan);
+    const checked = checkAxes(plan);
     if (!checked.ok) return post({ kind: 'refused', id, problems: checked.problems });
     const work = sweep(design, checked.value, opened.evaluator.quick);
     let [done, lot] = [0, [] as TryPoint[]];
@@ -118,20 +118,20 @@ export const createSession = ({ fonts, post, pause }: SessionHost) => {
   };
 
   const runSolve = async (request: Extract<SessionRequest, { kind: 'solve' }>): Promise<void> => {
-    const { id, design, wish, room } = request;
+    const { id, design, goal, room } = request;
     if (opened === null) return post({ kind: 'crashed', id, message: 'solve came before open' });
-    const work = solve(design, wish, room, opened.evaluator.quick);
+    const work = solve(design, goal, room, opened.evaluator.quick);
     for (;;) {
       await pause();
       if (cancelled.has(id)) return post({ kind: 'cancelled', id });
       const turn = work.next();
       if (turn.done === true) return post({ kind: 'solved', id, solution: turn.value });
-      post({ kind: 'progress', id, done: turn.value, what: `looking for the ${wish}` });
+      post({ kind: 'progress', id, done: turn.value, what: `looking for the ${goal}` });
     }
   };
 
-  const runTake = ({ id, file, wish }: Extract<SessionRequest, { kind: 'take' }>): void => {
-    const taken = takeDrawing(file, wish);
+  const runTake = ({ id, file, options }: Extract<SessionRequest, { kind: 'take' }>): void => {
+    const taken = takeDrawing(file, options);
     post(taken.ok ? { kind: 'taken', id, drawing: taken.value } : { kind: 'refused', id, problems: taken.problems });
   };
 

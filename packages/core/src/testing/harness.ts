@@ -1,8 +1,8 @@
 import { readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
-import { loadFontBook, type FontBook } from '../artwork/index.js';
-import { shippedCatalogue } from '../catalogue/index.js';
-import { demoDesigns } from '../demo/index.js';
+import { loadFontBook, type FontBook } from '../artwork/lettering/index.js';
+import { shippedCatalogue } from '../document/catalogue/index.js';
+import { demoDesigns } from '../sign/demo/index.js';
 import {
   applyChange,
   type Design,
@@ -10,7 +10,7 @@ import {
   type FaceLitDesign,
   type HaloDesign,
   type LightboxDesign,
-} from '../design/index.js';
+} from '../document/design/index.js';
 import {
   createEvaluator,
   evaluate,
@@ -18,8 +18,8 @@ import {
   type Evaluation,
   type FaceLitEvaluation,
   type HaloEvaluation,
-} from '../evaluate/index.js';
-import type { Result } from '../result.js';
+} from '../sign/evaluate/index.js';
+import type { Result } from '../base/result.js';
 
 const packages = createRequire(import.meta.url);
 
@@ -40,7 +40,7 @@ export const changed = <Given extends Design>(design: Given, change: Readonly<Re
 };
 
 /** Paths inside the one assembly, for short tests. */
-export const inBox = (change: Readonly<Record<string, unknown>>): Readonly<Record<string, unknown>> =>
+export const inAssembly = (change: Readonly<Record<string, unknown>>): Readonly<Record<string, unknown>> =>
   Object.fromEntries(Object.entries(change).map(([path, value]) => [`assemblies.0.${path}`, value]));
 
 /** What a design of a known build evaluates to. */
@@ -58,15 +58,15 @@ const sound = <Given extends Design>(result: Result<Evaluation>): EvaluationOf<G
 };
 
 /** Evaluates without fixes; fails the test when the design is refused. */
-export const look = <Given extends Design>(design: Given, fonts: FontBook): EvaluationOf<Given> =>
+export const evaluated = <Given extends Design>(design: Given, fonts: FontBook): EvaluationOf<Given> =>
   sound<Given>(createEvaluator(shippedCatalogue, fonts).evaluate(design));
 
 /** Evaluates on the coarser map that fixes are tried on; fails the test when the design is refused. */
-export const glance = <Given extends Design>(design: Given, fonts: FontBook): EvaluationOf<Given> =>
+export const evaluatedCoarsely = <Given extends Design>(design: Given, fonts: FontBook): EvaluationOf<Given> =>
   sound<Given>(createEvaluator(shippedCatalogue, fonts).quick(design));
 
 /** Evaluates with fixes tried. */
-export const lookWithFixes = <Given extends Design>(design: Given, fonts: FontBook): EvaluationOf<Given> =>
+export const evaluatedWithFixes = <Given extends Design>(design: Given, fonts: FontBook): EvaluationOf<Given> =>
   sound<Given>(evaluate(design, shippedCatalogue, fonts));
 
 /** The pharmacy's box, the ferry hall's letters and the café's letters of the demo shop. */

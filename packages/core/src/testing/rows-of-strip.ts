@@ -1,4 +1,4 @@
-import type { LightRuns, Segment } from '../light-runs/index.js';
+import type { LightRuns, Segment } from '../light/runs/index.js';
 
 /** Rows of strip of the given lengths, one above the other, run there and back. */
 export const rowsOfStrip = (lengths: readonly number[], rowPitchMm: number, pitchMm: number): LightRuns => {

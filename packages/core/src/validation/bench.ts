@@ -1,6 +1,6 @@
-import type { StackView } from '../optics/index.js';
-import type { Distribution, PointSources } from '../photometry/index.js';
-import { gridOver, type Grid } from '../raster/index.js';
+import type { StackView } from '../light/optics/index.js';
+import type { Distribution, PointSources } from '../light/photometry/index.js';
+import { gridOver, type Grid } from '../base/raster/index.js';
 
 /** LEDs at given places (x, y, z) that look one way. */
 export const ledsAt = (

@@ -1,5 +1,12 @@
-import { exchangeAreas, layPatches, parallelTable, perpendicularTable, settle, type Box } from '../radiosity/index.js';
-import { createTracer, type Scene } from '../tracing/index.js';
+import {
+  exchangeAreas,
+  layPatches,
+  parallelTable,
+  perpendicularTable,
+  solveExchange,
+  type Box,
+} from '../light/radiosity/index.js';
+import { createTracer, type Scene } from '../light/tracing/index.js';
 import { cosineLaw, ledsAt, middleGrid } from './bench.js';
 import type { ValidationCase } from './types.js';
 
@@ -89,7 +96,7 @@ const settledOut = (): number => {
     firstLm.fill(((first.emittedLm - first.outLm) * aStep * bStep) / wallArea, start, start + aCount * bCount);
   const reflectance = new Float64Array(enclosure.count).fill(0.88);
   reflectance.fill(0.45, face!.start, face!.start + face!.aCount * face!.bCount);
-  const { incidentLm } = settle(enclosure, exchangeAreas(enclosure), firstLm, reflectance);
+  const { incidentLm } = solveExchange(enclosure, exchangeAreas(enclosure), firstLm, reflectance);
   if (faceArea <= 0) return 0;
   return 0.45 * sum(incidentLm.subarray(face!.start, face!.start + face!.aCount * face!.bCount));
 };
@@ -170,7 +177,7 @@ export const boxCases: readonly ValidationCase[] = [
       const enclosure = layPatches(box, null, 300);
       const all = sum(enclosure.areaMm2);
       const first = enclosure.areaMm2.map((area) => area / all);
-      const { incidentLm } = settle(
+      const { incidentLm } = solveExchange(
         enclosure,
         exchangeAreas(enclosure),
         first,
@@ -193,7 +200,7 @@ export const boxCases: readonly ValidationCase[] = [
       const first = new Float64Array(enclosure.count).fill(0);
       first.fill(1, enclosure.panels[2]!.start, enclosure.panels[3]!.start);
       const rho = new Float64Array(enclosure.count).fill(0.95);
-      const { incidentLm } = settle(enclosure, exchangeAreas(enclosure), first, rho);
+      const { incidentLm } = solveExchange(enclosure, exchangeAreas(enclosure), first, rho);
       return { computed: (0.05 * sum(incidentLm)) / sum(first), expected: 1 };
     },
   },

@@ -1,6 +1,6 @@
-import { cansOf, directInCans, reflectedInCans, traceByCan } from '../cans/index.js';
-import { rectRing } from '../outlines/index.js';
-import { gridOver } from '../raster/index.js';
+import { cansOf, directInCans, reflectedInCans, traceByCan } from '../light/can/index.js';
+import { rectRing } from '../base/outlines/index.js';
+import { gridOver } from '../base/raster/index.js';
 import { cosineLaw, ledsAt } from './bench.js';
 import type { ValidationCase } from './types.js';
 

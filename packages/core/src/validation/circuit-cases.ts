@@ -1,4 +1,4 @@
-import { addLadder, networkBuilder, solveNetwork, type LoadLaw } from '../network/index.js';
+import { addLadder, networkBuilder, solveNetwork, type LoadLaw } from '../power/network/index.js';
 import type { ValidationCase } from './types.js';
 
 const [groups, lengthM, railOhm, volts] = [2000, 5, 0.3, 12];

@@ -1,6 +1,6 @@
-import { directLight, type DirectMethod } from '../glow/index.js';
-import { seededRandom } from '../maths/index.js';
-import { resample } from '../raster/index.js';
+import { directLight, type DirectMethod } from '../light/glow/index.js';
+import { seededRandom } from '../base/maths/index.js';
+import { resample } from '../base/raster/index.js';
 import { cosineLaw, ledsAt, luxMeter, middleGrid, spot } from './bench.js';
 import type { ValidationCase } from './types.js';
 

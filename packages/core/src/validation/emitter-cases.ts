@@ -1,4 +1,4 @@
-import { cosineExponent, intensityAt, readIes } from '../photometry/index.js';
+import { cosineExponent, intensityAt, readIes } from '../light/photometry/index.js';
 import type { ValidationCase } from './types.js';
 
 const cosineFile = (step: number): string => {

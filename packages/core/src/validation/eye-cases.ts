@@ -1,5 +1,5 @@
-import { contrastThreshold, findRipple, vanishingDistance } from '../glow/index.js';
-import { xK1 } from '../optics/index.js';
+import { contrastThreshold, findRipple, vanishingDistance } from '../light/glow/index.js';
+import { xK1 } from '../light/optics/index.js';
 import { middleGrid } from './bench.js';
 import type { ValidationCase } from './types.js';
 

@@ -1,5 +1,5 @@
-import { lobeNorm, stackOf, viewThrough, xK1, type Layer } from '../optics/index.js';
-import { blurMap } from '../raster/index.js';
+import { lobeNorm, stackOf, viewThrough, xK1, type Layer } from '../light/optics/index.js';
+import { blurMap } from '../base/raster/index.js';
 import { middleGrid } from './bench.js';
 import type { ValidationCase } from './types.js';
 

@@ -1,6 +1,6 @@
-import { glowAlong, lightWall, type HaloScene } from '../halo/index.js';
-import { rectRing } from '../outlines/index.js';
-import { gridOver } from '../raster/index.js';
+import { glowAlong, lightWall, type HaloScene } from '../light/wall/index.js';
+import { rectRing } from '../base/outlines/index.js';
+import { gridOver } from '../base/raster/index.js';
 import { cosineLaw, ledsAt } from './bench.js';
 import type { ValidationCase } from './types.js';
 

@@ -1,5 +1,5 @@
-import { runTimeOf } from '../circuit/index.js';
-import { airRise } from '../heat/index.js';
+import { runTimeOf } from '../power/circuit/index.js';
+import { airRise } from '../power/heat/index.js';
 import type { ValidationCase } from './types.js';
 
 const vents = { areaMm2: 800, riseMm: 400, insideLux: 0 };

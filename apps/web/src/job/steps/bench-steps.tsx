@@ -114,7 +114,7 @@ const duration = (minutes: number): string =>
   minutes >= 60 ? `${Math.round(minutes / 6) / 10} h` : `${Math.round(minutes)} min`;
 
 export const BuildStep = () => {
-  const plan = useEvaluation((state) => state.evaluation?.plan);
+  const plan = useEvaluation((state) => state.evaluation?.buildList);
   if (plan === undefined) return null;
   return (
     <>

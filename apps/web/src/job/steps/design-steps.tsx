@@ -109,7 +109,7 @@ export const ArtworkStep = () => {
   const build = useDesignValue(`${at}.build`) as BuildName;
   const toolHint = useToolHint();
   const toolCaution = useEvaluation(
-    (state) => state.evaluation?.plan.steps.find(({ id }) => id === 'lettering')?.caution ?? null,
+    (state) => state.evaluation?.buildList.steps.find(({ id }) => id === 'lettering')?.caution ?? null,
   );
   const words = cutting[build];
   return (

@@ -1,6 +1,6 @@
-import type { Catalogue } from '../../catalogue/index.js';
-import type { FaceLitResults } from '../../evaluate/types.js';
-import type { Remedy } from '../../findings/index.js';
+import type { Catalogue } from '../../document/catalogue/index.js';
+import type { FaceLitResults } from '../../sign/evaluate/types.js';
+import type { Remedy } from '../../judging/findings/index.js';
 
 const at = 'assemblies.0';
 const depthStepMm = 4;

@@ -1,16 +1,16 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import type { FontBook } from '../../artwork/index.js';
-import { fontListings } from '../../artwork/index.js';
-import { cansOf } from '../../cans/can.js';
-import { directInCans } from '../../cans/direct.js';
-import { shippedCatalogue } from '../../catalogue/index.js';
-import { applyChange } from '../../design/index.js';
-import { createEvaluator, finish, type FaceLitEvaluation } from '../../evaluate/index.js';
-import { offset, outlineArea, rectRing, ringLength, unite, type Outline } from '../../outlines/index.js';
-import { gridOver } from '../../raster/index.js';
-import { horizonFrom } from '../../tracing/index.js';
-import { changed, glance, inBox, tern, testFonts } from '../../testing/harness.js';
+import type { FontBook } from '../../artwork/lettering/index.js';
+import { fontListings } from '../../artwork/lettering/index.js';
+import { cansOf } from '../../light/can/can.js';
+import { directInCans } from '../../light/can/direct.js';
+import { shippedCatalogue } from '../../document/catalogue/index.js';
+import { applyChange } from '../../document/design/index.js';
+import { createEvaluator, finish, type FaceLitEvaluation } from '../../sign/evaluate/index.js';
+import { offset, outlineArea, rectRing, ringLength, unite, type Outline } from '../../base/outlines/index.js';
+import { gridOver } from '../../base/raster/index.js';
+import { horizonFrom } from '../../light/tracing/index.js';
+import { changed, evaluatedCoarsely, inAssembly, tern, testFonts } from '../../testing/harness.js';
 import { cosineLaw, ledsAt } from '../../validation/bench.js';
 
 let fonts: FontBook;
@@ -19,7 +19,7 @@ beforeAll(async () => {
 });
 
 const of = (change: Readonly<Record<string, unknown>>): FaceLitEvaluation =>
-  glance(changed(tern, { 'brief.text': 'T', ...inBox(change) }), fonts);
+  evaluatedCoarsely(changed(tern, { 'brief.text': 'T', ...inAssembly(change) }), fonts);
 
 describe('light straight to the faces of letters', () => {
   const lights = ledsAt([[20, 20, 0]], cosineLaw(1), 10, [0, 0, 1]);
@@ -77,7 +77,7 @@ describe('face-lit letters', () => {
     };
     const [known, fresh] = [typed('T', 'TE', 'TER', 'TERN'), typed('TERN')];
     expect(known.balance).toEqual(fresh.balance);
-    expect(known.ground).toEqual(fresh.ground);
+    expect(known.luminance).toEqual(fresh.luminance);
   });
 
   it('give the same figures each time, and brighter ones in whiter cans', () => {
@@ -99,7 +99,7 @@ describe('face-lit letters', () => {
     const evaluator = createEvaluator(shippedCatalogue, fonts);
     const design = changed(tern, {
       'brief.text': 'T',
-      ...inBox({
+      ...inAssembly({
         'artwork.capHeightMm': 160,
         'light.stripId': 'modules-12v-75',
         'light.layout': 'centre',
@@ -128,7 +128,7 @@ describe('face-lit letters', () => {
   });
 
   it('have a return for every ring, as long as its middle line, bends drawn on it', () => {
-    const { parts, lettering } = glance(changed(tern, { 'brief.text': 'R' }), fonts);
+    const { parts, lettering } = evaluatedCoarsely(changed(tern, { 'brief.text': 'R' }), fonts);
     const returns = parts.cut.filter(({ stock }) => stock === 'return');
     expect(returns).toHaveLength(2);
     const [outer] = returns;
@@ -165,14 +165,14 @@ describe('face-lit letters', () => {
         }),
         fc.constantFrom('', 'A', 'Sea\n4', 'i'),
         (change, text) => {
-          const result = evaluator.quick(changed(tern, { ...inBox(change), 'brief.text': text }));
+          const result = evaluator.quick(changed(tern, { ...inAssembly(change), 'brief.text': text }));
           if (!result.ok) {
             for (const { path } of result.problems) expect(path).toMatch(/^assemblies\.0\./);
             return;
           }
           const { figures, glow, findings } = result.value;
           for (const { id, value } of figures) expect([id, Number.isFinite(value)]).toEqual([id, true]);
-          expect(glow.ground.every((value) => Number.isFinite(value) && value >= 0)).toBe(true);
+          expect(glow.luminance.every((value) => Number.isFinite(value) && value >= 0)).toBe(true);
           for (const { what, why } of findings) expect(`${what} ${why}`).not.toMatch(/NaN|undefined|Infinity/);
         },
       ),

@@ -1,4 +1,4 @@
-import type { FaceLitResults } from '../../evaluate/types.js';
+import type { FaceLitResults } from '../../sign/evaluate/types.js';
 import {
   computed,
   daylight,
@@ -11,7 +11,7 @@ import {
   watts,
   weight,
   type Figure,
-} from '../../figures/index.js';
+} from '../../judging/figures/index.js';
 
 const depth = ({ geometry }: FaceLitResults): Figure => ({
   id: 'depth',

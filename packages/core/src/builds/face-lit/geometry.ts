@@ -1,8 +1,8 @@
-import type { FaceLitMaterials } from '../../catalogue/index.js';
-import type { CansDesign } from '../../design/index.js';
-import type { CansGeometry } from '../../geometry/index.js';
-import type { Rect } from '../../outlines/index.js';
-import { failure, success, type Result } from '../../result.js';
+import type { FaceLitMaterials } from '../../document/catalogue/index.js';
+import type { CansDesign } from '../../document/design/index.js';
+import type { CansGeometry } from '../../light/geometry/index.js';
+import type { Rect } from '../../base/outlines/index.js';
+import { failure, success, type Result } from '../../base/result.js';
 
 /** Room that must stay in front of the LEDs (mm). */
 const leastThrowMm = 3;

@@ -1,6 +1,6 @@
-import type { FaceLitAssembly } from '../../design/index.js';
-import type { FaceLitResults } from '../../evaluate/types.js';
-import type { Build } from '../types.js';
+import type { FaceLitAssembly } from '../../document/design/index.js';
+import type { FaceLitResults } from '../../sign/evaluate/types.js';
+import type { Build } from '../shared/types.js';
 import { faceLitFigures } from './figures.js';
 import { faceLitPipeline } from './pipeline.js';
 import { faceLitRules } from './rules.js';

@@ -1,9 +1,9 @@
-import { developReturn, type Bend, type DevelopedReturn } from '../../cans/index.js';
-import type { Catalogue, FaceLitMaterials } from '../../catalogue/index.js';
-import type { Circuit } from '../../circuit/index.js';
-import type { Brief, FaceLitAssembly } from '../../design/index.js';
-import type { CansGeometry } from '../../geometry/index.js';
-import type { LetterRuns } from '../../light-runs/index.js';
+import { developReturn, type Bend, type DevelopedReturn } from '../../light/can/index.js';
+import type { Catalogue, FaceLitMaterials } from '../../document/catalogue/index.js';
+import type { Circuit } from '../../power/circuit/index.js';
+import type { Brief, FaceLitAssembly } from '../../document/design/index.js';
+import type { CansGeometry } from '../../light/geometry/index.js';
+import type { LetterRuns } from '../../light/runs/index.js';
 import {
   byShape,
   inOutline,
@@ -16,11 +16,11 @@ import {
   type Outline,
   type Point,
   type Ring,
-} from '../../outlines/index.js';
-import { electrical, sundry, type BoughtPart, type CutPart, type PartShape } from '../../parts/index.js';
-import { flatLetter, fromLeft, layerOf, pinMarks } from '../letter-parts.js';
-import { pieceSuffix, splitLetter } from '../letter-splits.js';
-import { wireHoleMm } from '../wire-routes.js';
+} from '../../base/outlines/index.js';
+import { electrical, sundry, type BoughtPart, type CutPart, type PartShape } from '../../making/parts/index.js';
+import { flatLetter, fromLeft, layerOf, pinMarks } from '../letters/parts.js';
+import { pieceSuffix, splitLetter } from '../letters/splits.js';
+import { wireHoleMm } from '../shared/wire-routes.js';
 
 /** What face-lit letters are cut and bought from. */
 export interface FaceLitFacts {

@@ -1,9 +1,9 @@
-import { cansGlowOf, traceByCan } from '../../cans/index.js';
-import { findFaceLitMaterials, type FaceLitMaterials } from '../../catalogue/index.js';
-import type { Brief, FaceLitAssembly } from '../../design/index.js';
-import type { FaceLitResults } from '../../evaluate/types.js';
-import { remember } from '../../maths/index.js';
-import { faceStack } from '../../optics/index.js';
+import { cansGlowOf, traceByCan } from '../../light/can/index.js';
+import { findFaceLitMaterials, type FaceLitMaterials } from '../../document/catalogue/index.js';
+import type { Brief, FaceLitAssembly } from '../../document/design/index.js';
+import type { FaceLitResults } from '../../sign/evaluate/types.js';
+import { memoizeLast } from '../../base/maths/index.js';
+import { faceStack } from '../../light/optics/index.js';
 import {
   offset,
   outlineArea,
@@ -13,17 +13,17 @@ import {
   solidParts,
   type Outline,
   type Point,
-} from '../../outlines/index.js';
-import { sumParts } from '../../parts/index.js';
-import { planOf } from '../../plan/index.js';
-import { success } from '../../result.js';
-import { leadEntryOf } from '../lead-entry.js';
-import { jumpersOf } from '../letter-jumpers.js';
-import { letterPaths, letterRuns } from '../letter-runs.js';
-import { piecesOfLetters } from '../letter-splits.js';
-import { recomputedOf, commonStages } from '../common-stages.js';
-import type { Build } from '../types.js';
-import { letterRouters } from '../wire-routes.js';
+} from '../../base/outlines/index.js';
+import { sumParts } from '../../making/parts/index.js';
+import { buildListOf } from '../../making/steps/index.js';
+import { success } from '../../base/result.js';
+import { leadEntryOf } from '../letters/lead-entry.js';
+import { jumpersOf } from '../letters/jumpers.js';
+import { letterPaths, letterRuns } from '../letters/runs.js';
+import { piecesOfLetters } from '../letters/splits.js';
+import { recomputedOf, commonStages } from '../shared/common-stages.js';
+import type { Build } from '../shared/types.js';
+import { letterRouters } from '../shared/wire-routes.js';
 import { cansGeometry } from './geometry.js';
 import { faceLitBought, faceLitParts, shapingByShape } from './parts.js';
 import { faceLitSection } from './section.js';
@@ -37,33 +37,33 @@ const backShare = 0.5;
 const noPosts = [] as const;
 
 /** The stages of face-lit letters, in the order of the work. */
-export const faceLitPipeline: Build<FaceLitAssembly, FaceLitResults>['pipeline'] = (catalogue, fonts, wish) => {
+export const faceLitPipeline: Build<FaceLitAssembly, FaceLitResults>['pipeline'] = (catalogue, fonts, limits) => {
   const shaping = shapingByShape();
   const trace = traceByCan();
   const insideOf = outlineByShape((part, wallMm: number) => offset(part, -wallMm, followedMm));
   const stages = {
     ...commonStages(),
-    materials: remember(findFaceLitMaterials),
-    letters: remember(solidParts),
-    pieces: remember(piecesOfLetters),
-    shape: remember((outline: Outline) => simplify(outline, followedMm)),
-    inside: remember((outline: Outline, wallMm: number) =>
+    materials: memoizeLast(findFaceLitMaterials),
+    letters: memoizeLast(solidParts),
+    pieces: memoizeLast(piecesOfLetters),
+    shape: memoizeLast((outline: Outline) => simplify(outline, followedMm)),
+    inside: memoizeLast((outline: Outline, wallMm: number) =>
       solidParts(outline).flatMap((part) => insideOf(part, wallMm)),
     ),
-    lit: remember((inside: Outline, borderMm: number) =>
+    lit: memoizeLast((inside: Outline, borderMm: number) =>
       solidParts(inside).flatMap((part) => shaping.offset(part, -borderMm)),
     ),
-    geometry: remember(cansGeometry),
-    returns: remember((outline: Outline, wallMm: number) => outline.map((ring) => shaping.develop(ring, wallMm))),
-    entry: remember(leadEntryOf),
-    bed: remember((ledZMm: number) => ({ ledZMm, facing: 'face' as const })),
-    paths: remember(letterPaths()),
-    runs: remember(letterRuns),
-    router: remember(letterRouters()),
-    jumpers: remember(jumpersOf),
-    section: remember(faceLitSection),
-    optics: remember((materials: FaceLitMaterials) => faceStack({ ...materials, second: null })),
-    glow: remember(
+    geometry: memoizeLast(cansGeometry),
+    returns: memoizeLast((outline: Outline, wallMm: number) => outline.map((ring) => shaping.develop(ring, wallMm))),
+    entry: memoizeLast(leadEntryOf),
+    bed: memoizeLast((ledZMm: number) => ({ ledZMm, facing: 'face' as const })),
+    paths: memoizeLast(letterPaths()),
+    runs: memoizeLast(letterRuns),
+    router: memoizeLast(letterRouters()),
+    jumpers: memoizeLast(jumpersOf),
+    section: memoizeLast(faceLitSection),
+    optics: memoizeLast((materials: FaceLitMaterials) => faceStack({ ...materials, second: null })),
+    glow: memoizeLast(
       (...[brief, outline, inside, lit, geometry, materials, stack, distribution, runs, circuit]: GlowArguments) =>
         cansGlowOf({
           brief,
@@ -76,11 +76,11 @@ export const faceLitPipeline: Build<FaceLitAssembly, FaceLitResults>['pipeline']
           distribution,
           runs,
           circuit,
-          wish,
+          limits,
           trace,
         }),
     ),
-    shedding: remember((outline: Outline, depthMm: number, outLm: number) => {
+    shedding: memoizeLast((outline: Outline, depthMm: number, outLm: number) => {
       const roundMm = outline.reduce((sum, ring) => sum + ringLength(ring), 0);
       return {
         areaM2: (Math.abs(outlineArea(outline)) * (1 + backShare) + roundMm * depthMm) / 1e6,
@@ -89,13 +89,16 @@ export const faceLitPipeline: Build<FaceLitAssembly, FaceLitResults>['pipeline']
         vents: null,
       };
     }),
-    parts: remember((...[brief, assembly, geometry, materials, runs, letters, circuit]: PartArguments) => {
+    parts: memoizeLast((...[brief, assembly, geometry, materials, runs, letters, circuit]: PartArguments) => {
       const wireHoles = circuit.wires.flatMap(({ holes }) => holes.map(([x, y]): Point => [x, y]));
       const facts = { brief, assembly, geometry, materials, runs, letters, shaping, wireHoles };
       return sumParts(faceLitParts(facts), faceLitBought(catalogue, facts, circuit));
     }),
-    plan: remember((...[brief, assembly, geometry, materials, runs, letters, circuit, parts, jumpers]: PlanArguments) =>
-      planOf(faceLitSteps({ brief, assembly, geometry, materials, runs, letters, circuit, jumpers, parts: parts.cut })),
+    plan: memoizeLast(
+      (...[brief, assembly, geometry, materials, runs, letters, circuit, parts, jumpers]: PlanArguments) =>
+        buildListOf(
+          faceLitSteps({ brief, assembly, geometry, materials, runs, letters, circuit, jumpers, parts: parts.cut }),
+        ),
     ),
   };
 
@@ -171,7 +174,7 @@ export const faceLitPipeline: Build<FaceLitAssembly, FaceLitResults>['pipeline']
       heat,
       parts,
       packing,
-      plan,
+      buildList: plan,
       cost,
     };
     return success({ results, recomputed: recomputedOf(stages) });

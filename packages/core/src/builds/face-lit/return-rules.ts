@@ -1,5 +1,5 @@
-import type { FaceLitResults } from '../../evaluate/types.js';
-import { oneChange, wholeFront, type Rule } from '../../findings/index.js';
+import type { FaceLitResults } from '../../sign/evaluate/types.js';
+import { oneChange, wholeFront, type Rule } from '../../judging/findings/index.js';
 
 /** Metal is rolled to no less than so many thicknesses; tighter it must be folded, or filed (typical). */
 const leastRollThicknesses = 4;

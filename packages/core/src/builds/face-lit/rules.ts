@@ -1,11 +1,11 @@
-import type { FaceLitResults } from '../../evaluate/types.js';
-import { partOverSheet, supplyTooSmall, type Rule } from '../../findings/index.js';
-import { letterOverBed, splitMisses } from '../letter-bed-rules.js';
-import { addLines, dropLines, setCloser } from '../letter-candidates.js';
-import { bendsTooTight, lettersBetweenCutMarks, noLetterStrip, strokeTooNarrow } from '../letter-strip-rules.js';
-import { holesTight, wiresOverEdges } from '../letter-wire-rules.js';
-import { faceTooHot, tapeLetsGo, tooHot } from '../heat-rules.js';
-import { dotsShow, tooDim, unevenCorners, type FaceRemedies } from '../lit-face-rules.js';
+import type { FaceLitResults } from '../../sign/evaluate/types.js';
+import { partOverSheet, supplyTooSmall, type Rule } from '../../judging/findings/index.js';
+import { letterOverBed, splitMisses } from '../letters/bed-rules.js';
+import { addLines, dropLines, setCloser } from '../letters/candidates.js';
+import { bendsTooTight, lettersBetweenCutMarks, noLetterStrip, strokeTooNarrow } from '../letters/strip-rules.js';
+import { holesTight, wiresOverEdges } from '../letters/wire-rules.js';
+import { faceTooHot, tapeLetsGo, tooHot } from '../shared/heat-rules.js';
+import { dotsShow, tooDim, unevenCorners, type FaceRemedies } from '../shared/lit-face-rules.js';
 import { deepenCans, whiterCans } from './candidates.js';
 import { returnTooTight } from './return-rules.js';
 

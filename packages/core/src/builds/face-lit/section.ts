@@ -1,10 +1,10 @@
-import type { FaceLitMaterials } from '../../catalogue/index.js';
-import type { FaceLitAssembly } from '../../design/index.js';
-import type { CansGeometry } from '../../geometry/index.js';
-import type { LetterRuns } from '../../light-runs/index.js';
-import { outlineBounds, rectRing, solidParts, type Outline } from '../../outlines/index.js';
-import type { Section, SectionShape } from '../../section/index.js';
-import { crossedAt, uprightStretches } from '../upright.js';
+import type { FaceLitMaterials } from '../../document/catalogue/index.js';
+import type { FaceLitAssembly } from '../../document/design/index.js';
+import type { CansGeometry } from '../../light/geometry/index.js';
+import type { LetterRuns } from '../../light/runs/index.js';
+import { outlineBounds, rectRing, solidParts, type Outline } from '../../base/outlines/index.js';
+import type { Section, SectionShape } from '../../light/section/index.js';
+import { crossedAt, uprightStretches } from '../letters/upright.js';
 
 const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
 

@@ -1,9 +1,9 @@
-import type { Circuit } from '../../circuit/index.js';
-import type { Jumper } from '../../light-runs/index.js';
-import type { CutPart } from '../../parts/index.js';
-import type { Step } from '../../plan/index.js';
-import { counted, mm, step } from '../step-words.js';
-import { wiringSteps } from '../wiring-steps.js';
+import type { Circuit } from '../../power/circuit/index.js';
+import type { Jumper } from '../../light/runs/index.js';
+import type { CutPart } from '../../making/parts/index.js';
+import type { Step } from '../../making/steps/index.js';
+import { counted, mm, step } from '../shared/step-words.js';
+import { wiringSteps } from '../shared/wiring-steps.js';
 import type { FaceLitFacts } from './parts.js';
 
 /** What the steps are written from. */

@@ -1,7 +1,7 @@
-import type { Catalogue } from '../../catalogue/index.js';
-import type { HaloResults } from '../../evaluate/types.js';
-import type { Candidate, Remedy } from '../../findings/index.js';
-import { wholeSteps } from '../letter-candidates.js';
+import type { Catalogue } from '../../document/catalogue/index.js';
+import type { HaloResults } from '../../sign/evaluate/types.js';
+import type { Candidate, Remedy } from '../../judging/findings/index.js';
+import { wholeSteps } from '../letters/candidates.js';
 
 const at = 'assemblies.0';
 

@@ -1,4 +1,4 @@
-import type { HaloResults } from '../../evaluate/types.js';
+import type { HaloResults } from '../../sign/evaluate/types.js';
 import {
   computed,
   daylight,
@@ -11,7 +11,7 @@ import {
   watts,
   weight,
   type Figure,
-} from '../../figures/index.js';
+} from '../../judging/figures/index.js';
 
 const standoff = ({ geometry, assembly, materials }: HaloResults): Figure => ({
   id: 'standoff',

@@ -1,8 +1,8 @@
-import type { HaloMaterials } from '../../catalogue/index.js';
-import type { HaloAssembly } from '../../design/index.js';
-import type { LettersGeometry } from '../../geometry/index.js';
-import type { Rect } from '../../outlines/index.js';
-import { failure, success, type Result } from '../../result.js';
+import type { HaloMaterials } from '../../document/catalogue/index.js';
+import type { HaloAssembly } from '../../document/design/index.js';
+import type { LettersGeometry } from '../../light/geometry/index.js';
+import type { Rect } from '../../base/outlines/index.js';
+import { failure, success, type Result } from '../../base/result.js';
 
 /** Air that must stay between LEDs and wall (mm). */
 const leastAirMm = 2;

@@ -1,12 +1,12 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import type { FontBook } from '../../artwork/index.js';
-import { fontListings } from '../../artwork/index.js';
-import { shippedCatalogue } from '../../catalogue/index.js';
-import type { HaloDesign } from '../../design/index.js';
-import { createEvaluator, type HaloEvaluation } from '../../evaluate/index.js';
-import { inOutline, outlineArea, outlineBounds, ringLength, solidParts } from '../../outlines/index.js';
-import { changed, curlew, glance, inBox, testFonts } from '../../testing/harness.js';
+import type { FontBook } from '../../artwork/lettering/index.js';
+import { fontListings } from '../../artwork/lettering/index.js';
+import { shippedCatalogue } from '../../document/catalogue/index.js';
+import type { HaloDesign } from '../../document/design/index.js';
+import { createEvaluator, type HaloEvaluation } from '../../sign/evaluate/index.js';
+import { inOutline, outlineArea, outlineBounds, ringLength, solidParts } from '../../base/outlines/index.js';
+import { changed, curlew, evaluatedCoarsely, inAssembly, testFonts } from '../../testing/harness.js';
 import { sectionAt } from '../index.js';
 
 let fonts: FontBook;
@@ -15,10 +15,10 @@ beforeAll(async () => {
 });
 
 const of = (change: Readonly<Record<string, unknown>>, design: HaloDesign = curlew): HaloEvaluation =>
-  glance(changed(design, inBox(change)), fonts);
+  evaluatedCoarsely(changed(design, inAssembly(change)), fonts);
 const hollow = { 'letters.form': 'hollow', 'letters.boardId': 'aluminium-2' };
 const problems = (change: Readonly<Record<string, unknown>>) => {
-  const result = createEvaluator(shippedCatalogue, fonts).quick(changed(curlew, inBox(change)));
+  const result = createEvaluator(shippedCatalogue, fonts).quick(changed(curlew, inAssembly(change)));
   return result.ok ? [] : result.problems;
 };
 
@@ -90,7 +90,7 @@ describe('strip behind halo letters', () => {
 
   it('joins no pieces by a jumper that the circuit feeds apart', () => {
     const design = changed(curlew, { 'power.feed': 'one-end', 'power.chainsBegin': [5] });
-    const words = glance(design, fonts).jumpers.map(({ from, to }) => `${from} > ${to}`);
+    const words = evaluatedCoarsely(design, fonts).jumpers.map(({ from, to }) => `${from} > ${to}`);
     expect(words).toContain('lead > piece 5 start');
     expect(words).not.toContain('piece 4 end > piece 5 start');
   });
@@ -186,7 +186,10 @@ describe('parts of halo letters', () => {
 describe('letters split for a small machine', () => {
   const upright = { xMm: 0, yMm: 0, angleDeg: 90 };
   const one = (change: Readonly<Record<string, unknown>>) =>
-    glance(changed(curlew, { 'brief.text': 'L', ...inBox({ 'artwork.toolId': 'laser', ...change }) }), fonts);
+    evaluatedCoarsely(
+      changed(curlew, { 'brief.text': 'L', ...inAssembly({ 'artwork.toolId': 'laser', ...change }) }),
+      fonts,
+    );
   const kg = (evaluation: HaloEvaluation): number => evaluation.parts.cut.reduce((sum, part) => sum + part.kg, 0);
 
   it('come in pieces that weigh what the whole weighed, each with the posts it carries', () => {
@@ -282,7 +285,7 @@ describe('any halo letters', () => {
         }),
         fc.constantFrom('', 'A', 'Sea & Co.\nQuay 4', '漢', 'iii', 'Wharf'),
         (change, text) => {
-          const design = changed(curlew, { ...inBox(change), 'brief.text': text });
+          const design = changed(curlew, { ...inAssembly(change), 'brief.text': text });
           const result = evaluator.quick(design);
           if (!result.ok) {
             for (const { path } of result.problems) expect(path).toMatch(/^assemblies\.0\./);
@@ -290,7 +293,7 @@ describe('any halo letters', () => {
           }
           const { figures, glow, findings, parts, cost } = result.value;
           for (const { id, value } of figures) expect([id, Number.isFinite(value)]).toEqual([id, true]);
-          expect(glow.ground.every((value) => Number.isFinite(value) && value >= 0)).toBe(true);
+          expect(glow.luminance.every((value) => Number.isFinite(value) && value >= 0)).toBe(true);
           expect(new Set(findings.map(({ id }) => id)).size).toBe(findings.length);
           for (const { what, why, numbers } of findings) {
             expect(`${what} ${why}`).not.toMatch(/NaN|undefined|Infinity/);

@@ -1,9 +1,9 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
-import type { FontBook } from '../../artwork/index.js';
-import { shippedCatalogue } from '../../catalogue/index.js';
-import { applyChange } from '../../design/index.js';
-import { createEvaluator, finish } from '../../evaluate/index.js';
-import { changed, curlew, glance, inBox, testFonts } from '../../testing/harness.js';
+import type { FontBook } from '../../artwork/lettering/index.js';
+import { shippedCatalogue } from '../../document/catalogue/index.js';
+import { applyChange } from '../../document/design/index.js';
+import { createEvaluator, finish } from '../../sign/evaluate/index.js';
+import { changed, curlew, evaluatedCoarsely, inAssembly, testFonts } from '../../testing/harness.js';
 
 let fonts: FontBook;
 beforeAll(async () => {
@@ -13,7 +13,7 @@ beforeAll(async () => {
 /** One letter: enough to make every mistake with, and quick. */
 const small = { 'brief.text': 'L' };
 const ids = (change: Readonly<Record<string, unknown>>) =>
-  glance(changed(curlew, { ...small, ...change }), fonts).findings.map(({ id }) => id);
+  evaluatedCoarsely(changed(curlew, { ...small, ...change }), fonts).findings.map(({ id }) => id);
 
 const barAndBand = {
   name: 'bar and band.svg',
@@ -26,32 +26,32 @@ const barAndBand = {
 
 /** Each mistake of the trade made on purpose. */
 const mistakes: Readonly<Record<string, Readonly<Record<string, unknown>>>> = {
-  'post-outside-strip': inBox({ 'posts.pinned': [{ xMm: -81, yMm: 60 }] }),
-  'post-loose': inBox({ 'posts.pinned': [{ xMm: 60, yMm: 60 }] }),
-  'too-few-posts': inBox({ 'posts.diameterMm': 24 }),
-  'stroke-too-narrow': inBox({ 'artwork.drawing': barAndBand, 'light.setbackMm': 9 }),
-  'no-strip': inBox({ 'artwork.capHeightMm': 60, 'light.setbackMm': 14 }),
-  'glow-too-narrow': inBox({ 'letters.standoffMm': 7 }),
-  'glow-too-wide': inBox({ 'artwork.capHeightMm': 60, 'letters.standoffMm': 40, 'light.setbackMm': 2 }),
-  'dots-show': inBox({ 'light.stripId': 'white-24v-70', 'letters.standoffMm': 14 }),
-  'letter-too-wide': inBox({ 'light.layout': 'centre', 'artwork.capHeightMm': 400, 'letters.standoffMm': 12 }),
-  'edge-uneven': inBox({ 'light.stripId': 'white-24v-70' }),
-  'split-misses': inBox({ 'artwork.splits': [{ xMm: 500, yMm: 0, angleDeg: 90 }] }),
+  'post-outside-strip': inAssembly({ 'posts.pinned': [{ xMm: -81, yMm: 60 }] }),
+  'post-loose': inAssembly({ 'posts.pinned': [{ xMm: 60, yMm: 60 }] }),
+  'too-few-posts': inAssembly({ 'posts.diameterMm': 24 }),
+  'stroke-too-narrow': inAssembly({ 'artwork.drawing': barAndBand, 'light.setbackMm': 9 }),
+  'no-strip': inAssembly({ 'artwork.capHeightMm': 60, 'light.setbackMm': 14 }),
+  'glow-too-narrow': inAssembly({ 'letters.standoffMm': 7 }),
+  'glow-too-wide': inAssembly({ 'artwork.capHeightMm': 60, 'letters.standoffMm': 40, 'light.setbackMm': 2 }),
+  'dots-show': inAssembly({ 'light.stripId': 'white-24v-70', 'letters.standoffMm': 14 }),
+  'letter-too-wide': inAssembly({ 'light.layout': 'centre', 'artwork.capHeightMm': 400, 'letters.standoffMm': 12 }),
+  'edge-uneven': inAssembly({ 'light.stripId': 'white-24v-70' }),
+  'split-misses': inAssembly({ 'artwork.splits': [{ xMm: 500, yMm: 0, angleDeg: 90 }] }),
   'too-dim': { 'brief.ambient': 'noon' },
-  'light-leaks': inBox({
+  'light-leaks': inAssembly({
     'letters.form': 'hollow',
     'letters.boardId': 'printed-white-3',
     'letters.wallMm': 1.2,
   }),
-  'bends-too-tight': inBox({ 'light.stripId': 'coated-white-24v-120' }),
-  'between-cut-marks': inBox({ 'light.stripId': 'white-24v-70', 'artwork.capHeightMm': 200 }),
+  'bends-too-tight': inAssembly({ 'light.stripId': 'coated-white-24v-120' }),
+  'between-cut-marks': inAssembly({ 'light.stripId': 'white-24v-70', 'artwork.capHeightMm': 200 }),
   'bare-outdoors': { 'brief.exposure': 'outdoors' },
   'wrong-colour': { 'brief.light': { kind: 'rgb', colour: '#ff0000' } },
 };
 
 describe('mistakes with halo letters', () => {
   it('are none on the ferry’s letters but the dim far end, which feeding differently mends', () => {
-    const own = glance(curlew, fonts).findings;
+    const own = evaluatedCoarsely(curlew, fonts).findings;
     expect(own.filter(({ severity }) => severity !== 'note').map(({ id }) => id)).toEqual(['run-too-long']);
   });
 
@@ -69,7 +69,7 @@ describe('mistakes with halo letters', () => {
       'brief.text': 'CURLEW CURLEW',
       'power.supplyId': smallest.id,
     });
-    expect(glance(design, fonts).findings.map(({ id }) => id)).toContain('supply-too-small');
+    expect(evaluatedCoarsely(design, fonts).findings.map(({ id }) => id)).toContain('supply-too-small');
   });
 
   it.each([

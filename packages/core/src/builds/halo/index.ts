@@ -1,6 +1,6 @@
-import type { HaloAssembly } from '../../design/index.js';
-import type { HaloResults } from '../../evaluate/types.js';
-import type { Build } from '../types.js';
+import type { HaloAssembly } from '../../document/design/index.js';
+import type { HaloResults } from '../../sign/evaluate/types.js';
+import type { Build } from '../shared/types.js';
 import { haloFigures } from './figures.js';
 import { haloPipeline } from './pipeline.js';
 import { haloRules } from './rules.js';

@@ -1,9 +1,16 @@
-import type { HaloResults } from '../../evaluate/types.js';
-import { changeStrip, oneChange, readsAsLit, suitableStrips, wholeFront, type Rule } from '../../findings/index.js';
-import { evenAlongEdge } from '../../halo/index.js';
-import { solidParts } from '../../outlines/index.js';
-import { addLines, setCloser, setFartherIn } from '../letter-candidates.js';
-import { ambientWords, around, percent } from '../rule-words.js';
+import type { HaloResults } from '../../sign/evaluate/types.js';
+import {
+  changeStrip,
+  oneChange,
+  readsAsLit,
+  suitableStrips,
+  wholeFront,
+  type Rule,
+} from '../../judging/findings/index.js';
+import { evenAlongEdge } from '../../light/wall/index.js';
+import { solidParts } from '../../base/outlines/index.js';
+import { addLines, setCloser, setFartherIn } from '../letters/candidates.js';
+import { ambientWords, around, percent } from '../shared/rule-words.js';
 import { otherBoards, standFarther, standNearer } from './candidates.js';
 
 const one = (value: number): number => Math.round(value * 10) / 10;

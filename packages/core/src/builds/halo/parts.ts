@@ -1,13 +1,13 @@
-import type { Catalogue, HaloMaterials } from '../../catalogue/index.js';
-import type { Circuit } from '../../circuit/index.js';
-import type { Brief, HaloAssembly } from '../../design/index.js';
-import type { LettersGeometry } from '../../geometry/index.js';
-import type { PostedPart } from '../../halo/index.js';
-import type { LetterRuns } from '../../light-runs/index.js';
-import { inOutline, outlineArea, rectRing, ringLength, type Outline } from '../../outlines/index.js';
-import { flatLetter, fromLeft, layerOf, pinMarks } from '../letter-parts.js';
-import { pieceSuffix, splitLetter } from '../letter-splits.js';
-import { electrical, sundry, type BoughtPart, type CutPart, type PartShape } from '../../parts/index.js';
+import type { Catalogue, HaloMaterials } from '../../document/catalogue/index.js';
+import type { Circuit } from '../../power/circuit/index.js';
+import type { Brief, HaloAssembly } from '../../document/design/index.js';
+import type { LettersGeometry } from '../../light/geometry/index.js';
+import type { PostedPart } from '../../light/wall/index.js';
+import type { LetterRuns } from '../../light/runs/index.js';
+import { inOutline, outlineArea, rectRing, ringLength, type Outline } from '../../base/outlines/index.js';
+import { flatLetter, fromLeft, layerOf, pinMarks } from '../letters/parts.js';
+import { pieceSuffix, splitLetter } from '../letters/splits.js';
+import { electrical, sundry, type BoughtPart, type CutPart, type PartShape } from '../../making/parts/index.js';
 
 /** What halo letters are cut and bought from. */
 export interface HaloFacts {

@@ -1,20 +1,20 @@
-import { findHaloMaterials, type HaloMaterials } from '../../catalogue/index.js';
-import type { Brief, HaloAssembly } from '../../design/index.js';
-import type { HaloResults } from '../../evaluate/types.js';
-import { haloGlowOf, type PostedPart } from '../../halo/index.js';
-import type { Looking } from '../../halo/index.js';
-import { remember } from '../../maths/index.js';
-import { outlineArea, simplify, solidParts, type Outline } from '../../outlines/index.js';
-import { sumParts } from '../../parts/index.js';
-import { planOf } from '../../plan/index.js';
-import { success } from '../../result.js';
-import { leadEntryOf } from '../lead-entry.js';
-import { jumpersOf } from '../letter-jumpers.js';
-import { letterPaths, letterRuns } from '../letter-runs.js';
-import { piecesOfLetters } from '../letter-splits.js';
-import { recomputedOf, commonStages } from '../common-stages.js';
-import type { Build } from '../types.js';
-import { letterRouters } from '../wire-routes.js';
+import { findHaloMaterials, type HaloMaterials } from '../../document/catalogue/index.js';
+import type { Brief, HaloAssembly } from '../../document/design/index.js';
+import type { HaloResults } from '../../sign/evaluate/types.js';
+import { haloGlowOf, type PostedPart } from '../../light/wall/index.js';
+import type { Looking } from '../../light/wall/index.js';
+import { memoizeLast } from '../../base/maths/index.js';
+import { outlineArea, simplify, solidParts, type Outline } from '../../base/outlines/index.js';
+import { sumParts } from '../../making/parts/index.js';
+import { buildListOf } from '../../making/steps/index.js';
+import { success } from '../../base/result.js';
+import { leadEntryOf } from '../letters/lead-entry.js';
+import { jumpersOf } from '../letters/jumpers.js';
+import { letterPaths, letterRuns } from '../letters/runs.js';
+import { piecesOfLetters } from '../letters/splits.js';
+import { recomputedOf, commonStages } from '../shared/common-stages.js';
+import type { Build } from '../shared/types.js';
+import { letterRouters } from '../shared/wire-routes.js';
 import { haloGeometry } from './geometry.js';
 import { haloBought, haloParts } from './parts.js';
 import { haloPosts, letterKgPerM2, postsByShape } from './posts.js';
@@ -33,38 +33,38 @@ const lookingOf = ({ letters, light }: HaloAssembly): Looking => {
 const postList = (parts: readonly PostedPart[]) => parts.flatMap(({ posts }) => posts);
 
 /** The stages of halo letters, in the order of the work. */
-export const haloPipeline: Build<HaloAssembly, HaloResults>['pipeline'] = (catalogue, fonts, wish) => {
+export const haloPipeline: Build<HaloAssembly, HaloResults>['pipeline'] = (catalogue, fonts, limits) => {
   const solvePosts = postsByShape();
   const stages = {
     ...commonStages(),
-    materials: remember(findHaloMaterials),
-    letters: remember(solidParts),
-    pieces: remember(piecesOfLetters),
-    shape: remember((outline: Outline) => simplify(outline, followedMm)),
-    geometry: remember(haloGeometry),
-    entry: remember(leadEntryOf),
-    posted: remember(haloPosts),
-    posts: remember(postList),
-    bed: remember((ledZMm: number) => ({ ledZMm, facing: 'wall' as const })),
-    paths: remember(letterPaths()),
-    runs: remember(letterRuns),
-    router: remember(letterRouters()),
-    jumpers: remember(jumpersOf),
-    section: remember(haloSection),
-    glow: remember(haloGlowOfParts),
-    shedding: remember((areaMm2: number, outLm: number) => ({
+    materials: memoizeLast(findHaloMaterials),
+    letters: memoizeLast(solidParts),
+    pieces: memoizeLast(piecesOfLetters),
+    shape: memoizeLast((outline: Outline) => simplify(outline, followedMm)),
+    geometry: memoizeLast(haloGeometry),
+    entry: memoizeLast(leadEntryOf),
+    posted: memoizeLast(haloPosts),
+    posts: memoizeLast(postList),
+    bed: memoizeLast((ledZMm: number) => ({ ledZMm, facing: 'wall' as const })),
+    paths: memoizeLast(letterPaths()),
+    runs: memoizeLast(letterRuns),
+    router: memoizeLast(letterRouters()),
+    jumpers: memoizeLast(jumpersOf),
+    section: memoizeLast(haloSection),
+    glow: memoizeLast(haloGlowOfParts),
+    shedding: memoizeLast((areaMm2: number, outLm: number) => ({
       areaM2: (2 * areaMm2) / 1e6,
       closed: false,
       outLm,
       vents: null,
     })),
-    parts: remember((...[brief, assembly, geometry, materials, runs, posts, letters, circuit]: PartArguments) => {
+    parts: memoizeLast((...[brief, assembly, geometry, materials, runs, posts, letters, circuit]: PartArguments) => {
       const facts = { brief, assembly, geometry, materials, runs, posts, letters };
       return sumParts(haloParts(facts), haloBought(catalogue, facts, circuit));
     }),
-    plan: remember(
+    plan: memoizeLast(
       (...[brief, assembly, geometry, materials, runs, posts, letters, circuit, parts, jumpers]: PlanArguments) =>
-        planOf(
+        buildListOf(
           haloSteps({ brief, assembly, geometry, materials, runs, posts, letters, circuit, jumpers, parts: parts.cut }),
         ),
     ),
@@ -84,7 +84,7 @@ export const haloPipeline: Build<HaloAssembly, HaloResults>['pipeline'] = (catal
       parts,
       looking,
       setbackMm,
-      wish,
+      limits,
     });
   }
 
@@ -169,7 +169,7 @@ export const haloPipeline: Build<HaloAssembly, HaloResults>['pipeline'] = (catal
       heat,
       parts,
       packing,
-      plan,
+      buildList: plan,
       cost,
     };
     return success({ results, recomputed: recomputedOf(stages) });

@@ -1,8 +1,8 @@
-import type { HaloResults } from '../../evaluate/types.js';
-import { oneChange, type Rule } from '../../findings/index.js';
-import { postsAmiss } from '../../halo/index.js';
-import { setCloser } from '../letter-candidates.js';
-import { around } from '../rule-words.js';
+import type { HaloResults } from '../../sign/evaluate/types.js';
+import { oneChange, type Rule } from '../../judging/findings/index.js';
+import { postsAmiss } from '../../light/wall/index.js';
+import { setCloser } from '../letters/candidates.js';
+import { around } from '../shared/rule-words.js';
 import { otherBoards } from './candidates.js';
 
 const one = (value: number): number => Math.round(value * 10) / 10;

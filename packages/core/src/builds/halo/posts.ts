@@ -1,8 +1,8 @@
-import type { HaloMaterials, Strip } from '../../catalogue/index.js';
-import type { HaloAssembly } from '../../design/index.js';
-import type { LettersGeometry } from '../../geometry/index.js';
-import { placePosts, postsIn, type Post, type PostedPart } from '../../halo/index.js';
-import { byShape, type Outline } from '../../outlines/index.js';
+import type { HaloMaterials, Strip } from '../../document/catalogue/index.js';
+import type { HaloAssembly } from '../../document/design/index.js';
+import type { LettersGeometry } from '../../light/geometry/index.js';
+import { placePosts, postsIn, type Post, type PostedPart } from '../../light/wall/index.js';
+import { byShape, type Outline } from '../../base/outlines/index.js';
 
 /** Strip, joints and solder of letters, by their area (kg/m²); typical. */
 const fittedKgPerM2 = 0.5;
@@ -33,12 +33,12 @@ export const haloPosts = (
 ): readonly PostedPart[] => {
   const shownMm = light.standing ? strip.heightMm : strip.widthMm;
   const stripReach = light.setbackMm + shownMm + (light.lineCount - 1) * light.linePitchMm + clearOfStripMm;
-  const wish = {
+  const options = {
     diameterMm: posts.diameterMm,
     insideMm: light.layout === 'outline' ? stripReach : roundPostMm,
     perPostKg: posts.perPostKg,
     kgPerM2,
     pinned: (posts.pinned ?? []).map(({ xMm, yMm }) => [xMm, yMm] as const),
   };
-  return placePosts(outline, wish, solve);
+  return placePosts(outline, options, solve);
 };

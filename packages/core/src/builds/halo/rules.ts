@@ -1,8 +1,8 @@
-import type { HaloResults } from '../../evaluate/types.js';
-import { partOverSheet, supplyTooSmall, type Rule } from '../../findings/index.js';
-import { letterOverBed, splitMisses } from '../letter-bed-rules.js';
-import { tapeLetsGo, tooHot } from '../heat-rules.js';
-import { dropLines } from '../letter-candidates.js';
+import type { HaloResults } from '../../sign/evaluate/types.js';
+import { partOverSheet, supplyTooSmall, type Rule } from '../../judging/findings/index.js';
+import { letterOverBed, splitMisses } from '../letters/bed-rules.js';
+import { tapeLetsGo, tooHot } from '../shared/heat-rules.js';
+import { dropLines } from '../letters/candidates.js';
 import {
   edgeUneven,
   glowTooNarrow,
@@ -13,8 +13,8 @@ import {
   scallopsShow,
 } from './light-rules.js';
 import { postLoose, postOutsideStrip, tooFewPosts } from './post-rules.js';
-import { bendsTooTight, lettersBetweenCutMarks, noLetterStrip, strokeTooNarrow } from '../letter-strip-rules.js';
-import { holesTight, jumpersInTheOpen } from '../letter-wire-rules.js';
+import { bendsTooTight, lettersBetweenCutMarks, noLetterStrip, strokeTooNarrow } from '../letters/strip-rules.js';
+import { holesTight, jumpersInTheOpen } from '../letters/wire-rules.js';
 
 /** The checks of halo letters. */
 export const haloRules: readonly Rule<HaloResults>[] = [

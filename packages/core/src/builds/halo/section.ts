@@ -1,11 +1,11 @@
-import type { HaloMaterials } from '../../catalogue/index.js';
-import type { HaloAssembly } from '../../design/index.js';
-import type { LettersGeometry } from '../../geometry/index.js';
-import type { PostedPart } from '../../halo/index.js';
-import type { LetterRuns } from '../../light-runs/index.js';
-import { rectRing, solidParts, outlineBounds, type Outline } from '../../outlines/index.js';
-import type { Section, SectionShape } from '../../section/index.js';
-import { crossedAt, uprightStretches } from '../upright.js';
+import type { HaloMaterials } from '../../document/catalogue/index.js';
+import type { HaloAssembly } from '../../document/design/index.js';
+import type { LettersGeometry } from '../../light/geometry/index.js';
+import type { PostedPart } from '../../light/wall/index.js';
+import type { LetterRuns } from '../../light/runs/index.js';
+import { rectRing, solidParts, outlineBounds, type Outline } from '../../base/outlines/index.js';
+import type { Section, SectionShape } from '../../light/section/index.js';
+import { crossedAt, uprightStretches } from '../letters/upright.js';
 
 const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
 /** How much of the wall is drawn behind the letters (mm). */

@@ -1,7 +1,7 @@
-import type { Catalogue, Materials } from '../../catalogue/index.js';
-import type { Circuit } from '../../circuit/index.js';
-import type { CaseGeometry } from '../../geometry/index.js';
-import { electrical, sundry, type BoughtPart, type CutPart } from '../../parts/index.js';
+import type { Catalogue, Materials } from '../../document/catalogue/index.js';
+import type { Circuit } from '../../power/circuit/index.js';
+import type { CaseGeometry } from '../../light/geometry/index.js';
+import { electrical, sundry, type BoughtPart, type CutPart } from '../../making/parts/index.js';
 import type { PartFacts } from './types.js';
 
 /** Weight of one coat of paint or one layer of film (kg/m²), typical. */

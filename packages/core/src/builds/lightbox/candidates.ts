@@ -1,7 +1,7 @@
-import type { Catalogue } from '../../catalogue/index.js';
-import type { BoxResults } from '../../evaluate/types.js';
-import type { Remedy } from '../../findings/index.js';
-import { ventLeakLm } from '../../heat/index.js';
+import type { Catalogue } from '../../document/catalogue/index.js';
+import type { BoxResults } from '../../sign/evaluate/types.js';
+import type { Remedy } from '../../judging/findings/index.js';
+import { ventLeakLm } from '../../power/heat/index.js';
 import { ventChoices, ventsOf } from './vents.js';
 
 const at = 'assemblies.0';

@@ -1,7 +1,7 @@
-import type { FaceSheet } from '../../catalogue/index.js';
-import type { BoxResults } from '../../evaluate/types.js';
-import { oneChange, partOverSheet, type Rule } from '../../findings/index.js';
-import { changeFace } from '../face-candidates.js';
+import type { FaceSheet } from '../../document/catalogue/index.js';
+import type { BoxResults } from '../../sign/evaluate/types.js';
+import { oneChange, partOverSheet, type Rule } from '../../judging/findings/index.js';
+import { changeFace } from '../shared/face-candidates.js';
 
 const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
 

@@ -1,4 +1,4 @@
-import type { BoxResults } from '../../evaluate/types.js';
+import type { BoxResults } from '../../sign/evaluate/types.js';
 import {
   computed,
   daylight,
@@ -12,7 +12,7 @@ import {
   watts,
   weight,
   type Figure,
-} from '../../figures/index.js';
+} from '../../judging/figures/index.js';
 
 const depth = ({ geometry, materials }: BoxResults): Figure => ({
   id: 'depth',

@@ -1,11 +1,11 @@
 import { describe, expect, it } from '@jest/globals';
-import { findMaterials, shippedCatalogue } from '../../catalogue/index.js';
-import type { CaseGeometry } from '../../geometry/index.js';
-import { changed, dispensary, inBox } from '../../testing/harness.js';
+import { findMaterials, shippedCatalogue } from '../../document/catalogue/index.js';
+import type { CaseGeometry } from '../../light/geometry/index.js';
+import { changed, dispensary, inAssembly } from '../../testing/harness.js';
 import { lightboxGeometry } from './geometry.js';
 
 const geometryOf = (change: Readonly<Record<string, unknown>>): CaseGeometry => {
-  const [assembly] = changed(dispensary, inBox(change)).assemblies;
+  const [assembly] = changed(dispensary, inAssembly(change)).assemblies;
   const materials = findMaterials(assembly!, shippedCatalogue, 'assemblies.0');
   if (!materials.ok) throw new Error('materials');
   const geometry = lightboxGeometry(assembly!.case, materials.value);

@@ -1,8 +1,8 @@
-import type { Materials } from '../../catalogue/index.js';
-import type { CaseDesign } from '../../design/index.js';
-import type { CaseGeometry, Member, Seat } from '../../geometry/index.js';
-import type { Block } from '../../radiosity/index.js';
-import { failure, success, type Problem, type Result } from '../../result.js';
+import type { Materials } from '../../document/catalogue/index.js';
+import type { CaseDesign } from '../../document/design/index.js';
+import type { CaseGeometry, Member, Seat } from '../../light/geometry/index.js';
+import type { Block } from '../../light/radiosity/index.js';
+import { failure, success, type Problem, type Result } from '../../base/result.js';
 
 /** Least wood left behind a rabbet or groove (mm); less breaks while it is cut. */
 const leastWallMm = 2;

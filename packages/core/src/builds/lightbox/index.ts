@@ -1,6 +1,6 @@
-import type { LightboxAssembly } from '../../design/index.js';
-import type { BoxResults } from '../../evaluate/types.js';
-import type { Build } from '../types.js';
+import type { LightboxAssembly } from '../../document/design/index.js';
+import type { BoxResults } from '../../sign/evaluate/types.js';
+import type { Build } from '../shared/types.js';
 import { lightboxFigures } from './figures.js';
 import { lightboxPipeline } from './pipeline.js';
 import { lightboxRules } from './rules.js';

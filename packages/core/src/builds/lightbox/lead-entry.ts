@@ -1,6 +1,6 @@
-import type { Brief } from '../../design/index.js';
-import type { CaseGeometry } from '../../geometry/index.js';
-import type { Point3 } from '../../light-runs/index.js';
+import type { Brief } from '../../document/design/index.js';
+import type { CaseGeometry } from '../../light/geometry/index.js';
+import type { Point3 } from '../../light/runs/index.js';
 
 /** Where the lead comes in, on the inner side of the case. */
 export const leadEntry = (exit: Brief['leadExit'], { inside }: CaseGeometry): Point3 => {

@@ -1,6 +1,6 @@
-import type { Member } from '../../geometry/index.js';
-import { moveOutline, outlineArea, rectRing, subtract, type Outline, type Point } from '../../outlines/index.js';
-import type { CutPart, PartLayer, PartShape } from '../../parts/index.js';
+import type { Member } from '../../light/geometry/index.js';
+import { moveOutline, outlineArea, rectRing, subtract, type Outline, type Point } from '../../base/outlines/index.js';
+import type { CutPart, PartLayer, PartShape } from '../../making/parts/index.js';
 import type { PartFacts } from './types.js';
 import { secondPlayMm } from './second-sheet.js';
 import { ventHoles } from './vents.js';

@@ -1,16 +1,16 @@
-import { findMaterials } from '../../catalogue/index.js';
-import { glowOf } from '../../glow/index.js';
-import { remember } from '../../maths/index.js';
-import { faceStack } from '../../optics/index.js';
-import { coverage, type Outline } from '../../outlines/index.js';
-import { sumParts } from '../../parts/index.js';
-import { planOf } from '../../plan/index.js';
-import { success } from '../../result.js';
-import type { BoxResults } from '../../evaluate/types.js';
-import type { CaseDesign, LightboxAssembly } from '../../design/index.js';
-import { recomputedOf, commonStages } from '../common-stages.js';
-import type { Build } from '../types.js';
-import { boxRouter } from '../wire-routes.js';
+import { findMaterials } from '../../document/catalogue/index.js';
+import { glowOf } from '../../light/glow/index.js';
+import { memoizeLast } from '../../base/maths/index.js';
+import { faceStack } from '../../light/optics/index.js';
+import { coverage, type Outline } from '../../base/outlines/index.js';
+import { sumParts } from '../../making/parts/index.js';
+import { buildListOf } from '../../making/steps/index.js';
+import { success } from '../../base/result.js';
+import type { BoxResults } from '../../sign/evaluate/types.js';
+import type { CaseDesign, LightboxAssembly } from '../../document/design/index.js';
+import { recomputedOf, commonStages } from '../shared/common-stages.js';
+import type { Build } from '../shared/types.js';
+import { boxRouter } from '../shared/wire-routes.js';
 import { lightboxBought } from './bought.js';
 import { lightboxGeometry } from './geometry.js';
 import { leadEntry } from './lead-entry.js';
@@ -22,21 +22,21 @@ import { lightboxSteps } from './steps.js';
 import { ventsOf } from './vents.js';
 
 /** The stages of a light box, in the order of the work. */
-export const lightboxPipeline: Build<LightboxAssembly, BoxResults>['pipeline'] = (catalogue, fonts, wish) => {
+export const lightboxPipeline: Build<LightboxAssembly, BoxResults>['pipeline'] = (catalogue, fonts, limits) => {
   // Rasters of the same size are new objects each time; their numbers tell them apart.
-  const letters = remember((outline: Outline, width: number, height: number, columns: number, rows: number) =>
+  const letters = memoizeLast((outline: Outline, width: number, height: number, columns: number, rows: number) =>
     coverage(outline, { x: -width / 2, y: -height / 2, width, height }, columns, rows),
   );
   const stages = {
     ...commonStages(),
-    materials: remember(findMaterials),
-    geometry: remember(lightboxGeometry),
-    entry: remember(leadEntry),
-    runs: remember(lightboxRuns),
-    router: remember(boxRouter),
-    section: remember(lightboxSection),
-    optics: remember(faceStack),
-    glow: remember(
+    materials: memoizeLast(findMaterials),
+    geometry: memoizeLast(lightboxGeometry),
+    entry: memoizeLast(leadEntry),
+    runs: memoizeLast(lightboxRuns),
+    router: memoizeLast(boxRouter),
+    section: memoizeLast(lightboxSection),
+    optics: memoizeLast(faceStack),
+    glow: memoizeLast(
       (...[brief, mode, geometry, materials, stack, distribution, runs, circuit, lettering]: GlowArguments) =>
         glowOf({
           brief,
@@ -49,25 +49,25 @@ export const lightboxPipeline: Build<LightboxAssembly, BoxResults>['pipeline'] =
           circuit,
           lettersOn: ({ area, columns, rows }) =>
             letters.run(lettering.outline, area.width, area.height, columns, rows),
-          wish,
+          limits,
         }),
     ),
-    shedding: remember((geometry: BoxResults['geometry'], vents: CaseDesign['vents'], glow: BoxResults['glow']) => ({
+    shedding: memoizeLast((geometry: BoxResults['geometry'], vents: CaseDesign['vents'], glow: BoxResults['glow']) => ({
       areaM2: sheddingArea(geometry),
       closed: true,
       outLm: glow.balance.outLm,
       vents: ventsOf(geometry, vents ?? null, glow.incidentLm),
     })),
-    parts: remember(
+    parts: memoizeLast(
       (...[brief, mode, mirrored, design, geometry, materials, runs, lettering, circuit]: PartArguments) => {
         const facts = { brief, mode, mirrored, design, geometry, materials, runs, lettering };
         const cut = lightboxParts(facts);
         return sumParts(cut, lightboxBought(catalogue, facts, circuit, cut));
       },
     ),
-    plan: remember(
+    plan: memoizeLast(
       (...[brief, mode, mirrored, design, geometry, materials, runs, lettering, circuit, parts]: PlanArguments) =>
-        planOf(
+        buildListOf(
           lightboxSteps({
             brief,
             mode,
@@ -160,7 +160,7 @@ export const lightboxPipeline: Build<LightboxAssembly, BoxResults>['pipeline'] =
       heat,
       parts,
       packing,
-      plan,
+      buildList: plan,
       cost,
     };
     return success({ results, recomputed: recomputedOf(stages) });

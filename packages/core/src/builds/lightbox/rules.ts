@@ -1,9 +1,9 @@
-import type { BoxResults } from '../../evaluate/types.js';
-import { overBed, supplyTooSmall, type Rule } from '../../findings/index.js';
+import type { BoxResults } from '../../sign/evaluate/types.js';
+import { overBed, supplyTooSmall, type Rule } from '../../judging/findings/index.js';
 import { addRows, closerEnds, deepen, dropRows, ventCase, whiterLining } from './candidates.js';
 import { faceBinds, largerThanSheet, lettersOverhang, tooShallow } from './case-rules.js';
-import { faceTooHot, tapeLetsGo, tooHot } from '../heat-rules.js';
-import { dotsShow, tooDim, unevenCorners, type FaceRemedies } from '../lit-face-rules.js';
+import { faceTooHot, tapeLetsGo, tooHot } from '../shared/heat-rules.js';
+import { dotsShow, tooDim, unevenCorners, type FaceRemedies } from '../shared/lit-face-rules.js';
 import { betweenCutMarks, noStrip, reelShort } from './strip-rules.js';
 
 const remedies: FaceRemedies<BoxResults> = { addRows, closerEnds, deepen, dropRows, whiterLining };

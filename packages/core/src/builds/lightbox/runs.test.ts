@@ -1,16 +1,17 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
-import type { FontBook } from '../../artwork/index.js';
-import { shippedCatalogue } from '../../catalogue/index.js';
-import { createEvaluator } from '../../evaluate/index.js';
-import { snapToCut } from '../../laying/index.js';
-import { changed, dispensary, inBox, look, testFonts } from '../../testing/harness.js';
+import type { FontBook } from '../../artwork/lettering/index.js';
+import { shippedCatalogue } from '../../document/catalogue/index.js';
+import { createEvaluator } from '../../sign/evaluate/index.js';
+import { snapToCut } from '../../light/laying/index.js';
+import { changed, dispensary, inAssembly, evaluated, testFonts } from '../../testing/harness.js';
 
 let fonts: FontBook;
 beforeAll(async () => {
   fonts = await testFonts();
 });
 
-const runsOf = (change: Readonly<Record<string, unknown>>) => look(changed(dispensary, inBox(change)), fonts).runs;
+const runsOf = (change: Readonly<Record<string, unknown>>) =>
+  evaluated(changed(dispensary, inAssembly(change)), fonts).runs;
 
 describe('strip snapped to its cut pitch', () => {
   it.each([
@@ -67,7 +68,7 @@ describe('the rim', () => {
 describe('too many LEDs', () => {
   it('are refused with the number', () => {
     const huge = changed(dispensary, {
-      ...inBox({
+      ...inAssembly({
         'case.widthMm': 10_000,
         'case.heightMm': 10_000,
         'light.rowCount': 400,

@@ -1,9 +1,9 @@
-import type { Materials, Strip } from '../../catalogue/index.js';
-import type { LightDesign } from '../../design/index.js';
-import type { CaseGeometry } from '../../geometry/index.js';
-import { maxLeds, placeLeds, snapToCut } from '../../laying/index.js';
-import type { LightRuns, Point3, Segment } from '../../light-runs/index.js';
-import { failure, success, type Result } from '../../result.js';
+import type { Materials, Strip } from '../../document/catalogue/index.js';
+import type { LightDesign } from '../../document/design/index.js';
+import type { CaseGeometry } from '../../light/geometry/index.js';
+import { maxLeds, placeLeds, snapToCut } from '../../light/laying/index.js';
+import type { LightRuns, Point3, Segment } from '../../light/runs/index.js';
+import { failure, success, type Result } from '../../base/result.js';
 
 type Blueprint = Omit<Segment, 'number'>;
 

@@ -1,9 +1,9 @@
-import type { Materials } from '../../catalogue/index.js';
-import type { CaseDesign } from '../../design/index.js';
-import type { CaseGeometry, Member } from '../../geometry/index.js';
-import type { LightRuns } from '../../light-runs/index.js';
-import { rectRing, subtract, type Outline } from '../../outlines/index.js';
-import type { Section, SectionShape } from '../../section/index.js';
+import type { Materials } from '../../document/catalogue/index.js';
+import type { CaseDesign } from '../../document/design/index.js';
+import type { CaseGeometry, Member } from '../../light/geometry/index.js';
+import type { LightRuns } from '../../light/runs/index.js';
+import { rectRing, subtract, type Outline } from '../../base/outlines/index.js';
+import type { Section, SectionShape } from '../../light/section/index.js';
 import { secondPlayMm } from './second-sheet.js';
 
 /** The profile of a member whose inner side lies at y = `innerY` and whose body extends by `side` × thickness. */

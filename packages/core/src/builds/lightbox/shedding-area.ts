@@ -1,4 +1,4 @@
-import type { CaseGeometry } from '../../geometry/index.js';
+import type { CaseGeometry } from '../../light/geometry/index.js';
 
 /** Share of the back that still sheds heat when it hangs close to a wall. */
 const backShare = 0.5;

@@ -1,6 +1,6 @@
-import type { Step } from '../../plan/index.js';
+import type { Step } from '../../making/steps/index.js';
 import type { StepFacts } from './types.js';
-import { wiringSteps } from '../wiring-steps.js';
+import { wiringSteps } from '../shared/wiring-steps.js';
 
 const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
 

@@ -1,6 +1,13 @@
-import type { BoxResults } from '../../evaluate/types.js';
-import { changeStrip, oneChange, suitableStrips, wholeFront, type Remedy, type Rule } from '../../findings/index.js';
-import { stripLaid } from '../strip-laid.js';
+import type { BoxResults } from '../../sign/evaluate/types.js';
+import {
+  changeStrip,
+  oneChange,
+  suitableStrips,
+  wholeFront,
+  type Remedy,
+  type Rule,
+} from '../../judging/findings/index.js';
+import { stripLaid } from '../shared/strip-laid.js';
 
 const tenths = (value: number): number => Math.round(value * 10) / 10;
 const mm = (value: number): string => `${tenths(value)} mm`;

@@ -1,10 +1,10 @@
-import type { Lettering } from '../../artwork/index.js';
-import type { Materials } from '../../catalogue/index.js';
-import type { Circuit } from '../../circuit/index.js';
-import type { BoxArtwork, Brief, CaseDesign } from '../../design/index.js';
-import type { CaseGeometry } from '../../geometry/index.js';
-import type { LightRuns } from '../../light-runs/index.js';
-import type { CutPart } from '../../parts/index.js';
+import type { Lettering } from '../../artwork/lettering/index.js';
+import type { Materials } from '../../document/catalogue/index.js';
+import type { Circuit } from '../../power/circuit/index.js';
+import type { BoxArtwork, Brief, CaseDesign } from '../../document/design/index.js';
+import type { CaseGeometry } from '../../light/geometry/index.js';
+import type { LightRuns } from '../../light/runs/index.js';
+import type { CutPart } from '../../making/parts/index.js';
 
 /** What parts are cut from. */
 export interface PartFacts {

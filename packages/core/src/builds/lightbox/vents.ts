@@ -1,8 +1,8 @@
-import type { CaseDesign } from '../../design/index.js';
-import type { CaseGeometry } from '../../geometry/index.js';
-import type { BoxGlow } from '../../glow/index.js';
-import type { Vents } from '../../heat/index.js';
-import type { PartShape } from '../../parts/index.js';
+import type { CaseDesign } from '../../document/design/index.js';
+import type { CaseGeometry } from '../../light/geometry/index.js';
+import type { BoxGlow } from '../../light/glow/index.js';
+import type { Vents } from '../../power/heat/index.js';
+import type { PartShape } from '../../making/parts/index.js';
 
 type VentDesign = NonNullable<CaseDesign['vents']>;
 

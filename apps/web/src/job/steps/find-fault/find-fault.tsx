@@ -1,4 +1,4 @@
-import type { Design, FaultReply, Look } from '@vitrum/core';
+import type { Design, FaultReply, Appearance } from '@vitrum/core';
 import { useId, useState, type FormEvent } from 'react';
 import { useDocument } from '../../../document/document-store';
 import { fieldLook } from '../../../fields/field-row';
@@ -14,7 +14,7 @@ import { judged, useFinder, type FinderLink } from './finder-store';
 type Opened = Extract<FaultReply, { kind: 'opened' }>;
 type Explained = Extract<FaultReply, { kind: 'explained' }>;
 
-const looks: readonly { readonly look: Look; readonly name: string; readonly light: number }[] = [
+const looks: readonly { readonly look: Appearance; readonly name: string; readonly light: number }[] = [
   { look: 'lit', name: 'as it should be', light: 1 },
   { look: 'dim', name: 'dim all along', light: 0.45 },
   { look: 'fading', name: 'fading along it', light: 0.6 },
@@ -40,7 +40,9 @@ const Looks = ({ opened, link }: { readonly opened: Opened; readonly link: Finde
             aria-label={`How piece ${number} looks`}
             className={fieldLook}
             value={seen[piece] ?? ''}
-            onChange={(event) => link.look(piece, event.target.value === '' ? null : (event.target.value as Look))}
+            onChange={(event) =>
+              link.look(piece, event.target.value === '' ? null : (event.target.value as Appearance))
+            }
           >
             <option value="">not looked at</option>
             {looks.map(({ look, name }) => (

@@ -4,8 +4,8 @@ import {
   type Design,
   type FaultReply,
   type FaultRequest,
-  type Look,
-  type Signs,
+  type Appearance,
+  type Symptoms,
 } from '@vitrum/core';
 import { create } from 'zustand';
 import type { FaultThread } from '../../../practice/practice-store';
@@ -22,7 +22,7 @@ export interface TypedReading {
 interface FinderState {
   readonly opened: Opened | null;
   /** How each piece looks; null where nobody looked. */
-  readonly looks: readonly (Look | null)[];
+  readonly looks: readonly (Appearance | null)[];
   readonly readings: readonly TypedReading[];
   readonly explained: Explained | null;
   readonly problem: string | null;
@@ -38,7 +38,7 @@ export const judged = ({ probes }: Opened, { probe, value }: TypedReading) => {
   return judgeProbe(held, value, should, full);
 };
 
-const signsOf = ({ opened, looks, readings }: FinderState): Signs => ({
+const signsOf = ({ opened, looks, readings }: FinderState): Symptoms => ({
   looks,
   readings: readings.map((reading) => ({
     probe: opened!.probes[reading.probe]!.probe,
@@ -71,7 +71,7 @@ export const connectFinder = (thread: FaultThread) => {
       id += 1;
       ask({ id, kind: 'open', design, catalogue });
     },
-    look: (piece: number, look: Look | null): void => {
+    look: (piece: number, look: Appearance | null): void => {
       useFinder.setState(({ looks }) => ({ looks: looks.map((each, index) => (index === piece ? look : each)) }));
       explain();
     },

@@ -1,0 +1,108 @@
+import { readFile } from 'node:fs/promises';
+import { createRequire } from 'node:module';
+import { beforeAll, describe, expect, it } from '@jest/globals';
+import { ringArea } from '../../base/outlines/index.js';
+import { dispensary, testFonts } from '../../testing/harness.js';
+import { chooseFont, fontListings, layLettering, parseFont, type FontBook, type Lettering } from './index.js';
+
+let fonts: FontBook;
+beforeAll(async () => {
+  fonts = await testFonts();
+});
+
+const artwork = dispensary.assemblies[0]!.artwork;
+const lay = (text: string, change: object = {}) => {
+  const wanted = { ...artwork, ...change };
+  const font = chooseFont(wanted.fontId, wanted.ownFont ?? null, fonts);
+  return layLettering(text, wanted, font, wanted.offsetXMm, wanted.offsetYMm);
+};
+const set = (text: string, change: object = {}): Lettering => {
+  const laid = lay(text, change);
+  if (!laid.ok) throw new Error(laid.problems[0]?.message);
+  return laid.value;
+};
+
+describe('lettering', () => {
+  it.each(fontListings.map(({ id }) => id))('%s sets a capital H to the cap height', (fontId) => {
+    const { bounds } = set('H', { fontId, capHeightMm: 100 });
+    expect(Math.abs((bounds?.height ?? 0) - 100)).toBeLessThan(['pacifico', 'lobster'].includes(fontId) ? 15 : 3);
+  });
+
+  it('has holes where letters have them, running clockwise', () => {
+    const signs = (text: string) => set(text).outline.map((ring) => Math.sign(ringArea(ring)));
+    expect(signs('O').sort()).toEqual([-1, 1]);
+    expect(signs('B').sort()).toEqual([-1, -1, 1]);
+    expect(signs('I')).toEqual([1]);
+  });
+
+  it('stands in the middle of the face, moved by the offsets', () => {
+    const middle = (lettering: Lettering) => (lettering.bounds?.x ?? 0) + (lettering.bounds?.width ?? 0) / 2;
+    expect(middle(set('SALLOW'))).toBeCloseTo(0, 2);
+    expect(middle(set('SALLOW', { offsetXMm: 25 }))).toBeCloseTo(25, 2);
+    const high = set('H', { offsetYMm: 10 }).bounds;
+    expect((high?.y ?? 0) + (high?.height ?? 0) / 2).toBeCloseTo(10, 0);
+  });
+
+  it('scales area by the square of the cap height', () => {
+    const [small, large] = [set('Lane', { capHeightMm: 50 }), set('Lane', { capHeightMm: 100 })];
+    expect(large.areaMm2 / small.areaMm2).toBeCloseTo(4, 1);
+  });
+
+  it('kerns: AV stands closer than its advances', () => {
+    const width = (text: string) => set(text, { fontId: 'overpass-bold' }).bounds?.width ?? 0;
+    expect(width('AVAVAV')).toBeLessThan(width('AHAHAH'));
+  });
+
+  it('stacks lines by the line spacing and aligns them', () => {
+    const two = set('I\nI', { lineSpacing: 2, capHeightMm: 40 });
+    expect(two.bounds?.height).toBeCloseTo(120, 0);
+    const left = set('HH\nI', { align: 'left' }).outline;
+    const right = set('HH\nI', { align: 'right' }).outline;
+    const lowest = (outline: Lettering['outline']) => [...outline].sort((a, b) => a[0]![1] - b[0]![1])[0]![0]![0];
+    expect(lowest(left)).toBeLessThan(lowest(right));
+  });
+
+  it('lists characters the font lacks and leaves them out', () => {
+    const lettering = set('A漢B');
+    expect(lettering.missing).toEqual(['漢']);
+    expect(lettering.letterCount).toBe(2);
+  });
+
+  it('is empty for no text, and says which fonts there are when asked for another', () => {
+    expect(set('  ')).toMatchObject({ bounds: null, areaMm2: 0, letterCount: 0 });
+    const unknown = lay('A', { fontId: 'nope' });
+    expect(unknown.ok ? '' : unknown.problems[0]?.message).toContain('overpass-bold');
+  });
+
+  it('refuses bytes that are no font', () => {
+    const read = parseFont('x', new Uint8Array([1, 2, 3, 4]).buffer);
+    expect(read.ok ? '' : read.problems[0]?.message).toContain('could not be read');
+  });
+
+  it('ships at least a dozen fonts, of every style that signs want', () => {
+    expect(fontListings.length).toBeGreaterThanOrEqual(12);
+    expect(new Set(fontListings.map(({ style }) => style)).size).toBe(6);
+  });
+
+  it('spaces letters out by the tracking, and not the last one', () => {
+    const wide = (tracking: number) => set('HHH', { tracking, capHeightMm: 50 }).bounds!.width;
+    expect(wide(0.4) - wide(0)).toBeCloseTo(2 * 0.4 * 50, 6);
+  });
+
+  it('gives way to a drawing, at its scale and in the middle', () => {
+    const drawing = { name: 'logo.svg', rings: [[0, 0, 40, 0, 40, 30, 0, 30]], scale: 2 };
+    const laid = set('ignored', { drawing, fontId: 'nope', offsetXMm: 7 });
+    expect(laid.bounds).toEqual({ x: -33, y: -30, width: 80, height: 60 });
+    expect(laid).toMatchObject({ letterCount: 1, areaMm2: 4800, missing: [] });
+  });
+
+  it('sets a font file of the shop’s own, and says when it is none', async () => {
+    const bytes = await readFile(createRequire(import.meta.url).resolve(fontListings[2]!.file));
+    const own = { name: 'own.woff', base64: bytes.toString('base64') };
+    expect(set('Rye', { ownFont: own }).areaMm2).toBeCloseTo(set('Rye', { fontId: fontListings[2]!.id }).areaMm2, 6);
+    for (const base64 of ['AAAA', '!!!']) {
+      const broken = lay('Rye', { ownFont: { name: 'x.ttf', base64 } });
+      expect(broken.ok ? '' : broken.problems[0]!.path).toBe('assemblies.0.artwork.ownFont');
+    }
+  });
+});

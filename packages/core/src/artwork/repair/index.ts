@@ -1,0 +1,1 @@
+export { repair, type Repaired, type RepairOptions } from './repair.js';

@@ -1,0 +1,110 @@
+import type { BoxResults, FaceLitResults, StageResults } from '../../sign/evaluate/types.js';
+import { changeStrip, suitableStrips, wholeFront, type Remedy, type Rule } from '../../judging/findings/index.js';
+
+/** Where the heat of a build stays, as its finding says it. */
+export interface HeatWords {
+  /** What sheds the heat: ‘the case’. */
+  readonly sheds: string;
+  /** Where the strip’s watts go: ‘stay in the case’. */
+  readonly goes: string;
+}
+
+/**
+ * The strip gets hotter than it may, even in the kindest case; a note when only the harsh case says so. What the build
+ * itself can change comes after a cooler strip.
+ */
+export const tooHot =
+  <Results extends StageResults>(
+    words: HeatWords,
+    ownRemedies: (results: Results) => readonly Remedy[],
+  ): Rule<Results> =>
+  ({ results, catalogue }) => {
+    const { heat, materials, design } = results;
+    const limit = materials.strip.maxBoardC;
+    if (heat.stripC.high <= limit) return null;
+    const sure = heat.stripC.low > limit;
+    const cooler = suitableStrips(results, catalogue)
+      .filter(({ wattsPerM }) => wattsPerM < materials.strip.wattsPerM)
+      .sort((a, b) => b.wattsPerM - a.wattsPerM);
+    return {
+      id: 'too-hot',
+      severity: sure ? 'fix' : 'note',
+      step: 'power',
+      what: sure ? `More heat than ${words.sheds} can shed` : 'The strip may run hot; measure a soak',
+      why: `${Math.round(heat.watts)} W ${words.goes}; the strip comes to ${Math.round(heat.stripC.low)}–${Math.round(heat.stripC.high)} °C and may have ${limit} °C. Lit ${design.brief.hoursPerDay} h a day.`,
+      numbers: [
+        { label: 'heat', value: heat.watts, unit: 'W' },
+        { label: `${words.sheds} can shed`, value: heat.sheddableWatts, unit: 'W' },
+      ],
+      where: wholeFront(results),
+      target: {
+        label: sure ? 'strip at least' : 'strip at most',
+        better: 'lower',
+        unit: '°C',
+        read: (tried) => Math.round(sure ? tried.heat.stripC.low : tried.heat.stripC.high),
+        settled: (tried) => (sure ? tried.heat.stripC.low : tried.heat.stripC.high) <= limit,
+      },
+      remedies: [changeStrip(cooler), ...ownRemedies(results)],
+    };
+  };
+
+/** A face gets warmer than its sheet may stay, in the harsh case. */
+export const faceTooHot =
+  <Results extends BoxResults | FaceLitResults>(ownRemedies: (results: Results) => readonly Remedy[]): Rule<Results> =>
+  ({ results }) => {
+    const { heat, materials } = results;
+    const { face } = materials;
+    if (heat.faceC.high <= face.maxC) return null;
+    return {
+      id: 'face-too-hot',
+      severity: heat.faceC.low > face.maxC ? 'stop' : 'fix',
+      step: 'power',
+      what: 'The face gets hotter than its sheet may',
+      why: `${face.name} comes to ${Math.round(heat.faceC.low)}–${Math.round(heat.faceC.high)} °C and may have ${face.maxC} °C for good; beyond that it creeps and bows.`,
+      numbers: [
+        { label: 'face', value: heat.faceC.high, unit: '°C' },
+        { label: 'may have', value: face.maxC, unit: '°C' },
+      ],
+      where: wholeFront(results),
+      target: {
+        label: 'face at most',
+        better: 'lower',
+        unit: '°C',
+        read: (tried) => Math.round(tried.heat.faceC.high),
+        settled: (tried) => tried.heat.faceC.high <= face.maxC,
+      },
+      remedies: ownRemedies(results),
+    };
+  };
+
+/** Mounting tape on the back of strip creeps above this (°C), typical; long and upside-down runs sooner. */
+const tapeMaxC = 55;
+/** Runs shorter than this stay up by themselves (mm). */
+const longRunMm = 300;
+
+/** Strip that gets warm hangs by its tape alone: it lets go, the more so when it was stuck twice. */
+export const tapeLetsGo: Rule = ({ results }) => {
+  const { heat, runs } = results;
+  const long = runs.segments.filter(({ lengthMm }) => lengthMm > longRunMm);
+  if (heat.stripC.high <= tapeMaxC || long.length === 0) return null;
+  return {
+    id: 'tape-lets-go',
+    severity: 'note',
+    step: 'light',
+    what: 'Hold the strip by more than its tape',
+    why: `At ${Math.round(heat.stripC.high)} °C its adhesive creeps (above ${tapeMaxC} °C, typical). A clip or a dab of neutral silicone every ${longRunMm} mm holds ${long.length} long piece${long.length === 1 ? '' : 's'}.`,
+    numbers: [
+      { label: 'strip', value: heat.stripC.high, unit: '°C' },
+      { label: 'clips', value: long.reduce((sum, { lengthMm }) => sum + Math.ceil(lengthMm / longRunMm), 0), unit: '' },
+    ],
+    where: wholeFront(results),
+    target: {
+      label: 'strip at most',
+      better: 'lower',
+      unit: '°C',
+      read: (tried) => Math.round(tried.heat.stripC.high),
+      settled: (tried) => tried.heat.stripC.high <= tapeMaxC,
+    },
+    remedies: [],
+  };
+};

@@ -1,0 +1,81 @@
+import type { Catalogue, Measured } from '../catalogue/index.js';
+import { failure, success, type Problem, type Result } from '../../base/result.js';
+
+/** The lists whose figures a shop can measure. */
+export const measurableKinds = ['strips', 'faces', 'coatings', 'linings'] as const;
+export type MeasurableKind = (typeof measurableKinds)[number];
+
+/** Figures that readings may replace. */
+export interface MeasuredFigures {
+  readonly transmittance?: number | undefined;
+  readonly reflectance?: number | undefined;
+  readonly sigmaDeg?: number | undefined;
+  readonly hazeShare?: number | undefined;
+  readonly lumensPerM?: number | undefined;
+}
+
+const allowed: Readonly<Record<MeasurableKind, readonly (keyof MeasuredFigures)[]>> = {
+  strips: ['lumensPerM'],
+  faces: ['transmittance', 'reflectance', 'sigmaDeg', 'hazeShare'],
+  coatings: ['transmittance', 'reflectance', 'sigmaDeg', 'hazeShare'],
+  linings: ['reflectance'],
+};
+
+const bounds: Readonly<Record<keyof MeasuredFigures, readonly [number, number]>> = {
+  transmittance: [0, 1],
+  reflectance: [0, 0.995],
+  sigmaDeg: [0.2, 60],
+  hazeShare: [0, 1],
+  lumensPerM: [1, 20_000],
+};
+
+/** Share of light that some of is lost in any sheet. */
+const leastLoss = 0.005;
+
+type Item<Kind extends MeasurableKind> = Catalogue[Kind][number];
+
+const problemsOf = (kind: MeasurableKind, figures: MeasuredFigures): readonly Problem[] => {
+  const given = Object.entries(figures).filter(([, value]) => value !== undefined) as [keyof MeasuredFigures, number][];
+  if (given.length === 0) return [{ path: 'figures', message: 'holds nothing that was measured' }];
+  return given.flatMap(([name, value]): readonly Problem[] => {
+    if (!allowed[kind].includes(name))
+      return [{ path: `figures.${name}`, message: `is not a figure of ${kind}; there is ${allowed[kind].join(', ')}` }];
+    const [low, high] = bounds[name];
+    return value >= low && value <= high
+      ? []
+      : [{ path: `figures.${name}`, message: `must be between ${low} and ${high}, and is ${value}` }];
+  });
+};
+
+/**
+ * An item of the catalogue with measured figures in place of typical ones. Where only the transmittance was measured, a
+ * typical reflectance gives way so that no light is made; where both were and sum to more than one, it fails.
+ */
+export const withMeasured = <Kind extends MeasurableKind>(
+  kind: Kind,
+  item: Item<Kind>,
+  figures: MeasuredFigures,
+  measured: Measured,
+): Result<Item<Kind>> => {
+  const problems = problemsOf(kind, figures);
+  if (problems.length > 0) return failure(...problems);
+  const { sigmaDeg, hazeShare, ...plain } = figures;
+  const known = Object.fromEntries(Object.entries(plain).filter(([, value]) => value !== undefined));
+  const changed = { ...item, ...known, provenance: 'measured', measured } as Item<Kind>;
+  if (!('transmittance' in changed)) return success(changed);
+  const { transmittance, reflectance, scatter } = changed;
+  if (figures.reflectance !== undefined && transmittance + reflectance > 1)
+    return failure({
+      path: 'figures.reflectance',
+      message: `passes ${transmittance} and gives back ${reflectance}: more than came in; measure both again`,
+    });
+  const lobe = scatter.kind === 'lobe' ? scatter : { kind: 'lobe' as const, sigmaDeg: 45, hazeShare: 1 };
+  return success({
+    ...changed,
+    reflectance: Math.min(reflectance, Math.max(0, 1 - leastLoss - transmittance)),
+    scatter:
+      sigmaDeg === undefined && hazeShare === undefined
+        ? scatter
+        : { ...lobe, sigmaDeg: sigmaDeg ?? lobe.sigmaDeg, hazeShare: hazeShare ?? lobe.hazeShare },
+  });
+};

@@ -1,0 +1,13 @@
+import { failure, success, type Result } from '../../base/result.js';
+
+/** The item with this id, or a problem at `path` that names what there is. */
+export const findItem = <T extends { readonly id: string; readonly name: string }>(
+  items: readonly T[],
+  id: string,
+  path: string,
+): Result<T> => {
+  const found = items.find((item) => item.id === id);
+  if (found !== undefined) return success(found);
+  const known = items.map((item) => item.id).join(', ');
+  return failure({ path, message: `“${id}” is not in the catalogue; there is ${known || 'nothing of that kind'}` });
+};

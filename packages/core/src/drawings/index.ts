@@ -1,5 +1,0 @@
-export { readDxf } from './dxf/read-dxf.js';
-export { limits } from './limits.js';
-export { tracePicture, type GreyPicture, type TraceWish } from './picture/trace-picture.js';
-export { readSvg } from './svg/read-svg.js';
-export type { Drawing, DrawnPath, DrawnShape } from './types.js';

@@ -1,0 +1,94 @@
+import { strToU8, zipSync } from 'fflate';
+import { printDesign } from '../../document/design/index.js';
+import type { Evaluation } from '../../sign/evaluate/index.js';
+import type { CutPart } from '../../making/parts/index.js';
+import { fileName, type PackFile } from './file-name.js';
+import { partDxf } from './dxf.js';
+import { partsCsv, stripCsv, wiringCsv } from './parts-csv.js';
+import { litPng } from './png.js';
+import { partSvg } from './svg.js';
+import { solidFiles } from './solid-files.js';
+import { templatesOf } from './template-pdf.js';
+import { tiledPdf } from './tiled-pdf.js';
+import { toolpathPart } from './toolpath.js';
+import { labelsPdf, wiringPdf } from './wiring-pdf.js';
+
+export { fileName, type PackFile } from './file-name.js';
+export { lightMaps, lightZip, luminanceCsv, luminancePfm, luminancePng16 } from './light-maps.js';
+export { partDxf } from './dxf.js';
+export { partsCsv, stripCsv, wiringCsv } from './parts-csv.js';
+export { litPng } from './png.js';
+export { partSvg, pathData } from './svg.js';
+export { endLabels, labelsPdf, wiringPdf } from './wiring-pdf.js';
+export { templatePdf, templatesOf } from './template-pdf.js';
+export { checkSquareMm, tiledPdf, type Paper, type Template } from './tiled-pdf.js';
+
+const litViewPx = 1200;
+
+const templateFiles = (evaluation: Evaluation): Promise<readonly PackFile[]> =>
+  Promise.all(
+    Object.entries(templatesOf(evaluation)).flatMap(([name, template]) =>
+      (['a4', 'letter'] as const).map(async (paper) => ({
+        path: `${name}-${paper}.pdf`,
+        bytes: await tiledPdf(template, paper),
+      })),
+    ),
+  );
+
+/** The wiring plan and the labels of its ends, for both papers. */
+const wiringFiles = (evaluation: Evaluation): Promise<readonly PackFile[]> =>
+  Promise.all(
+    (['a4', 'letter'] as const).flatMap((paper) => [
+      wiringPdf(evaluation, paper).then((bytes) => ({ path: `wiring-${paper}.pdf`, bytes })),
+      labelsPdf(evaluation, paper).then((bytes) => ({ path: `labels-${paper}.pdf`, bytes })),
+    ]),
+  );
+
+const drawings = (folder: string, part: CutPart): readonly PackFile[] => [
+  { path: `${folder}/${part.id}.svg`, bytes: strToU8(partSvg(part)) },
+  { path: `${folder}/${part.id}.dxf`, bytes: strToU8(partDxf(part)) },
+];
+
+/** What the tool of the artwork cuts: letters but for their returns, of a box the film alone. Panels are sawn, returns shorn. */
+const cutByTool =
+  ({ build }: Evaluation) =>
+  ({ stock }: CutPart): boolean =>
+    build === 'lightbox' ? stock === 'film' : stock !== 'return';
+
+/** Parts as drawn; and where the tool has a width, what it cuts once more with lines where the middle of its cut runs. */
+const partFiles = (evaluation: Evaluation): readonly PackFile[] => {
+  const { parts, materials } = evaluation;
+  const { cutMm } = materials.tool;
+  return [
+    ...parts.cut.flatMap((part) => drawings('parts', part)),
+    ...(cutMm > 0
+      ? parts.cut.filter(cutByTool(evaluation)).flatMap((part) => drawings('toolpaths', toolpathPart(part, cutMm)))
+      : []),
+  ];
+};
+
+/** Everything that goes to the bench: SVG and DXF of each part, templates, lists, the design, the lit view. */
+export const benchPack = async (evaluation: Evaluation): Promise<readonly PackFile[]> => {
+  const { design } = evaluation;
+  return [
+    { path: 'design.json', bytes: strToU8(printDesign(design)) },
+    { path: 'parts.csv', bytes: strToU8(`\uFEFF${partsCsv(evaluation)}`) },
+    { path: 'strip-plan.csv', bytes: strToU8(`\uFEFF${stripCsv(evaluation)}`) },
+    { path: 'wiring.csv', bytes: strToU8(`\uFEFF${wiringCsv(evaluation)}`) },
+    { path: 'lit-dusk.png', bytes: litPng(evaluation, 'evening', litViewPx) },
+    ...(await templateFiles(evaluation)),
+    ...(await wiringFiles(evaluation)),
+    ...solidFiles(evaluation),
+    ...partFiles(evaluation),
+  ];
+};
+
+/** The bench pack as one ZIP. Entries carry a fixed date, so that equal designs give equal files. */
+export const benchZip = async (evaluation: Evaluation): Promise<Uint8Array> => {
+  const folder = fileName(evaluation.design.name);
+  const files = await benchPack(evaluation);
+  return zipSync(Object.fromEntries(files.map(({ path, bytes }) => [`${folder}/${path}`, bytes])), {
+    level: 6,
+    mtime: '2020-01-01T00:00:00Z',
+  });
+};

@@ -1,0 +1,152 @@
+import type { Evaluation } from '../../sign/evaluate/index.js';
+import { wiringRows } from './wiring-rows.js';
+
+/** A cell of RFC 4180 CSV; a leading =, +, - or @ is defused, since spreadsheets run it. */
+const cell = (value: string | number): string => {
+  const text =
+    typeof value === 'number' ? String(Math.round(value * 1000) / 1000) : value.replace(/^[=+\-@\t\r]/, "'$&");
+  return /[",\r\n]/.test(text) ? `"${text.replace(/"/g, '""')}"` : text;
+};
+
+const table = (rows: readonly (readonly (string | number)[])[]): string =>
+  rows.map((row) => `${row.map(cell).join(',')}\r\n`).join('');
+
+/** The parts list as CSV: what is cut, then what is bought; sizes in mm, weights in kg, for one piece. */
+export const partsCsv = ({ parts, packing, cost }: Evaluation): string => {
+  const head = [
+    'id',
+    'part',
+    'material',
+    'quantity',
+    'unit',
+    'length mm',
+    'width mm',
+    'thickness mm',
+    'weight kg',
+    'price',
+    'note',
+  ];
+  const cut = parts.cut.map((part) => [
+    part.id,
+    part.name,
+    part.materialName,
+    part.count,
+    'piece',
+    part.widthMm,
+    part.heightMm,
+    part.thicknessMm,
+    part.kg * part.count,
+    '',
+    part.note,
+  ]);
+  const bought = parts.bought.map((part) => [
+    part.id,
+    part.name,
+    '',
+    part.quantity,
+    part.unit,
+    '',
+    '',
+    '',
+    part.kg,
+    Math.round(part.quantity * part.unitPrice * 100) / 100,
+    '',
+  ]);
+  const sheets = packing.sheets.map((sheet) => [
+    `sheet-${sheet.materialId}`,
+    `whole ${sheet.form}s for the order`,
+    sheet.materialName,
+    sheet.sheets,
+    sheet.form,
+    sheet.sheetWidthMm,
+    sheet.sheetHeightMm,
+    '',
+    '',
+    '',
+    '',
+  ]);
+  const total = [
+    'total',
+    'one piece, materials and hours',
+    '',
+    1,
+    'piece',
+    '',
+    '',
+    '',
+    parts.kg,
+    Math.round(cost.perPiece * 100) / 100,
+    `${cost.currency}; ${cost.hours.toFixed(1)} h`,
+  ];
+  return table([head, ...cut, ...bought, ...sheets, total]);
+};
+
+/** The strip plan as CSV: every piece with its place, ends, direction and the reel it comes from. */
+export const stripCsv = ({ runs, circuit, packing, materials }: Evaluation): string => {
+  const reelOf = (label: string): number =>
+    packing.reels.reels.findIndex(({ pieces }) =>
+      pieces.some((piece) => piece.label === label || piece.label.startsWith(`${label}, part `)),
+    ) + 1;
+  const head = [
+    'segment',
+    'chain',
+    'on',
+    'length mm',
+    'cuts',
+    'LEDs',
+    'from x mm',
+    'from y mm',
+    'to x mm',
+    'to y mm',
+    'height above back mm',
+    'reel',
+  ];
+  const rows = runs.segments.map((segment, index) => [
+    segment.number,
+    circuit.chains.find(({ segments }) => segments.includes(index))?.number ?? 0,
+    segment.on,
+    segment.lengthMm,
+    Math.round(segment.lengthMm / materials.strip.cutPitchMm),
+    segment.ledCount,
+    segment.from[0],
+    segment.from[1],
+    segment.to[0],
+    segment.to[1],
+    segment.from[2],
+    Math.max(1, reelOf(`segment ${segment.number}`), reelOf(`piece 1, segment ${segment.number}`)),
+  ]);
+  return table([head, ...rows]);
+};
+
+/** The wiring table as CSV. */
+export const wiringCsv = (evaluation: Evaluation): string => {
+  const head = [
+    'from',
+    'to',
+    'chain',
+    'cores',
+    'mm²',
+    'AWG',
+    'length mm',
+    'bare mm',
+    'joint',
+    'A',
+    'rated A',
+    'fuse A',
+  ];
+  const rows = wiringRows(evaluation).map((row) => [
+    row.from,
+    row.to,
+    row.chain ?? '',
+    row.cores,
+    row.areaMm2,
+    row.awg,
+    row.lengthMm,
+    row.bareMm,
+    row.controller === null ? row.joint : `${row.joint}, ${row.controller}`,
+    row.amps ?? 0,
+    row.ratedA,
+    row.fuseA ?? '',
+  ]);
+  return table([head, ...rows]);
+};

@@ -1,0 +1,72 @@
+import { hardestUsed, joints, ratingShare, type Carrier } from '../../power/circuit/index.js';
+import type { StageResults } from '../../sign/evaluate/types.js';
+import { oneChange } from './candidates.js';
+import { wholeFront } from './strip-rules.js';
+import type { Place, Remedy, Rule } from './types.js';
+
+/** Within a hundredth of its rating counts as at it. */
+const atRating = 1.01;
+
+/** The carrier that is used hardest, of the kinds that nothing else watches over. */
+const worst = ({ circuit }: StageResults): Carrier | null =>
+  hardestUsed(circuit.carriers.filter(({ kind }) => kind === 'wire' || kind === 'joint' || kind === 'controller'));
+
+const placeOf = ({ at }: Carrier, results: StageResults): Place =>
+  at === null ? wholeFront(results) : { view: 'front', rect: { x: at[0] - 12, y: at[1] - 12, width: 24, height: 24 } };
+
+/** Shares the current among more feeds: both ends of each run. */
+const shareCurrent = ({ design }: StageResults): readonly Remedy[] =>
+  design.power.feed === 'both-ends'
+    ? []
+    : [oneChange('both-ends', 'Feed every run at both ends', 'power.feed', 'both-ends')];
+
+/** A wire or a joint carries more than it is rated for. */
+export const overRating: Rule = ({ results }) => {
+  const carrier = worst(results);
+  if (carrier === null || ratingShare(carrier) <= atRating) return null;
+  const { joint } = results.circuit;
+  const stronger = joints.filter(({ ratedA }) => ratedA > joint.ratedA).sort((a, b) => a.ratedA - b.ratedA);
+  return {
+    id: 'over-rating',
+    severity: 'stop',
+    step: 'power',
+    what: `${carrier.kind === 'controller' ? 'The' : 'A'} ${carrier.kind} carries more than it may`,
+    why: `${carrier.name.charAt(0).toUpperCase()}${carrier.name.slice(1)} carries ${carrier.amps.toFixed(2)} A and is rated for ${carrier.ratedA} A; beyond that it heats and fails.`,
+    numbers: [
+      { label: 'current', value: carrier.amps, unit: 'A' },
+      { label: 'rated', value: carrier.ratedA, unit: 'A' },
+    ],
+    where: placeOf(carrier, results),
+    target: {
+      label: 'of its rating',
+      better: 'lower',
+      unit: '%',
+      read: (tried) => Math.round(100 * ratingShare(worst(tried) ?? carrier)),
+      settled: (tried) => ratingShare(worst(tried) ?? carrier) <= atRating,
+    },
+    remedies: [
+      ...(carrier.kind === 'joint'
+        ? [
+            {
+              id: 'joint',
+              candidates: stronger.map(({ kind, name }) => ({
+                label: `Join by ${name}`,
+                change: [{ path: 'power.joint', value: kind }],
+              })),
+            },
+          ]
+        : []),
+      ...(carrier.kind === 'controller'
+        ? [
+            oneChange('auto-controller', 'Let Vitrum choose the controller', 'power.controllerId', 'auto'),
+            oneChange(
+              'amplify',
+              'Another supply with an amplifier of its own',
+              'power.supplyCount',
+              results.circuit.supplyCount + 1,
+            ),
+          ]
+        : shareCurrent(results)),
+    ],
+  };
+};

@@ -1,0 +1,84 @@
+import type { Catalogue } from '../../document/catalogue/index.js';
+import type { DesignChange } from '../../document/design/index.js';
+import type { StageResults } from '../../sign/evaluate/types.js';
+import type { Rect } from '../../base/outlines/index.js';
+
+/** `stop`: unsafe or cannot be built. `fix`: will disappoint. `note`: worth knowing. */
+export type Severity = 'stop' | 'fix' | 'note';
+
+/** The steps of the work line. */
+export type WorkStep = 'brief' | 'artwork' | 'case' | 'light' | 'power' | 'face' | 'cut' | 'build' | 'prove';
+
+/** A figure that supports a finding or tells what a fix does. */
+export interface Measure {
+  readonly label: string;
+  readonly value: number;
+  readonly unit: string;
+}
+
+/** Where to look: a place on the front or in the slice (mm, in that drawing's axes). */
+export interface Place {
+  readonly view: 'front' | 'slice';
+  readonly rect: Rect;
+}
+
+/** A change worked out and tried: what it gives, and whether that is enough. */
+export interface Fix {
+  readonly id: string;
+  readonly label: string;
+  readonly change: DesignChange;
+  readonly measure: string;
+  readonly unit: string;
+  readonly before: number;
+  readonly after: number;
+  /** False when it helps but does not settle the finding. */
+  readonly settles: boolean;
+  /** What the change costs or saves on one piece. */
+  readonly priceChange: number;
+}
+
+/** Something the maker should know, with its number, its place and its remedies. */
+export interface Finding {
+  readonly id: string;
+  readonly severity: Severity;
+  readonly step: WorkStep;
+  readonly what: string;
+  readonly why: string;
+  readonly numbers: readonly Measure[];
+  readonly where: Place | null;
+  readonly fixes: readonly Fix[];
+}
+
+/** One thing that might be changed. */
+export interface Candidate {
+  readonly label: string;
+  readonly change: DesignChange;
+}
+
+/** A way to settle a finding, not yet tried: candidates from the smallest change to the largest. */
+export interface Remedy {
+  readonly id: string;
+  readonly candidates: readonly Candidate[];
+}
+
+/** A finding before its remedies have been tried. */
+export interface RawFinding<Results = StageResults> extends Omit<Finding, 'fixes'> {
+  /** The figure that the remedies must move, read from any evaluation. */
+  readonly target: {
+    readonly label: string;
+    readonly unit: string;
+    readonly better: 'higher' | 'lower';
+    readonly read: (results: Results) => number;
+    readonly settled: (results: Results) => boolean;
+  };
+  readonly remedies: readonly Remedy[];
+}
+
+/** What a rule looks at. */
+export interface RuleContext<Results = StageResults> {
+  readonly results: Results;
+  readonly catalogue: Catalogue;
+}
+
+/** One check; silent when all is well. */
+export type Rule<Results = StageResults> = (context: RuleContext<Results>) => RawFinding<Results> | null;

@@ -1,8 +1,0 @@
-export { layAlong, type AlongWish, type LaidPiece } from './along-paths.js';
-export { placeLeds } from './led-field.js';
-export { cornerWords, countWay } from './corner-words.js';
-export { bareParts, bentPath, outlinePaths, rowPaths, type StripPath } from './outline-paths.js';
-export { snapToCut, type Snapped } from './snap.js';
-
-/** The most LEDs one design may light; more is a slip of the keyboard, not a sign. */
-export const maxLeds = 120_000;

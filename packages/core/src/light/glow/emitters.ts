@@ -1,0 +1,41 @@
+import type { LightRuns, Point3 } from '../runs/index.js';
+import { sourcesFrom, type Distribution, type PointSources } from '../photometry/index.js';
+import { blurredPitchShare } from './grid.js';
+
+const along = (from: Point3, to: Point3): Point3 => {
+  const length = Math.hypot(to[0] - from[0], to[1] - from[1], to[2] - from[2]);
+  return length > 0 ? [(to[0] - from[0]) / length, (to[1] - from[1]) / length, (to[2] - from[2]) / length] : [1, 0, 0];
+};
+
+/**
+ * LEDs as point sources with the flux their current gives. Where rows are `lines`, neighbours on one piece that stand
+ * closer than `blurredPitchShare` of the throw are taken together at their centre of light: the ripple lost is below
+ * 1e-5 of the mean, and a continuous strip costs no more than a sparse one.
+ */
+export const emittersOf = (
+  runs: LightRuns,
+  fluxPerLedLm: number,
+  fluxShare: Float64Array,
+  distribution: Distribution,
+  lines: boolean,
+): PointSources => {
+  const { leds, segments } = runs;
+  const together = lines ? Math.max(1, Math.floor((blurredPitchShare * runs.throwMm) / runs.ledPitchMm)) : 1;
+  const rows: number[][] = [];
+  for (let led = 0; led < leds.count;) {
+    const segment = leds.segment[led] ?? 0;
+    const end = Math.min(led + together, leds.count);
+    let [flux, x, y, z] = [0, 0, 0, 0];
+    for (; led < end && leds.segment[led] === segment; led += 1) {
+      const own = fluxPerLedLm * (fluxShare[led] ?? 0);
+      flux += own;
+      x += own * (leds.x[led] ?? 0);
+      y += own * (leds.y[led] ?? 0);
+      z += own * (leds.z[led] ?? 0);
+    }
+    const piece = segments[segment];
+    if (flux > 0 && piece !== undefined)
+      rows.push([x / flux, y / flux, z / flux, ...piece.normal, ...along(piece.from, piece.to), flux]);
+  }
+  return sourcesFrom(rows, distribution);
+};

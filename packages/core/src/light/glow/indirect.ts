@@ -1,0 +1,118 @@
+import type { Materials } from '../../document/catalogue/index.js';
+import type { FaceStack } from '../optics/index.js';
+import {
+  exchangeAreas,
+  layPatches,
+  solveExchange,
+  type Block,
+  type Box,
+  type Enclosure,
+  type Side,
+} from '../radiosity/index.js';
+import { resample, type Grid } from '../../base/raster/index.js';
+import type { PointSources } from '../photometry/index.js';
+import { firstLight } from './first-light.js';
+import type { FluxBalance } from './types.js';
+
+const mm2PerM2 = 1e6;
+
+/** How finely reflected light is worked out. */
+export interface IndirectLimits {
+  readonly patches: number;
+  readonly rays: number;
+}
+
+/** Light on the face that has been reflected at least once, and where all the light went. */
+export interface IndirectLight {
+  readonly lux: Float64Array;
+  readonly reflectedLm: number;
+  readonly onFaceLm: number;
+  readonly balance: FluxBalance;
+  /** What each side gets, first and reflected (lm). */
+  readonly incidentLm: Readonly<Record<Side, number>>;
+}
+
+/** A line of patch means with one more at each end, carried on straight, so that edges keep their slope. */
+const withGhosts = (values: Float64Array, columns: number, rows: number): Float64Array => {
+  const at = (column: number, row: number): number => {
+    const [c, r] = [Math.min(columns - 1, Math.max(0, column)), Math.min(rows - 1, Math.max(0, row))];
+    const own = values[r * columns + c]!;
+    const inward = (value: number, held: number): number => (value < held ? 1 : value > held ? -1 : 0);
+    const [dx, dy] = [inward(column, c), inward(row, r)];
+    const slopeX = dx === 0 || columns < 2 ? 0 : own - values[r * columns + c + dx]!;
+    const slopeY = dy === 0 || rows < 2 ? 0 : own - values[(r + dy) * columns + c]!;
+    return own + slopeX + slopeY;
+  };
+  return Float64Array.from({ length: (columns + 2) * (rows + 2) }, (_, index) =>
+    at((index % (columns + 2)) - 1, Math.floor(index / (columns + 2)) - 1),
+  );
+};
+
+/** Patch means on the face as a smooth map that carries exactly `fluxLm`. */
+const spread = (lux: Float64Array, enclosure: Enclosure, grid: Grid, fluxLm: number): Float64Array => {
+  const { aCount, bCount, aStep, bStep, aFrom, bFrom } = enclosure.panels[1]!;
+  const place = (count: number, from: number, cell: number, start: number, step: number): Float64Array =>
+    Float64Array.from({ length: count }, (_, index) => (from + (index + 0.5) * cell - start) / step - 0.5 + 1);
+  const map = resample(
+    withGhosts(lux, aCount, bCount),
+    aCount + 2,
+    bCount + 2,
+    place(grid.columns, grid.area.x, grid.cellWidthMm, aFrom, aStep),
+    place(grid.rows, grid.area.y, grid.cellHeightMm, bFrom, bStep),
+  );
+  let sum = 0;
+  for (let cell = 0; cell < map.length; cell += 1) sum += map[cell] = Math.max(0, map[cell]!);
+  const carried = (sum * grid.cellWidthMm * grid.cellHeightMm) / mm2PerM2;
+  const scale = carried > 0 ? fluxLm / carried : 0;
+  for (let cell = 0; cell < map.length; cell += 1) map[cell]! *= scale;
+  return map;
+};
+
+/**
+ * Reflected light by patch radiosity: first light on every patch by rays, settled with the linings’ and the face’s
+ * reflectances, read off the face. A lining that is partly a mirror counts as diffuse here; tracing knows better.
+ */
+export const indirectLight = (
+  emitters: PointSources,
+  box: Box,
+  block: Block | null,
+  { lining }: Materials,
+  stack: FaceStack,
+  grid: Grid,
+  limits: IndirectLimits,
+): IndirectLight => {
+  const enclosure = layPatches(box, block, limits.patches);
+  const first = firstLight(emitters, enclosure, limits.rays);
+  const reflectance = new Float64Array(enclosure.count).fill(lining.reflectance);
+  const face = enclosure.panels[1]!;
+  const [from, to] = [face.start, face.start + face.aCount * face.bCount];
+  reflectance.fill(stack.innerReflectance, from, to);
+  const { incidentLm } = solveExchange(enclosure, exchangeAreas(enclosure), first, reflectance);
+  const bySide: Record<Side, number> = { back: 0, face: 0, left: 0, right: 0, bottom: 0, top: 0, block: 0 };
+  let absorbedCaseLm = 0;
+  for (const { side, start, aCount, bCount } of enclosure.panels)
+    for (let patch = start; patch < start + aCount * bCount; patch += 1) {
+      bySide[side] += incidentLm[patch]!;
+      if (side !== 'face') absorbedCaseLm += incidentLm[patch]! * (1 - lining.reflectance);
+    }
+  const onFaceLm = bySide.face;
+  const lux = new Float64Array(to - from);
+  let reflectedLm = 0;
+  for (let patch = from; patch < to; patch += 1) {
+    const own = Math.max(0, incidentLm[patch]! - first[patch]!);
+    reflectedLm += own;
+    lux[patch - from] = (own * mm2PerM2) / enclosure.areaMm2[patch]!;
+  }
+  return {
+    lux: spread(lux, enclosure, grid, reflectedLm),
+    reflectedLm,
+    onFaceLm,
+    balance: {
+      emittedLm: emitters.fluxLm.reduce((sum, flux) => sum + flux, 0),
+      outLm: onFaceLm * stack.transmittance,
+      absorbedFaceLm: onFaceLm * (1 - stack.transmittance - stack.innerReflectance),
+      absorbedCaseLm,
+    },
+    incidentLm: bySide,
+  };
+};

@@ -1,0 +1,82 @@
+import type { Outline } from '../../base/outlines/index.js';
+
+/** A point in the case, mm: x right, y up from the middle, z from the back toward the face. */
+export type Point3 = readonly [number, number, number];
+
+/** One cut piece of strip. */
+export interface Segment {
+  /** Counted from 1 in the order of wiring. */
+  readonly number: number;
+  /** Where current enters (arrow tail) and where the piece ends. */
+  readonly from: Point3;
+  readonly to: Point3;
+  /** Where it runs, both ends included; two points when it is straight. */
+  readonly path: readonly Point3[];
+  readonly lengthMm: number;
+  /** The way its LEDs face, at its start when it bends. */
+  readonly normal: Point3;
+  readonly on: 'back' | 'top' | 'bottom' | 'left' | 'right' | 'block' | 'letter';
+  /** Room the strip could not fill for want of a cut mark (mm), shared between both ends. */
+  readonly leftoverMm: number;
+  readonly ledCount: number;
+}
+
+/** LEDs at their true places, one column a quantity; `segment` is an index into the segments. */
+export interface LedField {
+  readonly count: number;
+  readonly x: Float64Array;
+  readonly y: Float64Array;
+  readonly z: Float64Array;
+  readonly segment: Uint32Array;
+  /** From the start of the segment (mm). */
+  readonly along: Float64Array;
+}
+
+/** Every piece of strip in the case. */
+export interface LightRuns {
+  readonly segments: readonly Segment[];
+  readonly leds: LedField;
+  readonly stripMm: number;
+  readonly ledPitchMm: number;
+  /** Between neighbouring rows; null when there is but one, or none on the back. */
+  readonly rowPitchMm: number | null;
+  /** From the LEDs to what they see first, the face or a second sheet behind it (mm), the least of all. */
+  readonly throwMm: number;
+}
+
+/** How strip gets round a corner: its coating notched on the inside, looped up and over, or cut and wired. */
+export type CornerWay = 'notch' | 'loop' | 'cut-and-wire';
+
+/** A corner on the way that strip does not simply follow. */
+export interface StripCorner {
+  readonly at: readonly [number, number];
+  readonly turnDeg: number;
+  readonly way: CornerWay;
+}
+
+/** A wire in letters, from the lead or an end of one piece to an end of another. */
+export interface Jumper {
+  /** What it joins, as in the wiring table. */
+  readonly from: string;
+  readonly to: string;
+  /** Where it begins and ends. */
+  readonly at: readonly [readonly [number, number], readonly [number, number]];
+  /** Where it runs, both ends included, and the holes it goes through to the back and in again. */
+  readonly path: readonly (readonly [number, number])[];
+  readonly holes: readonly (readonly [number, number])[];
+  readonly lengthMm: number;
+  /** Length of it that no letter hides from the front (mm). */
+  readonly openMm: number;
+}
+
+/** Strip along letters. */
+export interface LetterRuns extends LightRuns {
+  /** Unit vector along the strip at each LED. */
+  readonly alongX: Float64Array;
+  readonly alongY: Float64Array;
+  readonly corners: readonly StripCorner[];
+  /** Solid parts of the letters in which no strip lies. */
+  readonly bare: Outline;
+  /** How far strip reaches inward from the outline (mm), so that posts inside it take no light. */
+  readonly reachInMm: number;
+}

@@ -1,0 +1,305 @@
+import type { HaloMaterials } from '../../document/catalogue/index.js';
+import type { Circuit } from '../../power/circuit/index.js';
+import type { Brief } from '../../document/design/index.js';
+import type { LettersGeometry } from '../geometry/index.js';
+import {
+  hueDriftOf,
+  colourOf,
+  daylightOf,
+  luminanceOf,
+  strongestRipple,
+  thresholdFrom,
+  throughTint,
+  vanishingDistance,
+  type Evenness,
+  type Glow,
+  type GridLimits,
+  type LineRipple,
+  type SeenRipple,
+} from '../glow/index.js';
+import type { LetterRuns } from '../runs/index.js';
+import {
+  measureLine,
+  outlineBounds,
+  ringLength,
+  type Outline,
+  type Point,
+  type Rect,
+} from '../../base/outlines/index.js';
+import type { Distribution } from '../photometry/index.js';
+import { gridOver, type Grid } from '../../base/raster/index.js';
+import { edgeGlow, mapValue, postShadows, type EdgeReport, type PostShadow } from './edge.js';
+import { leaksOf, type Leaks } from './leaks.js';
+import { letterLights, type Looking } from './lights.js';
+import { postsAmiss, type PostedPart } from './posts.js';
+import { luxAt, sourcesOf, withoutPosts } from './sources.js';
+import { alongRings, type AlongRings } from './along-rings.js';
+import type { HaloScene } from './types.js';
+import { judgeHalo } from './verdict.js';
+import { lightWall } from './wall-light.js';
+
+/** What is seen of the wall behind halo letters. */
+export interface HaloGlow extends Glow {
+  /** How far out from the edge the glow falls to half and to a tenth, medians along the outline (mm). */
+  readonly halfMm: number;
+  readonly tenthMm: number;
+  /** Where posts darken the edge. */
+  readonly shadows: readonly PostShadow[];
+  readonly leaks: Leaks;
+  /** Light on the wall, what bounces counted each time it falls, and on what is seen of it (lm). */
+  readonly onWallLm: number;
+  readonly seenLm: number;
+  /** What leaves into the room: of the seen wall’s light the share that it gives back. */
+  readonly outLm: number;
+  /** Share of the light on the wall that came by way of the letters’ backs. */
+  readonly bouncedShare: number;
+}
+
+/** What the glow of halo letters is worked out from. */
+export interface HaloGlowInputs {
+  readonly brief: Brief;
+  readonly outline: Outline;
+  readonly geometry: LettersGeometry;
+  readonly materials: HaloMaterials;
+  readonly runs: LetterRuns;
+  readonly circuit: Circuit;
+  readonly distribution: Distribution;
+  readonly parts: readonly PostedPart[];
+  readonly looking: Looking;
+  readonly setbackMm: number;
+  readonly limits: GridLimits;
+}
+
+/** The wall is lit this many LED heights beyond the letters, where the glow is below a thousandth of its edge. */
+const marginHeights = 11;
+const leastMarginMm = 60;
+/** Cells wanted over the LEDs’ height above the wall. */
+const cellsPerHeight = 3;
+/** Places along the outline at which the edge is looked at: so many over the LEDs’ height, and no more in all. */
+const placesPerHeight = 6;
+const mostPlaces = 1800;
+/** Widths are looked for at so many places, in steps of this share of the LEDs’ height. */
+const widthPlaces = 90;
+const widthStep = 0.15;
+/** A glow wider than so many LED heights is that of several letters together. */
+const widestHeights = 7;
+/** The eye takes the edge together over about the width of the glow, so many LED heights: sharp tips need not shine. */
+const poolHeights = 2.5;
+
+const wallGrid = (outline: Outline, heightMm: number, { maxCells }: GridLimits): Grid => {
+  const bounds = outlineBounds(outline) ?? { x: -50, y: -50, width: 100, height: 100 };
+  const margin = Math.max(leastMarginMm, marginHeights * heightMm);
+  const area: Rect = {
+    x: bounds.x - margin,
+    y: bounds.y - margin,
+    width: bounds.width + 2 * margin,
+    height: bounds.height + 2 * margin,
+  };
+  const cell = Math.max(heightMm / cellsPerHeight, Math.sqrt((area.width * area.height) / maxCells));
+  return gridOver(area, Math.max(8, Math.round(area.width / cell)), Math.max(8, Math.round(area.height / cell)));
+};
+
+const shareOf = (values: readonly number[], share: number): number =>
+  values.length === 0 ? 0 : [...values].sort((a, b) => a - b)[Math.round(share * (values.length - 1))]!;
+
+/** The edge as the eye judges it: slow changes along it, and the scallops that LEDs make. */
+const evennessAlong = (
+  along: AlongRings,
+  report: EdgeReport,
+  scallop: LineRipple,
+  cdPerLux: number,
+  pitchMm: number,
+  brief: Brief,
+  faceMm: number,
+): Evenness => {
+  const { smooth, atTip } = along;
+  const slow = smooth.map((lux) => lux * cdPerLux);
+  const mean = slow.reduce((sum, value) => sum + value, 0) / Math.max(1, slow.length);
+  const counted = atTip.every(Boolean) ? slow.map((_, index) => index) : [...slow.keys()].filter((at) => !atTip[at]);
+  const darkest = counted.reduce((at, index) => (slow[index]! < slow[at]! ? index : at), counted[0] ?? 0);
+  const [min, max] = [slow[darkest] ?? 0, slow.reduce((most, value) => Math.max(most, value), 0)];
+  const seen = (ofPitch: number): SeenRipple => ({ pitchMm: ofPitch, luminance: mean, faceMm });
+  const dots = {
+    pitchMm,
+    contrast: scallop.contrast,
+    threshold: thresholdFrom(seen(pitchMm), brief.readingDistanceMm),
+    vanishesAtMm: vanishingDistance(seen(pitchMm), scallop.contrast),
+    at: scallop.at,
+  };
+  const high = shareOf(slow, 0.95);
+  return {
+    meanCdM2: mean,
+    minCdM2: min,
+    maxCdM2: max,
+    minOverMean: mean > 0 ? min / mean : 0,
+    minOverMax: max > 0 ? min / max : 0,
+    lowCdM2: shareOf(slow, 0.05),
+    highCdM2: high,
+    darkestAt: report.places[darkest]?.at ?? [0, 0],
+    fallOff: {
+      contrast: high + min > 0 ? (high - min) / (high + min) : 0,
+      threshold: thresholdFrom(seen(faceMm), brief.readingDistanceMm),
+    },
+    dots,
+    bands: null,
+    dotContrast: scallop.contrast,
+    dotsVanishAtMm: dots.vanishesAtMm,
+  };
+};
+
+/** Farther from the mean than this is worth a mark, on an edge that changes more than a face. */
+const hotOver = 1.5;
+const darkUnder = 0.6;
+
+/** The brightest and the darkest place of each quarter of the piece that stand out along the edge. */
+const spotsAlong = (report: EdgeReport, { smooth, atTip }: AlongRings, cdPerLux: number): Glow['spots'] => {
+  const mean = smooth.reduce((sum, lux) => sum + lux, 0) / Math.max(1, smooth.length);
+  const best = new Map<string, number>();
+  report.places.forEach(({ at: [x, y] }, index) => {
+    const quarter = `${x < 0 ? 'l' : 'r'}${y < 0 ? 'b' : 't'}`;
+    const value = smooth[index]!;
+    for (const [kind, stands, over] of [
+      ['hot', value > hotOver * mean, 1],
+      ['dark', value < darkUnder * mean && !atTip[index], -1],
+    ] as const) {
+      const key = `${kind}${quarter}`;
+      const known = best.get(key);
+      if (stands && (known === undefined || over * (value - smooth[known]!) > 0)) best.set(key, index);
+    }
+  });
+  return [...best].map(([key, index]) => {
+    const kind = key.startsWith('hot') ? ('hot' as const) : ('dark' as const);
+    const value = smooth[index]!;
+    return {
+      kind,
+      at: report.places[index]!.at,
+      cdM2: value * cdPerLux,
+      overMean: value / mean,
+      nearest: [],
+      wall: null,
+      why:
+        kind === 'hot'
+          ? 'strip on both sides of the edge, or closer to it, adds up here'
+          : 'strip stops short of the edge here, or turns away from it',
+    };
+  });
+};
+
+/**
+ * The glow stage of halo letters: luminance of the wall toward a viewer on the normal, as a map, and the edge along the
+ * outline to the last digit: every LED’s light summed at each place of it, what bounces taken from the map.
+ */
+export const haloGlowOf = (inputs: HaloGlowInputs): HaloGlow => {
+  const { brief, outline, geometry, materials, runs, circuit, parts, limits } = inputs;
+  const posts = parts.flatMap((part) => part.posts);
+  const wallRgb = materials.wall.reflectanceRgb;
+  const colour = colourOf(brief.light, materials.strip);
+  const lights = letterLights(
+    runs,
+    colour.lumensPerM / materials.strip.ledsPerM,
+    circuit.fluxShare,
+    inputs.distribution,
+    inputs.looking,
+  );
+  const scene: HaloScene = {
+    outline,
+    standoffMm: geometry.standoffMm,
+    returnMm: geometry.returnMm,
+    posts,
+    lights,
+    wallReflectance: luminanceOf(wallRgb),
+    backReflectance: materials.backFinish.reflectance,
+  };
+  const sources = sourcesOf(scene);
+  const grid = wallGrid(outline, geometry.ledZMm, limits);
+  const wall = lightWall(scene, grid, sources);
+  const bouncedAt = (at: Point): number => mapValue(wall.bouncedLux, grid, at);
+  const roundMm = outline.reduce((sum, ring) => sum + ringLength(ring), 0);
+  const stepMm = Math.max(geometry.ledZMm / placesPerHeight, 1, roundMm / mostPlaces);
+  const every = Math.max(1, Math.round(roundMm / stepMm / widthPlaces));
+  const probe = {
+    luxAt: (at: Point): number => luxAt(sources, at[0], at[1]) + bouncedAt(at),
+    roughlyAt: (at: Point): number => mapValue(wall.directLux, grid, at) + bouncedAt(at),
+    stepMm: Math.max(1, widthStep * geometry.ledZMm),
+    within: grid.area,
+    mostMm: widestHeights * geometry.ledZMm,
+    ends: (at: Point) => mapValue(wall.hidden, grid, at) > 0.9,
+  };
+  const report = edgeGlow(probe, outline, stepMm, every);
+  const amiss = postsAmiss(parts, runs.reachInMm).outsideStrip;
+  const free = withoutPosts(sources);
+  const shadows =
+    amiss.length === 0
+      ? []
+      : postShadows(
+          report,
+          edgeGlow(
+            { ...probe, luxAt: (at) => luxAt(free, at[0], at[1]) + bouncedAt(at) },
+            outline,
+            stepMm,
+            Number.MAX_SAFE_INTEGER,
+          ),
+        );
+  const tinted = throughTint(colour.hue, wallRgb);
+  const cdPerLux = tinted.luminanceShare / Math.PI;
+  const along = alongRings(report.places, Math.max(runs.ledPitchMm, poolHeights * geometry.ledZMm));
+  const evenness = evennessAlong(
+    along,
+    report,
+    strongestRipple(
+      outline.map((ring) => ({ line: measureLine(ring, true), closed: true })),
+      {
+        pitchMm: runs.ledPitchMm,
+        // Shadows of posts are told apart from what repeats with the LEDs.
+        directAt: (at) => luxAt(free, at[0], at[1]),
+        allAt: probe.luxAt,
+      },
+    ),
+    cdPerLux,
+    runs.ledPitchMm,
+    brief,
+    Math.sqrt(grid.area.width * grid.area.height),
+  );
+  const ground = new Float32Array(wall.directLux.length);
+  const cellM2 = (grid.cellWidthMm * grid.cellHeightMm) / 1e6;
+  let [seen, behind, hiddenCells, bounced] = [0, 0, 0, 0];
+  for (let cell = 0; cell < ground.length; cell += 1) {
+    const lux = wall.directLux[cell]! + wall.bouncedLux[cell]!;
+    ground[cell] = lux * cdPerLux;
+    seen += lux * (1 - wall.hidden[cell]!);
+    behind += lux * wall.hidden[cell]!;
+    hiddenCells += wall.hidden[cell]!;
+    bounced += wall.bouncedLux[cell]!;
+  }
+  const faceReflectance = luminanceOf(wallRgb);
+  const daylight = daylightOf(evenness.meanCdM2, faceReflectance);
+  return {
+    grid,
+    luminance: ground,
+    letters: wall.hidden,
+    hue: tinted.hue,
+    drift: hueDriftOf(runs, circuit, materials.strip, grid),
+    evenness,
+    verdict: judgeHalo(evenness, report, daylight, brief),
+    spots: spotsAlong(report, along, cdPerLux),
+    daylight,
+    faceReflectance,
+    unlitRgb: wallRgb,
+    emittedLm: wall.emittedLm,
+    resolved: true,
+    halfMm: report.halfMm,
+    tenthMm: report.tenthMm,
+    shadows,
+    leaks: leaksOf({
+      geometry,
+      passesPerMm: materials.board.passesPerMm ?? 0,
+      lumensPerM: colour.lumensPerM,
+      fromReturnMm: Math.max(0.5, inputs.setbackMm - geometry.wallMm),
+      onBacksLux: hiddenCells > 0 ? (behind / hiddenCells) * faceReflectance : 0,
+    }),
+    onWallLm: wall.onWallLm,
+    seenLm: seen * cellM2,
+    outLm: seen * cellM2 * faceReflectance,
+    bouncedShare: wall.onWallLm > 0 ? (bounced * cellM2) / wall.onWallLm : 0,
+  };
+};

@@ -1,0 +1,15 @@
+export {
+  edgeGlow,
+  glowAlong,
+  postShadows,
+  type EdgeGlow,
+  type EdgeReport,
+  type PostShadow,
+  type WallProbe,
+} from './edge.js';
+export type { Looking } from './lights.js';
+export { haloGlowOf, type HaloGlow, type HaloGlowInputs } from './glow.js';
+export { placePosts, postsAmiss, postsIn, type PostedPart, type PostOptions } from './posts.js';
+export type { HaloScene, Post, WallLight } from './types.js';
+export { evenAlongEdge } from './verdict.js';
+export { lightWall } from './wall-light.js';

@@ -1,0 +1,61 @@
+import { intensityAt, type Distribution } from '../photometry/index.js';
+import type { HaloScene } from './types.js';
+
+const mm2PerM2 = 1e6;
+/** Beyond so many heights the light of an LED that faces the wall is less than a thousandth of what it is below it. */
+export const reachHeights = 12;
+/** Steps of the table: linear between them, it is right to a few parts in ten thousand. */
+const tableSteps = 8192;
+
+/** Light of one lumen on the wall (lx) at steps of squared distance from the place under the LED, linear between them. */
+export interface LightTable {
+  readonly lux: Float64Array;
+  readonly stepsPerMm2: number;
+  readonly steps: number;
+}
+
+/** Intensity of one lumen by the cosine of its angle; plain cosine light is asked for so often that it goes straight. */
+export const byCosine = (distribution: Distribution): ((ahead: number) => number) =>
+  distribution.kind === 'cosine' && distribution.exponent === 1
+    ? (ahead) => ahead / Math.PI
+    : (ahead) => intensityAt(distribution, Math.acos(ahead));
+
+/** The table of LEDs that are all at one height and face the wall, alike all round, with no returns; else there is none. */
+export const lightTable = ({ lights, returnMm }: HaloScene): LightTable | null => {
+  if (returnMm > 0 || lights.count === 0) return null;
+  if (lights.distribution.kind === 'table' && lights.distribution.azimuthDeg.length > 1) return null;
+  const height = lights.z[0]!;
+  if (!lights.z.every((z, led) => z === height && lights.nz[led] === -1)) return null;
+  const candelaAt = byCosine(lights.distribution);
+  const stepsPerMm2 = tableSteps / (reachHeights * height) ** 2;
+  const lux = new Float64Array(tableSteps + 2);
+  for (let step = 0; step < lux.length; step += 1) {
+    const d = Math.sqrt(step / stepsPerMm2 + height * height);
+    lux[step] = (mm2PerM2 * candelaAt(height / d) * height) / (d * d * d);
+  }
+  return { lux, stepsPerMm2, steps: tableSteps };
+};
+
+/** Up to the first so many heights all light is near, beyond the second none. */
+const nearHeights = 1.5;
+const farHeights = 4.5;
+
+/**
+ * A table in two: light near the LED, that ends at a few heights, and the rest, that is nowhere steep. They add up to the
+ * table. `heightMm` is that of the LEDs.
+ */
+export const nearAndFar = (
+  { lux, stepsPerMm2, steps }: LightTable,
+  heightMm: number,
+): { readonly near: LightTable; readonly far: LightTable } => {
+  const nearSteps = Math.min(steps, Math.floor((farHeights * heightMm) ** 2 * stepsPerMm2));
+  const near = new Float64Array(nearSteps + 2);
+  const far = Float64Array.from(lux);
+  for (let step = 0; step < near.length; step += 1) {
+    const heights = Math.sqrt(step / stepsPerMm2) / heightMm;
+    const t = Math.min(1, Math.max(0, (farHeights - heights) / (farHeights - nearHeights)));
+    near[step] = lux[step]! * t * t * t * (10 + t * (6 * t - 15));
+    far[step] = lux[step]! - near[step]!;
+  }
+  return { near: { lux: near, stepsPerMm2, steps: nearSteps }, far: { lux: far, stepsPerMm2, steps } };
+};

@@ -1,0 +1,76 @@
+import type { Board, Catalogue, FaceSheet, Strip } from '../../document/catalogue/index.js';
+import type { LightRuns } from '../../light/runs/index.js';
+import type { CutPart, Parts } from '../parts/index.js';
+import { cutReels, type ReelCuts } from './reels.js';
+import { packSheets, type SheetPacking } from './sheets.js';
+
+export { cutReels, type Reel, type ReelPiece, type ReelCuts } from './reels.js';
+export { packSheets, type PlacedPiece, type SheetPacking, type SheetPiece } from './sheets.js';
+
+/** The sheets, or bars, of one material for the whole order. */
+export interface MaterialPacking extends SheetPacking {
+  readonly materialId: string;
+  readonly materialName: string;
+  readonly form: 'sheet' | 'bar';
+  readonly sheetWidthMm: number;
+  readonly sheetHeightMm: number;
+  readonly sheetPrice: number;
+  /** Area of the parts of one piece (m²). */
+  readonly usedM2: number;
+}
+
+/** What to have on the bench for the whole order. */
+export interface Packing {
+  readonly sheets: readonly MaterialPacking[];
+  readonly reels: ReelCuts;
+  readonly reelMm: number;
+}
+
+/** Orders beyond this are packed as this many and scaled; the pattern repeats by then. */
+const packedAtMost = 20;
+
+const packMaterial = (
+  material: Board | FaceSheet,
+  parts: readonly CutPart[],
+  quantity: number,
+  kerfMm: number,
+): MaterialPacking => {
+  const packed = Math.min(quantity, packedAtMost);
+  const pieces = Array.from({ length: packed }, (_, piece) =>
+    parts.map(({ name, widthMm, heightMm }) => ({
+      label: quantity > 1 ? `${name} ${piece + 1}` : name,
+      widthMm,
+      heightMm,
+    })),
+  ).flat();
+  const packing = packSheets(pieces, material.sheetWidthMm, material.sheetHeightMm, kerfMm);
+  return {
+    ...packing,
+    sheets: Math.ceil((packing.sheets * quantity) / packed),
+    materialId: material.id,
+    materialName: material.name,
+    form: 'form' in material ? material.form : 'sheet',
+    sheetWidthMm: material.sheetWidthMm,
+    sheetHeightMm: material.sheetHeightMm,
+    sheetPrice: material.price,
+    usedM2: parts.reduce((sum, { widthMm, heightMm }) => sum + widthMm * heightMm, 0) / 1e6,
+  };
+};
+
+/** The packing stage: parts on sheets with the saw's kerf, strip pieces on reels. */
+export const pack = (parts: Parts, runs: LightRuns, strip: Strip, catalogue: Catalogue, quantity: number): Packing => {
+  const stock: readonly (Board | FaceSheet)[] = [...catalogue.boards, ...catalogue.faces];
+  const sheets = stock.flatMap((material) => {
+    const own = parts.cut.filter(
+      (part) => (part.stock === 'board' || part.stock === 'face') && part.materialId === material.id,
+    );
+    return own.length === 0 ? [] : [packMaterial(material, own, quantity, catalogue.rates.kerfMm)];
+  });
+  const pieces = Array.from({ length: Math.min(quantity, packedAtMost) }, (_, piece) =>
+    runs.segments.map(({ number, lengthMm }) => ({
+      label: quantity > 1 ? `piece ${piece + 1}, segment ${number}` : `segment ${number}`,
+      lengthMm,
+    })),
+  ).flat();
+  return { sheets, reels: cutReels(pieces, strip.reelMm, strip.cutPitchMm), reelMm: strip.reelMm };
+};

@@ -1,0 +1,53 @@
+import type { Outline } from '../../base/outlines/index.js';
+
+/** What is done to a part, one drawing layer each. */
+export type Operation = 'cut' | 'drill' | 'seat' | 'mark' | 'film';
+
+/** A shape on a part, mm from its lower left corner. */
+export type PartShape =
+  | { readonly kind: 'outline'; readonly outline: Outline }
+  | { readonly kind: 'hole'; readonly x: number; readonly y: number; readonly diameterMm: number }
+  | { readonly kind: 'line'; readonly from: readonly [number, number]; readonly to: readonly [number, number] };
+
+export interface PartLayer {
+  readonly operation: Operation;
+  readonly shapes: readonly PartShape[];
+}
+
+/** A part cut from sheet, with all that is done to it. */
+export interface CutPart {
+  readonly id: string;
+  readonly name: string;
+  readonly materialId: string;
+  readonly materialName: string;
+  readonly stock: 'board' | 'face' | 'film' | 'return';
+  /** Along the drawing's x and y. */
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly thicknessMm: number;
+  readonly count: number;
+  /** Each (kg). */
+  readonly kg: number;
+  readonly note: string;
+  readonly layers: readonly PartLayer[];
+}
+
+/** Something bought by the piece or the metre. */
+export interface BoughtPart {
+  readonly id: string;
+  readonly name: string;
+  readonly quantity: number;
+  readonly unit: 'piece' | 'm' | 'm²';
+  readonly unitPrice: number;
+  readonly kg: number;
+  /** Hung on the wall with the piece (a supply and its lead stay apart). */
+  readonly hangs: boolean;
+}
+
+/** All parts of one piece. */
+export interface Parts {
+  readonly cut: readonly CutPart[];
+  readonly bought: readonly BoughtPart[];
+  /** Weight of what hangs (kg). */
+  readonly kg: number;
+}

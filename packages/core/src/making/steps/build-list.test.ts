@@ -1,0 +1,66 @@
+import { beforeAll, describe, expect, it } from '@jest/globals';
+import type { FontBook } from '../../artwork/lettering/index.js';
+import { changed, dispensary, inAssembly, evaluated, testFonts } from '../../testing/harness.js';
+import type { Step } from './index.js';
+
+let fonts: FontBook;
+beforeAll(async () => {
+  fonts = await testFonts();
+});
+
+const stepsOf = (change: Readonly<Record<string, unknown>>): readonly Step[] =>
+  evaluated(changed(dispensary, change), fonts).buildList.steps;
+const step = (steps: readonly Step[], id: string): Step => steps.find((each) => each.id === id)!;
+
+describe('the build list', () => {
+  it('tries the strip before anything is cut, soaks before closing, and hangs last', () => {
+    const order = stepsOf({}).map(({ id }) => id);
+    const before = (first: string, second: string) => expect(order.indexOf(first)).toBeLessThan(order.indexOf(second));
+    before('bench-test', 'rip');
+    before('glue-up', 'lining');
+    before('strip', 'solder');
+    before('soak', 'close');
+    expect(order.at(-1)).toBe('hang');
+    expect(new Set(order).size).toBe(order.length);
+  });
+
+  it('speaks of this very box: sizes, pieces, currents', () => {
+    const steps = stepsOf(inAssembly({ 'light.rowCount': 4 }));
+    expect(step(steps, 'rip').detail).toContain('Top return 900 mm × 90 mm');
+    expect(step(steps, 'strip').title).toBe('Cut and lay 4 pieces of strip');
+    expect(step(steps, 'glue-up').detail).toContain(`${Math.round(Math.hypot(900, 300) * 10) / 10} mm`);
+    expect(step(steps, 'soak').detail).toMatch(/Expect \d\.\d\d A at 24 V/);
+    expect(step(steps, 'even').detail).toContain('From 3000 mm');
+  });
+
+  it('takes longer the more there is to lay, wire and letter', () => {
+    const minutes = (change: Readonly<Record<string, unknown>>) =>
+      evaluated(changed(dispensary, change), fonts).buildList.workMinutes;
+    expect(minutes(inAssembly({ 'light.rowCount': 5 }))).toBeGreaterThan(minutes({}));
+    expect(minutes({ 'brief.text': 'OPEN' })).toBeLessThan(minutes({}));
+  });
+
+  it('waits for paint and glue, not for film', () => {
+    const wait = (liningId: string) => step(stepsOf(inAssembly({ 'case.liningId': liningId })), 'lining').waitMinutes;
+    expect(wait('matt-white')).toBeGreaterThan(0);
+    expect(wait('white-film')).toBe(0);
+    expect(step(stepsOf(inAssembly({ 'case.liningId': 'bare-ply' })), 'lining').detail).toContain('Nothing to do');
+  });
+
+  it('warns of heights on a wall and of coiled strip everywhere', () => {
+    const steps = stepsOf({});
+    expect(step(steps, 'hang').caution).toContain('Two people');
+    expect(step(steps, 'bench-test').caution).toContain('coiled');
+    expect(step(stepsOf({ 'brief.place': 'counter' }), 'hang').title).toBe('Set it in place');
+  });
+
+  it.each([
+    ['film-knife', null],
+    ['laser', 'chlorine'],
+    ['bit-3', 'eye, ear and dust'],
+  ])('warns where letters are cut with %s', (toolId, words) => {
+    const { caution } = step(stepsOf(inAssembly({ 'artwork.toolId': toolId })), 'lettering');
+    if (words === null) expect(caution).toBeNull();
+    else expect(caution).toContain(words);
+  });
+});

@@ -1,0 +1,31 @@
+export { runTimeOf, type RunTime } from './battery.js';
+export { hardestUsed, ratingShare } from './carriers.js';
+export { colourShiftOf } from './chain-figures.js';
+export {
+  fittingSupplies,
+  leadDropShare,
+  limitedPowerWatts,
+  pairOhm,
+  sourceOf,
+  supplyChoices,
+  type SupplyChoice,
+} from './choose-supply.js';
+export { suitsDrive, type Drive } from './choose-controller.js';
+export {
+  backsOf,
+  conductorsOf,
+  coresOf,
+  coreWords,
+  wireKind,
+  type Carries,
+  type Core,
+  type WireKind,
+} from './cores.js';
+export { groupLoads, nominalAmps } from './group-loads.js';
+export { joints, type Joint, type JointKind } from './joints.js';
+export { networkOf, type Conductors, type PlacedNetwork, type Wiring } from './network-of.js';
+export type { SegmentEnd, WireEnd } from './wiring-plan.js';
+export { routeLengthMm, straight, type Route, type Router } from './route.js';
+export type { Carrier, Chain, Circuit, Groups, SetChannel, SharedPair, WireRun } from './types.js';
+export { withChannelsOff } from './channels-off.js';
+export { solveCircuit } from './solve-circuit.js';

@@ -1,0 +1,148 @@
+import type { Strip } from '../../document/catalogue/index.js';
+import type { LightRuns } from '../../light/runs/index.js';
+import { addRails, networkBuilder, type Network, type NetworkBuilder, type RailEnds } from '../network/index.js';
+import { backsOf, type Carries } from './cores.js';
+import { groupLoads } from './group-loads.js';
+import type { Joint } from './joints.js';
+import type { WireEnd } from './wiring-plan.js';
+
+/** Nodes of the conductors at one place, plus first. */
+export type Conductors = readonly number[];
+
+/** A network, and where the parts of the design are in it. */
+export interface PlacedNetwork {
+  readonly network: Network;
+  /** By segment: its first load, how many groups it has, and its first rail. */
+  readonly firstLoad: Int32Array;
+  readonly groups: Int32Array;
+  readonly firstRail: Int32Array;
+  /** Loads of one group, a channel each, and rails side by side in a piece. */
+  readonly channels: number;
+  readonly rails: number;
+  /** By wire and by lead: the resistor of each of its conductors that carries power, joints and all. */
+  readonly wireCores: readonly (readonly number[])[];
+  readonly leadCores: readonly (readonly number[])[];
+  /** By supply: the resistor in each return, zone by zone, that switches it. */
+  readonly switches: readonly (readonly number[])[];
+  /** Where a meter can be held: terminals of supplies, ends of their leads zone by zone, ends of pieces. */
+  readonly supplies: readonly Conductors[];
+  readonly entries: readonly (readonly Conductors[])[];
+  readonly starts: readonly Conductors[];
+  readonly ends: readonly Conductors[];
+}
+
+/** What a network is made from besides the strip: wires with their ends and resistance, leads, supplies, a controller. */
+export interface Wiring {
+  readonly wires: readonly {
+    readonly ends: readonly [WireEnd, WireEnd];
+    readonly carries: Carries;
+    readonly supply: number;
+    readonly zone: number;
+    /** Out and back. */
+    readonly ohm: number;
+  }[];
+  readonly joint: Joint;
+  readonly leadOhm: number;
+  readonly supplyCount: number;
+  readonly voltageV: number;
+  readonly zones: number;
+  /** What switches the returns, and whether that sits before the lead or after it; null without. */
+  readonly switching: { readonly onOhm: number; readonly inside: boolean } | null;
+}
+
+/** One supply with its lead and what switches its returns. */
+interface Source {
+  readonly terminals: Conductors;
+  readonly lead: readonly number[];
+  readonly switches: readonly number[];
+  readonly entries: readonly Conductors[];
+}
+
+/**
+ * A supply’s plus goes by the lead to the entry. Its returns are switched before the lead, which then has a conductor for
+ * each, or after it, where one brings them all.
+ */
+const addSource = (builder: NetworkBuilder, backs: number, { leadOhm, voltageV, zones, switching }: Wiring): Source => {
+  const [minus, plus] = [builder.node(), builder.node()];
+  builder.source(minus, plus, voltageV, 0);
+  const entryPlus = builder.node();
+  const lead = [builder.resistor(plus, entryPlus, leadOhm / 2)];
+  const outputs = Array.from({ length: zones * backs }, () => builder.node());
+  const entries = Array.from({ length: zones }, (_, zone): Conductors => [
+    entryPlus,
+    ...outputs.slice(zone * backs, (zone + 1) * backs),
+  ]);
+  const terminals = [plus, minus];
+  if (switching !== null && !switching.inside) {
+    const switches = outputs.map((output) => builder.resistor(minus, output, leadOhm / 2 + switching.onOhm));
+    return { terminals, lead: [...lead, ...switches], switches, entries };
+  }
+  // One return for all: without a controller that is the whole of it.
+  if (switching === null && outputs.length === 1) {
+    const back = builder.resistor(minus, outputs[0]!, leadOhm / 2);
+    return { terminals, lead: [...lead, back], switches: [back], entries };
+  }
+  const joined = builder.node();
+  const back = builder.resistor(minus, joined, leadOhm / 2);
+  const switches = outputs.map((output) => builder.resistor(joined, output, switching?.onOhm ?? 0));
+  return { terminals, lead: [...lead, back], switches, entries };
+};
+
+/** Which conductors of both ends a wire joins, by what it carries. */
+const joinsOf = (carries: Carries, conductors: number): readonly (readonly [from: number, to: number])[] => {
+  switch (carries) {
+    case 'power':
+    case 'power-and-data':
+      return Array.from({ length: conductors }, (_, conductor) => [conductor, conductor] as const);
+    case 'plus':
+      return [[0, 0]];
+    case 'minus':
+      return [[1, 1]];
+    case 'link':
+      return [[1, 0]];
+    case 'data':
+      return [];
+  }
+};
+
+/** The network of a wired design: every group of LEDs on the copper of its piece, wires with their joints, leads, supplies. */
+export const networkOf = ({ segments }: Pick<LightRuns, 'segments'>, strip: Strip, wiring: Wiring): PlacedNetwork => {
+  const builder = networkBuilder();
+  const backs = backsOf(strip);
+  const loads = groupLoads(strip);
+  const sources = Array.from({ length: wiring.supplyCount }, () => addSource(builder, backs, wiring));
+  const groups = segments.map(({ lengthMm }) => Math.max(1, Math.round(lengthMm / strip.cutPitchMm)));
+  const pieces = segments.map(({ lengthMm }, piece): RailEnds =>
+    addRails(builder, {
+      groups: groups[piece]!,
+      loads,
+      backs,
+      railOhm: ((strip.trackOhmPerM / 2) * lengthMm) / 1000,
+    }),
+  );
+  const starts = pieces.map(({ start }) => start);
+  const ends = pieces.map(({ end }) => end);
+  const contactOhm = 2 * wiring.joint.ohm;
+  const wireCores = wiring.wires.map(({ ends: [from, to], carries, supply, zone, ohm }) => {
+    const at = (end: WireEnd): Conductors =>
+      end === 'lead' ? sources[supply - 1]!.entries[zone]! : (end.end === 'start' ? starts : ends)[end.piece]!;
+    return joinsOf(carries, 1 + backs).map(([one, other]) =>
+      builder.resistor(at(from)[one]!, at(to)[other]!, ohm / 2 + contactOhm),
+    );
+  });
+  return {
+    network: builder.build(),
+    firstLoad: Int32Array.from(pieces, ({ firstLoad }) => firstLoad),
+    groups: Int32Array.from(groups),
+    firstRail: Int32Array.from(pieces, ({ firstRail }) => firstRail),
+    channels: loads.length,
+    rails: 1 + backs,
+    wireCores,
+    leadCores: sources.map(({ lead }) => lead),
+    switches: sources.map(({ switches }) => switches),
+    supplies: sources.map(({ terminals }) => terminals),
+    entries: sources.map(({ entries }) => entries),
+    starts,
+    ends,
+  };
+};

@@ -1,0 +1,116 @@
+import { describe, expect, it } from '@jest/globals';
+import { demoDesigns } from '../../sign/demo/index.js';
+import type { PowerDesign } from '../../document/design/index.js';
+import { rowsOfStrip } from '../../testing/rows-of-strip.js';
+import { jointOf, joints } from './joints.js';
+import { planWiring } from './wiring-plan.js';
+import { straight } from './route.js';
+
+/** Rows 800 mm long one above the other, run there and back. */
+const rows = (count: number) =>
+  rowsOfStrip(
+    Array.from({ length: count }, () => 800),
+    100,
+    1000 / 60,
+  );
+const plan = (count: number, change: Partial<PowerDesign> = {}, longestMm = 5000) =>
+  planWiring({
+    runs: rows(count),
+    power: { ...demoDesigns.dispensary.power, ...change },
+    longestMm,
+    entry: [0, -50, 0],
+    router: straight,
+    data: false,
+  });
+const words = (wires: ReturnType<typeof plan>['wires']): readonly string[] =>
+  wires.map(({ from, to, injected }) => {
+    const name = (end: (typeof wires)[number]['from']): string =>
+      end === 'lead' ? 'lead' : `${end.piece + 1} ${end.end}`;
+    return `${name(from)} > ${name(to)}${injected ? ' +' : ''}`;
+  });
+
+describe('a wiring plan', () => {
+  it('goes from the lead to the first piece and on from end to start', () => {
+    const { chains, wires } = plan(3);
+    expect(chains).toEqual([[0, 1, 2]]);
+    expect(words(wires)).toEqual(['lead > 1 start', '1 end > 2 start', '2 end > 3 start']);
+    // Straight between the ends, with room for both joints.
+    expect(wires[0]!.lengthMm).toBeCloseTo(50 + 40, 9);
+    expect(wires[1]!.lengthMm).toBeCloseTo(100 + 40, 9);
+    expect(wires[1]!.route.path).toEqual([
+      [800, 0, 0],
+      [800, 100, 0],
+    ]);
+  });
+
+  it('feeds the far end too where both ends are fed, and an end only once', () => {
+    expect(words(plan(2, { feed: 'both-ends' }).wires)).toEqual([
+      'lead > 1 start',
+      '1 end > 2 start',
+      'lead > 2 end +',
+    ]);
+    const twice = plan(2, { feed: 'both-ends', injections: [{ piece: 2, end: 'end' }] });
+    expect(words(twice.wires)).toEqual(['lead > 1 start', '1 end > 2 start', 'lead > 2 end +']);
+  });
+
+  it('feeds besides where it is told to, and passes over pieces that are not there', () => {
+    const { wires } = plan(3, {
+      injections: [
+        { piece: 2, end: 'end' },
+        { piece: 9, end: 'start' },
+      ],
+    });
+    expect(words(wires)).toEqual(['lead > 1 start', '1 end > 2 start', '2 end > 3 start', 'lead > 2 end +']);
+  });
+
+  it('fed backward begins at the end of the last piece, and its far end is the first one’s start', () => {
+    const { chains, wires } = plan(3, { fedBackward: [1] });
+    expect(chains).toEqual([[2, 1, 0]]);
+    expect(words(wires)).toEqual(['lead > 3 end', '3 start > 2 end', '2 start > 1 end']);
+    expect(words(plan(3, { fedBackward: [1], feed: 'both-ends' }).wires).at(-1)).toBe('lead > 1 start +');
+    // Only the chain that is named is turned.
+    expect(words(plan(2, { fedBackward: [2], chainsBegin: [2] }).wires)).toEqual(['lead > 1 start', 'lead > 2 end']);
+  });
+
+  it('feeds a chain at its far end unasked where that lies much nearer, unless told otherwise; pixels never', () => {
+    // The lead comes in at the end of the third row.
+    const far = (change: Partial<PowerDesign>, data = false) =>
+      planWiring({
+        runs: rows(3),
+        power: { ...demoDesigns.dispensary.power, ...change },
+        longestMm: 5000,
+        entry: [830, 200, 0],
+        router: straight,
+        data,
+      });
+    expect(far({})).toMatchObject({ chains: [[2, 1, 0]], backward: [true] });
+    expect(words(far({}).wires)[0]).toBe('lead > 3 end');
+    expect(far({ fedForward: [1] })).toMatchObject({ chains: [[0, 1, 2]], backward: [false] });
+    expect(far({ feed: 'both-ends' }).backward).toEqual([false]);
+    expect(far({}, true).backward).toEqual([false]);
+    expect(far({ fedBackward: [1] }, true).backward).toEqual([true]);
+  });
+
+  it('has a chain of its own wherever the longest run asks for one', () => {
+    const { chains, wires } = plan(4, {}, 1700);
+    expect(chains).toEqual([
+      [0, 1],
+      [2, 3],
+    ]);
+    expect(words(wires).filter((wire) => wire.startsWith('lead'))).toEqual(['lead > 1 start', 'lead > 3 start']);
+    expect(wires.map(({ chain }) => chain)).toEqual([0, 0, 1, 1]);
+  });
+
+  it('of nothing is nothing', () => expect(plan(0)).toMatchObject({ chains: [], wires: [] }));
+});
+
+describe('joints', () => {
+  it('are each of a kind, with a resistance and a rating', () => {
+    expect(new Set(joints.map(({ kind }) => kind)).size).toBe(joints.length);
+    for (const { kind, ohm, ratedA, stripMm } of joints) {
+      expect(jointOf(kind).kind).toBe(kind);
+      expect([ohm > 0, ratedA >= 1, stripMm > 0]).toEqual([true, true, true]);
+    }
+    expect(jointOf('clip').ohm).toBeGreaterThan(jointOf('solder').ohm);
+  });
+});

@@ -1,5 +1,0 @@
-export { sides, type Block, type Box, type Side } from './box.js';
-export { exchangeAreas, type Exchange } from './exchange.js';
-export { parallelTable, perpendicularTable } from './form-factors.js';
-export { layPatches, patchHit, type Enclosure, type Panel } from './patches.js';
-export { settle, unsettled, type SettledLight } from './settle.js';

@@ -1,1 +1,0 @@
-export { repair, type Repaired, type RepairWish } from './repair.js';

@@ -1,0 +1,86 @@
+import type { HaloDesign } from '../../document/design/index.js';
+
+/** Six letters for the ferry’s ticket hall, 1500 mm long, 20 mm off a white wall. */
+export const curlew: HaloDesign = {
+  format: 'vitrum-design',
+  version: 1,
+  name: 'Curlew letters',
+  brief: {
+    text: 'CURLEW',
+    place: 'wall',
+    exposure: 'indoors',
+    ambient: 'shop',
+    readingDistanceMm: 4000,
+    hoursPerDay: 14,
+    light: { kind: 'white', cctK: 3000 },
+    leadExit: 'left',
+    leadLengthMm: 3000,
+    quantity: 1,
+    budget: 900,
+    outsideQuote: 1250,
+  },
+  assemblies: [
+    {
+      id: 'letters',
+      build: 'halo',
+      artwork: {
+        fontId: 'overpass-black',
+        capHeightMm: 252,
+        lineSpacing: 1.4,
+        tracking: 0.03,
+        align: 'centre',
+        toolId: 'bit-3',
+      },
+      letters: {
+        form: 'plate',
+        boardId: 'ply-12',
+        colour: '#20344a',
+        depthMm: 30,
+        wallMm: 1.5,
+        back: 'open',
+        backFinishId: 'matt-white',
+        standoffMm: 20,
+        wallId: 'white-wall',
+      },
+      posts: { diameterMm: 6, perPostKg: 1 },
+      light: {
+        stripId: 'zigzag-12v-120',
+        layout: 'outline',
+        standing: false,
+        setbackMm: 6,
+        lineCount: 1,
+        linePitchMm: 20,
+      },
+    },
+  ],
+  power: { supplyId: 'auto', supplyCount: 1, wireId: 'auto', headroomShare: 0.2, feed: 'both-ends' },
+};
+
+/** What “new job” asks for halo letters. */
+export interface NewHalo {
+  readonly name: string;
+  readonly text: string;
+  readonly capHeightMm: number;
+  readonly readingDistanceMm: number;
+}
+
+/** Halo letters to start from: plates, strip along the outline, as far off the wall as suits their height. */
+export const newHalo = ({ name, text, capHeightMm, readingDistanceMm }: NewHalo): HaloDesign => {
+  const [assembly] = curlew.assemblies;
+  return {
+    ...curlew,
+    name,
+    brief: { ...curlew.brief, text, readingDistanceMm, hoursPerDay: 10, budget: null, outsideQuote: null },
+    assemblies: [
+      {
+        ...assembly!,
+        artwork: { ...assembly!.artwork, capHeightMm },
+        letters: {
+          ...assembly!.letters,
+          standoffMm: Math.round(Math.min(40, Math.max(12, capHeightMm / 12))),
+        },
+        light: { ...assembly!.light, setbackMm: Math.round(Math.min(14, Math.max(4, capHeightMm / 24))) },
+      },
+    ],
+  };
+};

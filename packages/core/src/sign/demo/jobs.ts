@@ -1,0 +1,82 @@
+import type { Design } from '../../document/design/index.js';
+import { demoDesigns } from './designs.js';
+
+/** Where a job stands. */
+export const jobStatuses = ['quoted', 'designed', 'cutting', 'building', 'proved', 'delivered'] as const;
+export type JobStatus = (typeof jobStatuses)[number];
+
+/** A job of the demo shop; dates count from the day of seeding. */
+export interface DemoJob {
+  readonly slug: keyof typeof demoDesigns;
+  readonly customer: string;
+  readonly status: JobStatus;
+  readonly dueInDays: number;
+  readonly design: Design;
+}
+
+/** Jobs of Sallow Lane Signs, Port Sallow: all made up. */
+export const demoJobs: readonly DemoJob[] = [
+  {
+    slug: 'dispensary',
+    customer: 'Harbour Row Pharmacy',
+    status: 'designed',
+    dueInDays: 9,
+    design: demoDesigns.dispensary,
+  },
+  {
+    slug: 'ticket-hall',
+    customer: 'Port Sallow Ferries',
+    status: 'quoted',
+    dueInDays: 24,
+    design: demoDesigns['ticket-hall'],
+  },
+  {
+    slug: 'rye-and-salt',
+    customer: 'Rye & Salt, bakers',
+    status: 'cutting',
+    dueInDays: 4,
+    design: demoDesigns['rye-and-salt'],
+  },
+  {
+    slug: 'fish-counter',
+    customer: 'Quay Fish',
+    status: 'designed',
+    dueInDays: 17,
+    design: demoDesigns['fish-counter'],
+  },
+  {
+    slug: 'ferry-way',
+    customer: 'Port Sallow Ferries',
+    status: 'quoted',
+    dueInDays: 30,
+    design: demoDesigns['ferry-way'],
+  },
+  {
+    slug: 'slipway',
+    customer: 'The Slipway bar',
+    status: 'designed',
+    dueInDays: 13,
+    design: demoDesigns.slipway,
+  },
+  {
+    slug: 'net-loft',
+    customer: 'Port Sallow net loft',
+    status: 'quoted',
+    dueInDays: 35,
+    design: demoDesigns['net-loft'],
+  },
+  {
+    slug: 'curlew',
+    customer: 'Port Sallow Ferries',
+    status: 'building',
+    dueInDays: 6,
+    design: demoDesigns.curlew,
+  },
+  {
+    slug: 'tern',
+    customer: 'Tern café',
+    status: 'designed',
+    dueInDays: 20,
+    design: demoDesigns.tern,
+  },
+];

@@ -1,0 +1,166 @@
+import { beforeAll, describe, expect, it } from '@jest/globals';
+import type { FontBook } from '../../artwork/lettering/index.js';
+import { fontListings } from '../../artwork/lettering/index.js';
+import { shippedCatalogue } from '../../document/catalogue/index.js';
+import { demoDesigns } from '../demo/index.js';
+import { applyChange, readDesign, type Design, type DesignChange } from '../../document/design/index.js';
+import { seededRandom, type Random } from '../../base/maths/index.js';
+import { testFonts } from '../../testing/harness.js';
+import { createEvaluator, type Evaluation } from './index.js';
+
+let fonts: FontBook;
+beforeAll(async () => {
+  fonts = await testFonts();
+});
+
+const at = 'assemblies.0';
+const boxes = Object.values(demoDesigns).filter(({ assemblies: [assembly] }) => assembly?.build === 'lightbox');
+
+/** A valid design by chance: any demo with a handful of its fields changed, often to something unwise. */
+const anyDesign = (random: Random): Design => {
+  const pick = <T>(items: readonly T[]): T => items[Math.floor(random() * items.length)]!;
+  const between = (low: number, high: number): number => Math.round((low + random() * (high - low)) * 10) / 10;
+  const { strips, faces, boards, linings, films, supplies, controllers, wires, coatings, tools } = shippedCatalogue;
+  const coats = () => (random() < 0.5 ? [] : [{ coatingId: pick(coatings).id, coats: 1 + Math.floor(random() * 3) }]);
+  const changes: readonly (() => DesignChange)[] = [
+    () => [{ path: 'brief.text', value: pick(['', 'A', 'OPEN\nLATE', '漢字', ' \n ', 'Wwwwwwwwwwwwwwww', '&']) }],
+    () => [{ path: 'brief.exposure', value: pick(['indoors', 'damp', 'outdoors']) }],
+    () => [{ path: 'brief.ambient', value: pick(['noon', 'overcast', 'shop', 'evening', 'dark']) }],
+    () => [{ path: 'brief.readingDistanceMm', value: between(200, 60_000) }],
+    () => [
+      {
+        path: 'brief.light',
+        value: pick([
+          { kind: 'white', cctK: 1800 },
+          { kind: 'white', cctK: 6500 },
+          { kind: 'rgb', colour: '#00ff40' },
+          { kind: 'rgb', colour: '#000000' },
+        ]),
+      },
+    ],
+    () => [{ path: 'brief.leadExit', value: pick(['left', 'right', 'top', 'bottom', 'back']) }],
+    () => [{ path: 'brief.leadLengthMm', value: between(0, 50_000) }],
+    () => [{ path: 'brief.quantity', value: pick([1, 7, 1000]) }],
+    () => [{ path: 'brief.budget', value: pick([null, 0, 5000]) }],
+    () => [{ path: `${at}.artwork.fontId`, value: pick(fontListings).id }],
+    () => [{ path: `${at}.artwork.mode`, value: pick(['opaque-letters', 'lit-letters', 'coloured-letters']) }],
+    () => [{ path: `${at}.artwork.filmId`, value: pick(films).id }],
+    () => [{ path: `${at}.artwork.toolId`, value: pick(tools).id }],
+    () => [{ path: `${at}.artwork.capHeightMm`, value: between(2, 600) }],
+    () => [{ path: `${at}.artwork.tracking`, value: between(-0.5, 3) }],
+    () => [{ path: `${at}.artwork.drawing`, value: null }],
+    () => [{ path: `${at}.artwork.offsetXMm`, value: between(-900, 900) }],
+    () => [{ path: `${at}.case.sizeBy`, value: pick(['outside', 'face']) }],
+    () => [{ path: `${at}.case.widthMm`, value: between(40, 4000) }],
+    () => [{ path: `${at}.case.heightMm`, value: between(40, 2000) }],
+    () => [{ path: `${at}.case.depthInsideMm`, value: between(8, 400) }],
+    () => [{ path: `${at}.case.returnBoardId`, value: pick(boards.filter(({ uses }) => uses.includes('return'))).id }],
+    () => [{ path: `${at}.case.cornerJoint`, value: pick(['butt', 'mitre']) }],
+    () => [{ path: `${at}.case.retention`, value: pick(['rabbet', 'groove', 'laid-on']) }],
+    () => [{ path: `${at}.case.liningId`, value: pick(linings).id }],
+    () => [
+      {
+        path: `${at}.case.block`,
+        value: {
+          widthMm: between(10, 300),
+          heightMm: between(10, 200),
+          depthMm: between(5, 60),
+          offsetXMm: between(-200, 200),
+          offsetYMm: between(-80, 80),
+        },
+      },
+    ],
+    () => [{ path: `${at}.light.stripId`, value: pick(strips).id }],
+    () => [
+      { path: `${at}.light.layout`, value: pick(['rows', 'rim', 'block']) },
+      { path: `${at}.light.facing`, value: pick(['front', 'in', 'out', 'side']) },
+    ],
+    () => [{ path: `${at}.light.rowCount`, value: Math.floor(random() * 12) }],
+    () => [{ path: `${at}.light.turnCount`, value: 1 + Math.floor(random() * 3) }],
+    () => [{ path: `${at}.light.endMarginMm`, value: between(0, 300) }],
+    () => [{ path: `${at}.face.sheetId`, value: pick(faces).id }],
+    () => [{ path: `${at}.face.coats`, value: coats() }],
+    () => [{ path: `${at}.face.second`, value: { sheetId: pick(faces).id, gapMm: between(0, 80), coats: coats() } }],
+    () => [{ path: 'power.supplyId', value: pick(['auto', pick(supplies).id]) }],
+    () => [{ path: 'power.supplyCount', value: pick([1, 2, 20]) }],
+    () => [{ path: 'power.wireId', value: pick(['auto', pick(wires).id]) }],
+    () => [{ path: 'power.feed', value: pick(['one-end', 'both-ends']) }],
+    () => [{ path: 'power.source', value: pick(['mains', 'usb', 'battery']) }],
+    () => [{ path: 'power.arrangement', value: pick(['parallel', 'series-pairs']) }],
+    () => [{ path: 'power.seriesPairs', value: [{ first: 1, second: pick([1, 2, 3, 40]) }] }],
+    () => [{ path: 'power.zones', value: [{ pieces: pick([[1], [2, 9], [1, 2]]), level: between(0, 1) }] }],
+    () => [{ path: 'power.level', value: between(0, 1) }],
+    () => [{ path: 'power.controllerId', value: pick(['auto', 'none', 'moon', pick(controllers).id]) }],
+    () => [{ path: 'power.controllerPlace', value: pick(['supply', 'inside']) }],
+    () => [{ path: 'power.supplyPlace', value: pick(['outside', 'inside']) }],
+    () => [{ path: 'power.pixelCount', value: pick([0, 10, 10_000]) }],
+    () => [{ path: 'power.fedBackward', value: pick([[], [1], [7]]) }],
+    () => [{ path: 'brief.control', value: pick(['switch', 'knob', 'remote']) }],
+    () => [{ path: `${at}.case.vents`, value: pick([null, { count: 8, diameterMm: between(2, 20) }]) }],
+  ];
+  let design: Design = pick(boxes);
+  for (let change = 0; change < 6; change += 1) {
+    const changed = applyChange(design, pick(changes)());
+    if (!changed.ok) throw new Error(changed.problems[0]!.message);
+    design = changed.value;
+  }
+  return design;
+};
+
+/** Every number anywhere in plain data, with the way to it. */
+const numbersIn = (value: unknown, path: string, found: [string, number][] = []): [string, number][] => {
+  if (typeof value === 'number') found.push([path, value]);
+  else if (ArrayBuffer.isView(value)) {
+    const list = value as unknown as ArrayLike<number>;
+    for (let index = 0; index < list.length; index += 1)
+      if (!Number.isFinite(list[index])) found.push([`${path}[${index}]`, list[index]!]);
+  } else if (typeof value === 'object' && value !== null)
+    for (const [key, inner] of Object.entries(value)) numbersIn(inner, `${path}.${key}`, found);
+  return found;
+};
+
+/** Endless is a fair answer to “beyond which distance is it no longer seen”. */
+const mayBeEndless = /vanishesAtMm|dotsVanishAtMm|threshold/;
+
+const soundness = ({ figures, findings, glow, circuit, heat, cost, parts, runs }: Evaluation): readonly string[] => {
+  const all = numbersIn({ figures, findings, glow, circuit, heat, cost, parts, runs }, '');
+  return all
+    .filter(([path, value]) => Number.isNaN(value) || (!Number.isFinite(value) && !mayBeEndless.test(path)))
+    .map(([path, value]) => `${path} is ${value}`);
+};
+
+describe('any valid design', () => {
+  const random = seededRandom(404);
+  let built = 0;
+  const designs = Array.from({ length: 40 }, (_, index) => [index, anyDesign(random)] as const);
+
+  it.each(designs)('no. %d is either evaluated, every number of it sound, or refused with the field', (_, design) => {
+    const evaluator = createEvaluator(shippedCatalogue, fonts);
+    const result = evaluator.quick(design);
+    if (!result.ok) {
+      for (const { path, message } of result.problems) {
+        expect(path).toMatch(/^(assemblies\.0|power|brief)\./);
+        expect(message.length).toBeGreaterThan(10);
+      }
+      return;
+    }
+    const evaluation = result.value;
+    built += 1;
+    expect(soundness(evaluation)).toEqual([]);
+    expect(new Set(evaluation.findings.map(({ id }) => id)).size).toBe(evaluation.findings.length);
+    for (const { what, why, numbers, where } of evaluation.findings) {
+      expect(`${what} ${why}`).not.toMatch(/NaN|undefined|Infinity/);
+      expect(numbers.length).toBeGreaterThan(0);
+      if (where !== null) expect(where.rect.width).toBeGreaterThanOrEqual(0);
+    }
+    // Light is neither made nor lost.
+    if (evaluation.build !== 'lightbox') throw new Error('a change of fields changed the build');
+    const { emittedLm, outLm, absorbedFaceLm, absorbedCaseLm } = evaluation.glow.balance;
+    expect(Math.abs(outLm + absorbedFaceLm + absorbedCaseLm - emittedLm)).toBeLessThanOrEqual(1e-3 * emittedLm + 1e-9);
+    expect(evaluation.cost.perPiece).toBeGreaterThan(0);
+    expect(readDesign(JSON.parse(JSON.stringify(evaluation.design))).ok).toBe(true);
+  });
+
+  it('is evaluated more often than not: the rest is refused for what cannot be built', () =>
+    expect(built).toBeGreaterThan(12));
+});
