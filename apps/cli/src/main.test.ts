@@ -37,11 +37,14 @@ describe('vitrum', () => {
   it('evaluate --json is JSON with figures, findings and energy that balances', () => {
     const target = file('box.json', JSON.stringify(demoDesigns['ticket-hall']));
     const { stdout } = vitrum(['evaluate', target, '--json']);
-    const { figures, fluxBalance } = JSON.parse(stdout) as { figures: unknown[]; fluxBalance: Record<string, number> };
+    const { figures, assemblies } = JSON.parse(stdout) as {
+      figures: unknown[];
+      assemblies: { light: { balance: Record<string, number> } }[];
+    };
     expect(figures).toHaveLength(9);
+    const { balance } = assemblies[0]!.light;
     expect(
-      (fluxBalance['outLm']! + fluxBalance['absorbedFaceLm']! + fluxBalance['absorbedCaseLm']!) /
-        fluxBalance['emittedLm']!,
+      (balance['outLm']! + balance['absorbedFaceLm']! + balance['absorbedCaseLm']!) / balance['emittedLm']!,
     ).toBeCloseTo(1, 6);
   });
 

@@ -9,6 +9,7 @@ import {
   createEvaluator,
   demoDesigns,
   evaluate,
+  fieldsOf,
   fileName,
   fullGrid,
   lightMaps,
@@ -17,9 +18,11 @@ import {
   parseLength,
   printDesign,
   problemLine,
+  set,
   shippedCatalogue,
   takeDrawing,
   usualIntake,
+  type AnyAssembly,
   type Design,
   type Evaluation,
   type PackFile,
@@ -27,7 +30,7 @@ import {
   type Result,
 } from '@vitrum/core';
 import { shippedFonts } from './fonts.js';
-import { evaluationJson, evaluationText, findingsText } from './report.js';
+import { evaluationJson, evaluationText, findingsText, unknownFieldsText } from './report.js';
 
 const usage = `vitrum: illuminated signs, evaluated without a screen
 
@@ -129,8 +132,11 @@ const withDrawing = async (design: Design, options: Options): Promise<Design> =>
   const size = `${taken.widthMm.toFixed(1)} × ${taken.heightMm.toFixed(1)} mm`;
   const told = [size, ...(widthMm === null && !taken.sizeStated ? ['its size is not stated: give --width'] : [])];
   process.stderr.write(`${[...told, ...taken.changes, ...taken.notes].map((line) => `${file}: ${line}`).join('\n')}\n`);
-  return valueOr(applyChange(design, [{ path: 'assemblies.0.artwork.drawing', value: asArtwork(taken, name) }]), file);
+  return valueOr(applyChange(design, [set(artworkOfFirst.drawing, asArtwork(taken, name))]), file);
 };
+
+/** A drawing given to the command line takes the place of the text of the first assembly. */
+const artworkOfFirst = fieldsOf<AnyAssembly>('assemblies.0').artwork;
 
 const print = (text: string): void => void process.stdout.write(text.endsWith('\n') ? text : `${text}\n`);
 
@@ -151,8 +157,8 @@ const commands: Readonly<Record<string, (file: string | undefined, options: Opti
     return 0;
   },
   check: async (file) => {
-    const { findings } = await evaluateFile(file);
-    print(findingsText(findings));
+    const { findings, unknownFields } = await evaluateFile(file);
+    print([findingsText(findings), unknownFieldsText(unknownFields)].filter((text) => text !== '').join('\n'));
     return findings.some(({ severity }) => severity === 'stop') ? 1 : 0;
   },
   artwork: async (file, options) => {

@@ -31,7 +31,7 @@ describe('what crosses the wire', () => {
   it('the form of a new job starts with only its words missing', async () => {
     const form = new NewJobForm();
     expect(await wrongFields(form)).toEqual(['text']);
-    Object.assign(form, { text: 'OPEN', widthMm: 3, readingDistanceMm: 0.5 });
-    expect(await wrongFields(form)).toEqual(['widthMm', 'readingDistanceMm']);
+    Object.assign(form, { text: 'OPEN', sizesMm: { widthMm: 3, heightMm: 300 }, readingDistanceMm: 0.5 });
+    expect(await wrongFields(form)).toEqual(['sizesMm', 'readingDistanceMm']);
   });
 });

@@ -5,10 +5,13 @@ import {
   ArrayMaxSize,
   ArrayMinSize,
   IsArray,
+  IsInt,
   IsNumber,
   IsObject,
   IsString,
+  Max,
   MaxLength,
+  Min,
   ValidateNested,
 } from 'class-validator';
 
@@ -41,6 +44,11 @@ export class FaceOptionDto {
 
 /** What a sweep goes through. */
 export class SweepPlanDto {
+  @IsInt({ message: 'an assembly is named by its place in the list, from 0' })
+  @Min(0)
+  @Max(99)
+  assembly: number;
+
   @IsArray()
   @ArrayMinSize(1, { message: 'choose at least one depth' })
   @ArrayMaxSize(mostValues)

@@ -12,16 +12,47 @@ export {
   type Lettering,
   type TakenDrawing,
 } from './artwork/lettering/index.js';
-export { middleSplit, sectionAt } from './builds/index.js';
+export {
+  allBuilds,
+  buildOf,
+  middleSplit,
+  sizeProblems,
+  usualSizes,
+  type AnyBuild,
+  type Assembly,
+  type BoxResults,
+  type BuildName,
+  type FaceLitAssembly,
+  type FaceLitResults,
+  type Front,
+  type FrontShape,
+  type HaloAssembly,
+  type HaloResults,
+  type LetterArtwork,
+  type LetterAssembly,
+  type LetterLight,
+  type LetterResults,
+  type LightboxAssembly,
+  type NewJobAnswers,
+  type SizeQuestion,
+  type SliceDepth,
+  type TraceReport,
+} from './builds/index.js';
+export { inPlace, placed, placedOutline, placedRect, rectRound, unplaced, type Placing } from './base/placing/index.js';
+export { fieldsIn, frontOf, inDesign, type AnyAssembly, type AssemblyResults } from './judging/results/index.js';
 export * from './document/calibrate/index.js';
 export * from './document/catalogue/index.js';
 export { cornerWords } from './light/laying/index.js';
 export {
+  assemblyLabel,
   coreWords,
+  drivingStrip,
   hardestUsed,
   joints,
   limitedPowerWatts,
   ratingShare,
+  sameSegment,
+  segmentIndexOf,
   sourceOf,
   suitsDrive,
   supplyChoices,
@@ -36,7 +67,7 @@ export {
   type Probe,
   type Symptoms,
 } from './power/faults/index.js';
-export type { Carrier, Chain, Circuit, Joint, WireRun } from './power/circuit/index.js';
+export type { Carrier, Chain, Circuit, Joint, WireRun, WiredSegment } from './power/circuit/index.js';
 export type { Cost, CostLine } from './making/cost/index.js';
 export {
   benchDesign,
@@ -50,18 +81,52 @@ export {
 } from './sign/commissioning/index.js';
 export * from './sign/demo/index.js';
 export { wiringDiagram, type Diagram, type DiagramBox, type DiagramLink } from './power/diagram/index.js';
-export * from './document/design/index.js';
+export {
+  canonicalJson,
+  designFormat,
+  designVersion,
+  fieldsOf,
+  maxDesignCharacters,
+  mostAssemblies,
+  pathOf,
+  printDesign,
+  set,
+  valueAt as fieldValue,
+  type Ambient,
+  type AnyDesign,
+  type Brief,
+  type DesignChange,
+  type FieldChange,
+  type FieldRef,
+  type Fields,
+  type Frozen,
+  type Placement,
+  type PowerDesign,
+  type Reading,
+  type SegmentRef,
+} from './document/design/index.js';
+export {
+  addAssembly,
+  applyChange,
+  copyAssembly,
+  designJsonSchema,
+  parseDesign,
+  readDesign,
+  removeAssembly,
+  unknownFields,
+  type AssemblyAdded,
+  type Design,
+} from './sign/design/index.js';
 export {
   createEvaluator,
   evaluate,
   finish,
   stageNames,
-  type BoxEvaluation,
+  type AssemblyEvaluation,
   type Evaluation,
   type Evaluator,
-  type FaceLitEvaluation,
-  type HaloEvaluation,
   type StageName,
+  type TapeFigure,
 } from './sign/evaluate/index.js';
 export * from './files/exports/index.js';
 export type { Figure, FigureInput, FigureKind } from './judging/figures/index.js';
@@ -100,17 +165,16 @@ export type { GreyPicture } from './artwork/drawings/index.js';
 export type { Workability } from './artwork/workability/index.js';
 export type { Heat } from './power/heat/index.js';
 export type { Post, PostedPart } from './light/wall/index.js';
-export type { LetterRuns, LightRuns, Segment } from './light/runs/index.js';
+export type { LetterRuns, LightRuns, LightShare, Segment } from './light/runs/index.js';
 export { shareStructure, seededRandom, type Random } from './base/maths/index.js';
 export { measureLine } from './base/outlines/index.js';
 export type { Outline, Point, Rect, Ring } from './base/outlines/index.js';
 export type { Packing, PlacedPiece } from './making/packing/index.js';
 export type { BoughtPart, CutPart, Parts } from './making/parts/index.js';
-export * from './files/picture/index.js';
+export * from './sign/picture/index.js';
 export type { BuildList, Step } from './making/steps/index.js';
 export * from './base/result.js';
 export type { Section, SectionShape } from './light/section/index.js';
-export { traceCheck, type TraceReport } from './builds/lightbox/trace-check/index.js';
 export * from './sign/tryouts/index.js';
 export * from './base/units/index.js';
 export * from './session/index.js';

@@ -23,10 +23,8 @@ const loadFontFile = async (file: string): Promise<ArrayBuffer> => {
   return bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + bytes.byteLength);
 };
 
-const size = ({ geometry }: Evaluation): string =>
-  [geometry.outside.widthMm, geometry.outside.heightMm, geometry.outside.depthMm]
-    .map((value) => Math.round(value))
-    .join(' × ') + ' mm';
+const size = ({ bounds, depthMm }: Evaluation): string =>
+  [bounds.width, bounds.height, depthMm].map((value) => Math.round(value)).join(' × ') + ' mm';
 
 /** Evaluates designs on the server: for summaries in lists, with the same core as the page. */
 @Injectable()

@@ -102,7 +102,16 @@ describe('saving', () => {
     const job = await newJob('Measured', demoDesigns.slipway);
     const measured: Design = {
       ...demoDesigns.slipway,
-      power: { ...demoDesigns.slipway.power, zones: [{ pieces: [1, 2], level: 0.4 }], level: 0.5 },
+      power: {
+        ...demoDesigns.slipway.power,
+        zones: [
+          {
+            segments: [1, 2].map((segment) => ({ assembly: demoDesigns.slipway.assemblies[0]!.id, segment })),
+            level: 0.4,
+          },
+        ],
+        level: 0.5,
+      },
       proof: { readings: [{ id: 'full-amps', value: 4.19, on: '2026-11-26' }] },
     };
     await save(job, measured, job.head.hash).expect(200);
@@ -110,7 +119,7 @@ describe('saving', () => {
     expect(read.head.design).toEqual(measured);
     const odd = {
       ...measured,
-      power: { ...measured.power, zones: [{ pieces: [0], level: 2 }] },
+      power: { ...measured.power, zones: [{ segments: [{ assembly: 'box', segment: 0 }], level: 2 }] },
       proof: { readings: [{ id: 'full-amps', value: '4 A', on: 'today' }] },
     };
     const report = body<ProblemReport>(await save(job, odd, read.head.hash).expect(400));

@@ -1,6 +1,7 @@
 import type { JobListing, RevisionView, RevisionWithDesign } from '@vitrum/contract';
 import type { DesignSummary } from '@vitrum/contract';
 import type { jobs, revisions } from '../database/schema.js';
+import { designFromStore } from './stored-design.js';
 
 export type JobRow = typeof jobs.$inferSelect;
 export type RevisionRow = typeof revisions.$inferSelect;
@@ -27,5 +28,5 @@ export const revisionView = (row: Omit<RevisionRow, 'design' | 'summary'>): Revi
 
 export const revisionWithDesign = (row: RevisionRow): RevisionWithDesign => ({
   ...revisionView(row),
-  design: row.design,
+  design: designFromStore(row.design),
 });

@@ -6,6 +6,7 @@ import { badRequest } from '../common/problems.js';
 import { DatabaseService } from '../database/database.module.js';
 import { sweepPoints, sweeps } from '../database/schema.js';
 import { SweepQueue } from './sweep-queue.js';
+import { designFromStore } from '../jobs/stored-design.js';
 import { sweepView } from './sweep-views.js';
 
 /** The most combinations of one sweep on the server. */
@@ -33,7 +34,7 @@ export class SweepsService {
   async create(design: object, plan: SweepAxes): Promise<SweepView> {
     const read = readDesign(design);
     if (!read.ok) throw badRequest(read.problems.map(({ path, message }) => ({ path: `design.${path}`, message })));
-    const checked = checkAxes(plan, mostPoints);
+    const checked = checkAxes(plan, read.value, mostPoints);
     if (!checked.ok) throw badRequest(checked.problems.map(({ path, message }) => ({ path: `plan.${path}`, message })));
     const [row] = await this.database.db
       .insert(sweeps)
@@ -94,7 +95,14 @@ export class SweepsService {
         ),
       )
       .returning();
-    return row === undefined ? null : { id, design: row.design, plan: row.plan, done: row.done };
+    if (row === undefined) return null;
+    // A row of an older version has an older design in it, and names no assembly.
+    return {
+      id,
+      design: designFromStore(row.design),
+      plan: { ...row.plan, assembly: row.plan.assembly ?? 0 },
+      done: row.done,
+    };
   }
 
   /** Stores points from place `from` on; false when the sweep has been cancelled or taken by another runner. */

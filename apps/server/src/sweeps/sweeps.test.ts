@@ -28,9 +28,10 @@ const runner = () =>
     shop.app.get(EvaluationService),
   );
 const plan = {
+  assembly: 0,
   depthsMm: [60, 90, 120],
   rowCounts: [2, 4],
-  faces: faceOptions(shippedCatalogue).slice(0, 2),
+  faces: faceOptions(demoDesigns.dispensary, 0, shippedCatalogue).slice(0, 2),
   liningIds: ['matt-white'],
 };
 const create = async (change: object = {}): Promise<SweepView> =>

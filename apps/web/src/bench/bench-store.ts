@@ -17,7 +17,7 @@ interface BenchState {
   readonly evaluation: Evaluation | null;
 }
 
-const asDesigned: BenchSetting = { pieces: null, channel: null, level: 1, pixels: null };
+const asDesigned: BenchSetting = { segments: null, channel: null, level: 1, pixels: null };
 
 export const useBench = create<BenchState>(() => ({ setting: null, switchedOn: true, evaluation: null }));
 
@@ -53,8 +53,7 @@ export const connectBench = (thread: BenchThread, catalogue: Catalogue) => {
     set: (evaluation: Evaluation, change: Partial<BenchSetting>): void => {
       const setting = { ...(useBench.getState().setting ?? asDesigned), ...change };
       useBench.setState({ setting });
-      const pieces = evaluation.runs.segments.map(({ number }) => number);
-      waiting = benchDesign(evaluation.design, evaluation.circuit.channels, pieces, setting);
+      waiting = benchDesign(evaluation.design, evaluation.circuit.channels, evaluation.circuit.segments, setting);
       if (!busy) next();
     },
     switch: (switchedOn: boolean): void => useBench.setState({ switchedOn }),

@@ -20,8 +20,10 @@ const stand = () => {
 };
 const evaluation = {
   design: demoDesigns.slipway,
-  circuit: { channels: [{ name: 'red' }, { name: 'green' }, { name: 'blue' }] },
-  runs: { segments: [{ number: 1 }, { number: 2 }] },
+  circuit: {
+    channels: [{ name: 'red' }, { name: 'green' }, { name: 'blue' }],
+    segments: [{ ref: { assembly: 'box', segment: 1 } }, { ref: { assembly: 'box', segment: 2 } }],
+  },
 } as unknown as Evaluation;
 
 describe('the bench', () => {
@@ -45,9 +47,11 @@ describe('the bench', () => {
   it('gives the view back when it is left, whatever still comes in', () => {
     const { asked, thread, answer } = stand();
     const link = connectBench(thread, {} as never);
-    link.set(evaluation, { pieces: [2] });
+    link.set(evaluation, { segments: [{ assembly: 'box', segment: 2 }] });
     const [, request] = asked;
-    expect(request!.kind === 'evaluate' && request!.design.power.zones).toEqual([{ pieces: [1], level: 0 }]);
+    expect(request!.kind === 'evaluate' && request!.design.power.zones).toEqual([
+      { segments: [{ assembly: 'box', segment: 1 }], level: 0 },
+    ]);
     link.leave();
     answer({ kind: 'evaluated', id: request!.id, evaluation });
     expect(useBench.getState()).toMatchObject({ setting: null, evaluation: null });
@@ -90,8 +94,12 @@ describe('the meter', () => {
 describe('readings', () => {
   it('are found by the step they belong to, and dated where the user is', () => {
     const reading = { id: 'full-amps', value: 4.1, on: '2026-11-26' };
-    expect(readingOf({ proof: { readings: [reading] } }, 'full-amps')).toEqual(reading);
-    expect(readingOf({ proof: undefined }, 'full-amps')).toBeNull();
+    const one = { id: 'segment', at: { assembly: 'box', segment: 2 }, value: 0.4, on: '2026-11-26' };
+    const proof = { readings: [reading, one] };
+    expect(readingOf({ proof }, { id: 'full-amps', at: null })).toEqual(reading);
+    expect(readingOf({ proof }, { id: 'segment', at: { assembly: 'box', segment: 2 } })).toEqual(one);
+    expect(readingOf({ proof }, { id: 'segment', at: { assembly: 'sign', segment: 2 } })).toBeNull();
+    expect(readingOf({ proof: undefined }, { id: 'full-amps', at: null })).toBeNull();
     expect(dayOf(new Date(2026, 0, 5, 23, 59))).toBe('2026-01-05');
   });
 });

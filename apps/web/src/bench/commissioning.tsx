@@ -18,7 +18,7 @@ interface StepProps {
 
 /** A reading that was kept, beside what was computed. */
 const Kept = ({ evaluation, step }: Omit<StepProps, 'link'>) => {
-  const kept = readingOf(evaluation.design, step.id);
+  const kept = readingOf(evaluation.design, step);
   if (kept === null) return null;
   const verdict = judgeReading(step, kept.value);
   return (
@@ -33,7 +33,7 @@ const Kept = ({ evaluation, step }: Omit<StepProps, 'link'>) => {
         type="button"
         className="no-print underline"
         aria-label={`Strike out the reading of ${step.title}`}
-        onClick={() => strikeReading(step.id)}
+        onClick={() => strikeReading(step)}
       >
         strike
       </button>
@@ -48,7 +48,7 @@ const Entry = ({ evaluation, step, link }: StepProps) => {
   const submit = (event: FormEvent): void => {
     event.preventDefault();
     if (!Number.isFinite(value)) return;
-    keepReading(step.id, value);
+    keepReading(step, value);
     setText('');
   };
   return (
@@ -85,8 +85,8 @@ const stages: Readonly<Record<CommissionStep['stage'], string>> = {
 /** Putting a new piece to work step by step: what to do, what to expect, and what the real bench read. */
 export const Commissioning = ({ evaluation, link }: { readonly evaluation: Evaluation; readonly link: BenchLink }) => {
   const steps = useMemo(() => commissionSteps(evaluation), [evaluation]);
-  const done = steps.filter(({ id }) => readingOf(evaluation.design, id) !== null);
-  const off = done.filter((step) => judgeReading(step, readingOf(evaluation.design, step.id)!.value) !== 'fine');
+  const done = steps.filter((step) => readingOf(evaluation.design, step) !== null);
+  const off = done.filter((step) => judgeReading(step, readingOf(evaluation.design, step)!.value) !== 'fine');
   return (
     <section aria-label="Commissioning">
       <h3 className="mt-3 font-bold">Put it to work</h3>
@@ -96,7 +96,7 @@ export const Commissioning = ({ evaluation, link }: { readonly evaluation: Evalu
       </p>
       <ol>
         {steps.map((step, index) => (
-          <li key={step.id} className="border-b border-line py-1.5">
+          <li key={step.key} className="border-b border-line py-1.5">
             <p className="flex justify-between gap-2">
               <span className="font-semibold">
                 {(index === 0 || steps[index - 1]!.stage !== step.stage) && (

@@ -1,4 +1,4 @@
-import { temperatureAt, type Evaluation, type ThermometerPlace } from '@vitrum/core';
+import { buildOf, temperatureAt, type Evaluation, type ThermometerPlace } from '@vitrum/core';
 import { useEffect, useState } from 'react';
 import { useDocument } from '../document/document-store';
 import { useCatalogue } from '../job/catalogue-context';
@@ -8,11 +8,24 @@ import { LabelledChoice } from '../ui/labelled-choice';
 import { useBench } from './bench-store';
 import { meterLink, useMeter } from './meter-store';
 
-const thermometerPlaces: readonly { readonly value: ThermometerPlace; readonly label: string }[] = [
-  { value: 'strip', label: 'on the strip' },
-  { value: 'air', label: 'in the air inside' },
-  { value: 'face', label: 'on the face' },
-];
+const placeWords: Readonly<Record<ThermometerPlace, string>> = {
+  strip: 'on the strip',
+  air: 'in the air inside',
+  face: 'on the face',
+};
+
+/** Where a thermometer can be held in a sign: an assembly, and a place of it. */
+const thermometerPlaces = ({ assemblies }: Evaluation) =>
+  assemblies.flatMap((own, index) =>
+    buildOf(own).soakPoints.map(({ place }) => ({
+      own,
+      place,
+      option: {
+        value: `${index} ${place}`,
+        label: own.label === '' ? placeWords[place] : `${own.label}, ${placeWords[place]}`,
+      },
+    })),
+  );
 
 const Display = ({ label, children }: { readonly label: string; readonly children: string }) => (
   <p
@@ -105,19 +118,22 @@ const Meter = () => {
 /** A thermometer that warms as the piece does. */
 const Thermometer = ({ evaluation }: { readonly evaluation: Evaluation }) => {
   const { switchedOn, evaluation: set } = useBench();
-  const [place, setPlace] = useState<ThermometerPlace>('strip');
+  const places = thermometerPlaces(evaluation);
+  const [chosen, setChosen] = useState('');
   const [minutes, setMinutes] = useState(60);
   const full = evaluation.circuit.watts;
   const now = (set ?? evaluation).circuit.setWatts;
   const share = switchedOn && full > 0 ? Math.min(1, now / full) : 0;
-  const { low, high } = temperatureAt(evaluation.heat, place, minutes, share);
+  const held = places.find(({ option }) => option.value === chosen) ?? places[0];
+  if (held === undefined) return null;
+  const { low, high } = temperatureAt(held.own.heat, held.place, minutes, share);
   return (
     <div className="space-y-2">
       <LabelledChoice
         label="Thermometer"
-        value={place}
-        onChoose={setPlace}
-        options={thermometerPlaces.filter(({ value }) => evaluation.build !== 'halo' || value === 'strip')}
+        value={held.option.value}
+        onChoose={setChosen}
+        options={places.map(({ option }) => option)}
       />
       <label className="block text-[13px]">
         {minutes} minutes after it went on

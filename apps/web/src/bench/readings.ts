@@ -1,14 +1,22 @@
-import type { Design } from '@vitrum/core';
+import { inDesign, set, type CommissionStep, type Design } from '@vitrum/core';
 import { changeDesign, useDocument } from '../document/document-store';
 
 type Reading = NonNullable<Design['proof']>['readings'][number];
 
-/** The reading kept for a step of commissioning. */
-export const readingOf = ({ proof }: Pick<Design, 'proof'>, id: string): Reading | null =>
-  proof?.readings.find((reading) => reading.id === id) ?? null;
+/** What was measured, and where. */
+export type ReadingKey = Pick<CommissionStep, 'id' | 'at'>;
 
-const without = ({ proof }: Pick<Design, 'proof'>, id: string): readonly Reading[] =>
-  (proof?.readings ?? []).filter((reading) => reading.id !== id);
+const isOf =
+  ({ id, at }: ReadingKey) =>
+  (reading: Reading): boolean =>
+    reading.id === id && reading.at?.assembly === at?.assembly && reading.at?.segment === at?.segment;
+
+/** The reading kept for a step of commissioning. */
+export const readingOf = ({ proof }: Pick<Design, 'proof'>, key: ReadingKey): Reading | null =>
+  proof?.readings.find(isOf(key)) ?? null;
+
+const without = ({ proof }: Pick<Design, 'proof'>, key: ReadingKey): readonly Reading[] =>
+  (proof?.readings ?? []).filter((reading) => !isOf(key)(reading));
 
 /** The day as 2030-01-31, where the user is. */
 export const dayOf = (now: Date): string =>
@@ -17,11 +25,14 @@ export const dayOf = (now: Date): string =>
 /** Changes the readings as they are now in the document. */
 const changeReadings = (edit: (design: Design) => readonly Reading[]): void => {
   const { design } = useDocument.getState();
-  if (design !== null) changeDesign([{ path: 'proof', value: { ...design.proof, readings: edit(design) } }]);
+  if (design !== null) changeDesign([set(inDesign.proof, { ...design.proof, readings: edit(design) })]);
 };
 
 /** Keeps a reading with the job; a newer one takes its place. */
-export const keepReading = (id: string, value: number): void =>
-  changeReadings((design) => [...without(design, id), { id, value, on: dayOf(new Date()) }]);
+export const keepReading = ({ id, at }: ReadingKey, value: number): void =>
+  changeReadings((design) => [
+    ...without(design, { id, at }),
+    { id, ...(at === null ? {} : { at }), value, on: dayOf(new Date()) },
+  ]);
 
-export const strikeReading = (id: string): void => changeReadings((design) => without(design, id));
+export const strikeReading = (key: ReadingKey): void => changeReadings((design) => without(design, key));

@@ -1,15 +1,4 @@
-import type {
-  BoxEvaluation,
-  Catalogue,
-  Design,
-  Evaluation,
-  FaceLitEvaluation,
-  Finding,
-  HaloEvaluation,
-  Problem,
-  SessionReply,
-  SessionRequest,
-} from '@vitrum/core';
+import type { Catalogue, Design, Evaluation, Finding, Problem, SessionReply, SessionRequest } from '@vitrum/core';
 import { create } from 'zustand';
 
 interface EvaluationState {
@@ -27,22 +16,6 @@ export const useEvaluation = create<EvaluationState>(() => ({
   problems: [],
   crash: null,
 }));
-
-/** The evaluation when it is that of a light box. */
-export const useBoxEvaluation = (): BoxEvaluation | null =>
-  useEvaluation(({ evaluation }) => (evaluation?.build === 'lightbox' ? evaluation : null));
-
-/** The evaluation when it is that of halo letters. */
-export const useHaloEvaluation = (): HaloEvaluation | null =>
-  useEvaluation(({ evaluation }) => (evaluation?.build === 'halo' ? evaluation : null));
-
-/** The evaluation when it is that of face-lit letters. */
-export const useFaceLitEvaluation = (): FaceLitEvaluation | null =>
-  useEvaluation(({ evaluation }) => (evaluation?.build === 'face-lit' ? evaluation : null));
-
-/** The evaluation when strip is laid in letters. */
-export const useLetterEvaluation = (): HaloEvaluation | FaceLitEvaluation | null =>
-  useEvaluation(({ evaluation }) => (evaluation === null || evaluation.build === 'lightbox' ? null : evaluation));
 
 /** The part of a worker that is used; tests bring a stand-in. */
 export interface Thread {

@@ -1,3 +1,4 @@
+import { set, type FieldRef } from '@vitrum/core';
 import { useId } from 'react';
 import { changeDesign } from '../document/document-store';
 import { FieldRow, fieldLook } from './field-row';
@@ -9,13 +10,13 @@ interface ColourFieldProps {
   readonly choices: readonly { readonly value: string; readonly label: string }[];
   readonly onChoose: (choice: string) => void;
   /** Where a mixed colour is stored; null while a white is chosen. */
-  readonly colourPath: string | null;
+  readonly colourField: FieldRef<string> | null;
 }
 
 /** A colour stored at a place of the design. */
-export const ColourInput = ({ label, path }: { readonly label: string; readonly path: string }) => {
+export const ColourInput = ({ label, field }: { readonly label: string; readonly field: FieldRef<string> }) => {
   const id = useId();
-  const colour = useDesignValue(path) as string;
+  const colour = useDesignValue(field) ?? '#000000';
   return (
     <FieldRow id={id} label={label}>
       <input
@@ -23,14 +24,14 @@ export const ColourInput = ({ label, path }: { readonly label: string; readonly 
         type="color"
         className="h-8 w-36 rounded-[3px] border border-line bg-sheet"
         value={colour}
-        onChange={(event) => void changeDesign([{ path, value: event.target.value }])}
+        onChange={(event) => void changeDesign([set(field, event.target.value)])}
       />
     </FieldRow>
   );
 };
 
 /** A white of the usual temperatures, or a colour mixed from red, green and blue. */
-export const ColourField = ({ label, value, choices, onChoose, colourPath }: ColourFieldProps) => {
+export const ColourField = ({ label, value, choices, onChoose, colourField }: ColourFieldProps) => {
   const id = useId();
   const known = choices.some((choice) => choice.value === value);
   return (
@@ -45,7 +46,7 @@ export const ColourField = ({ label, value, choices, onChoose, colourPath }: Col
           ))}
         </select>
       </FieldRow>
-      {colourPath !== null && <ColourInput label="Colour" path={colourPath} />}
+      {colourField !== null && <ColourInput label="Colour" field={colourField} />}
     </>
   );
 };

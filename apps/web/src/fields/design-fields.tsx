@@ -1,52 +1,48 @@
-import { formatLength, parseLength } from '@vitrum/core';
+import { fieldValue, formatLength, parseLength, pathOf, type FieldRef } from '@vitrum/core';
 import { useId, type ReactNode } from 'react';
 import { changeDesign, useDocument } from '../document/document-store';
 import { useView } from '../view/view-store';
 import { FieldRow, fieldLook } from './field-row';
 import { TypedField } from './typed-field';
 
-/** The stored value at a dotted path of the open design. */
-export const useDesignValue = (path: string): unknown =>
-  useDocument(({ design }) =>
-    path
-      .split('.')
-      .reduce<unknown>((value, key) => (value as Record<string, unknown> | null | undefined)?.[key], design),
-  );
+/** The stored value of a field of the open design. */
+export const useDesignValue = <Value,>(field: FieldRef<Value>): Value | undefined =>
+  useDocument(({ design }) => fieldValue(design, field));
 
 /** Sets one field of the open design; returns the problem with it, or null. */
-const setField = (path: string, value: unknown): string | null => {
-  const [problem] = changeDesign([{ path, value }]);
+const setField = (field: FieldRef, value: unknown): string | null => {
+  const [problem] = changeDesign([{ path: pathOf(field), value }]);
   return problem?.message ?? null;
 };
 
-interface FieldProps {
+interface FieldProps<Value> {
   readonly label: string;
-  readonly path: string;
+  readonly field: FieldRef<Value>;
   readonly hint?: ReactNode;
 }
 
 const nudgeMm = { mm: 1, in: 25.4 / 32 } as const;
 
 /** A length, typed in any unit with fractions and arithmetic, shown in the user's unit. */
-export const LengthField = ({ label, path, hint }: FieldProps) => {
-  const mm = useDesignValue(path) as number;
+export const LengthField = ({ label, field, hint }: FieldProps<number>) => {
+  const mm = useDesignValue(field) as number;
   const unit = useView((view) => view.unit);
   const save = (text: string): string | null => {
     const parsed = parseLength(text, unit);
-    return parsed.ok ? setField(path, parsed.value) : (parsed.problems[0]?.message ?? 'not a length');
+    return parsed.ok ? setField(field, parsed.value) : (parsed.problems[0]?.message ?? 'not a length');
   };
   return (
     <TypedField
       label={label}
       stored={formatLength(mm, unit)}
       save={save}
-      nudge={(steps) => void setField(path, mm + steps * nudgeMm[unit])}
+      nudge={(steps) => void setField(field, mm + steps * nudgeMm[unit])}
       hint={hint}
     />
   );
 };
 
-interface NumberFieldProps extends FieldProps {
+interface NumberFieldProps extends FieldProps<number | null | undefined> {
   readonly unit?: string;
   readonly step?: number;
   /** Empty means: none was named. */
@@ -60,7 +56,7 @@ interface NumberFieldProps extends FieldProps {
 /** A plain number with its unit. */
 export const NumberField = ({
   label,
-  path,
+  field,
   hint,
   unit = '',
   step = 1,
@@ -68,27 +64,27 @@ export const NumberField = ({
   scale = 1,
   otherwise,
 }: NumberFieldProps) => {
-  const value = (useDesignValue(path) ?? otherwise ?? null) as number | null;
+  const value = (useDesignValue(field) ?? otherwise ?? null) as number | null;
   const shown = value === null ? '' : `${Math.round(value * scale * 1000) / 1000}${unit === '' ? '' : ` ${unit}`}`;
   const save = (text: string): string | null => {
     const bare = text.replace(unit, '').replace(',', '.').trim();
-    if (bare === '') return optional ? setField(path, null) : 'type a number';
+    if (bare === '') return optional ? setField(field, null) : 'type a number';
     const number = Number(bare);
-    return Number.isFinite(number) ? setField(path, number / scale) : `“${text}” is not a number`;
+    return Number.isFinite(number) ? setField(field, number / scale) : `“${text}” is not a number`;
   };
   return (
     <TypedField
       label={label}
       stored={shown}
       save={save}
-      nudge={(steps) => void setField(path, Math.round(((value ?? 0) * scale + steps * step) * 1000) / 1000 / scale)}
+      nudge={(steps) => void setField(field, Math.round(((value ?? 0) * scale + steps * step) * 1000) / 1000 / scale)}
       hint={hint}
       inputMode="decimal"
     />
   );
 };
 
-interface ChoiceFieldProps extends FieldProps {
+interface ChoiceFieldProps extends FieldProps<string | number | boolean | null | undefined> {
   readonly choices: readonly { readonly value: string; readonly label: string }[];
   /** The stored value for a choice; by default the choice itself. */
   readonly toStored?: (choice: string) => unknown;
@@ -101,7 +97,7 @@ interface ChoiceFieldProps extends FieldProps {
 /** One of a few, or of a catalogue. */
 export const ChoiceField = ({
   label,
-  path,
+  field,
   hint,
   choices,
   toStored = (choice) => choice,
@@ -109,7 +105,7 @@ export const ChoiceField = ({
   wide = false,
 }: ChoiceFieldProps) => {
   const id = useId();
-  const stored = useDesignValue(path) as string | number | boolean | null | undefined;
+  const stored = useDesignValue(field) as string | number | boolean | null | undefined;
   const value = String(stored ?? otherwise);
   const known = choices.some((choice) => choice.value === value);
   return (
@@ -118,7 +114,7 @@ export const ChoiceField = ({
         id={id}
         className={`${fieldLook} ${wide ? 'w-full' : 'min-w-0'}`}
         value={value}
-        onChange={(event) => void setField(path, toStored(event.target.value))}
+        onChange={(event) => void setField(field, toStored(event.target.value))}
       >
         {!known && <option value={value}>{value} (not in the catalogue)</option>}
         {choices.map((choice) => (
@@ -132,9 +128,9 @@ export const ChoiceField = ({
 };
 
 /** Words that may run over lines; every keystroke counts, so that the piece lights as one types. */
-export const WordsField = ({ label, path, hint }: FieldProps) => {
+export const WordsField = ({ label, field, hint }: FieldProps<string | undefined>) => {
   const id = useId();
-  const value = useDesignValue(path) as string;
+  const value = useDesignValue(field) as string;
   return (
     <FieldRow id={id} label={label} hint={hint} stacked>
       <textarea
@@ -143,7 +139,7 @@ export const WordsField = ({ label, path, hint }: FieldProps) => {
         maxLength={200}
         className={`${fieldLook} w-full resize-y`}
         value={value}
-        onChange={(event) => void setField(path, event.target.value)}
+        onChange={(event) => void setField(field, event.target.value)}
       />
     </FieldRow>
   );

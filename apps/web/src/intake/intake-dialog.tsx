@@ -3,7 +3,7 @@ import {
   formatLength,
   parseLength,
   usualIntake,
-  type Artwork,
+  type AnyAssembly,
   type DrawingFile,
   type IntakeOptions,
   type Point,
@@ -150,7 +150,7 @@ const WishFields = ({ file, layers, options, onWish }: WishFieldsProps) => (
 
 interface IntakeDialogProps {
   readonly file: DrawingFile;
-  readonly onUse: (drawing: NonNullable<Artwork['drawing']>) => void;
+  readonly onUse: (drawing: NonNullable<AnyAssembly['artwork']['drawing']>) => void;
   readonly onClose: () => void;
 }
 

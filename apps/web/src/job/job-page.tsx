@@ -4,6 +4,7 @@ import { Navigate, useParams } from 'react-router';
 import { getCatalogue, getJob, saveDesign } from '../api/jobs';
 import { ApiError } from '../api/client';
 import { startAutosave } from '../document/autosave';
+import { selectAssembly } from '../document/selection';
 import { openDocument, useDocument } from '../document/document-store';
 import { readDraft } from '../document/drafts';
 import { startEvaluation } from '../evaluation/link';
@@ -14,16 +15,16 @@ import { SheetDialog } from '../ui/sheet-dialog';
 import { markVisited, useView } from '../view/view-store';
 import { CatalogueContext } from './catalogue-context';
 import { ConflictDialog } from './conflict-dialog';
-import { FiguresTape } from './figures-tape';
+import { FiguresTape } from '../figures/figures-tape';
 import { JobHeader } from './job-header';
-import { LitView } from './lit-view';
-import { SheetLayout } from './sheet-layout';
-import { Slice } from './slice';
-import { StepPanel } from './step-panel';
-import { isWorkStep } from './step-names';
+import { LitView } from '../lamp-room/lit-view';
+import { SheetLayout } from '../drawings/sheet-layout';
+import { Slice } from '../slice/slice';
+import { StepPanel } from '../steps/step-panel';
+import { isWorkStep } from '../steps/step-names';
 import { keys, useShortcuts } from './use-shortcuts';
-import { WiringDiagram } from './wiring-diagram';
-import { WorkLine } from './work-line';
+import { WiringDiagram } from '../drawings/wiring-diagram';
+import { WorkLine } from '../steps/work-line';
 
 const after = (ms: number, work: () => void): (() => void) => {
   const timer = setTimeout(work, ms);
@@ -42,6 +43,7 @@ const useOpenJob = (jobId: string) => {
   useEffect(() => {
     if (job === undefined) return undefined;
     const draft = readDraft(localStorage, jobId);
+    selectAssembly(null);
     openDocument(jobId, job.head, draft?.design ?? null, draft?.basedOn ?? job.head.hash);
     return startAutosave({ storage: localStorage, save: saveDesign, after });
   }, [job, jobId]);

@@ -1,8 +1,9 @@
 import { useEffect } from 'react';
 import { useNavigate } from 'react-router';
+import { selectNext } from '../document/selection';
 import { redo, undo } from '../document/document-store';
 import { toggleOverlay, useView } from '../view/view-store';
-import { workSteps } from './step-names';
+import { workSteps } from '../steps/step-names';
 
 /** Our keys, told to whoever presses ?. */
 export const keys: readonly (readonly [string, string])[] = [
@@ -10,6 +11,7 @@ export const keys: readonly (readonly [string, string])[] = [
   ['L', 'lights on or off'],
   ['S', 'strip over the piece'],
   ['F', 'false colour'],
+  ['A', 'the next assembly; with Shift the one before'],
   ['Ctrl Z', 'undo'],
   ['Ctrl Shift Z', 'redo'],
   ['arrows', 'in a length field or on a handle: by 1 mm; with Shift by 10'],
@@ -38,6 +40,7 @@ export const useShortcuts = (jobId: string, onHelp: () => void): void => {
       else if (event.key.toLowerCase() === 'l') useView.setState(({ lit }) => ({ lit: !lit }));
       else if (event.key.toLowerCase() === 's') toggleOverlay('strip');
       else if (event.key.toLowerCase() === 'f') toggleOverlay('false-colour');
+      else if (event.key.toLowerCase() === 'a') selectNext(event.shiftKey ? -1 : 1);
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);

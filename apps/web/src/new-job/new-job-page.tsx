@@ -1,7 +1,16 @@
 import { NewJobForm } from '@vitrum/contract';
-import { formatLength, newFaceLit, newHalo, newLightbox, parseLength } from '@vitrum/core';
+import {
+  allBuilds,
+  buildOf,
+  formatLength,
+  newDesign,
+  parseLength,
+  sizeProblems,
+  usualSizes,
+  type SizeQuestion,
+} from '@vitrum/core';
 import { validate } from 'class-validator';
-import { useEffect, useState, type FormEvent } from 'react';
+import { Fragment, useEffect, useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { createJob } from '../api/jobs';
 import { FieldRow, fieldLook } from '../fields/field-row';
@@ -10,50 +19,41 @@ import { PageHeader } from '../pages/page-header';
 import { Button } from '../ui/button';
 import { useView } from '../view/view-store';
 
-type Problems = Readonly<Partial<Record<keyof NewJobForm | 'server', string>>>;
+type Problems = Readonly<Record<string, string>>;
 
+/** What is wrong, by the field; a size by the name of its question. */
 const check = async (form: NewJobForm): Promise<Problems> => {
   const errors = await validate(form);
-  return Object.fromEntries(errors.map(({ property, constraints }) => [property, Object.values(constraints ?? {})[0]]));
+  const fields = errors.map(({ property, constraints }) => [property, Object.values(constraints ?? {})[0] ?? '']);
+  return { ...Object.fromEntries(fields), ...sizeProblems(buildOf(form).sizes, form.sizesMm) };
 };
 
 const jobName = (text: string): string => text.replace(/\s+/g, ' ').trim().slice(0, 60) || 'New sign';
 
-const builds = [
-  { build: 'lightbox', name: 'Light box', detail: 'a case with a diffusing face, LEDs in rows or round the rim' },
-  { build: 'halo', name: 'Halo letters', detail: 'letters held off the wall, glowing on it' },
-  { build: 'face-lit', name: 'Face-lit letters', detail: 'letter-shaped cases with glowing faces' },
-  { build: null, name: 'Edge-lit panel', detail: 'clear sheet, engraved, lit from its edge' },
-  { build: null, name: 'Strip in a channel', detail: 'strip or tube in a routed groove' },
-  { build: null, name: 'Layered scene', detail: 'cut sheets on spacers, lit from behind' },
-  { build: null, name: 'Display frame', detail: 'a frame that lights a print or a mirror' },
-] as const;
-
 interface BuildChoiceProps {
-  readonly chosen: NewJobForm['build'];
-  readonly onChoose: (build: NewJobForm['build']) => void;
+  readonly chosen: string;
+  readonly onChoose: (build: string) => void;
 }
 
 const BuildChoice = ({ chosen, onChoose }: BuildChoiceProps) => (
   <fieldset className="mb-5">
     <legend className="mb-1.5 font-bold">What is it?</legend>
     <div className="grid grid-cols-2 gap-2 sm:grid-cols-3">
-      {builds.map(({ build, name, detail }) => (
+      {allBuilds.map(({ name: build, words: { name, detail } }) => (
         <label
-          key={name}
-          className={`flex gap-2 border px-3 py-2 ${build === chosen ? 'border-ink bg-sheet' : 'border-line'} ${build === null ? 'text-soft' : ''}`}
+          key={build}
+          className={`flex gap-2 border px-3 py-2 ${build === chosen ? 'border-ink bg-sheet' : 'border-line'}`}
         >
           <input
             type="radio"
             name="build"
             checked={build === chosen}
-            disabled={build === null}
-            onChange={() => build !== null && onChoose(build)}
+            onChange={() => onChoose(build)}
             className="mt-1 accent-[var(--ink)]"
           />
           <span>
             <span className="block font-semibold">{name}</span>
-            <span className="block text-xs text-soft">{build === null ? 'not in this version' : detail}</span>
+            <span className="block text-xs text-soft">{detail}</span>
           </span>
         </label>
       ))}
@@ -78,17 +78,18 @@ export const NewJobPage = () => {
     // What was wrong with a field is forgotten as soon as it is changed.
     setProblems((now) => Object.fromEntries(Object.entries(now).filter(([key]) => !(key in part))));
   };
-  const length = (key: 'widthMm' | 'heightMm' | 'capHeightMm' | 'readingDistanceMm', label: string, hint?: string) => (
-    <>
+  const { sizes, words } = buildOf(form);
+  const lengthField = (key: string, label: string, mm: number, save: (mm: number) => void, hint?: string) => (
+    <Fragment key={`${form.build} ${key}`}>
       <TypedField
         label={label}
         hint={hint}
-        stored={formatLength(form[key], unit)}
+        stored={formatLength(mm, unit)}
         save={(text) => {
           const parsed = parseLength(text, unit);
           setMistyped((now) => ({ ...now, [key]: !parsed.ok }));
           if (!parsed.ok) return parsed.problems[0]?.message ?? 'not a length';
-          set({ [key]: key === 'readingDistanceMm' ? Math.round(parsed.value) : parsed.value });
+          save(parsed.value);
           return null;
         }}
       />
@@ -97,8 +98,23 @@ export const NewJobPage = () => {
           {problems[key]}
         </p>
       )}
-    </>
+    </Fragment>
   );
+  const sizeField = ({ id, label, hint }: SizeQuestion) =>
+    lengthField(
+      id,
+      label,
+      form.sizesMm[id] ?? 0,
+      (mm) => {
+        set({ sizesMm: { ...form.sizesMm, [id]: mm } });
+        setProblems(({ [id]: _, ...others }) => others);
+      },
+      hint,
+    );
+  const choose = (build: string): void => {
+    set({ build, sizesMm: usualSizes(buildOf({ build }).sizes) });
+    setMistyped({});
+  };
   const submit = async (event: FormEvent): Promise<void> => {
     event.preventDefault();
     const wrong = await check(form);
@@ -107,7 +123,7 @@ export const NewJobPage = () => {
     setBusy(true);
     try {
       const name = jobName(form.text);
-      const design = { lightbox: newLightbox, halo: newHalo, 'face-lit': newFaceLit }[form.build]({ ...form, name });
+      const design = newDesign(form.build, { ...form, name });
       const job = await createJob(name, design);
       void navigate(`/jobs/${job.id}/case`);
     } catch (error) {
@@ -121,7 +137,7 @@ export const NewJobPage = () => {
       <main className="mx-auto max-w-2xl px-5 py-6">
         <h1 className="mb-4 text-2xl font-bold">New job</h1>
         <form onSubmit={(event) => void submit(event)} noValidate>
-          <BuildChoice chosen={form.build} onChoose={(build) => set({ build })} />
+          <BuildChoice chosen={form.build} onChoose={choose} />
           <fieldset className="mb-4">
             <legend className="mb-1 font-bold">What does it say?</legend>
             <FieldRow id="says" label="The sign says" problem={problems.text ?? null} stacked>
@@ -135,23 +151,16 @@ export const NewJobPage = () => {
             </FieldRow>
           </fieldset>
           <fieldset className="mb-4">
-            <legend className="mb-1 font-bold">
-              {form.build !== 'lightbox' ? 'How tall are the letters?' : 'How large is it outside?'}
-            </legend>
-            {form.build !== 'lightbox' ? (
-              length('capHeightMm', 'Cap height', 'of a capital H; a drawing can take their place in the step Artwork')
-            ) : (
-              <>
-                {length('widthMm', 'Width')}
-                {length('heightMm', 'Height')}
-              </>
-            )}
+            <legend className="mb-1 font-bold">{words.sizesAsk}</legend>
+            {sizes.map(sizeField)}
           </fieldset>
           <fieldset className="mb-5">
             <legend className="mb-1 font-bold">From how far is it read?</legend>
-            {length(
+            {lengthField(
               'readingDistanceMm',
               'Nearest distance',
+              form.readingDistanceMm,
+              (mm) => set({ readingDistanceMm: Math.round(mm) }),
               'LEDs must not show one by one from there; “3 m”, “10ft” and arithmetic are understood',
             )}
           </fieldset>

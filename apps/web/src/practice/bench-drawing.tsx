@@ -68,13 +68,13 @@ export const BenchDrawing = ({ drawing, lights, tints = [], held, onHold, shownP
           />
         </g>
       ))}
-      {drawing.pieces.map(({ number, path }, piece) => {
+      {drawing.pieces.map(({ label, path }, piece) => {
         const light = lights[piece] ?? new Float64Array(1);
         const middle = path[path.length >> 1]!;
         const [mx, my] = path.length === 2 ? [(path[0]![0] + path[1]![0]) / 2, path[0]![1]] : middle;
         return (
           <g
-            key={number}
+            key={label}
             className={drawing.colours.length > 0 ? 'cursor-pointer' : undefined}
             onClick={drawing.colours.length > 0 ? () => onHold({ piece }) : undefined}
           >
@@ -110,7 +110,7 @@ export const BenchDrawing = ({ drawing, lights, tints = [], held, onHold, shownP
               fill="#f2ead8"
               className="figure"
             >
-              {number}
+              {label}
             </text>
           </g>
         );

@@ -6,7 +6,7 @@ import { boundsOf, placesOf, stretches } from './bench-geometry';
 const drawing: TestBoardDrawing = {
   pieces: [
     {
-      number: 1,
+      label: '1',
       path: [
         [0, 0, 5],
         [60, 0, 5],
@@ -14,7 +14,7 @@ const drawing: TestBoardDrawing = {
       ],
     },
     {
-      number: 4,
+      label: '4',
       path: [
         [100, 0, 5],
         [120, 0, 5],

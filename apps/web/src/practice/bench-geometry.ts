@@ -47,11 +47,11 @@ export const stretches = (path: readonly (readonly number[])[], count: number): 
 export const placesOf = ({ pieces, points }: TestBoardDrawing, insetMm: number): ReadonlyMap<string, Place> => {
   const places = new Map<string, Place>();
   for (const { id, at } of points) if (at !== null) places.set(id, [at[0], at[1]]);
-  for (const { number, path } of pieces) {
+  for (const { label, path } of pieces) {
     const { total, placeAt } = measured(path);
     const inset = Math.min(insetMm, total / 4);
-    places.set(`start-${number}`, placeAt(inset));
-    places.set(`end-${number}`, placeAt(total - inset));
+    places.set(`start-${label}`, placeAt(inset));
+    places.set(`end-${label}`, placeAt(total - inset));
   }
   return places;
 };

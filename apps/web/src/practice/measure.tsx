@@ -29,7 +29,7 @@ export const Measure = ({ opened, held, onHold, link }: MeasureProps) => {
     ...clamps.map(({ wire, name }) => ({ value: JSON.stringify({ wire }), label: `clamp on ${name}` })),
     ...(colours.length === 0
       ? []
-      : pieces.map(({ number }, piece) => ({ value: JSON.stringify({ piece }), label: `look at piece ${number}` }))),
+      : pieces.map(({ label }, piece) => ({ value: JSON.stringify({ piece }), label: `look at piece ${label}` }))),
   ];
   return (
     <section aria-label="Measure" className="space-y-2">

@@ -1,4 +1,4 @@
-import { renderFace, type Evaluation } from '@vitrum/core';
+import { renderFace, renderSign, type Ambient, type Evaluation, type Picture } from '@vitrum/core';
 import { Pin, X } from 'lucide-react';
 import { useMemo } from 'react';
 import { setDesign, useDocument } from '../document/document-store';
@@ -8,17 +8,28 @@ import { useView } from '../view/view-store';
 import { PictureCanvas } from './picture-canvas';
 import { mostPinned, useTryouts, type TryoutsLink } from './tryouts-store';
 
+const signPx = 200;
+
+/** The face of a sign of one assembly; the whole where there are several. */
+const pictureOf = (evaluation: Evaluation, ambient: Ambient, lit: boolean): Picture => {
+  const [only, ...others] = evaluation.assemblies;
+  return only === undefined || others.length > 0
+    ? renderSign(evaluation, ambient, signPx, lit)
+    : renderFace(only, ambient, lit, true);
+};
+
 const Variant = ({ evaluation }: { readonly evaluation: Evaluation }) => {
   const { ambient, lit } = useView();
-  const picture = useMemo(() => renderFace(evaluation, ambient, lit, true), [evaluation, ambient, lit]);
-  const { glow, cost, geometry } = evaluation;
+  const picture = useMemo(() => pictureOf(evaluation, ambient, lit), [evaluation, ambient, lit]);
+  const { cost, depthMm } = evaluation;
+  const { glow } = evaluation.assemblies[0]!;
   return (
     <>
       <div className="flex h-24 items-center justify-center bg-[#1d1c1a] p-1.5">
         <PictureCanvas picture={picture} label={glow.verdict.sentence} className="max-h-full max-w-full" />
       </div>
       <p className="figure mt-1 text-xs">
-        {Math.round(geometry.outside.depthMm)} mm deep, {Math.round(glow.evenness.meanCdM2)} cd/m², {cost.currency}
+        {Math.round(depthMm)} mm deep, {Math.round(glow.evenness.meanCdM2)} cd/m², {cost.currency}
         {cost.perPiece.toFixed(2)}
       </p>
       <p className="line-clamp-2 text-xs leading-tight text-soft">{glow.verdict.sentence}</p>

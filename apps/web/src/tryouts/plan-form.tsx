@@ -1,4 +1,4 @@
-import { faceOptions, formatLength, parseLength, sweepSize, type Catalogue, type SweepAxes } from '@vitrum/core';
+import { formatLength, parseLength, sweepSize, type Catalogue, type FaceOption, type SweepAxes } from '@vitrum/core';
 import type { ReactNode } from 'react';
 import { TypedField } from '../fields/typed-field';
 import { useView } from '../view/view-store';
@@ -15,17 +15,25 @@ export interface PlanDraft {
   readonly linings: readonly string[];
 }
 
+/** The assembly that is tried, and what of the catalogue may be tried on it. */
+export interface PlanOptions {
+  readonly assembly: number;
+  readonly faces: readonly FaceOption[];
+  readonly linings: Catalogue['linings'];
+}
+
 /** The plan of a draft. */
-export const planOf = (draft: PlanDraft, catalogue: Catalogue): SweepAxes => ({
+export const planOf = (draft: PlanDraft, { assembly, faces }: PlanOptions): SweepAxes => ({
+  assembly,
   depthsMm: stepsBetween(draft.fromMm, draft.toMm, draft.stepMm),
   rowCounts: stepsBetween(draft.fewestRows, draft.mostRows, 1),
-  faces: faceOptions(catalogue).filter(({ name }) => draft.faces.includes(name)),
+  faces: faces.filter(({ name }) => draft.faces.includes(name)),
   liningIds: draft.linings,
 });
 
 interface PlanFormProps {
   readonly draft: PlanDraft;
-  readonly catalogue: Catalogue;
+  readonly options: PlanOptions;
   readonly rowsWord: string;
   readonly onChange: (draft: PlanDraft) => void;
 }
@@ -59,7 +67,7 @@ const toggled = (list: readonly string[], item: string, on: boolean): readonly s
   on ? [...list, item] : list.filter((other) => other !== item);
 
 /** What to try: depths, rows, faces, linings. */
-export const PlanForm = ({ draft, catalogue, rowsWord, onChange }: PlanFormProps) => {
+export const PlanForm = ({ draft, options, rowsWord, onChange }: PlanFormProps) => {
   const unit = useView((view) => view.unit);
   const length = (label: string, key: 'fromMm' | 'toMm' | 'stepMm') => (
     <TypedField
@@ -87,7 +95,7 @@ export const PlanForm = ({ draft, catalogue, rowsWord, onChange }: PlanFormProps
       }}
     />
   );
-  const size = sweepSize(planOf(draft, catalogue));
+  const size = sweepSize(planOf(draft, options));
   return (
     <>
       {length('Depth from', 'fromMm')}
@@ -96,7 +104,7 @@ export const PlanForm = ({ draft, catalogue, rowsWord, onChange }: PlanFormProps
       {count(`${rowsWord} from`, 'fewestRows')}
       {count(`${rowsWord} to`, 'mostRows')}
       <Ticks legend="Faces">
-        {faceOptions(catalogue).map(({ name }) => (
+        {options.faces.map(({ name }) => (
           <Tick
             key={name}
             label={name}
@@ -106,7 +114,7 @@ export const PlanForm = ({ draft, catalogue, rowsWord, onChange }: PlanFormProps
         ))}
       </Ticks>
       <Ticks legend="Linings">
-        {catalogue.linings.map(({ id, name }) => (
+        {options.linings.map(({ id, name }) => (
           <Tick
             key={id}
             label={name}

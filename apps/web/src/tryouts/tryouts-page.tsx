@@ -1,5 +1,6 @@
-import { faceOptions, type Catalogue, type Design } from '@vitrum/core';
+import { faceOptions, tryoutOf, type Catalogue, type Design } from '@vitrum/core';
 import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useChosenIndex } from '../document/selection';
 import { changeDesign, useDocument } from '../document/document-store';
 import { useEvaluation } from '../evaluation/evaluation-store';
 import { fieldLook } from '../fields/field-row';
@@ -7,7 +8,7 @@ import { useCatalogue } from '../job/catalogue-context';
 import { upwardNames, type Upward } from './chart-points';
 import { startTryouts } from './link';
 import { PinnedRow } from './pinned-row';
-import type { PlanDraft } from './plan-form';
+import type { PlanDraft, PlanOptions } from './plan-form';
 import { PointCard } from './point-card';
 import { SweepChart } from './sweep-chart';
 import { TryoutsPanel } from './tryouts-panel';
@@ -15,22 +16,31 @@ import { useTryouts } from './tryouts-store';
 
 const roundTo = (value: number, step: number): number => Math.round(value / step) * step;
 
+interface Start {
+  readonly draft: PlanDraft;
+  readonly options: PlanOptions;
+  readonly rowsWord: string;
+}
+
 /** Bounds to start from: round the design as it is. */
-const startFrom = (design: Design, catalogue: Catalogue): PlanDraft | null => {
-  const assembly = design.assemblies[0];
-  if (assembly?.build !== 'lightbox') return null;
-  const { light, case: box } = assembly;
-  const rows = light.layout === 'rows' ? light.rowCount : light.turnCount;
+const startFrom = (design: Design, assembly: number, catalogue: Catalogue): Start | null => {
+  const own = design.assemblies[assembly];
+  const tryout = tryoutOf(design, assembly);
+  if (own === undefined || tryout === null) return null;
+  const { depthMm, rows, moreRows, rowsWord, liningId } = tryout.start(own);
+  const faces = faceOptions(design, assembly, catalogue);
   return {
-    fromMm: Math.max(20, roundTo(box.depthInsideMm * 0.5, 10)),
-    toMm: Math.max(60, roundTo(box.depthInsideMm * 1.8, 10)),
-    stepMm: 20,
-    fewestRows: Math.max(1, rows - 1),
-    mostRows: light.layout === 'rows' ? rows + 4 : rows + 2,
-    faces: faceOptions(catalogue)
-      .slice(0, 3)
-      .map(({ name }) => name),
-    linings: [box.liningId],
+    rowsWord,
+    options: { assembly, faces, linings: catalogue.linings },
+    draft: {
+      fromMm: Math.max(20, roundTo(depthMm * 0.5, 10)),
+      toMm: Math.max(60, roundTo(depthMm * 1.8, 10)),
+      stepMm: 20,
+      fewestRows: Math.max(1, rows - 1),
+      mostRows: rows + moreRows,
+      faces: faces.slice(0, 3).map(({ name }) => name),
+      linings: [liningId],
+    },
   };
 };
 
@@ -43,10 +53,11 @@ export const TryoutsPage = ({ jobId }: { readonly jobId: string }) => {
   const [hovered, setHovered] = useState<number | null>(null);
   const evaluation = useEvaluation((state) => state.evaluation);
   const currency = evaluation?.cost.currency ?? '';
+  const chosen = useChosenIndex();
   const start = useMemo(() => {
     const { design } = useDocument.getState();
-    return design === null ? null : startFrom(design, catalogue);
-  }, [catalogue]);
+    return design === null ? null : startFrom(design, chosen, catalogue);
+  }, [catalogue, chosen]);
   useEffect(() => link.about(jobId), [jobId, link]);
   const take = useCallback((id: number) => {
     const point = useTryouts.getState().points.find((each) => each.id === id);
@@ -60,7 +71,6 @@ export const TryoutsPage = ({ jobId }: { readonly jobId: string }) => {
         in the step Light: the glow follows.
       </p>
     );
-  const rowsWord = evaluation?.assembly.light.layout === 'rows' ? 'Rows' : 'Turns';
   return (
     <>
       <main className="flex min-w-0 flex-1 flex-col max-lg:min-h-[560px]">
@@ -97,7 +107,7 @@ export const TryoutsPage = ({ jobId }: { readonly jobId: string }) => {
         </div>
         <PinnedRow link={link} />
       </main>
-      <TryoutsPanel link={link} catalogue={catalogue} currency={currency} start={start} rowsWord={rowsWord} />
+      <TryoutsPanel key={chosen} link={link} currency={currency} {...start} />
     </>
   );
 };

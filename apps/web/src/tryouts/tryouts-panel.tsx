@@ -1,10 +1,10 @@
-import { sweepSize, type Catalogue, type TryPoint, type Goal } from '@vitrum/core';
+import { sweepSize, type Goal, type TryPoint } from '@vitrum/core';
 import { useState } from 'react';
 import { changeDesign, useDocument } from '../document/document-store';
 import { Button } from '../ui/button';
 import { useLength } from '../view/use-length';
 import { shortList } from './chart-points';
-import { planOf, PlanForm, type PlanDraft } from './plan-form';
+import { planOf, PlanForm, type PlanDraft, type PlanOptions } from './plan-form';
 import { useTryouts, type Running, type TryoutsLink } from './tryouts-store';
 
 const wishes: readonly { readonly goal: Goal; readonly label: string }[] = [
@@ -60,17 +60,17 @@ const PointRow = ({ point, currency }: PointRowProps) => {
 
 interface TryoutsPanelProps {
   readonly link: TryoutsLink;
-  readonly catalogue: Catalogue;
   readonly currency: string;
-  readonly start: PlanDraft;
+  readonly draft: PlanDraft;
+  readonly options: PlanOptions;
   readonly rowsWord: string;
 }
 
 /** What to try or to look for, and what came of it. */
-export const TryoutsPanel = ({ link, catalogue, currency, start, rowsWord }: TryoutsPanelProps) => {
+export const TryoutsPanel = ({ link, currency, draft: start, options, rowsWord }: TryoutsPanelProps) => {
   const [draft, setDraft] = useState(start);
   const { points, running, ended, solution } = useTryouts();
-  const plan = planOf(draft, catalogue);
+  const plan = planOf(draft, options);
   const run = (): void => {
     const { design } = useDocument.getState();
     if (design !== null) link.sweep(design, plan, sweepSize(plan));
@@ -83,6 +83,7 @@ export const TryoutsPanel = ({ link, catalogue, currency, start, rowsWord }: Try
     const { design } = useDocument.getState();
     if (design === null) return;
     link.solve(design, goal, {
+      assembly: plan.assembly,
       faces: plan.faces,
       liningIds: plan.liningIds,
       fewestRows: draft.fewestRows,
@@ -154,7 +155,7 @@ export const TryoutsPanel = ({ link, catalogue, currency, start, rowsWord }: Try
           </Button>
         </span>
       </div>
-      <PlanForm draft={draft} catalogue={catalogue} rowsWord={rowsWord} onChange={setDraft} />
+      <PlanForm draft={draft} options={options} rowsWord={rowsWord} onChange={setDraft} />
     </aside>
   );
 };

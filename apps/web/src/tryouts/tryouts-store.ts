@@ -41,8 +41,8 @@ interface TryoutsState {
   readonly jobId: string | null;
   readonly points: readonly TryPoint[];
   readonly solution: Solution | null;
-  /** The latest of tracing, and the design that it is of. */
-  readonly trace: { readonly design: Design; readonly report: TraceReport | null } | null;
+  /** The latest of tracing, and the assembly of the design that it is of. */
+  readonly trace: { readonly design: Design; readonly assembly: number; readonly report: TraceReport | null } | null;
   readonly running: Running | null;
   /** Why the last run ended before its end. */
   readonly ended: string | null;
@@ -224,10 +224,14 @@ export const connectTryouts = (thread: Thread, memory: Memory = localStorage, re
       const id = send({ kind: 'solve', design, goal, room });
       useTryouts.setState({ solution: null, ended: null, running: { kind: 'solve', id, done: 0, goal } });
     },
-    trace: (design: Design): void => {
+    trace: (design: Design, assembly: number): void => {
       cancel();
-      const id = send({ kind: 'trace', design });
-      useTryouts.setState({ trace: { design, report: null }, ended: null, running: { kind: 'trace', id, done: 0 } });
+      const id = send({ kind: 'trace', design, assembly });
+      useTryouts.setState({
+        trace: { design, assembly, report: null },
+        ended: null,
+        running: { kind: 'trace', id, done: 0 },
+      });
     },
     /** Puts a variant aside; its full evaluation follows. */
     pin: (name: string, design: Design): void => {

@@ -68,7 +68,7 @@ const fake = () => {
 };
 
 const design = demoDesigns.dispensary;
-const plan = { depthsMm: [80], rowCounts: [2, 3], faces: [], liningIds: ['matt-white'] };
+const plan = { assembly: 0, depthsMm: [80], rowCounts: [2, 3], faces: [], liningIds: ['matt-white'] };
 
 describe('the page’s side of try-outs', () => {
   beforeEach(clearTryouts);
@@ -100,6 +100,7 @@ describe('the page’s side of try-outs', () => {
     const { link, reply, sent } = fake();
     link.sweep(design, plan, 2);
     link.solve(design, 'cheapest', {
+      assembly: 0,
       faces: [],
       liningIds: [],
       fewestRows: 1,

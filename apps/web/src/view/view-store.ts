@@ -13,6 +13,9 @@ export const overlayNames: Readonly<Record<Overlay, string>> = {
   findings: 'findings',
 };
 
+/** Overlays that are there where a build draws them. */
+export const buildOverlays: readonly Overlay[] = ['posts'];
+
 interface ViewState {
   readonly ambient: Ambient;
   readonly lit: boolean;

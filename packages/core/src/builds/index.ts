@@ -1,65 +1,69 @@
-import type { FontBook } from '../artwork/lettering/index.js';
-import type { Catalogue } from '../document/catalogue/index.js';
-import type { StageResults } from '../sign/evaluate/types.js';
-import type { Figure } from '../judging/figures/types.js';
-import { rulesFor, type Rule } from '../judging/findings/index.js';
-import type { GridLimits } from '../light/glow/index.js';
-import type { Section } from '../light/section/index.js';
-import { faceLit } from './face-lit/index.js';
-import { halo } from './halo/index.js';
-import { lightbox } from './lightbox/index.js';
-import type { Pipeline } from './shared/types.js';
+import type { AssemblyResults } from '../judging/results/index.js';
+import { registry } from './registry.js';
+import type { Build, Laid } from './shared/build.js';
 
-export { fromLeft } from './letters/parts.js';
-export { wireHoleMm } from './shared/wire-routes.js';
-export { middleSplit, pieceSuffix, splitLetter } from './letters/splits.js';
+export type {
+  Build,
+  BuildWords,
+  Laid,
+  Lit,
+  NewJobAnswers,
+  OwnParts,
+  SizeQuestion,
+  SliceDepth,
+  SoakPoint,
+  Stages,
+  Wired,
+} from './shared/build.js';
+export { opaque, wallRgb, type Front, type FrontRim, type FrontShape, type Paint } from './shared/front.js';
+export { sizeProblems, usualSizes } from './shared/size-problems.js';
+export { stageNames, type StageName } from './shared/stage-names.js';
+export type { TraceReport } from './shared/trace-report.js';
+export type { FaceChange, Tryout } from './shared/tryout.js';
 
-/** One pipeline that hands each design to the stages of its build. */
-export const pipelinesOf = (catalogue: Catalogue, fonts: FontBook, limits: GridLimits): Pipeline => {
-  const runs = {
-    lightbox: lightbox.pipeline(catalogue, fonts, limits),
-    halo: halo.pipeline(catalogue, fonts, limits),
-    faceLit: faceLit.pipeline(catalogue, fonts, limits),
-  };
-  return (design, assembly) => {
-    switch (assembly.build) {
-      case 'lightbox':
-        return runs.lightbox(design, assembly);
-      case 'halo':
-        return runs.halo(design, assembly);
-      case 'face-lit':
-        return runs.faceLit(design, assembly);
-    }
-  };
+export type { BoxResults } from './lightbox/results.js';
+export type { LightboxAssembly } from './lightbox/schema.js';
+export type { HaloResults } from './halo/results.js';
+export type { HaloAssembly } from './halo/schema.js';
+export type { FaceLitResults } from './face-lit/results.js';
+export type { FaceLitAssembly } from './face-lit/schema.js';
+export type { LetterAssembly, LetterResults } from './letters/results.js';
+export type { LetterArtwork, LetterLight } from './letters/schema.js';
+export { middleSplit } from './letters/splits.js';
+
+type Registered = (typeof registry)[number];
+
+/** The name of a build, an assembly of any, and what its stages find: derived from the registry. */
+export type BuildName = Registered['name'];
+export type Assembly = Registered extends infer Each
+  ? Each extends Build<infer Own, infer _Laid, infer _Results, infer _Demos>
+    ? Own
+    : never
+  : never;
+export type BuildResults = Registered extends infer Each
+  ? Each extends Build<infer _Own, infer _Laid, infer Results, infer _Demos>
+    ? Results
+    : never
+  : never;
+
+/** A build whose assemblies are of no known kind: what the parts of the program see that go over all of them. */
+export type AnyBuild = Build;
+
+// A build takes its own assemblies alone; which those are, the name in each says. Nothing else stands for that.
+const builds = registry as unknown as readonly AnyBuild[];
+
+const byName: ReadonlyMap<string, AnyBuild> = new Map(builds.map((build) => [build.name, build]));
+
+/** Every build, in the order in which they are offered. */
+export const allBuilds: readonly AnyBuild[] = builds;
+
+/** The build of an assembly. Throws at a name that is not registered: no design that was read has one. */
+export const buildOf = ({ build }: { readonly build: string }): AnyBuild => {
+  const found = byName.get(build);
+  if (found === undefined) throw new Error(`no build is called “${build}”`);
+  return found;
 };
 
-/** The checks that one build alone has; silent for the others. */
-export const rulesOfBuilds: readonly Rule[] = [
-  ...rulesFor('lightbox', lightbox.rules),
-  ...rulesFor('halo', halo.rules),
-  ...rulesFor('face-lit', faceLit.rules),
-];
-
-/** The figures of the tape, by the build. */
-export const figuresOf = (results: StageResults): readonly Figure[] => {
-  switch (results.build) {
-    case 'lightbox':
-      return lightbox.figures(results);
-    case 'halo':
-      return halo.figures(results);
-    case 'face-lit':
-      return faceLit.figures(results);
-  }
-};
-
-/** The slice of a piece at x (mm right of the middle). */
-export const sectionAt = (results: StageResults, xMm: number): Section => {
-  switch (results.build) {
-    case 'lightbox':
-      return lightbox.sectionAt(results, xMm);
-    case 'halo':
-      return halo.sectionAt(results, xMm);
-    case 'face-lit':
-      return faceLit.sectionAt(results, xMm);
-  }
-};
+/** What stands before the circuit, for the parts that pass it on. */
+export type AnyLaid = Laid;
+export type AnyResults = AssemblyResults;

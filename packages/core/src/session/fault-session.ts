@@ -1,6 +1,6 @@
 import { shippedCatalogue, type Catalogue } from '../document/catalogue/index.js';
 import type { FontBook } from '../artwork/lettering/index.js';
-import type { Design } from '../document/design/index.js';
+import type { Design } from '../sign/design/index.js';
 import { createEvaluator } from '../sign/evaluate/index.js';
 import type { Point3 } from '../light/runs/index.js';
 import { testBoardOf, resistorsOf, wireWords, wiresOf, type TestBoard } from '../power/faults/test-board.js';
@@ -30,7 +30,7 @@ import { withFault } from '../power/faults/with-fault.js';
 
 /** A circuit to be drawn on the bench. */
 export interface TestBoardDrawing {
-  readonly pieces: readonly { readonly number: number; readonly path: readonly Point3[] }[];
+  readonly pieces: readonly { readonly label: string; readonly path: readonly Point3[] }[];
   readonly wires: readonly { readonly from: string; readonly to: string; readonly path: readonly Point3[] }[];
   readonly points: readonly { readonly id: string; readonly name: string; readonly at: Point3 | null }[];
   /** Colours that can be switched one by one; none when there is but one. */
@@ -117,9 +117,9 @@ export const createFaultSession = (fonts: FontBook): ((request: FaultRequest) =>
     const run = createEvaluator(catalogue, fonts).quick(design);
     if (!run.ok)
       return { id, kind: 'refused', sentence: run.problems[0]?.message ?? 'this design cannot be worked out' };
-    const { runs, circuit, materials } = run.value;
-    if (runs.segments.length === 0) return { id, kind: 'refused', sentence: 'there is no strip in this design yet' };
-    const board = testBoardOf(runs, circuit, materials.strip);
+    const { circuit } = run.value;
+    if (circuit.segments.length === 0) return { id, kind: 'refused', sentence: 'there is no strip in this design yet' };
+    const board = testBoardOf(circuit);
     const found = diagnosisOf(board);
     [diagnosis, hidden] = [found, null];
     return {
@@ -127,7 +127,7 @@ export const createFaultSession = (fonts: FontBook): ((request: FaultRequest) =>
       kind: 'opened',
       drawing: drawingOf(
         board,
-        runs.segments.map(({ number, path }) => ({ number, path })),
+        circuit.segments.map(({ label, path }) => ({ label, path })),
       ),
       probes: found.probes.map((probe) => ({
         probe,

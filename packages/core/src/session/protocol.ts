@@ -1,8 +1,8 @@
 import type { DrawingFile, IntakeOptions, TakenDrawing } from '../artwork/lettering/index.js';
 import type { Catalogue } from '../document/catalogue/index.js';
-import type { Design } from '../document/design/index.js';
+import type { Design } from '../sign/design/index.js';
 import type { Evaluation } from '../sign/evaluate/index.js';
-import type { TraceReport } from '../builds/lightbox/trace-check/index.js';
+import type { TraceReport } from '../builds/index.js';
 import type { Finding } from '../judging/findings/index.js';
 import type { Problem } from '../base/result.js';
 import type { SolveRoom, Solution, SweepAxes, TryPoint, Goal } from '../sign/tryouts/index.js';
@@ -14,8 +14,8 @@ export type SessionRequest =
   | { readonly kind: 'pack'; readonly id: number; readonly design: Design }
   /** The light maps of a design in full resolution, as a ZIP. */
   | { readonly kind: 'maps'; readonly id: number; readonly design: Design }
-  /** The same light by tracing photons, until its error is small. */
-  | { readonly kind: 'trace'; readonly id: number; readonly design: Design }
+  /** The same light of one assembly by tracing photons, until its error is small. */
+  | { readonly kind: 'trace'; readonly id: number; readonly design: Design; readonly assembly: number }
   /** Every combination of a plan, tried on a design. */
   | { readonly kind: 'sweep'; readonly id: number; readonly design: Design; readonly plan: SweepAxes }
   /** The best within bounds. */

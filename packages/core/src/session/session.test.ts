@@ -66,8 +66,8 @@ describe('an evaluation session', () => {
   it('sweeps point by point, and stops when told to', async () => {
     const { handle, kinds, replies } = open();
     await handle({ kind: 'open', id: 0, catalogue: shippedCatalogue });
-    const faces = faceOptions(shippedCatalogue).slice(0, 1);
-    const plan = { depthsMm: [60, 90], rowCounts: [2, 3, 4], faces, liningIds: ['matt-white'] };
+    const faces = faceOptions(dispensary, 0, shippedCatalogue).slice(0, 1);
+    const plan = { assembly: 0, depthsMm: [60, 90], rowCounts: [2, 3, 4], faces, liningIds: ['matt-white'] };
     await handle({ kind: 'sweep', id: 1, design: dispensary, plan });
     expect(kinds(1).at(-1)).toBe('swept');
     const points = replies.flatMap((reply) => (reply.kind === 'tried' ? reply.points : []));
@@ -91,7 +91,8 @@ describe('an evaluation session', () => {
     const { handle, kinds } = open();
     await handle({ kind: 'open', id: 0, catalogue: shippedCatalogue });
     const room = {
-      faces: faceOptions(shippedCatalogue).slice(0, 1),
+      assembly: 0,
+      faces: faceOptions(dispensary, 0, shippedCatalogue).slice(0, 1),
       liningIds: ['matt-white'],
       fewestRows: 4,
       mostRows: 5,
@@ -103,7 +104,7 @@ describe('an evaluation session', () => {
     expect(kinds(1).at(-1)).toBe('solved');
     for (const request of [
       { kind: 'solve', id: 2, design: dispensary, goal: 'cheapest', room },
-      { kind: 'trace', id: 3, design: dispensary },
+      { kind: 'trace', id: 3, design: dispensary, assembly: 0 },
     ] as const) {
       const work = handle(request);
       await handle({ kind: 'cancel', id: request.id });

@@ -2,7 +2,7 @@ import { takeDrawing, type FontBook } from '../artwork/lettering/index.js';
 import { createEvaluator, evaluate, type Evaluator } from '../sign/evaluate/index.js';
 import { benchZip, lightZip } from '../files/exports/index.js';
 import { fullGrid } from '../light/glow/index.js';
-import { traceCheck } from '../builds/lightbox/trace-check/index.js';
+import { buildOf } from '../builds/index.js';
 import type { Catalogue } from '../document/catalogue/index.js';
 import { checkAxes, solve, sweep, type TryPoint } from '../sign/tryouts/index.js';
 import type { SessionReply, SessionRequest } from './protocol.js';
@@ -76,17 +76,21 @@ export const createSession = ({ fonts, post, pause }: SessionHost) => {
     post({ kind: 'packed', id, zip: lightZip(evaluation.value) });
   };
 
-  const runTrace = async ({ id, design }: Extract<SessionRequest, { kind: 'trace' }>): Promise<void> => {
+  const runTrace = async ({ id, design, assembly }: Extract<SessionRequest, { kind: 'trace' }>): Promise<void> => {
     if (opened === null) return post({ kind: 'crashed', id, message: 'trace came before open' });
     const evaluation = opened.evaluator.quick(design);
     if (!evaluation.ok) return post({ kind: 'refused', id, problems: evaluation.problems });
-    if (evaluation.value.build !== 'lightbox')
+    const own = evaluation.value.assemblies[assembly];
+    const trace = own === undefined ? null : buildOf(own).trace;
+    if (own === undefined || trace === null)
       return post({
         kind: 'refused',
         id,
-        problems: [{ path: 'assemblies.0.build', message: 'is not a case; only the light in a case is traced' }],
+        problems: [
+          { path: `assemblies.${assembly}.build`, message: 'is not a case; only the light in a case is traced' },
+        ],
       });
-    for (const report of traceCheck(evaluation.value)) {
+    for (const report of trace(own)) {
       post({ kind: 'tracing', id, report, done: report.done });
       await pause();
       if (cancelled.has(id)) return post({ kind: 'cancelled', id });
@@ -96,7 +100,7 @@ export const createSession = ({ fonts, post, pause }: SessionHost) => {
   /** Points are sent in small lots: a message for each would cost more than trying it. */
   const runSweep = async ({ id, design, plan }: Extract<SessionRequest, { kind: 'sweep' }>): Promise<void> => {
     if (opened === null) return post({ kind: 'crashed', id, message: 'sweep came before open' });
-    const checked = checkAxes(plan);
+    const checked = checkAxes(plan, design);
     if (!checked.ok) return post({ kind: 'refused', id, problems: checked.problems });
     const work = sweep(design, checked.value, opened.evaluator.quick);
     let [done, lot] = [0, [] as TryPoint[]];

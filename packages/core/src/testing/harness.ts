@@ -2,24 +2,18 @@ import { readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
 import { loadFontBook, type FontBook } from '../artwork/lettering/index.js';
 import { shippedCatalogue } from '../document/catalogue/index.js';
-import { demoDesigns } from '../sign/demo/index.js';
-import {
-  applyChange,
-  type Design,
-  type DesignChange,
-  type FaceLitDesign,
-  type HaloDesign,
-  type LightboxDesign,
-} from '../document/design/index.js';
-import {
-  createEvaluator,
-  evaluate,
-  type BoxEvaluation,
-  type Evaluation,
-  type FaceLitEvaluation,
-  type HaloEvaluation,
-} from '../sign/evaluate/index.js';
+import type { BoxResults, FaceLitResults, HaloResults } from '../builds/index.js';
+import type { FaceLitAssembly, HaloAssembly, LightboxAssembly } from '../builds/index.js';
 import type { Result } from '../base/result.js';
+import type { AnyDesign, DesignChange, DesignOf } from '../document/design/index.js';
+import type { AssemblyResults } from '../judging/results/index.js';
+import { demoDesigns } from '../sign/demo/index.js';
+import { applyChange, type Design } from '../sign/design/index.js';
+import { createEvaluator, evaluate, type AssemblyEvaluation, type Evaluation } from '../sign/evaluate/index.js';
+
+type LightboxDesign = DesignOf<LightboxAssembly>;
+type HaloDesign = DesignOf<HaloAssembly>;
+type FaceLitDesign = DesignOf<FaceLitAssembly>;
 
 const packages = createRequire(import.meta.url);
 
@@ -31,45 +25,60 @@ export const testFonts = (): Promise<FontBook> =>
   });
 
 /** `design` changed; fails the test when the change is no valid design. */
-export const changed = <Given extends Design>(design: Given, change: Readonly<Record<string, unknown>>): Given => {
+export const changed = <Given extends AnyDesign>(design: Given, change: Readonly<Record<string, unknown>>): Given => {
   const fields: DesignChange = Object.entries(change).map(([path, value]) => ({ path, value }));
-  const result = applyChange(design, fields);
+  const result = applyChange(design as unknown as Design, fields);
   if (!result.ok) throw new Error(result.problems.map(({ path, message }) => `${path} ${message}`).join('; '));
   // A change of fields leaves the build as it was.
-  return result.value as Given;
+  return result.value as unknown as Given;
 };
 
 /** Paths inside the one assembly, for short tests. */
 export const inAssembly = (change: Readonly<Record<string, unknown>>): Readonly<Record<string, unknown>> =>
   Object.fromEntries(Object.entries(change).map(([path, value]) => [`assemblies.0.${path}`, value]));
 
-/** What a design of a known build evaluates to. */
-type EvaluationOf<Given extends Design> = Given extends LightboxDesign
-  ? BoxEvaluation
-  : Given extends HaloDesign
-    ? HaloEvaluation
-    : Given extends FaceLitDesign
-      ? FaceLitEvaluation
-      : Evaluation;
+/** A sign of one assembly and that assembly in one: what most tests look at. */
+export type Single<Results extends AssemblyResults> = Results & Pick<AssemblyEvaluation, 'front'> & Evaluation;
 
-const sound = <Given extends Design>(result: Result<Evaluation>): EvaluationOf<Given> => {
+/** What a design of a known build evaluates to. */
+type SingleOf<Given> = Given extends LightboxDesign
+  ? Single<BoxResults>
+  : Given extends HaloDesign
+    ? Single<HaloResults>
+    : Given extends FaceLitDesign
+      ? Single<FaceLitResults>
+      : Single<AssemblyResults>;
+
+/** The one assembly of an evaluation with what the sign shares; fails the test when the design was refused. */
+export const single = <Given>(result: Result<Evaluation>): SingleOf<Given> => {
   if (!result.ok) throw new Error(result.problems.map(({ path, message }) => `${path} ${message}`).join('; '));
-  return result.value as EvaluationOf<Given>;
+  return { ...result.value, ...result.value.assemblies[0]! } as unknown as SingleOf<Given>;
 };
 
+/** What was evaluated, as a sign; fails the test when the design was refused. */
+export const sound = (result: Result<Evaluation>): Evaluation => {
+  if (!result.ok) throw new Error(result.problems.map(({ path, message }) => `${path} ${message}`).join('; '));
+  return result.value;
+};
+
+const asDesign = (design: AnyDesign): Design => design as unknown as Design;
+
 /** Evaluates without fixes; fails the test when the design is refused. */
-export const evaluated = <Given extends Design>(design: Given, fonts: FontBook): EvaluationOf<Given> =>
-  sound<Given>(createEvaluator(shippedCatalogue, fonts).evaluate(design));
+export const evaluated = <Given extends AnyDesign>(design: Given, fonts: FontBook): SingleOf<Given> =>
+  single<Given>(createEvaluator(shippedCatalogue, fonts).evaluate(asDesign(design)));
 
 /** Evaluates on the coarser map that fixes are tried on; fails the test when the design is refused. */
-export const evaluatedCoarsely = <Given extends Design>(design: Given, fonts: FontBook): EvaluationOf<Given> =>
-  sound<Given>(createEvaluator(shippedCatalogue, fonts).quick(design));
+export const evaluatedCoarsely = <Given extends AnyDesign>(design: Given, fonts: FontBook): SingleOf<Given> =>
+  single<Given>(createEvaluator(shippedCatalogue, fonts).quick(asDesign(design)));
 
 /** Evaluates with fixes tried. */
-export const evaluatedWithFixes = <Given extends Design>(design: Given, fonts: FontBook): EvaluationOf<Given> =>
-  sound<Given>(evaluate(design, shippedCatalogue, fonts));
+export const evaluatedWithFixes = <Given extends AnyDesign>(design: Given, fonts: FontBook): SingleOf<Given> =>
+  single<Given>(evaluate(asDesign(design), shippedCatalogue, fonts));
 
 /** The pharmacy's box, the ferry hall's letters and the café's letters of the demo shop. */
 export const dispensary: LightboxDesign = demoDesigns.dispensary;
 export const curlew: HaloDesign = demoDesigns.curlew;
 export const tern: FaceLitDesign = demoDesigns.tern;
+
+/** A segment of the first assembly of a demo design, as a reference. */
+export const segmentOf = (design: AnyDesign, segment: number) => ({ assembly: design.assemblies[0]!.id, segment });

@@ -1,4 +1,14 @@
-import type { LightRuns, Segment } from '../light/runs/index.js';
+import { inPlace } from '../base/placing/index.js';
+import type { Strip } from '../document/catalogue/index.js';
+import type { LightRuns, Point3, Segment } from '../light/runs/index.js';
+import { signRunsOf, straight, type SignRuns } from '../power/circuit/index.js';
+
+/** Strip of one assembly, named `box`, as a whole sign: wires go straight from where the lead comes in. */
+export const signOfRuns = (runs: LightRuns, strip: Strip, entry: Point3 = [0, 0, 0]): SignRuns =>
+  signRunsOf([{ id: 'box', strip, runs, entry, router: straight, placing: inPlace }]);
+
+/** A segment of that sign by its number. */
+export const inRows = (segment: number) => ({ assembly: 'box', segment });
 
 /** Rows of strip of the given lengths, one above the other, run there and back. */
 export const rowsOfStrip = (lengths: readonly number[], rowPitchMm: number, pitchMm: number): LightRuns => {

@@ -20,7 +20,7 @@ export const chooseFont = (
   fonts: FontBook,
 ): Result<Font> => {
   if (ownFont !== null) {
-    const path = 'assemblies.0.artwork.ownFont';
+    const path = 'artwork.ownFont';
     const bytes = bytesOf(ownFont.base64);
     return bytes === null
       ? failure({ path, message: 'the font is not stored as it should be; load its file again' })
@@ -29,7 +29,7 @@ export const chooseFont = (
   const font = fonts.get(fontId);
   return font === undefined
     ? failure({
-        path: 'assemblies.0.artwork.fontId',
+        path: 'artwork.fontId',
         message: `“${fontId}” is not a font that ships with Vitrum; there is ${[...fonts.keys()].join(', ')}`,
       })
     : success(font);

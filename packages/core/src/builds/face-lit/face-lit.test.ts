@@ -1,3 +1,5 @@
+import type { FaceLitResults } from '../index.js';
+import type { Single } from '../../testing/harness.js';
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import type { FontBook } from '../../artwork/lettering/index.js';
@@ -5,8 +7,8 @@ import { fontListings } from '../../artwork/lettering/index.js';
 import { cansOf } from '../../light/can/can.js';
 import { directInCans } from '../../light/can/direct.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
-import { applyChange } from '../../document/design/index.js';
-import { createEvaluator, finish, type FaceLitEvaluation } from '../../sign/evaluate/index.js';
+import { applyChange } from '../../sign/design/index.js';
+import { createEvaluator, finish } from '../../sign/evaluate/index.js';
 import { offset, outlineArea, rectRing, ringLength, unite, type Outline } from '../../base/outlines/index.js';
 import { gridOver } from '../../base/raster/index.js';
 import { horizonFrom } from '../../light/tracing/index.js';
@@ -18,7 +20,7 @@ beforeAll(async () => {
   fonts = await testFonts();
 });
 
-const of = (change: Readonly<Record<string, unknown>>): FaceLitEvaluation =>
+const of = (change: Readonly<Record<string, unknown>>): Single<FaceLitResults> =>
   evaluatedCoarsely(changed(tern, { 'brief.text': 'T', ...inAssembly(change) }), fonts);
 
 describe('light straight to the faces of letters', () => {
@@ -69,11 +71,12 @@ describe('face-lit letters', () => {
   });
 
   it('are lit the same whether they were known from before or not', () => {
-    const typed = (...texts: readonly string[]): FaceLitEvaluation['glow'] => {
+    const typed = (...texts: readonly string[]): Single<FaceLitResults>['glow'] => {
       const evaluator = createEvaluator(shippedCatalogue, fonts);
       const [last] = texts.map((text) => evaluator.evaluate({ ...tern, brief: { ...tern.brief, text } })).slice(-1);
-      if (last?.ok !== true || last.value.build !== 'face-lit') throw new Error('no face-lit letters');
-      return last.value.glow;
+      const own = last?.ok === true ? last.value.assemblies[0]! : undefined;
+      if (own?.build !== 'face-lit') throw new Error('no face-lit letters');
+      return own.glow;
     };
     const [known, fresh] = [typed('T', 'TE', 'TER', 'TERN'), typed('TERN')];
     expect(known.balance).toEqual(fresh.balance);
@@ -170,7 +173,8 @@ describe('face-lit letters', () => {
             for (const { path } of result.problems) expect(path).toMatch(/^assemblies\.0\./);
             return;
           }
-          const { figures, glow, findings } = result.value;
+          const { figures, findings } = result.value;
+          const { glow } = result.value.assemblies[0]!;
           for (const { id, value } of figures) expect([id, Number.isFinite(value)]).toEqual([id, true]);
           expect(glow.luminance.every((value) => Number.isFinite(value) && value >= 0)).toBe(true);
           for (const { what, why } of findings) expect(`${what} ${why}`).not.toMatch(/NaN|undefined|Infinity/);

@@ -1,17 +1,5 @@
-import type { FaceLitResults } from '../../sign/evaluate/types.js';
-import {
-  computed,
-  daylight,
-  evenness,
-  one,
-  price,
-  reel,
-  typical,
-  vanishing,
-  watts,
-  weight,
-  type Figure,
-} from '../../judging/figures/index.js';
+import type { FaceLitResults } from './results.js';
+import { computed, daylight, evenness, one, typical, vanishing, type Figure } from '../../judging/figures/index.js';
 
 const depth = ({ geometry }: FaceLitResults): Figure => ({
   id: 'depth',
@@ -62,5 +50,5 @@ const luminance = ({ glow, stack }: FaceLitResults): Figure => ({
 /** The figures of the tape for face-lit letters, in order. */
 export const faceLitFigures = (results: FaceLitResults): readonly Figure[] => [
   ...[depth, darkest, dots, luminance].map((figure) => figure(results)),
-  ...[daylight, watts, reel, weight, price].map((figure) => figure(results)),
+  daylight(results),
 ];

@@ -1,8 +1,12 @@
-import type { FaceLitMaterials } from '../../document/catalogue/index.js';
-import type { CansDesign } from '../../document/design/index.js';
+import type { FaceLitAssembly } from './schema.js';
+import { fieldsOf, pathOf } from '../../document/design/index.js';
+import type { FaceLitMaterials } from './materials.js';
+import type { CansDesign } from './schema.js';
 import type { CansGeometry } from '../../light/geometry/index.js';
 import type { Rect } from '../../base/outlines/index.js';
 import { failure, success, type Result } from '../../base/result.js';
+
+const own = fieldsOf<FaceLitAssembly>();
 
 /** Room that must stay in front of the LEDs (mm). */
 const leastThrowMm = 3;
@@ -15,7 +19,7 @@ export const cansGeometry = (
 ): Result<CansGeometry> => {
   if (cans.depthInsideMm < strip.heightMm + leastThrowMm)
     return failure({
-      path: 'assemblies.0.cans.depthInsideMm',
+      path: pathOf(own.cans.depthInsideMm),
       message: `leaves no room for light: the strip stands ${strip.heightMm} mm high in ${cans.depthInsideMm} mm; make it ${strip.heightMm + leastThrowMm} mm or more`,
     });
   const inset = cans.fit === 'inset';

@@ -1,7 +1,9 @@
 import { developReturn, type Bend, type DevelopedReturn } from '../../light/can/index.js';
-import type { Catalogue, FaceLitMaterials } from '../../document/catalogue/index.js';
+import type { Catalogue } from '../../document/catalogue/index.js';
+import type { FaceLitMaterials } from './materials.js';
 import type { Circuit } from '../../power/circuit/index.js';
-import type { Brief, FaceLitAssembly } from '../../document/design/index.js';
+import type { Brief } from '../../document/design/index.js';
+import type { FaceLitAssembly } from './schema.js';
 import type { CansGeometry } from '../../light/geometry/index.js';
 import type { LetterRuns } from '../../light/runs/index.js';
 import {
@@ -17,7 +19,7 @@ import {
   type Point,
   type Ring,
 } from '../../base/outlines/index.js';
-import { electrical, sundry, type BoughtPart, type CutPart, type PartShape } from '../../making/parts/index.js';
+import { sundry, type BoughtPart, type CutPart, type PartShape } from '../../making/parts/index.js';
 import { flatLetter, fromLeft, layerOf, pinMarks } from '../letters/parts.js';
 import { pieceSuffix, splitLetter } from '../letters/splits.js';
 import { wireHoleMm } from '../shared/wire-routes.js';
@@ -214,14 +216,13 @@ const trimM = (letters: readonly Outline[]): number =>
   letters.flat().reduce((sum, ring) => sum + ringLength(ring), 0) / 1000;
 
 /** What is bought for face-lit letters. */
-export const faceLitBought = (catalogue: Catalogue, facts: FaceLitFacts, circuit: Circuit): readonly BoughtPart[] => {
-  const { brief, assembly, geometry, materials, runs, letters } = facts;
+export const faceLitBought = (catalogue: Catalogue, facts: FaceLitFacts): readonly BoughtPart[] => {
+  const { assembly, geometry, materials, letters } = facts;
   const areaM2 = letters.reduce((sum, letter) => sum + outlineArea(letter), 0) / 1e6;
   const roundM = trimM(letters);
   const linedM2 = areaM2 + (roundM * geometry.depthInsideMm) / 1000;
   const { lining, faceCoats } = materials;
   return [
-    ...electrical(catalogue, brief, materials, runs, circuit),
     ...(lining.price === 0
       ? []
       : [

@@ -1,4 +1,5 @@
-import type { FaceLitResults } from '../../sign/evaluate/types.js';
+import { fieldsIn } from '../../judging/results/index.js';
+import type { FaceLitResults } from './results.js';
 import { oneChange, wholeFront, type Rule } from '../../judging/findings/index.js';
 
 /** Metal is rolled to no less than so many thicknesses; tighter it must be folded, or filed (typical). */
@@ -32,6 +33,8 @@ export const returnTooTight: Rule<FaceLitResults> = ({ results }) => {
       read: (tried) => Math.min(1000, tightest(tried) / tried.geometry.wallMm),
       settled: (tried) => tightest(tried) >= leastRollThicknesses * tried.geometry.wallMm,
     },
-    remedies: thinner.map((mm) => oneChange(`thinner-${mm}`, `Returns ${mm} mm thick`, 'assemblies.0.cans.wallMm', mm)),
+    remedies: thinner.map((mm) =>
+      oneChange(`thinner-${mm}`, `Returns ${mm} mm thick`, fieldsIn(results).cans.wallMm, mm),
+    ),
   };
 };

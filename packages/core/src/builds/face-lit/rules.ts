@@ -1,11 +1,11 @@
-import type { FaceLitResults } from '../../sign/evaluate/types.js';
-import { partOverSheet, supplyTooSmall, type Rule } from '../../judging/findings/index.js';
+import type { FaceLitResults } from './results.js';
+import { partOverSheet, type Rule } from '../../judging/findings/index.js';
 import { letterOverBed, splitMisses } from '../letters/bed-rules.js';
 import { addLines, dropLines, setCloser } from '../letters/candidates.js';
 import { bendsTooTight, lettersBetweenCutMarks, noLetterStrip, strokeTooNarrow } from '../letters/strip-rules.js';
 import { holesTight, wiresOverEdges } from '../letters/wire-rules.js';
 import { faceTooHot, tapeLetsGo, tooHot } from '../shared/heat-rules.js';
-import { dotsShow, tooDim, unevenCorners, type FaceRemedies } from '../shared/lit-face-rules.js';
+import { dotsShow, tooDim, unevenCorners, type FaceRemedies } from '../faces/rules.js';
 import { deepenCans, whiterCans } from './candidates.js';
 import { returnTooTight } from './return-rules.js';
 
@@ -20,7 +20,6 @@ const remedies: FaceRemedies<FaceLitResults> = {
 /** The checks of face-lit letters. */
 export const faceLitRules: readonly Rule<FaceLitResults>[] = [
   noLetterStrip,
-  supplyTooSmall<FaceLitResults>(dropLines),
   strokeTooNarrow,
   letterOverBed,
   splitMisses,

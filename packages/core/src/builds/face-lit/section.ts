@@ -1,5 +1,5 @@
-import type { FaceLitMaterials } from '../../document/catalogue/index.js';
-import type { FaceLitAssembly } from '../../document/design/index.js';
+import type { FaceLitMaterials } from './materials.js';
+import type { FaceLitAssembly } from './schema.js';
 import type { CansGeometry } from '../../light/geometry/index.js';
 import type { LetterRuns } from '../../light/runs/index.js';
 import { outlineBounds, rectRing, solidParts, type Outline } from '../../base/outlines/index.js';

@@ -2,7 +2,7 @@ import type { Circuit } from '../../power/circuit/index.js';
 import type { Jumper } from '../../light/runs/index.js';
 import type { CutPart } from '../../making/parts/index.js';
 import type { Step } from '../../making/steps/index.js';
-import { counted, mm, step } from '../shared/step-words.js';
+import { counted, mm, signStep, step } from '../shared/step-words.js';
 import { wiringSteps } from '../shared/wiring-steps.js';
 import type { FaceLitFacts } from './parts.js';
 
@@ -91,7 +91,7 @@ export const faceLitSteps = (facts: FaceLitStepFacts): readonly Step[] => {
       'Solder: ventilate, mind burns.',
     ),
     ...wiringSteps(circuit),
-    step(
+    signStep(
       'prove',
       'soak',
       'Full power for an hour before closing',

@@ -1,17 +1,5 @@
-import type { HaloResults } from '../../sign/evaluate/types.js';
-import {
-  computed,
-  daylight,
-  evenness,
-  one,
-  price,
-  reel,
-  typical,
-  vanishing,
-  watts,
-  weight,
-  type Figure,
-} from '../../judging/figures/index.js';
+import type { HaloResults } from './results.js';
+import { computed, daylight, evenness, one, typical, vanishing, type Figure } from '../../judging/figures/index.js';
 
 const standoff = ({ geometry, assembly, materials }: HaloResults): Figure => ({
   id: 'standoff',
@@ -44,9 +32,12 @@ const glowWidth = ({ glow }: HaloResults): Figure => ({
 });
 
 const darkest = (results: HaloResults): Figure =>
-  evenness(results, 'Light at the darkest place along the outlines over their mean, LED by LED ripple taken out.', [
-    computed('places in the shadow of posts', String(results.glow.shadows.length)),
-  ]);
+  evenness(
+    results,
+    'Light at the darkest place along the outlines over their mean, LED by LED ripple taken out.',
+    [computed('places in the shadow of posts', String(results.glow.shadows.length))],
+    ['edge-uneven'],
+  );
 
 const scallops = (results: HaloResults): Figure =>
   vanishing(results, {
@@ -73,5 +64,5 @@ const luminance = ({ glow, materials }: HaloResults): Figure => ({
 /** The figures of the tape for halo letters, in order. */
 export const haloFigures = (results: HaloResults): readonly Figure[] => [
   ...[standoff, glowWidth, darkest, scallops, luminance].map((figure) => figure(results)),
-  ...[daylight, watts, reel, weight, price].map((figure) => figure(results)),
+  daylight(results),
 ];

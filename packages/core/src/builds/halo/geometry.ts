@@ -1,8 +1,11 @@
-import type { HaloMaterials } from '../../document/catalogue/index.js';
-import type { HaloAssembly } from '../../document/design/index.js';
+import { fieldsOf, pathOf } from '../../document/design/index.js';
+import type { HaloMaterials } from './materials.js';
+import type { HaloAssembly } from './schema.js';
 import type { LettersGeometry } from '../../light/geometry/index.js';
 import type { Rect } from '../../base/outlines/index.js';
 import { failure, success, type Result } from '../../base/result.js';
+
+const own = fieldsOf<HaloAssembly>();
 
 /** Air that must stay between LEDs and wall (mm). */
 const leastAirMm = 2;
@@ -29,7 +32,7 @@ export const haloGeometry = (
   const returnMm = hollow && !closed ? depthMm - frontMm : 0;
   if (hollow && depthMm <= frontMm + backMm + 1)
     return failure({
-      path: 'assemblies.0.letters.depthMm',
+      path: pathOf(own.letters.depthMm),
       message: `leaves no room behind a front of ${frontMm} mm${closed ? ' and a back of as much' : ''}; make it ${Math.ceil(frontMm + backMm + 2)} mm or more`,
     });
   const standoffMm = letters.standoffMm;
@@ -38,7 +41,7 @@ export const haloGeometry = (
   const belowMm = bedZMm - (light.standing ? strip.widthMm : strip.heightMm);
   if (belowMm < leastAirMm)
     return failure({
-      path: 'assemblies.0.letters.standoffMm',
+      path: pathOf(own.letters.standoffMm),
       message: `leaves ${Math.max(0, Math.round(belowMm * 10) / 10)} mm between strip and wall; make it ${Math.ceil(standoffMm + leastAirMm - belowMm)} mm or more`,
     });
   return success({

@@ -1,20 +1,23 @@
+import type { HaloResults } from '../index.js';
+import type { Single } from '../../testing/harness.js';
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { fontListings } from '../../artwork/lettering/index.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
-import type { HaloDesign } from '../../document/design/index.js';
-import { createEvaluator, type HaloEvaluation } from '../../sign/evaluate/index.js';
+import type { DesignOf } from '../../document/design/index.js';
+import { createEvaluator } from '../../sign/evaluate/index.js';
 import { inOutline, outlineArea, outlineBounds, ringLength, solidParts } from '../../base/outlines/index.js';
 import { changed, curlew, evaluatedCoarsely, inAssembly, testFonts } from '../../testing/harness.js';
-import { sectionAt } from '../index.js';
+import { halo } from './index.js';
+import type { HaloAssembly } from './schema.js';
 
 let fonts: FontBook;
 beforeAll(async () => {
   fonts = await testFonts();
 });
 
-const of = (change: Readonly<Record<string, unknown>>, design: HaloDesign = curlew): HaloEvaluation =>
+const of = (change: Readonly<Record<string, unknown>>, design: DesignOf<HaloAssembly> = curlew): Single<HaloResults> =>
   evaluatedCoarsely(changed(design, inAssembly(change)), fonts);
 const hollow = { 'letters.form': 'hollow', 'letters.boardId': 'aluminium-2' };
 const problems = (change: Readonly<Record<string, unknown>>) => {
@@ -190,7 +193,7 @@ describe('letters split for a small machine', () => {
       changed(curlew, { 'brief.text': 'L', ...inAssembly({ 'artwork.toolId': 'laser', ...change }) }),
       fonts,
     );
-  const kg = (evaluation: HaloEvaluation): number => evaluation.parts.cut.reduce((sum, part) => sum + part.kg, 0);
+  const kg = (evaluation: Single<HaloResults>): number => evaluation.parts.cut.reduce((sum, part) => sum + part.kg, 0);
 
   it('come in pieces that weigh what the whole weighed, each with the posts it carries', () => {
     const [whole, split] = [
@@ -199,7 +202,7 @@ describe('letters split for a small machine', () => {
     ];
     expect(split.parts.cut.map(({ id }) => id)).toEqual(['letter-1a', 'letter-1b']);
     expect(kg(split)).toBeCloseTo(kg(whole), 6);
-    const holesOf = (evaluation: HaloEvaluation): number =>
+    const holesOf = (evaluation: Single<HaloResults>): number =>
       evaluation.parts.cut
         .flatMap(({ layers }) => layers)
         .filter(({ operation }) => operation === 'drill')
@@ -240,8 +243,8 @@ describe('the slice through halo letters', () => {
     const parts = solidParts(evaluation.lettering.outline).map((part) => outlineBounds(part)!);
     const [c, u] = parts.sort((a, b) => a.x - b.x);
     const gap = (c!.x + c!.width + u!.x) / 2;
-    expect(sectionAt(evaluation, gap).shapes.map(({ role }) => role)).toEqual(['wall']);
-    expect(sectionAt(evaluation, c!.x + 20).shapes.length).toBeGreaterThan(2);
+    expect(halo.sectionAt(evaluation, gap).shapes.map(({ role }) => role)).toEqual(['wall']);
+    expect(halo.sectionAt(evaluation, c!.x + 20).shapes.length).toBeGreaterThan(2);
   });
 
   it('of a shell shows front and returns, hollow between', () => {
@@ -291,7 +294,8 @@ describe('any halo letters', () => {
             for (const { path } of result.problems) expect(path).toMatch(/^assemblies\.0\./);
             return;
           }
-          const { figures, glow, findings, parts, cost } = result.value;
+          const { figures, findings, parts, cost } = result.value;
+          const { glow } = result.value.assemblies[0]!;
           for (const { id, value } of figures) expect([id, Number.isFinite(value)]).toEqual([id, true]);
           expect(glow.luminance.every((value) => Number.isFinite(value) && value >= 0)).toBe(true);
           expect(new Set(findings.map(({ id }) => id)).size).toBe(findings.length);

@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
-import { applyChange } from '../../document/design/index.js';
+import { applyChange } from '../../sign/design/index.js';
 import { createEvaluator, finish } from '../../sign/evaluate/index.js';
 import { changed, curlew, evaluatedCoarsely, inAssembly, testFonts } from '../../testing/harness.js';
 

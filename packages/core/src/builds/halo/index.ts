@@ -1,16 +1,53 @@
-import type { HaloAssembly } from '../../document/design/index.js';
-import type { HaloResults } from '../../sign/evaluate/types.js';
-import type { Build } from '../shared/types.js';
+import { fieldsIn } from '../../judging/results/index.js';
+import { dropLines } from '../letters/candidates.js';
+import { letterMigrations } from '../letters/migrations.js';
+import { letterSizes } from '../letters/sizes.js';
+import type { Build } from '../shared/build.js';
+import { openSoakPoints } from '../shared/soak-points.js';
+import { haloCones } from './cones.js';
+import { haloDemos, newHalo } from './demos.js';
 import { haloFigures } from './figures.js';
-import { haloPipeline } from './pipeline.js';
+import { haloFront } from './front.js';
+import type { HaloLaid, HaloResults } from './results.js';
 import { haloRules } from './rules.js';
+import { haloSchema, type HaloAssembly } from './schema.js';
 import { haloSectionAt } from './section.js';
+import { haloSolids } from './solids.js';
+import { haloStages } from './stages.js';
+import { haloTemplates } from './templates.js';
 
 /** Opaque letters held off a wall, lit from behind. */
-export const halo: Build<HaloAssembly, HaloResults> = {
-  pipeline: haloPipeline,
+export const halo: Build<HaloAssembly, HaloLaid, HaloResults, typeof haloDemos> = {
+  name: 'halo',
+  words: {
+    name: 'Halo letters',
+    detail: 'letters held off the wall, glowing on it',
+    sizesAsk: 'How tall are the letters?',
+  },
+  schema: haloSchema,
+  migrations: letterMigrations,
+  sizes: letterSizes,
+  start: newHalo,
+  stages: haloStages,
   rules: haloRules,
+  lessStrip: dropLines,
   figures: haloFigures,
   sectionAt: ({ lettering, geometry, assembly, materials, runs, posts }, x) =>
     haloSectionAt(x, lettering.outline, geometry, assembly, materials, runs, posts),
+  cones: haloCones,
+  depth: (results) => ({
+    field: fieldsIn(results).letters.standoffMm,
+    label: 'Standoff',
+    mm: results.geometry.standoffMm,
+    leastMm: 4,
+    mostMm: 200,
+  }),
+  front: haloFront,
+  templates: haloTemplates,
+  solids: haloSolids,
+  cutByTool: ({ stock }) => stock !== 'return',
+  soakPoints: openSoakPoints,
+  trace: null,
+  tryout: null,
+  demos: haloDemos,
 };

@@ -1,4 +1,6 @@
-import type { HaloResults } from '../../sign/evaluate/types.js';
+import { fieldsIn } from '../../judging/results/index.js';
+import { set } from '../../document/design/index.js';
+import type { HaloResults } from './results.js';
 import {
   changeStrip,
   oneChange,
@@ -47,6 +49,7 @@ export const scallopsShow: Rule<HaloResults> = ({ results, catalogue }) => {
     remedies: [
       standFarther(results),
       changeStrip(
+        results,
         suitableStrips(results, catalogue)
           .filter(({ ledsPerM, voltageV }) => ledsPerM > strip.ledsPerM && voltageV === strip.voltageV)
           .sort((a, b) => a.ledsPerM - b.ledsPerM),
@@ -161,7 +164,7 @@ export const letterTooWide: Rule<HaloResults> = ({ results }) => {
       standFarther(results),
       ...(assembly.light.layout === 'outline'
         ? []
-        : [oneChange('along-outline', 'Strip along the outline', 'assemblies.0.light.layout', 'outline')]),
+        : [oneChange('along-outline', 'Strip along the outline', fieldsIn(results).light.layout, 'outline')]),
     ],
   };
 };
@@ -192,6 +195,7 @@ export const edgeUneven: Rule<HaloResults> = ({ results, catalogue }) => {
     },
     remedies: [
       changeStrip(
+        results,
         suitableStrips(results, catalogue)
           .filter(({ cutPitchMm, bendRadiusMm }) => cutPitchMm < strip.cutPitchMm || bendRadiusMm < strip.bendRadiusMm)
           .sort((a, b) => a.bendRadiusMm - b.bendRadiusMm),
@@ -200,7 +204,7 @@ export const edgeUneven: Rule<HaloResults> = ({ results, catalogue }) => {
       setFartherIn(results),
       ...(light.layout === 'outline'
         ? []
-        : [oneChange('along-outline', 'Strip along the outline', 'assemblies.0.light.layout', 'outline')]),
+        : [oneChange('along-outline', 'Strip along the outline', fieldsIn(results).light.layout, 'outline')]),
     ],
   };
 };
@@ -236,6 +240,7 @@ export const haloTooDim: Rule<HaloResults> = ({ results, catalogue }) => {
     },
     remedies: [
       changeStrip(
+        results,
         suitableStrips(results, catalogue)
           .filter(({ lumensPerM }) => lumensPerM > materials.strip.lumensPerM)
           .sort((a, b) => a.lumensPerM - b.lumensPerM),
@@ -246,7 +251,7 @@ export const haloTooDim: Rule<HaloResults> = ({ results, catalogue }) => {
         id: 'paler-wall',
         candidates: paler.map(({ id, name }) => ({
           label: `A backer: ${name.toLowerCase()}`,
-          change: [{ path: 'assemblies.0.letters.wallId', value: id }],
+          change: [set(fieldsIn(results).letters.wallId, id)],
         })),
       },
     ],
@@ -290,7 +295,7 @@ export const lightLeaks: Rule<HaloResults> = ({ results, catalogue }) => {
               id: 'thicker-walls',
               candidates: thicker.map((mm) => ({
                 label: `Returns ${mm} mm thick`,
-                change: [{ path: 'assemblies.0.letters.wallMm', value: mm }],
+                change: [set(fieldsIn(results).letters.wallMm, mm)],
               })),
             },
             ...(letters.back === 'open'
@@ -298,7 +303,7 @@ export const lightLeaks: Rule<HaloResults> = ({ results, catalogue }) => {
                   oneChange(
                     'close-backs',
                     'Close the backs, strip outside on them',
-                    'assemblies.0.letters.back',
+                    fieldsIn(results).letters.back,
                     'closed',
                   ),
                 ]
@@ -306,6 +311,7 @@ export const lightLeaks: Rule<HaloResults> = ({ results, catalogue }) => {
           ]
         : []),
       otherBoards(
+        results,
         catalogue,
         ({ passesPerMm }) => passesPerMm === undefined,
         ({ price }) => price,

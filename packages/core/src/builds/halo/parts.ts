@@ -1,13 +1,15 @@
-import type { Catalogue, HaloMaterials } from '../../document/catalogue/index.js';
+import type { Catalogue } from '../../document/catalogue/index.js';
+import type { HaloMaterials } from './materials.js';
 import type { Circuit } from '../../power/circuit/index.js';
-import type { Brief, HaloAssembly } from '../../document/design/index.js';
+import type { Brief } from '../../document/design/index.js';
+import type { HaloAssembly } from './schema.js';
 import type { LettersGeometry } from '../../light/geometry/index.js';
 import type { PostedPart } from '../../light/wall/index.js';
 import type { LetterRuns } from '../../light/runs/index.js';
 import { inOutline, outlineArea, rectRing, ringLength, type Outline } from '../../base/outlines/index.js';
 import { flatLetter, fromLeft, layerOf, pinMarks } from '../letters/parts.js';
 import { pieceSuffix, splitLetter } from '../letters/splits.js';
-import { electrical, sundry, type BoughtPart, type CutPart, type PartShape } from '../../making/parts/index.js';
+import { sundry, type BoughtPart, type CutPart, type PartShape } from '../../making/parts/index.js';
 
 /** What halo letters are cut and bought from. */
 export interface HaloFacts {
@@ -120,11 +122,9 @@ export const haloParts = (facts: HaloFacts): readonly CutPart[] =>
   ]);
 
 /** What is bought for halo letters. */
-export const haloBought = (catalogue: Catalogue, facts: HaloFacts, circuit: Circuit): readonly BoughtPart[] => {
-  const { brief, materials, runs, posts } = facts;
+export const haloBought = (catalogue: Catalogue, { posts }: HaloFacts): readonly BoughtPart[] => {
   const count = posts.reduce((sum, part) => sum + part.posts.length, 0);
   return [
-    ...electrical(catalogue, brief, materials, runs, circuit),
     ...sundry(catalogue, 'stand-off', count),
     ...sundry(catalogue, 'wall-clip', count, false),
     ...sundry(catalogue, 'wall-fixing', count, false),

@@ -1,5 +1,7 @@
-import type { HaloResults } from '../../sign/evaluate/types.js';
-import { oneChange, type Rule } from '../../judging/findings/index.js';
+import { fieldsIn } from '../../judging/results/index.js';
+import { set } from '../../document/design/index.js';
+import type { HaloResults } from './results.js';
+import { oneChange, type Remedy, type Rule } from '../../judging/findings/index.js';
 import { postsAmiss } from '../../light/wall/index.js';
 import { setCloser } from '../letters/candidates.js';
 import { around } from '../shared/rule-words.js';
@@ -10,7 +12,8 @@ const one = (value: number): number => Math.round(value * 10) / 10;
 const amissOf = (results: HaloResults) =>
   postsAmiss(results.posts, results.runs.reachInMm + results.assembly.posts.diameterMm / 2);
 
-const letPlace = oneChange('place-posts', 'Let Vitrum place the posts', 'assemblies.0.posts.pinned', []);
+const letPlace = (results: HaloResults): Remedy =>
+  oneChange('place-posts', 'Let Vitrum place the posts', fieldsIn(results).posts.pinned, []);
 
 /** A post between the strip and the edge keeps light off the wall beside it. */
 export const postOutsideStrip: Rule<HaloResults> = ({ results }) => {
@@ -37,7 +40,7 @@ export const postOutsideStrip: Rule<HaloResults> = ({ results }) => {
       read: (tried) => amissOf(tried).outsideStrip.length,
       settled: (tried) => amissOf(tried).outsideStrip.length === 0,
     },
-    remedies: [letPlace, setCloser(results)],
+    remedies: [letPlace(results), setCloser(results)],
   };
 };
 
@@ -61,7 +64,7 @@ export const postLoose: Rule<HaloResults> = ({ results }) => {
       read: (tried) => amissOf(tried).loose.length,
       settled: (tried) => amissOf(tried).loose.length === 0,
     },
-    remedies: [letPlace],
+    remedies: [letPlace(results)],
   };
 };
 
@@ -102,15 +105,18 @@ export const tooFewPosts: Rule<HaloResults> = ({ results, catalogue }) => {
         id: 'thinner-posts',
         candidates: thinner.map((mm) => ({
           label: `Posts of ${mm} mm`,
-          change: [{ path: 'assemblies.0.posts.diameterMm', value: mm }],
+          change: [set(fieldsIn(results).posts.diameterMm, mm)],
         })),
       },
-      ...(light.lineCount > 1 ? [oneChange('one-line', 'One line of strip', 'assemblies.0.light.lineCount', 1)] : []),
+      ...(light.lineCount > 1
+        ? [oneChange('one-line', 'One line of strip', fieldsIn(results).light.lineCount, 1)]
+        : []),
       setCloser(results),
       ...(light.layout === 'outline' && !light.standing
-        ? [oneChange('centre-line', 'Strip along the middle of the strokes', 'assemblies.0.light.layout', 'centre')]
+        ? [oneChange('centre-line', 'Strip along the middle of the strokes', fieldsIn(results).light.layout, 'centre')]
         : []),
       otherBoards(
+        results,
         catalogue,
         (board) =>
           board.thicknessMm * board.densityKgM3 <

@@ -1,5 +1,6 @@
-import type { HaloMaterials, Strip } from '../../document/catalogue/index.js';
-import type { HaloAssembly } from '../../document/design/index.js';
+import type { Strip } from '../../document/catalogue/index.js';
+import type { HaloMaterials } from './materials.js';
+import type { HaloAssembly } from './schema.js';
 import type { LettersGeometry } from '../../light/geometry/index.js';
 import { placePosts, postsIn, type Post, type PostedPart } from '../../light/wall/index.js';
 import { byShape, type Outline } from '../../base/outlines/index.js';

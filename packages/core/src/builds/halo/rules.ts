@@ -1,5 +1,5 @@
-import type { HaloResults } from '../../sign/evaluate/types.js';
-import { partOverSheet, supplyTooSmall, type Rule } from '../../judging/findings/index.js';
+import type { HaloResults } from './results.js';
+import { partOverSheet, type Rule } from '../../judging/findings/index.js';
 import { letterOverBed, splitMisses } from '../letters/bed-rules.js';
 import { tapeLetsGo, tooHot } from '../shared/heat-rules.js';
 import { dropLines } from '../letters/candidates.js';
@@ -19,7 +19,6 @@ import { holesTight, jumpersInTheOpen } from '../letters/wire-rules.js';
 /** The checks of halo letters. */
 export const haloRules: readonly Rule<HaloResults>[] = [
   noLetterStrip,
-  supplyTooSmall<HaloResults>(dropLines),
   postLoose,
   tooFewPosts,
   postOutsideStrip,

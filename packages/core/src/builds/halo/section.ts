@@ -1,5 +1,5 @@
-import type { HaloMaterials } from '../../document/catalogue/index.js';
-import type { HaloAssembly } from '../../document/design/index.js';
+import type { HaloMaterials } from './materials.js';
+import type { HaloAssembly } from './schema.js';
 import type { LettersGeometry } from '../../light/geometry/index.js';
 import type { PostedPart } from '../../light/wall/index.js';
 import type { LetterRuns } from '../../light/runs/index.js';

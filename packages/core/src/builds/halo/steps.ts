@@ -3,7 +3,7 @@ import type { Circuit } from '../../power/circuit/index.js';
 import type { Jumper } from '../../light/runs/index.js';
 import type { CutPart } from '../../making/parts/index.js';
 import type { Step } from '../../making/steps/index.js';
-import { counted, mm, step } from '../shared/step-words.js';
+import { counted, mm, signStep, step } from '../shared/step-words.js';
 import { wiringSteps } from '../shared/wiring-steps.js';
 import type { HaloFacts } from './parts.js';
 
@@ -120,7 +120,7 @@ export const haloSteps = (facts: HaloStepFacts): readonly Step[] => {
     ),
     ...letters(facts),
     ...wire(facts),
-    step(
+    signStep(
       'prove',
       'soak',
       'Full power for an hour against a board',

@@ -1,14 +1,11 @@
-import type { FaceLitResults, HaloResults } from '../../sign/evaluate/types.js';
+import { fieldsIn } from '../../judging/results/index.js';
+import type { LetterResults } from './results.js';
 import { oneChange, overBed, wholeFront, type Remedy, type Rule } from '../../judging/findings/index.js';
 import { idleSplits, middleSplit } from './splits.js';
 
-/** Builds that cut letters one by one. */
-type LetterResults = HaloResults | FaceLitResults;
-
-const at = 'assemblies.0.artwork.splits';
-
 /** Cuts the piece that does not fit across the middle of its longer side. */
-const splitInTwo = ({ lettering, assembly }: LetterResults): readonly Remedy[] => {
+const splitInTwo = (results: LetterResults): readonly Remedy[] => {
+  const { lettering, assembly } = results;
   const place = middleSplit(lettering.outline, assembly.artwork);
   return place === null
     ? []
@@ -16,7 +13,7 @@ const splitInTwo = ({ lettering, assembly }: LetterResults): readonly Remedy[] =
         oneChange(
           'split',
           `Cut that letter in two, ${place.angleDeg === 90 ? 'upright' : 'level'} through its middle`,
-          at,
+          fieldsIn(results).artwork.splits,
           [...(assembly.artwork.splits ?? []), place],
         ),
       ];
@@ -62,8 +59,20 @@ export const splitMisses: Rule<LetterResults> = ({ results }) => {
       settled: (tried) => idleOf(tried).length === 0,
     },
     remedies: [
-      ...(middle === null ? [] : [oneChange('move-split', 'Put it through the largest piece', at, [...kept, middle])]),
-      oneChange('take-split', idle.length === 1 ? 'Take it away' : 'Take them away', at, kept),
+      ...(middle === null
+        ? []
+        : [
+            oneChange('move-split', 'Put it through the largest piece', fieldsIn(results).artwork.splits, [
+              ...kept,
+              middle,
+            ]),
+          ]),
+      oneChange(
+        'take-split',
+        idle.length === 1 ? 'Take it away' : 'Take them away',
+        fieldsIn(results).artwork.splits,
+        kept,
+      ),
     ],
   };
 };

@@ -1,10 +1,7 @@
-import type { FaceLitResults, HaloResults } from '../../sign/evaluate/types.js';
+import { fieldsIn } from '../../judging/results/index.js';
+import { set } from '../../document/design/index.js';
+import type { LetterResults } from './results.js';
 import type { Candidate, Remedy } from '../../judging/findings/index.js';
-
-/** Builds that lay strip in letters. */
-type LetterResults = HaloResults | FaceLitResults;
-
-const at = 'assemblies.0';
 
 /** Whole millimetres from one length towards another, in so many steps. */
 export const wholeSteps = (from: number, to: number, count: number): readonly number[] =>
@@ -12,39 +9,48 @@ export const wholeSteps = (from: number, to: number, count: number): readonly nu
     ...new Set(Array.from({ length: count }, (_, step) => Math.round(from + ((to - from) * (step + 1)) / count))),
   ].filter((value) => value !== Math.round(from));
 
-const setbacks = (list: readonly number[]): readonly Candidate[] =>
+const setbacks = (results: LetterResults, list: readonly number[]): readonly Candidate[] =>
   list.map((value) => ({
     label: `Strip ${value} mm from the edge`,
-    change: [{ path: `${at}.light.setbackMm`, value }],
+    change: [set(fieldsIn(results).light.setbackMm, value)],
   }));
 
 /** Strip farther in from the edge. */
-export const setFartherIn = ({ assembly }: LetterResults): Remedy => ({
-  id: 'farther-in',
-  candidates: setbacks(wholeSteps(assembly.light.setbackMm, 2 * assembly.light.setbackMm + 8, 6)),
-});
+export const setFartherIn = (results: LetterResults): Remedy => {
+  const { setbackMm } = results.assembly.light;
+  return { id: 'farther-in', candidates: setbacks(results, wholeSteps(setbackMm, 2 * setbackMm + 8, 6)) };
+};
 /** Strip closer to the edge. */
-export const setCloser = ({ assembly }: LetterResults): Remedy => ({
-  id: 'closer',
-  candidates: setbacks(wholeSteps(assembly.light.setbackMm, 2, 6).filter((mm) => mm < assembly.light.setbackMm)),
-});
+export const setCloser = (results: LetterResults): Remedy => {
+  const { setbackMm } = results.assembly.light;
+  return {
+    id: 'closer',
+    candidates: setbacks(
+      results,
+      wholeSteps(setbackMm, 2, 6).filter((mm) => mm < setbackMm),
+    ),
+  };
+};
 
 /** One line of strip more, two more, three. */
-export const addLines = ({ assembly }: LetterResults): Remedy => ({
-  id: 'add-lines',
-  candidates: [1, 2, 3].map((more) => ({
-    label: `${assembly.light.lineCount + more} lines of strip`,
-    change: [{ path: `${at}.light.lineCount`, value: Math.min(20, assembly.light.lineCount + more) }],
-  })),
-});
+export const addLines = (results: LetterResults): Remedy => {
+  const { lineCount } = results.assembly.light;
+  return {
+    id: 'add-lines',
+    candidates: [1, 2, 3].map((more) => ({
+      label: `${lineCount + more} lines of strip`,
+      change: [set(fieldsIn(results).light.lineCount, Math.min(20, lineCount + more))],
+    })),
+  };
+};
 /** Fewer lines, one by one. */
-export const dropLines = ({ assembly }: LetterResults): Remedy => ({
+export const dropLines = (results: LetterResults): Remedy => ({
   id: 'drop-lines',
-  candidates: Array.from({ length: assembly.light.lineCount - 1 }, (_, fewer) => {
-    const count = assembly.light.lineCount - fewer - 1;
+  candidates: Array.from({ length: results.assembly.light.lineCount - 1 }, (_, fewer) => {
+    const count = results.assembly.light.lineCount - fewer - 1;
     return {
       label: count === 1 ? 'One line of strip' : `${count} lines of strip`,
-      change: [{ path: `${at}.light.lineCount`, value: count }],
+      change: [set(fieldsIn(results).light.lineCount, count)],
     };
   }),
 });

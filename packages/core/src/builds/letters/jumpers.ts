@@ -1,4 +1,4 @@
-import type { Circuit } from '../../power/circuit/index.js';
+import type { WireRun } from '../../power/circuit/index.js';
 import type { Jumper, Point3 } from '../../light/runs/index.js';
 import { lengthInside, ringsNear, type Outline, type Point } from '../../base/outlines/index.js';
 
@@ -12,8 +12,8 @@ const openLength = (path: readonly Point[], near: ReturnType<typeof ringsNear>):
     return sum + Math.max(0, length - lengthInside(from, to, near(from, to)));
   }, 0);
 
-/** The wires of a circuit as they lie in letters, and how much of each no letter hides; behind the wall nothing is seen. */
-export const jumpersOf = ({ wires }: Circuit, outline: Outline): readonly Jumper[] => {
+/** Wires as they lie in letters, and how much of each no letter hides; behind the wall nothing is seen. */
+export const jumpersOf = (wires: readonly WireRun[], outline: Outline): readonly Jumper[] => {
   const near = ringsNear(outline);
   return wires.map(({ from, to, at, path, holes, lengthMm }): Jumper => {
     const way = path.map(flat);

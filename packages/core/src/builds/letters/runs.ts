@@ -1,5 +1,7 @@
+import type { LetterAssembly } from './results.js';
+import { fieldsOf, pathOf } from '../../document/design/index.js';
 import type { Strip } from '../../document/catalogue/index.js';
-import type { LetterLight } from '../../document/design/index.js';
+import type { LetterLight } from './schema.js';
 import type { Post } from '../../light/wall/index.js';
 import {
   bareParts,
@@ -15,6 +17,8 @@ import type { LetterRuns, Point3, Segment } from '../../light/runs/index.js';
 import { strokeMiddles, type MedialLine } from '../../base/medial/index.js';
 import { byShape, outlineByShape, solidParts, type Outline } from '../../base/outlines/index.js';
 import { failure, success, type Result } from '../../base/result.js';
+
+const own = fieldsOf<LetterAssembly>();
 
 /** Strip keeps this far off a post (mm), besides its own half width. */
 const postClearMm = 2;
@@ -65,8 +69,9 @@ const segmentOf = (piece: LaidPiece, bed: LetterBed, ledsPerM: number): Segment 
 /** How far single modules were pushed, by piece and module. */
 const nudgesOf = (held: NonNullable<LetterLight['moved']>): ReadonlyMap<number, ReadonlyMap<number, number>> => {
   const nudges = new Map<number, Map<number, number>>();
-  for (const { piece, module, alongMm } of held)
-    if (module !== undefined) nudges.set(piece, (nudges.get(piece) ?? new Map<number, number>()).set(module, alongMm));
+  for (const { segment, module, alongMm } of held)
+    if (module !== undefined)
+      nudges.set(segment, (nudges.get(segment) ?? new Map<number, number>()).set(module, alongMm));
   return nudges;
 };
 
@@ -77,7 +82,7 @@ export interface LetterBed {
 }
 
 /**
- * Strip or modules laid along paths in letters, off their posts. Fails when the options is no layout, or when there are too many LEDs.
+ * Strip or modules laid along paths in letters, off their posts. Fails when it is asked for what is no layout, or when there are too many LEDs.
  */
 export const letterRuns = (
   outline: Outline,
@@ -90,7 +95,7 @@ export const letterRuns = (
 ): Result<LetterRuns> => {
   if (light.standing === true && light.layout !== 'outline')
     return failure({
-      path: 'assemblies.0.light.standing',
+      path: pathOf(own.light.standing),
       message: 'strip stands on its side along the outline only; lay it flat, or along the outline',
     });
   const shownMm = shownMmOf(light, strip);
@@ -105,14 +110,14 @@ export const letterRuns = (
     modules: strip.form === 'modules',
     keepOff: posts.map(({ at, diameterMm }) => ({ at, mm: diameterMm / 2 + shownMm / 2 + postClearMm })),
     startMm: light.startMm ?? 0,
-    moved: new Map(held.filter(({ module }) => module === undefined).map(({ piece, alongMm }) => [piece, alongMm])),
+    moved: new Map(held.filter(({ module }) => module === undefined).map(({ segment, alongMm }) => [segment, alongMm])),
     nudged: nudgesOf(held),
     leftOut: new Set(light.leftOut ?? []),
   });
   const leds = pieces.flatMap((piece, segment) => piece.leds.map((led) => ({ ...led, segment })));
   if (leds.length > maxLeds)
     return failure({
-      path: 'assemblies.0.light.stripId',
+      path: pathOf(own.light.stripId),
       message: `gives ${leds.length.toLocaleString('en')} LEDs; Vitrum lights up to ${maxLeds.toLocaleString('en')} in one design`,
     });
   const lines = light.layout === 'outline' ? light.lineCount - 1 : 0;

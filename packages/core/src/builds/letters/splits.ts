@@ -1,4 +1,4 @@
-import type { LetterArtwork } from '../../document/design/index.js';
+import type { LetterArtwork } from './schema.js';
 import {
   outlineBounds,
   solidParts,

@@ -1,4 +1,5 @@
-import type { FaceLitResults, HaloResults } from '../../sign/evaluate/types.js';
+import { fieldsIn } from '../../judging/results/index.js';
+import type { LetterResults } from './results.js';
 import { cornerWords, countWay } from '../../light/laying/index.js';
 import {
   changeStrip,
@@ -12,12 +13,7 @@ import { outlineArea, outlineBounds } from '../../base/outlines/index.js';
 import { setCloser } from './candidates.js';
 import { stripLaid } from '../shared/strip-laid.js';
 
-/** Builds that lay strip in letters. */
-type LetterResults = HaloResults | FaceLitResults;
-
 const one = (value: number): number => Math.round(value * 10) / 10;
-const at = 'assemblies.0.light';
-
 /** No strip at all fits the letters. */
 export const noLetterStrip: Rule<LetterResults> = ({ results, catalogue }) => {
   if (results.runs.segments.length > 0) return null;
@@ -34,11 +30,12 @@ export const noLetterStrip: Rule<LetterResults> = ({ results, catalogue }) => {
     remedies: [
       setCloser(results),
       changeStrip(
+        results,
         suitableStrips(results, catalogue).filter(
           ({ cutPitchMm, widthMm }) => cutPitchMm < strip.cutPitchMm || widthMm < strip.widthMm,
         ),
       ),
-      oneChange('centre-line', 'Strip along the middle of the strokes', `${at}.layout`, 'centre'),
+      oneChange('centre-line', 'Strip along the middle of the strokes', fieldsIn(results).light.layout, 'centre'),
     ],
   };
 };
@@ -76,10 +73,12 @@ export const strokeTooNarrow: Rule<LetterResults> = ({ results, catalogue }) => 
     },
     remedies: [
       setCloser(results),
-      changeStrip(narrower),
+      changeStrip(results, narrower),
       ...(assembly.light.layout === 'centre' || assembly.light.standing === true
         ? []
-        : [oneChange('centre-line', 'Strip along the middle of the strokes', `${at}.layout`, 'centre')]),
+        : [
+            oneChange('centre-line', 'Strip along the middle of the strokes', fieldsIn(results).light.layout, 'centre'),
+          ]),
     ],
   };
 };
@@ -116,6 +115,7 @@ export const lettersBetweenCutMarks: Rule<LetterResults> = ({ results, catalogue
     },
     remedies: [
       changeStrip(
+        results,
         suitableStrips(results, catalogue)
           .filter(({ cutPitchMm, form }) => cutPitchMm < strip.cutPitchMm && form !== 'modules')
           .sort((a, b) => b.cutPitchMm - a.cutPitchMm),
@@ -157,6 +157,6 @@ export const bendsTooTight: Rule<LetterResults> = ({ results, catalogue }) => {
       read: (tried) => tried.runs.corners.length,
       settled: (tried) => tried.runs.corners.length === 0,
     },
-    remedies: [changeStrip(supple)],
+    remedies: [changeStrip(results, supple)],
   };
 };

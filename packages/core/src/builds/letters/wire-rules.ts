@@ -1,8 +1,6 @@
-import type { FaceLitResults, HaloResults } from '../../sign/evaluate/types.js';
+import { inDesign } from '../../judging/results/index.js';
+import type { LetterResults } from './results.js';
 import { oneChange, type Rule } from '../../judging/findings/index.js';
-
-/** Builds that lay strip in letters. */
-type LetterResults = HaloResults | FaceLitResults;
 
 const openMm = ({ jumpers }: LetterResults): number => jumpers.reduce((sum, jumper) => sum + jumper.openMm, 0);
 /** Less wire than this in the open is not worth a word (mm). */
@@ -33,7 +31,9 @@ export const jumpersInTheOpen: Rule<LetterResults> = ({ results }) => {
       read: openMm,
       settled: (tried) => openMm(tried) <= openNoticedMm,
     },
-    remedies: [oneChange('through-holes', 'Take them behind, by a hole at each end', 'power.crossings', 'holes')],
+    remedies: [
+      oneChange('through-holes', 'Take them behind, by a hole at each end', inDesign.power.crossings, 'holes'),
+    ],
   };
 };
 
@@ -99,7 +99,12 @@ export const wiresOverEdges: Rule<LetterResults> = ({ results }) => {
       settled: (tried) => overEdges(tried) === 0,
     },
     remedies: [
-      oneChange('through-holes', 'Take them through the backs, a hole near each end', 'power.crossings', 'holes'),
+      oneChange(
+        'through-holes',
+        'Take them through the backs, a hole near each end',
+        inDesign.power.crossings,
+        'holes',
+      ),
     ],
   };
 };

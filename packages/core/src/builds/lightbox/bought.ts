@@ -1,7 +1,7 @@
-import type { Catalogue, Materials } from '../../document/catalogue/index.js';
-import type { Circuit } from '../../power/circuit/index.js';
+import type { Catalogue } from '../../document/catalogue/index.js';
+import type { BoxMaterials } from './materials.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
-import { electrical, sundry, type BoughtPart, type CutPart } from '../../making/parts/index.js';
+import { sundry, type BoughtPart, type CutPart } from '../../making/parts/index.js';
 import type { PartFacts } from './types.js';
 
 /** Weight of one coat of paint or one layer of film (kg/m²), typical. */
@@ -16,7 +16,7 @@ const countHoles = (cut: readonly CutPart[], id: string): number =>
     .filter(({ operation }) => operation === 'drill')
     .reduce((sum, { shapes }) => sum + shapes.length, 0);
 
-const lined = ({ lining }: Materials, { inside }: CaseGeometry): readonly BoughtPart[] => {
+const lined = ({ lining }: BoxMaterials, { inside }: CaseGeometry): readonly BoughtPart[] => {
   const { widthMm: w, heightMm: h, depthMm: d } = inside;
   const m2 = (w * h + 2 * d * (w + h)) / 1e6;
   if (lining.price === 0) return [];
@@ -34,7 +34,7 @@ const lined = ({ lining }: Materials, { inside }: CaseGeometry): readonly Bought
 };
 
 /** What is done to or laid on the sheets of the face, by the square metre and coat. */
-const coated = ({ faceCoats, second }: Materials, { face, inside }: CaseGeometry): readonly BoughtPart[] => {
+const coated = ({ faceCoats, second }: BoxMaterials, { face, inside }: CaseGeometry): readonly BoughtPart[] => {
   const front = (face.widthMm * face.heightMm) / 1e6;
   const behind = (inside.widthMm * inside.heightMm) / 1e6;
   return [
@@ -55,16 +55,14 @@ const coated = ({ faceCoats, second }: Materials, { face, inside }: CaseGeometry
 export const lightboxBought = (
   catalogue: Catalogue,
   facts: PartFacts,
-  circuit: Circuit,
   cut: readonly CutPart[],
 ): readonly BoughtPart[] => {
-  const { brief, geometry, materials, runs, design } = facts;
+  const { brief, geometry, materials, design } = facts;
   const cutKg = cut.reduce((sum, part) => sum + part.kg * part.count, 0);
   const corners = design.cornerJoint === 'butt' ? 8 : 0;
   const faceRoundM = (2 * (geometry.inside.widthMm + geometry.inside.heightMm)) / 1000;
   const hangers = Math.max(2, Math.ceil(cutKg / kgPerHanger));
   return [
-    ...electrical(catalogue, brief, materials, runs, circuit),
     ...lined(materials, geometry),
     ...coated(materials, geometry),
     ...sundry(catalogue, 'screw', countHoles(cut, 'back')),

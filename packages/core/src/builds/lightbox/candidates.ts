@@ -1,10 +1,10 @@
+import { fieldsIn } from '../../judging/results/index.js';
+import { set } from '../../document/design/index.js';
 import type { Catalogue } from '../../document/catalogue/index.js';
-import type { BoxResults } from '../../sign/evaluate/types.js';
+import type { BoxResults } from './results.js';
 import type { Remedy } from '../../judging/findings/index.js';
 import { ventLeakLm } from '../../power/heat/index.js';
 import { ventChoices, ventsOf } from './vents.js';
-
-const at = 'assemblies.0';
 
 /** How far the searches go. */
 const depthStepMm = 2;
@@ -22,26 +22,26 @@ export const deepen = (results: BoxResults): Remedy => {
       .filter((depth) => depth <= 1000)
       .map((depth) => ({
         label: `Deepen to ${depth} mm inside`,
-        change: [{ path: `${at}.case.depthInsideMm`, value: depth }],
+        change: [set(fieldsIn(results).case.depthInsideMm, depth)],
       })),
   };
 };
 
 /** Holes through the bottom and the top return, from few to many; each says what light it lets out. */
-export const ventCase = ({ glow, geometry, assembly }: BoxResults): Remedy => ({
+export const ventCase = (results: BoxResults): Remedy => ({
   id: 'vent',
   candidates: ventChoices
-    .filter(({ diameterMm }) => diameterMm < geometry.inside.depthMm / 2)
+    .filter(({ diameterMm }) => diameterMm < results.geometry.inside.depthMm / 2)
     .filter(({ count, diameterMm }) => {
-      const given = assembly.case.vents;
+      const given = results.assembly.case.vents;
       return !given || count * diameterMm ** 2 > given.count * given.diameterMm ** 2;
     })
     .map((vents) => {
-      const leak = ventLeakLm(ventsOf(geometry, vents, glow.incidentLm)!);
-      const share = (100 * leak) / Math.max(1, glow.balance.outLm);
+      const leak = ventLeakLm(ventsOf(results.geometry, vents, results.glow.incidentLm)!);
+      const share = (100 * leak) / Math.max(1, results.glow.balance.outLm);
       return {
         label: `${vents.count} vents of ${vents.diameterMm} mm, bottom and top; they leak ${leak.toFixed(1)} lm, ${share.toFixed(2)} % of the light`,
-        change: [{ path: `${at}.case.vents`, value: vents }],
+        change: [set(fieldsIn(results).case.vents, vents)],
       };
     }),
 });
@@ -61,7 +61,7 @@ export const addRows = (results: BoxResults): Remedy => {
       .filter((count) => count <= (onBack ? 400 : 20))
       .map((count) => ({
         label: onBack ? `${capital(inWords(count))} rows` : `${capital(inWords(count))} turns round the rim`,
-        change: [{ path: `${at}.light.${onBack ? 'rowCount' : 'turnCount'}`, value: count }],
+        change: [set(fieldsIn(results).light[onBack ? 'rowCount' : 'turnCount'], count)],
       })),
   };
 };
@@ -77,7 +77,7 @@ export const dropRows = (results: BoxResults): Remedy => {
       label: onBack
         ? `${capital(inWords(count))} row${count === 1 ? '' : 's'}`
         : `${capital(inWords(count))} turn${count === 1 ? '' : 's'} round the rim`,
-      change: [{ path: `${at}.light.${onBack ? 'rowCount' : 'turnCount'}`, value: count }],
+      change: [set(fieldsIn(results).light[onBack ? 'rowCount' : 'turnCount'], count)],
     })),
   };
 };
@@ -90,17 +90,22 @@ export const whiterLining = (results: BoxResults, catalogue: Catalogue): Remedy 
     .sort((a, b) => a.price - b.price)
     .map((lining) => ({
       label: `Line with ${lining.name.toLowerCase()}`,
-      change: [{ path: `${at}.case.liningId`, value: lining.id }],
+      change: [set(fieldsIn(results).case.liningId, lining.id)],
     })),
 });
 
 /** Strip nearer to the returns, to 2 mm. */
-export const closerEnds = ({ assembly: { light } }: BoxResults): Remedy => ({
+export const closerEnds = (results: BoxResults): Remedy => ({
   id: 'closer-ends',
-  candidates: Array.from({ length: 8 }, (_, step) => Math.round(light.endMarginMm * (1 - (step + 1) / 8)))
-    .filter((margin, index, all) => margin >= 2 && margin < light.endMarginMm && all.indexOf(margin) === index)
+  candidates: Array.from({ length: 8 }, (_, step) =>
+    Math.round(results.assembly.light.endMarginMm * (1 - (step + 1) / 8)),
+  )
+    .filter(
+      (margin, index, all) =>
+        margin >= 2 && margin < results.assembly.light.endMarginMm && all.indexOf(margin) === index,
+    )
     .map((margin) => ({
       label: `Run the strip to ${margin} mm from the returns`,
-      change: [{ path: `${at}.light.endMarginMm`, value: margin }],
+      change: [set(fieldsIn(results).light.endMarginMm, margin)],
     })),
 });

@@ -1,7 +1,9 @@
+import { fieldsIn } from '../../judging/results/index.js';
+import { set } from '../../document/design/index.js';
 import type { FaceSheet } from '../../document/catalogue/index.js';
-import type { BoxResults } from '../../sign/evaluate/types.js';
+import type { BoxResults } from './results.js';
 import { oneChange, partOverSheet, type Rule } from '../../judging/findings/index.js';
-import { changeFace } from '../shared/face-candidates.js';
+import { changeFace } from '../faces/candidates.js';
 
 const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
 
@@ -23,7 +25,7 @@ export const largerThanSheet: Rule<BoxResults> = ({ results, catalogue }) => {
     ...found,
     what: 'The face is larger than its sheet',
     where: { view: 'front', rect: { x: -widthMm / 2, y: -heightMm / 2, width: widthMm, height: heightMm } },
-    remedies: [changeFace(larger)],
+    remedies: [changeFace(results, larger)],
   };
 };
 
@@ -70,7 +72,7 @@ export const tooShallow: Rule<BoxResults> = ({ results }) => {
       read: (tried) => tried.geometry.inside.depthMm,
       settled: (tried) => tried.geometry.inside.depthMm >= depthNeeded(tried),
     },
-    remedies: [oneChange('deep-enough', `Deepen to ${depth} mm inside`, 'assemblies.0.case.depthInsideMm', depth)],
+    remedies: [oneChange('deep-enough', `Deepen to ${depth} mm inside`, fieldsIn(results).case.depthInsideMm, depth)],
   };
 };
 
@@ -114,7 +116,7 @@ export const faceBinds: Rule<BoxResults> = ({ results }) => {
     },
     remedies:
       play < assembly.case.seatMm
-        ? [oneChange('more-play', `Play ${mm(play)} a side`, 'assemblies.0.case.playMm', play)]
+        ? [oneChange('more-play', `Play ${mm(play)} a side`, fieldsIn(results).case.playMm, play)]
         : [],
   };
 };
@@ -168,10 +170,10 @@ export const lettersOverhang: Rule<BoxResults> = ({ results }) => {
                 : `Drawing ${mm(fit * bounds.width)} wide, centred`,
             change: [
               drawing === null || drawing === undefined
-                ? { path: 'assemblies.0.artwork.capHeightMm', value: cap }
-                : { path: 'assemblies.0.artwork.drawing.scale', value: drawing.scale * fit },
-              { path: 'assemblies.0.artwork.offsetXMm', value: 0 },
-              { path: 'assemblies.0.artwork.offsetYMm', value: 0 },
+                ? set(fieldsIn(results).artwork.capHeightMm, cap)
+                : set(fieldsIn(results).artwork.drawing.scale, drawing.scale * fit),
+              set(fieldsIn(results).artwork.offsetXMm, 0),
+              set(fieldsIn(results).artwork.offsetYMm, 0),
             ],
           },
         ],

@@ -1,21 +1,18 @@
-import type { BoxResults } from '../../sign/evaluate/types.js';
+import type { BoxResults } from './results.js';
 import {
   computed,
   daylight,
   evenness,
   one,
-  price,
-  reel,
   two,
   typical,
   vanishing,
-  watts,
-  weight,
   type Figure,
 } from '../../judging/figures/index.js';
 
 const depth = ({ geometry, materials }: BoxResults): Figure => ({
   id: 'depth',
+  rules: ['too-shallow'],
   text: `${one(geometry.inside.depthMm)} mm`,
   label: 'depth inside',
   kind: 'computed',
@@ -74,4 +71,4 @@ const luminance = ({ glow, stack, design }: BoxResults): Figure => ({
 
 /** The figures of the tape for a light box, in order. */
 export const lightboxFigures = (results: BoxResults): readonly Figure[] =>
-  [depth, darkest, dotsAndBands, luminance, daylight, watts, reel, weight, price].map((figure) => figure(results));
+  [depth, darkest, dotsAndBands, luminance, daylight].map((figure) => figure(results));

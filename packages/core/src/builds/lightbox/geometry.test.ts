@@ -1,12 +1,13 @@
 import { describe, expect, it } from '@jest/globals';
-import { findMaterials, shippedCatalogue } from '../../document/catalogue/index.js';
+import { shippedCatalogue } from '../../document/catalogue/index.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
 import { changed, dispensary, inAssembly } from '../../testing/harness.js';
 import { lightboxGeometry } from './geometry.js';
+import { findBoxMaterials } from './materials.js';
 
 const geometryOf = (change: Readonly<Record<string, unknown>>): CaseGeometry => {
   const [assembly] = changed(dispensary, inAssembly(change)).assemblies;
-  const materials = findMaterials(assembly!, shippedCatalogue, 'assemblies.0');
+  const materials = findBoxMaterials(assembly!, shippedCatalogue);
   if (!materials.ok) throw new Error('materials');
   const geometry = lightboxGeometry(assembly!.case, materials.value);
   if (!geometry.ok) throw new Error(geometry.problems[0]?.message);

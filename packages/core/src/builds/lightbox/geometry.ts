@@ -1,8 +1,12 @@
-import type { Materials } from '../../document/catalogue/index.js';
-import type { CaseDesign } from '../../document/design/index.js';
+import type { LightboxAssembly } from './schema.js';
+import { fieldsOf, pathOf } from '../../document/design/index.js';
+import type { BoxMaterials } from './materials.js';
+import type { CaseDesign } from './schema.js';
 import type { CaseGeometry, Member, Seat } from '../../light/geometry/index.js';
 import type { Block } from '../../light/radiosity/index.js';
 import { failure, success, type Problem, type Result } from '../../base/result.js';
+
+const own = fieldsOf<LightboxAssembly>();
 
 /** Least wood left behind a rabbet or groove (mm); less breaks while it is cut. */
 const leastWallMm = 2;
@@ -63,18 +67,18 @@ const problemsOf = (
   const problems: Problem[] = [];
   if (design.seatMm > returnMm - leastWallMm)
     problems.push({
-      path: 'assemblies.0.case.seatMm',
+      path: pathOf(own.case.seatMm),
       message: `a seat of ${design.seatMm} mm leaves less than ${leastWallMm} mm of the ${returnMm} mm return; make it ${returnMm - leastWallMm} mm or less`,
     });
   if (design.playMm >= design.seatMm)
     problems.push({
-      path: 'assemblies.0.case.playMm',
+      path: pathOf(own.case.playMm),
       message: `a play of ${design.playMm} mm lets the sheet fall out of a ${design.seatMm} mm seat`,
     });
   for (const axis of ['widthMm', 'heightMm'] as const)
     if (inside[axis] < 10)
       problems.push({
-        path: `assemblies.0.case.${axis}`,
+        path: pathOf(own.case[axis]),
         message: `leaves ${Math.max(0, Math.round(inside[axis]))} mm inside the returns; make the case larger or the returns thinner`,
       });
   return problems;
@@ -97,7 +101,7 @@ const leastThrowMm = 3;
 
 const stackProblems = (
   design: CaseDesign,
-  { second, strip }: Materials,
+  { second, strip }: BoxMaterials,
   inside: { readonly widthMm: number; readonly heightMm: number },
   lightDepthMm: number,
 ): readonly Problem[] => {
@@ -106,11 +110,11 @@ const stackProblems = (
     problems.push(
       second === null
         ? {
-            path: 'assemblies.0.case.depthInsideMm',
+            path: pathOf(own.case.depthInsideMm),
             message: `leaves no room for light: the strip stands ${strip.heightMm} mm high in ${design.depthInsideMm} mm; make it ${strip.heightMm + leastThrowMm} mm or more`,
           }
         : {
-            path: 'assemblies.0.face.second.gapMm',
+            path: pathOf(own.face.second.gapMm),
             message: `puts the second sheet ${Math.round(lightDepthMm * 10) / 10} mm from the back, into the strip; make the gap smaller or the case deeper`,
           },
     );
@@ -123,19 +127,19 @@ const stackProblems = (
   for (const [low, high, half, size] of reach)
     if (low < -half + blockClearMm || high > half - blockClearMm)
       problems.push({
-        path: `assemblies.0.case.block.${size}`,
+        path: pathOf(own.case.block[size]),
         message: `makes the block reach past the inside of the case; it must stay ${blockClearMm} mm clear of the returns`,
       });
   if (block.heightMm > lightDepthMm - blockClearMm)
     problems.push({
-      path: 'assemblies.0.case.block.depthMm',
+      path: pathOf(own.case.block.depthMm),
       message: `makes the block touch the face; ${Math.max(0, Math.round(lightDepthMm - blockClearMm))} mm is the most here`,
     });
   return problems;
 };
 
 /** Sizes of a rectangular light box, from its outside or from its face sheet, either way. */
-export const lightboxGeometry = (design: CaseDesign, materials: Materials): Result<CaseGeometry> => {
+export const lightboxGeometry = (design: CaseDesign, materials: BoxMaterials): Result<CaseGeometry> => {
   const returnMm = materials.returnBoard.thicknessMm;
   const backMm = materials.backBoard.thicknessMm;
   const faceMm = materials.face.thicknessMm;

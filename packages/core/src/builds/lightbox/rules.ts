@@ -1,9 +1,9 @@
-import type { BoxResults } from '../../sign/evaluate/types.js';
-import { overBed, supplyTooSmall, type Rule } from '../../judging/findings/index.js';
+import type { BoxResults } from './results.js';
+import { overBed, type Rule } from '../../judging/findings/index.js';
 import { addRows, closerEnds, deepen, dropRows, ventCase, whiterLining } from './candidates.js';
 import { faceBinds, largerThanSheet, lettersOverhang, tooShallow } from './case-rules.js';
 import { faceTooHot, tapeLetsGo, tooHot } from '../shared/heat-rules.js';
-import { dotsShow, tooDim, unevenCorners, type FaceRemedies } from '../shared/lit-face-rules.js';
+import { dotsShow, tooDim, unevenCorners, type FaceRemedies } from '../faces/rules.js';
 import { betweenCutMarks, noStrip, reelShort } from './strip-rules.js';
 
 const remedies: FaceRemedies<BoxResults> = { addRows, closerEnds, deepen, dropRows, whiterLining };
@@ -11,7 +11,6 @@ const remedies: FaceRemedies<BoxResults> = { addRows, closerEnds, deepen, dropRo
 /** The checks of a light box. */
 export const lightboxRules: readonly Rule<BoxResults>[] = [
   noStrip,
-  supplyTooSmall<BoxResults>(dropRows),
   tooShallow,
   largerThanSheet,
   dotsShow(remedies),

@@ -1,9 +1,14 @@
-import type { Materials, Strip } from '../../document/catalogue/index.js';
-import type { LightDesign } from '../../document/design/index.js';
+import type { LightboxAssembly } from './schema.js';
+import { fieldsOf, pathOf } from '../../document/design/index.js';
+import type { Strip } from '../../document/catalogue/index.js';
+import type { BoxMaterials } from './materials.js';
+import type { LightDesign } from './schema.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
 import { maxLeds, placeLeds, snapToCut } from '../../light/laying/index.js';
 import type { LightRuns, Point3, Segment } from '../../light/runs/index.js';
 import { failure, success, type Result } from '../../base/result.js';
+
+const own = fieldsOf<LightboxAssembly>();
 
 type Blueprint = Omit<Segment, 'number'>;
 
@@ -117,16 +122,20 @@ const rim = (geometry: CaseGeometry, light: LightDesign, strip: Strip): readonly
 const facings = { rows: ['front', 'side'], rim: ['in', 'front'], block: ['out', 'front'] } as const;
 
 /** Strip in a light box: in rows on the back, round the rim, or round a block. */
-export const lightboxRuns = (geometry: CaseGeometry, light: LightDesign, { strip }: Materials): Result<LightRuns> => {
+export const lightboxRuns = (
+  geometry: CaseGeometry,
+  light: LightDesign,
+  { strip }: BoxMaterials,
+): Result<LightRuns> => {
   const allowed: readonly string[] = facings[light.layout];
   if (light.facing !== undefined && !allowed.includes(light.facing))
     return failure({
-      path: 'assemblies.0.light.facing',
+      path: pathOf(own.light.facing),
       message: `cannot be “${light.facing}” for this layout; it can be ${allowed.join(' or ')}`,
     });
   if (light.layout === 'block' && geometry.block === null)
     return failure({
-      path: 'assemblies.0.light.layout',
+      path: pathOf(own.light.layout),
       message: 'puts strip round a block, and there is none in the case; add one, or lay rows',
     });
   const onBack = light.layout === 'rows';
@@ -138,7 +147,7 @@ export const lightboxRuns = (geometry: CaseGeometry, light: LightDesign, { strip
   const ledCount = segments.reduce((sum, segment) => sum + segment.ledCount, 0);
   if (ledCount > maxLeds)
     return failure({
-      path: `assemblies.0.light.${onBack ? 'rowCount' : 'turnCount'}`,
+      path: pathOf(own.light[onBack ? 'rowCount' : 'turnCount']),
       message: `gives ${ledCount.toLocaleString('en')} LEDs; Vitrum lights up to ${maxLeds.toLocaleString('en')} in one design`,
     });
   const ledPitchMm = 1000 / strip.ledsPerM;

@@ -1,5 +1,5 @@
-import type { Materials } from '../../document/catalogue/index.js';
-import type { CaseDesign } from '../../document/design/index.js';
+import type { BoxMaterials } from './materials.js';
+import type { CaseDesign } from './schema.js';
 import type { CaseGeometry, Member } from '../../light/geometry/index.js';
 import type { LightRuns } from '../../light/runs/index.js';
 import { rectRing, subtract, type Outline } from '../../base/outlines/index.js';
@@ -22,7 +22,7 @@ const memberProfile = (member: Member, innerY: number, side: 1 | -1, rearZ: numb
   return subtract(body, seats);
 };
 
-const stripShapes = (geometry: CaseGeometry, runs: LightRuns, materials: Materials): readonly SectionShape[] => {
+const stripShapes = (geometry: CaseGeometry, runs: LightRuns, materials: BoxMaterials): readonly SectionShape[] => {
   const { strip } = materials;
   const half = strip.widthMm / 2;
   return runs.segments
@@ -44,7 +44,7 @@ const stripShapes = (geometry: CaseGeometry, runs: LightRuns, materials: Materia
     }));
 };
 
-const secondShapes = ({ inside }: CaseGeometry, { second }: Materials): readonly SectionShape[] =>
+const secondShapes = ({ inside }: CaseGeometry, { second }: BoxMaterials): readonly SectionShape[] =>
   second === null
     ? []
     : [
@@ -80,19 +80,19 @@ const seatText: Readonly<Record<CaseDesign['retention'], (design: CaseDesign, ge
   'laid-on': () => 'face laid on the front edges',
 };
 
-const coatNames = (coats: Materials['faceCoats']): string =>
+const coatNames = (coats: BoxMaterials['faceCoats']): string =>
   coats
     .map(({ coating, coats: count }) =>
       count === 1 ? coating.name.toLowerCase() : `${coating.name.toLowerCase()}, ${count} coats`,
     )
     .join(', ');
 
-const faceDetail = ({ face, faceCoats }: Materials): string =>
+const faceDetail = ({ face, faceCoats }: BoxMaterials): string =>
   faceCoats.length === 0
     ? `${face.name}, passes ${percent(face.transmittance)}`
     : `${face.name}; inside: ${coatNames(faceCoats)}`;
 
-const secondLayer = ({ inside }: CaseGeometry, { second }: Materials): Section['layers'] =>
+const secondLayer = ({ inside }: CaseGeometry, { second }: BoxMaterials): Section['layers'] =>
   second === null
     ? []
     : [
@@ -113,7 +113,7 @@ const percent = (share: number): string => `${Math.round(share * 100)} %`;
 export const lightboxSection = (
   geometry: CaseGeometry,
   design: CaseDesign,
-  materials: Materials,
+  materials: BoxMaterials,
   runs: LightRuns,
 ): Section => {
   const { inside, outside, face, back } = geometry;

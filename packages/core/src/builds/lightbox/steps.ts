@@ -2,9 +2,12 @@ import type { Step } from '../../making/steps/index.js';
 import type { StepFacts } from './types.js';
 import { wiringSteps } from '../shared/wiring-steps.js';
 
+/** A step; whether it is the sign’s is said at the end. */
+type Told = Omit<Step, 'ofSign'> & Partial<Pick<Step, 'ofSign'>>;
+
 const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
 
-const prepare = (facts: StepFacts): readonly Step[] => [
+const prepare = (facts: StepFacts): readonly Told[] => [
   {
     id: 'template',
     phase: 'prepare',
@@ -26,7 +29,7 @@ const prepare = (facts: StepFacts): readonly Step[] => [
   },
 ];
 
-const cut = ({ parts, design, geometry }: StepFacts): readonly Step[] => {
+const cut = ({ parts, design, geometry }: StepFacts): readonly Told[] => {
   const boards = parts.filter(({ stock }) => stock === 'board');
   return [
     {
@@ -78,7 +81,7 @@ const coatCautions = {
 const coatMinutes = { sanding: 35, film: 20, paint: 15, print: 15 } as const;
 const coatWaits = { sanding: 0, film: 0, paint: 30, print: 0 } as const;
 
-const coatSteps = ({ face, faceCoats, second }: StepFacts['materials']): readonly Step[] =>
+const coatSteps = ({ face, faceCoats, second }: StepFacts['materials']): readonly Told[] =>
   [
     ...faceCoats.map((each) => ({ ...each, sheet: face.name, of: 'face' })),
     ...(second === null ? [] : second.coats.map((each) => ({ ...each, sheet: second.sheet.name, of: 'second sheet' }))),
@@ -99,7 +102,7 @@ const toolCautions = {
   bit: 'Router by its maker’s manual; hold the sheet down all over; eye, ear and dust protection.',
 } as const;
 
-const finish = ({ materials, lettering, mode, mirrored, geometry }: StepFacts): readonly Step[] => [
+const finish = ({ materials, lettering, mode, mirrored, geometry }: StepFacts): readonly Told[] => [
   {
     id: 'glue-up',
     phase: 'finish',
@@ -134,7 +137,7 @@ const finish = ({ materials, lettering, mode, mirrored, geometry }: StepFacts): 
   },
 ];
 
-const wire = ({ runs, circuit, materials, brief }: StepFacts): readonly Step[] => [
+const wire = ({ runs, circuit, materials, brief }: StepFacts): readonly Told[] => [
   {
     id: 'strip',
     phase: 'wire',
@@ -167,7 +170,7 @@ const wire = ({ runs, circuit, materials, brief }: StepFacts): readonly Step[] =
   },
 ];
 
-const close = (facts: StepFacts): readonly Step[] => [
+const close = (facts: StepFacts): readonly Told[] => [
   {
     id: 'soak',
     phase: 'prove',
@@ -207,11 +210,12 @@ const close = (facts: StepFacts): readonly Step[] => [
   },
 ];
 
-/** The build list of a light box. Times are typical and meant to be replaced by the shop's own. */
-export const lightboxSteps = (facts: StepFacts): readonly Step[] => [
-  ...prepare(facts),
-  ...cut(facts),
-  ...finish(facts),
-  ...wire(facts),
-  ...close(facts),
-];
+/** Done once for the sign, whatever else is in it. */
+const ofSign: ReadonlySet<string> = new Set(['solder', 'soak', 'lead']);
+
+/** The build list of a light box. Times are typical and meant to be replaced by the shop’s own. */
+export const lightboxSteps = (facts: StepFacts): readonly Step[] =>
+  [...prepare(facts), ...cut(facts), ...finish(facts), ...wire(facts), ...close(facts)].map((told) => ({
+    ...told,
+    ofSign: told.ofSign ?? ofSign.has(told.id),
+  }));

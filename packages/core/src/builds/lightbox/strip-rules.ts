@@ -1,4 +1,7 @@
-import type { BoxResults } from '../../sign/evaluate/types.js';
+import type { Reel } from '../../making/packing/index.js';
+import { fieldsIn } from '../../judging/results/index.js';
+import { set } from '../../document/design/index.js';
+import type { BoxResults } from './results.js';
 import {
   changeStrip,
   oneChange,
@@ -36,7 +39,7 @@ export const betweenCutMarks: Rule<BoxResults> = ({ results, catalogue }) => {
       return [{ size, value: tenths(assembly.case[size] + by) }];
     });
     const words = fields.map(({ size, value }) => `${size === 'widthMm' ? 'width' : 'height'} ${mm(value)}`).join(', ');
-    const change = fields.map(({ size, value }) => ({ path: `assemblies.0.case.${size}`, value }));
+    const change = fields.map(({ size, value }) => set(fieldsIn(results).case[size], value));
     return { id: longer ? 'longer' : 'shorter', candidates: [{ label: `Make the ${words}`, change }] };
   };
   const finer = suitableStrips(results, catalogue).filter(
@@ -67,7 +70,7 @@ export const betweenCutMarks: Rule<BoxResults> = ({ results, catalogue }) => {
       read: rest,
       settled: (tried) => rest(tried) < leftoverNoticedMm,
     },
-    remedies: [changeStrip(finer), resized(true), resized(false)],
+    remedies: [changeStrip(results, finer), resized(true), resized(false)],
   };
 };
 
@@ -85,8 +88,11 @@ export const noStrip: Rule<BoxResults> = ({ results, catalogue }) => {
     where: wholeFront(results),
     target: stripLaid,
     remedies: [
-      oneChange('no-margin', 'End margin 2 mm', 'assemblies.0.light.endMarginMm', 2),
-      changeStrip(suitableStrips(results, catalogue).filter(({ cutPitchMm }) => cutPitchMm < strip.cutPitchMm)),
+      oneChange('no-margin', 'End margin 2 mm', fieldsIn(results).light.endMarginMm, 2),
+      changeStrip(
+        results,
+        suitableStrips(results, catalogue).filter(({ cutPitchMm }) => cutPitchMm < strip.cutPitchMm),
+      ),
     ],
   };
 };
@@ -94,15 +100,19 @@ export const noStrip: Rule<BoxResults> = ({ results, catalogue }) => {
 /** A reel is opened for less than this share of it. */
 const littleShare = 0.2;
 
+/** The reels of its strip: others of the sign may be on them too. */
+const ownReels = ({ packing, materials }: BoxResults): { readonly reels: readonly Reel[]; readonly reelMm: number } =>
+  packing.reels.find(({ stripId }) => stripId === materials.strip.id) ?? { reels: [], reelMm: materials.strip.reelMm };
+
 /** Reels run short by little: one more is opened for a few cuts. */
 export const reelShort: Rule<BoxResults> = ({ results }) => {
-  const { packing, assembly, materials } = results;
-  const { reels } = packing.reels;
+  const { assembly, materials } = results;
+  const { reels, reelMm } = ownReels(results);
   const last = reels[reels.length - 1];
   if (reels.length < 2 || last === undefined) return null;
-  const usedMm = packing.reelMm - last.leftMm;
-  if (usedMm > packing.reelMm * littleShare) return null;
-  const reelsNeeded = (tried: BoxResults): number => tried.packing.reels.reels.length;
+  const usedMm = reelMm - last.leftMm;
+  if (usedMm > reelMm * littleShare) return null;
+  const reelsNeeded = (tried: BoxResults): number => ownReels(tried).reels.length;
   const shorter = Array.from(
     { length: 6 },
     (_, step) => assembly.light.endMarginMm + ((step + 1) * materials.strip.cutPitchMm) / 2,
@@ -113,7 +123,7 @@ export const reelShort: Rule<BoxResults> = ({ results }) => {
     severity: 'note',
     step: 'light',
     what: `Reel ${reels.length} is opened for ${(usedMm / 1000).toFixed(2)} m`,
-    why: `${reels.length - 1} reel${reels.length === 2 ? '' : 's'} of ${packing.reelMm / 1000} m would do with a little less strip.`,
+    why: `${reels.length - 1} reel${reels.length === 2 ? '' : 's'} of ${reelMm / 1000} m would do with a little less strip.`,
     numbers: [
       { label: 'short by', value: usedMm / 1000, unit: 'm' },
       { label: 'left on the last', value: last.leftMm / 1000, unit: 'm' },
@@ -131,11 +141,11 @@ export const reelShort: Rule<BoxResults> = ({ results }) => {
         id: 'shorter-rows',
         candidates: shorter.map((margin) => ({
           label: `Rows ${mm(margin)} from the ends`,
-          change: [{ path: 'assemblies.0.light.endMarginMm', value: margin }],
+          change: [set(fieldsIn(results).light.endMarginMm, margin)],
         })),
       },
       ...(layout === 'rows' && rowCount > 1
-        ? [oneChange('one-row-less', `${rowCount - 1} rows`, 'assemblies.0.light.rowCount', rowCount - 1)]
+        ? [oneChange('one-row-less', `${rowCount - 1} rows`, fieldsIn(results).light.rowCount, rowCount - 1)]
         : []),
     ],
   };

@@ -1,7 +1,8 @@
 import type { Lettering } from '../../artwork/lettering/index.js';
-import type { Materials } from '../../document/catalogue/index.js';
+import type { BoxMaterials } from './materials.js';
 import type { Circuit } from '../../power/circuit/index.js';
-import type { BoxArtwork, Brief, CaseDesign } from '../../document/design/index.js';
+import type { Brief } from '../../document/design/index.js';
+import type { BoxArtwork, CaseDesign } from './schema.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
 import type { LightRuns } from '../../light/runs/index.js';
 import type { CutPart } from '../../making/parts/index.js';
@@ -14,7 +15,7 @@ export interface PartFacts {
   readonly mirrored: boolean;
   readonly design: CaseDesign;
   readonly geometry: CaseGeometry;
-  readonly materials: Materials;
+  readonly materials: BoxMaterials;
   readonly runs: LightRuns;
   readonly lettering: Lettering;
 }

@@ -1,4 +1,4 @@
-import type { CaseDesign } from '../../document/design/index.js';
+import type { CaseDesign } from './schema.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
 import type { BoxGlow } from '../../light/glow/index.js';
 import type { Vents } from '../../power/heat/index.js';

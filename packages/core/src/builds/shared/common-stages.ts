@@ -1,14 +1,11 @@
 import { chooseFont, layLettering } from '../../artwork/lettering/index.js';
-import type { Tool } from '../../document/catalogue/index.js';
-import { solveCircuit } from '../../power/circuit/index.js';
-import { costOf } from '../../making/cost/index.js';
-import { stageNames, type StageName } from '../../sign/evaluate/types.js';
-import { heatOf } from '../../power/heat/index.js';
+import { thinByShape, workabilityOf } from '../../artwork/workability/index.js';
 import { memoizeLast } from '../../base/maths/index.js';
 import type { Outline } from '../../base/outlines/index.js';
-import { pack } from '../../making/packing/index.js';
+import type { Tool } from '../../document/catalogue/index.js';
 import { distributionOf } from '../../light/photometry/index.js';
-import { thinByShape, workabilityOf } from '../../artwork/workability/index.js';
+import { heatOf } from '../../power/heat/index.js';
+import { stageNames, type StageName } from './stage-names.js';
 
 /** Letters held against the tool, each shape of letter once. */
 const workabilityStage = () => {
@@ -24,14 +21,11 @@ export const commonStages = () => ({
   artwork: memoizeLast(layLettering),
   workability: workabilityStage(),
   photometry: memoizeLast(distributionOf),
-  circuit: memoizeLast(solveCircuit),
   heat: memoizeLast(heatOf),
-  packing: memoizeLast(pack),
-  cost: memoizeLast(costOf),
 });
 
-type Stages = Partial<Readonly<Record<StageName, { readonly reused: () => boolean }>>>;
+type Memos = Partial<Readonly<Record<StageName, { readonly reused: () => boolean }>>>;
 
 /** The stages that did not answer from memory, in the order of the work. */
-export const recomputedOf = (stages: Stages): readonly StageName[] =>
+export const recomputedOf = (stages: Memos): readonly StageName[] =>
   stageNames.filter((name) => stages[name]?.reused() === false);

@@ -1,4 +1,5 @@
-import type { BoxResults, FaceLitResults, StageResults } from '../../sign/evaluate/types.js';
+import type { AssemblyResults } from '../../judging/results/index.js';
+import type { FacedResults } from '../faces/results.js';
 import { changeStrip, suitableStrips, wholeFront, type Remedy, type Rule } from '../../judging/findings/index.js';
 
 /** Where the heat of a build stays, as its finding says it. */
@@ -14,7 +15,7 @@ export interface HeatWords {
  * itself can change comes after a cooler strip.
  */
 export const tooHot =
-  <Results extends StageResults>(
+  <Results extends AssemblyResults>(
     words: HeatWords,
     ownRemedies: (results: Results) => readonly Remedy[],
   ): Rule<Results> =>
@@ -44,13 +45,13 @@ export const tooHot =
         read: (tried) => Math.round(sure ? tried.heat.stripC.low : tried.heat.stripC.high),
         settled: (tried) => (sure ? tried.heat.stripC.low : tried.heat.stripC.high) <= limit,
       },
-      remedies: [changeStrip(cooler), ...ownRemedies(results)],
+      remedies: [changeStrip(results, cooler), ...ownRemedies(results)],
     };
   };
 
 /** A face gets warmer than its sheet may stay, in the harsh case. */
 export const faceTooHot =
-  <Results extends BoxResults | FaceLitResults>(ownRemedies: (results: Results) => readonly Remedy[]): Rule<Results> =>
+  <Results extends FacedResults>(ownRemedies: (results: Results) => readonly Remedy[]): Rule<Results> =>
   ({ results }) => {
     const { heat, materials } = results;
     const { face } = materials;

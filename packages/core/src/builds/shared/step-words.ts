@@ -14,4 +14,7 @@ export const step = (
   minutes: number,
   caution: string | null = null,
   waitMinutes = 0,
-): Step => ({ id, phase, title, detail, minutes, waitMinutes, caution });
+): Step => ({ id, phase, title, detail, minutes, waitMinutes, caution, ofSign: false });
+
+/** A step that is done once for the whole sign. */
+export const signStep = (...told: Parameters<typeof step>): Step => ({ ...step(...told), ofSign: true });

@@ -1,8 +1,8 @@
-import type { StageResults } from '../../sign/evaluate/types.js';
+import type { AssemblyResults } from '../../judging/results/index.js';
 import type { RawFinding } from '../../judging/findings/index.js';
 
 /** What has to change where no strip fits: that some is laid. */
-export const stripLaid: RawFinding<StageResults>['target'] = {
+export const stripLaid: RawFinding<AssemblyResults>['target'] = {
   label: 'strip laid',
   better: 'higher',
   unit: 'm',

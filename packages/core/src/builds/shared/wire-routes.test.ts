@@ -1,7 +1,8 @@
+import { newFaceLit } from '../face-lit/demos.js';
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import type { FontBook } from '../../artwork/lettering/index.js';
-import { demoDesigns, newFaceLit } from '../../sign/demo/index.js';
+import { demoDesigns } from '../../sign/demo/index.js';
 import type { Point3, Segment } from '../../light/runs/index.js';
 import {
   distanceToOutline,
@@ -189,7 +190,7 @@ describe('the wires of the demo', () => {
     const narrow = newFaceLit({
       name: 'narrow',
       text: 'PORT SALLOW FERRY HALL',
-      capHeightMm: 100,
+      sizesMm: { capHeightMm: 100 },
       readingDistanceMm: 3000,
     });
     const { findings, circuit, runs } = evaluatedCoarsely(narrow, fonts);

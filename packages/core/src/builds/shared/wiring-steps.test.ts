@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { demoDesigns } from '../../sign/demo/index.js';
-import type { Design } from '../../document/design/index.js';
+import type { Design } from '../../sign/design/index.js';
 import { changed, dispensary, evaluatedCoarsely, inAssembly, testFonts } from '../../testing/harness.js';
 
 let fonts: FontBook;

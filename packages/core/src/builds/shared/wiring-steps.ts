@@ -1,6 +1,6 @@
 import { coreWords, type Circuit, type WireRun } from '../../power/circuit/index.js';
 import type { Step } from '../../making/steps/index.js';
-import { counted, mm, step } from './step-words.js';
+import { counted, mm, signStep } from './step-words.js';
 
 /** Usual minutes for one conductor joined at both its ends. */
 const minutesPerCore = 3.5;
@@ -21,7 +21,7 @@ const chainSteps = ({ chains, wires, joint }: Circuit): readonly Step[] =>
     const own = wires.filter((wire) => wire.chain === chain.number);
     const cores = own.reduce((sum, wire) => sum + wire.cores.length, 0);
     const fuse = chain.fuseA === null ? '' : ` Its own fuse, ${chain.fuseA} A, at the lead.`;
-    return step(
+    return signStep(
       'wire',
       `chain-${chain.number}`,
       `Wire chain ${chain.number}: ${counted(own.length, 'wire')}`,
@@ -45,7 +45,7 @@ const controllerSteps = ({ drive, pixels, leadCores }: Circuit): readonly Step[]
     pixels > 0 ? ` Set it to ${pixels} pixels and try red, green and blue: set its colour order by what you see.` : '';
   const repeats = amplifiers > 0 ? ` ${counted(amplifiers, 'amplifier')}, one beside each further supply.` : '';
   return [
-    step(
+    signStep(
       'wire',
       'controller',
       `Connect the ${controller.kind}: ${controller.name}`,
@@ -55,5 +55,5 @@ const controllerSteps = ({ drive, pixels, leadCores }: Circuit): readonly Step[]
   ];
 };
 
-/** Joint by joint: a step for each chain of the circuit, then the controller. */
+/** Joint by joint: a step for each chain of the circuit of the sign, then the controller. */
 export const wiringSteps = (circuit: Circuit): readonly Step[] => [...chainSteps(circuit), ...controllerSteps(circuit)];

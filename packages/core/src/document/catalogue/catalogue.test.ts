@@ -1,14 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { demoDesigns } from '../../sign/demo/index.js';
 import { changed, dispensary, inAssembly } from '../../testing/harness.js';
-import {
-  findFaceLitMaterials,
-  findHaloMaterials,
-  findItem,
-  findMaterials,
-  shippedCatalogue,
-  type CatalogueKind,
-} from './index.js';
+import { findItem, shippedCatalogue, type CatalogueKind } from './index.js';
 
 const { strips, faces, films, supplies, wires, boards, linings } = shippedCatalogue;
 const kinds = Object.keys(shippedCatalogue).filter((kind): kind is CatalogueKind => kind !== 'rates');
@@ -70,28 +63,6 @@ describe('the shipped catalogue', () => {
 });
 
 describe('finding items', () => {
-  it('finds what every demo design names', () => {
-    for (const design of Object.values(demoDesigns)) {
-      const assembly = design.assemblies[0]!;
-      const found =
-        assembly.build === 'halo'
-          ? findHaloMaterials(assembly, shippedCatalogue, 'a')
-          : assembly.build === 'face-lit'
-            ? findFaceLitMaterials(assembly, shippedCatalogue, 'a')
-            : findMaterials(assembly, shippedCatalogue, 'a');
-      expect(found.ok).toBe(true);
-    }
-  });
-
-  it('names every missing item at once, each by its path', () => {
-    const lost = changed(dispensary, inAssembly({ 'light.stripId': 'x', 'face.sheetId': 'y' })).assemblies[0]!;
-    const found = findMaterials(lost, shippedCatalogue, 'assemblies.0');
-    expect(found.ok ? [] : found.problems.map(({ path }) => path)).toEqual([
-      'assemblies.0.light.stripId',
-      'assemblies.0.face.sheetId',
-    ]);
-  });
-
   it('says so when there is nothing of a kind', () => {
     const found = findItem([], 'a', 'p');
     expect(found.ok ? '' : found.problems[0]?.message).toContain('nothing of that kind');

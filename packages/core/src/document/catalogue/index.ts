@@ -1,15 +1,16 @@
 export { channelLights, channelsOf, type Channel, type ChannelName, type StripLight } from './channels.js';
 export { findItem } from './find.js';
 export {
-  findFaceLitMaterials,
-  findHaloMaterials,
-  findMaterials,
+  findCoats,
+  findSecond,
+  foundAll,
+  lightProblems,
+  type BoxedMaterials,
   type Coats,
   type CommonMaterials,
-  type FaceLitMaterials,
-  type HaloMaterials,
-  type Materials,
+  type FacedMaterials,
   type SecondSheet,
+  type WallMaterials,
 } from './materials.js';
 export { shippedCatalogue } from './shipped.js';
 export type {

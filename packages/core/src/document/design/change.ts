@@ -1,6 +1,7 @@
-import { failure, success, type Result } from '../../base/result.js';
-import { readDesign } from './read-design.js';
-import type { Design } from './schema.js';
+import type { Result } from '../../base/result.js';
+import type { Frozen } from './frozen.js';
+import { pathOf, type FieldRef } from './field-ref.js';
+import type { FieldNames } from './field-names.js';
 
 /** One field set to a value; the path is dotted, list places by number: `assemblies.0.case.depthInsideMm`. */
 export interface FieldChange {
@@ -11,62 +12,37 @@ export interface FieldChange {
 /** A change to a design as plain data: what a fix proposes, what undo takes back. */
 export type DesignChange = readonly FieldChange[];
 
-/** Fields that a design may leave out. */
-const mayBeAbsent: ReadonlySet<string> = new Set([
-  'facing',
-  'photometry',
-  'block',
-  'coats',
-  'second',
-  'ownFont',
-  'tracking',
-  'drawing',
-  'mirrored',
-  'toolId',
-  'pinned',
-  'startMm',
-  'moved',
-  'leftOut',
-  'splits',
-  'registration',
-  'joint',
-  'chainsBegin',
-  'chainsCarryOn',
-  'fedBackward',
-  'fedForward',
-  'injections',
-  'control',
-  'source',
-  'level',
-  'zones',
-  'controllerId',
-  'controllerPlace',
-  'sensorWindow',
-  'arrangement',
-  'seriesPairs',
-  'crossings',
-  'pixelCount',
-  'proof',
-  'vents',
-  'supplyPlace',
-]);
+/** One field set to a value of its type. */
+export const set = <Value>(field: FieldRef<Value>, value: Frozen<Value>): FieldChange => ({
+  path: pathOf(field),
+  value,
+});
 
-const setAt = (target: unknown, keys: readonly string[], value: unknown): unknown => {
+const setAt = (target: unknown, keys: readonly string[], value: unknown, isField: () => boolean): unknown => {
   const [key, ...rest] = keys;
   if (key === undefined) return value;
+  const isThere = typeof target === 'object' && target !== null && Object.hasOwn(target, key);
+  const mayBe = isThere || (typeof target === 'object' && target !== null && !Array.isArray(target) && isField());
+  if (!mayBe) throw new Error(`no such field in a design: ${key}`);
   if (Array.isArray(target))
-    return target.map((item: unknown, index) => (String(index) === key ? setAt(item, rest, value) : item));
-  const known = typeof target === 'object' && target !== null && (Object.hasOwn(target, key) || mayBeAbsent.has(key));
-  if (!known) throw new Error(`no such field in a design: ${key}`);
-  return { ...target, [key]: setAt((target as Record<string, unknown>)[key], rest, value) };
+    return target.map((item: unknown, index) => (String(index) === key ? setAt(item, rest, value, isField) : item));
+  return { ...target, [key]: setAt((target as Record<string, unknown>)[key], rest, value, isField) };
 };
 
 /**
- * `design` with `change` made; untouched parts keep their identity. Throws when a path names no field (a programming
- * error); fails when the values do not make a valid design.
+ * `design` with `change` made, checked by `read`; untouched parts keep their identity. Throws when a path names no field
+ * that the schema knows or the design has (a programming error); fails when the values do not make a valid design.
  */
-export const applyChange = (design: Design, change: DesignChange): Result<Design> => {
-  const changed = change.reduce<unknown>((whole, field) => setAt(whole, field.path.split('.'), field.value), design);
-  const read = readDesign(changed);
-  return read.ok ? success(changed as Design) : failure(...read.problems);
+export const changedBy = <Design>(
+  design: Design,
+  change: DesignChange,
+  names: FieldNames,
+  read: (value: unknown) => Result<Design>,
+): Result<Design> => {
+  const changed = change.reduce<unknown>(
+    (whole, { path, value }) => setAt(whole, path.split('.'), value, () => names.has(path, whole)),
+    design,
+  );
+  const result = read(changed);
+  return result.ok ? { ok: true, value: changed as Design } : result;
 };

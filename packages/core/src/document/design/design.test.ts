@@ -2,7 +2,8 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { demoDesigns } from '../../sign/demo/index.js';
 import { dispensary } from '../../testing/harness.js';
-import { applyChange, canonicalJson, parseDesign, printDesign, readDesign } from './index.js';
+import { canonicalJson, printDesign } from './index.js';
+import { applyChange, parseDesign, readDesign } from '../../sign/design/index.js';
 
 const problems = (value: unknown) => {
   const read = readDesign(value);

@@ -1,32 +1,27 @@
 export { canonicalJson } from './canonical.js';
-export { applyChange, type DesignChange, type FieldChange } from './change.js';
-export { maxDesignCharacters, parseDesign, printDesign, readDesign } from './read-design.js';
+export { changedBy, set, type DesignChange, type FieldChange } from './change.js';
+export { fieldNamesOf, type FieldNames } from './field-names.js';
+export { fieldsOf, pathOf, valueAt, type FieldRef, type Fields } from './field-ref.js';
+export { coats, colour, id, lengthMm, photometry, place, segmentRef } from './fields.js';
 export {
+  assemblyFrame,
   designFormat,
-  designJsonSchema,
+  designSchemaOf,
   designVersion,
-  maxDrawingNumbers,
+  mostAssemblies,
   type Ambient,
+  type AnyDesign,
   type Artwork,
-  type Assembly,
-  type BoxArtwork,
+  type AssemblyFrame,
   type Brief,
-  type BuildName,
-  type CaseDesign,
-  type Design,
-  type CansDesign,
-  type FaceDesign,
-  type FaceLitAssembly,
-  type FaceLitDesign,
-  type HaloAssembly,
-  type HaloDesign,
-  type HaloLetters,
-  type HaloLight,
-  type HaloPosts,
-  type LetterArtwork,
-  type LetterLight,
-  type LightDesign,
-  type LightboxAssembly,
-  type LightboxDesign,
+  type DesignOf,
+  type Placement,
   type PowerDesign,
-} from './schema.js';
+  type Reading,
+  type SegmentRef,
+} from './frame.js';
+export { fromVersion1 } from './from-version-1.js';
+export type { Frozen } from './frozen.js';
+export { lettering, maxDrawingNumbers } from './lettering-schema.js';
+export type { AssemblyMigration, Migration } from './migrate.js';
+export { designReader, maxDesignCharacters, printDesign, type DesignReader } from './read-design.js';

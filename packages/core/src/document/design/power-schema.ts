@@ -1,9 +1,9 @@
 import * as z from 'zod';
-import { id } from './fields.js';
+import { id, lengthMm, segmentRef } from './fields.js';
 
-const pieceNumbers = z.array(z.number().int().min(1).max(5000)).max(5000);
+const segments = z.array(segmentRef).max(5000);
 
-/** Supply, wire, feeding and control. */
+/** Supply, wire, feeding and control of the whole sign. */
 export const power = z
   .looseObject({
     supplyId: z.union([z.literal('auto'), id]),
@@ -15,24 +15,26 @@ export const power = z
       .enum(['solder', 'clip', 'plug', 'lever', 'screw'])
       .optional()
       .describe('How wires are joined to strip; soldered when left out.'),
-    chainsBegin: pieceNumbers.optional().describe('Pieces that begin a chain of their own, by hand.'),
-    chainsCarryOn: pieceNumbers.optional().describe('Pieces that carry on the chain before them, by hand.'),
-    fedBackward: pieceNumbers
+    chainsBegin: segments.optional().describe('Segments that begin a chain of their own, by hand.'),
+    chainsCarryOn: segments
       .optional()
-      .describe('Chains that are fed at their far end, each named by the lowest number of its pieces.'),
-    fedForward: pieceNumbers
+      .describe('Segments that carry on the chain before them, by hand; from one assembly to the next as well.'),
+    fedBackward: segments
       .optional()
-      .describe('Chains that are fed at their first piece even where the far end lies much nearer to the lead.'),
+      .describe('Chains that are fed at their far end, each named by the first of its segments.'),
+    fedForward: segments
+      .optional()
+      .describe('Chains that are fed at their first segment even where the far end lies much nearer to the lead.'),
     injections: z
-      .array(z.looseObject({ piece: z.number().int().min(1).max(5000), end: z.enum(['start', 'end']) }))
+      .array(segmentRef.extend({ end: z.enum(['start', 'end']) }))
       .max(1000)
       .optional()
-      .describe('Ends of pieces that are fed besides.'),
+      .describe('Ends of segments that are fed besides.'),
     crossings: z
       .enum(['holes', 'over'])
       .optional()
       .describe(
-        'Wires from letter to letter: behind the wall or the backs by a hole at each end, or across in front of them. Left out: over for halo letters, holes for face-lit ones.',
+        'Wires from letter to letter: behind the wall or the backs by a hole at each end, or across in front of them. Left out: as is usual for the build.',
       ),
     source: z
       .enum(['mains', 'usb', 'battery'])
@@ -40,10 +42,10 @@ export const power = z
       .describe('What the supply is fed by; the mains when left out.'),
     level: z.number().min(0).max(1).optional().describe('How far the light is turned up; all of it when left out.'),
     zones: z
-      .array(z.looseObject({ pieces: pieceNumbers, level: z.number().min(0).max(1) }))
+      .array(z.looseObject({ segments, level: z.number().min(0).max(1) }))
       .max(8)
       .optional()
-      .describe('Pieces that are switched apart from the others, each zone with a level of its own.'),
+      .describe('Segments that are switched apart from the others, each zone with a level of its own.'),
     pixelCount: z
       .number()
       .int()
@@ -58,11 +60,11 @@ export const power = z
     supplyPlace: z
       .enum(['outside', 'inside'])
       .optional()
-      .describe('Where the supply stands: at the other end of the lead (when left out), or in the piece.'),
+      .describe('Where the supply stands: at the other end of the lead (when left out), or in the first assembly.'),
     controllerPlace: z
       .enum(['supply', 'inside'])
       .optional()
-      .describe('Beside the supply, before the lead (when left out), or inside the piece, after it.'),
+      .describe('Beside the supply, before the lead (when left out), or inside the first assembly, after it.'),
     sensorWindow: z
       .boolean()
       .optional()
@@ -70,12 +72,12 @@ export const power = z
     arrangement: z
       .enum(['parallel', 'series-pairs'])
       .optional()
-      .describe('All pieces in parallel (when left out), or two and two in series on double voltage.'),
+      .describe('All segments in parallel (when left out), or two and two in series on double voltage.'),
     seriesPairs: z
-      .array(z.looseObject({ first: z.number().int().min(1).max(5000), second: z.number().int().min(1).max(5000) }))
+      .array(z.looseObject({ first: segmentRef, second: segmentRef }))
       .max(2500)
       .optional()
-      .describe('Which pieces share the double voltage; paired by length when left out.'),
+      .describe('Which segments share the double voltage; paired by length when left out.'),
   })
   .describe('Supply, wire and feeding; shared by all assemblies.');
 
@@ -86,6 +88,10 @@ export const proof = z
       .array(
         z.looseObject({
           id: z.string().min(1).max(80).describe('What was measured: a step of commissioning.'),
+          at: z
+            .looseObject({ assembly: id, segment: z.number().int().min(1).max(5000).optional() })
+            .optional()
+            .describe('The assembly or the segment that it was measured at; left out for the sign as a whole.'),
           value: z.number().min(-1e5).max(1e5).describe('In V, A or °C, as the step asks.'),
           on: z.string().regex(/^\d{4}-\d{2}-\d{2}$/),
         }),
@@ -94,3 +100,13 @@ export const proof = z
   })
   .optional()
   .describe('What was measured at the real bench.');
+
+/** Where an assembly is. */
+export const placement = z
+  .looseObject({
+    on: id.nullable().describe('The assembly on whose front it stands; null on the wall.'),
+    xMm: lengthMm(-20_000, 20_000).describe('Of its middle, right of the middle of what it stands on.'),
+    yMm: lengthMm(-20_000, 20_000).describe('The same, up.'),
+    turnDeg: z.number().min(-180).max(180).describe('Anticlockwise.'),
+  })
+  .describe('Where the assembly is: on the wall, or on the front of another assembly.');

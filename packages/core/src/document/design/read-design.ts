@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { failure, success, type Problem, type Result } from '../../base/result.js';
-import { designFormat, designSchema, designVersion, type Design } from './schema.js';
+import { designFormat, designVersion } from './frame.js';
+import { migrate, type Migration } from './migrate.js';
 
 // The page's content security policy forbids compiling code at run time; the interpreter does the same work.
 z.config({ jitless: true });
@@ -74,34 +75,51 @@ const headerProblem = (value: unknown): Problem | null => {
   return null;
 };
 
-/**
- * Checks a parsed JSON value against the design document's schema and returns it as a design, unknown fields kept.
- * Fails with up to 20 problems, each with its dotted path.
- */
-export const readDesign = (value: unknown): Result<Design> => {
-  const header = headerProblem(value);
-  if (header !== null) return failure(header);
-  const parsed = designSchema.safeParse(value);
-  if (parsed.success) return success(parsed.data as Design);
-  return failure(...parsed.error.issues.slice(0, maxProblems).map((issue) => problemOf(value, issue)));
-};
-
 /** The largest design file read (bytes of text); far above any real design. */
 export const maxDesignCharacters = 2_000_000;
 
-/** The same from the text of a file: broken JSON and oversized files get a sentence too. */
-export const parseDesign = (text: string): Result<Design> => {
-  if (text.length > maxDesignCharacters)
-    return failure({ path: '', message: `the file is larger than ${maxDesignCharacters / 1e6} MB; that is no design` });
-  let value: unknown;
-  try {
-    value = JSON.parse(text.replace(/^\uFEFF/, ''));
-  } catch (error) {
-    const detail = error instanceof Error ? error.message : String(error);
-    return failure({ path: '', message: `the file is not valid JSON (${detail})` });
-  }
-  return readDesign(value);
+/** Reads designs of one schema, older versions by its migrations. */
+export interface DesignReader<Design> {
+  /**
+   * Checks a parsed JSON value against the schema and returns it as a design of the present version, unknown fields kept.
+   * Fails with up to 20 problems, each with its dotted path.
+   */
+  readonly read: (value: unknown) => Result<Design>;
+  /** The same from the text of a file: broken JSON and oversized files get a sentence too. */
+  readonly parse: (text: string) => Result<Design>;
+}
+
+/** A reader for a schema, and the way from each older version to it. */
+export const designReader = <Design>(schema: z.ZodType, migrations: readonly Migration[]): DesignReader<Design> => {
+  const read = (given: unknown): Result<Design> => {
+    const header = headerProblem(given);
+    if (header !== null) return failure(header);
+    const migrated = migrate(given as Readonly<Record<string, unknown>>, migrations);
+    if (!migrated.ok) return migrated;
+    const value = migrated.value;
+    const parsed = schema.safeParse(value);
+    if (parsed.success) return success(parsed.data as Design);
+    return failure(...parsed.error.issues.slice(0, maxProblems).map((issue) => problemOf(value, issue)));
+  };
+  return {
+    read,
+    parse: (text) => {
+      if (text.length > maxDesignCharacters)
+        return failure({
+          path: '',
+          message: `the file is larger than ${maxDesignCharacters / 1e6} MB; that is no design`,
+        });
+      let value: unknown;
+      try {
+        value = JSON.parse(text.replace(/^\uFEFF/, ''));
+      } catch (error) {
+        const detail = error instanceof Error ? error.message : String(error);
+        return failure({ path: '', message: `the file is not valid JSON (${detail})` });
+      }
+      return read(value);
+    },
+  };
 };
 
 /** A design as the text of a file: two-space JSON, one newline at the end. */
-export const printDesign = (design: Design): string => `${JSON.stringify(design, null, 2)}\n`;
+export const printDesign = (design: object): string => `${JSON.stringify(design, null, 2)}\n`;

@@ -1,10 +1,11 @@
+import type { BoxResults } from '../../builds/index.js';
+import type { Single } from '../../testing/harness.js';
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import { decode } from 'fast-png';
 import { strFromU8, unzipSync } from 'fflate';
 import { PDFDocument } from 'pdf-lib';
 import type { FontBook } from '../../artwork/lettering/index.js';
-import { parseDesign } from '../../document/design/index.js';
-import type { BoxEvaluation } from '../../sign/evaluate/index.js';
+import { parseDesign } from '../../sign/design/index.js';
 import { readSvg } from '../../artwork/drawings/index.js';
 import { outlineArea } from '../../base/outlines/index.js';
 import { repair } from '../../artwork/repair/index.js';
@@ -12,7 +13,7 @@ import { changed, dispensary, inAssembly, evaluated, testFonts } from '../../tes
 import { benchPack, benchZip, fileName, litPng, partsCsv, partSvg, stripCsv, templatePdf, wiringCsv } from './index.js';
 
 let fonts: FontBook;
-let box: BoxEvaluation;
+let box: Single<BoxResults>;
 beforeAll(async () => {
   fonts = await testFonts();
   box = evaluated(dispensary, fonts);

@@ -1,5 +1,8 @@
 import { strToU8, zipSync } from 'fflate';
+import { buildOf } from '../../builds/index.js';
 import { printDesign } from '../../document/design/index.js';
+import { stlOf } from '../../making/solids/index.js';
+import { tiledPdf } from '../../making/templates/index.js';
 import type { Evaluation } from '../../sign/evaluate/index.js';
 import type { CutPart } from '../../making/parts/index.js';
 import { fileName, type PackFile } from './file-name.js';
@@ -7,9 +10,7 @@ import { partDxf } from './dxf.js';
 import { partsCsv, stripCsv, wiringCsv } from './parts-csv.js';
 import { litPng } from './png.js';
 import { partSvg } from './svg.js';
-import { solidFiles } from './solid-files.js';
 import { templatesOf } from './template-pdf.js';
-import { tiledPdf } from './tiled-pdf.js';
 import { toolpathPart } from './toolpath.js';
 import { labelsPdf, wiringPdf } from './wiring-pdf.js';
 
@@ -21,7 +22,7 @@ export { litPng } from './png.js';
 export { partSvg, pathData } from './svg.js';
 export { endLabels, labelsPdf, wiringPdf } from './wiring-pdf.js';
 export { templatePdf, templatesOf } from './template-pdf.js';
-export { checkSquareMm, tiledPdf, type Paper, type Template } from './tiled-pdf.js';
+export { checkSquareMm, tiledPdf, type Paper, type Template } from '../../making/templates/index.js';
 
 const litViewPx = 1200;
 
@@ -49,23 +50,31 @@ const drawings = (folder: string, part: CutPart): readonly PackFile[] => [
   { path: `${folder}/${part.id}.dxf`, bytes: strToU8(partDxf(part)) },
 ];
 
-/** What the tool of the artwork cuts: letters but for their returns, of a box the film alone. Panels are sawn, returns shorn. */
-const cutByTool =
-  ({ build }: Evaluation) =>
-  ({ stock }: CutPart): boolean =>
-    build === 'lightbox' ? stock === 'film' : stock !== 'return';
+/** Parts of the sign as drawn; and where a tool has a width, what it cuts once more with lines where the middle of its cut runs. */
+const partFiles = ({ parts, assemblies }: Evaluation): readonly PackFile[] => [
+  ...parts.cut.flatMap((part) => drawings('parts', part)),
+  ...assemblies.flatMap((own) => {
+    const { cutMm } = own.materials.tool;
+    const { cutByTool } = buildOf(own);
+    const prefix = own.label === '' ? '' : `${own.id}-`;
+    return cutMm > 0
+      ? own.cut
+          .filter(cutByTool)
+          .flatMap((part) => drawings('toolpaths', toolpathPart({ ...part, id: `${prefix}${part.id}` }, cutMm)))
+      : [];
+  }),
+];
 
-/** Parts as drawn; and where the tool has a width, what it cuts once more with lines where the middle of its cut runs. */
-const partFiles = (evaluation: Evaluation): readonly PackFile[] => {
-  const { parts, materials } = evaluation;
-  const { cutMm } = materials.tool;
-  return [
-    ...parts.cut.flatMap((part) => drawings('parts', part)),
-    ...(cutMm > 0
-      ? parts.cut.filter(cutByTool(evaluation)).flatMap((part) => drawings('toolpaths', toolpathPart(part, cutMm)))
-      : []),
-  ];
-};
+/** What can be printed in three dimensions, as STL. */
+const solidFiles = ({ assemblies }: Evaluation): readonly PackFile[] =>
+  assemblies.flatMap((own) =>
+    buildOf(own)
+      .solids(own)
+      .map(({ name, title, triangles }) => ({
+        path: `print/${own.label === '' ? '' : `${own.id}-`}${name}.stl`,
+        bytes: stlOf(triangles, title),
+      })),
+  );
 
 /** Everything that goes to the bench: SVG and DXF of each part, templates, lists, the design, the lit view. */
 export const benchPack = async (evaluation: Evaluation): Promise<readonly PackFile[]> => {

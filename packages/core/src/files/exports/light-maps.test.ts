@@ -3,11 +3,12 @@ import { decode } from 'fast-png';
 import { strFromU8, unzipSync } from 'fflate';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { dispensary, evaluated, testFonts } from '../../testing/harness.js';
-import type { Evaluation } from '../../sign/evaluate/index.js';
+import type { BoxResults } from '../../builds/index.js';
+import type { Single } from '../../testing/harness.js';
 import { lightZip, luminanceCsv, luminancePfm, luminancePng16 } from './light-maps.js';
 
 let fonts: FontBook;
-let evaluation: Evaluation;
+let evaluation: Single<BoxResults>;
 beforeAll(async () => {
   fonts = await testFonts();
   evaluation = evaluated(dispensary, fonts);

@@ -1,8 +1,8 @@
 import { strToU8, zipSync } from 'fflate';
 import { encode } from 'fast-png';
-import type { Evaluation } from '../../sign/evaluate/index.js';
+import type { AssemblyEvaluation, Evaluation } from '../../sign/evaluate/index.js';
 import type { Glow } from '../../light/glow/index.js';
-import { renderFace } from '../picture/index.js';
+import { renderFace } from '../../sign/picture/index.js';
 import { fileName, type PackFile } from './file-name.js';
 
 const full16 = 65_535;
@@ -60,12 +60,12 @@ export const luminancePfm = ({ grid, luminance: ground }: Glow): Uint8Array => {
 };
 
 /** The lit face, letters and all, a pixel a cell. */
-const facePng = (evaluation: Evaluation): Uint8Array => {
+const facePng = (evaluation: AssemblyEvaluation): Uint8Array => {
   const { width, height, data } = renderFace(evaluation, 'evening', true, true);
   return encode({ width, height, data, channels: 4, depth: 8 });
 };
 
-const readme = ({ design, glow }: Evaluation): string =>
+const readme = ({ design, glow }: AssemblyEvaluation): string =>
   [
     `Light maps of “${design.name}”`,
     '',
@@ -79,14 +79,18 @@ const readme = ({ design, glow }: Evaluation): string =>
     '',
   ].join('\r\n');
 
-/** The light of a design in files: a picture, and the luminance map in three open forms. */
-export const lightMaps = (evaluation: Evaluation): readonly PackFile[] => [
-  { path: 'face-dusk.png', bytes: facePng(evaluation) },
-  { path: 'luminance.csv', bytes: strToU8(luminanceCsv(evaluation.glow)) },
-  { path: 'luminance-16.png', bytes: luminancePng16(evaluation.glow) },
-  { path: 'luminance.pfm', bytes: luminancePfm(evaluation.glow) },
-  { path: 'read-me.txt', bytes: strToU8(readme(evaluation)) },
+/** The light maps of one assembly: as seen, and as numbers in three forms. */
+const mapsOf = (own: AssemblyEvaluation, prefix: string): readonly PackFile[] => [
+  { path: `${prefix}face-dusk.png`, bytes: facePng(own) },
+  { path: `${prefix}luminance.csv`, bytes: strToU8(luminanceCsv(own.glow)) },
+  { path: `${prefix}luminance-16.png`, bytes: luminancePng16(own.glow) },
+  { path: `${prefix}luminance.pfm`, bytes: luminancePfm(own.glow) },
+  { path: `${prefix}read-me.txt`, bytes: strToU8(readme(own)) },
 ];
+
+/** The light maps of every assembly, those of several named by each. */
+export const lightMaps = ({ assemblies }: Evaluation): readonly PackFile[] =>
+  assemblies.flatMap((own) => mapsOf(own, own.label === '' ? '' : `${own.id}-`));
 
 /** The light maps as one ZIP. */
 export const lightZip = (evaluation: Evaluation): Uint8Array => {

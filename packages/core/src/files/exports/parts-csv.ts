@@ -82,9 +82,9 @@ export const partsCsv = ({ parts, packing, cost }: Evaluation): string => {
 };
 
 /** The strip plan as CSV: every piece with its place, ends, direction and the reel it comes from. */
-export const stripCsv = ({ runs, circuit, packing, materials }: Evaluation): string => {
-  const reelOf = (label: string): number =>
-    packing.reels.reels.findIndex(({ pieces }) =>
+export const stripCsv = ({ circuit, packing, assemblies }: Evaluation): string => {
+  const reelOf = (label: string, stripId: string): number =>
+    (packing.reels.find((each) => each.stripId === stripId)?.reels ?? []).findIndex(({ pieces }) =>
       pieces.some((piece) => piece.label === label || piece.label.startsWith(`${label}, part `)),
     ) + 1;
   const head = [
@@ -101,19 +101,20 @@ export const stripCsv = ({ runs, circuit, packing, materials }: Evaluation): str
     'height above back mm',
     'reel',
   ];
-  const rows = runs.segments.map((segment, index) => [
-    segment.number,
+  // Places as the assembly itself has them: that is what is drawn on its template.
+  const rows = circuit.segments.map(({ label, strip, assembly, index: own, ...segment }, index) => [
+    assemblies.length > 1 ? label : segment.number,
     circuit.chains.find(({ segments }) => segments.includes(index))?.number ?? 0,
     segment.on,
     segment.lengthMm,
-    Math.round(segment.lengthMm / materials.strip.cutPitchMm),
+    Math.round(segment.lengthMm / strip.cutPitchMm),
     segment.ledCount,
-    segment.from[0],
-    segment.from[1],
-    segment.to[0],
-    segment.to[1],
-    segment.from[2],
-    Math.max(1, reelOf(`segment ${segment.number}`), reelOf(`piece 1, segment ${segment.number}`)),
+    assemblies[assembly]!.runs.segments[own]!.from[0],
+    assemblies[assembly]!.runs.segments[own]!.from[1],
+    assemblies[assembly]!.runs.segments[own]!.to[0],
+    assemblies[assembly]!.runs.segments[own]!.to[1],
+    assemblies[assembly]!.runs.segments[own]!.from[2],
+    Math.max(1, reelOf(`segment ${label}`, strip.id), reelOf(`piece 1, segment ${label}`, strip.id)),
   ]);
   return table([head, ...rows]);
 };

@@ -4,7 +4,17 @@ import { wiringDiagram, type DiagramLink } from '../../power/diagram/index.js';
 import type { Evaluation } from '../../sign/evaluate/index.js';
 import type { Point3 } from '../../light/runs/index.js';
 import { measureLine, type Point } from '../../base/outlines/index.js';
-import { faint, ink, newPdf, papers, pointsPerMm, printable, signal, type Paper } from './tiled-pdf.js';
+import { placedOutline } from '../../base/placing/index.js';
+import {
+  faint,
+  ink,
+  newPdf,
+  papers,
+  pointsPerMm,
+  printable,
+  signal,
+  type Paper,
+} from '../../making/templates/index.js';
 import { wiringRows } from './wiring-rows.js';
 
 const marginMm = 12;
@@ -112,18 +122,20 @@ const arrowHeads = (path: readonly Point3[]): readonly (readonly Point[])[] => {
 };
 
 /** The piece from behind, so mirrored: strip with numbers and the way current goes, wires on their ways, holes. */
-const drawBack = (sheet: Sheet, { runs, circuit, geometry, lettering, build }: Evaluation): void => {
-  const { outside } = geometry;
+const drawBack = (sheet: Sheet, { circuit, assemblies, bounds }: Evaluation): void => {
   const [roomX, roomY] = [sheet.widthMm - 2 * marginMm, sheet.heightMm - 2 * marginMm - 22];
-  const scale = Math.min(roomX / outside.widthMm, roomY / outside.heightMm);
+  const scale = Math.min(roomX / bounds.width, roomY / bounds.height);
   const [midX, midY] = [sheet.widthMm / 2, marginMm + 16 + roomY / 2];
-  const at = ([x, y]: readonly number[]): readonly number[] => [midX - x! * scale, midY - y! * scale];
+  const [middleX, middleY] = [bounds.x + bounds.width / 2, bounds.y + bounds.height / 2];
+  const at = ([x, y]: readonly number[]): readonly number[] => [
+    midX - (x! - middleX) * scale,
+    midY - (y! - middleY) * scale,
+  ];
   const way = (points: readonly (readonly number[])[], color: RGB, thickness: number): void =>
     points.slice(1).forEach((to, index) => stroke(sheet, at(points[index]!), at(to), color, thickness));
-  if (build === 'lightbox') {
-    const [w, h] = [outside.widthMm * scale, outside.heightMm * scale];
-    frame(sheet, midX - w / 2, midY - h / 2, w, h);
-  } else for (const ring of lettering.outline) way([...ring, ring[0]!], faint, 0.4);
+  for (const { front, placing } of assemblies)
+    for (const ring of placedOutline(placing, front.body))
+      way([...ring, ring[0]!], front.rim === null ? faint : ink, front.rim === null ? 0.4 : 0.8);
   for (const run of circuit.wires) {
     const { path, holes } = run;
     way(path, linkInk[wireKind(run)], 1);
@@ -139,12 +151,12 @@ const drawBack = (sheet: Sheet, { runs, circuit, geometry, lettering, build }: E
       });
     }
   }
-  for (const { path, number, from } of runs.segments) {
+  for (const { path, label, from } of circuit.segments) {
     way(path, ink, 2.2);
     arrowHeads(path).forEach((head) => way(head, signal, 1.2));
     const [x, y] = at(from);
     sheet.page.drawCircle({ x: x! * pointsPerMm, y: (sheet.heightMm - y!) * pointsPerMm, size: 2.2, color: signal });
-    write(sheet, `${number}`, x! + 1.2, y! - 1.2, 8, true);
+    write(sheet, label, x! + 1.2, y! - 1.2, 8, true);
   }
 };
 
@@ -225,13 +237,13 @@ export interface EndLabel {
 }
 
 /** Two labels for each piece, one at either end, and two flags for each wire. */
-export const endLabels = ({ runs, circuit }: Evaluation): readonly EndLabel[] => [
-  ...runs.segments.flatMap(({ number, lengthMm }, segment): readonly EndLabel[] => {
+export const endLabels = ({ circuit }: Pick<Evaluation, 'circuit'>): readonly EndLabel[] => [
+  ...circuit.segments.flatMap(({ label, lengthMm }, segment): readonly EndLabel[] => {
     const chain = circuit.chains.find(({ segments }) => segments.includes(segment))?.number ?? 0;
     const about = `chain ${chain}, ${Math.round(lengthMm)} mm`;
     return [
-      { title: `${number} > start`, lines: [about] },
-      { title: `> ${number} end`, lines: [about] },
+      { title: `${label} > start`, lines: [about] },
+      { title: `> ${label} end`, lines: [about] },
     ];
   }),
   ...circuit.wires.flatMap(({ from, to, cores, wire, lengthMm }): readonly EndLabel[] => {

@@ -1,4 +1,5 @@
-import type { StageResults } from '../../sign/evaluate/types.js';
+import { sum } from '../../base/maths/index.js';
+import type { AssemblyResults, SignResults } from '../results/index.js';
 import { ambientLux } from '../../light/glow/index.js';
 import type { Figure } from './types.js';
 import { computed, one, two, typical } from './words.js';
@@ -14,11 +15,12 @@ interface VanishingWords {
 }
 
 /** Lit over unlit in the light of the place. */
-export const daylight = ({ glow, design }: StageResults): Figure => {
+export const daylight = ({ glow, design }: AssemblyResults): Figure => {
   const { ambient } = design.brief;
   const ratio = glow.daylight.find((entry) => entry.ambient === ambient)?.litOverUnlit ?? 0;
   return {
     id: 'daylight',
+    rules: ['too-dim'],
     text: `${ratio >= 100 ? Math.round(ratio) : one(ratio)} : 1`,
     label: `to unlit, ${ambient}`,
     kind: 'computed',
@@ -35,13 +37,14 @@ export const daylight = ({ glow, design }: StageResults): Figure => {
 
 /** From where on what repeats with the LEDs is no longer seen; `name` is what the build calls it: ‘dots’. */
 export const vanishing = (
-  { glow, runs, design }: StageResults,
+  { glow, runs, design }: AssemblyResults,
   { name, never, how, between = [] }: VanishingWords,
 ): Figure => {
   const { dots, dotsVanishAtMm } = glow.evenness;
   const unseen = dotsVanishAtMm <= 0;
   return {
     id: 'dots-vanish',
+    rules: ['dots-show'],
     text: unseen ? 'never seen' : `${one(dotsVanishAtMm / 1000)} m`,
     label: unseen ? (never ?? name) : `${name} vanish at`,
     kind: 'computed',
@@ -58,8 +61,14 @@ export const vanishing = (
 };
 
 /** The darkest place over the mean; `how` says of what, `inputs` what else it came from. */
-export const evenness = ({ glow }: StageResults, how: string, inputs: Figure['inputs']): Figure => ({
+export const evenness = (
+  { glow }: AssemblyResults,
+  how: string,
+  inputs: Figure['inputs'],
+  rules: Figure['rules'] = ['uneven-corners'],
+): Figure => ({
   id: 'evenness',
+  rules,
   text: two(glow.evenness.minOverMean),
   label: 'darkest to mean',
   kind: 'computed',
@@ -73,9 +82,13 @@ export const evenness = ({ glow }: StageResults, how: string, inputs: Figure['in
   ],
 });
 
+const stripM = (assemblies: SignResults['assemblies']): number =>
+  sum(assemblies.map(({ runs }) => runs.stripMm)) / 1000;
+
 /** What is drawn, and of which supply. */
-export const watts = ({ circuit, runs, materials, design }: StageResults): Figure => ({
+export const watts = ({ circuit, assemblies, design }: SignResults): Figure => ({
   id: 'watts',
+  rules: ['supply-too-small', 'too-hot'],
   text: `${one(circuit.watts)} W`,
   label:
     circuit.supply === null
@@ -86,8 +99,11 @@ export const watts = ({ circuit, runs, materials, design }: StageResults): Figur
   unit: 'W',
   how: 'Drawn at full white after the drop in lead, wires and strip. The supply is chosen for the nominal load and headroom.',
   inputs: [
-    computed('strip', `${two(runs.stripMm / 1000)} m`),
-    typical('nominal', `${materials.strip.wattsPerM} W/m`),
+    computed('strip', `${two(stripM(assemblies))} m`),
+    typical(
+      'nominal',
+      `${[...new Set(assemblies.map(({ materials }) => materials.strip.wattsPerM))].join(' and ')} W/m`,
+    ),
     computed('current', `${two(circuit.amps)} A`),
     computed('headroom asked', `${Math.round(design.power.headroomShare * 100)} %`),
     computed(
@@ -98,26 +114,29 @@ export const watts = ({ circuit, runs, materials, design }: StageResults): Figur
 });
 
 /** Strip used, and from how many reels. */
-export const reel = ({ runs, packing }: StageResults): Figure => ({
-  id: 'reel',
-  text: `${one(runs.stripMm / 1000)} m`,
-  label:
-    packing.reels.reels.length <= 1
-      ? `of a ${packing.reelMm / 1000} m reel`
-      : `from ${packing.reels.reels.length} reels`,
-  kind: 'computed',
-  value: runs.stripMm / 1000,
-  unit: 'm',
-  how: 'Whole cuts only. Pieces are taken from reels longest first.',
-  inputs: [
-    computed('pieces', String(runs.segments.length)),
-    computed('LEDs', String(runs.leds.count)),
-    computed('left on the last reel', `${two((packing.reels.reels.at(-1)?.leftMm ?? packing.reelMm) / 1000)} m`),
-  ],
-});
+export const reel = ({ assemblies, circuit, packing }: SignResults): Figure => {
+  const metres = stripM(assemblies);
+  const reels = packing.reels.flatMap((each) => each.reels);
+  const [first] = packing.reels;
+  const reelMm = first?.reelMm ?? 0;
+  return {
+    id: 'reel',
+    text: `${one(metres)} m`,
+    label: reels.length <= 1 ? `of a ${reelMm / 1000} m reel` : `from ${reels.length} reels`,
+    kind: 'computed',
+    value: metres,
+    unit: 'm',
+    how: 'Whole cuts only. Pieces are taken from reels longest first.',
+    inputs: [
+      computed('pieces', String(circuit.segments.length)),
+      computed('LEDs', String(sum(assemblies.map(({ runs }) => runs.leds.count)))),
+      computed('left on the last reel', `${two((reels.at(-1)?.leftMm ?? reelMm) / 1000)} m`),
+    ],
+  };
+};
 
 /** What hangs. */
-export const weight = ({ parts }: StageResults): Figure => ({
+export const weight = ({ parts }: SignResults): Figure => ({
   id: 'weight',
   text: `${one(parts.kg)} kg`,
   label: 'hangs',
@@ -129,8 +148,9 @@ export const weight = ({ parts }: StageResults): Figure => ({
 });
 
 /** What one piece costs. */
-export const price = ({ cost }: StageResults): Figure => ({
+export const price = ({ cost }: SignResults): Figure => ({
   id: 'cost',
+  rules: ['costs-too-much'],
   text: `${cost.currency}${cost.perPiece.toFixed(2)}`,
   label: `a piece, ${one(cost.hours)} h`,
   kind: 'computed',
@@ -144,3 +164,7 @@ export const price = ({ cost }: StageResults): Figure => ({
     computed('outside quote', cost.outsideQuote === null ? 'none' : `${cost.currency}${two(cost.outsideQuote)}`),
   ],
 });
+
+/** The figures of the tape that are the sign’s, after those of its assemblies. */
+export const signFigures = (results: SignResults): readonly Figure[] =>
+  [watts, reel, weight, price].map((figure) => figure(results));

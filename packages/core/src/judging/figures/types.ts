@@ -20,4 +20,6 @@ export interface Figure {
   /** How it was computed, in a sentence or two. */
   readonly how: string;
   readonly inputs: readonly FigureInput[];
+  /** Rules whose findings say that this figure will not do. */
+  readonly rules?: readonly string[];
 }

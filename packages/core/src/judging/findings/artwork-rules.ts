@@ -1,30 +1,32 @@
-import type { StageResults } from '../../sign/evaluate/types.js';
+import { set } from '../../document/design/index.js';
+import { fieldsIn, type AssemblyResults } from '../results/index.js';
 import type { Rect } from '../../base/outlines/index.js';
 import { oneChange } from './candidates.js';
 import type { Candidate, Rule } from './types.js';
 
 const mm = (value: number): string => `${Math.round(value * 100) / 100} mm`;
 
-const placesOf = ({ workability }: StageResults, kind: 'thin' | 'gap' | 'corner') =>
+const placesOf = ({ workability }: AssemblyResults, kind: 'thin' | 'gap' | 'corner') =>
   workability.lost.filter((place) => place.kind === kind);
 
 /** The narrowest place of a kind, where a finding points. */
-const worst = (results: StageResults, kind: 'thin' | 'gap' | 'corner'): Rect =>
+const worst = (results: AssemblyResults, kind: 'thin' | 'gap' | 'corner'): Rect =>
   placesOf(results, kind)[0]?.rect ?? { x: 0, y: 0, width: 0, height: 0 };
 
 /** Larger artwork in steps up to twice its size. */
-const larger = ({ assembly }: StageResults): readonly Candidate[] => {
-  const { artwork } = assembly;
+const larger = (results: AssemblyResults): readonly Candidate[] => {
+  const { artwork } = results.assembly;
+  const field = fieldsIn(results).artwork;
   const { drawing } = artwork;
   return [1.1, 1.25, 1.5, 2].map((factor) =>
     drawing === null || drawing === undefined
       ? {
           label: `Cap height ${Math.ceil(artwork.capHeightMm * factor)} mm`,
-          change: [{ path: 'assemblies.0.artwork.capHeightMm', value: Math.ceil(artwork.capHeightMm * factor) }],
+          change: [set(field.capHeightMm, Math.ceil(artwork.capHeightMm * factor))],
         }
       : {
           label: `Drawing ${Math.round(factor * 100)} % as large`,
-          change: [{ path: 'assemblies.0.artwork.drawing.scale', value: drawing.scale * factor }],
+          change: [set(field.drawing.scale, drawing.scale * factor)],
         },
   );
 };
@@ -38,7 +40,7 @@ const finerTools: (context: Parameters<Rule>[0]) => readonly Candidate[] = ({ re
     .sort((a, b) => b.cutMm - a.cutMm)
     .map(({ id, name }) => ({
       label: `Cut with: ${name}`,
-      change: [{ path: 'assemblies.0.artwork.toolId', value: id }],
+      change: [set(fieldsIn(results).artwork.toolId, id)],
     }));
 
 /** Strokes thinner than stand after the tool. */
@@ -135,7 +137,8 @@ export const cornersRound: Rule = (context) => {
 export const countersLoose: Rule = ({ results }) => {
   const { artwork } = results.assembly;
   const { counters } = results.workability;
-  if (artwork.mode !== 'lit-letters' || counters === 0) return null;
+  // Only a mask has loose counters; what else is lettered says nothing of a mode.
+  if (!('mode' in artwork) || artwork.mode !== 'lit-letters' || counters === 0) return null;
   return {
     id: 'counters-loose',
     severity: 'note',
@@ -153,7 +156,14 @@ export const countersLoose: Rule = ({ results }) => {
     },
     remedies:
       artwork.drawing === null || artwork.drawing === undefined
-        ? [oneChange('stencil-face', 'Letters in Stardos Stencil Bold', 'assemblies.0.artwork.fontId', 'stardos-bold')]
+        ? [
+            oneChange(
+              'stencil-face',
+              'Letters in Stardos Stencil Bold',
+              fieldsIn(results).artwork.fontId,
+              'stardos-bold',
+            ),
+          ]
         : [],
   };
 };
@@ -167,7 +177,7 @@ export const overBed: Rule = ({ results, catalogue }) => {
     .filter(({ bedWidthMm, bedHeightMm }) => bedWidthMm * bedHeightMm > tool.bedWidthMm * tool.bedHeightMm)
     .map(({ id, name }) => ({
       label: `Cut with: ${name}`,
-      change: [{ path: 'assemblies.0.artwork.toolId', value: id }],
+      change: [set(fieldsIn(results).artwork.toolId, id)],
     }));
   return {
     id: 'over-bed',

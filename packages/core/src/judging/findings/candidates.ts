@@ -1,8 +1,7 @@
 import type { Catalogue, Strip } from '../../document/catalogue/index.js';
-import type { StageResults } from '../../sign/evaluate/types.js';
+import { set, type FieldRef, type Frozen } from '../../document/design/index.js';
+import { fieldsIn, type AssemblyResults } from '../results/index.js';
 import type { Candidate, Remedy } from './types.js';
-
-const at = 'assemblies.0';
 
 /** Below this a strip is meant for sockets and batteries of its own voltage (V). */
 const leastUsualV = 12;
@@ -13,7 +12,10 @@ const isLike = (strip: Strip, now: Strip): boolean =>
   (strip.voltageV >= leastUsualV || strip.voltageV === now.voltageV);
 
 /** Strips that suit the brief: colour, white and protection. */
-export const suitableStrips = ({ design, materials }: StageResults, catalogue: Catalogue): readonly Strip[] => {
+export const suitableStrips = (
+  { design, materials }: Pick<AssemblyResults, 'design' | 'materials'>,
+  catalogue: Catalogue,
+): readonly Strip[] => {
   const { light, exposure } = design.brief;
   return catalogue.strips.filter(
     (strip) =>
@@ -23,17 +25,20 @@ export const suitableStrips = ({ design, materials }: StageResults, catalogue: C
   );
 };
 
-/** Other strips, each a candidate, in the order given. */
-export const changeStrip = (strips: readonly Strip[]): Remedy => ({
+/** Other strips for an assembly, each a candidate, in the order given. */
+export const changeStrip = (
+  results: Pick<AssemblyResults, 'index' | 'assembly'>,
+  strips: readonly Strip[],
+): Remedy => ({
   id: 'change-strip',
   candidates: strips.map((strip) => ({
     label: strip.name,
-    change: [{ path: `${at}.light.stripId`, value: strip.id }],
+    change: [set(fieldsIn(results).light.stripId, strip.id)],
   })),
 });
 
 /** A single change as a remedy. */
-export const oneChange = (id: string, label: string, path: string, value: unknown): Remedy => ({
+export const oneChange = <Value>(id: string, label: string, field: FieldRef<Value>, value: Frozen<Value>): Remedy => ({
   id,
-  candidates: [{ label, change: [{ path, value }] } satisfies Candidate],
+  candidates: [{ label, change: [set(field, value)] } satisfies Candidate],
 });

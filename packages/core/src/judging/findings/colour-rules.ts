@@ -1,16 +1,17 @@
-import type { StageResults } from '../../sign/evaluate/types.js';
+import { inDesign, type SignResults } from '../results/index.js';
 import { oneChange } from './candidates.js';
-import { dimPlace, injectFarEnds } from './strip-rules.js';
-import type { Rule } from './types.js';
+import { injectFarEnds } from './run-rules.js';
+import { dimPlace } from './places.js';
+import type { SignRule } from './types.js';
 
 /** Side by side, a difference of this in u′v′ is seen by most (typical). */
 const seenShift = 0.007;
 
-const shift = ({ circuit }: StageResults): number =>
+const shift = ({ circuit }: SignResults): number =>
   circuit.chains.reduce((most, { colourShift }) => Math.max(most, colourShift), 0);
 
 /** A mixed colour turns along a run, since its colours lose unlike shares of their light. */
-export const colourDrifts: Rule = ({ results }) => {
+export const colourDrifts: SignRule = ({ results }) => {
   const found = shift(results);
   if (found <= seenShift) return null;
   const worst = results.circuit.chains.find(({ colourShift }) => colourShift === found)!;
@@ -44,7 +45,7 @@ export const colourDrifts: Rule = ({ results }) => {
       },
       ...(results.design.power.feed === 'both-ends'
         ? []
-        : [oneChange('both-ends', 'Feed every run at both ends', 'power.feed', 'both-ends')]),
+        : [oneChange('both-ends', 'Feed every run at both ends', inDesign.power.feed, 'both-ends')]),
     ],
   };
 };

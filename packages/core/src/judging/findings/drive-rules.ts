@@ -1,18 +1,22 @@
-import { suitsDrive, type Circuit } from '../../power/circuit/index.js';
-import type { StageResults } from '../../sign/evaluate/types.js';
+import { set } from '../../document/design/index.js';
+import { drivingStrip, suitsDrive, type Circuit } from '../../power/circuit/index.js';
+import { inDesign, type SignResults } from '../results/index.js';
 import { oneChange } from './candidates.js';
-import { wholeFront } from './strip-rules.js';
-import type { Remedy, Rule } from './types.js';
+import { wholeSign } from './places.js';
+import type { Remedy, SignRule } from './types.js';
+
+/** Outputs that colours and zones ask for. */
+const outputsOf = ({ wiring }: Circuit): number => wiring.backs.reduce((sum, backs) => sum + backs, 0);
 
 /** What drives the strip, held against what it needs; null when all is well. */
-const misfit = ({ circuit, materials }: StageResults): string | null => {
-  const { drive, wiring, pixels, voltageV, channels } = circuit;
-  const { strip } = materials;
+const misfit = ({ circuit, assemblies }: SignResults): string | null => {
+  const { drive, pixels, voltageV } = circuit;
+  const strip = drivingStrip(assemblies.map(({ materials }) => materials.strip));
   const { controller } = drive;
   if (controller === null)
     return drive.wanted ? 'nothing dims, mixes or tells it yet, or the catalogue has nothing that suits' : null;
   const data = strip.addressable === true;
-  const outputs = data ? 1 : wiring.zones * channels.length;
+  const outputs = data ? 1 : outputsOf(circuit);
   if (suitsDrive(controller, strip, { voltageV, outputs, outputA: 0, totalA: 0, pixels })) return null;
   if (controller.signal !== (data ? 'data' : 'channels'))
     return data
@@ -24,13 +28,18 @@ const misfit = ({ circuit, materials }: StageResults): string | null => {
   return `${pixels} pixels are to be told; it tells ${controller.maxPixels ?? 0}`;
 };
 
-const auto: Remedy = oneChange('auto-controller', 'Let Vitrum choose the controller', 'power.controllerId', 'auto');
+const auto: Remedy = oneChange(
+  'auto-controller',
+  'Let Vitrum choose the controller',
+  inDesign.power.controllerId,
+  'auto',
+);
 
 /** The strip is dimmed, mixed or told by nothing, or by something of the wrong kind. */
-export const wrongController: Rule = ({ results }) => {
+export const wrongController: SignRule = ({ results }) => {
   const why = misfit(results);
   if (why === null) return null;
-  const misfits = (tried: StageResults): number => (misfit(tried) === null ? 0 : 1);
+  const misfits = (tried: SignResults): number => (misfit(tried) === null ? 0 : 1);
   return {
     id: 'wrong-controller',
     severity: 'stop',
@@ -40,9 +49,7 @@ export const wrongController: Rule = ({ results }) => {
         ? 'This light needs a controller'
         : 'The controller does not suit the strip',
     why: `${why.charAt(0).toUpperCase()}${why.slice(1)}.`,
-    numbers: [
-      { label: 'outputs needed', value: results.circuit.wiring.zones * results.circuit.channels.length, unit: '' },
-    ],
+    numbers: [{ label: 'outputs needed', value: outputsOf(results.circuit), unit: '' }],
     where: null,
     target: {
       label: 'controllers that do not suit',
@@ -51,15 +58,15 @@ export const wrongController: Rule = ({ results }) => {
       read: misfits,
       settled: (tried) => misfits(tried) === 0,
     },
-    remedies: [auto, oneChange('one-zone', 'Switch all pieces together', 'power.zones', [])],
+    remedies: [auto, oneChange('one-zone', 'Switch all pieces together', inDesign.power.zones, [])],
   };
 };
 
-const hidden = ({ circuit: { drive } }: StageResults): boolean =>
+const hidden = ({ circuit: { drive } }: SignResults): boolean =>
   drive.controller?.remote === 'infrared' && drive.inside && !drive.sensorWindow;
 
 /** An infrared eye behind wood sees no remote. */
-export const sensorHidden: Rule = ({ results, catalogue }) => {
+export const sensorHidden: SignRule = ({ results, catalogue }) => {
   if (!hidden(results)) return null;
   const { controller } = results.circuit.drive;
   const radio = catalogue.controllers.filter(
@@ -72,7 +79,7 @@ export const sensorHidden: Rule = ({ results, catalogue }) => {
     what: 'The remote’s sensor is shut in',
     why: `${controller!.name} sits inside the piece; infrared passes neither wood nor metal, so the remote reaches it from 0 m.`,
     numbers: [{ label: 'remote reaches', value: 0, unit: 'm' }],
-    where: wholeFront(results),
+    where: wholeSign(results),
     target: {
       label: 'hidden sensors',
       better: 'lower',
@@ -81,13 +88,13 @@ export const sensorHidden: Rule = ({ results, catalogue }) => {
       settled: (tried) => !hidden(tried),
     },
     remedies: [
-      oneChange('sensor-window', 'Let its eye look out through a hole', 'power.sensorWindow', true),
-      oneChange('beside-supply', 'Put the controller beside the supply', 'power.controllerPlace', 'supply'),
+      oneChange('sensor-window', 'Let its eye look out through a hole', inDesign.power.sensorWindow, true),
+      oneChange('beside-supply', 'Put the controller beside the supply', inDesign.power.controllerPlace, 'supply'),
       {
         id: 'by-radio',
         candidates: radio.map(({ id, name }) => ({
           label: name,
-          change: [{ path: 'power.controllerId', value: id }],
+          change: [set(inDesign.power.controllerId, id)],
         })),
       },
     ],
@@ -95,7 +102,7 @@ export const sensorHidden: Rule = ({ results, catalogue }) => {
 };
 
 /** Length of wire that data goes along before the first pixel (mm). */
-const dataWay = ({ circuit, design }: StageResults): number => {
+const dataWay = ({ circuit, design }: SignResults): number => {
   const inside = circuit.wires.find(({ from, cores }) => from === 'lead' && cores.some(({ name }) => name === 'data'));
   return (circuit.drive.inside ? 0 : design.brief.leadLengthMm) + (inside?.lengthMm ?? 0);
 };
@@ -103,7 +110,7 @@ const dataWay = ({ circuit, design }: StageResults): number => {
 const reach = ({ drive }: Circuit): number => drive.controller?.dataReachMm ?? Infinity;
 
 /** Data does not reach the first pixel cleanly. */
-export const dataTooFar: Rule = ({ results, catalogue }) => {
+export const dataTooFar: SignRule = ({ results, catalogue }) => {
   if (results.circuit.pixels === 0 || dataWay(results) <= reach(results.circuit)) return null;
   const farther = catalogue.controllers
     .filter(({ dataReachMm }) => (dataReachMm ?? 0) > reach(results.circuit))
@@ -127,12 +134,12 @@ export const dataTooFar: Rule = ({ results, catalogue }) => {
       settled: (tried) => dataWay(tried) <= reach(tried.circuit),
     },
     remedies: [
-      oneChange('controller-inside', 'Put the controller inside the piece', 'power.controllerPlace', 'inside'),
+      oneChange('controller-inside', 'Put the controller inside the piece', inDesign.power.controllerPlace, 'inside'),
       {
         id: 'farther-controller',
         candidates: farther.map(({ id, name }) => ({
           label: name,
-          change: [{ path: 'power.controllerId', value: id }],
+          change: [set(inDesign.power.controllerId, id)],
         })),
       },
     ],
@@ -140,11 +147,11 @@ export const dataTooFar: Rule = ({ results, catalogue }) => {
 };
 
 /** Pixels that the controller is not told of. */
-const untold = ({ circuit, design }: StageResults): number =>
+const untold = ({ circuit, design }: SignResults): number =>
   circuit.pixels === 0 ? 0 : Math.max(0, circuit.pixels - (design.power.pixelCount ?? circuit.pixels));
 
 /** The controller is set to fewer pixels than there are: the rest stays dark. */
-export const pixelCountShort: Rule = ({ results }) => {
+export const pixelCountShort: SignRule = ({ results }) => {
   const missing = untold(results);
   if (missing === 0) return null;
   const { pixels } = results.circuit;
@@ -155,7 +162,7 @@ export const pixelCountShort: Rule = ({ results }) => {
     what: `${missing} pixel${missing === 1 ? ' is' : 's are'} not told of`,
     why: `The controller is set to ${pixels - missing} pixels; there are ${pixels}. Those beyond stay dark.`,
     numbers: [{ label: 'left dark', value: missing, unit: 'pixels' }],
-    where: wholeFront(results),
+    where: wholeSign(results),
     target: {
       label: 'left dark',
       better: 'lower',
@@ -163,6 +170,6 @@ export const pixelCountShort: Rule = ({ results }) => {
       read: untold,
       settled: (tried) => untold(tried) === 0,
     },
-    remedies: [oneChange('all-pixels', `Set it to ${pixels} pixels`, 'power.pixelCount', pixels)],
+    remedies: [oneChange('all-pixels', `Set it to ${pixels} pixels`, inDesign.power.pixelCount, pixels)],
   };
 };

@@ -3,19 +3,23 @@ import { colourDrifts } from './colour-rules.js';
 import { dataTooFar, pixelCountShort, sensorHidden, wrongController } from './drive-rules.js';
 import { overRating } from './power-rules.js';
 import { seriesImpossible, unequalSeries } from './series-rules.js';
+import { onEach, onSign, type SignCheck } from './for-build.js';
 import { costsTooMuch, leadDrops, missingLetters, notResolved } from './shared-rules.js';
 import { batteryEmpty, jointsInTheWet, notLimitedPower, supplyInTheWet } from './supply-rules.js';
 import { fedAtWrongEnd, notSolved, wiringContradicts } from './wiring-rules.js';
-import { bareOutdoors, pieceOverReel, runTooLong, wrongColour } from './strip-rules.js';
-import type { RawFinding, Rule, RuleContext, Severity } from './types.js';
+import { runTooLong } from './run-rules.js';
+import { bareOutdoors, segmentOverReel, wrongColour } from './strip-rules.js';
+import { stripsDiffer } from './strips-differ.js';
+import type { RuleContext, Severity, SignFinding } from './types.js';
+import type { SignResults } from '../results/index.js';
 
 export { overBed } from './artwork-rules.js';
 export { changeStrip, oneChange, suitableStrips } from './candidates.js';
-export { rulesFor } from './for-build.js';
+export { ofBuild, onSign, type SignCheck } from './for-build.js';
 export { readsAsLit } from './reads-as-lit.js';
 export { resolveRemedies, withoutRemedies, type Trial } from './resolve.js';
 export { partOverSheet, supplyTooSmall } from './shared-rules.js';
-export { wholeFront } from './strip-rules.js';
+export { wholeFront } from './places.js';
 export type {
   Candidate,
   Finding,
@@ -27,48 +31,50 @@ export type {
   Rule,
   RuleContext,
   Severity,
+  SignFinding,
+  SignRule,
   WorkStep,
 } from './types.js';
 
-/** The checks that every build shares. */
-const sharedRules: readonly Rule[] = [
-  wrongColour,
-  bareOutdoors,
-  runTooLong,
-  leadDrops,
-  overRating,
-  notSolved,
-  wiringContradicts,
-  fedAtWrongEnd,
-  wrongController,
-  seriesImpossible,
-  unequalSeries,
-  colourDrifts,
-  sensorHidden,
-  dataTooFar,
-  pixelCountShort,
-  supplyInTheWet,
-  jointsInTheWet,
-  batteryEmpty,
-  notLimitedPower,
-  missingLetters,
-  strokesThin,
-  gapsLost,
-  cornersRound,
-  countersLoose,
-  pieceOverReel,
-  costsTooMuch,
-  notResolved,
+/** The checks that every sign has, whatever its builds, in the order in which they are told. */
+const sharedChecks: readonly SignCheck[] = [
+  onSign(stripsDiffer),
+  onEach(wrongColour),
+  onEach(bareOutdoors),
+  onSign(runTooLong),
+  onSign(leadDrops),
+  onSign(overRating),
+  onSign(notSolved),
+  onSign(wiringContradicts),
+  onSign(fedAtWrongEnd),
+  onSign(wrongController),
+  onSign(seriesImpossible),
+  onSign(unequalSeries),
+  onSign(colourDrifts),
+  onSign(sensorHidden),
+  onSign(dataTooFar),
+  onSign(pixelCountShort),
+  onSign(supplyInTheWet),
+  onSign(jointsInTheWet),
+  onSign(batteryEmpty),
+  onSign(notLimitedPower),
+  onEach(missingLetters),
+  onEach(strokesThin),
+  onEach(gapsLost),
+  onEach(cornersRound),
+  onEach(countersLoose),
+  onSign(segmentOverReel),
+  onSign(costsTooMuch),
+  onEach(notResolved),
 ];
 
 const order: Readonly<Record<Severity, number>> = { stop: 0, fix: 1, note: 2 };
 
 /**
- * The findings stage: every rule asked, those of the builds first; the gravest first. Remedies are tried later, by
+ * The findings stage: every check asked, those of the builds first; the gravest first. Remedies are tried later, by
  * `resolveRemedies`.
  */
-export const findFaults = (context: RuleContext, rulesOfBuilds: readonly Rule[]): readonly RawFinding[] =>
-  [...rulesOfBuilds, ...sharedRules]
-    .map((rule) => rule(context))
-    .filter((finding) => finding !== null)
+export const findFaults = (context: RuleContext<SignResults>, ofBuilds: readonly SignCheck[]): readonly SignFinding[] =>
+  [...ofBuilds, ...sharedChecks]
+    .flatMap((check) => check(context))
     .sort((a, b) => order[a.severity] - order[b.severity]);

@@ -1,8 +1,8 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { demoDesigns } from '../../sign/demo/index.js';
-import type { Design } from '../../document/design/index.js';
-import { applyChange } from '../../document/design/index.js';
+import type { Design } from '../../sign/design/index.js';
+import { applyChange } from '../../sign/design/index.js';
 import {
   changed,
   dispensary,

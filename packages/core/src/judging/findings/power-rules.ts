@@ -1,27 +1,28 @@
+import { set } from '../../document/design/index.js';
 import { hardestUsed, joints, ratingShare, type Carrier } from '../../power/circuit/index.js';
-import type { StageResults } from '../../sign/evaluate/types.js';
+import { inDesign, type SignResults } from '../results/index.js';
 import { oneChange } from './candidates.js';
-import { wholeFront } from './strip-rules.js';
-import type { Place, Remedy, Rule } from './types.js';
+import { wholeSign } from './places.js';
+import type { Place, Remedy, SignRule } from './types.js';
 
 /** Within a hundredth of its rating counts as at it. */
 const atRating = 1.01;
 
 /** The carrier that is used hardest, of the kinds that nothing else watches over. */
-const worst = ({ circuit }: StageResults): Carrier | null =>
+const worst = ({ circuit }: SignResults): Carrier | null =>
   hardestUsed(circuit.carriers.filter(({ kind }) => kind === 'wire' || kind === 'joint' || kind === 'controller'));
 
-const placeOf = ({ at }: Carrier, results: StageResults): Place =>
-  at === null ? wholeFront(results) : { view: 'front', rect: { x: at[0] - 12, y: at[1] - 12, width: 24, height: 24 } };
+const placeOf = ({ at }: Carrier, results: SignResults): Place =>
+  at === null ? wholeSign(results) : { view: 'front', rect: { x: at[0] - 12, y: at[1] - 12, width: 24, height: 24 } };
 
 /** Shares the current among more feeds: both ends of each run. */
-const shareCurrent = ({ design }: StageResults): readonly Remedy[] =>
+const shareCurrent = ({ design }: SignResults): readonly Remedy[] =>
   design.power.feed === 'both-ends'
     ? []
-    : [oneChange('both-ends', 'Feed every run at both ends', 'power.feed', 'both-ends')];
+    : [oneChange('both-ends', 'Feed every run at both ends', inDesign.power.feed, 'both-ends')];
 
 /** A wire or a joint carries more than it is rated for. */
-export const overRating: Rule = ({ results }) => {
+export const overRating: SignRule = ({ results }) => {
   const carrier = worst(results);
   if (carrier === null || ratingShare(carrier) <= atRating) return null;
   const { joint } = results.circuit;
@@ -51,18 +52,18 @@ export const overRating: Rule = ({ results }) => {
               id: 'joint',
               candidates: stronger.map(({ kind, name }) => ({
                 label: `Join by ${name}`,
-                change: [{ path: 'power.joint', value: kind }],
+                change: [set(inDesign.power.joint, kind)],
               })),
             },
           ]
         : []),
       ...(carrier.kind === 'controller'
         ? [
-            oneChange('auto-controller', 'Let Vitrum choose the controller', 'power.controllerId', 'auto'),
+            oneChange('auto-controller', 'Let Vitrum choose the controller', inDesign.power.controllerId, 'auto'),
             oneChange(
               'amplify',
               'Another supply with an amplifier of its own',
-              'power.supplyCount',
+              inDesign.power.supplyCount,
               results.circuit.supplyCount + 1,
             ),
           ]

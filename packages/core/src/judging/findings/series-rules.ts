@@ -1,37 +1,49 @@
-import type { StageResults } from '../../sign/evaluate/types.js';
+import type { SegmentRef } from '../../document/design/index.js';
+import { segmentIndexOf } from '../../power/circuit/index.js';
+import { inDesign, type SignResults } from '../results/index.js';
 import { oneChange } from './candidates.js';
-import { pieceRect, wholeFront } from './strip-rules.js';
-import type { Remedy, Rule } from './types.js';
+import { segmentPlace } from './places.js';
+import type { Remedy, SignRule } from './types.js';
 
 /** More than its own voltage by this share shortens a strip’s life; by this it burns (typical). */
 const harms = 1.05;
 const burns = 1.1;
 
-const parallel: Remedy = oneChange('all-parallel', 'Wire all pieces in parallel', 'power.arrangement', 'parallel');
-const byLength: Remedy = oneChange('pair-by-length', 'Pair pieces of like length', 'power.seriesPairs', []);
+const parallel: Remedy = oneChange(
+  'all-parallel',
+  'Wire all pieces in parallel',
+  inDesign.power.arrangement,
+  'parallel',
+);
+const byLength: Remedy = oneChange('pair-by-length', 'Pair pieces of like length', inDesign.power.seriesPairs, []);
 
 /** The highest voltage over a piece in series, against the strip’s own. */
-const worstShare = ({ circuit, materials }: StageResults): number =>
-  Math.max(0, ...circuit.pairs.flatMap(({ volts }) => volts)) / materials.strip.voltageV;
+const worstShare = ({ circuit }: SignResults): number =>
+  Math.max(
+    0,
+    ...circuit.pairs.flatMap(({ volts, segments }) =>
+      volts.map((each, at) => each / circuit.segments[segments[at]!]!.strip.voltageV),
+    ),
+  );
 
 /** Two pieces of unlike length in series: the shorter takes more than its share of the voltage. */
-export const unequalSeries: Rule = ({ results }) => {
+export const unequalSeries: SignRule = ({ results }) => {
   const share = worstShare(results);
   if (share <= harms) return null;
-  const { circuit, materials } = results;
+  const { circuit } = results;
   const worst = circuit.pairs.reduce((most, pair) => (Math.max(...pair.volts) > Math.max(...most.volts) ? pair : most));
   const at = worst.volts[0] >= worst.volts[1] ? 0 : 1;
   return {
     id: 'unequal-series',
     severity: share > burns ? 'stop' : 'fix',
     step: 'power',
-    what: `Pieces ${worst.pieces.join(' and ')} share their voltage unequally`,
-    why: `${worst.lengthsMm.map((mm) => Math.round(mm)).join(' and ')} mm in series: piece ${worst.pieces[at]} gets ${worst.volts[at].toFixed(1)} V and may have ${materials.strip.voltageV} V.`,
+    what: `Pieces ${worst.segments.map((each) => circuit.segments[each]!.label).join(' and ')} share their voltage unequally`,
+    why: `${worst.lengthsMm.map((mm) => Math.round(mm)).join(' and ')} mm in series: piece ${circuit.segments[worst.segments[at]]!.label} gets ${worst.volts[at].toFixed(1)} V and may have ${circuit.segments[worst.segments[at]]!.strip.voltageV} V.`,
     numbers: [
       { label: 'shorter piece', value: worst.volts[at], unit: 'V' },
       { label: 'longer piece', value: worst.volts[1 - at]!, unit: 'V' },
     ],
-    where: pieceRect(results, worst.pieces[at]),
+    where: segmentPlace(results, worst.segments[at]),
     target: {
       label: 'most on a piece',
       better: 'lower',
@@ -44,24 +56,26 @@ export const unequalSeries: Rule = ({ results }) => {
 };
 
 /** What of a wish for pairs cannot be, in sentences. */
-const contradictions = ({ circuit, design }: StageResults): readonly string[] => {
+const contradictions = ({ circuit, design }: SignResults): readonly string[] => {
   if (design.power.arrangement !== 'series-pairs') return [];
-  const { channels, alone, voltageV } = circuit;
+  const { channels, alone, voltageV, segments } = circuit;
+  const nameOf = (ref: SegmentRef): string => segments[segmentIndexOf(segments, ref)]?.label ?? String(ref.segment);
   return [
     ...(channels.length > 1
       ? ['Strip of several colours has no single minus to go on from: it cannot be in series']
       : []),
-    ...circuit.contradictions.map(({ first, second, why }) => `Pieces ${first} and ${second}: ${why}`),
-    ...alone.map((piece) => `Piece ${piece} has no mate and would get all ${voltageV} V`),
+    ...circuit.contradictions.map(({ first, second, why }) => `Pieces ${nameOf(first)} and ${nameOf(second)}: ${why}`),
+    ...alone.map((piece) => `Piece ${segments[piece]!.label} has no mate and would get all ${voltageV} V`),
   ];
 };
 
 /** Groups in series that contradict each other, or leave a piece alone on double voltage. */
-export const seriesImpossible: Rule = ({ results }) => {
+export const seriesImpossible: SignRule = ({ results }) => {
   const found = contradictions(results);
   if (found.length === 0) return null;
-  const { alone, contradictions: pairs } = results.circuit;
-  const piece = alone[0] ?? pairs[0]?.first;
+  const { alone, contradictions: pairs, segments } = results.circuit;
+  const [pair] = pairs;
+  const at = alone[0] ?? (pair === undefined ? -1 : segmentIndexOf(segments, pair.first));
   return {
     id: 'series-impossible',
     severity: 'stop',
@@ -69,7 +83,7 @@ export const seriesImpossible: Rule = ({ results }) => {
     what: 'These pieces cannot be wired in pairs',
     why: `${found.slice(0, 3).join('. ')}.`,
     numbers: [{ label: 'contradictions', value: found.length, unit: '' }],
-    where: piece === undefined ? wholeFront(results) : pieceRect(results, piece),
+    where: segmentPlace(results, at),
     target: {
       label: 'contradictions',
       better: 'lower',

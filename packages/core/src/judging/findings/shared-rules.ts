@@ -1,33 +1,39 @@
 import { fittingSupplies, leadDropShare } from '../../power/circuit/index.js';
-import type { StageResults } from '../../sign/evaluate/types.js';
+import { set } from '../../document/design/index.js';
+import { inDesign, type AssemblyResults, type SignResults } from '../results/index.js';
 import { changeStrip, oneChange, suitableStrips } from './candidates.js';
-import { wholeFront } from './strip-rules.js';
-import type { Remedy, Rule } from './types.js';
+import { wholeFront, wholeSign } from './places.js';
+import type { Remedy, Rule, SignRule } from './types.js';
 
 const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
 
-const supplyShort = ({ circuit }: StageResults): number => {
+const supplyShort = ({ circuit }: SignResults): number => {
   const { supply } = circuit;
   if (supply === null || supply.voltageV !== circuit.voltageV) return circuit.neededWatts;
   return Math.max(0, circuit.neededWatts - supply.watts);
 };
 
-/** The supply is too small, of the wrong voltage, or not to be had; `lessStrip` is how a build does with less. */
+/** The supply is too small, of the wrong voltage, or not to be had; `lessStrip` is how each assembly does with less. */
 export const supplyTooSmall =
-  <Results extends StageResults>(lessStrip: (results: Results) => Remedy): Rule<Results> =>
+  (lessStrip: (results: SignResults) => readonly Remedy[]): SignRule =>
   ({ results, catalogue }) => {
     const short = supplyShort(results);
     if (short <= 0) return null;
-    const { circuit, materials, design } = results;
+    const { circuit, assemblies, design } = results;
     const { supply } = circuit;
     const wrongVoltage = supply !== null && supply.voltageV !== circuit.voltageV;
     const source = design.power.source ?? 'mains';
     const largest = fittingSupplies(catalogue, circuit.voltageV, design.brief, source).at(-1);
     const needed = Math.round(circuit.neededWatts);
     const count = largest === undefined ? 1 : Math.ceil((circuit.neededWatts * circuit.supplyCount) / largest.watts);
-    const lighter = suitableStrips(results, catalogue)
-      .filter(({ wattsPerM }) => wattsPerM < materials.strip.wattsPerM)
-      .sort((a, b) => b.wattsPerM - a.wattsPerM);
+    const lighter = assemblies.map((own) =>
+      changeStrip(
+        own,
+        suitableStrips(own, catalogue)
+          .filter(({ wattsPerM }) => wattsPerM < own.materials.strip.wattsPerM)
+          .sort((a, b) => b.wattsPerM - a.wattsPerM),
+      ),
+    );
     return {
       id: 'supply-too-small',
       severity: 'stop',
@@ -56,7 +62,7 @@ export const supplyTooSmall =
       remedies: [
         ...(design.power.supplyId === 'auto'
           ? []
-          : [oneChange('auto-supply', 'Let Vitrum choose the supply', 'power.supplyId', 'auto')]),
+          : [oneChange('auto-supply', 'Let Vitrum choose the supply', inDesign.power.supplyId, 'auto')]),
         ...(count > circuit.supplyCount && count <= 20
           ? [
               {
@@ -64,33 +70,30 @@ export const supplyTooSmall =
                 candidates: [
                   {
                     label: `${count} supplies`,
-                    change: [
-                      { path: 'power.supplyCount', value: count },
-                      { path: 'power.supplyId', value: 'auto' },
-                    ],
+                    change: [set(inDesign.power.supplyCount, count), set(inDesign.power.supplyId, 'auto')],
                   },
                 ],
               },
             ]
           : []),
-        ...(source === 'mains' ? [] : [oneChange('mains', 'Feed it by the mains', 'power.source', 'mains')]),
-        changeStrip(lighter),
-        lessStrip(results),
+        ...(source === 'mains' ? [] : [oneChange('mains', 'Feed it by the mains', inDesign.power.source, 'mains')]),
+        ...lighter,
+        ...lessStrip(results),
       ],
     };
   };
 
 /** The lead loses too much on its way. */
-export const leadDrops: Rule = ({ results, catalogue }) => {
+export const leadDrops: SignRule = ({ results, catalogue }) => {
   const { circuit, design } = results;
   const share = circuit.leadDropV / circuit.voltageV;
-  const leadA = (of: StageResults): number => Math.max(...of.circuit.supplyAmps);
+  const leadA = (of: SignResults): number => Math.max(...of.circuit.supplyAmps);
   const overAmps = leadA(results) > circuit.lead.ampacityA;
   if (share <= leadDropShare * 1.02 && !overAmps) return null;
   const thicker = catalogue.wires
     .filter(({ areaMm2 }) => areaMm2 > circuit.lead.areaMm2)
     .sort((a, b) => a.areaMm2 - b.areaMm2);
-  const ok = (tried: StageResults): boolean =>
+  const ok = (tried: SignResults): boolean =>
     tried.circuit.leadDropV / tried.circuit.voltageV <= leadDropShare * 1.02 &&
     leadA(tried) <= tried.circuit.lead.ampacityA;
   return {
@@ -111,12 +114,12 @@ export const leadDrops: Rule = ({ results, catalogue }) => {
     remedies: [
       {
         id: 'thicker-lead',
-        candidates: thicker.map((wire) => ({ label: wire.name, change: [{ path: 'power.wireId', value: wire.id }] })),
+        candidates: thicker.map((wire) => ({ label: wire.name, change: [set(inDesign.power.wireId, wire.id)] })),
       },
       oneChange(
         'two-supplies',
         `${circuit.supplyCount + 1} supplies, a lead each`,
-        'power.supplyCount',
+        inDesign.power.supplyCount,
         circuit.supplyCount + 1,
       ),
     ],
@@ -147,7 +150,7 @@ export const missingLetters: Rule = ({ results }) => {
 };
 
 /** A bought-in box would have been cheaper, or the budget does not reach. */
-export const costsTooMuch: Rule = ({ results }) => {
+export const costsTooMuch: SignRule = ({ results }) => {
   const { cost, design } = results;
   const { outsideQuote } = cost;
   const quoted = outsideQuote !== null && outsideQuote < cost.perPiece;
@@ -191,14 +194,19 @@ export const notResolved: Rule = ({ results }) => {
   };
 };
 
-const outsized = ({ packing }: StageResults): number =>
-  packing.sheets.reduce((sum, { tooLarge }) => sum + tooLarge.length, 0);
+/** Parts of an assembly that are larger than the sheet they are cut from, each with that sheet. */
+const outsized = ({ packing, cut, label }: AssemblyResults) =>
+  packing.sheets.flatMap((sheet) =>
+    sheet.tooLarge
+      .filter((part) => cut.some(({ name }) => part.label.startsWith(label === '' ? name : `${label} ${name}`)))
+      .map((part) => ({ part, sheet })),
+  );
 
 /** A part larger than the sheet it is cut from. */
 export const partOverSheet: Rule = ({ results }) => {
-  const sheet = results.packing.sheets.find(({ tooLarge }) => tooLarge.length > 0);
-  const [part] = sheet?.tooLarge ?? [];
-  if (sheet === undefined || part === undefined) return null;
+  const [first] = outsized(results);
+  if (first === undefined) return null;
+  const { part, sheet } = first;
   return {
     id: 'larger-than-sheet',
     severity: 'stop',
@@ -214,8 +222,8 @@ export const partOverSheet: Rule = ({ results }) => {
       label: 'parts too large',
       better: 'lower',
       unit: '',
-      read: outsized,
-      settled: (tried) => outsized(tried) === 0,
+      read: (tried) => outsized(tried).length,
+      settled: (tried) => outsized(tried).length === 0,
     },
     remedies: [],
   };

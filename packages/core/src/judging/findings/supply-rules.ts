@@ -1,17 +1,18 @@
+import { set } from '../../document/design/index.js';
 import { limitedPowerWatts, sourceOf, supplyChoices } from '../../power/circuit/index.js';
-import type { StageResults } from '../../sign/evaluate/types.js';
+import { inDesign, type SignResults } from '../results/index.js';
 import { oneChange } from './candidates.js';
-import { wholeFront } from './strip-rules.js';
-import type { Rule } from './types.js';
+import { wholeSign } from './places.js';
+import type { SignRule } from './types.js';
 
-const inTheWet = ({ circuit, design }: StageResults): boolean =>
+const inTheWet = ({ circuit, design }: SignResults): boolean =>
   circuit.supply !== null &&
   sourceOf(circuit.supply) !== 'battery' &&
   !circuit.supply.weatherproof &&
   design.brief.exposure !== 'indoors';
 
 /** A supply that is not sealed, in a damp place or outdoors. */
-export const supplyInTheWet: Rule = ({ results }) => {
+export const supplyInTheWet: SignRule = ({ results }) => {
   if (!inTheWet(results)) return null;
   const { exposure } = results.design.brief;
   return {
@@ -29,15 +30,15 @@ export const supplyInTheWet: Rule = ({ results }) => {
       read: (tried) => (inTheWet(tried) ? tried.circuit.supplyCount : 0),
       settled: (tried) => !inTheWet(tried) && tried.circuit.supply !== null,
     },
-    remedies: [oneChange('auto-supply', 'Let Vitrum choose a sealed one', 'power.supplyId', 'auto')],
+    remedies: [oneChange('auto-supply', 'Let Vitrum choose a sealed one', inDesign.power.supplyId, 'auto')],
   };
 };
 
-const openJoints = ({ circuit, design }: StageResults): number =>
+const openJoints = ({ circuit, design }: SignResults): number =>
   design.brief.exposure !== 'indoors' && circuit.joint.kind !== 'solder' ? circuit.wires.length : 0;
 
 /** Joints that let water in, where it is wet. */
-export const jointsInTheWet: Rule = ({ results }) => {
+export const jointsInTheWet: SignRule = ({ results }) => {
   const open = openJoints(results);
   if (open === 0) return null;
   return {
@@ -47,7 +48,7 @@ export const jointsInTheWet: Rule = ({ results }) => {
     what: 'Joints that let damp in',
     why: `${open} ${results.circuit.joint.name}s; their contacts corrode. Solder, sleeved and sealed, keeps.`,
     numbers: [{ label: 'open joints', value: open, unit: '' }],
-    where: wholeFront(results),
+    where: wholeSign(results),
     target: {
       label: 'open joints',
       better: 'lower',
@@ -55,13 +56,13 @@ export const jointsInTheWet: Rule = ({ results }) => {
       read: openJoints,
       settled: (tried) => openJoints(tried) === 0,
     },
-    remedies: [oneChange('solder', 'Solder and sleeve them', 'power.joint', 'solder')],
+    remedies: [oneChange('solder', 'Solder and sleeve them', inDesign.power.joint, 'solder')],
   };
 };
 
 /** One supply is of more than limited power where several would not be. */
-export const notLimitedPower: Rule = ({ results, catalogue }) => {
-  const { circuit, design, runs } = results;
+export const notLimitedPower: SignRule = ({ results, catalogue }) => {
+  const { circuit, design } = results;
   const { supply } = circuit;
   if (supply === null || sourceOf(supply) !== 'mains' || supply.watts <= limitedPowerWatts) return null;
   const choices = supplyChoices(
@@ -70,7 +71,7 @@ export const notLimitedPower: Rule = ({ results, catalogue }) => {
     design.power,
     circuit.voltageV,
     circuit.nominalWatts,
-    runs.segments.length,
+    circuit.segments.length,
   );
   const limited = choices.filter(({ limitedPower, count }) => limitedPower && count > circuit.supplyCount);
   if (limited.length === 0) return null;
@@ -97,20 +98,17 @@ export const notLimitedPower: Rule = ({ results, catalogue }) => {
         id: 'limited-supplies',
         candidates: limited.map(({ supply: choice, count }) => ({
           label: `${count} × ${choice.name}`,
-          change: [
-            { path: 'power.supplyCount', value: count },
-            { path: 'power.supplyId', value: 'auto' },
-          ],
+          change: [set(inDesign.power.supplyCount, count), set(inDesign.power.supplyId, 'auto')],
         })),
       },
     ],
   };
 };
 
-const hours = ({ circuit }: StageResults): number => circuit.runTime?.hours ?? Infinity;
+const hours = ({ circuit }: SignResults): number => circuit.runTime?.hours ?? Infinity;
 
 /** The battery is empty before the day is over. */
-export const batteryEmpty: Rule = ({ results }) => {
+export const batteryEmpty: SignRule = ({ results }) => {
   const { design, circuit } = results;
   const wanted = design.brief.hoursPerDay;
   if (hours(results) >= wanted) return null;
@@ -133,8 +131,13 @@ export const batteryEmpty: Rule = ({ results }) => {
       settled: (tried) => hours(tried) >= tried.design.brief.hoursPerDay,
     },
     remedies: [
-      oneChange('second-battery', `${circuit.supplyCount + 1} batteries`, 'power.supplyCount', circuit.supplyCount + 1),
-      oneChange('mains', 'Feed it by the mains', 'power.source', 'mains'),
+      oneChange(
+        'second-battery',
+        `${circuit.supplyCount + 1} batteries`,
+        inDesign.power.supplyCount,
+        circuit.supplyCount + 1,
+      ),
+      oneChange('mains', 'Feed it by the mains', inDesign.power.source, 'mains'),
     ],
   };
 };

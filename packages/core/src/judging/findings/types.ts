@@ -1,6 +1,6 @@
 import type { Catalogue } from '../../document/catalogue/index.js';
 import type { DesignChange } from '../../document/design/index.js';
-import type { StageResults } from '../../sign/evaluate/types.js';
+import type { AssemblyResults, SignResults } from '../results/index.js';
 import type { Rect } from '../../base/outlines/index.js';
 
 /** `stop`: unsafe or cannot be built. `fix`: will disappoint. `note`: worth knowing. */
@@ -16,7 +16,7 @@ export interface Measure {
   readonly unit: string;
 }
 
-/** Where to look: a place on the front or in the slice (mm, in that drawing's axes). */
+/** Where to look: a place on the front or in the slice (mm, in that drawing's axes: those of its assembly, or of the sign). */
 export interface Place {
   readonly view: 'front' | 'slice';
   readonly rect: Rect;
@@ -39,7 +39,11 @@ export interface Fix {
 
 /** Something the maker should know, with its number, its place and its remedies. */
 export interface Finding {
+  /** Of its kind there is one a sign, or one an assembly, which its id then names. */
   readonly id: string;
+  readonly rule: string;
+  /** Index of the assembly that it is about; null when it is about the sign. */
+  readonly assembly: number | null;
   readonly severity: Severity;
   readonly step: WorkStep;
   readonly what: string;
@@ -62,7 +66,7 @@ export interface Remedy {
 }
 
 /** A finding before its remedies have been tried. */
-export interface RawFinding<Results = StageResults> extends Omit<Finding, 'fixes'> {
+export interface RawFinding<Results = AssemblyResults> extends Omit<Finding, 'fixes' | 'rule' | 'assembly'> {
   /** The figure that the remedies must move, read from any evaluation. */
   readonly target: {
     readonly label: string;
@@ -74,11 +78,15 @@ export interface RawFinding<Results = StageResults> extends Omit<Finding, 'fixes
   readonly remedies: readonly Remedy[];
 }
 
+/** A finding about a sign, or an assembly of it, before its remedies have been tried. */
+export type SignFinding = RawFinding<SignResults> & Pick<Finding, 'rule' | 'assembly'>;
+
 /** What a rule looks at. */
-export interface RuleContext<Results = StageResults> {
+export interface RuleContext<Results = AssemblyResults> {
   readonly results: Results;
   readonly catalogue: Catalogue;
 }
 
-/** One check; silent when all is well. */
-export type Rule<Results = StageResults> = (context: RuleContext<Results>) => RawFinding<Results> | null;
+/** One check; silent when all is well. Of an assembly, or of the sign. */
+export type Rule<Results = AssemblyResults> = (context: RuleContext<Results>) => RawFinding<Results> | null;
+export type SignRule = Rule<SignResults>;

@@ -1,69 +1,71 @@
-import type { Chain } from '../../power/circuit/index.js';
-import type { DesignChange, PowerDesign } from '../../document/design/index.js';
-import type { StageResults } from '../../sign/evaluate/types.js';
-import { pieceRect, wholeFront } from './strip-rules.js';
-import type { Rule } from './types.js';
+import { set, type DesignChange, type PowerDesign, type SegmentRef } from '../../document/design/index.js';
+import { sameSegment, segmentIndexOf, type Chain } from '../../power/circuit/index.js';
+import { inDesign, type SignResults } from '../results/index.js';
+import { refPlace, segmentPlace, wholeSign } from './places.js';
+import type { SignRule } from './types.js';
 
 /** Something asked of the wiring by hand that cannot be. */
 interface Clash {
-  readonly piece: number;
+  readonly ref: SegmentRef;
   readonly why: string;
 }
 
-/** Wishes for the wiring that name pieces which are not there, or contradict each other. */
-const clashes = ({ design, runs }: StageResults): readonly Clash[] => {
+const isIn = (list: readonly SegmentRef[], ref: SegmentRef): boolean => list.some((each) => sameSegment(each, ref));
+
+/** What is asked of the wiring that names segments which are not there, or contradicts itself. */
+const clashes = ({ design, circuit: { segments } }: SignResults): readonly Clash[] => {
   const { chainsBegin = [], chainsCarryOn = [], injections = [], zones = [] } = design.power;
   const { fedBackward = [], fedForward = [] } = design.power;
-  const there = new Set(runs.segments.map(({ number }) => number));
-  const missing = (pieces: readonly number[], what: string): readonly Clash[] =>
-    pieces
-      .filter((piece) => !there.has(piece))
-      .map((piece) => ({ piece, why: `${what} names piece ${piece}, which is not there` }));
-  const inZones = zones.flatMap(({ pieces }) => pieces);
+  const nameOf = (ref: SegmentRef): string =>
+    segments[segmentIndexOf(segments, ref)]?.label ??
+    `${ref.segment}${design.assemblies.length > 1 ? ` of ${ref.assembly}` : ''}`;
+  const missing = (refs: readonly SegmentRef[], what: string): readonly Clash[] =>
+    refs
+      .filter((ref) => segmentIndexOf(segments, ref) < 0)
+      .map((ref) => ({ ref, why: `${what} names piece ${nameOf(ref)}, which is not there` }));
+  const inZones = zones.flatMap((zone) => zone.segments);
   return [
     ...missing(chainsBegin, 'A chain to begin'),
     ...missing(chainsCarryOn, 'A chain to carry on'),
     ...missing([...fedBackward, ...fedForward], 'A chain to turn round'),
-    ...missing(
-      injections.map(({ piece }) => piece),
-      'A feed',
-    ),
+    ...missing(injections, 'A feed'),
     ...missing(inZones, 'A zone'),
     ...chainsBegin
-      .filter((piece) => chainsCarryOn.includes(piece))
-      .map((piece) => ({ piece, why: `Piece ${piece} is to begin a chain and to carry one on` })),
+      .filter((ref) => isIn(chainsCarryOn, ref))
+      .map((ref) => ({ ref, why: `Piece ${nameOf(ref)} is to begin a chain and to carry one on` })),
     ...fedBackward
-      .filter((piece) => fedForward.includes(piece))
-      .map((piece) => ({ piece, why: `The chain of piece ${piece} is to be fed at both of its ends first` })),
+      .filter((ref) => isIn(fedForward, ref))
+      .map((ref) => ({ ref, why: `The chain of piece ${nameOf(ref)} is to be fed at both of its ends first` })),
     ...inZones
-      .filter((piece, at) => inZones.indexOf(piece) !== at)
-      .map((piece) => ({ piece, why: `Piece ${piece} is in two zones` })),
+      .filter((ref, at) => isIn(inZones.slice(0, at), ref))
+      .map((ref) => ({ ref, why: `Piece ${nameOf(ref)} is in two zones` })),
   ];
 };
 
-/** The same wishes without those that clash. */
-const withoutClashes = (results: StageResults): DesignChange => {
-  const bad = new Set(clashes(results).map(({ piece }) => piece));
+/** The same without what clashes. */
+const withoutClashes = (results: SignResults): DesignChange => {
+  const bad = clashes(results).map(({ ref }) => ref);
   const { chainsBegin, chainsCarryOn, fedBackward, fedForward, injections, zones } = results.design.power;
-  const good = (pieces: readonly number[] | undefined): readonly number[] =>
-    (pieces ?? []).filter((piece) => !bad.has(piece));
+  const good = <Ref extends SegmentRef>(refs: readonly Ref[] | undefined): readonly Ref[] =>
+    (refs ?? []).filter((ref) => !isIn(bad, ref));
+  const { power } = inDesign;
   return [
-    { path: 'power.chainsBegin', value: good(chainsBegin) },
-    { path: 'power.chainsCarryOn', value: good(chainsCarryOn) },
-    { path: 'power.fedBackward', value: good(fedBackward) },
-    { path: 'power.fedForward', value: good(fedForward) },
-    { path: 'power.injections', value: (injections ?? []).filter(({ piece }) => !bad.has(piece)) },
-    {
-      path: 'power.zones',
-      value: (zones ?? [])
-        .map((zone) => ({ ...zone, pieces: good(zone.pieces) }))
-        .filter(({ pieces }) => pieces.length > 0),
-    },
+    set(power.chainsBegin, good(chainsBegin)),
+    set(power.chainsCarryOn, good(chainsCarryOn)),
+    set(power.fedBackward, good(fedBackward)),
+    set(power.fedForward, good(fedForward)),
+    set(power.injections, good(injections)),
+    set(
+      power.zones,
+      (zones ?? [])
+        .map((zone) => ({ ...zone, segments: good(zone.segments) }))
+        .filter(({ segments }) => segments.length > 0),
+    ),
   ];
 };
 
 /** What was asked of the wiring by hand contradicts itself or the strip that is laid. */
-export const wiringContradicts: Rule = ({ results }) => {
+export const wiringContradicts: SignRule = ({ results }) => {
   const found = clashes(results);
   const [first] = found;
   if (first === undefined) return null;
@@ -77,7 +79,7 @@ export const wiringContradicts: Rule = ({ results }) => {
       .map(({ why }) => why)
       .join('. ')}${found.length > 3 ? `, and ${found.length - 3} more` : ''}. What cannot be is passed over.`,
     numbers: [{ label: 'contradictions', value: found.length, unit: '' }],
-    where: pieceRect(results, first.piece),
+    where: refPlace(results, first.ref),
     target: {
       label: 'contradictions',
       better: 'lower',
@@ -93,40 +95,39 @@ export const wiringContradicts: Rule = ({ results }) => {
 const noticedMm = 250;
 
 /** From the lead to the end that a chain is fed at, less that to its other end (mm). */
-const detourMm = ({ circuit, runs }: StageResults, chain: Chain): number => {
+const detourMm = ({ circuit }: SignResults, chain: Chain): number => {
   const feed = circuit.wires.find(
     (run) => run.chain === chain.number && run.from === 'lead' && !run.injected && run.carries !== 'data',
   );
   const [end] = feed?.ends.slice(1) ?? [];
   if (feed === undefined || end === undefined || end === 'lead' || chain.injections > 0) return 0;
-  const last = runs.segments[chain.segments[chain.segments.length - 1]!]!;
+  const last = circuit.segments[chain.segments[chain.segments.length - 1]!]!;
   const [x, y] = end.end === 'start' ? last.to : last.from;
   const [lx, ly] = feed.at[0];
   return feed.lengthMm - Math.hypot(x - lx, y - ly) - 40;
 };
 
 /** A chain, by its name, fed at its far end or at its first piece. */
-const turnedRound = ({ fedBackward, fedForward }: PowerDesign, name: number, backward: boolean): DesignChange => {
-  const others = (list: readonly number[] | undefined): readonly number[] =>
-    (list ?? []).filter((each) => each !== name);
+const turnedRound = ({ fedBackward, fedForward }: PowerDesign, name: SegmentRef, backward: boolean): DesignChange => {
+  const others = (list: readonly SegmentRef[] | undefined): readonly SegmentRef[] =>
+    (list ?? []).filter((each) => !sameSegment(each, name));
   return [
-    { path: 'power.fedBackward', value: backward ? [...others(fedBackward), name] : others(fedBackward) },
-    { path: 'power.fedForward', value: backward ? others(fedForward) : [...others(fedForward), name] },
+    set(inDesign.power.fedBackward, backward ? [...others(fedBackward), name] : others(fedBackward)),
+    set(inDesign.power.fedForward, backward ? others(fedForward) : [...others(fedForward), name]),
   ];
 };
 
 /** A chain is fed at the end that lies farther from the lead: more wire, and more of it to lose volts in. */
-export const fedAtWrongEnd: Rule = ({ results }) => {
-  const { circuit, runs, design } = results;
+export const fedAtWrongEnd: SignRule = ({ results }) => {
+  const { circuit, design } = results;
   if (circuit.pairs.length > 0) return null;
   const worst = circuit.chains.reduce<Chain | null>(
     (most, chain) => (most === null || detourMm(results, chain) > detourMm(results, most) ? chain : most),
     null,
   );
   if (worst === null || detourMm(results, worst) <= noticedMm) return null;
-  const numbers = worst.segments.map((segment) => runs.segments[segment]!.number);
-  const name = Math.min(...numbers);
-  const wireM = ({ circuit: { wires } }: StageResults): number =>
+  const name = circuit.segments[Math.min(...worst.segments)]!.ref;
+  const wireM = ({ circuit: { wires } }: SignResults): number =>
     Math.round(wires.reduce((sum, { lengthMm }) => sum + lengthMm, 0)) / 1000;
   return {
     id: 'fed-at-wrong-end',
@@ -135,7 +136,7 @@ export const fedAtWrongEnd: Rule = ({ results }) => {
     what: `Chain ${worst.number} is fed at the farther end`,
     why: `Its other end lies ${Math.round(detourMm(results, worst))} mm nearer to the lead.`,
     numbers: [{ label: 'wire to save', value: detourMm(results, worst), unit: 'mm' }],
-    where: pieceRect(results, numbers[0]!),
+    where: segmentPlace(results, worst.segments[0]!),
     target: {
       label: 'wire inside',
       better: 'lower',
@@ -161,7 +162,7 @@ export const fedAtWrongEnd: Rule = ({ results }) => {
 const mostResidualA = 1e-6;
 
 /** The solver gave up before its currents added up: the figures of this circuit are not to be trusted. */
-export const notSolved: Rule = ({ results }) => {
+export const notSolved: SignRule = ({ results }) => {
   const { settled, residualA } = results.circuit;
   if (settled && residualA <= mostResidualA) return null;
   return {
@@ -171,7 +172,7 @@ export const notSolved: Rule = ({ results }) => {
     what: 'This circuit could not be worked out',
     why: `After all rounds ${residualA.toExponential(1)} A are left over at a joint; its volts and amperes are only near the truth. Look for a loop or a joint that no supply reaches.`,
     numbers: [{ label: 'left over', value: residualA, unit: 'A' }],
-    where: wholeFront(results),
+    where: wholeSign(results),
     target: {
       label: 'left over',
       better: 'lower',

@@ -1,5 +1,4 @@
-import type { FaceLitMaterials } from '../../document/catalogue/index.js';
-import type { Circuit } from '../../power/circuit/index.js';
+import type { FacedMaterials } from '../../document/catalogue/index.js';
 import type { Brief } from '../../document/design/index.js';
 import type { CansGeometry } from '../geometry/index.js';
 import {
@@ -22,7 +21,7 @@ import {
   type Glow,
   type GridLimits,
 } from '../glow/index.js';
-import type { LetterRuns } from '../runs/index.js';
+import type { LetterRuns, LightShare } from '../runs/index.js';
 import { viewThrough, type FaceStack, type StackView } from '../optics/index.js';
 import { coverage, measureLine, outlineBounds, simplify, type Outline } from '../../base/outlines/index.js';
 import type { Distribution, PointSources } from '../photometry/index.js';
@@ -49,11 +48,12 @@ export interface CansGlowInputs {
   /** Of that, what counts for evenness: not what lies against the returns. */
   readonly lit: Outline;
   readonly geometry: CansGeometry;
-  readonly materials: FaceLitMaterials;
+  readonly materials: FacedMaterials;
   readonly stack: FaceStack;
   readonly distribution: Distribution;
   readonly runs: LetterRuns;
-  readonly circuit: Circuit;
+  /** What the circuit lets its LEDs give. */
+  readonly share: LightShare;
   readonly limits: GridLimits;
   /** Traces a case; may remember those of the design before. */
   readonly trace: TraceCan;
@@ -128,16 +128,16 @@ const withDots = (
  * out, and what is reflected inside, traced in the outline (seeded; the error is stated).
  */
 export const cansGlowOf = (inputs: CansGlowInputs): CansGlow => {
-  const { brief, outline, inside, geometry, materials, stack, distribution, runs, circuit, limits } = inputs;
+  const { brief, outline, inside, geometry, materials, stack, distribution, runs, share, limits } = inputs;
   const heightMm = geometry.depthInsideMm - geometry.ledZMm;
   const view = viewThrough(stack, heightMm);
   const colour = colourOf(brief.light, materials.strip);
   const tinted = throughTint(colour.hue, stack.tint);
   const perLed = colour.lumensPerM / materials.strip.ledsPerM;
-  const lights = emittersOf(runs, perLed, circuit.fluxShare, distribution, view.imageShare === 0);
+  const lights = emittersOf(runs, perLed, share.fluxShare, distribution, view.imageShare === 0);
   const grid = gridFor(outline, geometry, limits);
   // Dots are looked for with every LED by itself.
-  const each = emittersOf(runs, perLed, circuit.fluxShare, distribution, false);
+  const each = emittersOf(runs, perLed, share.fluxShare, distribution, false);
   const walls = simplify(inside, tracedMm);
   const cans = cansOf(walls, lights, grid, 2 * geometry.wallMm);
   const surface = { reflectance: materials.lining.reflectance, mirrorShare: materials.lining.mirrorShare ?? 0 };
@@ -180,7 +180,7 @@ export const cansGlowOf = (inputs: CansGlowInputs): CansGlow => {
     luminance: ground,
     letters,
     hue: tinted.hue,
-    drift: hueDriftOf(runs, circuit, materials.strip, grid),
+    drift: hueDriftOf(runs, share, materials.strip, grid),
     evenness,
     verdict: judge(evenness, daylight, brief),
     spots: findSpots(ground, grid, runs, evenness.meanCdM2, counts, false),

@@ -1,3 +1,4 @@
+export { adaptedHue } from './adapted-hue.js';
 export {
   atLuminance1,
   channelHue,

@@ -2,7 +2,7 @@ import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { luminanceOf, type LinearRgb } from '../colour/index.js';
 import { demoDesigns } from '../../sign/demo/index.js';
-import { renderFace } from '../../files/picture/index.js';
+import { renderFace } from '../../sign/picture/index.js';
 import { changed, curlew, dispensary, evaluatedCoarsely, inAssembly, testFonts } from '../../testing/harness.js';
 import { driftAt, type HueDrift } from './index.js';
 

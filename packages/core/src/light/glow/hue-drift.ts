@@ -1,7 +1,6 @@
 import type { Strip } from '../../document/catalogue/index.js';
-import type { Circuit } from '../../power/circuit/index.js';
 import { atLuminance1, channelHue, lightOfMix } from '../colour/index.js';
-import type { LightRuns } from '../runs/index.js';
+import type { LightRuns, LightShare } from '../runs/index.js';
 import type { Grid } from '../../base/raster/index.js';
 
 /**
@@ -21,9 +20,8 @@ const longSide = 40;
 const leastShare = 0.004;
 
 /** Light of each group, channel by channel, and where its middle is. */
-const sourcesOf = ({ leds }: LightRuns, circuit: Circuit) => {
-  const { groupOfLed, setGroups, channels } = circuit;
-  const count = setGroups.segment.length;
+const sourcesOf = ({ leds }: LightRuns, { groupOfLed, groupShares, channels }: LightShare) => {
+  const count = groupShares[0]?.length ?? 0;
   const [x, y, ledsIn] = [new Float64Array(count), new Float64Array(count), new Float64Array(count)];
   const lumens = channels.map(() => new Float64Array(count));
   for (let led = 0; led < leds.count; led += 1) {
@@ -37,7 +35,7 @@ const sourcesOf = ({ leds }: LightRuns, circuit: Circuit) => {
     x[group]! /= own;
     y[group]! /= own;
     channels.forEach(({ lumensPerM, level }, channel) => {
-      lumens[channel]![group] = ledsIn[group]! * lumensPerM * level * setGroups.shares[channel]![group]!;
+      lumens[channel]![group] = ledsIn[group]! * lumensPerM * level * groupShares[channel]![group]!;
     });
   }
   return { count, x, y, lumens };
@@ -48,11 +46,11 @@ const sourcesOf = ({ leds }: LightRuns, circuit: Circuit) => {
  * distance from what it lights; what is reflected mixes further, so that the true drift is a little less. Null for one
  * colour, and where nothing is to be seen of it.
  */
-export const hueDriftOf = (runs: LightRuns, circuit: Circuit, strip: Strip, grid: Grid): HueDrift | null => {
-  const { channels } = circuit;
+export const hueDriftOf = (runs: LightRuns, share: LightShare, strip: Strip, grid: Grid): HueDrift | null => {
+  const { channels } = share;
   if (channels.length < 2 || runs.leds.count === 0) return null;
   const hues = channels.map(({ name }) => channelHue(name, strip));
-  const { count, x, y, lumens } = sourcesOf(runs, circuit);
+  const { count, x, y, lumens } = sourcesOf(runs, share);
   const part = (amounts: readonly number[], at: number): number =>
     amounts.reduce((sum, amount, channel) => sum + amount * hues[channel]![at]!, 0);
   const whole = atLuminance1(

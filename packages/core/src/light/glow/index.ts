@@ -1,8 +1,7 @@
-import type { Materials } from '../../document/catalogue/index.js';
-import type { Circuit } from '../../power/circuit/index.js';
-import type { BoxArtwork, Brief } from '../../document/design/index.js';
+import type { BoxedMaterials } from '../../document/catalogue/index.js';
+import type { Brief } from '../../document/design/index.js';
 import type { CaseGeometry } from '../geometry/index.js';
-import type { LightRuns } from '../runs/index.js';
+import type { LightRuns, LightShare } from '../runs/index.js';
 import { viewThrough, type FaceStack, type StackView } from '../optics/index.js';
 import type { Distribution, PointSources } from '../photometry/index.js';
 import type { Block } from '../radiosity/index.js';
@@ -43,13 +42,15 @@ const surfaceReflectance = 0.04;
 /** What the glow stage works from. */
 export interface GlowInputs {
   readonly brief: Brief;
-  readonly mode: BoxArtwork['mode'];
+  /** Letters are lit in an opaque mask; else they stand dark or coloured on a lit ground. */
+  readonly litLetters: boolean;
   readonly geometry: CaseGeometry;
-  readonly materials: Materials;
+  readonly materials: BoxedMaterials;
   readonly stack: FaceStack;
   readonly distribution: Distribution;
   readonly runs: LightRuns;
-  readonly circuit: Circuit;
+  /** What the circuit lets its LEDs give. */
+  readonly share: LightShare;
   /** Share of each cell that the letters cover. */
   readonly lettersOn: (grid: Grid) => Float32Array;
   readonly limits: GridLimits;
@@ -64,7 +65,7 @@ export const daylightOf = (meanCdM2: number, faceReflectance: number): readonly 
   });
 
 /** Daylight given back by face and case together: the face's own share, and what enters, bounces and comes out again. */
-export const faceReflectanceOf = (stack: FaceStack, { lining }: Pick<Materials, 'lining'>): number =>
+export const faceReflectanceOf = (stack: FaceStack, { lining }: Pick<BoxedMaterials, 'lining'>): number =>
   Math.min(
     0.95,
     surfaceReflectance +
@@ -105,7 +106,7 @@ const directOn = (
  * map.
  */
 export const glowOf = (inputs: GlowInputs): BoxGlow => {
-  const { geometry, materials, runs, circuit, brief, stack, distribution, limits } = inputs;
+  const { geometry, materials, runs, share, brief, stack, distribution, limits } = inputs;
   const { inside, lightDepthMm, block } = geometry;
   const box = { ...inside, depthMm: lightDepthMm };
   const view = viewThrough(stack, runs.throwMm + stack.intoCaseMm);
@@ -113,7 +114,7 @@ export const glowOf = (inputs: GlowInputs): BoxGlow => {
   const colour = colourOf(brief.light, materials.strip);
   const tinted = throughTint(colour.hue, stack.tint);
   const fluxPerLedLm = colour.lumensPerM / materials.strip.ledsPerM;
-  const emitters = emittersOf(runs, fluxPerLedLm, circuit.fluxShare, distribution, lines);
+  const emitters = emittersOf(runs, fluxPerLedLm, share.fluxShare, distribution, lines);
   const grid = chooseGrid(box.widthMm, box.heightMm, runs, lines, emitters.count, limits);
   const planeZ = inside.depthMm - view.planeBehindMm;
   const direct = directOn(grid, emitters, planeZ, runs.throwMm + planeZ - lightDepthMm, view, block);
@@ -127,7 +128,7 @@ export const glowOf = (inputs: GlowInputs): BoxGlow => {
   const ground = new Float32Array(shown);
   const letters = inputs.lettersOn(grid);
   const hasLetters = letters.some((share) => share > 0.5);
-  const litLetters = inputs.mode === 'lit-letters' && hasLetters;
+  const litLetters = inputs.litLetters && hasLetters;
   const counts = (index: number): boolean => !hasLetters || letters[index]! > 0.5 === litLetters;
   const evenness = judgeEvenness(ground, grid, runs, {
     counts,
@@ -142,7 +143,7 @@ export const glowOf = (inputs: GlowInputs): BoxGlow => {
     luminance: ground,
     letters,
     hue: tinted.hue,
-    drift: hueDriftOf(runs, circuit, materials.strip, grid),
+    drift: hueDriftOf(runs, share, materials.strip, grid),
     balance: indirect.balance,
     incidentLm: indirect.incidentLm,
     methods: direct.methods,

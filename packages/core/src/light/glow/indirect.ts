@@ -1,4 +1,4 @@
-import type { Materials } from '../../document/catalogue/index.js';
+import type { FacedMaterials } from '../../document/catalogue/index.js';
 import type { FaceStack } from '../optics/index.js';
 import {
   exchangeAreas,
@@ -76,7 +76,7 @@ export const indirectLight = (
   emitters: PointSources,
   box: Box,
   block: Block | null,
-  { lining }: Materials,
+  { lining }: FacedMaterials,
   stack: FaceStack,
   grid: Grid,
   limits: IndirectLimits,

@@ -1,4 +1,4 @@
-import type { Coats, FaceSheet, Materials } from '../../document/catalogue/index.js';
+import type { Coats, FaceSheet, BoxedMaterials } from '../../document/catalogue/index.js';
 import { stackOf } from './stack.js';
 import type { FaceStack, Layer } from './types.js';
 
@@ -26,7 +26,11 @@ const sheetLayer = (sheet: FaceSheet, behindMm: number): Layer => ({
 });
 
 /** The face of a design as a stack: a second sheet with its coats, the coats of the face, the face. */
-export const faceStack = ({ face, faceCoats, second }: Pick<Materials, 'face' | 'faceCoats' | 'second'>): FaceStack => {
+export const faceStack = ({
+  face,
+  faceCoats,
+  second,
+}: Pick<BoxedMaterials, 'face' | 'faceCoats' | 'second'>): FaceStack => {
   const front = [...coatLayers(faceCoats, 0), sheetLayer(face, 0)];
   if (second === null) return stackOf(front, 0);
   const intoCaseMm = second.gapMm + second.sheet.thicknessMm;

@@ -1,1 +1,12 @@
-export type { CornerWay, Jumper, LedField, LetterRuns, LightRuns, Point3, Segment, StripCorner } from './types.js';
+export type {
+  CornerWay,
+  Jumper,
+  LedField,
+  LetterRuns,
+  LightRuns,
+  LightShare,
+  Point3,
+  Segment,
+  SetChannel,
+  StripCorner,
+} from './types.js';

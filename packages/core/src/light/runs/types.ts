@@ -1,4 +1,5 @@
 import type { Outline } from '../../base/outlines/index.js';
+import type { Channel } from '../../document/catalogue/index.js';
 
 /** A point in the case, mm: x right, y up from the middle, z from the back toward the face. */
 export type Point3 = readonly [number, number, number];
@@ -79,4 +80,22 @@ export interface LetterRuns extends LightRuns {
   readonly bare: Outline;
   /** How far strip reaches inward from the outline (mm), so that posts inside it take no light. */
   readonly reachInMm: number;
+}
+
+/** A colour of the strip as it is set. */
+export interface SetChannel extends Channel {
+  /** How far the brief’s light turns it up. */
+  readonly level: number;
+}
+
+/** What the circuit lets the LEDs of one assembly give, in the order of its runs. */
+export interface LightShare {
+  /** Light of each LED as set against its nominal, by the current that reaches it, its zone and the level. */
+  readonly fluxShare: Float64Array;
+  /** The group of each LED, and by group the light of each channel against its nominal. */
+  readonly groupOfLed: Uint32Array;
+  readonly groupShares: readonly Float64Array[];
+  readonly channels: readonly SetChannel[];
+  /** What its strip draws after all drops, at full light (W). */
+  readonly watts: number;
 }

@@ -1,5 +1,4 @@
-import type { HaloMaterials } from '../../document/catalogue/index.js';
-import type { Circuit } from '../../power/circuit/index.js';
+import type { WallMaterials } from '../../document/catalogue/index.js';
 import type { Brief } from '../../document/design/index.js';
 import type { LettersGeometry } from '../geometry/index.js';
 import {
@@ -17,7 +16,7 @@ import {
   type LineRipple,
   type SeenRipple,
 } from '../glow/index.js';
-import type { LetterRuns } from '../runs/index.js';
+import type { LetterRuns, LightShare } from '../runs/index.js';
 import {
   measureLine,
   outlineBounds,
@@ -60,9 +59,10 @@ export interface HaloGlowInputs {
   readonly brief: Brief;
   readonly outline: Outline;
   readonly geometry: LettersGeometry;
-  readonly materials: HaloMaterials;
+  readonly materials: WallMaterials;
   readonly runs: LetterRuns;
-  readonly circuit: Circuit;
+  /** What the circuit lets its LEDs give. */
+  readonly share: LightShare;
   readonly distribution: Distribution;
   readonly parts: readonly PostedPart[];
   readonly looking: Looking;
@@ -190,14 +190,14 @@ const spotsAlong = (report: EdgeReport, { smooth, atTip }: AlongRings, cdPerLux:
  * outline to the last digit: every LED’s light summed at each place of it, what bounces taken from the map.
  */
 export const haloGlowOf = (inputs: HaloGlowInputs): HaloGlow => {
-  const { brief, outline, geometry, materials, runs, circuit, parts, limits } = inputs;
+  const { brief, outline, geometry, materials, runs, share, parts, limits } = inputs;
   const posts = parts.flatMap((part) => part.posts);
   const wallRgb = materials.wall.reflectanceRgb;
   const colour = colourOf(brief.light, materials.strip);
   const lights = letterLights(
     runs,
     colour.lumensPerM / materials.strip.ledsPerM,
-    circuit.fluxShare,
+    share.fluxShare,
     inputs.distribution,
     inputs.looking,
   );
@@ -278,7 +278,7 @@ export const haloGlowOf = (inputs: HaloGlowInputs): HaloGlow => {
     luminance: ground,
     letters: wall.hidden,
     hue: tinted.hue,
-    drift: hueDriftOf(runs, circuit, materials.strip, grid),
+    drift: hueDriftOf(runs, share, materials.strip, grid),
     evenness,
     verdict: judgeHalo(evenness, report, daylight, brief),
     spots: spotsAlong(report, along, cdPerLux),

@@ -1,6 +1,5 @@
 import type { Board, Catalogue, FaceSheet, Strip } from '../../document/catalogue/index.js';
-import type { LightRuns } from '../../light/runs/index.js';
-import type { CutPart, Parts } from '../parts/index.js';
+import type { CutPart } from '../parts/index.js';
 import { cutReels, type ReelCuts } from './reels.js';
 import { packSheets, type SheetPacking } from './sheets.js';
 
@@ -22,8 +21,22 @@ export interface MaterialPacking extends SheetPacking {
 /** What to have on the bench for the whole order. */
 export interface Packing {
   readonly sheets: readonly MaterialPacking[];
-  readonly reels: ReelCuts;
+  /** Strip by strip. */
+  readonly reels: readonly StripReels[];
+}
+
+/** Reels of one strip. */
+export interface StripReels extends ReelCuts {
+  readonly stripId: string;
+  readonly stripName: string;
   readonly reelMm: number;
+}
+
+/** A segment of strip to be cut from a reel. */
+export interface SegmentToCut {
+  readonly label: string;
+  readonly lengthMm: number;
+  readonly strip: Strip;
 }
 
 /** Orders beyond this are packed as this many and scaled; the pattern repeats by then. */
@@ -57,20 +70,36 @@ const packMaterial = (
   };
 };
 
-/** The packing stage: parts on sheets with the saw's kerf, strip pieces on reels. */
-export const pack = (parts: Parts, runs: LightRuns, strip: Strip, catalogue: Catalogue, quantity: number): Packing => {
+/** The packing stage: parts on sheets with the saw's kerf, segments of each strip on reels. */
+export const pack = (
+  cut: readonly CutPart[],
+  segments: readonly SegmentToCut[],
+  strips: readonly Strip[],
+  catalogue: Catalogue,
+  quantity: number,
+): Packing => {
   const stock: readonly (Board | FaceSheet)[] = [...catalogue.boards, ...catalogue.faces];
   const sheets = stock.flatMap((material) => {
-    const own = parts.cut.filter(
+    const own = cut.filter(
       (part) => (part.stock === 'board' || part.stock === 'face') && part.materialId === material.id,
     );
     return own.length === 0 ? [] : [packMaterial(material, own, quantity, catalogue.rates.kerfMm)];
   });
-  const pieces = Array.from({ length: Math.min(quantity, packedAtMost) }, (_, piece) =>
-    runs.segments.map(({ number, lengthMm }) => ({
-      label: quantity > 1 ? `piece ${piece + 1}, segment ${number}` : `segment ${number}`,
-      lengthMm,
-    })),
-  ).flat();
-  return { sheets, reels: cutReels(pieces, strip.reelMm, strip.cutPitchMm), reelMm: strip.reelMm };
+  const signs = Array.from({ length: Math.min(quantity, packedAtMost) }, (_, sign) => sign);
+  const reels = [...new Set(strips)].map((strip): StripReels => {
+    const own = segments.filter((segment) => segment.strip.id === strip.id);
+    const pieces = signs.flatMap((sign) =>
+      own.map(({ label, lengthMm }) => ({
+        label: quantity > 1 ? `piece ${sign + 1}, segment ${label}` : `segment ${label}`,
+        lengthMm,
+      })),
+    );
+    return {
+      stripId: strip.id,
+      stripName: strip.name,
+      reelMm: strip.reelMm,
+      ...cutReels(pieces, strip.reelMm, strip.cutPitchMm),
+    };
+  });
+  return { sheets, reels };
 };

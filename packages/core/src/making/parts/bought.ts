@@ -1,8 +1,15 @@
-import type { Catalogue, CommonMaterials } from '../../document/catalogue/index.js';
+import type { Catalogue, Strip } from '../../document/catalogue/index.js';
 import type { Circuit } from '../../power/circuit/index.js';
 import type { Brief } from '../../document/design/index.js';
+import { sum } from '../../base/maths/index.js';
 import type { LightRuns } from '../../light/runs/index.js';
 import type { BoughtPart } from './types.js';
+
+/** Strip that an assembly uses. */
+export interface StripUse {
+  readonly strip: Strip;
+  readonly runs: Pick<LightRuns, 'stripMm'>;
+}
 
 /** Weight of strip with its backing (kg/m), typical. */
 const stripKgPerM = 0.025;
@@ -39,12 +46,26 @@ const drives = ({ drive }: Circuit): readonly BoughtPart[] =>
         ],
   );
 
-/** Strip, supply, controller, wires, joints and fuses. */
+/** All strip of a sign, each kind once. */
+const strips = (assemblies: readonly StripUse[]): readonly BoughtPart[] =>
+  [...new Set(assemblies.map(({ strip }) => strip))].map((strip): BoughtPart => {
+    const stripM = sum(assemblies.filter((each) => each.strip === strip).map(({ runs }) => runs.stripMm / 1000));
+    return {
+      id: strip.id,
+      name: strip.name,
+      quantity: stripM,
+      unit: 'm',
+      unitPrice: (strip.price * 1000) / strip.reelMm,
+      kg: stripM * stripKgPerM,
+      hangs: true,
+    };
+  });
+
+/** Strip, supply, controller, wires, joints and fuses of a sign. */
 export const electrical = (
   catalogue: Catalogue,
   brief: Brief,
-  { strip }: CommonMaterials,
-  runs: LightRuns,
+  assemblies: readonly StripUse[],
   circuit: Circuit,
 ): readonly BoughtPart[] => {
   // More conductors than two are made up of pairs laid side by side.
@@ -76,17 +97,8 @@ export const electrical = (
     return [...(metres > 0 ? [inner] : []), ...(circuit.lead.id === wire.id && leadM > 0 ? [lead] : [])];
   });
   const { supply } = circuit;
-  const stripM = runs.stripMm / 1000;
   return [
-    {
-      id: strip.id,
-      name: strip.name,
-      quantity: stripM,
-      unit: 'm',
-      unitPrice: (strip.price * 1000) / strip.reelMm,
-      kg: stripM * stripKgPerM,
-      hangs: true,
-    },
+    ...strips(assemblies),
     ...(supply === null
       ? []
       : [
@@ -113,6 +125,6 @@ export const electrical = (
       circuit.supplyCount + circuit.chains.filter(({ fuseA }) => fuseA !== null).length,
       false,
     ),
-    ...sundry(catalogue, 'grommet', 1),
+    ...sundry(catalogue, 'grommet', assemblies.length),
   ];
 };

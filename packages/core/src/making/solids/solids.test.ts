@@ -2,7 +2,7 @@ import { beforeAll, describe, expect, it } from '@jest/globals';
 import Module from 'manifold-3d';
 import fc from 'fast-check';
 import type { FontBook } from '../../artwork/lettering/index.js';
-import { solidFiles } from '../../files/exports/solid-files.js';
+import { haloSolids } from '../../builds/halo/solids.js';
 import {
   outlineArea,
   outlineBounds,
@@ -127,11 +127,11 @@ describe('things to print', () => {
       expect(volume).toBeGreaterThan(outlineArea(part.outline) * 3);
       expect(volume).toBeLessThan(outlineArea(part.outline) * 30);
     }
-    expect(solidFiles(evaluation).map(({ path }) => path)).toEqual([
-      'print/wall-clip.stl',
-      ...[1, 2, 3, 4, 5, 6].map((number) => `print/letter-${number}.stl`),
+    expect(haloSolids(evaluation).map(({ name }) => name)).toEqual([
+      'wall-clip',
+      ...[1, 2, 3, 4, 5, 6].map((number) => `letter-${number}`),
     ]);
-    expect(solidFiles(evaluated(curlew, fonts)).map(({ path }) => path)).toEqual(['print/wall-clip.stl']);
+    expect(haloSolids(evaluated(curlew, fonts)).map(({ name }) => name)).toEqual(['wall-clip']);
   });
 
   it('of a split letter is a closed surface for each piece, with the posts that stand in it', () => {
@@ -148,17 +148,9 @@ describe('things to print', () => {
       const whole = evaluated(split, fonts);
       const { x, y, width, height } = outlineBounds(whole.posts[0]!.outline)!;
       const splits = [{ xMm: x + width / 2, yMm: y + height / 2, angleDeg: 0 }];
-      const files = solidFiles(evaluated(changed(split, inAssembly({ 'artwork.splits': splits })), fonts));
-      expect(files.slice(1, 4).map(({ path }) => path)).toEqual([
-        'print/letter-1a.stl',
-        'print/letter-1b.stl',
-        'print/letter-2.stl',
-      ]);
-      for (const { bytes } of files.slice(1, 3)) {
-        const view = new DataView(bytes.buffer, bytes.byteOffset);
-        const triangles = Float64Array.from({ length: view.getUint32(80, true) * 9 }, (_, at) =>
-          view.getFloat32(84 + Math.floor(at / 9) * 50 + 12 + (at % 9) * 4, true),
-        );
+      const files = haloSolids(evaluated(changed(split, inAssembly({ 'artwork.splits': splits })), fonts));
+      expect(files.slice(1, 4).map(({ name }) => name)).toEqual(['letter-1a', 'letter-1b', 'letter-2']);
+      for (const { triangles } of files.slice(1, 3)) {
         expect(isWatertight(triangles)).toBe(true);
         expect(checked(triangles).volume).toBeGreaterThan(0);
       }

@@ -3,23 +3,26 @@ import fc from 'fast-check';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { demoDesigns } from '../../sign/demo/index.js';
 import type { PowerDesign } from '../../document/design/index.js';
-import { rowsOfStrip } from '../../testing/rows-of-strip.js';
-import { straight, solveCircuit } from './index.js';
+import { inRows, rowsOfStrip, signOfRuns } from '../../testing/rows-of-strip.js';
+import { solveCircuit } from './index.js';
 
-const piece = fc.integer({ min: 1, max: 9 });
-const pieces = fc.uniqueArray(piece, { maxLength: 4 });
+const segment = fc.integer({ min: 1, max: 9 }).map(inRows);
+const segments = fc.uniqueArray(segment, { maxLength: 4, selector: (each) => each.segment });
 /** Any wishes for the wiring, sensible or not. */
 const wishes: fc.Arbitrary<Partial<PowerDesign>> = fc.record({
   feed: fc.constantFrom('one-end', 'both-ends'),
   supplyCount: fc.integer({ min: 1, max: 3 }),
   joint: fc.constantFrom('solder', 'clip', 'plug', 'lever', 'screw'),
-  chainsBegin: pieces,
-  chainsCarryOn: pieces,
-  fedBackward: pieces,
-  injections: fc.array(fc.record({ piece, end: fc.constantFrom('start', 'end') }), { maxLength: 4 }),
-  zones: fc.array(fc.record({ pieces, level: fc.double({ min: 0, max: 1, noNaN: true }) }), { maxLength: 3 }),
+  chainsBegin: segments,
+  chainsCarryOn: segments,
+  fedBackward: segments,
+  injections: fc.array(
+    fc.tuple(segment, fc.constantFrom('start' as const, 'end' as const)).map(([ref, end]) => ({ ...ref, end })),
+    { maxLength: 4 },
+  ),
+  zones: fc.array(fc.record({ segments, level: fc.double({ min: 0, max: 1, noNaN: true }) }), { maxLength: 3 }),
   arrangement: fc.constantFrom('parallel', 'parallel', 'series-pairs'),
-  seriesPairs: fc.array(fc.record({ first: piece, second: piece }), { maxLength: 3 }),
+  seriesPairs: fc.array(fc.record({ first: segment, second: segment }), { maxLength: 3 }),
   controllerId: fc.constantFrom('auto', 'none', 'rgbw-radio-4', 'pixel-radio'),
   controllerPlace: fc.constantFrom('supply', 'inside'),
   level: fc.double({ min: 0, max: 1, noNaN: true }),
@@ -46,10 +49,7 @@ describe('any wiring', () => {
             brief,
             { ...power, ...wish },
             shippedCatalogue,
-            strip,
-            [0, -40, 0],
-            runs,
-            straight,
+            signOfRuns(runs, strip, [0, -40, 0]),
           );
           expect(circuit.settled).toBe(true);
           expect(circuit.residualA).toBeLessThan(1e-6);
@@ -58,7 +58,7 @@ describe('any wiring', () => {
           expect([...inChains].sort((a, b) => a - b)).toEqual([...runs.segments.keys()]);
           // All of it conducts.
           expect(Math.min(...circuit.groups.volts)).toBeGreaterThan(0.3 * strip.forwardV);
-          for (const share of circuit.fluxShare) expect(share >= 0 && Number.isFinite(share)).toBe(true);
+          for (const share of circuit.shares[0]!.fluxShare) expect(share >= 0 && Number.isFinite(share)).toBe(true);
           for (const { amps, ratedA } of circuit.carriers)
             expect(Number.isFinite(amps) && amps >= -1e-9 && ratedA > 0).toBe(true);
           // What goes in by the leads is what the groups and the copper take.

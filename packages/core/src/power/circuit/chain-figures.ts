@@ -1,11 +1,11 @@
 import type { Strip } from '../../document/catalogue/index.js';
 import { lightOfMix, uvOf } from '../../light/colour/index.js';
-import type { LightRuns } from '../../light/runs/index.js';
 import { trackRatedA } from './carriers.js';
+import type { WiredSegment } from './sign-runs.js';
 import type { WiringPlan } from './wiring-plan.js';
 import type { Chain, Groups, WireRun } from './types.js';
 
-/** The most that the copper of a chain’s pieces carries at any end of them. */
+/** The most that the copper of a chain’s segments carries at any end of them. */
 const trackAmps = (chain: number, wires: readonly WireRun[]): number =>
   wires.reduce((most, run) => (run.chain === chain ? Math.max(most, run.amps) : most), 0);
 
@@ -21,7 +21,7 @@ export const colourShiftOf = (strip: Strip, levels: readonly number[], shares: r
   return Math.hypot(shiftedU - u, shiftedV - v);
 };
 
-/** Light, volts and colour of the groups of some pieces at their extremes. */
+/** Light, volts and colour of the groups of some segments at their extremes. */
 const extremesOf = (
   segments: readonly number[],
   groups: Groups,
@@ -41,7 +41,7 @@ const extremesOf = (
     shift = colourShiftOf(
       strip,
       levels,
-      setGroups.shares.map((share) => share[dimmest]!),
+      levels.map((_, channel) => setGroups.shares[channel]![dimmest]!),
     );
   return { least, most, volts, dimmest, shift };
 };
@@ -49,13 +49,12 @@ const extremesOf = (
 /** What is common to all chains. */
 export interface ChainFacts {
   readonly plan: WiringPlan;
-  readonly runs: LightRuns;
+  readonly segments: readonly WiredSegment[];
   readonly wires: readonly WireRun[];
   readonly groups: Groups;
   readonly setGroups: Groups;
-  readonly strip: Strip;
-  /** Of each channel, for the brief’s light. */
-  readonly levels: readonly number[];
+  /** How far each channel of a strip is turned up for the brief’s light. */
+  readonly levelsOf: (strip: Strip) => readonly number[];
   /** By chain. */
   readonly supplyOf: readonly number[];
   readonly fuseOf: (chain: number) => number | null;
@@ -63,13 +62,14 @@ export interface ChainFacts {
 
 /** What each chain draws, loses and gives, and what its own copper carries. */
 export const chainsOf = (facts: ChainFacts): readonly Chain[] => {
-  const { plan, runs, wires, groups, setGroups, strip, levels, supplyOf, fuseOf } = facts;
+  const { plan, wires, groups, setGroups, levelsOf, supplyOf, fuseOf } = facts;
   return plan.chains.map((segments, index): Chain => {
-    const { least, most, volts, dimmest, shift } = extremesOf(segments, groups, setGroups, strip, levels);
+    const { strip } = facts.segments[segments[0]!]!;
+    const { least, most, volts, dimmest, shift } = extremesOf(segments, groups, setGroups, strip, levelsOf(strip));
     const feeds = wires.filter(
       ({ chain, from, carries }) => chain === index + 1 && from === 'lead' && carries !== 'data' && carries !== 'minus',
     );
-    const stripMm = segments.reduce((sum, segment) => sum + runs.segments[segment]!.lengthMm, 0);
+    const stripMm = segments.reduce((sum, segment) => sum + facts.segments[segment]!.lengthMm, 0);
     const amps = feeds.reduce((sum, feed) => sum + feed.amps, 0);
     const trackA = trackAmps(index + 1, wires);
     return {

@@ -3,9 +3,9 @@ import type { FontBook } from '../../artwork/lettering/index.js';
 import { channelsOf, shippedCatalogue } from '../../document/catalogue/index.js';
 import { mixOf } from '../../light/colour/index.js';
 import { demoDesigns } from '../../sign/demo/index.js';
-import type { Design } from '../../document/design/index.js';
+import type { Design } from '../../sign/design/index.js';
 import { ampsAt } from '../network/index.js';
-import { changed, dispensary, evaluatedCoarsely, inAssembly, testFonts } from '../../testing/harness.js';
+import { changed, dispensary, evaluatedCoarsely, inAssembly, segmentOf, testFonts } from '../../testing/harness.js';
 import { groupLoads, nominalAmps } from './index.js';
 import { leadCoresOf } from './cores.js';
 
@@ -78,7 +78,9 @@ describe('a circuit of three colours', () => {
 
   it('gives light by its level, in time and not in voltage', () => {
     const [full, half] = [1, 0.5].map((level) => circuitOf(changed(demoDesigns.slipway, { 'power.level': level })));
-    half!.fluxShare.forEach((share, led) => expect(share).toBeCloseTo(full!.fluxShare[led]! / 2, 9));
+    half!.shares[0]!.fluxShare.forEach((share, led) =>
+      expect(share).toBeCloseTo(full!.shares[0]!.fluxShare[led]! / 2, 9),
+    );
     expect(half!.groups.volts).toEqual(full!.groups.volts);
     expect(half!.setWatts).toBeCloseTo(full!.setWatts / 2, 6);
   });
@@ -87,7 +89,7 @@ describe('a circuit of three colours', () => {
 describe('zones', () => {
   const twoZones = changed(dispensary, {
     ...inAssembly({ 'light.rowCount': 4 }),
-    'power.zones': [{ pieces: [1, 2], level: 0.25 }],
+    'power.zones': [{ segments: [1, 2].map((each) => segmentOf(dispensary, each)), level: 0.25 }],
   });
 
   it('are switched apart: a return each, a chain never in two, light by its own level', () => {
@@ -99,20 +101,20 @@ describe('zones', () => {
     ]);
     expect(circuit.drive.controller!.channels).toBeGreaterThanOrEqual(2);
     const { runs } = evaluatedCoarsely(twoZones, fonts);
-    const ofPiece = (piece: number): number => circuit.fluxShare[runs.leds.segment.indexOf(piece)]!;
+    const ofPiece = (piece: number): number => circuit.shares[0]!.fluxShare[runs.leds.segment.indexOf(piece)]!;
     expect(ofPiece(0) / ofPiece(2)).toBeCloseTo(0.25, 2);
   });
 
   it('are kept apart even where the maker joins chains across', () =>
-    expect(circuitOf(changed(twoZones, { 'power.chainsCarryOn': [3] })).chains).toHaveLength(2));
+    expect(circuitOf(changed(twoZones, { 'power.chainsCarryOn': [segmentOf(dispensary, 3)] })).chains).toHaveLength(2));
 
   it('have a core each and for each colour in the lead, named', () => {
     expect(
-      leadCoresOf(stripOf('rgb-12v-60'), 2, true)
+      leadCoresOf([stripOf('rgb-12v-60'), stripOf('rgb-12v-60')], true)
         .map(({ name }) => name)
         .slice(3, 5),
     ).toEqual(['blue of zone 1', 'red of zone 2']);
-    expect(leadCoresOf(stripOf('rgb-12v-60'), 2, false)).toHaveLength(2);
+    expect(leadCoresOf([stripOf('rgb-12v-60'), stripOf('rgb-12v-60')], false)).toHaveLength(2);
   });
 });
 

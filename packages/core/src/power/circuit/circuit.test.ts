@@ -4,8 +4,9 @@ import { shippedCatalogue } from '../../document/catalogue/index.js';
 import type { PowerDesign } from '../../document/design/index.js';
 import type { LightRuns, Segment } from '../../light/runs/index.js';
 import { changed, dispensary, inAssembly, evaluated, testFonts } from '../../testing/harness.js';
-import { groupChains } from './chains.js';
-import { straight, solveCircuit } from './index.js';
+import { groupChains, joinChains } from './chains.js';
+import { solveCircuit } from './index.js';
+import { inRows, signOfRuns } from '../../testing/rows-of-strip.js';
 
 let fonts: FontBook;
 beforeAll(async () => {
@@ -15,8 +16,7 @@ beforeAll(async () => {
 const circuitOf = (change: Readonly<Record<string, unknown>>) => evaluated(changed(dispensary, change), fonts).circuit;
 
 describe('chains', () => {
-  const segments = (count: number, lengthMm: number) =>
-    Array.from({ length: count }, (_, index) => ({ number: index + 1, lengthMm }) as Segment);
+  const lengths = (count: number, lengthMm: number) => Array.from({ length: count }, () => lengthMm);
 
   it.each([
     [4, 850, 10_000, [4]],
@@ -26,26 +26,26 @@ describe('chains', () => {
     [2, 9000, 5000, [1, 1]],
     [0, 850, 5000, []],
   ])('%d rows of %d mm, longest %d mm', (count, length, longest, sizes) => {
-    const chains = groupChains(segments(count, length), longest);
+    const chains = groupChains(lengths(count, length), longest);
     expect(chains.map((chain) => chain.length)).toEqual(sizes);
     expect(chains.flat()).toEqual(Array.from({ length: count }, (_, index) => index));
   });
 });
 
 describe('chains made by hand', () => {
-  const rows = (count: number) =>
-    Array.from({ length: count }, (_, index) => ({ number: index + 1, lengthMm: 800 }) as Segment);
+  const rows = (count: number) => Array.from({ length: count }, () => 800);
 
   it('begin where they are told to, and carry on where they are told to', () => {
-    const none = new Set<number>();
-    expect(groupChains(rows(4), 10_000, { begin: new Set([3]), carryOn: none })).toEqual([
+    const joined = (count: number, longestMm: number, carryOn: number) =>
+      joinChains(groupChains(rows(count), longestMm), new Set([carryOn]));
+    expect(groupChains(rows(4), 10_000, { begin: new Set([2]) })).toEqual([
       [0, 1],
       [2, 3],
     ]);
     // The whole chain that began there is joined, not its first piece alone.
-    expect(groupChains(rows(4), 1700, { begin: none, carryOn: new Set([3]) })).toEqual([[0, 1, 2, 3]]);
+    expect(joined(4, 1700, 2)).toEqual([[0, 1, 2, 3]]);
     // There is nothing before the first piece to carry on.
-    expect(groupChains(rows(2), 800, { begin: none, carryOn: new Set([1]) })).toEqual([[0], [1]]);
+    expect(joined(2, 800, 0)).toEqual([[0], [1]]);
   });
 });
 
@@ -85,10 +85,7 @@ const runOf = (metres: number, power: Partial<PowerDesign>, lead = 500) => {
     { ...dispensary.brief, leadLengthMm: lead },
     { ...dispensary.power, ...power },
     shippedCatalogue,
-    strip,
-    [0, 0, 0],
-    runs,
-    straight,
+    signOfRuns(runs, strip),
   );
   return { circuit, strip, lengthMm };
 };
@@ -99,7 +96,7 @@ describe('a run solved group by group', () => {
     const perM = strip.wattsPerM / strip.voltageV / (strip.voltageV - strip.forwardV);
     const k = Math.sqrt(strip.trackOhmPerM * perM);
     const length = lengthMm / 1000;
-    const [first, last] = [circuit.fluxShare[0]!, circuit.fluxShare.at(-1)!];
+    const [first, last] = [circuit.shares[0]!.fluxShare[0]!, circuit.shares[0]!.fluxShare.at(-1)!];
     // Between the middles of the first and the last group.
     const half = strip.cutPitchMm / 2000;
     const expected = Math.cosh(k * half) / Math.cosh(k * (length - half));
@@ -109,22 +106,22 @@ describe('a run solved group by group', () => {
   });
 
   it('is as bright at its end as at its start when that is fed too, and dimmest in the middle', () => {
-    const [plain, fed] = [runOf(8, {}).circuit, runOf(8, { injections: [{ piece: 1, end: 'end' }] }).circuit];
-    const middle = Math.floor(fed.fluxShare.length / 2);
-    expect(fed.fluxShare.at(-1)!).toBeGreaterThan(plain.fluxShare.at(-1)! + 0.05);
-    expect(fed.fluxShare[middle]).toBeLessThan(fed.fluxShare.at(-1)!);
+    const [plain, fed] = [runOf(8, {}).circuit, runOf(8, { injections: [{ ...inRows(1), end: 'end' }] }).circuit];
+    const middle = Math.floor(fed.shares[0]!.fluxShare.length / 2);
+    expect(fed.shares[0]!.fluxShare.at(-1)!).toBeGreaterThan(plain.shares[0]!.fluxShare.at(-1)! + 0.05);
+    expect(fed.shares[0]!.fluxShare[middle]).toBeLessThan(fed.shares[0]!.fluxShare.at(-1)!);
     expect(fed.chains[0]).toMatchObject({ injections: 1 });
     expect(fed.wires.filter(({ injected }) => injected)).toMatchObject([{ from: 'lead', to: 'piece 1 end' }]);
     // Feeding where it is fed already adds nothing.
-    expect(runOf(8, { injections: [{ piece: 1, end: 'start' }] }).circuit.wires).toHaveLength(1);
+    expect(runOf(8, { injections: [{ ...inRows(1), end: 'start' }] }).circuit.wires).toHaveLength(1);
   });
 
   it('fed backward is the same run turned round', () => {
-    const [there, back] = [runOf(6, {}).circuit, runOf(6, { fedBackward: [1] }).circuit];
+    const [there, back] = [runOf(6, {}).circuit, runOf(6, { fedBackward: [inRows(1)] }).circuit];
     expect(back.wires[0]).toMatchObject({ to: 'piece 1 end' });
     // Its wire is longer, as far as the strip reaches.
     expect(back.wires[0]!.lengthMm - there.wires[0]!.lengthMm).toBeCloseTo(6000, 6);
-    expect(back.fluxShare[0]!).toBeLessThan(back.fluxShare.at(-1)!);
+    expect(back.shares[0]!.fluxShare[0]!).toBeLessThan(back.shares[0]!.fluxShare.at(-1)!);
   });
 
   it('gives what it takes: power in is light, resistors and copper', () => {
@@ -157,7 +154,8 @@ describe('the circuit of a box', () => {
   it('draws less than nominal, and by the same share that its LEDs lose', () => {
     const circuit = circuitOf({});
     expect(circuit.nominalWatts).toBeCloseTo(1.7 * 10, 9);
-    const mean = circuit.fluxShare.reduce((sum, share) => sum + share, 0) / circuit.fluxShare.length;
+    const mean =
+      circuit.shares[0]!.fluxShare.reduce((sum, share) => sum + share, 0) / circuit.shares[0]!.fluxShare.length;
     expect(circuit.watts / circuit.nominalWatts).toBeCloseTo(mean, 3);
   });
 

@@ -66,14 +66,18 @@ export const coresOf = (strip: Strip, carries: Carries): readonly Core[] => {
  * The cores of a lead: a return for each output where they are switched before it, else one for all; with data where pixels
  * want it.
  */
-export const leadCoresOf = (strip: Strip, zones: number, switchedBefore: boolean): readonly Core[] => {
-  if (strip.addressable === true) return coresOf(strip, 'power-and-data');
-  const [plus, ...returns] = conductorsOf(strip);
+export const leadCoresOf = (zones: readonly Strip[], switchedBefore: boolean): readonly Core[] => {
+  const pixels = zones.find(({ addressable }) => addressable === true);
+  if (pixels !== undefined) return coresOf(pixels, 'power-and-data');
+  const widest = zones.reduce((most, strip) => (backsOf(strip) > backsOf(most) ? strip : most));
+  const [plus, ...returns] = conductorsOf(widest);
   if (!switchedBefore) return [plus!, { name: 'minus', colour: returns.length > 1 ? 'white' : 'black', conductor: 1 }];
   return [
     plus!,
-    ...Array.from({ length: zones }, (_, zone) =>
-      returns.map((core) => (zones > 1 ? { ...core, name: `${core.name} of zone ${zone + 1}` } : core)),
-    ).flat(),
+    ...zones.flatMap((strip, zone) =>
+      conductorsOf(strip)
+        .slice(1)
+        .map((core) => (zones.length > 1 ? { ...core, name: `${core.name} of zone ${zone + 1}` } : core)),
+    ),
   ];
 };

@@ -23,9 +23,19 @@ export {
 } from './cores.js';
 export { groupLoads, nominalAmps } from './group-loads.js';
 export { joints, type Joint, type JointKind } from './joints.js';
-export { networkOf, type Conductors, type PlacedNetwork, type Wiring } from './network-of.js';
+export { networkOf, type Conductors, type PlacedNetwork, type StripSegment, type Wiring } from './network-of.js';
 export type { SegmentEnd, WireEnd } from './wiring-plan.js';
 export { routeLengthMm, straight, type Route, type Router } from './route.js';
-export type { Carrier, Chain, Circuit, Groups, SetChannel, SharedPair, WireRun } from './types.js';
-export { withChannelsOff } from './channels-off.js';
+export {
+  assemblyLabel,
+  sameSegment,
+  segmentIndexOf,
+  signRunsOf,
+  type SignRuns,
+  type WiredAssembly,
+  type WiredSegment,
+} from './sign-runs.js';
+export type { Carrier, Chain, Circuit, Groups, SharedPair, WireRun } from './types.js';
+export { withOutputsOff, withPixelsOff } from './channels-off.js';
+export { drivingStrip } from './plan-circuit.js';
 export { solveCircuit } from './solve-circuit.js';

@@ -1,5 +1,5 @@
 import type { Strip } from '../../document/catalogue/index.js';
-import type { LightRuns } from '../../light/runs/index.js';
+import type { Segment } from '../../light/runs/index.js';
 import { addRails, networkBuilder, type Network, type NetworkBuilder, type RailEnds } from '../network/index.js';
 import { backsOf, type Carries } from './cores.js';
 import { groupLoads } from './group-loads.js';
@@ -16,15 +16,17 @@ export interface PlacedNetwork {
   readonly firstLoad: Int32Array;
   readonly groups: Int32Array;
   readonly firstRail: Int32Array;
-  /** Loads of one group, a channel each, and rails side by side in a piece. */
-  readonly channels: number;
-  readonly rails: number;
+  /** By segment: loads of one group, a channel each, and rails side by side in it. */
+  readonly channels: Int32Array;
+  readonly rails: Int32Array;
+  /** By output of a supply: which channel of its zone it switches, and the zone. */
+  readonly outputs: readonly { readonly zone: number; readonly channel: number }[];
   /** By wire and by lead: the resistor of each of its conductors that carries power, joints and all. */
   readonly wireCores: readonly (readonly number[])[];
   readonly leadCores: readonly (readonly number[])[];
   /** By supply: the resistor in each return, zone by zone, that switches it. */
   readonly switches: readonly (readonly number[])[];
-  /** Where a meter can be held: terminals of supplies, ends of their leads zone by zone, ends of pieces. */
+  /** Where a meter can be held: terminals of supplies, ends of their leads zone by zone, ends of segments. */
   readonly supplies: readonly Conductors[];
   readonly entries: readonly (readonly Conductors[])[];
   readonly starts: readonly Conductors[];
@@ -45,7 +47,8 @@ export interface Wiring {
   readonly leadOhm: number;
   readonly supplyCount: number;
   readonly voltageV: number;
-  readonly zones: number;
+  /** Return conductors of the strip in each zone. */
+  readonly backs: readonly number[];
   /** What switches the returns, and whether that sits before the lead or after it; null without. */
   readonly switching: { readonly onOhm: number; readonly inside: boolean } | null;
 }
@@ -62,16 +65,13 @@ interface Source {
  * A supply’s plus goes by the lead to the entry. Its returns are switched before the lead, which then has a conductor for
  * each, or after it, where one brings them all.
  */
-const addSource = (builder: NetworkBuilder, backs: number, { leadOhm, voltageV, zones, switching }: Wiring): Source => {
+const addSource = (builder: NetworkBuilder, { leadOhm, voltageV, backs, switching }: Wiring): Source => {
   const [minus, plus] = [builder.node(), builder.node()];
   builder.source(minus, plus, voltageV, 0);
   const entryPlus = builder.node();
   const lead = [builder.resistor(plus, entryPlus, leadOhm / 2)];
-  const outputs = Array.from({ length: zones * backs }, () => builder.node());
-  const entries = Array.from({ length: zones }, (_, zone): Conductors => [
-    entryPlus,
-    ...outputs.slice(zone * backs, (zone + 1) * backs),
-  ]);
+  const entries = backs.map((count): Conductors => [entryPlus, ...Array.from({ length: count }, () => builder.node())]);
+  const outputs = entries.flatMap((conductors) => conductors.slice(1));
   const terminals = [plus, minus];
   if (switching !== null && !switching.inside) {
     const switches = outputs.map((output) => builder.resistor(minus, output, leadOhm / 2 + switching.onOhm));
@@ -105,18 +105,21 @@ const joinsOf = (carries: Carries, conductors: number): readonly (readonly [from
   }
 };
 
-/** The network of a wired design: every group of LEDs on the copper of its piece, wires with their joints, leads, supplies. */
-export const networkOf = ({ segments }: Pick<LightRuns, 'segments'>, strip: Strip, wiring: Wiring): PlacedNetwork => {
+/** A segment of strip as the network sees it. */
+export type StripSegment = Pick<Segment, 'lengthMm'> & { readonly strip: Strip };
+
+/** The network of a wired sign: every group of LEDs on the copper of its segment, wires with their joints, leads, supplies. */
+export const networkOf = (segments: readonly StripSegment[], wiring: Wiring): PlacedNetwork => {
   const builder = networkBuilder();
-  const backs = backsOf(strip);
-  const loads = groupLoads(strip);
-  const sources = Array.from({ length: wiring.supplyCount }, () => addSource(builder, backs, wiring));
-  const groups = segments.map(({ lengthMm }) => Math.max(1, Math.round(lengthMm / strip.cutPitchMm)));
-  const pieces = segments.map(({ lengthMm }, piece): RailEnds =>
+  const loadsOf = new Map<Strip, ReturnType<typeof groupLoads>>();
+  for (const { strip } of segments) if (!loadsOf.has(strip)) loadsOf.set(strip, groupLoads(strip));
+  const sources = Array.from({ length: wiring.supplyCount }, () => addSource(builder, wiring));
+  const groups = segments.map(({ lengthMm, strip }) => Math.max(1, Math.round(lengthMm / strip.cutPitchMm)));
+  const pieces = segments.map(({ lengthMm, strip }, segment): RailEnds =>
     addRails(builder, {
-      groups: groups[piece]!,
-      loads,
-      backs,
+      groups: groups[segment]!,
+      loads: loadsOf.get(strip)!,
+      backs: backsOf(strip),
       railOhm: ((strip.trackOhmPerM / 2) * lengthMm) / 1000,
     }),
   );
@@ -125,8 +128,8 @@ export const networkOf = ({ segments }: Pick<LightRuns, 'segments'>, strip: Stri
   const contactOhm = 2 * wiring.joint.ohm;
   const wireCores = wiring.wires.map(({ ends: [from, to], carries, supply, zone, ohm }) => {
     const at = (end: WireEnd): Conductors =>
-      end === 'lead' ? sources[supply - 1]!.entries[zone]! : (end.end === 'start' ? starts : ends)[end.piece]!;
-    return joinsOf(carries, 1 + backs).map(([one, other]) =>
+      end === 'lead' ? sources[supply - 1]!.entries[zone]! : (end.end === 'start' ? starts : ends)[end.segment]!;
+    return joinsOf(carries, 1 + wiring.backs[zone]!).map(([one, other]) =>
       builder.resistor(at(from)[one]!, at(to)[other]!, ohm / 2 + contactOhm),
     );
   });
@@ -135,8 +138,9 @@ export const networkOf = ({ segments }: Pick<LightRuns, 'segments'>, strip: Stri
     firstLoad: Int32Array.from(pieces, ({ firstLoad }) => firstLoad),
     groups: Int32Array.from(groups),
     firstRail: Int32Array.from(pieces, ({ firstRail }) => firstRail),
-    channels: loads.length,
-    rails: 1 + backs,
+    channels: Int32Array.from(segments, ({ strip }) => loadsOf.get(strip)!.length),
+    rails: Int32Array.from(segments, ({ strip }) => 1 + backsOf(strip)),
+    outputs: wiring.backs.flatMap((count, zone) => Array.from({ length: count }, (_, channel) => ({ zone, channel }))),
     wireCores,
     leadCores: sources.map(({ lead }) => lead),
     switches: sources.map(({ switches }) => switches),

@@ -1,52 +1,57 @@
 import { channelsOf, type Catalogue, type Strip } from '../../document/catalogue/index.js';
 import type { Brief, PowerDesign } from '../../document/design/index.js';
-import type { LightRuns, Point3 } from '../../light/runs/index.js';
 import { sum } from '../../base/maths/index.js';
 import { chooseWire, leadDropShare, pairOhm } from './choose-supply.js';
 import { chooseDrive, type DriveNeeds } from './choose-controller.js';
-import { leadCoresOf } from './cores.js';
+import { backsOf, leadCoresOf } from './cores.js';
 import { jointOf } from './joints.js';
 import { networkOf, type Wiring } from './network-of.js';
 import { planWiring, type PlannedWire } from './wiring-plan.js';
-import type { Router } from './route.js';
 import { assignSupplies } from './assign-supplies.js';
+import type { SignRuns } from './sign-runs.js';
+
+/** The strip whose kind of controller the sign needs: pixels before colours, colours before white. */
+export const drivingStrip = (strips: readonly Strip[]): Strip =>
+  strips.find(({ addressable }) => addressable === true) ??
+  strips.find(({ colour }) => colour !== 'white') ??
+  strips[0]!;
 
 /** What is planned before anything is solved: chains, what each draws, leads, wires, what drives it all. */
-export const planCircuit = (
-  brief: Brief,
-  power: PowerDesign,
-  catalogue: Catalogue,
-  strip: Strip,
-  entry: Point3,
-  runs: LightRuns,
-  router: Router,
-) => {
-  const voltageV = strip.voltageV * (power.arrangement === 'series-pairs' ? 2 : 1);
-  const nominalWatts = (runs.stripMm / 1000) * strip.wattsPerM;
-  const longestMm = strip.maxRunMm * (power.feed === 'both-ends' ? 2 : 1);
-  const data = strip.addressable === true;
-  const plan = planWiring({ runs, power, longestMm, entry, router, data });
+export const planCircuit = (brief: Brief, power: PowerDesign, catalogue: Catalogue, sign: SignRuns) => {
+  const { segments, assemblies } = sign;
+  const strips = assemblies.map(({ strip }) => strip);
+  const [first] = strips;
+  if (first === undefined) throw new Error('a sign without assemblies has no circuit');
+  const voltageV = first.voltageV * (power.arrangement === 'series-pairs' ? 2 : 1);
+  const nominalWatts = sum(assemblies.map(({ runs, strip }) => (runs.stripMm / 1000) * strip.wattsPerM));
+  const longestMm = ({ maxRunMm }: Strip): number => maxRunMm * (power.feed === 'both-ends' ? 2 : 1);
+  const plan = planWiring({ sign, power, longestMm });
   const ampsOf = (chain: readonly number[]): number =>
-    (sum(chain.map((segment) => runs.segments[segment]!.lengthMm)) * strip.wattsPerM) / 1000 / voltageV;
+    (sum(chain.map((segment) => segments[segment]!.lengthMm)) * segments[chain[0]!]!.strip.wattsPerM) / 1000 / voltageV;
   const chainAmps = plan.chains.map(ampsOf);
-  const shares = assignSupplies(chainAmps, power.supplyCount);
-  const supplyA = Math.max(...shares.amps);
+  const supplies = assignSupplies(chainAmps, power.supplyCount);
+  const supplyA = Math.max(...supplies.amps);
   const allowedDropV = voltageV * leadDropShare;
   const lead = chooseWire(catalogue.wires, power.wireId, supplyA, brief.leadLengthMm, allowedDropV);
   const gauges = plan.wires.map(({ chain, lengthMm }: PlannedWire) =>
     chooseWire(catalogue.wires, 'auto', chainAmps[chain]!, lengthMm, allowedDropV / 3),
   );
-  const zones = plan.zones.levels.length;
-  const channels = channelsOf(strip);
-  const pixels = data ? sum(runs.segments.map(({ lengthMm }) => Math.round(lengthMm / strip.cutPitchMm))) : 0;
+  const driving = drivingStrip(strips);
+  const data = driving.addressable === true;
+  const pixels = sum(
+    segments.map(({ lengthMm, strip }) => (strip.addressable === true ? Math.round(lengthMm / strip.cutPitchMm) : 0)),
+  );
+  const backs = plan.zones.strips.map(backsOf);
   const needs: DriveNeeds = {
     voltageV,
-    outputs: data ? 1 : zones * channels.length,
-    outputA: supplyA * Math.max(...channels.map(({ wattsPerM }) => wattsPerM / strip.wattsPerM)),
+    outputs: data ? 1 : sum(plan.zones.strips.map((strip) => channelsOf(strip).length)),
+    outputA:
+      supplyA *
+      Math.max(...strips.flatMap((strip) => channelsOf(strip).map(({ wattsPerM }) => wattsPerM / strip.wattsPerM))),
     totalA: supplyA,
     pixels,
   };
-  const drive = chooseDrive(catalogue, brief, power, strip, zones, needs);
+  const drive = chooseDrive(catalogue, brief, power, driving, plan.zones.levels.length, needs);
   const switching = drive.controller === null || data ? null : { onOhm: drive.controller.onOhm, inside: drive.inside };
   const joint = jointOf(power.joint ?? 'solder');
   const leadOhm = pairOhm(lead, brief.leadLengthMm);
@@ -54,7 +59,7 @@ export const planCircuit = (
     wires: plan.wires.map(({ from, to, chain, carries, lengthMm }, wire) => ({
       ends: [from, to],
       carries,
-      supply: shares.supplyOf[chain]!,
+      supply: supplies.supplyOf[chain]!,
       zone: plan.zones.ofSegment[plan.chains[chain]![0]!]!,
       ohm: pairOhm(gauges[wire]!, lengthMm),
     })),
@@ -62,11 +67,11 @@ export const planCircuit = (
     leadOhm,
     supplyCount: power.supplyCount,
     voltageV,
-    zones,
+    backs,
     switching,
   };
-  const placed = networkOf(runs, strip, wiring);
-  const leadCores = leadCoresOf(strip, zones, switching !== null && !switching.inside);
+  const placed = networkOf(segments, wiring);
+  const leadCores = leadCoresOf(plan.zones.strips, switching !== null && !switching.inside);
   return {
     voltageV,
     nominalWatts,
@@ -80,7 +85,7 @@ export const planCircuit = (
     pixels,
     drive,
     joint,
-    supplyOf: shares.supplyOf,
+    supplyOf: supplies.supplyOf,
     wiring,
     placed,
   };

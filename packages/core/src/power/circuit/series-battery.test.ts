@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
-import type { Segment } from '../../light/runs/index.js';
+import { inRows } from '../../testing/rows-of-strip.js';
 import { changed, dispensary, evaluatedCoarsely, inAssembly, testFonts } from '../../testing/harness.js';
 import { runTimeOf } from './battery.js';
 import { supplyChoices } from './choose-supply.js';
@@ -12,8 +12,8 @@ beforeAll(async () => {
   fonts = await testFonts();
 });
 
-const pieces = (...lengths: readonly number[]): readonly Segment[] =>
-  lengths.map((lengthMm, index) => ({ number: index + 1, lengthMm }) as Segment);
+const pieces = (...lengths: readonly number[]) =>
+  lengths.map((lengthMm, index) => ({ ref: inRows(index + 1), label: `${index + 1}`, lengthMm }));
 
 describe('pairs in series', () => {
   it('are as equal as may be, and the shortest of an odd number stays alone', () => {
@@ -29,10 +29,10 @@ describe('pairs in series', () => {
 
   it('are as asked for where that can be, and name what cannot', () => {
     const { pairs, contradictions } = pairUp(pieces(500, 800, 510, 790), [
-      { first: 1, second: 2 },
-      { first: 2, second: 3 },
-      { first: 4, second: 4 },
-      { first: 9, second: 3 },
+      { first: inRows(1), second: inRows(2) },
+      { first: inRows(2), second: inRows(3) },
+      { first: inRows(4), second: inRows(4) },
+      { first: inRows(9), second: inRows(3) },
     ]);
     expect(pairs).toEqual([
       [0, 1],
@@ -69,7 +69,7 @@ describe('pairs in series', () => {
         'case.block': { widthMm: 240, heightMm: 60, depthMm: 30, offsetXMm: 250, offsetYMm: 70 },
       }),
       'power.arrangement': 'series-pairs',
-      'power.seriesPairs': [{ first: 1, second: 2 }],
+      'power.seriesPairs': [{ first: inRows(1), second: inRows(2) }],
     });
     const { circuit, materials } = evaluatedCoarsely(uneven, fonts);
     const { strip } = materials;

@@ -1,43 +1,47 @@
-import type { Segment } from '../../light/runs/index.js';
+import type { PowerDesign, SegmentRef } from '../../document/design/index.js';
+import { segmentIndexOf, type WiredSegment } from './sign-runs.js';
 
-/** Two pieces that share double voltage, as indices into the segments; the first is fed plus, the second minus. */
+/** Two segments that share double voltage, as indices into the segments; the first is fed plus, the second minus. */
 export type SeriesPair = readonly [first: number, second: number];
 
 /** A pair asked for that cannot be, with the reason. */
 export interface Contradiction {
-  readonly first: number;
-  readonly second: number;
+  readonly first: SegmentRef;
+  readonly second: SegmentRef;
   readonly why: string;
 }
 
 export interface Pairing {
   readonly pairs: readonly SeriesPair[];
-  /** Pieces left without a mate. */
+  /** Segments left without a mate. */
   readonly alone: readonly number[];
   readonly contradictions: readonly Contradiction[];
 }
 
-type AskedPairs = readonly { readonly first: number; readonly second: number }[];
+type AskedPairs = NonNullable<PowerDesign['seriesPairs']>;
 
 /**
- * Pieces two and two: as asked for by their numbers where that can be, the others next to each other in order of length, so
- * that mates are as equal as may be. Of an odd number the shortest stays alone.
+ * Segments two and two: as asked for by their references where that can be, the others next to each other in order of
+ * length, so that mates are as equal as may be. Of an odd number the shortest stays alone.
  */
-export const pairUp = (segments: readonly Segment[], wish: AskedPairs): Pairing => {
+export const pairUp = (
+  segments: readonly Pick<WiredSegment, 'ref' | 'label' | 'lengthMm'>[],
+  asked: AskedPairs,
+): Pairing => {
   const free = new Set(segments.keys());
   const pairs: SeriesPair[] = [];
   const contradictions: Contradiction[] = [];
-  const placeOf = (number: number): number => segments.findIndex((segment) => segment.number === number);
-  for (const { first, second } of wish) {
-    const [one, other] = [placeOf(first), placeOf(second)];
+  const name = (ref: SegmentRef, index: number): string => segments[index]?.label ?? String(ref.segment);
+  for (const { first, second } of asked) {
+    const [one, other] = [segmentIndexOf(segments, first), segmentIndexOf(segments, second)];
     const missing = one < 0 ? first : second;
     const why =
       one < 0 || other < 0
-        ? `there is no piece ${missing}`
+        ? `there is no piece ${missing.segment}`
         : one === other
-          ? `piece ${first} cannot be in series with itself`
+          ? `piece ${name(first, one)} cannot be in series with itself`
           : !free.has(one) || !free.has(other)
-            ? `piece ${free.has(one) ? second : first} is in another pair already`
+            ? `piece ${free.has(one) ? name(second, other) : name(first, one)} is in another pair already`
             : null;
     if (why !== null) contradictions.push({ first, second, why });
     else {

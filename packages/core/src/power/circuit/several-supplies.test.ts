@@ -2,7 +2,7 @@ import { beforeAll, describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { demoDesigns } from '../../sign/demo/index.js';
-import { applyChange } from '../../document/design/index.js';
+import { applyChange } from '../../sign/design/index.js';
 import {
   changed,
   dispensary,
@@ -54,8 +54,9 @@ describe('chains handed out to supplies', () => {
       80,
       16,
     );
-    const none = { begin: new Set<number>(), carryOn: new Set<number>() };
-    expect(groupChains(segments, 100_000, none, supplies).map((chain) => chain.length)).toEqual(sizes);
+    const none = { begin: new Set<number>() };
+    const lengths = segments.map(({ lengthMm }) => lengthMm);
+    expect(groupChains(lengths, 100_000, none, supplies).map((chain) => chain.length)).toEqual(sizes);
   });
 });
 

@@ -1,30 +1,30 @@
 import { channelsOf, type Catalogue, type Strip } from '../../document/catalogue/index.js';
 import { mixOf } from '../../light/colour/index.js';
 import type { Brief, PowerDesign } from '../../document/design/index.js';
-import type { LightRuns, Point3 } from '../../light/runs/index.js';
+import type { LightShare, SetChannel } from '../../light/runs/index.js';
 import { sum } from '../../base/maths/index.js';
-import { solveNetwork, type Solution } from '../network/index.js';
+import { solveNetwork, type Network, type Solution } from '../network/index.js';
 import { runTimeOf } from './battery.js';
 import { carriersOf, type Switched } from './carriers.js';
 import { chainsOf } from './chain-figures.js';
-import { withChannelsOff, withPixelsOff } from './channels-off.js';
+import { withOutputsOff, withPixelsOff } from './channels-off.js';
 import { chooseFuse, chooseSupply } from './choose-supply.js';
 import { coresOf } from './cores.js';
 import { fluxShares, groupOfLeds, groupsOf, setWattsOf } from './groups.js';
-import { planCircuit, type PlannedCircuit } from './plan-circuit.js';
+import { drivingStrip, planCircuit, type PlannedCircuit } from './plan-circuit.js';
 import type { WireEnd, WiringPlan } from './wiring-plan.js';
-import type { Router } from './route.js';
+import type { SignRuns } from './sign-runs.js';
 import type { Circuit, Groups, SharedPair, WireRun } from './types.js';
 
-const endName = (end: WireEnd, { segments }: LightRuns): string =>
-  end === 'lead' ? 'lead' : `piece ${segments[end.piece]!.number} ${end.end}`;
+const endName = (end: WireEnd, { segments }: SignRuns): string =>
+  end === 'lead' ? 'lead' : `piece ${segments[end.segment]!.label} ${end.end}`;
 
-/** How two pieces in series share what they are given. */
-const sharedPairs = ({ pairs }: WiringPlan, { segments }: LightRuns, groups: Groups): readonly SharedPair[] => {
-  const most = (piece: number): number =>
-    groups.volts.reduce((high, volts, group) => (groups.segment[group] === piece ? Math.max(high, volts) : high), 0);
+/** How two segments in series share what they are given. */
+const sharedPairs = ({ pairs }: WiringPlan, { segments }: SignRuns, groups: Groups): readonly SharedPair[] => {
+  const most = (segment: number): number =>
+    groups.volts.reduce((high, volts, group) => (groups.segment[group] === segment ? Math.max(high, volts) : high), 0);
   return pairs.map(([first, second]) => ({
-    pieces: [segments[first]!.number, segments[second]!.number],
+    segments: [first, second],
     lengthsMm: [segments[first]!.lengthMm, segments[second]!.lengthMm],
     volts: [most(first), most(second)],
   }));
@@ -34,16 +34,16 @@ const sharedPairs = ({ pairs }: WiringPlan, { segments }: LightRuns, groups: Gro
 const wireRuns = (
   { plan, gauges, placed }: PlannedCircuit,
   { resistorAmps }: Solution,
-  runs: LightRuns,
-  strip: Strip,
+  sign: SignRuns,
 ): readonly WireRun[] =>
   plan.wires.map((wire, index): WireRun => {
     const coreAmps = placed.wireCores[index]!.map((resistor) => Math.abs(resistorAmps[resistor]!));
     const { path, holes } = wire.route;
+    const { strip } = sign.segments[plan.chains[wire.chain]![0]!]!;
     return {
       ends: [wire.from, wire.to],
-      from: endName(wire.from, runs),
-      to: endName(wire.to, runs),
+      from: endName(wire.from, sign),
+      to: endName(wire.to, sign),
       lengthMm: wire.lengthMm,
       wire: gauges[index]!,
       amps: Math.max(0, ...coreAmps),
@@ -58,52 +58,88 @@ const wireRuns = (
     };
   });
 
+/** The network with only those channels on that the brief’s light needs; the same when it needs them all. */
+const asSet = (
+  { placed, plan }: PlannedCircuit,
+  sign: SignRuns,
+  mixOfStrip: (strip: Strip) => readonly number[],
+): Network => {
+  const isOff = (strip: Strip, channel: number): boolean => (mixOfStrip(strip)[channel] ?? 1) <= 0;
+  const pixels = withPixelsOff(placed, (segment, channel) => {
+    const { strip } = sign.segments[segment]!;
+    return strip.addressable === true && isOff(strip, channel);
+  });
+  return withOutputsOff({ ...placed, network: pixels }, (zone, channel) => {
+    const strip = plan.zones.strips[zone]!;
+    return strip.addressable !== true && channelsOf(strip).length > 1 && isOff(strip, channel);
+  });
+};
+
+/** Pixels by group: the controller knows of so many, counted along the data. Groups that are no pixels are not counted. */
+const toldGroups = (groups: Groups, { segments }: SignRuns, told: number): ((group: number) => boolean) => {
+  if (!Number.isFinite(told)) return () => true;
+  let pixel = 0;
+  const isTold = Uint8Array.from(groups.segment, (segment) =>
+    segments[segment]!.strip.addressable === true ? Number(pixel++ < told) : 1,
+  );
+  return (group) => isTold[group] === 1;
+};
+
 /**
  * The circuit stage: chains within the strip’s longest run, all in parallel or two and two in series, fed as the maker
  * wishes; the whole network of groups, copper, wires, joints, switches and leads solved at full light, and once more with
  * only the channels on that the brief’s light needs, so that every LED gets its own share of it. A channel that is turned
  * down is on for part of the time and then takes its full current. Groups count as linear above their forward voltage,
- * copper is taken at 20 °C. `entry` is where the lead comes in, `router` finds the ways of the wires.
+ * copper is taken at 20 °C.
  */
-export const solveCircuit = (
-  brief: Brief,
-  power: PowerDesign,
-  catalogue: Catalogue,
-  strip: Strip,
-  entry: Point3,
-  runs: LightRuns,
-  router: Router,
-): Circuit => {
-  const laid = planCircuit(brief, power, catalogue, strip, entry, runs, router);
-  const { voltageV, supplyA, lead, leadOhm, plan, placed, drive, joint, chainAmps } = laid;
+export const solveCircuit = (brief: Brief, power: PowerDesign, catalogue: Catalogue, sign: SignRuns): Circuit => {
+  const planned = planCircuit(brief, power, catalogue, sign);
+  const { voltageV, supplyA, lead, leadOhm, plan, placed, drive, joint, chainAmps } = planned;
+  const { segments, assemblies } = sign;
   const neededWatts = supplyA * voltageV * (1 + power.headroomShare);
   const solution = solveNetwork(placed.network);
-  const mix = mixOf(brief.light, strip);
-  const off = mix.map((level) => level <= 0);
-  const set = (strip.addressable === true ? withPixelsOff : withChannelsOff)(placed, off);
+  const mixes = new Map(assemblies.map(({ strip }) => [strip, mixOf(brief.light, strip)] as const));
+  const mixOfStrip = (strip: Strip): readonly number[] => mixes.get(strip)!;
+  const set = asSet(planned, sign, mixOfStrip);
   const setSolution = set === placed.network ? solution : solveNetwork(set);
-  const groups = groupsOf(placed, solution, strip);
-  const setGroups = setSolution === solution ? groups : groupsOf(placed, setSolution, strip);
-  const channels = channelsOf(strip).map((channel, index) => ({ ...channel, level: mix[index]! }));
+  const groups = groupsOf(placed, solution, segments);
+  const setGroups = setSolution === solution ? groups : groupsOf(placed, setSolution, segments);
+  const channelsAsSet = (strip: Strip): readonly SetChannel[] =>
+    channelsOf(strip).map((channel, index) => ({ ...channel, level: mixOfStrip(strip)[index]! }));
   const zoneLevels = plan.zones.levels.map((level) => level * (power.level ?? 1));
   const levelOf = (segment: number): number => zoneLevels[plan.zones.ofSegment[segment]!]!;
-  const groupOfLed = groupOfLeds(runs, placed, strip);
-  const wires = wireRuns(laid, solution, runs, strip);
+  const isTold = toldGroups(groups, sign, planned.pixels > 0 ? (power.pixelCount ?? Infinity) : Infinity);
+  const shares = assemblies.map(({ runs, strip }, assembly): LightShare => {
+    const channels = channelsAsSet(strip);
+    const groupOfLed = groupOfLeds(runs.leds, sign.firstSegment[assembly]!, sign, placed);
+    const weights = channels.map(({ lumensPerM, level }) => lumensPerM * level);
+    const own = groups.amps.reduce(
+      (total, amps, group) => (segments[groups.segment[group]!]!.assembly === assembly ? total + amps : total),
+      0,
+    );
+    return {
+      fluxShare: fluxShares(groupOfLed, setGroups, weights, levelOf, isTold),
+      groupOfLed,
+      groupShares: setGroups.shares,
+      channels,
+      watts: own * voltageV,
+    };
+  });
+  const wires = wireRuns(planned, solution, sign);
   const supplyFuseA = chooseFuse(supplyA);
   // The supply’s fuse protects a branch only when its wire may carry that much.
   const fuseOf = (chain: number): number | null =>
-    plan.wires.some((wire, index) => wire.chain === chain && laid.gauges[index]!.ampacityA < supplyFuseA)
+    plan.wires.some((wire, index) => wire.chain === chain && planned.gauges[index]!.ampacityA < supplyFuseA)
       ? chooseFuse(chainAmps[chain]!)
       : null;
   const chains = chainsOf({
     plan,
-    runs,
+    segments,
     wires,
     groups,
     setGroups,
-    strip,
-    levels: mix,
-    supplyOf: laid.supplyOf,
+    levelsOf: mixOfStrip,
+    supplyOf: planned.supplyOf,
     fuseOf,
   });
   const leads = placed.leadCores.map((cores) => cores.map((core) => Math.abs(solution.resistorAmps[core]!)));
@@ -118,29 +154,23 @@ export const solveCircuit = (
   const drawnAt = (volts: number) => {
     const { network } = placed;
     const at = solveNetwork({ ...network, sources: network.sources.map((source) => ({ ...source, volts })) });
-    const light = groupsOf(placed, at, strip).light;
+    const light = groupsOf(placed, at, segments).light;
     return { amps: Math.max(...at.sourceAmps), light: sum([...light]) };
   };
   return {
-    wiring: laid.wiring,
+    segments,
+    wiring: planned.wiring,
     chains,
     groups,
-    channels,
+    channels: channelsAsSet(drivingStrip(assemblies.map(({ strip }) => strip))),
     setGroups,
-    groupOfLed,
-    fluxShare: fluxShares(
-      groupOfLed,
-      setGroups,
-      channels.map(({ lumensPerM, level }) => lumensPerM * level),
-      levelOf,
-      laid.pixels > 0 ? (power.pixelCount ?? Infinity) : Infinity,
-    ),
+    shares,
     zoneLevels,
     voltageV,
-    nominalWatts: laid.nominalWatts,
+    nominalWatts: planned.nominalWatts,
     watts: amps * voltageV,
     amps,
-    setWatts: setWattsOf(setGroups, mix, levelOf, strip),
+    setWatts: setWattsOf(setGroups, (segment) => mixOfStrip(segments[segment]!.strip), levelOf, segments),
     neededWatts,
     supply,
     supplyCount: power.supplyCount,
@@ -150,9 +180,9 @@ export const solveCircuit = (
         ? null
         : runTimeOf(supply.battery, drawnAt),
     drive,
-    pixels: laid.pixels,
+    pixels: planned.pixels,
     lead,
-    leadCores: laid.leadCores,
+    leadCores: planned.leadCores,
     leadDropV: Math.max(...leads.map(([plus, ...returns]) => ((plus! + Math.max(...returns)) * leadOhm) / 2)),
     leadWatts: (sum(leads.flat().map((own) => own * own)) * leadOhm) / 2,
     supplyAmps,
@@ -160,8 +190,8 @@ export const solveCircuit = (
     joint,
     copperWatts: solution.resistorAmps.reduce((total, own, branch) => total + own * own * resistors.ohm[branch]!, 0),
     carriers: carriersOf(chains, wires, lead, joint, supply, supplyAmps, drive, switched),
-    pairs: sharedPairs(plan, runs, groups),
-    alone: plan.alone.map((piece) => runs.segments[piece]!.number),
+    pairs: sharedPairs(plan, sign, groups),
+    alone: plan.alone,
     contradictions: plan.contradictions,
     fuseA: supplyFuseA,
     residualA: solution.residualA,

@@ -1,28 +1,29 @@
 import type { Supply, Wire } from '../../document/catalogue/index.js';
+import type { LightShare, SetChannel } from '../../light/runs/index.js';
 import type { Point3 } from '../../light/runs/index.js';
-import type { Channel } from '../../document/catalogue/index.js';
 import type { RunTime } from './battery.js';
 import type { Drive } from './choose-controller.js';
 import type { Carries, Core } from './cores.js';
 import type { Joint } from './joints.js';
+import type { WiredSegment } from './sign-runs.js';
 import type { WireEnd } from './wiring-plan.js';
 import type { Wiring } from './network-of.js';
 import type { Contradiction } from './series-pairs.js';
 
-/** Pieces of strip wired one after the other and fed together. */
+/** Segments of strip wired one after the other and fed together. */
 export interface Chain {
   readonly number: number;
   /** Which supply feeds it, and in which zone it is, counted from 1. */
   readonly supply: number;
   readonly zone: number;
-  /** Indices into the segments of the light runs, from where it is fed. */
+  /** Indices into the segments of the circuit, from where it is fed. */
   readonly segments: readonly number[];
   /** Fed at its far end. */
   readonly backward: boolean;
   readonly stripMm: number;
   /** All that its wires from the lead bring it. */
   readonly amps: number;
-  /** The most that one end of one of its pieces carries on its own copper, and what that may carry (A). */
+  /** The most that one end of one of its segments carries on its own copper, and what that may carry (A). */
   readonly trackA: number;
   readonly trackRatedA: number;
   /** Strip that hangs on its busiest feed (mm): all of it when there is but one. */
@@ -42,16 +43,16 @@ export interface Chain {
   readonly fuseA: number | null;
 }
 
-/** Two pieces in series: their lengths and how they share the double voltage. */
+/** Two segments in series: their lengths and how they share the double voltage. */
 export interface SharedPair {
-  /** Numbers of the pieces. */
-  readonly pieces: readonly [number, number];
+  /** Indices into the segments of the circuit. */
+  readonly segments: readonly [number, number];
   readonly lengthsMm: readonly [number, number];
   /** Highest voltage over a group of each (V). */
   readonly volts: readonly [number, number];
 }
 
-/** A wire between two pieces of strip, or from the lead’s entry to a piece. */
+/** A wire between two segments of strip, or from the lead’s entry to a segment. */
 export interface WireRun {
   readonly ends: readonly [WireEnd, WireEnd];
   readonly from: string;
@@ -86,12 +87,6 @@ export interface Groups {
   readonly light: Float64Array;
 }
 
-/** A colour of the strip as it is set. */
-export interface SetChannel extends Channel {
-  /** How far the brief’s light turns it up. */
-  readonly level: number;
-}
-
 /** Something that carries current, held against what it may carry. */
 export interface Carrier {
   readonly kind: 'lead' | 'wire' | 'joint' | 'strip' | 'supply' | 'controller';
@@ -104,17 +99,19 @@ export interface Carrier {
 
 /** The supply, the wires and what the LEDs get. */
 export interface Circuit {
+  /** All strip of the sign, assembly after assembly, in the sign’s axes. */
+  readonly segments: readonly WiredSegment[];
   /** What the network is made from, to make it again on the bench. */
   readonly wiring: Wiring;
   readonly chains: readonly Chain[];
   /** Every group at full light of all channels. */
   readonly groups: Groups;
+  /** Of the strip that has most of them. */
   readonly channels: readonly SetChannel[];
-  /** Every group as the channels of the brief’s light are on, and the group of each LED. */
+  /** Every group as the channels of the brief’s light are on. */
   readonly setGroups: Groups;
-  readonly groupOfLed: Uint32Array;
-  /** Light of each LED as set against its nominal, by the current that reaches it, its zone and the level. */
-  readonly fluxShare: Float64Array;
+  /** Assembly by assembly: what its LEDs give as they are set. */
+  readonly shares: readonly LightShare[];
   /** How far each zone is turned up, the level of the whole counted in. */
   readonly zoneLevels: readonly number[];
   /** Of the supplies: the strip’s own, or twice that for pairs in series. */
@@ -148,7 +145,7 @@ export interface Circuit {
   readonly copperWatts: number;
   readonly carriers: readonly Carrier[];
   readonly pairs: readonly SharedPair[];
-  /** Numbers of pieces without a mate, and pairs that cannot be. */
+  /** Segments without a mate, by their indices, and pairs that cannot be. */
   readonly alone: readonly number[];
   readonly contradictions: readonly Contradiction[];
   /** In-line fuse for each supply’s output (A): the next usual size above the current. */

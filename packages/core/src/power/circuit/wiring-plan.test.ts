@@ -1,10 +1,13 @@
 import { describe, expect, it } from '@jest/globals';
 import { demoDesigns } from '../../sign/demo/index.js';
 import type { PowerDesign } from '../../document/design/index.js';
-import { rowsOfStrip } from '../../testing/rows-of-strip.js';
+import { shippedCatalogue } from '../../document/catalogue/index.js';
+import { inRows, rowsOfStrip, signOfRuns } from '../../testing/rows-of-strip.js';
 import { jointOf, joints } from './joints.js';
 import { planWiring } from './wiring-plan.js';
-import { straight } from './route.js';
+
+const stripOf = (id: string) => shippedCatalogue.strips.find((strip) => strip.id === id)!;
+const [white, pixels] = [stripOf('white-24v-120'), stripOf('pixels-5v-60')];
 
 /** Rows 800 mm long one above the other, run there and back. */
 const rows = (count: number) =>
@@ -15,17 +18,14 @@ const rows = (count: number) =>
   );
 const plan = (count: number, change: Partial<PowerDesign> = {}, longestMm = 5000) =>
   planWiring({
-    runs: rows(count),
+    sign: signOfRuns(rows(count), white, [0, -50, 0]),
     power: { ...demoDesigns.dispensary.power, ...change },
-    longestMm,
-    entry: [0, -50, 0],
-    router: straight,
-    data: false,
+    longestMm: () => longestMm,
   });
 const words = (wires: ReturnType<typeof plan>['wires']): readonly string[] =>
   wires.map(({ from, to, injected }) => {
     const name = (end: (typeof wires)[number]['from']): string =>
-      end === 'lead' ? 'lead' : `${end.piece + 1} ${end.end}`;
+      end === 'lead' ? 'lead' : `${end.segment + 1} ${end.end}`;
     return `${name(from)} > ${name(to)}${injected ? ' +' : ''}`;
   });
 
@@ -49,46 +49,46 @@ describe('a wiring plan', () => {
       '1 end > 2 start',
       'lead > 2 end +',
     ]);
-    const twice = plan(2, { feed: 'both-ends', injections: [{ piece: 2, end: 'end' }] });
+    const twice = plan(2, { feed: 'both-ends', injections: [{ ...inRows(2), end: 'end' }] });
     expect(words(twice.wires)).toEqual(['lead > 1 start', '1 end > 2 start', 'lead > 2 end +']);
   });
 
   it('feeds besides where it is told to, and passes over pieces that are not there', () => {
     const { wires } = plan(3, {
       injections: [
-        { piece: 2, end: 'end' },
-        { piece: 9, end: 'start' },
+        { ...inRows(2), end: 'end' },
+        { ...inRows(9), end: 'start' },
       ],
     });
     expect(words(wires)).toEqual(['lead > 1 start', '1 end > 2 start', '2 end > 3 start', 'lead > 2 end +']);
   });
 
   it('fed backward begins at the end of the last piece, and its far end is the first one’s start', () => {
-    const { chains, wires } = plan(3, { fedBackward: [1] });
+    const { chains, wires } = plan(3, { fedBackward: [inRows(1)] });
     expect(chains).toEqual([[2, 1, 0]]);
     expect(words(wires)).toEqual(['lead > 3 end', '3 start > 2 end', '2 start > 1 end']);
-    expect(words(plan(3, { fedBackward: [1], feed: 'both-ends' }).wires).at(-1)).toBe('lead > 1 start +');
+    expect(words(plan(3, { fedBackward: [inRows(1)], feed: 'both-ends' }).wires).at(-1)).toBe('lead > 1 start +');
     // Only the chain that is named is turned.
-    expect(words(plan(2, { fedBackward: [2], chainsBegin: [2] }).wires)).toEqual(['lead > 1 start', 'lead > 2 end']);
+    expect(words(plan(2, { fedBackward: [inRows(2)], chainsBegin: [inRows(2)] }).wires)).toEqual([
+      'lead > 1 start',
+      'lead > 2 end',
+    ]);
   });
 
   it('feeds a chain at its far end unasked where that lies much nearer, unless told otherwise; pixels never', () => {
     // The lead comes in at the end of the third row.
     const far = (change: Partial<PowerDesign>, data = false) =>
       planWiring({
-        runs: rows(3),
+        sign: signOfRuns(rows(3), data ? pixels : white, [830, 200, 0]),
         power: { ...demoDesigns.dispensary.power, ...change },
-        longestMm: 5000,
-        entry: [830, 200, 0],
-        router: straight,
-        data,
+        longestMm: () => 5000,
       });
     expect(far({})).toMatchObject({ chains: [[2, 1, 0]], backward: [true] });
     expect(words(far({}).wires)[0]).toBe('lead > 3 end');
-    expect(far({ fedForward: [1] })).toMatchObject({ chains: [[0, 1, 2]], backward: [false] });
+    expect(far({ fedForward: [inRows(1)] })).toMatchObject({ chains: [[0, 1, 2]], backward: [false] });
     expect(far({ feed: 'both-ends' }).backward).toEqual([false]);
     expect(far({}, true).backward).toEqual([false]);
-    expect(far({ fedBackward: [1] }, true).backward).toEqual([true]);
+    expect(far({ fedBackward: [inRows(1)] }, true).backward).toEqual([true]);
   });
 
   it('has a chain of its own wherever the longest run asks for one', () => {

@@ -1,19 +1,21 @@
-import type { PowerDesign } from '../../document/design/index.js';
-import type { LightRuns, Point3, Segment } from '../../light/runs/index.js';
-import { groupChains } from './chains.js';
+import type { Strip } from '../../document/catalogue/index.js';
+import type { PowerDesign, SegmentRef } from '../../document/design/index.js';
+import type { Point3 } from '../../light/runs/index.js';
+import { groupChains, joinChains } from './chains.js';
 import type { Carries } from './cores.js';
-import { routeLengthMm, type Route, type Router } from './route.js';
+import { routeLengthMm, type Route } from './route.js';
 import { pairUp, type Contradiction, type SeriesPair } from './series-pairs.js';
+import { sameSegment, segmentIndexOf, signRoute, type SignRuns, type WiredSegment } from './sign-runs.js';
 import { zonesOf, type Zones } from './zones.js';
 
 /** Extra wire at each joint, to tin and bend (mm). */
 const jointSlackMm = 40;
 
-/** One end of a piece of strip. */
+/** One end of a segment of strip. */
 export type SegmentEnd = 'start' | 'end';
 
-/** An end of a wire: where the lead comes in, or an end of a piece (by its index among the segments). */
-export type WireEnd = 'lead' | { readonly piece: number; readonly end: SegmentEnd };
+/** An end of a wire: where the lead comes in, or an end of a segment (by its index among those of the sign). */
+export type WireEnd = 'lead' | { readonly segment: number; readonly end: SegmentEnd };
 
 /** A wire of the plan, before its gauge is chosen. */
 export interface PlannedWire {
@@ -28,7 +30,7 @@ export interface PlannedWire {
   readonly injected: boolean;
 }
 
-/** Which pieces hang on each other, and the wires between them. */
+/** Which segments hang on each other, and the wires between them. */
 export interface WiringPlan {
   /** Indices into the segments, from where the chain is fed. */
   readonly chains: readonly (readonly number[])[];
@@ -36,7 +38,7 @@ export interface WiringPlan {
   readonly backward: readonly boolean[];
   readonly wires: readonly PlannedWire[];
   readonly zones: Zones;
-  /** Two and two in series, when wired so; pieces without a mate; pairs that cannot be. */
+  /** Two and two in series, when wired so; segments without a mate; pairs that cannot be. */
   readonly pairs: readonly SeriesPair[];
   readonly alone: readonly number[];
   readonly contradictions: readonly Contradiction[];
@@ -44,31 +46,34 @@ export interface WiringPlan {
 
 /** What a plan goes by besides the maker’s wishes. */
 export interface PlanFacts {
-  readonly runs: Pick<LightRuns, 'segments'>;
+  readonly sign: SignRuns;
   readonly power: PowerDesign;
-  readonly longestMm: number;
-  /** Where the lead comes in. */
-  readonly entry: Point3;
-  readonly router: Router;
-  /** Pixels are told their colour from piece to piece. */
-  readonly data: boolean;
+  /** The longest chain that a strip takes, as the maker feeds it (mm). */
+  readonly longestMm: (strip: Strip) => number;
 }
 
-const placeOf = (segment: Segment, end: SegmentEnd): Point3 => (end === 'start' ? segment.from : segment.to);
+const placeOf = (segment: WiredSegment, end: SegmentEnd): Point3 => (end === 'start' ? segment.from : segment.to);
 
 type Wirer = (from: WireEnd, to: WireEnd, chain: number, carries: Carries, injected?: boolean) => PlannedWire;
 
+const routeBetween = ({ sign }: PlanFacts, from: WireEnd, to: WireEnd): Route => {
+  const at = (end: WireEnd): Point3 => (end === 'lead' ? sign.entry : placeOf(sign.segments[end.segment]!, end.end));
+  const assemblyOf = (end: WireEnd): number => (end === 'lead' ? 0 : sign.segments[end.segment]!.assembly);
+  return signRoute(sign, at(from), assemblyOf(from), at(to), assemblyOf(to));
+};
+
 const wirer =
-  ({ runs, entry, router }: PlanFacts): Wirer =>
+  (facts: PlanFacts): Wirer =>
   (from, to, chain, carries, injected = false) => {
-    const at = (end: WireEnd): Point3 => (end === 'lead' ? entry : placeOf(runs.segments[end.piece]!, end.end));
-    const route = router(at(from), at(to));
+    const route = routeBetween(facts, from, to);
     return { from, to, carries, lengthMm: routeLengthMm(route) + jointSlackMm, route, chain, injected };
   };
 
-/** A chain as it is fed: its pieces from there on, and whether that is its far end. */
+const isData = ({ strip }: WiredSegment): boolean => strip.addressable === true;
+
+/** A chain as it is fed: its segments from there on, and whether that is its far end. */
 interface Fed {
-  readonly pieces: readonly number[];
+  readonly segments: readonly number[];
   readonly backward: boolean;
 }
 
@@ -79,47 +84,48 @@ const savedMm = 250;
  * A chain is fed at its first piece, at its far end where that is asked for, and there too where it lies much nearer to the
  * lead and nothing else was asked. Pixels are always fed where their data comes in, unless asked otherwise.
  */
-const fedFrom = (chain: readonly number[], { runs, power, entry, router, data }: PlanFacts): Fed => {
-  const segments = chain.map((piece) => runs.segments[piece]!);
-  const name = Math.min(...segments.map(({ number }) => number));
-  const wayTo = (place: Point3): number => routeLengthMm(router(entry, place));
-  const saves = (): number => wayTo(segments[0]!.from) - wayTo(segments[segments.length - 1]!.to);
-  const asked = power.fedBackward?.includes(name) === true;
-  const free = power.fedForward?.includes(name) !== true && power.feed === 'one-end' && !data;
-  const backward = asked || (free && saves() > savedMm);
-  return { pieces: backward ? [...chain].reverse() : chain, backward };
+const fedFrom = (chain: readonly number[], facts: PlanFacts): Fed => {
+  const { sign, power } = facts;
+  const [first, last] = [chain[0]!, chain[chain.length - 1]!];
+  const name = sign.segments[Math.min(...chain)]!.ref;
+  const names = (list: readonly SegmentRef[] | undefined): boolean =>
+    list?.some((each) => sameSegment(each, name)) === true;
+  const wayTo = (end: WireEnd): number => routeLengthMm(routeBetween(facts, 'lead', end));
+  const saves = (): number => wayTo({ segment: first, end: 'start' }) - wayTo({ segment: last, end: 'end' });
+  const free = !names(power.fedForward) && power.feed === 'one-end' && !isData(sign.segments[first]!);
+  const backward = names(power.fedBackward) || (free && saves() > savedMm);
+  return { segments: backward ? [...chain].reverse() : chain, backward };
 };
 
-/** Wires of one chain: from the lead from piece to piece, back to the lead when both ends are fed, and what is injected. */
+/** Wires of one chain: from the lead from segment to segment, back to the lead when both ends are fed, and what is injected. */
 const wiresOf = (
-  { pieces: chain, backward }: Fed,
+  { segments: chain, backward }: Fed,
   index: number,
-  { runs, power }: PlanFacts,
+  { sign, power }: PlanFacts,
   wire: Wirer,
 ): readonly PlannedWire[] => {
-  const segments = chain.map((piece) => runs.segments[piece]!);
   const [first, last]: readonly [SegmentEnd, SegmentEnd] = backward ? ['end', 'start'] : ['start', 'end'];
-  const hops = chain.map((piece, place) =>
-    wire(place === 0 ? 'lead' : { piece: chain[place - 1]!, end: last }, { piece, end: first }, index, 'power'),
+  const hops = chain.map((segment, place) =>
+    wire(place === 0 ? 'lead' : { segment: chain[place - 1]!, end: last }, { segment, end: first }, index, 'power'),
   );
   const fed = new Set([`${chain[0]} ${first}`]);
-  const extra: { piece: number; end: SegmentEnd }[] = [];
-  const inject = (piece: number, end: SegmentEnd): void => {
-    if (fed.has(`${piece} ${end}`)) return;
-    fed.add(`${piece} ${end}`);
-    extra.push({ piece, end });
+  const extra: { segment: number; end: SegmentEnd }[] = [];
+  const inject = (segment: number, end: SegmentEnd): void => {
+    if (fed.has(`${segment} ${end}`)) return;
+    fed.add(`${segment} ${end}`);
+    extra.push({ segment, end });
   };
   if (power.feed === 'both-ends') inject(chain[chain.length - 1]!, last);
-  for (const { piece: number, end } of power.injections ?? []) {
-    const place = segments.findIndex((segment) => segment.number === number);
-    if (place >= 0) inject(chain[place]!, end);
+  for (const { end, ...ref } of power.injections ?? []) {
+    const segment = segmentIndexOf(sign.segments, ref);
+    if (chain.includes(segment)) inject(segment, end);
   }
   return [...hops, ...extra.map((to) => wire('lead', to, index, 'power', true))];
 };
 
-/** The wires of two pieces in series: plus to the first, its minus on to the plus of the second, and that one’s minus back. */
+/** The wires of two segments in series: plus to the first, its minus on to the plus of the second, and that one’s minus back. */
 const pairWires = ([first, second]: SeriesPair, index: number, wire: Wirer): readonly PlannedWire[] => {
-  const start = (piece: number): WireEnd => ({ piece, end: 'start' });
+  const start = (segment: number): WireEnd => ({ segment, end: 'start' });
   return [
     wire('lead', start(first), index, 'plus'),
     wire(start(first), start(second), index, 'link'),
@@ -128,36 +134,70 @@ const pairWires = ([first, second]: SeriesPair, index: number, wire: Wirer): rea
 };
 
 const sameEnd = (one: WireEnd, other: WireEnd): boolean =>
-  one === 'lead' || other === 'lead' ? one === other : one.piece === other.piece && one.end === other.end;
+  one === 'lead' || other === 'lead' ? one === other : one.segment === other.segment && one.end === other.end;
 
-/** Data goes from the end of each piece to the start of the next, in a core of the wire that is there or a wire of its own. */
+/**
+ * Data goes from the end of each segment of pixels to the start of the next, from one assembly to the next as well, in a core
+ * of the wire that is there or a wire of its own.
+ */
 const withData = (
   wires: readonly PlannedWire[],
-  { runs }: PlanFacts,
-  chainOf: (piece: number) => number,
+  { sign }: PlanFacts,
+  chainOf: (segment: number) => number,
   wire: Wirer,
 ): readonly PlannedWire[] => {
   const found = [...wires];
-  runs.segments.forEach((_, piece) => {
-    const from: WireEnd = piece === 0 ? 'lead' : { piece: piece - 1, end: 'end' };
-    const to: WireEnd = { piece, end: 'start' };
-    const there = found.findIndex((each) => sameEnd(each.from, from) && sameEnd(each.to, to));
+  let from: WireEnd = 'lead';
+  sign.segments.forEach((each, segment) => {
+    if (!isData(each)) return;
+    const to: WireEnd = { segment, end: 'start' };
+    const there = found.findIndex((known) => sameEnd(known.from, from) && sameEnd(known.to, to));
     if (there >= 0) found[there] = { ...found[there]!, carries: 'power-and-data' };
-    else found.push(wire(from, to, chainOf(piece), 'data'));
+    else found.push(wire(from, to, chainOf(segment), 'data'));
+    from = { segment, end: 'end' };
   });
   return found;
 };
 
-/** Pieces two and two in series, each pair a chain of its own; one without a mate stands alone. */
+/** Segments two and two in series, each pair a chain of its own; one without a mate stands alone. */
 const seriesPlan = (facts: PlanFacts, zones: Zones): WiringPlan => {
-  const { pairs, alone, contradictions } = pairUp(facts.runs.segments, facts.power.seriesPairs ?? []);
+  const { pairs, alone, contradictions } = pairUp(facts.sign.segments, facts.power.seriesPairs ?? []);
   const wire = wirer(facts);
   const wires = [
     ...pairs.flatMap((pair, index) => pairWires(pair, index, wire)),
-    ...alone.map((piece, index) => wire('lead', { piece, end: 'start' }, pairs.length + index, 'power')),
+    ...alone.map((segment, index) => wire('lead', { segment, end: 'start' }, pairs.length + index, 'power')),
   ];
-  const chains = [...pairs, ...alone.map((piece) => [piece])];
+  const chains = [...pairs, ...alone.map((segment) => [segment])];
   return { chains, backward: chains.map(() => false), wires, zones, pairs, alone, contradictions };
+};
+
+/** Chains of all assemblies: of each by itself, as many as its share of the supplies asks for; joined where told. */
+const chainsOfSign = ({ sign, power, longestMm }: PlanFacts, zones: Zones): readonly (readonly number[])[] => {
+  const { segments, assemblies, firstSegment } = sign;
+  const indices = (list: readonly SegmentRef[] | undefined): readonly number[] =>
+    (list ?? []).map((ref) => segmentIndexOf(segments, ref));
+  const isBorder = (index: number): boolean => index > 0 && zones.ofSegment[index] !== zones.ofSegment[index - 1];
+  const borders = segments.flatMap((_, index) => (isBorder(index) ? [index] : []));
+  const begin = new Set([...indices(power.chainsBegin), ...borders]);
+  // From one strip to another no chain carries on.
+  const carryOn = new Set(
+    indices(power.chainsCarryOn).filter(
+      (index) => !isBorder(index) && segments[index]?.strip.id === segments[index - 1]?.strip.id,
+    ),
+  );
+  const wattsOf = (at: number): number => assemblies[at]!.runs.stripMm * assemblies[at]!.strip.wattsPerM;
+  const watts = assemblies.reduce((sum, _, at) => sum + wattsOf(at), 0);
+  const chains = assemblies.flatMap(({ strip, runs }, at) => {
+    const share = watts > 0 ? wattsOf(at) / watts : 1;
+    return groupChains(
+      runs.segments.map(({ lengthMm }) => lengthMm),
+      longestMm(strip),
+      { begin },
+      Math.max(1, Math.round(share * power.supplyCount)),
+      firstSegment[at]!,
+    );
+  });
+  return joinChains(chains, carryOn);
 };
 
 /**
@@ -165,25 +205,18 @@ const seriesPlan = (facts: PlanFacts, zones: Zones): WiringPlan => {
  * round, fed besides, zoned or put in series is done as told. A chain never leaves its zone.
  */
 export const planWiring = (facts: PlanFacts): WiringPlan => {
-  const { runs, power, longestMm } = facts;
-  const zones = zonesOf(runs.segments, power);
+  const { sign, power } = facts;
+  const zones = zonesOf(sign.segments, power, sign.assemblies[0]!.strip);
   if (power.arrangement === 'series-pairs') return seriesPlan(facts, zones);
-  const borders = runs.segments.flatMap(({ number }, index) =>
-    index > 0 && zones.ofSegment[index] !== zones.ofSegment[index - 1] ? [number] : [],
-  );
-  const begin = new Set([...(power.chainsBegin ?? []), ...borders]);
-  const carryOn = new Set((power.chainsCarryOn ?? []).filter((number) => !borders.includes(number)));
-  const fed = groupChains(runs.segments, longestMm, { begin, carryOn }, power.supplyCount).map((chain) =>
-    fedFrom(chain, facts),
-  );
-  const chains = fed.map(({ pieces }) => pieces);
+  const fed = chainsOfSign(facts, zones).map((chain) => fedFrom(chain, facts));
+  const chains = fed.map(({ segments }) => segments);
   const wire = wirer(facts);
   const wires = fed.flatMap((chain, index) => wiresOf(chain, index, facts, wire));
-  const chainOf = (piece: number): number => chains.findIndex((chain) => chain.includes(piece));
+  const chainOf = (segment: number): number => chains.findIndex((chain) => chain.includes(segment));
   return {
     chains,
     backward: fed.map(({ backward }) => backward),
-    wires: facts.data ? withData(wires, facts, chainOf, wire) : wires,
+    wires: sign.segments.some(isData) ? withData(wires, facts, chainOf, wire) : wires,
     zones,
     pairs: [],
     alone: [],

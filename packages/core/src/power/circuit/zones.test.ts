@@ -1,32 +1,37 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Segment } from '../../light/runs/index.js';
+import { shippedCatalogue, type Strip } from '../../document/catalogue/index.js';
+import { inRows } from '../../testing/rows-of-strip.js';
 import { zonesOf } from './zones.js';
 
-const pieces = (count: number): readonly Segment[] =>
-  Array.from({ length: count }, (_, index) => ({ number: index + 1 }) as Segment);
+const stripOf = (id: string): Strip => shippedCatalogue.strips.find((strip) => strip.id === id)!;
+const [white, mixed] = [stripOf('white-12v-60'), stripOf('rgb-12v-60')];
+const segments = (...strips: readonly Strip[]) => strips.map((strip, index) => ({ ref: inRows(index + 1), strip }));
+const of = (count: number) => segments(...Array.from({ length: count }, () => white));
+const zone = (numbers: readonly number[], level: number) => ({ segments: numbers.map(inRows), level });
 
 describe('zones', () => {
   it('without any are one, fully up', () => {
-    expect(zonesOf(pieces(3), {})).toEqual({ ofSegment: [0, 0, 0], levels: [1] });
-    expect(zonesOf(pieces(0), { zones: [] })).toEqual({ ofSegment: [], levels: [1] });
+    expect(zonesOf(of(3), {}, white)).toEqual({ ofSegment: [0, 0, 0], levels: [1], strips: [white] });
+    expect(zonesOf(of(0), { zones: [] }, white)).toEqual({ ofSegment: [], levels: [1], strips: [white] });
   });
 
-  it('are numbered as pieces first name them, what is left over being one more', () => {
-    const zones = [
-      { pieces: [3], level: 0.2 },
-      { pieces: [1, 4], level: 0.7 },
-    ];
-    expect(zonesOf(pieces(4), { zones })).toEqual({ ofSegment: [0, 1, 2, 0], levels: [0.7, 1, 0.2] });
+  it('are numbered as segments first name them, what is left over being one more', () => {
+    const zones = [zone([3], 0.2), zone([1, 4], 0.7)];
+    expect(zonesOf(of(4), { zones }, white)).toMatchObject({ ofSegment: [0, 1, 2, 0], levels: [0.7, 1, 0.2] });
   });
 
-  it('that name no piece there is are none', () =>
-    expect(zonesOf(pieces(2), { zones: [{ pieces: [9], level: 0 }] })).toEqual({ ofSegment: [0, 0], levels: [1] }));
+  it('that name no segment there is are none', () =>
+    expect(zonesOf(of(2), { zones: [zone([9], 0)] }, white)).toMatchObject({ ofSegment: [0, 0], levels: [1] }));
 
-  it('that name a piece twice leave it in the first', () => {
-    const zones = [
-      { pieces: [1], level: 0.1 },
-      { pieces: [1, 2], level: 0.9 },
-    ];
-    expect(zonesOf(pieces(2), { zones })).toEqual({ ofSegment: [0, 1], levels: [0.1, 0.9] });
+  it('that name a segment twice leave it in the first', () => {
+    const zones = [zone([1], 0.1), zone([1, 2], 0.9)];
+    expect(zonesOf(of(2), { zones }, white)).toMatchObject({ ofSegment: [0, 1], levels: [0.1, 0.9] });
   });
+
+  it('never hold strips of unlike conductors', () =>
+    expect(zonesOf(segments(white, mixed, white), {}, white)).toEqual({
+      ofSegment: [0, 1, 0],
+      levels: [1, 1],
+      strips: [white, mixed],
+    }));
 });

@@ -1,23 +1,43 @@
+import type { Strip } from '../../document/catalogue/index.js';
 import type { PowerDesign } from '../../document/design/index.js';
-import type { Segment } from '../../light/runs/index.js';
+import { conductorsOf } from './cores.js';
+import { sameSegment, type WiredSegment } from './sign-runs.js';
 
-/** Which pieces are switched together. */
+/** Which segments are switched together. */
 export interface Zones {
-  /** Of each segment, counted from 0; numbered in the order in which pieces first name them. */
+  /** Of each segment, counted from 0; numbered in the order in which segments first name them. */
   readonly ofSegment: readonly number[];
   /** How far each zone is turned up, besides the level of the whole. */
   readonly levels: readonly number[];
+  /** What kind of strip each zone has: outputs and returns go by it. */
+  readonly strips: readonly Strip[];
 }
 
-/** Zones of the pieces: the first that names a piece has it; all that none names are one zone more, fully up. */
-export const zonesOf = (segments: readonly Segment[], { zones }: Pick<PowerDesign, 'zones'>): Zones => {
-  const known = new Map<number, number>();
+/** Strips with the same conductors can be switched by the same outputs. */
+const conductorNames = (strip: Strip): string =>
+  conductorsOf(strip)
+    .map(({ name }) => name)
+    .join();
+
+/**
+ * Zones of the segments: the first that names a segment has it; all that none names are one zone more, fully up. Strips of
+ * unlike conductors are never in one zone.
+ */
+export const zonesOf = (
+  segments: readonly Pick<WiredSegment, 'ref' | 'strip'>[],
+  { zones }: Pick<PowerDesign, 'zones'>,
+  usual: Strip,
+): Zones => {
+  const known = new Map<string, number>();
   const levels: number[] = [];
-  const ofSegment = segments.map(({ number }) => {
-    const named = (zones ?? []).findIndex(({ pieces }) => pieces.includes(number));
-    const zone = known.get(named) ?? levels.push(named < 0 ? 1 : zones![named]!.level) - 1;
-    known.set(named, zone);
+  const strips: Strip[] = [];
+  const ofSegment = segments.map(({ ref, strip }) => {
+    const named = (zones ?? []).findIndex((zone) => zone.segments.some((each) => sameSegment(each, ref)));
+    const key = `${named} ${conductorNames(strip)}`;
+    const zone = known.get(key) ?? levels.push(named < 0 ? 1 : zones![named]!.level) - 1;
+    known.set(key, zone);
+    strips[zone] = strips[zone] ?? strip;
     return zone;
   });
-  return { ofSegment, levels: levels.length > 0 ? levels : [1] };
+  return levels.length > 0 ? { ofSegment, levels, strips } : { ofSegment, levels: [1], strips: [usual] };
 };

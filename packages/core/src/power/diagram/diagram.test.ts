@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { demoDesigns } from '../../sign/demo/index.js';
-import type { Design } from '../../document/design/index.js';
+import type { Design } from '../../sign/design/index.js';
 import { changed, dispensary, evaluatedCoarsely, inAssembly, testFonts } from '../../testing/harness.js';
 import { wiringDiagram, type Diagram } from './index.js';
 
@@ -56,7 +56,7 @@ describe('a wiring diagram', () => {
     evaluation.circuit.wires.forEach(({ ends, chain }, index) => {
       const { path } = links.find(({ id }) => id === `wire-${index}`)!;
       const idOf = (end: (typeof ends)[number]): string =>
-        end === 'lead' ? `lead-${evaluation.circuit.chains[chain - 1]!.supply}` : `piece-${end.piece}`;
+        end === 'lead' ? `lead-${evaluation.circuit.chains[chain - 1]!.supply}` : `piece-${end.segment}`;
       expect(touches(idOf(ends[0]), path[0]!)).toBe(true);
       expect(touches(idOf(ends[1]), path[path.length - 1]!)).toBe(true);
     });

@@ -1,6 +1,5 @@
 import { wireKind, type Chain, type Circuit, type WireEnd, type WireRun } from '../circuit/index.js';
-import type { Design } from '../../document/design/index.js';
-import type { LightRuns } from '../../light/runs/index.js';
+import type { AnyDesign } from '../../document/design/index.js';
 import type { Point } from '../../base/outlines/index.js';
 import type { Diagram, DiagramBox, DiagramLink } from './types.js';
 
@@ -18,8 +17,7 @@ const trunk = 66;
 
 interface Facts {
   readonly circuit: Circuit;
-  readonly runs: Pick<LightRuns, 'segments'>;
-  readonly design: Design;
+  readonly design: Pick<AnyDesign, 'brief'>;
 }
 
 const rowsOf = ({ segments }: Chain): number => Math.max(1, Math.ceil(segments.length / piecesInRow));
@@ -159,14 +157,14 @@ const feedBoxes = ({ circuit, design }: Facts, supply: number, y: number): reado
   });
 };
 
-const pieceBoxes = ({ circuit, runs }: Facts): readonly DiagramBox[] =>
+const pieceBoxes = ({ circuit }: Facts): readonly DiagramBox[] =>
   placedChains(circuit).placed.flatMap(({ chain, row }) =>
     chain.segments.map((segment, place): DiagramBox => {
-      const { number, lengthMm } = runs.segments[segment]!;
+      const { label, lengthMm } = circuit.segments[segment]!;
       return {
         id: `piece-${segment}`,
         kind: 'piece',
-        title: `${number}`,
+        title: label,
         lines: [`${Math.round(lengthMm)} mm`],
         x: margin + trunk + (place % piecesInRow) * (pieceWidth + gap),
         y: yOf(row + Math.floor(place / piecesInRow)),
@@ -205,7 +203,7 @@ export const wiringDiagram = (facts: Facts): Diagram => {
   const boxes = [...feeds.flat(), ...pieceBoxes(facts)];
   const boxOf = (end: WireEnd, chain: number): DiagramBox => {
     const row = feeds[circuit.chains[chain - 1]!.supply - 1]!;
-    return end === 'lead' ? row[row.length - 1]! : boxes.find(({ id }) => id === `piece-${end.piece}`)!;
+    return end === 'lead' ? row[row.length - 1]! : boxes.find(({ id }) => id === `piece-${end.segment}`)!;
   };
   const before = feeds.flatMap((row, supply): readonly DiagramLink[] =>
     row.slice(1).map((box, index) => {

@@ -1,13 +1,12 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { demoDesigns } from '../../sign/demo/index.js';
-import type { Design } from '../../document/design/index.js';
-import type { Evaluation } from '../../sign/evaluate/index.js';
+import type { Design } from '../../sign/design/index.js';
+import { createFaultSession } from '../../session/index.js';
 import { changed, dispensary, evaluatedCoarsely, inAssembly, testFonts } from '../../testing/harness.js';
 import {
   benchOf,
   testBoardOf,
-  createFaultSession,
   diagnosisOf,
   faultsOf,
   faultWords,
@@ -35,8 +34,7 @@ beforeAll(async () => {
 });
 
 const boardFor = (design: Design): TestBoard => {
-  const { runs, circuit, materials }: Evaluation = evaluatedCoarsely(design, fonts);
-  return testBoardOf(runs, circuit, materials.strip);
+  return testBoardOf(evaluatedCoarsely(design, fonts).circuit);
 };
 
 /** Two rows in one chain. */

@@ -24,9 +24,13 @@ const faultsOfWire = (board: TestBoard, wire: number): readonly Fault[] => {
 const faultsOfPiece = (board: TestBoard, piece: number): readonly Fault[] => [
   ...(board.placed.groups[piece]! < 2
     ? []
-    : conductorsOf(board.strip).map(({ name }): Fault => ({ kind: 'broken-strip', piece, conductor: name }))),
+    : conductorsOf(board.circuit.segments[piece]!.strip).map(({ name }): Fault => ({
+        kind: 'broken-strip',
+        piece,
+        conductor: name,
+      }))),
   { kind: 'dead-group', piece },
-  ...(board.strip.addressable === true ? [{ kind: 'wrong-direction', piece } as const] : []),
+  ...(board.circuit.segments[piece]!.strip.addressable === true ? [{ kind: 'wrong-direction', piece } as const] : []),
 ];
 
 /** Every single fault that a circuit can have, in a fixed order. */

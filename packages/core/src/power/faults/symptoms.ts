@@ -1,4 +1,4 @@
-import { nominalAmps, withChannelsOff } from '../circuit/index.js';
+import { nominalAmps, withOutputsOff } from '../circuit/index.js';
 import { solveNetwork, type Network, type Solution } from '../network/index.js';
 import { resistorsOf, wireWords, wiresOf, type TestBoard, type TestPoint } from './test-board.js';
 import type { Fault, ReadingGrade, Appearance, Probe } from './types.js';
@@ -33,8 +33,8 @@ export const benchOf = (board: TestBoard, network: Network, fault?: Fault): Benc
     solution: solveNetwork(network),
     unsteady: fault?.kind === 'loose',
     inColour: (channel) => {
-      const off = board.colours.map((_, other) => other !== channel);
-      const known = alone.get(channel) ?? solveNetwork(withChannelsOff({ ...board.placed, network }, off));
+      const isOff = (_: number, other: number): boolean => board.colours.length > 1 && other !== channel;
+      const known = alone.get(channel) ?? solveNetwork(withOutputsOff({ ...board.placed, network }, isOff));
       alone.set(channel, known);
       return known;
     },
@@ -51,7 +51,7 @@ const channelLight = (
 ): Float64Array => {
   const { firstLoad, groups, channels } = placed;
   return Float64Array.from({ length: groups[piece]! }, (_, group) => {
-    const load = firstLoad[piece]! + group * channels + channel;
+    const load = firstLoad[piece]! + group * channels[piece]! + channel;
     const whole = should(load);
     return whole > 0 ? amps[load]! / whole : 0;
   });
@@ -59,7 +59,7 @@ const channelLight = (
 
 /** Light of every group of a piece, each channel against what the sound circuit gives it, channel by channel. */
 export const lightsOf = (bench: Bench, sound: Bench, piece: number): readonly Float64Array[] =>
-  Array.from({ length: bench.board.placed.channels }, (_, channel) =>
+  Array.from({ length: bench.board.placed.channels[piece]! }, (_, channel) =>
     channelLight(bench, piece, channel, bench.solution.loadAmps, (load) => sound.solution.loadAmps[load]!),
   );
 
@@ -90,7 +90,7 @@ const pointOf = (board: TestBoard, id: string): TestPoint => board.points.find((
 /** The channel that shines most on a piece while one alone is switched on; −1 when none does. */
 const colourOf = (bench: Bench, piece: number, channel: number): number => {
   const { loadAmps } = bench.inColour(channel);
-  const nominal = nominalAmps(bench.board.strip);
+  const nominal = nominalAmps(bench.board.circuit.segments[piece]!.strip);
   const light = nominal.map((amps, each) => Math.max(...channelLight(bench, piece, each, loadAmps, () => amps)));
   const most = Math.max(...light);
   return most < darkShare ? -1 : light.indexOf(most);

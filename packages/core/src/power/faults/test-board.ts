@@ -1,13 +1,14 @@
-import { channelsOf, type ChannelName, type Strip } from '../../document/catalogue/index.js';
+import { channelsOf, type ChannelName } from '../../document/catalogue/index.js';
 import {
-  conductorsOf,
+  backsOf,
+  drivingStrip,
   networkOf,
   type Circuit,
   type Conductors,
   type Core,
   type PlacedNetwork,
 } from '../circuit/index.js';
-import type { LightRuns, Point3 } from '../../light/runs/index.js';
+import type { Point3 } from '../../light/runs/index.js';
 
 /** A place where a meter’s tips can be held: a plus and the returns beside it. */
 export interface TestPoint {
@@ -22,12 +23,11 @@ export interface TestPoint {
 
 /** A circuit on the bench: its network, and where it can be measured. */
 export interface TestBoard {
-  readonly strip: Strip;
   readonly circuit: Circuit;
   readonly placed: PlacedNetwork;
   readonly points: readonly TestPoint[];
-  /** Numbers of the pieces, by segment. */
-  readonly pieces: readonly number[];
+  /** What the segments are called, in their order. */
+  readonly pieces: readonly string[];
   /** Colours that can be switched one by one; none when there is but one, or when pixels are told. */
   readonly colours: readonly ChannelName[];
 }
@@ -60,20 +60,20 @@ export const wireWords = ({ circuit }: TestBoard, wire: number): string => {
 };
 
 /** The circuit of a design laid on the bench. */
-export const testBoardOf = (runs: Pick<LightRuns, 'segments'>, circuit: Circuit, strip: Strip): TestBoard => {
-  const { wires, chains, supplyCount, wiring } = circuit;
-  const placed = networkOf(runs, strip, wiring);
+export const testBoardOf = (circuit: Circuit): TestBoard => {
+  const { segments: laid, wires, chains, supplyCount, wiring } = circuit;
+  const placed = networkOf(laid, wiring);
   const supplyOfPiece = new Map(chains.flatMap(({ segments, supply }) => segments.map((piece) => [piece, supply - 1])));
   const several = (name: string, index: number): string => (supplyCount > 1 ? `${name} ${index + 1}` : name);
-  const pieces = runs.segments.map(({ number }) => number);
+  const pieces = laid.map(({ label }) => label);
+  const driving = drivingStrip(laid.map(({ strip }) => strip));
   const entryAt = (supply: number): Point3 | null =>
     wires.find(({ ends, chain }) => ends[0] === 'lead' && chains[chain - 1]!.supply === supply + 1)?.at[0] ?? null;
   return {
-    strip,
     circuit,
     placed,
     pieces,
-    colours: conductorsOf(strip).length > 2 ? channelsOf(strip).map(({ name }) => name) : [],
+    colours: backsOf(driving) > 1 ? channelsOf(driving).map(({ name }) => name) : [],
     points: [
       ...placed.supplies.map((conductors, index): TestPoint => ({
         id: `supply-${index + 1}`,
@@ -91,17 +91,17 @@ export const testBoardOf = (runs: Pick<LightRuns, 'segments'>, circuit: Circuit,
           supply,
         })),
       ),
-      ...runs.segments.flatMap(({ number, from, to }, piece): readonly TestPoint[] => {
+      ...laid.flatMap(({ label, from, to }, piece): readonly TestPoint[] => {
         const supply = supplyOfPiece.get(piece) ?? 0;
         return [
           {
-            id: `start-${number}`,
-            name: `start of piece ${number}`,
+            id: `start-${label}`,
+            name: `start of piece ${label}`,
             conductors: placed.starts[piece]!,
             at: from,
             supply,
           },
-          { id: `end-${number}`, name: `end of piece ${number}`, conductors: placed.ends[piece]!, at: to, supply },
+          { id: `end-${label}`, name: `end of piece ${label}`, conductors: placed.ends[piece]!, at: to, supply },
         ];
       }),
     ],

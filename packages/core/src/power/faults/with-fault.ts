@@ -67,9 +67,15 @@ export const withFault = (board: TestBoard, fault: Fault): Network => {
   const { placed } = board;
   const network = soundNetwork(board);
   const middle = (piece: number): number => placed.groups[piece]! >> 1;
-  /** Pixels from a piece on have no data: pieces get it in the order of their numbers. */
+  /** Pixels from a segment on have no data: they get it in the order of the segments. */
   const untold = (piece: number): Network =>
-    withDeadLoads(network, placed.firstLoad[piece] ?? network.loads.law.length, network.loads.law.length);
+    board.circuit.segments.reduce(
+      (left, { strip }, segment) =>
+        segment < piece || strip.addressable !== true
+          ? left
+          : withDeadLoads(left, placed.firstLoad[segment]!, placed.firstLoad[segment + 1] ?? network.loads.law.length),
+      network,
+    );
   switch (fault.kind) {
     case 'open': {
       const core = powerCoresOf(board, fault.wire).findIndex(({ name }) => name === fault.conductor);
@@ -95,17 +101,24 @@ export const withFault = (board: TestBoard, fault: Fault): Network => {
     }
     case 'data-open': {
       const end = fault.wire < 0 ? null : board.circuit.wires[fault.wire]!.ends[1];
-      return untold(end === null || end === 'lead' ? 0 : end.piece);
+      return untold(end === null || end === 'lead' ? 0 : end.segment);
     }
     case 'wrong-direction':
       return untold(fault.piece);
     case 'broken-strip': {
-      const core = conductorsOf(board.strip).findIndex(({ name }) => name === fault.conductor);
-      return withOhm(network, placed.firstRail[fault.piece]! + placed.rails * middle(fault.piece) + core, openOhm);
+      const core = conductorsOf(board.circuit.segments[fault.piece]!.strip).findIndex(
+        ({ name }) => name === fault.conductor,
+      );
+      return withOhm(
+        network,
+        placed.firstRail[fault.piece]! + placed.rails[fault.piece]! * middle(fault.piece) + core,
+        openOhm,
+      );
     }
     case 'dead-group': {
-      const first = placed.firstLoad[fault.piece]! + placed.channels * middle(fault.piece);
-      return withDeadLoads(network, first, first + placed.channels);
+      const channels = placed.channels[fault.piece]!;
+      const first = placed.firstLoad[fault.piece]! + channels * middle(fault.piece);
+      return withDeadLoads(network, first, first + channels);
     }
     case 'dead-output':
       return withOhm(network, placed.switches[fault.supply]![fault.output]!, openOhm);

@@ -59,9 +59,17 @@ export interface Shedding {
   readonly vents: Vents | null;
 }
 
+/** What of the sign’s power one assembly takes. */
+export interface OwnPower {
+  /** Its share of all that the strip of the sign draws; 1 where it is the only one. */
+  readonly share: number;
+  /** A supply or a controller that stands inside the sign stands in this assembly. */
+  readonly holdsSupply: boolean;
+}
+
 /** What a supply inside the piece loses there (W); nothing when it stands outside, or is a battery. */
-const lostInSupply = ({ watts, supply }: Circuit, { supplyPlace }: PowerDesign): number =>
-  supplyPlace === 'inside' && supply?.source !== 'battery' ? watts * (1 / supplyEfficiency - 1) : 0;
+const lostInSupply = ({ watts, supply }: Circuit, { supplyPlace }: PowerDesign, { holdsSupply }: OwnPower): number =>
+  holdsSupply && supplyPlace === 'inside' && supply?.source !== 'battery' ? watts * (1 / supplyEfficiency - 1) : 0;
 
 /**
  * The heat stage: steady temperatures of a piece lit for good, at full light. What strip, copper inside and a supply inside
@@ -73,10 +81,12 @@ export const heatOf = (
   power: PowerDesign,
   strip: Strip,
   circuit: Circuit,
+  own: OwnPower,
   { areaM2, closed, outLm, vents }: Shedding,
 ): Heat => {
-  const supplyWatts = lostInSupply(circuit, power);
-  const watts = Math.max(0, circuit.watts - circuit.leadWatts + supplyWatts - outLm / lumensPerRadiantWatt);
+  const supplyWatts = lostInSupply(circuit, power, own);
+  const drawn = own.share * circuit.watts;
+  const watts = Math.max(0, drawn - own.share * circuit.leadWatts + supplyWatts - outLm / lumensPerRadiantWatt);
   const surroundingC = surroundings[brief.exposure];
   const films = closed ? 2 : 1;
   const area = Math.max(areaM2, leastAreaM2);
@@ -84,7 +94,7 @@ export const heatOf = (
     airRise(watts, (film * area) / films, vents, discharge, surroundingC);
   const [least, most] = [rise(filmKind, dischargeKind), rise(filmHarsh, dischargeHarsh)];
   const bandM = (strip.widthMm + 2 * spreadMm) / 1000;
-  const heatShare = circuit.watts > 0 ? Math.min(1, (watts - supplyWatts) / circuit.watts) : 1;
+  const heatShare = drawn > 0 ? Math.min(1, (watts - supplyWatts) / drawn) : 1;
   const stripRise = (film: number): number => (strip.wattsPerM * heatShare) / (film * bandM);
   const airInsideC = { low: surroundingC + least, high: surroundingC + most };
   const roomLeft = Math.max(0, strip.maxBoardC - surroundingC - stripRise(bandKind));

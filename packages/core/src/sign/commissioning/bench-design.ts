@@ -1,4 +1,6 @@
-import type { Design } from '../../document/design/index.js';
+import { sameSegment } from '../../power/circuit/index.js';
+import type { SegmentRef } from '../../document/design/index.js';
+import type { Design } from '../design/index.js';
 import type { ChannelName } from '../../document/catalogue/index.js';
 import type { BenchSetting } from './types.js';
 
@@ -14,10 +16,13 @@ const alone: Readonly<Record<ChannelName, Design['brief']['light']>> = {
 export const benchDesign = (
   design: Design,
   channels: readonly { readonly name: ChannelName }[],
-  pieces: readonly number[],
-  { pieces: connected, channel, level, pixels }: BenchSetting,
+  segments: readonly { readonly ref: SegmentRef }[],
+  { segments: connected, channel, level, pixels }: BenchSetting,
 ): Design => {
-  const dark = connected === null ? [] : pieces.filter((piece) => !connected.includes(piece));
+  const dark =
+    connected === null
+      ? []
+      : segments.flatMap(({ ref }) => (connected.some((each) => sameSegment(each, ref)) ? [] : [ref]));
   const mixed = channels.length > 1;
   const own = typeof channel === 'number' ? channels[channel] : undefined;
   const light =
@@ -33,7 +38,7 @@ export const benchDesign = (
       ...design.power,
       level,
       ...(pixels === null ? {} : { pixelCount: pixels }),
-      ...(dark.length === 0 ? {} : { zones: [{ pieces: dark, level: 0 }] }),
+      ...(dark.length === 0 ? {} : { zones: [{ segments: dark, level: 0 }] }),
     },
   };
 };

@@ -1,9 +1,9 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { demoDesigns } from '../demo/index.js';
-import { readDesign } from '../../document/design/index.js';
+import { readDesign } from '../design/index.js';
 import { testBoardOf, ohmsBetween, soundNetwork, withFault } from '../../power/faults/index.js';
-import { changed, evaluatedCoarsely, testFonts } from '../../testing/harness.js';
+import { changed, evaluatedCoarsely, segmentOf, testFonts } from '../../testing/harness.js';
 import { benchDesign, commissionSteps, judgeReading, readingWords, temperatureAt } from './index.js';
 
 let fonts: FontBook;
@@ -11,7 +11,7 @@ beforeAll(async () => {
   fonts = await testFonts();
 });
 
-const asDesigned = { pieces: null, channel: null, level: 1, pixels: null } as const;
+const asDesigned = { segments: null, channel: null, level: 1, pixels: null } as const;
 
 describe('putting a piece to work', () => {
   it.each(Object.entries(demoDesigns))(
@@ -63,7 +63,7 @@ describe('putting a piece to work', () => {
 
   it('judges readings, and says what one that is off points to', () => {
     const steps = commissionSteps(evaluatedCoarsely(demoDesigns.slipway, fonts));
-    const step = (id: string) => steps.find((each) => each.id === id)!;
+    const step = (key: string) => steps.find((each) => each.key === key)!;
     const words = (id: string, value: number): string => readingWords(step(id), value, judgeReading(step(id), value));
     expect(words('supply-volts', 12.1)).toBe('as computed');
     expect(words('supply-volts', -12)).toContain('swapped');
@@ -91,18 +91,27 @@ describe('putting a piece to work', () => {
 describe('the bench’s controller', () => {
   const base = () => evaluatedCoarsely(demoDesigns.slipway, fonts);
   const shown = (change: object) => {
-    const { design, circuit, runs } = base();
-    const pieces = runs.segments.map(({ number }) => number);
-    return evaluatedCoarsely(benchDesign(design, circuit.channels, pieces, { ...asDesigned, ...change }), fonts);
+    const { design, circuit } = base();
+    return evaluatedCoarsely(
+      benchDesign(design, circuit.channels, circuit.segments, { ...asDesigned, ...change }),
+      fonts,
+    );
   };
 
   it('shows one colour alone, the level it is set to, and only what is connected', () => {
-    const [whole, green, half, second] = [base(), shown({ channel: 1 }), shown({ level: 0.5 }), shown({ pieces: [2] })];
+    const [whole, green, half, second] = [
+      base(),
+      shown({ channel: 1 }),
+      shown({ level: 0.5 }),
+      shown({ segments: [segmentOf(demoDesigns.slipway, 2)] }),
+    ];
     expect(green.circuit.channels.map(({ level }) => level)).toEqual([0, 1, 0]);
     expect(green.glow.hue[0]).toBeLessThan(1e-6);
     expect(half.glow.evenness.meanCdM2 / whole.glow.evenness.meanCdM2).toBeCloseTo(0.5, 6);
     const lit = new Set(
-      [...second.circuit.fluxShare].flatMap((share, led) => (share > 0 ? [second.runs.leds.segment[led]!] : [])),
+      [...second.circuit.shares[0]!.fluxShare].flatMap((share, led) =>
+        share > 0 ? [second.runs.leds.segment[led]!] : [],
+      ),
     );
     expect([...lit]).toEqual([1]);
     // As designed is the design itself.
@@ -110,10 +119,12 @@ describe('the bench’s controller', () => {
   });
 
   it('leaves pixels dark that it is not told of, and that is found', () => {
-    const { design, circuit, runs } = evaluatedCoarsely(demoDesigns['net-loft'], fonts);
-    const pieces = runs.segments.map(({ number }) => number);
-    const told = evaluatedCoarsely(benchDesign(design, circuit.channels, pieces, { ...asDesigned, pixels: 50 }), fonts);
-    const dark = [...told.circuit.fluxShare].filter((share) => share === 0).length;
+    const { design, circuit } = evaluatedCoarsely(demoDesigns['net-loft'], fonts);
+    const told = evaluatedCoarsely(
+      benchDesign(design, circuit.channels, circuit.segments, { ...asDesigned, pixels: 50 }),
+      fonts,
+    );
+    const dark = [...told.circuit.shares[0]!.fluxShare].filter((share) => share === 0).length;
     expect(dark).toBe(circuit.pixels - 50);
     expect(told.findings.find(({ id }) => id === 'pixel-count')!.numbers[0]!.value).toBe(circuit.pixels - 50);
   });
@@ -121,8 +132,8 @@ describe('the bench’s controller', () => {
 
 describe('a meter for continuity', () => {
   it('reads the copper between two places, nothing across an open wire, and no LED', () => {
-    const { runs, circuit, materials } = evaluatedCoarsely(demoDesigns.dispensary, fonts);
-    const board = testBoardOf(runs, circuit, materials.strip);
+    const { circuit, runs, materials } = evaluatedCoarsely(demoDesigns.dispensary, fonts);
+    const board = testBoardOf(circuit);
     const sound = soundNetwork(board);
     const plus = (point: string) => ({ point, conductor: 0 });
     const along = ohmsBetween(board, sound, plus('start-1'), plus('end-1'));

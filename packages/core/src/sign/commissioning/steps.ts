@@ -1,6 +1,7 @@
-import { channelsOf } from '../../document/catalogue/index.js';
-import { networkOf, withChannelsOff, type Circuit } from '../../power/circuit/index.js';
-import type { StageResults } from '../evaluate/types.js';
+import { networkOf, withOutputsOff, type Circuit } from '../../power/circuit/index.js';
+import { buildOf } from '../../builds/index.js';
+import { sum } from '../../base/maths/index.js';
+import type { AssemblyResults, SignResults } from '../../judging/results/index.js';
 import { solveNetwork } from '../../power/network/index.js';
 import type { BenchSetting, CommissionStep, Expected, ReadingVerdict } from './types.js';
 
@@ -10,7 +11,7 @@ const ampsOff = 0.12;
 /** Below this a meter’s last digit counts (A). */
 const ampsStep = 0.02;
 
-const everything: BenchSetting = { pieces: null, channel: 'all', level: 1, pixels: null };
+const everything: BenchSetting = { segments: null, channel: 'all', level: 1, pixels: null };
 
 const around = (value: number, share: number, unit: Expected['unit'], least = 0): Expected => ({
   low: value - Math.max(least, value * share),
@@ -19,15 +20,20 @@ const around = (value: number, share: number, unit: Expected['unit'], least = 0)
 });
 
 /** Amperes from all supplies with one channel alone switched on; pixels are told to show it. */
-const ampsOfChannel = ({ circuit, runs, materials }: StageResults, channel: number): number => {
-  const { strip } = materials;
-  const placed = networkOf(runs, strip, circuit.wiring);
-  if (strip.addressable === true) {
+const ampsOfChannel = ({ circuit }: SignResults, channel: number): number => {
+  const placed = networkOf(circuit.segments, circuit.wiring);
+  if (circuit.pixels > 0) {
     const { loadAmps } = solveNetwork(placed.network);
-    return loadAmps.reduce((sum, amps, load) => (load % placed.channels === channel ? sum + amps : sum), 0);
+    let amps = 0;
+    placed.firstLoad.forEach((first, segment) => {
+      const channels = placed.channels[segment]!;
+      for (let group = 0; group < placed.groups[segment]!; group += 1)
+        amps += loadAmps[first + group * channels + channel] ?? 0;
+    });
+    return amps;
   }
-  const off = channelsOf(strip).map((_, other) => other !== channel);
-  return solveNetwork(withChannelsOff(placed, off)).sourceAmps.reduce((sum, amps) => sum + amps, 0);
+  const isOff = (_: number, other: number): boolean => other !== channel;
+  return sum([...solveNetwork(withOutputsOff(placed, isOff)).sourceAmps]);
 };
 
 /** What a supply shows with nothing joined: its voltage; a battery anything between full and its cut-off. */
@@ -36,24 +42,28 @@ const supplyVolts = ({ voltageV, supply }: Circuit): Expected =>
     ? around(voltageV, voltsOff, 'V')
     : { low: supply.battery.cutOffV, high: supply.battery.fullV, unit: 'V' };
 
-const pieceSteps = ({ runs, materials, circuit }: StageResults): readonly CommissionStep[] =>
-  runs.segments.map(({ number, lengthMm }): CommissionStep => {
-    const amps = ((lengthMm / 1000) * materials.strip.wattsPerM) / materials.strip.voltageV;
+const segmentSteps = ({ circuit }: SignResults): readonly CommissionStep[] =>
+  circuit.segments.map(({ label, ref, lengthMm, strip }): CommissionStep => {
+    const amps = ((lengthMm / 1000) * strip.wattsPerM) / strip.voltageV;
     return {
-      id: `piece-${number}`,
+      key: `segment-${label}`,
+      id: 'segment',
+      at: ref,
       stage: 'pieces',
-      title: `Piece ${number} alone`,
-      how: `Before it is joined: ${materials.strip.voltageV} V at its start, ${circuit.channels.length > 1 ? 'every colour on' : 'full light'}. Look along it for dark groups.`,
-      setting: { ...everything, pieces: [number] },
+      title: `Piece ${label} alone`,
+      how: `Before it is joined: ${strip.voltageV} V at its start, ${strip.colour === 'white' && strip.addressable !== true ? 'full light' : 'every colour on'}. Look along it for dark groups.`,
+      setting: { ...everything, segments: [ref] },
       expected: around(amps, ampsOff, 'A', ampsStep),
     };
   });
 
-const colourSteps = (results: StageResults): readonly CommissionStep[] => {
+const colourSteps = (results: SignResults): readonly CommissionStep[] => {
   const { channels } = results.circuit;
   if (channels.length < 2) return [];
   return channels.map(({ name }, channel): CommissionStep => ({
+    key: `colour-${name}`,
     id: `colour-${name}`,
+    at: null,
     stage: 'colours',
     title: `Only ${name}`,
     how: `Every piece shows ${name}; a piece of another colour has two conductors crossed.`,
@@ -62,11 +72,13 @@ const colourSteps = (results: StageResults): readonly CommissionStep[] => {
   }));
 };
 
-const fullSteps = ({ circuit }: StageResults): readonly CommissionStep[] => {
+const fullSteps = ({ circuit }: SignResults): readonly CommissionStep[] => {
   const least = circuit.groups.volts.reduce((low, volts) => Math.min(low, volts), Infinity);
   return [
     {
+      key: 'full-amps',
       id: 'full-amps',
+      at: null,
       stage: 'full',
       title: circuit.channels.length > 1 ? 'Every colour full' : 'Full light',
       how: 'By clamp round plus of the lead, after a minute; of several supplies the sum.',
@@ -76,7 +88,9 @@ const fullSteps = ({ circuit }: StageResults): readonly CommissionStep[] => {
     ...(Number.isFinite(least)
       ? [
           {
+            key: 'full-volts',
             id: 'full-volts',
+            at: null,
             stage: 'full',
             title: 'Volts at the farthest cut',
             how: `Between the pads of the dimmest group${circuit.channels.length > 1 ? ', to the return that reads least' : ''}.`,
@@ -88,52 +102,39 @@ const fullSteps = ({ circuit }: StageResults): readonly CommissionStep[] => {
   ];
 };
 
-const soakSteps = ({ heat, build }: StageResults): readonly CommissionStep[] => {
-  const step = (
-    id: string,
-    title: string,
-    how: string,
-    { low, high }: { low: number; high: number },
-  ): CommissionStep => ({
+const soakSteps = (own: AssemblyResults): readonly CommissionStep[] => {
+  const { heat, id: assembly, label } = own;
+  const ranges = { strip: heat.stripC, air: heat.airInsideC, face: heat.faceC } as const;
+  return buildOf(own).soakPoints.map(({ id, place, title, how }): CommissionStep => ({
+    key: label === '' ? id : `${id}-${assembly}`,
     id,
+    at: { assembly },
     stage: 'soak',
-    title,
+    title: label === '' ? title : `${label}: ${title}`,
     how,
     setting: everything,
-    expected: { low, high, unit: '°C' },
-  });
-  return [
-    step('soak-strip', 'Strip after an hour', 'On the board, beside an LED in the middle of the piece.', heat.stripC),
-    ...(build === 'halo'
-      ? []
-      : [
-          step(
-            'soak-air',
-            'Air inside after an hour',
-            'Through the lead’s hole, not touching the strip.',
-            heat.airInsideC,
-          ),
-          step('soak-face', 'Face after an hour', 'In its middle, from the front.', heat.faceC),
-        ]),
-  ];
+    expected: { low: ranges[place].low, high: ranges[place].high, unit: '°C' },
+  }));
 };
 
-/** What to measure while a new piece is put to work, in its order: supply, each piece, each colour, full light, soak. */
-export const commissionSteps = (results: StageResults): readonly CommissionStep[] => {
+/** What to measure while a new sign is put to work, in its order: supply, each segment, each colour, full light, soak. */
+export const commissionSteps = (results: SignResults): readonly CommissionStep[] => {
   const { circuit } = results;
   return [
     {
+      key: 'supply-volts',
       id: 'supply-volts',
+      at: null,
       stage: 'supply',
       title: 'Supply alone',
       how: 'Nothing joined yet: red tip on plus, black on minus. A minus sign means they are swapped.',
       setting: { ...everything, level: 0 },
       expected: supplyVolts(circuit),
     },
-    ...pieceSteps(results),
+    ...segmentSteps(results),
     ...colourSteps(results),
     ...fullSteps(results),
-    ...soakSteps(results),
+    ...results.assemblies.flatMap(soakSteps),
   ];
 };
 

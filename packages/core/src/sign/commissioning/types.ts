@@ -1,7 +1,9 @@
+import type { Reading, SegmentRef } from '../../document/design/index.js';
+
 /** How the bench’s controller is set. */
 export interface BenchSetting {
-  /** Numbers of the pieces that are connected; null for all. */
-  readonly pieces: readonly number[] | null;
+  /** The segments that are connected; null for all. */
+  readonly segments: readonly SegmentRef[] | null;
   /** One channel alone, by its place among the strip’s; null for the brief’s light; `all` for every channel full. */
   readonly channel: number | 'all' | null;
   /** From 0 to 1. */
@@ -19,8 +21,11 @@ export interface Expected {
 
 /** One thing to measure while a new piece is put to work. */
 export interface CommissionStep {
-  /** Stays the same while the circuit does; readings are kept under it. */
+  /** No two steps have the same. */
+  readonly key: string;
+  /** What readings are kept under: what is measured, and where; nowhere of the sign as a whole. */
   readonly id: string;
+  readonly at: Reading['at'] | null;
   readonly stage: 'supply' | 'pieces' | 'colours' | 'full' | 'soak';
   readonly title: string;
   readonly how: string;

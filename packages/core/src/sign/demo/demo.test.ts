@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from '@jest/globals';
 import { asArtwork, takeDrawing, usualIntake } from '../../artwork/lettering/index.js';
-import { readDesign } from '../../document/design/index.js';
+import { readDesign } from '../design/index.js';
 import { demoDesigns, demoJobs } from './index.js';
 
 const inDocs = (name: string): string =>

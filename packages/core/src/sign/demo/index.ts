@@ -1,4 +1,3 @@
-export { newFaceLit, type NewFaceLit } from './face-lit-designs.js';
-export { newHalo, type NewHalo } from './halo-designs.js';
-export { demoDesigns, newLightbox, type NewLightbox } from './designs.js';
+export { demoDesigns } from './designs.js';
 export { demoJobs, jobStatuses, type DemoJob, type JobStatus } from './jobs.js';
+export { newDesign } from './new-design.js';

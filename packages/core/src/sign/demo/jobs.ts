@@ -1,4 +1,4 @@
-import type { Design } from '../../document/design/index.js';
+import type { Design } from '../design/index.js';
 import { demoDesigns } from './designs.js';
 
 /** Where a job stands. */
@@ -78,5 +78,12 @@ export const demoJobs: readonly DemoJob[] = [
     status: 'designed',
     dueInDays: 20,
     design: demoDesigns.tern,
+  },
+  {
+    slug: 'lantern-rooms',
+    customer: 'Lantern Rooms, guest house',
+    status: 'designed',
+    dueInDays: 28,
+    design: demoDesigns['lantern-rooms'],
   },
 ];

@@ -3,7 +3,8 @@ import type { FontBook } from '../../artwork/lettering/index.js';
 import { fontListings } from '../../artwork/lettering/index.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { demoDesigns } from '../demo/index.js';
-import { applyChange, readDesign, type Design, type DesignChange } from '../../document/design/index.js';
+import { type DesignChange } from '../../document/design/index.js';
+import { applyChange, readDesign, type Design } from '../design/index.js';
 import { seededRandom, type Random } from '../../base/maths/index.js';
 import { testFonts } from '../../testing/harness.js';
 import { createEvaluator, type Evaluation } from './index.js';
@@ -14,6 +15,7 @@ beforeAll(async () => {
 });
 
 const at = 'assemblies.0';
+const inBox = (segment: number) => ({ assembly: 'box', segment });
 const boxes = Object.values(demoDesigns).filter(({ assemblies: [assembly] }) => assembly?.build === 'lightbox');
 
 /** A valid design by chance: any demo with a handful of its fields changed, often to something unwise. */
@@ -87,14 +89,16 @@ const anyDesign = (random: Random): Design => {
     () => [{ path: 'power.feed', value: pick(['one-end', 'both-ends']) }],
     () => [{ path: 'power.source', value: pick(['mains', 'usb', 'battery']) }],
     () => [{ path: 'power.arrangement', value: pick(['parallel', 'series-pairs']) }],
-    () => [{ path: 'power.seriesPairs', value: [{ first: 1, second: pick([1, 2, 3, 40]) }] }],
-    () => [{ path: 'power.zones', value: [{ pieces: pick([[1], [2, 9], [1, 2]]), level: between(0, 1) }] }],
+    () => [{ path: 'power.seriesPairs', value: [{ first: inBox(1), second: inBox(pick([1, 2, 3, 40])) }] }],
+    () => [
+      { path: 'power.zones', value: [{ segments: pick([[1], [2, 9], [1, 2]]).map(inBox), level: between(0, 1) }] },
+    ],
     () => [{ path: 'power.level', value: between(0, 1) }],
     () => [{ path: 'power.controllerId', value: pick(['auto', 'none', 'moon', pick(controllers).id]) }],
     () => [{ path: 'power.controllerPlace', value: pick(['supply', 'inside']) }],
     () => [{ path: 'power.supplyPlace', value: pick(['outside', 'inside']) }],
     () => [{ path: 'power.pixelCount', value: pick([0, 10, 10_000]) }],
-    () => [{ path: 'power.fedBackward', value: pick([[], [1], [7]]) }],
+    () => [{ path: 'power.fedBackward', value: pick([[], [1], [7]]).map(inBox) }],
     () => [{ path: 'brief.control', value: pick(['switch', 'knob', 'remote']) }],
     () => [{ path: `${at}.case.vents`, value: pick([null, { count: 8, diameterMm: between(2, 20) }]) }],
   ];
@@ -122,8 +126,9 @@ const numbersIn = (value: unknown, path: string, found: [string, number][] = [])
 /** Endless is a fair answer to “beyond which distance is it no longer seen”. */
 const mayBeEndless = /vanishesAtMm|dotsVanishAtMm|threshold/;
 
-const soundness = ({ figures, findings, glow, circuit, heat, cost, parts, runs }: Evaluation): readonly string[] => {
-  const all = numbersIn({ figures, findings, glow, circuit, heat, cost, parts, runs }, '');
+const soundness = ({ figures, findings, assemblies, circuit, cost, parts }: Evaluation): readonly string[] => {
+  const own = assemblies.map(({ glow, heat, runs }) => ({ glow, heat, runs }));
+  const all = numbersIn({ figures, findings, own, circuit, cost, parts }, '');
   return all
     .filter(([path, value]) => Number.isNaN(value) || (!Number.isFinite(value) && !mayBeEndless.test(path)))
     .map(([path, value]) => `${path} is ${value}`);
@@ -154,8 +159,9 @@ describe('any valid design', () => {
       if (where !== null) expect(where.rect.width).toBeGreaterThanOrEqual(0);
     }
     // Light is neither made nor lost.
-    if (evaluation.build !== 'lightbox') throw new Error('a change of fields changed the build');
-    const { emittedLm, outLm, absorbedFaceLm, absorbedCaseLm } = evaluation.glow.balance;
+    const own = evaluation.assemblies[0]!;
+    if (own.build !== 'lightbox') throw new Error('a change of fields changed the build');
+    const { emittedLm, outLm, absorbedFaceLm, absorbedCaseLm } = own.glow.balance;
     expect(Math.abs(outLm + absorbedFaceLm + absorbedCaseLm - emittedLm)).toBeLessThanOrEqual(1e-3 * emittedLm + 1e-9);
     expect(evaluation.cost.perPiece).toBeGreaterThan(0);
     expect(readDesign(JSON.parse(JSON.stringify(evaluation.design))).ok).toBe(true);

@@ -3,7 +3,7 @@ import type { FontBook } from '../../artwork/lettering/index.js';
 import { fontListings } from '../../artwork/lettering/index.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { demoDesigns } from '../demo/index.js';
-import type { Design } from '../../document/design/index.js';
+import type { Design } from '../design/index.js';
 import { seededRandom, type Random } from '../../base/maths/index.js';
 import { changed, dispensary, inAssembly, testFonts } from '../../testing/harness.js';
 import { createEvaluator, stageNames } from './index.js';
@@ -74,8 +74,10 @@ describe('200 random designs', () => {
         ).toBe(true);
         continue;
       }
-      if (result.value.build !== 'lightbox') throw new Error('a box became something else');
-      const { figures, glow, findings, heat, cost, parts } = result.value;
+      const own = result.value.assemblies[0]!;
+      if (own.build !== 'lightbox') throw new Error('a box became something else');
+      const { figures, findings, cost, parts } = result.value;
+      const { glow, heat } = own;
       lit += 1;
       for (const { id, value } of figures) expect([seed, id, Number.isFinite(value)]).toEqual([seed, id, true]);
       const { emittedLm, outLm, absorbedCaseLm, absorbedFaceLm } = glow.balance;
@@ -99,7 +101,9 @@ describe('200 random designs', () => {
     });
     const result = evaluator.evaluate(huge);
     if (!result.ok) throw new Error(result.problems[0]?.message);
-    expect(result.value.glow.grid.columns * result.value.glow.grid.rows).toBeLessThanOrEqual(60_000);
+    expect(
+      result.value.assemblies[0]!.glow.grid.columns * result.value.assemblies[0]!.glow.grid.rows,
+    ).toBeLessThanOrEqual(60_000);
     expect(result.value.findings.map(({ severity }) => severity)).toContain('stop');
   });
 

@@ -1,28 +1,34 @@
 import type { FontBook } from '../../artwork/lettering/index.js';
-import type { Catalogue } from '../../document/catalogue/index.js';
-import type { Design } from '../../document/design/index.js';
-import { figuresOf, rulesOfBuilds } from '../../builds/index.js';
-import {
-  findFaults,
-  resolveRemedies,
-  withoutRemedies,
-  type Finding,
-  type RawFinding,
-} from '../../judging/findings/index.js';
-import { previewGrid, type GridLimits } from '../../light/glow/index.js';
 import { shareStructure } from '../../base/maths/index.js';
 import { success, type Result } from '../../base/result.js';
+import { buildOf, type AnyResults } from '../../builds/index.js';
+import type { Catalogue } from '../../document/catalogue/index.js';
+import type { DesignChange } from '../../document/design/index.js';
+import { signFigures } from '../../judging/figures/index.js';
+import {
+  findFaults,
+  ofBuild,
+  onSign,
+  resolveRemedies,
+  supplyTooSmall,
+  withoutRemedies,
+  type Finding,
+  type SignCheck,
+  type SignFinding,
+} from '../../judging/findings/index.js';
+import type { SignResults } from '../../judging/results/index.js';
+import { previewGrid, type GridLimits } from '../../light/glow/index.js';
+import { applyChange, unknownFields, type Design } from '../design/index.js';
 import { createStages } from './stages.js';
-import type { Evaluation, StageResults } from './types.js';
+import type { AssemblyEvaluation, Evaluation, StageResults, StageRun, TapeFigure } from './types.js';
 
 export {
   stageNames,
-  type BoxEvaluation,
+  type AssemblyEvaluation,
   type Evaluation,
-  type FaceLitEvaluation,
-  type HaloEvaluation,
   type StageName,
   type StageResults,
+  type TapeFigure,
 } from './types.js';
 
 /** Evaluates designs one after the other, recomputing only what an edit touches. */
@@ -48,38 +54,66 @@ const trialGrid: GridLimits = {
   rays: previewGrid.rays,
 };
 
+/** How each assembly does with less strip, where one supply does not carry it all. */
+const lessStrip = ({ assemblies }: SignResults) => assemblies.map((own) => buildOf(own).lessStrip(own));
+
+/** The checks that the builds of a sign bring along. */
+const checksOf = ({ assemblies }: SignResults): readonly SignCheck[] => [
+  ...assemblies.flatMap((own: AnyResults) => ofBuild(buildOf(own).rules, own)),
+  onSign(supplyTooSmall(lessStrip)),
+];
+
+const figuresOf = (results: SignResults): readonly TapeFigure[] => [
+  ...results.assemblies.flatMap((own) =>
+    buildOf(own)
+      .figures(own)
+      .map((figure) => ({ ...figure, assembly: own.index })),
+  ),
+  ...signFigures(results).map((figure) => ({ ...figure, assembly: null })),
+];
+
+const judged = ({ results, recomputed }: StageRun, catalogue: Catalogue) => {
+  const raw = findFaults({ results, catalogue }, checksOf(results));
+  const evaluation: Evaluation = {
+    ...results,
+    assemblies: results.assemblies.map((own): AssemblyEvaluation => ({ ...own, front: buildOf(own).front(own) })),
+    figures: figuresOf(results),
+    findings: raw.map(withoutRemedies),
+    unknownFields: unknownFields(results.design),
+    recomputed,
+  };
+  return { raw, evaluation };
+};
+
 /** An evaluator for one catalogue. Keep one for each page or run; it remembers the stages of the design before. */
 export const createEvaluator = (catalogue: Catalogue, fonts: FontBook, options: EvaluatorOptions = {}): Evaluator => {
   const run = createStages(catalogue, fonts, options.grid ?? previewGrid);
   const runTrial = createStages(catalogue, fonts, trialGrid);
-  let last: { readonly design: Design; readonly raw: readonly RawFinding[] } | null = null;
+  let last: { readonly design: Design; readonly raw: readonly SignFinding[] } | null = null;
 
   return {
     evaluate: (given) => {
       const design = shareStructure(last?.design, given);
       const stages = run(design);
       if (!stages.ok) return stages;
-      const { results, recomputed } = stages.value;
-      const raw = findFaults({ results, catalogue }, rulesOfBuilds);
+      const { raw, evaluation } = judged(stages.value, catalogue);
       last = { design, raw };
-      return success({ ...results, figures: figuresOf(results), findings: raw.map(withoutRemedies), recomputed });
+      return success(evaluation);
     },
     quick: (design) => {
       const stages = runTrial(design);
-      if (!stages.ok) return stages;
-      const { results, recomputed } = stages.value;
-      const raw = findFaults({ results, catalogue }, rulesOfBuilds);
-      return success({ ...results, figures: figuresOf(results), findings: raw.map(withoutRemedies), recomputed });
+      return stages.ok ? success(judged(stages.value, catalogue).evaluation) : stages;
     },
     *fixes() {
       if (last === null) return [];
       const { design, raw } = last;
-      const trial = (changed: Design): StageResults | null => {
-        const tried = runTrial(changed);
+      const trial = (change: DesignChange): StageResults | null => {
+        const changed = applyChange(design, change);
+        const tried = changed.ok ? runTrial(changed.value) : changed;
         return tried.ok ? tried.value.results : null;
       };
-      const now = trial(design);
-      return now === null ? [] : yield* resolveRemedies(design, now, raw, trial);
+      const now = trial([]);
+      return now === null ? [] : yield* resolveRemedies(now, raw, trial);
     },
   };
 };

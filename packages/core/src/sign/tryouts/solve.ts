@@ -1,10 +1,12 @@
-import type { Design } from '../../document/design/index.js';
+import type { Design } from '../design/index.js';
 import { tryPoint, type TryEvaluator } from './point.js';
 import { combination } from './sweep.js';
 import type { Demand, FaceOption, Solution, TryPoint, Goal } from './types.js';
 
 /** What may be changed to reach the goal. */
 export interface SolveRoom {
+  /** Index of the assembly that is solved. */
+  readonly assembly: number;
   readonly faces: readonly FaceOption[];
   readonly liningIds: readonly string[];
   readonly fewestRows: number;
@@ -94,7 +96,8 @@ export function* solve(
           tried += 1;
           const point = tryPoint(
             design,
-            combination(design, depthMm, rows, face, liningId),
+            room.assembly,
+            combination(design, room.assembly, depthMm, rows, face, liningId),
             tried,
             face.name,
             evaluate,

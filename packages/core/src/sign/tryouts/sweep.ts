@@ -1,20 +1,18 @@
-import type { Design, DesignChange } from '../../document/design/index.js';
+import type { DesignChange } from '../../document/design/index.js';
+import type { Design } from '../design/index.js';
 import { failure, success, type Problem, type Result } from '../../base/result.js';
-import { rowsPath, tryPoint, type TryEvaluator } from './point.js';
+import { tryoutOf, tryPoint, type TryEvaluator } from './point.js';
 import type { FaceOption, SweepAxes, TryPoint } from './types.js';
 
 /** The most combinations of one sweep in the browser; more is for the server. */
 export const mostSweepPoints = 2000;
 
-/** Faces change what is under this path and nothing else. */
-const facePath = 'assemblies.0.face.';
-
 /** How many combinations a plan has. */
 export const sweepSize = ({ depthsMm, rowCounts, faces, liningIds }: SweepAxes): number =>
   depthsMm.length * rowCounts.length * faces.length * liningIds.length;
 
-/** Whether a plan can be run with at most `most` combinations; problems name its part. */
-export const checkAxes = (plan: SweepAxes, most = mostSweepPoints): Result<SweepAxes> => {
+/** Whether a plan can be run on a design with at most `most` combinations; problems name its part. */
+export const checkAxes = (plan: SweepAxes, design: Design, most = mostSweepPoints): Result<SweepAxes> => {
   const empty = (['depthsMm', 'rowCounts', 'faces', 'liningIds'] as const).filter((part) => plan[part].length === 0);
   const problems: Problem[] = empty.map((path) => ({ path, message: 'nothing is chosen here to try' }));
   const finite = (values: readonly number[]): boolean => values.every((value) => Number.isFinite(value) && value > 0);
@@ -23,31 +21,35 @@ export const checkAxes = (plan: SweepAxes, most = mostSweepPoints): Result<Sweep
   const size = sweepSize(plan);
   if (size > most)
     problems.push({ path: '', message: `${size} combinations are more than ${most}; take wider steps or fewer faces` });
-  plan.faces.forEach(({ change }, face) =>
-    change.forEach(({ path }, field) => {
-      if (!path.startsWith(facePath))
-        problems.push({
-          path: `faces.${face}.change.${field}.path`,
-          message: `must begin with ${facePath}, and is “${path}”`,
-        });
-    }),
-  );
+  const tryout = tryoutOf(design, plan.assembly);
+  const facePath = tryout?.facePath(plan.assembly) ?? null;
+  if (facePath === null) problems.push({ path: 'assembly', message: 'there is nothing to try out in this assembly' });
+  else
+    plan.faces.forEach(({ change }, face) =>
+      change.forEach(({ path }, field) => {
+        if (!path.startsWith(facePath))
+          problems.push({
+            path: `faces.${face}.change.${field}.path`,
+            message: `must begin with ${facePath}, and is “${path}”`,
+          });
+      }),
+    );
   return problems.length > 0 ? failure(...problems) : success(plan);
 };
 
-/** The change that sets depth, rows, face and lining at once. */
+/** The change that sets depth, rows, face and lining of an assembly at once. */
 export const combination = (
   design: Design,
+  index: number,
   depthMm: number,
   rows: number,
   face: FaceOption,
   liningId: string,
-): DesignChange => [
-  { path: 'assemblies.0.case.depthInsideMm', value: depthMm },
-  { path: rowsPath(design), value: rows },
-  { path: 'assemblies.0.case.liningId', value: liningId },
-  ...face.change,
-];
+): DesignChange => {
+  const [tryout, assembly] = [tryoutOf(design, index), design.assemblies[index]];
+  if (tryout === null || assembly === undefined) throw new Error('there is nothing to try out in this assembly');
+  return [...tryout.set({ index, assembly }, depthMm, rows, liningId), ...face.change];
+};
 
 /**
  * Every combination of a plan tried on a design, one by one: a generator that yields each point as it is found (or null
@@ -66,6 +68,13 @@ export function* sweep(
         for (const depthMm of plan.depthsMm) {
           const id = place++;
           if (id >= from)
-            yield tryPoint(design, combination(design, depthMm, rows, face, liningId), id, face.name, evaluate);
+            yield tryPoint(
+              design,
+              plan.assembly,
+              combination(design, plan.assembly, depthMm, rows, face, liningId),
+              id,
+              face.name,
+              evaluate,
+            );
         }
 }

@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
-import { applyChange, type Design } from '../../document/design/index.js';
+import { applyChange, type Design } from '../design/index.js';
 import { createEvaluator } from '../evaluate/index.js';
 import { dispensary, testFonts } from '../../testing/harness.js';
 import {
@@ -22,9 +22,10 @@ beforeAll(async () => {
 
 const quick = () => createEvaluator(shippedCatalogue, fonts).quick;
 const face = (id: string) =>
-  faceOptions(shippedCatalogue).find(({ change }) => change.some(({ value }) => value === id))!;
+  faceOptions(dispensary, 0, shippedCatalogue).find(({ change }) => change.some(({ value }) => value === id))!;
 
 const plan: SweepAxes = {
+  assembly: 0,
   depthsMm: [60, 100, 140],
   rowCounts: [2, 5],
   faces: [face('opal-3'), face('diffusing-3')],
@@ -49,10 +50,11 @@ describe('a sweep', () => {
     expect(points).toHaveLength(sweepSize(plan));
     const point = points[4]!;
     const evaluated = quick()(applied(dispensary, point));
-    if (!evaluated.ok) throw new Error('the point makes no design');
-    expect(evaluated.value.build === 'lightbox' && evaluated.value.geometry.inside.depthMm).toBe(point.depthMm);
+    const own = evaluated.ok ? evaluated.value.assemblies[0]! : undefined;
+    if (!evaluated.ok || own?.build !== 'lightbox') throw new Error('the point makes no design');
+    expect(own.geometry.inside.depthMm).toBe(point.depthMm);
     expect(evaluated.value.cost.perPiece).toBeCloseTo(point.costPerPiece, 6);
-    expect(evaluated.value.glow.evenness.minOverMean).toBeCloseTo(point.minOverMean, 6);
+    expect(own.glow.evenness.minOverMean).toBeCloseTo(point.minOverMean, 6);
     expect(point.picture.width).toBeLessThanOrEqual(120);
     expect(point.picture.data).toHaveLength(point.picture.width * point.picture.height * 4);
   });
@@ -71,7 +73,7 @@ describe('a sweep', () => {
     const points = all(sweep(dispensary, { ...plan, depthsMm: [5] }, quick()));
     expect(points.every((point) => point === null)).toBe(true);
     const refused = (change: Partial<SweepAxes>) => {
-      const checked = checkAxes({ ...plan, ...change });
+      const checked = checkAxes({ ...plan, ...change }, dispensary);
       return checked.ok ? [] : checked.problems.map(({ path }) => path);
     };
     expect(refused({ faces: [] })).toEqual(['faces']);
@@ -82,6 +84,7 @@ describe('a sweep', () => {
 
 describe('solving', () => {
   const room = {
+    assembly: 0,
     faces: [face('opal-3'), face('opal-5')],
     liningIds: ['matt-white'],
     fewestRows: 2,
@@ -106,6 +109,7 @@ describe('solving', () => {
       sweep(
         dispensary,
         {
+          assembly: 0,
           depthsMm: [point!.depthMm - 6, point!.depthMm - 3],
           rowCounts: [3, 4, 5, 6, 7, 8],
           faces: room.faces,

@@ -1,5 +1,5 @@
 import type { DesignChange } from '../../document/design/index.js';
-import type { Picture } from '../../files/picture/index.js';
+import type { Picture } from '../picture/index.js';
 
 /** A face to try: its sheet, and what lies on or behind it. */
 export interface FaceOption {
@@ -9,6 +9,8 @@ export interface FaceOption {
 
 /** What a sweep goes through: every combination. */
 export interface SweepAxes {
+  /** Index of the assembly that is tried. */
+  readonly assembly: number;
   readonly depthsMm: readonly number[];
   /** Rows on the back, or turns round the rim or block, as the design has it. */
   readonly rowCounts: readonly number[];

@@ -1,7 +1,8 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../../artwork/lettering/index.js';
 import { changed, dispensary, inAssembly, evaluated, testFonts } from '../../../testing/harness.js';
-import { traceCheck, type TraceReport } from './index.js';
+import { traceCheck } from './index.js';
+import type { TraceReport } from '../../shared/trace-report.js';
 
 let fonts: FontBook;
 beforeAll(async () => {

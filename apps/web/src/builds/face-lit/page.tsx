@@ -1,0 +1,31 @@
+import type { AssemblyEvaluation, FaceLitResults } from '@vitrum/core';
+import { facedRows } from '../faces/prove-rows';
+import { CrossingField } from '../letters/crossing-field';
+import { LetterStart } from '../letters/letter-start';
+import { LetterStrip } from '../letters/letter-strip';
+import { LetterLightStep } from '../letters/light-step';
+import { SplitFields } from '../letters/split-fields';
+import { SplitLines } from '../letters/split-lines';
+import type { BuildPage } from '../shared/build-page';
+import { CansStep } from './cans-step';
+import { LetterFaceStep } from './face-step';
+
+// A page is asked about assemblies of its own build alone.
+const asCans = (own: AssemblyEvaluation): FaceLitResults => own as unknown as FaceLitResults;
+
+/** Face-lit letters on the page. */
+export const faceLitPage: BuildPage = {
+  name: 'face-lit',
+  stepNames: { case: 'Cans' },
+  panels: { case: CansStep, light: () => <LetterLightStep build="face-lit" behind={false} />, face: LetterFaceStep },
+  faceDetail: (own) => `passes ${Math.round(asCans(own).stack.transmittance * 100)} %`,
+  cutting: { tool: 'bit-3', front: 'front up', behind: 'back up, drawn mirrored' },
+  ArtworkFields: () => <SplitFields build="face-lit" />,
+  FeedFields: () => <CrossingField build="face-lit" usual="holes" />,
+  overlays: [],
+  drawn: { strip: LetterStrip, always: SplitLines },
+  SegmentStart: LetterStart,
+  ripples: { fine: 'no dots, no bands', amiss: 'dots or bands show' },
+  proveRows: (own) => facedRows(asCans(own)),
+  ProveFields: null,
+};

@@ -1,0 +1,121 @@
+import { set } from '@vitrum/core';
+import { useFields } from '../../document/selection';
+import type { HaloAssembly, HaloResults } from '@vitrum/core';
+import { changeDesign } from '../../document/document-store';
+import { useOwnOf } from '../../evaluation/own';
+import { ChoiceField, LengthField, NumberField, useDesignValue } from '../../fields/design-fields';
+import { Button } from '../../ui/button';
+import { useLength } from '../../view/use-length';
+import { choicesOf, useCatalogue } from '../../job/catalogue-context';
+import { ColourInput } from '../../fields/colour-field';
+
+/** Posts letter by letter, and the way back from those put by hand. */
+const PostsTable = () => {
+  const at = useFields<HaloAssembly>();
+  const own = useOwnOf<HaloResults>('halo');
+  const pinned = useDesignValue(at.posts.pinned) as readonly unknown[] | undefined;
+  if (own === null) return null;
+  const letters = [...own.posts].sort(
+    (a, b) => Math.min(...a.ring.map(([x]) => x)) - Math.min(...b.ring.map(([x]) => x)),
+  );
+  const held = pinned?.length ?? 0;
+  return (
+    <>
+      <table className="figure mt-1 w-full text-[13px]">
+        <thead>
+          <tr className="border-b border-ink text-left font-sans text-xs text-soft">
+            <th>letter</th>
+            <th className="text-right">weight</th>
+            <th className="text-right">posts</th>
+            <th className="text-right">wanted</th>
+          </tr>
+        </thead>
+        <tbody>
+          {letters.map(({ kg, needed, posts }, index) => (
+            <tr key={index} className="border-b border-line">
+              <td>{index + 1}</td>
+              <td className="text-right">{kg.toFixed(2)} kg</td>
+              <td className="text-right">{posts.length}</td>
+              <td className="text-right">{needed}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-1 text-[13px] text-soft">
+        Drag a post over the piece, or move it by arrow keys: it stays where you put it (square), the rest is solved.
+      </p>
+      {held > 0 && (
+        <Button className="mt-1" onClick={() => void changeDesign([set(at.posts.pinned, [])])}>
+          Let Vitrum place all posts ({held} by hand)
+        </Button>
+      )}
+    </>
+  );
+};
+
+/** Halo letters: what they are made of, how far they stand off, what holds them. */
+export const LettersStep = () => {
+  const at = useFields<HaloAssembly>();
+  const { boards, linings } = useCatalogue();
+  const own = useOwnOf<HaloResults>('halo');
+  const show = useLength();
+  const form = useDesignValue(at.letters.form);
+  const geometry = own?.geometry;
+  const glow = own?.glow;
+  return (
+    <>
+      <LengthField
+        label="Standoff"
+        field={at.letters.standoffMm}
+        hint={glow === undefined ? undefined : `glow ${show(glow.halfMm)} to half, ${show(glow.tenthMm)} to a tenth`}
+      />
+      <ChoiceField
+        label="Letters are"
+        field={at.letters.form}
+        choices={[
+          { value: 'plate', label: 'flat plates' },
+          { value: 'hollow', label: 'hollow, with returns' },
+        ]}
+      />
+      <ChoiceField
+        label="Cut from"
+        wide
+        field={at.letters.boardId}
+        choices={choicesOf(boards.filter(({ uses }) => uses.includes('letter')))}
+        hint={geometry === undefined ? undefined : `${show(geometry.outside.depthMm)} from wall to front`}
+      />
+      {form === 'hollow' && (
+        <>
+          <LengthField label="Depth" field={at.letters.depthMm} hint="front to rear edge" />
+          <LengthField label="Return thickness" field={at.letters.wallMm} />
+          <ChoiceField
+            label="Backs"
+            field={at.letters.back}
+            choices={[
+              { value: 'open', label: 'open, strip inside' },
+              { value: 'closed', label: 'closed, strip on them' },
+            ]}
+          />
+        </>
+      )}
+      <ChoiceField
+        label="Backs finished"
+        field={at.letters.backFinishId}
+        choices={choicesOf(linings)}
+        hint={
+          own === null
+            ? undefined
+            : `${Math.round(own.glow.bouncedShare * 100)} % of the wall’s light came by way of them`
+        }
+      />
+      <ColourInput label="Finished in" field={at.letters.colour} />
+      <h3 className="mt-3 font-bold">Posts</h3>
+      <LengthField label="Thickness" field={at.posts.diameterMm} />
+      <NumberField label="One carries" field={at.posts.perPostKg} unit="kg" step={0.1} />
+      <PostsTable />
+      <p className="mt-2 border-l-4 border-caution pl-2 text-[13px]">
+        Fixings rated for the wall; heavy or overhead letters: a structural professional.
+      </p>
+    </>
+  );
+};

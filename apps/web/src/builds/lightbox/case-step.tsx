@@ -1,0 +1,89 @@
+import type { BoxResults, LightboxAssembly } from '@vitrum/core';
+import { useFields } from '../../document/selection';
+import { useOwnOf } from '../../evaluation/own';
+import { ChoiceField, LengthField, useDesignValue } from '../../fields/design-fields';
+import { choicesOf, useCatalogue } from '../../job/catalogue-context';
+import { useLength } from '../../view/use-length';
+import { BlockField } from './block-field';
+import { VentsField } from './vents-field';
+
+/** The case of a light box. */
+export const CaseStep = () => {
+  const at = useFields<LightboxAssembly>();
+  const { boards, linings } = useCatalogue();
+  const evaluation = useOwnOf<BoxResults>('lightbox');
+  const show = useLength();
+  const sizeBy = useDesignValue(at.case.sizeBy);
+  const retention = useDesignValue(at.case.retention);
+  const geometry = evaluation?.geometry;
+  const other =
+    geometry === undefined
+      ? undefined
+      : sizeBy === 'outside'
+        ? `face ${show(geometry.face.widthMm)} × ${show(geometry.face.heightMm)}`
+        : `outside ${show(geometry.outside.widthMm)} × ${show(geometry.outside.heightMm)}`;
+  const runs = evaluation?.runs;
+  const throwHint =
+    runs === undefined
+      ? undefined
+      : runs.rowPitchMm === null
+        ? `LED to face ${show(runs.throwMm)}`
+        : `LED to face ${show(runs.throwMm)}, ${(runs.throwMm / runs.rowPitchMm).toFixed(2)} of the row pitch`;
+  return (
+    <>
+      <LengthField label="Depth inside" field={at.case.depthInsideMm} hint={throwHint} />
+      <ChoiceField
+        label="Sizes are of"
+        field={at.case.sizeBy}
+        choices={[
+          { value: 'outside', label: 'the outside' },
+          { value: 'face', label: 'the face sheet' },
+        ]}
+      />
+      <LengthField label={sizeBy === 'face' ? 'Face width' : 'Outside width'} field={at.case.widthMm} />
+      <LengthField label={sizeBy === 'face' ? 'Face height' : 'Outside height'} field={at.case.heightMm} hint={other} />
+      <ChoiceField
+        label="Returns"
+        field={at.case.returnBoardId}
+        choices={choicesOf(boards.filter(({ uses }) => uses.includes('return')))}
+      />
+      <ChoiceField
+        label="Back"
+        field={at.case.backBoardId}
+        choices={choicesOf(boards.filter(({ uses }) => uses.includes('back')))}
+      />
+      <ChoiceField
+        label="Corners"
+        field={at.case.cornerJoint}
+        choices={[
+          { value: 'butt', label: 'butted, screwed' },
+          { value: 'mitre', label: 'mitred, glued' },
+        ]}
+      />
+      <ChoiceField
+        label="Face held"
+        field={at.case.retention}
+        choices={[
+          { value: 'rabbet', label: 'in a rabbet' },
+          { value: 'groove', label: 'in a groove' },
+          { value: 'laid-on', label: 'laid on the front' },
+        ]}
+      />
+      <LengthField label="Seat depth" field={at.case.seatMm} hint="how far face and back reach into the returns" />
+      {retention === 'groove' && <LengthField label="Lip in front" field={at.case.lipMm} />}
+      <LengthField label="Play a side" field={at.case.playMm} />
+      <ChoiceField
+        label="Lining"
+        field={at.case.liningId}
+        choices={choicesOf(linings)}
+        hint={
+          evaluation === null
+            ? undefined
+            : `gives back ${Math.round(evaluation.materials.lining.reflectance * 100)} % of what falls on it`
+        }
+      />
+      <BlockField />
+      <VentsField />
+    </>
+  );
+};

@@ -1,0 +1,143 @@
+import { set, type BoxResults, type LightboxAssembly } from '@vitrum/core';
+import { useFields } from '../../document/selection';
+import { useId } from 'react';
+import { FieldRow, fieldLook } from '../../fields/field-row';
+import { ChoiceField, LengthField, NumberField, useDesignValue } from '../../fields/design-fields';
+import { changeDesign } from '../../document/document-store';
+import { useEvaluation } from '../../evaluation/evaluation-store';
+import { chainOf, useOwnOf } from '../../evaluation/own';
+import { Button } from '../../ui/button';
+import { useLength } from '../../view/use-length';
+import { choicesOf, useCatalogue } from '../../job/catalogue-context';
+import { PhotometryField } from '../../steps/photometry-field';
+
+const facings = {
+  rows: [
+    { value: 'front', label: 'to the face' },
+    { value: 'side', label: 'up and down, strip on edge' },
+  ],
+  rim: [
+    { value: 'in', label: 'in' },
+    { value: 'front', label: 'to the face' },
+  ],
+  block: [
+    { value: 'out', label: 'out' },
+    { value: 'front', label: 'to the face' },
+  ],
+} as const;
+type Layout = keyof typeof facings;
+
+/** A new layout takes the facing that is usual for it. */
+const LayoutField = ({ layout }: { readonly layout: Layout }) => {
+  const at = useFields<LightboxAssembly>();
+  const id = useId();
+  const block = useDesignValue(at.case.block) ?? null;
+  return (
+    <FieldRow
+      id={id}
+      label="Runs"
+      hint={block === null ? 'a block inside the case is set in the step Case' : undefined}
+    >
+      <select
+        id={id}
+        className={`${fieldLook} min-w-0`}
+        value={layout}
+        onChange={({ target }) =>
+          void changeDesign([
+            set(at.light.layout, target.value as Layout),
+            set(at.light.facing, facings[target.value as Layout][0].value),
+          ])
+        }
+      >
+        <option value="rows">in rows on the back</option>
+        <option value="rim">round the rim</option>
+        {(block !== null || layout === 'block') && <option value="block">round the block</option>}
+      </select>
+    </FieldRow>
+  );
+};
+
+export const LightStep = () => {
+  const at = useFields<LightboxAssembly>();
+  const { strips } = useCatalogue();
+  const own = useOwnOf<BoxResults>('lightbox');
+  const findings = useEvaluation((state) => state.findings);
+  const show = useLength();
+  const layout = useDesignValue(at.light.layout) as Layout;
+  const runs = own?.runs;
+  const leftover = runs?.segments.reduce((most, segment) => Math.max(most, segment.leftoverMm), 0) ?? 0;
+  const solved = findings
+    ?.find(({ rule, assembly }) => rule === 'dots-show' && assembly === own?.index)
+    ?.fixes.find(({ id, settles }) => id === 'add-rows' && settles);
+  const reels = own?.packing.reels.find(({ stripId }) => stripId === own.materials.strip.id)?.reels ?? [];
+  return (
+    <>
+      <ChoiceField label="Strip" field={at.light.stripId} choices={choicesOf(strips)} wide />
+      <LayoutField layout={layout} />
+      <ChoiceField
+        label="LEDs look"
+        field={at.light.facing}
+        choices={facings[layout]}
+        otherwise={facings[layout][0].value}
+      />
+      {layout === 'rows' ? (
+        <NumberField
+          label="Rows"
+          field={at.light.rowCount}
+          hint={
+            runs === undefined
+              ? undefined
+              : runs.rowPitchMm === null
+                ? 'one row in the middle'
+                : `row pitch ${show(runs.rowPitchMm)}, half of it at the edges`
+          }
+        />
+      ) : (
+        <NumberField
+          label="Turns"
+          field={at.light.turnCount}
+          hint={layout === 'rim' ? 'evenly over the depth' : 'evenly over the block'}
+        />
+      )}
+      {solved !== undefined && (
+        <Button className="my-1" onClick={() => void changeDesign(solved.change)}>
+          Solve: {solved.label.toLowerCase()} hide the bands
+        </Button>
+      )}
+      <LengthField
+        label="End margin"
+        field={at.light.endMarginMm}
+        hint={leftover > 0 ? `${show(leftover)} of each row is left over between cut marks` : 'rows end on a cut mark'}
+      />
+      <PhotometryField />
+      <h3 className="mt-3 font-bold">Segments</h3>
+      <table className="figure w-full text-[13px]">
+        <thead>
+          <tr className="border-b border-ink text-left font-sans text-xs text-soft">
+            <th>no.</th>
+            <th>on</th>
+            <th className="text-right">length</th>
+            <th className="text-right">LEDs</th>
+            <th className="text-right">chain</th>
+          </tr>
+        </thead>
+        <tbody>
+          {(runs?.segments ?? []).map((segment, index) => (
+            <tr key={segment.number} className="border-b border-line">
+              <td>{segment.number}</td>
+              <td className="font-sans">{segment.on}</td>
+              <td className="text-right">{show(segment.lengthMm)}</td>
+              <td className="text-right">{segment.ledCount}</td>
+              <td className="text-right">{own === null ? null : chainOf(own, index)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {reels.map((reel, index) => (
+        <p key={index} className="mt-1 text-[13px] text-soft">
+          Reel {index + 1}: {reel.pieces.length} segments, {show(reel.leftMm)} left on it
+        </p>
+      ))}
+    </>
+  );
+};

@@ -1,0 +1,46 @@
+import type { AssemblyEvaluation, Segment, WorkStep } from '@vitrum/core';
+import type { ComponentType } from 'react';
+import type { FrontView } from '../../lamp-room/front-view';
+import type { Overlay } from '../../view/view-store';
+
+/** What an overlay of a build is drawn from. */
+export interface OverlayProps {
+  readonly own: AssemblyEvaluation;
+  readonly view: FrontView;
+}
+
+/** What stands at the start of a segment in the strip overlay. */
+export interface SegmentStartProps {
+  readonly segment: Segment;
+  readonly view: FrontView;
+}
+
+/** A row of what the meter and the eye should find: what, how much, and how it is measured. */
+export type ProveRow = readonly [what: string, value: string, how: string];
+
+/** The steps that belong to an assembly; the others are the sign’s. */
+export type AssemblyStep = Extract<WorkStep, 'artwork' | 'case' | 'light' | 'face'>;
+
+/** All that the page says and draws of one build. One folder each; nothing else on the page asks for the name of a build. */
+export interface BuildPage {
+  readonly name: string;
+  /** What its steps are called where it has words of its own. */
+  readonly stepNames: Partial<Readonly<Record<AssemblyStep, string>>>;
+  readonly panels: Readonly<Record<Exclude<AssemblyStep, 'artwork'>, ComponentType>>;
+  /** The step Face in a few words of figures. */
+  readonly faceDetail: (own: AssemblyEvaluation) => string;
+  /** How it speaks of its tool and of work from behind. */
+  readonly cutting: { readonly tool: string; readonly front: string; readonly behind: string };
+  /** Fields of the step Artwork that are its own. */
+  readonly ArtworkFields: ComponentType;
+  /** Fields of the step Power that are its own. */
+  readonly FeedFields: ComponentType | null;
+  /** Overlays that it alone has, and what it draws in those that all have. */
+  readonly overlays: readonly Overlay[];
+  readonly drawn: Partial<Readonly<Record<Overlay | 'always', ComponentType<OverlayProps>>>>;
+  readonly SegmentStart: ComponentType<SegmentStartProps> | null;
+  /** What ripples are called: that they show, and that they do not. */
+  readonly ripples: { readonly fine: string; readonly amiss: string };
+  readonly proveRows: (own: AssemblyEvaluation) => readonly ProveRow[];
+  readonly ProveFields: ComponentType | null;
+}

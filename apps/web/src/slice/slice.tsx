@@ -1,0 +1,206 @@
+import { buildOf, formatLength, pathOf, type AssemblyEvaluation, type SliceDepth } from '@vitrum/core';
+import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { beginGesture, changeDesign } from '../document/document-store';
+import { useDesignValue } from '../fields/design-fields';
+import { useOwn } from '../evaluation/own';
+import { useEvaluation } from '../evaluation/evaluation-store';
+import { useView } from '../view/view-store';
+import { lightCones, luminanceProfile, onSlice, ringPath, sliceDrawing, type SliceDrawing } from './slice-drawing';
+import { useSize } from '../job/use-size';
+
+const heldAt = (mm: number, { leastMm, mostMm }: SliceDepth): number =>
+  Math.min(mostMm, Math.max(leastMm, Math.round(mm)));
+
+const fills = {
+  return: 'url(#grain)',
+  back: '#dcc79a',
+  face: '#cfe3ec',
+  strip: '#1a1c21',
+  block: '#b9b2a3',
+  wall: '#c9c4b8',
+  letter: 'url(#grain)',
+  post: '#8d99a3',
+} as const;
+
+interface DepthHandleProps {
+  readonly drawing: SliceDrawing;
+  readonly handle: SliceDepth;
+  readonly hold: (scale: number | null) => void;
+}
+
+/** Drags the back: down is deeper. Arrow keys do the same by 1 mm, or 10 with Shift; Escape lets go. */
+const DepthHandle = ({ drawing, handle, hold }: DepthHandleProps) => {
+  const drag = useRef<{
+    readonly y: number;
+    readonly depth: number;
+    readonly scale: number;
+    readonly gesture: ReturnType<typeof beginGesture>;
+  } | null>(null);
+  // From the document, not from the evaluation, which may be a step behind quick keys.
+  const path = pathOf(handle.field);
+  const depth = useDesignValue(handle.field) ?? handle.mm;
+  const unit = useView((view) => view.unit);
+  const [x, y] = onSlice(drawing, drawing.section.rearZMm / 2, 0);
+  const letGo = (how: 'end' | 'cancel'): void => {
+    drag.current?.gesture[how]();
+    drag.current = null;
+    hold(null);
+  };
+  const onPointerDown = (event: PointerEvent<SVGGElement>): void => {
+    event.currentTarget.setPointerCapture(event.pointerId);
+    drag.current = { y: event.clientY, depth, scale: drawing.scale, gesture: beginGesture() };
+    hold(drawing.scale);
+  };
+  const onPointerMove = (event: PointerEvent): void => {
+    const from = drag.current;
+    if (from === null) return;
+    const value = heldAt(from.depth + (event.clientY - from.y) / from.scale, handle);
+    from.gesture.change([{ path, value }]);
+  };
+  const onKeyDown = (event: KeyboardEvent): void => {
+    if (event.key === 'Escape' && drag.current !== null) return letGo('cancel');
+    const step =
+      event.key === 'ArrowDown' || event.key === 'ArrowRight'
+        ? 1
+        : event.key === 'ArrowUp' || event.key === 'ArrowLeft'
+          ? -1
+          : 0;
+    if (step === 0) return;
+    event.preventDefault();
+    changeDesign([{ path, value: heldAt(depth + step * (event.shiftKey ? 10 : 1), handle) }]);
+  };
+  return (
+    <g
+      role="slider"
+      tabIndex={0}
+      aria-label={handle.label}
+      aria-orientation="vertical"
+      aria-valuemin={handle.leastMm}
+      aria-valuemax={handle.mostMm}
+      aria-valuenow={Math.round(depth)}
+      aria-valuetext={formatLength(depth, unit)}
+      data-testid="depth-handle"
+      className="cursor-ns-resize touch-none"
+      onPointerDown={onPointerDown}
+      onPointerMove={onPointerMove}
+      onPointerUp={() => letGo('end')}
+      onPointerCancel={() => letGo('cancel')}
+      onKeyDown={onKeyDown}
+    >
+      <rect x={x - 34} y={y - 9} width={68} height={18} rx={3} className="fill-ink" />
+      <path
+        d={`M${x - 8} ${y - 2}l8 -5l8 5M${x - 8} ${y + 2}l8 5l8 -5`}
+        fill="none"
+        className="stroke-sheet"
+        strokeWidth={1.6}
+      />
+    </g>
+  );
+};
+
+const Drawing = ({ own }: { readonly own: AssemblyEvaluation }) => {
+  const holder = useRef<HTMLDivElement>(null);
+  const size = useSize(holder);
+  const [held, hold] = useState<number | null>(null);
+  const { unit, sliceXMm, shownFinding, lit } = useView();
+  const findings = useEvaluation(({ evaluation }) => evaluation?.findings) ?? [];
+  const build = buildOf(own);
+  const xMm = sliceXMm ?? own.section.atXMm;
+  const section = useMemo(() => build.sectionAt(own, xMm), [build, own, xMm]);
+  const drawing = sliceDrawing(section, size, held);
+  const profile = luminanceProfile(drawing, own, xMm);
+  const handle = build.depth(own);
+  const [rightX] = onSlice(drawing, 0, -section.heightMm / 2);
+  const [, faceInner] = onSlice(drawing, handle.mm, 0);
+  const [, backInner] = onSlice(drawing, 0, 0);
+  const place = findings.find(
+    ({ id, where, assembly }) => id === shownFinding && where?.view === 'slice' && assembly === own.index,
+  )?.where;
+  return (
+    <div ref={holder} className="relative min-w-0 flex-1">
+      <svg className="absolute inset-0 h-full w-full" role="group" aria-label="The slice, to scale">
+        <defs>
+          <pattern id="grain" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(8)">
+            <rect width="7" height="7" fill="#e0c996" />
+            <path d="M0 2h7M0 5.5h7" stroke="#c4a667" strokeWidth="0.7" />
+          </pattern>
+        </defs>
+        {lit && lightCones(drawing, own).map((path) => <path key={path} d={path} fill="#f5b945" fillOpacity={0.17} />)}
+        {section.shapes.map((shape, index) => (
+          <path
+            key={`${shape.role}-${index}`}
+            d={ringPath(drawing, shape.ring)}
+            fill={fills[shape.role]}
+            stroke="#4a4438"
+            strokeWidth={0.8}
+          />
+        ))}
+        {place && (
+          <rect
+            x={onSlice(drawing, 0, place.rect.y + place.rect.height)[0]}
+            y={onSlice(drawing, place.rect.x + place.rect.width, 0)[1]}
+            width={place.rect.height * drawing.scale}
+            height={place.rect.width * drawing.scale}
+            fill="#ff7a3d33"
+            stroke="#d2521a"
+            strokeWidth={2}
+            data-testid="finding-place"
+          />
+        )}
+        <path d={profile.path} fill="none" className="stroke-signal" strokeWidth={1.8} data-testid="profile" />
+        <path d={`M${drawing.left} ${drawing.faceY - 14}h${drawing.widthPx}`} className="stroke-line" fill="none" />
+        <text x={drawing.left} y={11} fontSize={12} className="fill-soft">
+          luminance along the slice: {Math.round(profile.lowCdM2)} to {Math.round(profile.topCdM2)} cd/m²
+        </text>
+        <g className="figure fill-ink stroke-ink" fontSize={13}>
+          <path
+            fill="none"
+            d={`M${rightX + 8} ${faceInner}h10M${rightX + 13} ${faceInner}V${backInner}M${rightX + 8} ${backInner}h10`}
+          />
+          <text
+            stroke="none"
+            transform={`translate(${rightX + 32} ${(faceInner + backInner) / 2}) rotate(-90)`}
+            textAnchor="middle"
+            data-testid="slice-depth"
+          >
+            {formatLength(handle.mm, unit)}
+          </text>
+        </g>
+        <g fontSize={12} className="fill-soft">
+          <text x={drawing.left - 8} y={(faceInner + backInner) / 2} textAnchor="end">
+            top
+          </text>
+        </g>
+        <DepthHandle drawing={drawing} handle={handle} hold={hold} />
+      </svg>
+    </div>
+  );
+};
+
+/** The section to scale, lying on its back, its layers named; the back can be dragged. */
+export const Slice = () => {
+  const own = useOwn();
+  if (own === null) return <div className="h-[262px] shrink-0 bg-sheet" />;
+  const manyLayers = own.section.layers.length > 6;
+  return (
+    <section
+      aria-label="Slice"
+      className="flex h-[262px] shrink-0 gap-2 border-t border-line bg-sheet px-4 pt-3 pb-2 max-md:h-auto max-md:flex-col"
+    >
+      <div className="flex min-h-[200px] min-w-0 flex-1">
+        <Drawing own={own} />
+      </div>
+      <dl className={`w-[272px] shrink-0 self-center ${manyLayers ? 'text-xs' : 'text-[13px]'}`}>
+        {own.section.layers.map(({ name, detail }) => (
+          <div
+            key={name}
+            className={`flex gap-2 border-b border-line last:border-b-0 ${manyLayers ? 'py-0.5 leading-tight' : 'py-1'}`}
+          >
+            <dt className="w-14 shrink-0 font-bold">{name}</dt>
+            <dd className="text-soft">{detail}</dd>
+          </div>
+        ))}
+      </dl>
+    </section>
+  );
+};

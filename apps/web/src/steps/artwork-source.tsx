@@ -1,0 +1,141 @@
+import { set } from '@vitrum/core';
+import { useFields } from '../document/selection';
+import { formatLength, parseFont, parseLength, type DrawingFile } from '@vitrum/core';
+import { fromByteArray } from 'base64-js';
+import { useState, type ChangeEvent } from 'react';
+import { changeDesign } from '../document/document-store';
+import { useOwn } from '../evaluation/own';
+import { useDesignValue } from '../fields/design-fields';
+import { TypedField } from '../fields/typed-field';
+import { IntakeDialog } from '../intake/intake-dialog';
+import { readDrawingFile } from '../intake/read-drawing-file';
+import { Button } from '../ui/button';
+import { useView } from '../view/view-store';
+
+interface FileButtonProps {
+  readonly label: string;
+  readonly accept: string;
+  readonly onFile: (file: File) => Promise<void>;
+}
+
+const FileButton = ({ label, accept, onFile }: FileButtonProps) => {
+  const pick = (event: ChangeEvent<HTMLInputElement>): void => {
+    const file = event.target.files?.[0];
+    event.target.value = '';
+    if (file !== undefined) void onFile(file);
+  };
+  return (
+    <label className="inline-flex min-h-7 cursor-pointer items-center rounded-[3px] border border-ink bg-sheet px-2.5 pt-[5px] pb-[3px] font-semibold whitespace-nowrap focus-within:outline-2 focus-within:outline-lamp hover:bg-paper">
+      {label}
+      <input type="file" accept={accept} className="sr-only" onChange={pick} />
+    </label>
+  );
+};
+
+const Alert = ({ problem }: { readonly problem: string | null }) =>
+  problem === null ? null : (
+    <p role="alert" className="mt-1 text-xs font-semibold text-signal">
+      {problem}. The design is as it was.
+    </p>
+  );
+
+/** Width of the drawing; typing it scales the drawing. */
+const DrawingWidth = ({ scale }: { readonly scale: number }) => {
+  const at = useFields();
+  const unit = useView((view) => view.unit);
+  const bounds = useOwn()?.lettering.bounds ?? null;
+  if (bounds === null || bounds.width <= 0) return null;
+  const save = (text: string): string | null => {
+    const parsed = parseLength(text, unit);
+    if (!parsed.ok) return parsed.problems[0]?.message ?? 'not a length';
+    const [problem] = changeDesign([set(at.artwork.drawing.scale, (scale * parsed.value) / bounds.width)]);
+    return problem?.message ?? null;
+  };
+  return (
+    <TypedField
+      label="Drawing’s width"
+      stored={formatLength(bounds.width, unit)}
+      save={save}
+      hint={`${formatLength(bounds.height, unit)} high`}
+    />
+  );
+};
+
+/** A drawing in the place of text: loaded, sized, or put away again. */
+export const DrawingField = () => {
+  const at = useFields();
+  const drawing = useDesignValue(at.artwork.drawing);
+  const [file, setFile] = useState<DrawingFile | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const onFile = async (picked: File): Promise<void> => {
+    try {
+      setFile(await readDrawingFile(picked));
+      setProblem(null);
+    } catch (error) {
+      setProblem(error instanceof Error ? error.message : String(error));
+    }
+  };
+  return (
+    <section aria-label="Drawing" className="mt-2 border-t border-line pt-2">
+      <div className="flex flex-wrap items-center justify-between gap-2">
+        <h3 className="min-w-0 truncate font-bold">{drawing ? drawing.name : 'Or a drawing of your own'}</h3>
+        <span className="flex gap-1.5">
+          {drawing && <Button onClick={() => void changeDesign([set(at.artwork.drawing, null)])}>Back to text</Button>}
+          <FileButton
+            label={drawing ? 'Another …' : 'SVG, DXF, scan …'}
+            accept=".svg,.dxf,.png,.jpg,.jpeg"
+            onFile={onFile}
+          />
+        </span>
+      </div>
+      <Alert problem={problem} />
+      {drawing && <DrawingWidth scale={drawing.scale} />}
+      {file !== null && (
+        <IntakeDialog
+          file={file}
+          onClose={() => setFile(null)}
+          onUse={(value) => {
+            const [wrong] = changeDesign([set(at.artwork.drawing, value)]);
+            setProblem(wrong === undefined ? null : wrong.message);
+            setFile(null);
+          }}
+        />
+      )}
+    </section>
+  );
+};
+
+/** A font file of the shop’s own, in the place of one that ships with the program. */
+export const OwnFontField = () => {
+  const at = useFields();
+  const own = useDesignValue(at.artwork.ownFont);
+  const [problem, setProblem] = useState<string | null>(null);
+  const onFile = async (file: File): Promise<void> => {
+    const bytes = await file.arrayBuffer();
+    const font = parseFont(file.name, bytes);
+    const [wrong] = font.ok
+      ? changeDesign([
+          set(at.artwork.ownFont, {
+            name: file.name.slice(0, 160),
+            base64: fromByteArray(new Uint8Array(bytes)),
+          }),
+        ])
+      : font.problems;
+    setProblem(wrong === undefined ? null : `${file.name}: ${wrong.message}`);
+  };
+  return (
+    <div className="py-1">
+      <div className="flex flex-wrap items-center justify-between gap-2">
+        <span className="min-w-0 truncate text-[13px] text-soft">
+          {own ? `Set in ${own.name}` : 'Own font: TTF, OTF or WOFF'}
+        </span>
+        {own ? (
+          <Button onClick={() => void changeDesign([set(at.artwork.ownFont, null)])}>Use a shipped font</Button>
+        ) : (
+          <FileButton label="Font file …" accept=".ttf,.otf,.woff" onFile={onFile} />
+        )}
+      </div>
+      <Alert problem={problem} />
+    </div>
+  );
+};

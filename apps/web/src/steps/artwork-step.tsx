@@ -1,0 +1,124 @@
+import { fontListings, inDesign } from '@vitrum/core';
+import { pageOf } from '../builds';
+import { useDocument } from '../document/document-store';
+import { useFields } from '../document/selection';
+import { useOwn } from '../evaluation/own';
+import { ChoiceField, LengthField, NumberField, WordsField, useDesignValue } from '../fields/design-fields';
+import { useEvaluation } from '../evaluation/evaluation-store';
+import { useLength } from '../view/use-length';
+import { DrawingField, OwnFontField } from './artwork-source';
+import { choicesOf, useCatalogue } from '../job/catalogue-context';
+
+const styles = {
+  grotesque: 'plain',
+  condensed: 'narrow',
+  slab: 'slab',
+  script: 'script',
+  rounded: 'round',
+  stencil: 'stencil',
+} as const;
+
+const TextFields = () => {
+  const at = useFields();
+  const several = useDocument(({ design }) => (design?.assemblies.length ?? 1) > 1);
+  const saysItself = useDesignValue(at.artwork.text) !== undefined;
+  const own = useDesignValue(at.artwork.ownFont);
+  const show = useLength();
+  const bounds = useOwn()?.lettering.bounds ?? null;
+  return (
+    <>
+      <WordsField
+        label={several ? 'This part says' : 'The sign says'}
+        field={saysItself ? at.artwork.text : inDesign.brief.text}
+        hint={several && !saysItself ? 'as the brief has it' : undefined}
+      />
+      {!own && (
+        <ChoiceField
+          label="Letters in"
+          wide
+          field={at.artwork.fontId}
+          choices={fontListings.map(({ id, name, style }) => ({ value: id, label: `${name} (${styles[style]})` }))}
+        />
+      )}
+      <OwnFontField />
+      <LengthField
+        label="Cap height"
+        field={at.artwork.capHeightMm}
+        hint={bounds === null ? 'no letters yet' : `the lettering is ${show(bounds.width)} × ${show(bounds.height)}`}
+      />
+      <NumberField
+        label="Room between letters"
+        field={at.artwork.tracking}
+        otherwise={0}
+        unit="%"
+        scale={100}
+        step={2}
+        hint="of the cap height"
+      />
+      <NumberField label="Line to line" field={at.artwork.lineSpacing} unit="cap heights" step={0.1} />
+      <ChoiceField
+        label="Lines"
+        field={at.artwork.align}
+        choices={[
+          { value: 'left', label: 'flush left' },
+          { value: 'centre', label: 'centred' },
+          { value: 'right', label: 'flush right' },
+        ]}
+      />
+    </>
+  );
+};
+
+/** What the chosen tool makes of the artwork. */
+const useToolHint = (): string | undefined => {
+  const own = useOwn();
+  if (own === null) return undefined;
+  const { workability, materials } = own;
+  const corners = workability.lost.filter(({ kind }) => kind === 'corner').length;
+  const parts = `${workability.pieces} piece${workability.pieces === 1 ? '' : 's'}, ${workability.counters} counter${workability.counters === 1 ? '' : 's'}`;
+  return materials.tool.kind === 'bit' && corners > 0 ? `${parts}; ${corners} inside corners come out round` : parts;
+};
+
+/** What it says or shows, and what that is cut with. */
+export const ArtworkStep = () => {
+  const at = useFields();
+  const { tools } = useCatalogue();
+  const drawing = useDesignValue(at.artwork.drawing);
+  const build = useDesignValue(at.build);
+  const own = useOwn();
+  const toolHint = useToolHint();
+  const toolCaution = useEvaluation(
+    (state) =>
+      state.evaluation?.buildList.steps.find(({ id }) => id === (own?.label ? `${own.id}-lettering` : 'lettering'))
+        ?.caution ?? null,
+  );
+  if (build === undefined) return null;
+  const { cutting: words, ArtworkFields } = pageOf({ build });
+  return (
+    <>
+      {!drawing && <TextFields />}
+      <DrawingField />
+      <div className="mt-2 border-t border-line pt-2">
+        <ChoiceField
+          label="Cut with"
+          field={at.artwork.toolId}
+          otherwise={words.tool}
+          choices={choicesOf(tools)}
+          hint={toolHint}
+        />
+        {toolCaution !== null && <p className="my-1 border-l-4 border-caution pl-2 text-[13px]">{toolCaution}</p>}
+        <ChoiceField
+          label="Worked"
+          field={at.artwork.mirrored}
+          otherwise="false"
+          toStored={(choice) => choice === 'true'}
+          choices={[
+            { value: 'false', label: words.front },
+            { value: 'true', label: words.behind },
+          ]}
+        />
+        <ArtworkFields />
+      </div>
+    </>
+  );
+};

@@ -1,0 +1,124 @@
+import { inDesign, joints, type Evaluation, type WiredSegment } from '@vitrum/core';
+import { useState } from 'react';
+import { pageOf } from '../../builds';
+import { ChoiceField } from '../../fields/design-fields';
+import { fieldLook } from '../../fields/field-row';
+import { Button } from '../../ui/button';
+import { useLength } from '../../view/use-length';
+import { choicesOf, useCatalogue } from '../../job/catalogue-context';
+import { changePower, pairSegments } from './power-edits';
+
+/** Puts two pieces in series by hand. */
+const PairByHand = ({ evaluation }: { readonly evaluation: Evaluation }) => {
+  const { segments } = evaluation.circuit;
+  const [first, setFirst] = useState(0);
+  const [second, setSecond] = useState(Math.min(1, segments.length - 1));
+  const refOf = (index: number): WiredSegment['ref'] | undefined => segments[index]?.ref;
+  const pair = (): void => {
+    const [one, other] = [refOf(first), refOf(second)];
+    if (one !== undefined && other !== undefined) changePower((now) => pairSegments(now, one, other));
+  };
+  const choose = (label: string, value: number, set: (index: number) => void) => (
+    <select
+      aria-label={label}
+      className={`${fieldLook} !w-16`}
+      value={value}
+      onChange={(event) => set(Number(event.target.value))}
+    >
+      {segments.map((segment, index) => (
+        <option key={segment.label} value={index}>
+          {segment.label}
+        </option>
+      ))}
+    </select>
+  );
+  return (
+    <div className="flex items-center gap-2 py-1 text-[13px]">
+      Piece {choose('First of the pair', first, setFirst)} with {choose('Second of the pair', second, setSecond)}
+      <Button onClick={pair}>Pair</Button>
+    </div>
+  );
+};
+
+/** Pieces in series and the volts that each of them gets. */
+const Pairs = ({ evaluation }: { readonly evaluation: Evaluation }) => {
+  const { pairs, alone, voltageV, segments: all } = evaluation.circuit;
+  const show = useLength();
+  return (
+    <>
+      <ul className="text-[13px]" aria-label="Pairs">
+        {pairs.map(({ segments, lengthsMm, volts }) => (
+          <li key={segments.join()} className="flex justify-between border-b border-line">
+            <span>
+              {all[segments[0]]!.label} and {all[segments[1]]!.label} in series, {show(lengthsMm[0])} and{' '}
+              {show(lengthsMm[1])}
+            </span>
+            <span className="figure whitespace-nowrap">
+              {volts[0].toFixed(1)} + {volts[1].toFixed(1)} V
+            </span>
+          </li>
+        ))}
+        {alone.map((segment) => (
+          <li key={segment} className="border-b border-line font-semibold text-signal">
+            {all[segment]!.label} alone on {voltageV} V
+          </li>
+        ))}
+      </ul>
+      <PairByHand evaluation={evaluation} />
+    </>
+  );
+};
+
+/** What the builds of the sign ask about wires inside, once each. */
+const OwnFeedFields = ({ evaluation }: { readonly evaluation: Evaluation }) => {
+  const pages = new Set(evaluation.assemblies.map(pageOf));
+  return [...pages].map(({ name, FeedFields: Own }) => (Own === null ? null : <Own key={name} />));
+};
+
+/** How pieces hang together: in parallel or in pairs, fed at one end or both, joints and lead. */
+export const FeedFields = ({ evaluation }: { readonly evaluation: Evaluation }) => {
+  const { wires } = useCatalogue();
+  const show = useLength();
+  const { circuit, design } = evaluation;
+  const series = design.power.arrangement === 'series-pairs';
+  return (
+    <>
+      <ChoiceField
+        label="Pieces"
+        field={inDesign.power.arrangement}
+        otherwise="parallel"
+        choices={[
+          { value: 'parallel', label: 'all in parallel' },
+          { value: 'series-pairs', label: 'two and two in series' },
+        ]}
+        hint={series ? `on ${circuit.voltageV} V: equal lengths share it evenly` : undefined}
+      />
+      {series ? (
+        <Pairs evaluation={evaluation} />
+      ) : (
+        <ChoiceField
+          label="Runs fed"
+          field={inDesign.power.feed}
+          choices={[
+            { value: 'one-end', label: 'at one end' },
+            { value: 'both-ends', label: 'at both ends' },
+          ]}
+        />
+      )}
+      <ChoiceField
+        label="Joined by"
+        field={inDesign.power.joint}
+        otherwise="solder"
+        choices={joints.map(({ kind, name }) => ({ value: kind, label: name }))}
+        hint={`carries ${circuit.joint.ratedA} A; bare ${circuit.joint.stripMm} mm of wire (typical)`}
+      />
+      <OwnFeedFields evaluation={evaluation} />
+      <ChoiceField
+        label="Lead"
+        field={inDesign.power.wireId}
+        choices={[{ value: 'auto', label: 'chosen by load' }, ...choicesOf(wires)]}
+        hint={`${circuit.lead.name}, ${show(design.brief.leadLengthMm)}, loses ${circuit.leadDropV.toFixed(2)} V; fuse ${circuit.fuseA} A`}
+      />
+    </>
+  );
+};

@@ -1,0 +1,51 @@
+import type { WorkStep } from '@vitrum/core';
+import type { ComponentType } from 'react';
+import { AssemblyBar } from '../assemblies/assembly-bar';
+import { pageOf, type AssemblyStep } from '../builds';
+import { useDocument } from '../document/document-store';
+import { useChosenIndex } from '../document/selection';
+import { FindingsPanel } from '../findings/findings-panel';
+import { BuildStep, CutStep, ProveStep } from './bench-steps';
+import { ArtworkStep } from './artwork-step';
+import { BriefStep } from './brief-step';
+import { PowerStep } from './power/power-step';
+import { stepName } from './step-names';
+
+/** Steps of the sign as a whole; the others show the chosen assembly. */
+const signPanels: Readonly<Record<Exclude<WorkStep, AssemblyStep>, ComponentType>> = {
+  brief: BriefStep,
+  power: PowerStep,
+  cut: CutStep,
+  build: BuildStep,
+  prove: ProveStep,
+};
+
+const isOfSign = (step: WorkStep): step is keyof typeof signPanels => step in signPanels;
+
+const panelOf = (step: WorkStep, build: string): ComponentType => {
+  if (isOfSign(step)) return signPanels[step];
+  return step === 'artwork' ? ArtworkStep : pageOf({ build }).panels[step];
+};
+
+/** The settings of a step, and under them the findings. */
+export const StepPanel = ({ step }: { readonly step: WorkStep }) => {
+  const index = useChosenIndex();
+  const build = useDocument((state) => state.design?.assemblies[index]?.build);
+  const name = useDocument((state) => state.design?.name);
+  const Panel = build === undefined ? null : panelOf(step, build);
+  return (
+    <aside
+      aria-label="Settings"
+      className="w-[332px] shrink-0 overflow-y-auto border-l border-line px-4 py-3 max-lg:w-full max-lg:border-t max-lg:border-l-0 print:w-full print:border-0"
+    >
+      <p className="print-only text-lg font-bold">{name}</p>
+      <h2 className="mb-1 text-[15px] font-bold">{stepName(step, build)}</h2>
+      {!isOfSign(step) && <AssemblyBar />}
+      {/* A field must not carry what was typed for one assembly over to another. */}
+      {Panel !== null && <Panel key={isOfSign(step) ? 'sign' : index} />}
+      <div className="no-print">
+        <FindingsPanel />
+      </div>
+    </aside>
+  );
+};

@@ -1,0 +1,33 @@
+import {
+  findCoats,
+  findItem,
+  foundAll,
+  lightProblems,
+  type Catalogue,
+  type FacedMaterials,
+} from '../../document/catalogue/index.js';
+import { failure, type Result } from '../../base/result.js';
+import { usualLetterTool } from '../letters/usual-tool.js';
+import type { FaceLitAssembly } from './schema.js';
+
+/** The catalogue items that face-lit letters name. */
+export type FaceLitMaterials = FacedMaterials;
+
+/** Finds every item that face-lit letters name; each unknown id becomes a problem with its field. */
+export const findFaceLitMaterials = (
+  { cans, face, light, artwork }: FaceLitAssembly,
+  catalogue: Catalogue,
+): Result<FaceLitMaterials> => {
+  const found = foundAll<{ [Name in keyof FaceLitMaterials]: FaceLitMaterials[Name] }>({
+    strip: findItem(catalogue.strips, light.stripId, 'light.stripId'),
+    face: findItem(catalogue.faces, face.sheetId, 'face.sheetId'),
+    faceCoats: findCoats(face.coats, catalogue, 'face.coats'),
+    returnBoard: findItem(catalogue.boards, cans.returnBoardId, 'cans.returnBoardId'),
+    backBoard: findItem(catalogue.boards, cans.backBoardId, 'cans.backBoardId'),
+    lining: findItem(catalogue.linings, cans.liningId, 'cans.liningId'),
+    tool: findItem(catalogue.tools, artwork.toolId ?? usualLetterTool, 'artwork.toolId'),
+  });
+  if (!found.ok) return found;
+  const wrong = lightProblems(found.value.face, found.value.faceCoats, null, 'face');
+  return wrong.length > 0 ? failure(...wrong) : found;
+};

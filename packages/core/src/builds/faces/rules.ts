@@ -1,0 +1,155 @@
+import { evenEnough, type Ripple } from '../../light/glow/index.js';
+import type { FacedResults } from './results.js';
+import { changeStrip, readsAsLit, suitableStrips, type Remedy, type Rule } from '../../judging/findings/index.js';
+import type { Catalogue } from '../../document/catalogue/index.js';
+import { changeFace, hiding } from './candidates.js';
+import { ambientWords, around, percent } from '../shared/rule-words.js';
+
+/** What a build with a face can do about its light. */
+export interface FaceRemedies<Results extends FacedResults> {
+  readonly deepen: (results: Results) => Remedy;
+  readonly addRows: (results: Results) => Remedy;
+  readonly dropRows: (results: Results) => Remedy;
+  readonly closerEnds: (results: Results) => Remedy;
+  readonly whiterLining: (results: Results, catalogue: Catalogue) => Remedy;
+}
+
+const worseRipple = ({ glow }: FacedResults): { readonly ripple: Ripple; readonly rows: boolean } => {
+  const { dots, bands } = glow.evenness;
+  return bands !== null && bands.vanishesAtMm >= dots.vanishesAtMm
+    ? { ripple: bands, rows: true }
+    : { ripple: dots, rows: false };
+};
+
+const hidden = ({ glow, design }: FacedResults): boolean =>
+  glow.evenness.dotsVanishAtMm <= design.brief.readingDistanceMm;
+
+/** Individual LEDs or rows show through the face at the reading distance. */
+export const dotsShow =
+  <Results extends FacedResults>(remedies: FaceRemedies<Results>): Rule<Results> =>
+  ({ results, catalogue }) => {
+    if (hidden(results) || !results.glow.resolved) return null;
+    const { ripple, rows } = worseRipple(results);
+    const metres = results.design.brief.readingDistanceMm / 1000;
+    const { materials } = results;
+    const denser = suitableStrips(results, catalogue)
+      .filter(({ ledsPerM, voltageV }) => ledsPerM > materials.strip.ledsPerM && voltageV === materials.strip.voltageV)
+      .sort((a, b) => a.ledsPerM - b.ledsPerM);
+    const stronger = catalogue.faces
+      .filter(
+        (face) =>
+          hiding(face) > hiding(materials.face) ||
+          (hiding(face) === hiding(materials.face) && face.reflectance > materials.face.reflectance),
+      )
+      .filter(
+        ({ sheetWidthMm, sheetHeightMm }) =>
+          sheetWidthMm * sheetHeightMm >= materials.face.sheetWidthMm * materials.face.sheetHeightMm,
+      )
+      .sort((a, b) => hiding(a) - hiding(b) || a.price - b.price);
+    return {
+      id: 'dots-show',
+      severity: 'fix',
+      step: 'face',
+      what: rows ? `The rows show as bands from ${metres} m` : `The LEDs show as dots from ${metres} m`,
+      why: `Contrast ${percent(ripple.contrast)} % at the ${rows ? 'row' : 'LED'} pitch; from there or farther the eye sees ${percent(ripple.threshold)} %.`,
+      numbers: [
+        { label: 'contrast', value: percent(ripple.contrast), unit: '%' },
+        { label: 'seen from there', value: percent(ripple.threshold), unit: '%' },
+        { label: 'pitch', value: ripple.pitchMm, unit: 'mm' },
+        { label: 'vanishes beyond', value: ripple.vanishesAtMm / 1000, unit: 'm' },
+      ],
+      where: around(ripple.at, Math.max(ripple.pitchMm, 20)),
+      target: {
+        label: rows ? 'band contrast' : 'dot contrast',
+        better: 'lower',
+        unit: '%',
+        read: ({ glow }) => Math.round(glow.evenness.dotContrast * 10_000) / 100,
+        settled: hidden,
+      },
+      remedies: rows
+        ? [remedies.deepen(results), remedies.addRows(results), changeFace(results, stronger)]
+        : [remedies.deepen(results), changeStrip(results, denser), changeFace(results, stronger)],
+    };
+  };
+
+const litRatio = ({ glow, design }: FacedResults): number =>
+  glow.daylight.find(({ ambient }) => ambient === design.brief.ambient)?.litOverUnlit ?? 0;
+
+/** Even, but too dim against the light of the place. */
+export const tooDim =
+  <Results extends FacedResults>(remedies: FaceRemedies<Results>): Rule<Results> =>
+  ({ results, catalogue }) => {
+    const ratio = litRatio(results);
+    if (ratio >= readsAsLit) return null;
+    const { materials, design } = results;
+    const brighter = suitableStrips(results, catalogue)
+      .filter(({ lumensPerM }) => lumensPerM > materials.strip.lumensPerM)
+      .sort((a, b) => a.lumensPerM - b.lumensPerM);
+    const clearer = catalogue.faces
+      .filter(({ transmittance }) => transmittance > materials.face.transmittance)
+      .sort((a, b) => a.transmittance - b.transmittance);
+    return {
+      id: 'too-dim',
+      severity: 'fix',
+      step: 'face',
+      what: `Too dim to read as lit in ${ambientWords[design.brief.ambient]}`,
+      why: `Lit it is ${ratio.toFixed(2)} times as bright as unlit; ${readsAsLit} is the usual least (typical).`,
+      numbers: [
+        { label: 'lit to unlit', value: ratio, unit: ': 1' },
+        { label: 'luminance', value: results.glow.evenness.meanCdM2, unit: 'cd/m²' },
+      ],
+      where: { view: 'front', rect: results.glow.grid.area },
+      target: {
+        label: 'lit to unlit',
+        better: 'higher',
+        unit: ': 1',
+        read: litRatio,
+        settled: (tried) => litRatio(tried) >= readsAsLit,
+      },
+      remedies: [
+        changeStrip(results, brighter),
+        remedies.addRows(results),
+        changeFace(results, clearer),
+        remedies.whiterLining(results, catalogue),
+      ],
+    };
+  };
+
+/** Dark corners or ends. */
+export const unevenCorners =
+  <Results extends FacedResults>(remedies: FaceRemedies<Results>): Rule<Results> =>
+  ({ results, catalogue }) => {
+    const { evenness, grid } = results.glow;
+    const { materials } = results;
+    if (evenness.meanCdM2 <= 0 || evenness.minOverMean >= evenEnough) return null;
+    const shorterCut = suitableStrips(results, catalogue).filter(
+      ({ cutPitchMm, voltageV }) => cutPitchMm < materials.strip.cutPitchMm && voltageV === materials.strip.voltageV,
+    );
+    const corner = Math.max(20, Math.min(grid.area.width, grid.area.height) / 5);
+    return {
+      id: 'uneven-corners',
+      severity: 'fix',
+      step: 'light',
+      what: results.runs.rowPitchMm === null ? 'The light does not reach everywhere' : 'The corners and ends stay dark',
+      why: `The darkest place has ${percent(evenness.minOverMean)} % of the mean; below ${evenEnough * 100} % it is noticed (typical).`,
+      numbers: [
+        { label: 'darkest to mean', value: percent(evenness.minOverMean), unit: '%' },
+        { label: 'darkest', value: evenness.minCdM2, unit: 'cd/m²' },
+      ],
+      where: around(evenness.darkestAt, Math.min(corner, grid.area.width)),
+      target: {
+        label: 'darkest to mean',
+        better: 'higher',
+        unit: '%',
+        read: ({ glow }) => percent(glow.evenness.minOverMean),
+        settled: ({ glow }) => glow.evenness.minOverMean >= evenEnough,
+      },
+      remedies: [
+        remedies.closerEnds(results),
+        remedies.addRows(results),
+        remedies.whiterLining(results, catalogue),
+        changeStrip(results, shorterCut),
+        remedies.deepen(results),
+      ],
+    };
+  };

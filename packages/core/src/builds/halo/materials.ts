@@ -1,0 +1,20 @@
+import { findItem, foundAll, type Catalogue, type WallMaterials } from '../../document/catalogue/index.js';
+import type { Result } from '../../base/result.js';
+import { usualLetterTool } from '../letters/usual-tool.js';
+import type { HaloAssembly } from './schema.js';
+
+/** The catalogue items that halo letters name. */
+export type HaloMaterials = WallMaterials;
+
+/** Finds every item that halo letters name; each unknown id becomes a problem with its field. */
+export const findHaloMaterials = (
+  { letters, light, artwork }: HaloAssembly,
+  catalogue: Catalogue,
+): Result<HaloMaterials> =>
+  foundAll<{ [Name in keyof HaloMaterials]: HaloMaterials[Name] }>({
+    strip: findItem(catalogue.strips, light.stripId, 'light.stripId'),
+    board: findItem(catalogue.boards, letters.boardId, 'letters.boardId'),
+    backFinish: findItem(catalogue.linings, letters.backFinishId, 'letters.backFinishId'),
+    wall: findItem(catalogue.walls, letters.wallId, 'letters.wallId'),
+    tool: findItem(catalogue.tools, artwork.toolId ?? usualLetterTool, 'artwork.toolId'),
+  });

@@ -1,0 +1,212 @@
+import type { Brief } from '../../document/design/index.js';
+import type { HaloAssembly } from './schema.js';
+import type { HaloLaid, HaloResults } from './results.js';
+import { haloGlowOf, type PostedPart } from '../../light/wall/index.js';
+import type { Looking } from '../../light/wall/index.js';
+import { memoizeLast } from '../../base/maths/index.js';
+import { outlineArea, simplify, solidParts, type Outline } from '../../base/outlines/index.js';
+import type { CutPart } from '../../making/parts/index.js';
+import type { Jumper, LightShare } from '../../light/runs/index.js';
+import type { Circuit } from '../../power/circuit/index.js';
+import { success } from '../../base/result.js';
+import { findHaloMaterials } from './materials.js';
+import { leadEntryOf } from '../letters/lead-entry.js';
+import { jumpersOf } from '../letters/jumpers.js';
+import { letterPaths, letterRuns } from '../letters/runs.js';
+import { piecesOfLetters } from '../letters/splits.js';
+import { recomputedOf, commonStages } from '../shared/common-stages.js';
+import type { Build } from '../shared/build.js';
+import { letterRouters } from '../shared/wire-routes.js';
+import { haloGeometry } from './geometry.js';
+import { haloBought, haloParts, type HaloFacts } from './parts.js';
+import { haloPosts, letterKgPerM2, postsByShape } from './posts.js';
+import { haloSection } from './section.js';
+import { haloSteps } from './steps.js';
+
+/** Strip, posts and light follow the outline this closely (mm); tools follow it as it is. */
+const followedMm = 0.05;
+
+/** Strip on its side looks out, or in when it stands inside the return of an open shell. */
+const lookingOf = ({ letters, light }: HaloAssembly): Looking => {
+  if (!light.standing) return 'wall';
+  return letters.form === 'hollow' && letters.back === 'open' ? 'in' : 'out';
+};
+
+const postList = (parts: readonly PostedPart[]) => parts.flatMap(({ posts }) => posts);
+
+/** The stages of halo letters, in the order of the work. */
+export const haloStages: Build<HaloAssembly, HaloLaid, HaloResults>['stages'] = (catalogue, fonts, limits) => {
+  const solvePosts = postsByShape();
+  const stages = {
+    ...commonStages(),
+    materials: memoizeLast(findHaloMaterials),
+    letters: memoizeLast(solidParts),
+    pieces: memoizeLast(piecesOfLetters),
+    shape: memoizeLast((outline: Outline) => simplify(outline, followedMm)),
+    geometry: memoizeLast(haloGeometry),
+    entry: memoizeLast(leadEntryOf),
+    posted: memoizeLast(haloPosts),
+    posts: memoizeLast(postList),
+    bed: memoizeLast((ledZMm: number) => ({ ledZMm, facing: 'wall' as const })),
+    paths: memoizeLast(letterPaths()),
+    runs: memoizeLast(letterRuns),
+    router: memoizeLast(letterRouters()),
+    jumpers: memoizeLast(jumpersOf),
+    section: memoizeLast(haloSection),
+    glow: memoizeLast(haloGlowOfParts),
+    shedding: memoizeLast((areaMm2: number, outLm: number) => ({
+      areaM2: (2 * areaMm2) / 1e6,
+      closed: false,
+      outLm,
+      vents: null,
+    })),
+    parts: memoizeLast((...facts: FactList) => {
+      const known = factsOf(...facts);
+      return { cut: haloParts(known), bought: haloBought(catalogue, known) };
+    }),
+    steps: memoizeLast((circuit: Circuit, cut: readonly CutPart[], jumpers: readonly Jumper[], ...facts: FactList) =>
+      haloSteps({ ...factsOf(...facts), parts: cut, circuit, jumpers }),
+    ),
+  };
+
+  function haloGlowOfParts(
+    ...[brief, outline, geometry, materials, runs, share, distribution, parts, looking, setbackMm]: GlowArguments
+  ) {
+    return haloGlowOf({
+      brief,
+      outline,
+      geometry,
+      materials,
+      runs,
+      share,
+      distribution,
+      parts,
+      looking,
+      setbackMm,
+      limits,
+    });
+  }
+
+  return {
+    lay: (brief, power, assembly) => {
+      const { artwork, light } = assembly;
+      const found = stages.materials.run(assembly, catalogue);
+      if (!found.ok) return found;
+      const materials = found.value;
+      const font = stages.font.run(artwork.fontId, artwork.ownFont ?? null, fonts);
+      const set = stages.artwork.run(artwork.text ?? brief.text, artwork, font);
+      if (!set.ok) return set;
+      const lettering = set.value;
+      const letters = stages.letters.run(lettering.outline);
+      const pieces = stages.pieces.run(letters, artwork.splits, artwork.registration);
+      const workability = stages.workability.run(lettering.outline, materials.tool, pieces);
+      const outline = stages.shape.run(lettering.outline);
+      const sized = stages.geometry.run(assembly, materials, lettering.bounds);
+      if (!sized.ok) return sized;
+      const geometry = sized.value;
+      const posts = stages.posted.run(
+        outline,
+        letterKgPerM2(geometry, materials),
+        assembly.posts,
+        light,
+        materials.strip,
+        solvePosts,
+      );
+      const standing = stages.posts.run(posts);
+      const strung = stages.runs.run(
+        outline,
+        stages.paths.run(outline, light, materials.strip),
+        stages.bed.run(geometry.ledZMm),
+        light,
+        materials.strip,
+        standing,
+        geometry.ledZMm,
+      );
+      if (!strung.ok) return strung;
+      const runs = strung.value;
+      const section = stages.section.run(outline, geometry, assembly, materials, runs, posts);
+      const entry = stages.entry.run(brief.leadExit, outline);
+      const router = stages.router.run(letters, runs, materials.strip.widthMm, power.crossings ?? 'over');
+      const distribution = stages.photometry.run(materials.strip, light.photometry);
+      if (!distribution.ok) return distribution;
+      return success({
+        materials,
+        lettering,
+        workability,
+        geometry,
+        runs,
+        posts,
+        section,
+        distribution: distribution.value,
+        entry,
+        router,
+      });
+    },
+    light: (brief, power, assembly, laid, { circuit, share, wires, ownPower }) => {
+      const { lettering, geometry, materials, runs, distribution, posts } = laid;
+      const outline = stages.shape.run(lettering.outline);
+      const jumpers = stages.jumpers.run(wires, outline);
+      const glow = stages.glow.run(
+        brief,
+        outline,
+        geometry,
+        materials,
+        runs,
+        share,
+        distribution,
+        posts,
+        lookingOf(assembly),
+        assembly.light.setbackMm,
+      );
+      const shedding = stages.shedding.run(Math.abs(outlineArea(outline)), glow.outLm);
+      return { glow, jumpers, heat: stages.heat.run(brief, power, materials.strip, circuit, ownPower, shedding) };
+    },
+    parts: (results) => stages.parts.run(...factListOf(results, stages.letters.run(results.lettering.outline))),
+    steps: (results) =>
+      stages.steps.run(
+        results.circuit,
+        results.cut,
+        results.jumpers,
+        ...factListOf(results, stages.letters.run(results.lettering.outline)),
+      ),
+    recomputed: () => recomputedOf(stages),
+  };
+};
+
+type FactList = readonly [
+  brief: Brief,
+  assembly: HaloAssembly,
+  geometry: HaloResults['geometry'],
+  materials: HaloResults['materials'],
+  runs: HaloResults['runs'],
+  posts: HaloResults['posts'],
+  letters: readonly Outline[],
+];
+
+const factListOf = (
+  { design, assembly, geometry, materials, runs, posts }: Omit<HaloResults, 'cut' | 'bought' | 'packing'>,
+  letters: readonly Outline[],
+): FactList => [design.brief, assembly, geometry, materials, runs, posts, letters];
+
+const factsOf = (...[brief, assembly, geometry, materials, runs, posts, letters]: FactList): HaloFacts => ({
+  brief,
+  assembly,
+  geometry,
+  materials,
+  runs,
+  posts,
+  letters,
+});
+
+type GlowArguments = [
+  brief: Brief,
+  outline: Outline,
+  geometry: HaloResults['geometry'],
+  materials: HaloResults['materials'],
+  runs: HaloResults['runs'],
+  share: LightShare,
+  distribution: HaloResults['distribution'],
+  parts: HaloResults['posts'],
+  looking: Looking,
+  setbackMm: number,
+];

@@ -1,0 +1,22 @@
+import type { AssemblyResults } from '../../judging/results/index.js';
+import type { CaseGeometry } from '../../light/geometry/index.js';
+import type { BoxGlow } from '../../light/glow/index.js';
+import type { FaceStack } from '../../light/optics/index.js';
+import type { Laid } from '../shared/build.js';
+import type { BoxMaterials } from './materials.js';
+import type { LightboxAssembly } from './schema.js';
+
+/** What the stages find for a light box. */
+export interface BoxResults extends AssemblyResults<LightboxAssembly> {
+  readonly materials: BoxMaterials;
+  readonly geometry: CaseGeometry;
+  readonly stack: FaceStack;
+  readonly glow: BoxGlow;
+}
+
+/** What stands before the circuit. */
+export interface BoxLaid extends Laid {
+  readonly materials: BoxMaterials;
+  readonly geometry: CaseGeometry;
+  readonly stack: FaceStack;
+}

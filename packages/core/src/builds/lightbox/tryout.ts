@@ -1,0 +1,40 @@
+import { fieldsOf, pathOf, set } from '../../document/design/index.js';
+import type { Tryout } from '../shared/tryout.js';
+import { faceOptions } from './face-options.js';
+import type { BoxResults } from './results.js';
+import type { LightboxAssembly } from './schema.js';
+
+const fieldsAt = (index: number) => fieldsOf<LightboxAssembly>(`assemblies.${index}`);
+
+/** How many times the strip is laid: rows, or turns. */
+const rowsField = ({ light }: LightboxAssembly) => (light.layout === 'rows' ? 'rowCount' : 'turnCount');
+
+/** What of a light box may be tried in many combinations. */
+export const lightboxTryout: Tryout<BoxResults> = {
+  set: ({ index, assembly }, depthMm, rows, liningId) => {
+    const field = fieldsAt(index);
+    return [
+      set(field.case.depthInsideMm, depthMm),
+      set(field.light[rowsField(assembly)], rows),
+      set(field.case.liningId, liningId),
+    ];
+  },
+  faces: faceOptions,
+  facePath: (index) => `${pathOf(fieldsAt(index).face)}.`,
+  start: (assembly) => {
+    const inRows = assembly.light.layout === 'rows';
+    return {
+      depthMm: assembly.case.depthInsideMm,
+      rows: assembly.light[rowsField(assembly)],
+      moreRows: inRows ? 4 : 2,
+      rowsWord: inRows ? 'Rows' : 'Turns',
+      liningId: assembly.case.liningId,
+    };
+  },
+  read: ({ geometry, assembly, materials }) => ({
+    depthMm: geometry.inside.depthMm,
+    rows: assembly.light[rowsField(assembly)],
+    lining: materials.lining.name,
+  }),
+  roomRules: ['too-shallow', 'no-strip'],
+};

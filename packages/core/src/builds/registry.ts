@@ -1,0 +1,6 @@
+import { faceLit } from './face-lit/index.js';
+import { halo } from './halo/index.js';
+import { lightbox } from './lightbox/index.js';
+
+/** Every build that Vitrum knows, a folder each. A new one is one line here. */
+export const registry = [lightbox, halo, faceLit] as const;

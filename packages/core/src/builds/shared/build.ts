@@ -1,0 +1,165 @@
+import type * as z from 'zod';
+import type { FontBook, Lettering } from '../../artwork/lettering/index.js';
+import type { Workability } from '../../artwork/workability/index.js';
+import type { Ring } from '../../base/outlines/index.js';
+import type { Result } from '../../base/result.js';
+import type { Catalogue, CommonMaterials } from '../../document/catalogue/index.js';
+import type { AssemblyMigration, Brief, DesignOf, FieldRef, PowerDesign } from '../../document/design/index.js';
+import type { Figure } from '../../judging/figures/index.js';
+import type { Remedy, Rule } from '../../judging/findings/index.js';
+import type { AnyAssembly, AssemblyResults } from '../../judging/results/index.js';
+import type { PieceGeometry } from '../../light/geometry/index.js';
+import type { Glow, GridLimits } from '../../light/glow/index.js';
+import type { Distribution } from '../../light/photometry/index.js';
+import type { LightRuns, LightShare, Point3 } from '../../light/runs/index.js';
+import type { Section } from '../../light/section/index.js';
+import type { BoughtPart, CutPart } from '../../making/parts/index.js';
+import type { Solid } from '../../making/solids/index.js';
+import type { Step } from '../../making/steps/index.js';
+import type { Template } from '../../making/templates/index.js';
+import type { Circuit, Router, WireRun } from '../../power/circuit/index.js';
+import type { Heat, OwnPower } from '../../power/heat/index.js';
+import type { Front } from './front.js';
+import type { TraceReport } from './trace-report.js';
+import type { StageName } from './stage-names.js';
+import type { Tryout } from './tryout.js';
+
+/** What the first part of the pipeline finds for an assembly: all that stands before the circuit. */
+export interface Laid {
+  readonly materials: CommonMaterials;
+  readonly lettering: Lettering;
+  readonly workability: Workability;
+  readonly geometry: PieceGeometry;
+  readonly runs: LightRuns;
+  readonly section: Section;
+  readonly distribution: Distribution;
+  /** Where wires come in, and how they find their way inside: for the circuit alone. */
+  readonly entry: Point3;
+  readonly router: Router;
+}
+
+/** What the circuit of the sign gives an assembly. */
+export interface Wired {
+  readonly circuit: Circuit;
+  readonly share: LightShare;
+  /** The wires that end in this assembly, in its own axes. */
+  readonly wires: readonly WireRun[];
+  readonly ownPower: OwnPower;
+}
+
+/** What the third part finds once the LEDs have their current. */
+export interface Lit {
+  readonly glow: Glow;
+  readonly heat: Heat;
+}
+
+/** What an assembly is made of, without what the sign shares. */
+export interface OwnParts {
+  readonly cut: readonly CutPart[];
+  readonly bought: readonly BoughtPart[];
+}
+
+/**
+ * The stages of one build for assemblies one after the other, each stage remembering its last call by the identity of its
+ * inputs. Problems name fields from the assembly on: `case.depthInsideMm`.
+ */
+export interface Stages<Own extends AnyAssembly, OwnLaid extends Laid, Results extends AssemblyResults> {
+  readonly lay: (brief: Brief, power: PowerDesign, assembly: Own) => Result<OwnLaid>;
+  readonly light: (brief: Brief, power: PowerDesign, assembly: Own, laid: OwnLaid, wired: Wired) => Lit;
+  readonly parts: (results: Omit<Results, 'cut' | 'bought' | 'packing'>) => OwnParts;
+  readonly steps: (results: Omit<Results, 'packing'>) => readonly Step[];
+  /** The stages that did not answer from memory since they were last run. */
+  readonly recomputed: () => readonly StageName[];
+}
+
+/** What a new job tells: what every build asks, and what this one asks besides, in millimetres by the name of the question. */
+export interface NewJobAnswers {
+  readonly name: string;
+  readonly text: string;
+  readonly readingDistanceMm: number;
+  readonly sizesMm: Readonly<Record<string, number>>;
+}
+
+/** One size that a new job of a build asks for (mm). */
+export interface SizeQuestion {
+  readonly id: string;
+  readonly label: string;
+  readonly hint?: string;
+  readonly usualMm: number;
+  readonly leastMm: number;
+  readonly mostMm: number;
+}
+
+/** How a build is spoken of. */
+export interface BuildWords {
+  /** “Light box”, and what it is in a line. */
+  readonly name: string;
+  readonly detail: string;
+  /** What the sizes of a new job are asked by: “How large is it outside?” */
+  readonly sizesAsk: string;
+}
+
+/** The depth that the slice’s handle drags, and its bounds (mm). */
+export interface SliceDepth {
+  readonly field: FieldRef<number>;
+  readonly label: string;
+  readonly mm: number;
+  readonly leastMm: number;
+  readonly mostMm: number;
+}
+
+/** What the bench can measure of the temperature of an assembly after an hour. */
+export interface SoakPoint {
+  readonly id: 'soak-strip' | 'soak-air' | 'soak-face';
+  readonly place: 'strip' | 'air' | 'face';
+  readonly title: string;
+  readonly how: string;
+}
+
+/** What a drawing tool of the shop cuts of an assembly: a part, and whether the tool of the artwork cuts it. */
+export type CutByTool = (part: CutPart) => boolean;
+
+/** All that differs between builds. One folder each; no other file asks for the name of a build. */
+export interface Build<
+  Own extends AnyAssembly = AnyAssembly,
+  OwnLaid extends Laid = Laid,
+  Results extends AssemblyResults<Own> = AssemblyResults<Own>,
+  Demos extends Readonly<Record<string, DesignOf<Own>>> = Readonly<Record<string, DesignOf<Own>>>,
+> {
+  readonly name: Own['build'];
+  readonly words: BuildWords;
+  /** Its part of the design document; `id`, `build` and `place` are among its fields. */
+  readonly schema: z.ZodObject;
+  /** By the version they start from: how an assembly of that version becomes one of the next. */
+  readonly migrations: Readonly<Record<number, AssemblyMigration>>;
+  readonly sizes: readonly SizeQuestion[];
+  /** A solved start from the answers of a new job. */
+  readonly start: (answers: NewJobAnswers) => DesignOf<Own>;
+  readonly stages: (catalogue: Catalogue, fonts: FontBook, limits: GridLimits) => Stages<Own, OwnLaid, Results>;
+  /** Its own checks, beside those that every build shares. */
+  readonly rules: readonly Rule<Results>[];
+  /** How it does with less strip, when no supply carries what there is. */
+  readonly lessStrip: (results: Results) => Remedy;
+  /** Its figures of the tape, in order; those of the sign follow. */
+  readonly figures: (results: Results) => readonly Figure[];
+  /** The slice at x (mm right of the middle). */
+  readonly sectionAt: (results: Results, xMm: number) => Section;
+  /** Half-beam cones of the LEDs that a slice meets, as rings in its axes (z, y). */
+  readonly cones: (results: Results, section: Section, spread: number) => readonly Ring[];
+  /** What the slice’s handle drags. */
+  readonly depth: (results: Results) => SliceDepth;
+  /** What is seen of it from the front. */
+  readonly front: (results: Results) => Front;
+  /** Templates to print at 1:1, by the name of their file. */
+  readonly templates: (results: Results) => Readonly<Record<string, Template>>;
+  /** What can be printed in three dimensions. */
+  readonly solids: (results: Results) => readonly Solid[];
+  readonly cutByTool: CutByTool;
+  readonly soakPoints: readonly SoakPoint[];
+  /** The same light traced photon by photon, report by report; null where it is not done. */
+  readonly trace: ((results: Results) => Generator<TraceReport, void>) | null;
+  /** What may be tried out in many combinations; null where nothing is. */
+  readonly tryout: Tryout<Results> | null;
+  /** Demo designs by the name that the command line takes. */
+  readonly demos: Demos;
+}

@@ -1,0 +1,55 @@
+import type { Strip } from '../../document/catalogue/index.js';
+import type { AssemblyResults, SignResults } from '../results/index.js';
+import { changeStrip } from './candidates.js';
+import { wholeSign } from './places.js';
+import type { SignRule } from './types.js';
+
+const isPixels = ({ addressable }: Strip): boolean => addressable === true;
+
+/** Whether two strips can hang on one supply and one controller. */
+const goTogether = (one: Strip, other: Strip): boolean =>
+  one.voltageV === other.voltageV && isPixels(one) === isPixels(other);
+
+/** Assemblies whose strip cannot share what the first one has. */
+const strangers = ({ assemblies }: SignResults): readonly AssemblyResults[] => {
+  const [first] = assemblies;
+  return assemblies.filter(({ materials }) => !goTogether(materials.strip, first!.materials.strip));
+};
+
+/** Strips of unlike voltage, or pixels beside strip that is switched: one supply and one controller cannot drive both. */
+export const stripsDiffer: SignRule = ({ results, catalogue }) => {
+  const found = strangers(results);
+  const [odd] = found;
+  if (odd === undefined) return null;
+  const first = results.assemblies[0]!;
+  const { strip } = first.materials;
+  const other = odd.materials.strip;
+  const same = catalogue.strips
+    .filter(
+      (each) =>
+        goTogether(each, strip) &&
+        each.colour === other.colour &&
+        (results.design.brief.exposure === 'indoors' || each.protection !== 'bare'),
+    )
+    .sort((a, b) => Math.abs(a.lumensPerM - other.lumensPerM) - Math.abs(b.lumensPerM - other.lumensPerM));
+  return {
+    id: 'strips-differ',
+    severity: 'stop',
+    step: 'light',
+    what: `${first.label} and ${odd.label} cannot share one supply`,
+    why:
+      strip.voltageV === other.voltageV
+        ? `The pixels of one are told by data, the strip of the other is switched: one controller cannot do both.`
+        : `${first.label} takes ${strip.voltageV} V, ${odd.label} ${other.voltageV} V. Give both strip of one voltage, or make two signs of it.`,
+    numbers: [{ label: 'of another kind', value: found.length, unit: found.length === 1 ? 'assembly' : 'assemblies' }],
+    where: wholeSign(results),
+    target: {
+      label: 'of another kind',
+      better: 'lower',
+      unit: '',
+      read: (tried) => strangers(tried).length,
+      settled: (tried) => strangers(tried).length === 0,
+    },
+    remedies: [changeStrip(odd, same)],
+  };
+};

@@ -1,0 +1,1 @@
+export * from './tiled-pdf.js';

@@ -1,0 +1,147 @@
+import { beforeAll, describe, expect, it } from '@jest/globals';
+import type { FontBook } from '../../artwork/lettering/index.js';
+import { wallRgb, type BoxResults } from '../../builds/index.js';
+import type { Single } from '../../testing/harness.js';
+import { ambients } from '../../light/glow/index.js';
+import { changed, dispensary, inAssembly, evaluated, testFonts } from '../../testing/harness.js';
+import {
+  exposureFor,
+  falseColour,
+  renderFace,
+  renderFalseColour,
+  renderSign,
+  shapeColour,
+  surroundColour,
+  type Picture,
+} from './index.js';
+
+let fonts: FontBook;
+let box: Single<BoxResults>;
+beforeAll(async () => {
+  fonts = await testFonts();
+  box = evaluated(dispensary, fonts);
+});
+
+const at = ({ width, height, data }: Picture, u: number, v: number): readonly number[] => {
+  const pixel = (Math.floor(v * height) * width + Math.floor(u * width)) * 4;
+  return [...data.slice(pixel, pixel + 4)];
+};
+const bytes = (css: string): readonly number[] => [...css.matchAll(/\d+/g)].map(([digits]) => Number(digits));
+
+describe('the lit picture', () => {
+  it('is opaque, a pixel a cell, brighter where the luminance is higher', () => {
+    const picture = renderFace(box, 'dark', true, false);
+    expect([picture.width, picture.height]).toEqual([box.glow.grid.columns, box.glow.grid.rows]);
+    expect(at(picture, 0.5, 0.25)[0]).toBeGreaterThan(at(picture, 0.01, 0.02)[0]!);
+    for (let pixel = 3; pixel < picture.data.length; pixel += 4) expect(picture.data[pixel]).toBe(255);
+  });
+
+  it('does not clip the brightest part of the face away, in any light', () => {
+    for (const ambient of ambients) {
+      const { data } = renderFace(box, ambient, true, false);
+      const full = data.filter((value, index) => index % 4 === 1 && value === 255).length;
+      expect(full / (data.length / 4)).toBeLessThan(0.06);
+    }
+  });
+
+  it('shows lit and unlit nearly alike at noon, far apart in the dark', () => {
+    const difference = (ambient: 'noon' | 'dark'): number =>
+      Math.abs(
+        at(renderFace(box, ambient, true, false), 0.5, 0.25)[1]! -
+          at(renderFace(box, ambient, false, false), 0.5, 0.25)[1]!,
+      );
+    expect(difference('dark')).toBeGreaterThan(3 * difference('noon'));
+  });
+
+  it('a warm white looks warm, but less so than its chromaticity', () => {
+    const warm = evaluated(changed(dispensary, { 'brief.light': { kind: 'white', cctK: 2700 } }), fonts);
+    const [red, , blue] = at(renderFace(warm, 'evening', true, false), 0.5, 0.25) as [number, number, number];
+    expect(red - blue).toBeGreaterThan(30);
+    expect(blue).toBeGreaterThan(100);
+  });
+
+  it('a mixed colour keeps its hue', () => {
+    const red = evaluated(
+      changed(dispensary, {
+        'brief.light': { kind: 'rgb', colour: '#ff0000' },
+        ...inAssembly({ 'light.stripId': 'rgb-12v-60' }),
+      }),
+      fonts,
+    );
+    const [r, g, b] = at(renderFace(red, 'dark', true, false), 0.5, 0.25) as [number, number, number];
+    expect(r).toBeGreaterThan(150);
+    expect(Math.max(g, b)).toBeLessThan(40);
+  });
+
+  it('letters are dark on a lit ground, lit in a mask, coloured in colour', () => {
+    const shot = (change: Readonly<Record<string, unknown>>) =>
+      evaluated(
+        changed(dispensary, { 'brief.text': 'I', ...inAssembly({ 'artwork.capHeightMm': 200, ...change }) }),
+        fonts,
+      );
+    const centre = (evaluation: Single<BoxResults>) => at(renderFace(evaluation, 'dark', true, true), 0.5, 0.5);
+    expect(centre(shot({}))[0]).toBeLessThan(15);
+    expect(centre(shot({ 'artwork.mode': 'lit-letters' }))[0]).toBeGreaterThan(120);
+    const [r, g] = centre(shot({ 'artwork.mode': 'coloured-letters', 'artwork.filmId': 'green-film' })) as [
+      number,
+      number,
+    ];
+    expect(g).toBeGreaterThan(2 * r);
+  });
+});
+
+describe('exposure', () => {
+  it('never lets the sign or paper burn out', () => {
+    for (const ambient of ambients) {
+      const { whiteCdM2, lux } = exposureFor([box], ambient);
+      expect(whiteCdM2).toBeGreaterThan((lux * 0.84) / Math.PI);
+      expect(whiteCdM2).toBeGreaterThan(box.glow.evenness.highCdM2);
+    }
+  });
+
+  it('a wall grows darker from noon to dark beside a lit sign', () => {
+    const walls = ambients.map((ambient) => bytes(surroundColour(wallRgb, exposureFor([box], ambient)))[0]!);
+    expect([...walls].sort((a, b) => b - a)).toEqual(walls);
+    expect(walls[0]).toBeGreaterThan(150);
+    expect(walls.at(-1)).toBeLessThan(30);
+  });
+
+  it('an unlit piece in the dark is dark', () => {
+    expect(at(renderFace(box, 'dark', false, false), 0.5, 0.5)[0]).toBeLessThan(100);
+    expect(bytes(shapeColour(box, box.front.shapes.at(-1)!, exposureFor([box], 'dark', false), false))[0]).toBeLessThan(
+      40,
+    );
+  });
+});
+
+describe('false colour', () => {
+  it('rises in lightness all the way, and holds outside its scale', () => {
+    const light = Array.from({ length: 40 }, (_, step) => {
+      const [r, g, b] = falseColour(step / 39);
+      return 0.3 * r + 0.59 * g + 0.11 * b;
+    });
+    light.slice(1).forEach((value, index) => expect(value).toBeGreaterThan(light[index]!));
+    expect(falseColour(-3)).toEqual(falseColour(0));
+    expect(falseColour(9)).toEqual(falseColour(1));
+    expect(falseColour(Number.NaN)).toEqual(falseColour(0));
+  });
+
+  it('paints the map by its luminance', () => {
+    const picture = renderFalseColour(box, box.glow.evenness.maxCdM2);
+    const brightest = box.glow.luminance.indexOf(Math.max(...box.glow.luminance));
+    const [column, row] = [brightest % picture.width, picture.height - 1 - Math.floor(brightest / picture.width)];
+    expect([...picture.data.slice((row * picture.width + column) * 4, (row * picture.width + column) * 4 + 3)]).toEqual(
+      [...falseColour(1)],
+    );
+  });
+});
+
+describe('the whole sign', () => {
+  it('keeps its proportions, wall round case round face', () => {
+    const picture = renderSign(box, 'evening', 500);
+    expect(picture.height / picture.width).toBeCloseTo((300 + 2 * 126) / (900 + 2 * 126), 1);
+    const [wall, edge, face] = [at(picture, 0.02, 0.5), at(picture, 0.113, 0.5), at(picture, 0.5, 0.3)];
+    expect(face[0]).toBeGreaterThan(wall[0]!);
+    expect(edge[0]).toBeLessThan(wall[0]!);
+  });
+});
