@@ -24,9 +24,31 @@ export const testFonts = (): Promise<FontBook> =>
     return bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + bytes.byteLength);
   });
 
-/** `design` changed; fails the test when the change is no valid design. */
+/** Where segments are named in the wiring: by a number alone, or by a number in something more. */
+const namesSegments = /^power\.(chainsBegin|chainsCarryOn|fedBackward|fedForward|injections|zones|seriesPairs)$/;
+
+/** The numbers of segments in a change as references to those of one assembly. */
+const inWiring = (value: unknown, assembly: string): unknown => {
+  if (typeof value === 'number') return { assembly, segment: value };
+  if (Array.isArray(value)) return value.map((each) => inWiring(each, assembly));
+  const { segment, segments, first, second, ...rest } = value as Readonly<Record<string, unknown>>;
+  return {
+    ...rest,
+    ...(segment === undefined ? {} : { assembly, segment }),
+    ...(segments === undefined ? {} : { segments: inWiring(segments, assembly) }),
+    ...(first === undefined ? {} : { first: inWiring(first, assembly), second: inWiring(second, assembly) }),
+  };
+};
+
+/**
+ * `design` changed; fails the test when the change is no valid design. In the wiring a number stands for that segment of
+ * the first assembly.
+ */
 export const changed = <Given extends AnyDesign>(design: Given, change: Readonly<Record<string, unknown>>): Given => {
-  const fields: DesignChange = Object.entries(change).map(([path, value]) => ({ path, value }));
+  const fields: DesignChange = Object.entries(change).map(([path, value]) => ({
+    path,
+    value: namesSegments.test(path) ? inWiring(value, design.assemblies[0]!.id) : value,
+  }));
   const result = applyChange(design as unknown as Design, fields);
   if (!result.ok) throw new Error(result.problems.map(({ path, message }) => `${path} ${message}`).join('; '));
   // A change of fields leaves the build as it was.

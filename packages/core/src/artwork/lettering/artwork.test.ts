@@ -102,7 +102,7 @@ describe('lettering', () => {
     expect(set('Rye', { ownFont: own }).areaMm2).toBeCloseTo(set('Rye', { fontId: fontListings[2]!.id }).areaMm2, 6);
     for (const base64 of ['AAAA', '!!!']) {
       const broken = lay('Rye', { ownFont: { name: 'x.ttf', base64 } });
-      expect(broken.ok ? '' : broken.problems[0]!.path).toBe('assemblies.0.artwork.ownFont');
+      expect(broken.ok ? '' : broken.problems[0]!.path).toBe('artwork.ownFont');
     }
   });
 });

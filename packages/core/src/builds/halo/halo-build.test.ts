@@ -100,7 +100,7 @@ describe('strip behind halo letters', () => {
 
   it('keeps what was pushed and leaves out what was taken away', () => {
     const free = of({}).runs;
-    const { runs } = of({ 'light.moved': [{ piece: 1, alongMm: 30 }], 'light.leftOut': [3] });
+    const { runs } = of({ 'light.moved': [{ segment: 1, alongMm: 30 }], 'light.leftOut': [3] });
     const [before, after] = [free.segments[0]!.from, runs.segments[0]!.from];
     expect(Math.hypot(after[0] - before[0], after[1] - before[1])).toBeGreaterThan(25);
     expect(runs.segments.map(({ number }) => number)).toEqual([1, 2, 4, 5, 6, 7]);

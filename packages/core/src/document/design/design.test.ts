@@ -40,12 +40,12 @@ describe('the design document', () => {
     expect(found.find(({ path }) => path === 'brief.ambient')?.message).toContain('one of "noon"');
   });
 
-  it('refuses NaN, infinity, a build it does not know, and a second assembly', () => {
+  it('refuses NaN, infinity, a build it does not know, and two assemblies of one id', () => {
     const box = dispensary.assemblies[0]!;
     for (const value of [Number.NaN, Infinity])
       expect(problems({ ...dispensary, brief: { ...dispensary.brief, hoursPerDay: value } })).toHaveLength(1);
     expect(problems({ ...dispensary, assemblies: [{ ...box, build: 'lantern' }] })[0]?.path).toBe('assemblies.0.build');
-    expect(problems({ ...dispensary, assemblies: [box, box] })[0]?.path).toBe('assemblies');
+    expect(problems({ ...dispensary, assemblies: [box, box] })[0]?.path).toBe('assemblies.1.id');
   });
 
   it('says that a file from a newer version is newer, and that another file is another', () => {

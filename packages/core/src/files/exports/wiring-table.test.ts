@@ -28,7 +28,7 @@ describe('the wiring table', () => {
   });
 
   it('of pixels has data in the wires it goes along, and none in a feed besides', () => {
-    const rows = tableOf(changed(demoDesigns['net-loft'], { 'power.injections': [{ piece: 2, end: 'end' }] }));
+    const rows = tableOf(changed(demoDesigns['net-loft'], { 'power.injections': [{ segment: 2, end: 'end' }] }));
     const fed = rows.find(({ to, from }) => from === 'lead' && to === 'piece 2 end')!;
     expect(fed.cores).toBe('plus red, minus black');
     expect(rows.filter(({ cores }) => cores!.includes('data green'))).toHaveLength(4);

@@ -16,7 +16,7 @@ describe('the figures that decide', () => {
     'of %s each say how they came about, from what, and of which kind that is',
     (name) => {
       const { figures } = evaluated(demoDesigns[name], fonts);
-      expect(new Set(figures.map(({ id }) => id)).size).toBe(figures.length);
+      expect(new Set(figures.map(({ id, assembly }) => `${id} ${assembly}`)).size).toBe(figures.length);
       for (const { id, text, label, how, inputs, value, kind } of figures) {
         expect([id, Number.isFinite(value)]).toEqual([id, true]);
         expect(text.length).toBeGreaterThan(0);

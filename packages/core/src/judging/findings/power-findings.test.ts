@@ -76,15 +76,15 @@ const cases: readonly (readonly [
     'fix',
     true,
   ],
-  ['wiring-contradicts', dispensary, { 'power.injections': [{ piece: 9, end: 'end' }] }, 'fix', true],
+  ['wiring-contradicts', dispensary, { 'power.injections': [{ segment: 9, end: 'end' }] }, 'fix', true],
   ['wiring-contradicts', dispensary, { 'power.chainsBegin': [2], 'power.chainsCarryOn': [2] }, 'fix', true],
   [
     'wiring-contradicts',
     slipway,
     {
       'power.zones': [
-        { pieces: [1, 2], level: 1 },
-        { pieces: [2], level: 0.5 },
+        { segments: [1, 2], level: 1 },
+        { segments: [2], level: 0.5 },
       ],
     },
     'fix',

@@ -141,7 +141,7 @@ describe('pixels', () => {
   });
 
   it('are fed besides without a second data core', () => {
-    const fed = circuitOf(changed(demoDesigns['net-loft'], { 'power.injections': [{ piece: 2, end: 'end' }] }));
+    const fed = circuitOf(changed(demoDesigns['net-loft'], { 'power.injections': [{ segment: 2, end: 'end' }] }));
     expect(fed.wires.filter(({ injected }) => injected)).toMatchObject([{ carries: 'power' }]);
     expect(fed.wires.filter(({ cores }) => cores.some(({ name }) => name === 'data'))).toHaveLength(3);
   });

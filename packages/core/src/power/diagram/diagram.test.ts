@@ -30,7 +30,7 @@ describe('a wiring diagram', () => {
   it.each(designs)('of %s has every piece and every wire once, no box on another, all of it inside', (_, design) => {
     const evaluation = evaluatedCoarsely(design(), fonts);
     const { boxes, links, width, height } = wiringDiagram(evaluation);
-    expect(boxes.filter(({ kind }) => kind === 'piece')).toHaveLength(evaluation.runs.segments.length);
+    expect(boxes.filter(({ kind }) => kind === 'piece')).toHaveLength(evaluation.circuit.segments.length);
     expect(links.filter(({ id }) => id.startsWith('wire-'))).toHaveLength(evaluation.circuit.wires.length);
     boxes.forEach((one, index) => {
       expect(one.x + one.width).toBeLessThanOrEqual(width);

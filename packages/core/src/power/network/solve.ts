@@ -7,7 +7,8 @@ import type { Network, Solution } from './types.js';
 const leastOhm = 1e-5;
 /** To every node’s own conductance, for the step alone: what hangs on nothing else must not make it endless (S). */
 const leakSiemens = 1e-9;
-const mostRounds = 80;
+/** Pixels in series, which all draw the same whatever they get, take a hundred or two. */
+const mostRounds = 400;
 /** Kirchhoff’s law holds to this, or to this share of what the supplies would give into a short, whichever is more (A). */
 const leftoverA = 1e-9;
 const leftoverShare = 2e-15;

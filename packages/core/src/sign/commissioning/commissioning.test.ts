@@ -19,18 +19,18 @@ describe('putting a piece to work', () => {
     (_, design) => {
       const results = evaluatedCoarsely(design, fonts);
       const steps = commissionSteps(results);
-      expect(new Set(steps.map(({ id }) => id)).size).toBe(steps.length);
+      expect(new Set(steps.map(({ key }) => key)).size).toBe(steps.length);
       for (const { expected } of steps) expect(expected.low).toBeLessThan(expected.high);
-      const { circuit, runs } = results;
+      const { circuit } = results;
       const middle = (id: string): number => {
-        const { low, high } = steps.find((step) => step.id === id)!.expected;
+        const { low, high } = steps.find((step) => step.key === id)!.expected;
         return (low + high) / 2;
       };
       expect(middle('supply-volts')).toBeCloseTo(circuit.voltageV, 9);
       expect(middle('full-amps')).toBeCloseTo(circuit.amps, 9);
       // Pieces at their nominal power add up to the whole.
-      const pieces = runs.segments.reduce((sum, { number }) => sum + middle(`piece-${number}`), 0);
-      expect(pieces * circuit.voltageV).toBeCloseTo(circuit.nominalWatts, 6);
+      const alone = circuit.segments.reduce((sum, { label }) => sum + middle(`segment-${label}`), 0);
+      expect(alone * circuit.voltageV).toBeCloseTo(circuit.nominalWatts, 6);
       const stages = steps.map(({ stage }) => ['supply', 'pieces', 'colours', 'full', 'soak'].indexOf(stage));
       expect(stages).toEqual([...stages].sort((a, b) => a - b));
     },

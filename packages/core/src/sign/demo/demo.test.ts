@@ -5,7 +5,7 @@ import { readDesign } from '../design/index.js';
 import { demoDesigns, demoJobs } from './index.js';
 
 const inDocs = (name: string): string =>
-  readFileSync(new URL(`../../../../docs/drawings/${name}`, import.meta.url), 'utf8');
+  readFileSync(new URL(`../../../../../docs/drawings/${name}`, import.meta.url), 'utf8');
 
 describe('the demo shop', () => {
   it.each([

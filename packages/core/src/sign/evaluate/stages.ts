@@ -107,6 +107,8 @@ export const createStages = (catalogue: Catalogue, fonts: FontBook, limits: Grid
       holdsSupply: index === 0,
     }));
   });
+  const listed = memoizeLast(sumParts);
+  const planned = memoizeLast(buildListOf);
   const stages = { circuit, packing: memoizeLast(pack), cost: memoizeLast(costOf) };
   const cutList = keptList<CutPart>();
   const segmentsToCut = memoizeLast((solved: Circuit): readonly SegmentToCut[] => solved.segments);
@@ -194,7 +196,7 @@ export const createStages = (catalogue: Catalogue, fonts: FontBook, limits: Grid
       ),
       ...lit.flatMap((each) => each.bought),
     ];
-    const parts: Parts = sumParts(cut, bought);
+    const parts: Parts = listed.run(cut, bought);
     const packing = stages.packing.run(
       parts.cut,
       segmentsToCut.run(solved),
@@ -202,7 +204,7 @@ export const createStages = (catalogue: Catalogue, fonts: FontBook, limits: Grid
       catalogue,
       design.brief.quantity,
     );
-    const buildList = buildListOf(
+    const buildList = planned.run(
       mergeSteps(lit.map((each) => ({ ...each, steps: stagesOf(each.assembly, each.index).steps(each) }))),
     );
     const cost = stages.cost.run(design.brief, parts, packing, buildList, catalogue);
