@@ -6,6 +6,28 @@ const only = (name, from, forbidden) => ({
   to: { path: forbidden },
 });
 
+/** The neighbourhoods of the core, in the order of the pipeline: each knows those before it. */
+const neighbourhoods = [
+  'base',
+  'document',
+  'artwork',
+  'light',
+  'power',
+  'making',
+  'judging',
+  'builds',
+  'sign',
+  'files',
+  'session',
+];
+const inCore = (names) => `^packages/core/src/(${names.join('|')})/`;
+const oneWay = neighbourhoods.slice(0, -1).map((name, place) => ({
+  name: `core-${name}-knows-what-comes-before`,
+  severity: 'error',
+  from: { path: inCore([name]), pathNot: '\\.test\\.ts$' },
+  to: { path: inCore([...neighbourhoods.slice(place + 1), 'validation', 'testing']) },
+}));
+
 module.exports = {
   forbidden: [
     only('core-stands-alone', '^packages/core/', '^(packages/contract|apps)/'),
@@ -13,6 +35,7 @@ module.exports = {
     only('web-not-server', '^apps/web/', '^apps/(server|cli)/'),
     only('server-not-web', '^apps/server/', '^apps/(web|cli)/'),
     only('cli-on-core-only', '^apps/cli/', '^(packages/contract|apps/(web|server))/'),
+    ...oneWay,
     {
       name: 'core-without-node',
       severity: 'error',
@@ -31,7 +54,11 @@ module.exports = {
       severity: 'error',
       from: {
         path: '^packages/core/src/([^/]+/[^/]+)/',
-        pathNot: ['\\.test\\.ts$', '^packages/core/src/(session|testing|validation)/'],
+        pathNot: [
+          '\\.test\\.ts$',
+          '^packages/core/src/(session|testing|validation)/',
+          '^packages/core/src/builds/together/',
+        ],
       },
       to: {
         path: '^packages/core/src/[^/]+/[^/]+/.+',
@@ -40,7 +67,7 @@ module.exports = {
           '/index\\.ts$',
           '/types\\.ts$',
           '^packages/core/src/(session|testing|validation)/',
-          '^packages/core/src/builds/(letters|shared)/',
+          '^packages/core/src/builds/(faces|letters|shared)/',
         ],
       },
     },

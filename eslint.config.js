@@ -1,5 +1,13 @@
 import reactHooks from 'eslint-plugin-react-hooks';
+import { readFileSync } from 'node:fs';
 import tseslint from 'typescript-eslint';
+
+/** The builds that are registered, as the folders of the core name them. */
+const registry = readFileSync(new URL('packages/core/src/builds/registry.ts', import.meta.url), 'utf8');
+const buildNames = [...registry.matchAll(/from '\.\/([^/]+)\/index\.js'/g)].map(([, folder]) => folder);
+if (buildNames.length === 0) throw new Error('no build is found in the registry');
+const oneOf = `/^(${buildNames.join('|')})$/`;
+const whatBuildsTell = 'What differs between builds stands in their folders; ask buildOf or pageOf.';
 
 export default tseslint.config(
   {
@@ -12,6 +20,8 @@ export default tseslint.config(
     rules: {
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/switch-exhaustiveness-check': ['error', { considerDefaultExhaustiveForUnions: true }],
+      // A field taken out of the rest is left out, not used.
+      '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true }],
       eqeqeq: 'error',
       'no-console': 'error',
       'prefer-const': 'error',
@@ -23,6 +33,22 @@ export default tseslint.config(
     rules: { '@typescript-eslint/consistent-type-imports': 'off' },
   },
   { files: ['apps/web/**/*.tsx', 'apps/web/**/*.ts'], ...reactHooks.configs.flat['recommended-latest'] },
+  {
+    files: ['packages/**/*.ts', 'apps/**/*.ts', 'apps/**/*.tsx'],
+    ignores: ['**/builds/**', '**/*.test.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        { selector: `Literal[value=${oneOf}]`, message: `A build is named. ${whatBuildsTell}` },
+        { selector: `Property > Identifier.key[name=${oneOf}]`, message: `A build is named. ${whatBuildsTell}` },
+        {
+          selector:
+            "BinaryExpression[operator='in']:matches([right.name=/^(glow|own|results|materials|geometry|assembly|evaluation)$/], [right.property.name=/^(glow|results|materials|geometry|assembly|evaluation)$/])",
+          message: `A kind is told by what it has. ${whatBuildsTell}`,
+        },
+      ],
+    },
+  },
   {
     files: ['packages/core/src/**/*.ts'],
     rules: {

@@ -64,7 +64,7 @@ export const NumberField = ({
   scale = 1,
   otherwise,
 }: NumberFieldProps) => {
-  const value = (useDesignValue(field) ?? otherwise ?? null) as number | null;
+  const value = useDesignValue(field) ?? otherwise ?? null;
   const shown = value === null ? '' : `${Math.round(value * scale * 1000) / 1000}${unit === '' ? '' : ` ${unit}`}`;
   const save = (text: string): string | null => {
     const bare = text.replace(unit, '').replace(',', '.').trim();
@@ -105,7 +105,7 @@ export const ChoiceField = ({
   wide = false,
 }: ChoiceFieldProps) => {
   const id = useId();
-  const stored = useDesignValue(field) as string | number | boolean | null | undefined;
+  const stored = useDesignValue<string | number | boolean | null | undefined>(field);
   const value = String(stored ?? otherwise);
   const known = choices.some((choice) => choice.value === value);
   return (

@@ -24,8 +24,10 @@ type Problems = Readonly<Record<string, string>>;
 /** What is wrong, by the field; a size by the name of its question. */
 const check = async (form: NewJobForm): Promise<Problems> => {
   const errors = await validate(form);
-  const fields = errors.map(({ property, constraints }) => [property, Object.values(constraints ?? {})[0] ?? '']);
-  return { ...Object.fromEntries(fields), ...sizeProblems(buildOf(form).sizes, form.sizesMm) };
+  const fields = errors.map(
+    ({ property, constraints }) => [property, Object.values(constraints ?? {})[0] ?? ''] as const,
+  );
+  return { ...Object.fromEntries<string>(fields), ...sizeProblems(buildOf(form).sizes, form.sizesMm) };
 };
 
 const jobName = (text: string): string => text.replace(/\s+/g, ' ').trim().slice(0, 60) || 'New sign';

@@ -1,5 +1,5 @@
 import type { WorkStep } from '@vitrum/core';
-import type { ComponentType } from 'react';
+import { createElement, type ComponentType } from 'react';
 import { AssemblyBar } from '../assemblies/assembly-bar';
 import { pageOf, type AssemblyStep } from '../builds';
 import { useDocument } from '../document/document-store';
@@ -32,7 +32,6 @@ export const StepPanel = ({ step }: { readonly step: WorkStep }) => {
   const index = useChosenIndex();
   const build = useDocument((state) => state.design?.assemblies[index]?.build);
   const name = useDocument((state) => state.design?.name);
-  const Panel = build === undefined ? null : panelOf(step, build);
   return (
     <aside
       aria-label="Settings"
@@ -42,7 +41,7 @@ export const StepPanel = ({ step }: { readonly step: WorkStep }) => {
       <h2 className="mb-1 text-[15px] font-bold">{stepName(step, build)}</h2>
       {!isOfSign(step) && <AssemblyBar />}
       {/* A field must not carry what was typed for one assembly over to another. */}
-      {Panel !== null && <Panel key={isOfSign(step) ? 'sign' : index} />}
+      {build !== undefined && createElement(panelOf(step, build), { key: isOfSign(step) ? 'sign' : index })}
       <div className="no-print">
         <FindingsPanel />
       </div>

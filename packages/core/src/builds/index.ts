@@ -30,21 +30,14 @@ export type { FaceLitAssembly } from './face-lit/schema.js';
 export type { LetterAssembly, LetterResults } from './letters/results.js';
 export type { LetterArtwork, LetterLight } from './letters/schema.js';
 export { middleSplit } from './letters/splits.js';
+export { lanternRooms } from './together/lantern-rooms.js';
 
 type Registered = (typeof registry)[number];
 
 /** The name of a build, an assembly of any, and what its stages find: derived from the registry. */
 export type BuildName = Registered['name'];
-export type Assembly = Registered extends infer Each
-  ? Each extends Build<infer Own, infer _Laid, infer _Results, infer _Demos>
-    ? Own
-    : never
-  : never;
-export type BuildResults = Registered extends infer Each
-  ? Each extends Build<infer _Own, infer _Laid, infer Results, infer _Demos>
-    ? Results
-    : never
-  : never;
+export type Assembly = ReturnType<Registered['start']>['assemblies'][number];
+export type BuildResults = Parameters<Registered['figures']>[0];
 
 /** A build whose assemblies are of no known kind: what the parts of the program see that go over all of them. */
 export type AnyBuild = Build;

@@ -28,7 +28,7 @@ const beside = (y: number, h: number): number => (1e6 * h * h) / (2 * (h * h + y
 const grid = gridOver({ x: -40, y: -10, width: 80, height: 90 }, 16, 360);
 
 const atEdge = (standoffMm: number, outMm: number): ValidationCase => ({
-  group: 'halo',
+  group: 'wall',
   name: `wall ${outMm} mm outside a long straight edge, standoff ${standoffMm} mm`,
   against: 'φ h² / 2 (h² + y²)^1.5: the line integral of a row of Lambertian sources that face the wall',
   tolerance: 0.01,
@@ -41,7 +41,7 @@ const atEdge = (standoffMm: number, outMm: number): ValidationCase => ({
 });
 
 const width = (standoffMm: number): ValidationCase => ({
-  group: 'halo',
+  group: 'wall',
   name: `width of the glow to half its edge value, standoff ${standoffMm} mm`,
   against: '√((h² + b²) 2^(2/3) − h²) − b, from the same closed form',
   tolerance: 0.01,
@@ -66,7 +66,7 @@ export const haloCases: readonly ValidationCase[] = [
   width(20),
   width(40),
   {
-    group: 'halo',
+    group: 'wall',
     name: 'light of one LED on all of the wall',
     against: 'what it emits: it faces the wall, and nothing is in the way',
     tolerance: 0.01,

@@ -7,7 +7,7 @@ export interface ValidationCase {
     | 'reflected light'
     | 'faces'
     | 'ripple and the eye'
-    | 'halo'
+    | 'wall'
     | 'power'
     | 'letter-shaped cases'
     | 'circuits';

@@ -12,7 +12,7 @@ const noSplits: Splits = [];
 /** Lines along which letters are cut in two, for a machine or a sheet that is too small. */
 export const SplitFields = ({ build }: { readonly build: string }) => {
   const at = useFields<LetterAssembly>();
-  const splits = (useDesignValue(at.artwork.splits) as Splits | undefined) ?? noSplits;
+  const splits = useDesignValue<Splits | undefined>(at.artwork.splits) ?? noSplits;
   const own = useOwnOf<LetterResults>(build);
   const store = (value: Splits): void => void changeDesign([set(at.artwork.splits, value)]);
   const place = own === null ? null : middleSplit(own.lettering.outline, own.assembly.artwork);

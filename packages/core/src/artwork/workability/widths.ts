@@ -8,7 +8,7 @@ import {
   type Point,
   type Rect,
 } from '../../base/outlines/index.js';
-import { nearestWall, wallsOf } from '../../light/tracing/index.js';
+import { nearestWall, wallsOf } from '../../base/walls/index.js';
 
 /** A run of the outline along which it is narrower than asked: where, and the narrowest of it (mm). */
 export interface NarrowPlace {

@@ -1,7 +1,6 @@
 import { developReturn, type Bend, type DevelopedReturn } from '../../light/can/index.js';
 import type { Catalogue } from '../../document/catalogue/index.js';
 import type { FaceLitMaterials } from './materials.js';
-import type { Circuit } from '../../power/circuit/index.js';
 import type { Brief } from '../../document/design/index.js';
 import type { FaceLitAssembly } from './schema.js';
 import type { CansGeometry } from '../../light/geometry/index.js';

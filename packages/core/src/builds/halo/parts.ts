@@ -1,6 +1,5 @@
 import type { Catalogue } from '../../document/catalogue/index.js';
 import type { HaloMaterials } from './materials.js';
-import type { Circuit } from '../../power/circuit/index.js';
 import type { Brief } from '../../document/design/index.js';
 import type { HaloAssembly } from './schema.js';
 import type { LettersGeometry } from '../../light/geometry/index.js';

@@ -9,7 +9,7 @@ import {
   type Rect,
 } from '../../base/outlines/index.js';
 import { entersAs } from '../shared/enters-as.js';
-import { circle, faint, polyline, signal, text, type Template, type Tile } from '../../making/templates/index.js';
+import { circle, faint, polyline, signal, text, type Tile } from '../../making/templates/index.js';
 
 /** Drawn round the letters (mm). */
 export const aroundMm = 15;

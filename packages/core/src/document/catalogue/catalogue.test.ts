@@ -1,6 +1,4 @@
 import { describe, expect, it } from '@jest/globals';
-import { demoDesigns } from '../../sign/demo/index.js';
-import { changed, dispensary, inAssembly } from '../../testing/harness.js';
 import { findItem, shippedCatalogue, type CatalogueKind } from './index.js';
 
 const { strips, faces, films, supplies, wires, boards, linings } = shippedCatalogue;

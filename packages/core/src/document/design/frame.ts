@@ -55,8 +55,7 @@ export const designSchemaOf = <Build extends z.ZodObject>(builds: readonly [Buil
       }),
   });
 
-const frameSchema = z.looseObject(frame);
-type FrameShape = Frozen<z.infer<typeof frameSchema>>;
+type FrameShape = Frozen<z.infer<z.ZodObject<typeof frame, z.core.$loose>>>;
 
 export type Brief = FrameShape['brief'];
 export type Ambient = Brief['ambient'];
@@ -64,9 +63,8 @@ export type PowerDesign = FrameShape['power'];
 export type Proof = NonNullable<FrameShape['proof']>;
 export type Reading = Proof['readings'][number];
 export type Placement = Frozen<z.infer<typeof placement>>;
-const letteringSchema = z.looseObject({} as typeof lettering);
 /** What every assembly says about its letters or its drawing. */
-export type Artwork = Frozen<z.infer<typeof letteringSchema>>;
+export type Artwork = Frozen<z.infer<z.ZodObject<typeof lettering, z.core.$loose>>>;
 /** A segment of strip by its assembly’s id and its number there. */
 export type SegmentRef = Frozen<z.infer<typeof segmentRef>>;
 

@@ -2,7 +2,7 @@ import { fittingSupplies, leadDropShare } from '../../power/circuit/index.js';
 import { set } from '../../document/design/index.js';
 import { inDesign, type AssemblyResults, type SignResults } from '../results/index.js';
 import { changeStrip, oneChange, suitableStrips } from './candidates.js';
-import { wholeFront, wholeSign } from './places.js';
+import { wholeFront } from './places.js';
 import type { Remedy, Rule, SignRule } from './types.js';
 
 const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;

@@ -39,7 +39,7 @@ export interface CansGlow extends Glow {
   readonly indirectShare: number;
 }
 
-/** What the glow of face-lit letters is worked out from. */
+/** What the glow of letters with lit faces is worked out from. */
 export interface CansGlowInputs {
   readonly brief: Brief;
   readonly outline: Outline;
@@ -124,7 +124,7 @@ const withDots = (
 };
 
 /**
- * The glow stage of face-lit letters: what each LED shows straight through its own face, what is hidden by returns left
+ * The glow stage of letters with lit faces: what each LED shows straight through its own face, what is hidden by returns left
  * out, and what is reflected inside, traced in the outline (seeded; the error is stated).
  */
 export const cansGlowOf = (inputs: CansGlowInputs): CansGlow => {

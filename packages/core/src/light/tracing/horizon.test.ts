@@ -2,8 +2,8 @@ import { describe, expect, it } from '@jest/globals';
 import { seededRandom } from '../../base/maths/index.js';
 import { rectRing, subtract, unite, type Outline } from '../../base/outlines/index.js';
 import { horizonFrom, turnOf } from './horizon.js';
-import { nearestWall } from './nearest-wall.js';
-import { wallsOf } from './walls.js';
+import { nearestWall } from '../../base/walls/nearest-wall.js';
+import { wallsOf } from '../../base/walls/index.js';
 
 const rect = (x: number, y: number, width: number, height: number): Outline => [rectRing({ x, y, width, height })];
 

@@ -1,8 +1,7 @@
+import { nearestWall, wallsOf } from '../../base/walls/index.js';
 import { seededRandom } from '../../base/maths/index.js';
 import { directionSampler } from '../photometry/index.js';
-import { nearestWall } from './nearest-wall.js';
 import type { Lining, Scene, Traced } from './types.js';
-import { wallsOf } from './walls.js';
 
 const mm2PerM2 = 1e6;
 /** Photons are told apart in this many batches, from whose spread the error is estimated. */

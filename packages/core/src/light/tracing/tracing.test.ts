@@ -5,8 +5,8 @@ import { gridOver } from '../../base/raster/index.js';
 import { exchangeAreas, layPatches, solveExchange, type Block } from '../radiosity/index.js';
 import { createTracer, type Scene } from './index.js';
 import { cosineLaw, ledsAt } from '../../validation/bench.js';
-import { nearestWall } from './nearest-wall.js';
-import { wallsOf } from './walls.js';
+import { nearestWall } from '../../base/walls/nearest-wall.js';
+import { wallsOf } from '../../base/walls/index.js';
 
 const rectangle = (width: number, height: number): Outline => [
   [

@@ -194,7 +194,7 @@ const chainsOfSign = ({ sign, power, longestMm }: PlanFacts, zones: Zones): read
       longestMm(strip),
       { begin },
       Math.max(1, Math.round(share * power.supplyCount)),
-      firstSegment[at]!,
+      firstSegment[at],
     );
   });
   return joinChains(chains, carryOn);

@@ -25,4 +25,3 @@ export {
 } from './symptoms.js';
 export type { Fault, ReadingGrade, Appearance, Probe, Reading } from './types.js';
 export { soundNetwork, withFault } from './with-fault.js';
-export { type TestBoardDrawing, type FaultReply, type FaultRequest } from '../../session/fault-session.js';

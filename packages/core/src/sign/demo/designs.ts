@@ -1,6 +1,6 @@
 import { registry } from '../../builds/registry.js';
 import type { Design } from '../design/index.js';
-import { lanternRooms } from '../../builds/together/lantern-rooms.js';
+import { lanternRooms } from '../../builds/index.js';
 
 type Registered = (typeof registry)[number]['demos'];
 type AllOf<Union> = (Union extends unknown ? (each: Union) => void : never) extends (all: infer All) => void

@@ -2,7 +2,7 @@ import type { Rect } from '../../base/outlines/index.js';
 import { wallRgb } from '../../builds/index.js';
 import type { Ambient } from '../../document/design/index.js';
 import type { LinearRgb } from '../../light/colour/index.js';
-import { byteOf, exposureFor, renderFace, resized, type Lit, type Picture } from './index.js';
+import { byteOf, exposureFor, renderFace, resized, type Lit, type Picture } from './render-face.js';
 import { sceneOfSign, type PlacedFront } from './scene.js';
 
 /** Wall that is shown round a sign, as a share of its longer side. */

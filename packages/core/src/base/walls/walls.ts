@@ -1,4 +1,4 @@
-import { inRing, ringArea, type Outline, type Ring } from '../../base/outlines/index.js';
+import { inRing, ringArea, type Outline, type Ring } from '../outlines/index.js';
 
 /** The walls of an outline, and a grid of buckets that says which walls pass through which bucket. */
 export interface Walls {

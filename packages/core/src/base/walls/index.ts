@@ -1,0 +1,2 @@
+export { nearestWall } from './nearest-wall.js';
+export { wallsOf, type Walls } from './walls.js';
