@@ -36,6 +36,16 @@ export default {
   testTimeout: 60_000,
   projects: [
     project('core', 'packages/core/src'),
+    // The contract of builds once more, with a build that is in the tests alone: one line more in the registry.
+    {
+      ...project('new-build', 'packages/core/src'),
+      testMatch: ['**/builds/contract.test.ts'],
+      globals: { onlyBuild: 'lit-disc' },
+      moduleNameMapper: {
+        '^\\./registry\\.js$': '<rootDir>/packages/core/src/testing/lit-disc/registry.ts',
+        ...shared.moduleNameMapper,
+      },
+    },
     project('contract', 'packages/contract/src'),
     project('web', 'apps/web/src'),
     project('cli', 'apps/cli/src'),

@@ -8,11 +8,21 @@ import { runMain, say } from './lib/say.mjs';
 import { setUp } from './lib/setup.mjs';
 import { temporaryDatabase } from './lib/stage.mjs';
 
-/** Runs to its end, output shown; resolves with the exit code. */
-const exitCode = (args, environment = {}) =>
+const seconds = (since) => `${Math.round((Date.now() - since) / 1000)} s`;
+
+/** Runs to its end, its output shown in one piece then, for others run beside it; resolves with the exit code. */
+const exitCode = (name, args, environment = {}) =>
   new Promise((resolve) => {
-    const child = spawn('node', args, { cwd: root, env: { ...process.env, ...environment }, stdio: 'inherit' });
-    child.on('exit', (code) => resolve(code ?? 1));
+    const since = Date.now();
+    const child = spawn('node', args, { cwd: root, env: { ...process.env, ...environment } });
+    const said = [];
+    child.stdout.on('data', (chunk) => said.push(chunk));
+    child.stderr.on('data', (chunk) => said.push(chunk));
+    child.on('exit', (code) => {
+      say(`\n— ${name}, ${seconds(since)}`);
+      process.stdout.write(Buffer.concat(said));
+      resolve(code ?? 1);
+    });
   });
 
 const tool = (name, file) => inPackage('.', name, file);
@@ -42,14 +52,12 @@ const runChecks = async () => {
   const checks = listChecks();
   const failed = [];
   for (const [name, args] of checks) {
-    say(`\n— ${name}`);
-    if ((await exitCode(args)) !== 0) failed.push(name);
+    if ((await exitCode(name, args)) !== 0) failed.push(name);
   }
   return { passed: checks.length - failed.length, failed: failed.length };
 };
 
 const runJest = async (projects, environment, folder) => {
-  say(`\n— unit tests: ${projects.join(', ')}`);
   const report = path.join(folder, `jest-${projects[0]}.json`);
   const args = [
     '--experimental-vm-modules',
@@ -60,10 +68,9 @@ const runJest = async (projects, environment, folder) => {
     '--json',
     `--outputFile=${report}`,
     '--silent',
-    // Left to itself, Jest keeps a core free, and here there are two.
-    '--maxWorkers=2',
+    `--maxWorkers=${workersEach}`,
   ];
-  const code = await exitCode(args, environment);
+  const code = await exitCode(`unit tests: ${projects.join(', ')}`, args, environment);
   try {
     const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(report, 'utf8'));
     const failed = numFailedTests + numRuntimeErrorTestSuites;
@@ -74,10 +81,10 @@ const runJest = async (projects, environment, folder) => {
 };
 
 const runBrowser = async (environment, folder) => {
-  say('\n— browser tests');
   const report = path.join(folder, 'browser.json');
   const executable = await findChromium();
   const code = await exitCode(
+    'browser tests',
     [tool('@playwright/test', 'cli.js'), 'test', '--config', inRoot('e2e/playwright.config.ts')],
     {
       ...environment,
@@ -95,6 +102,9 @@ const runBrowser = async (environment, folder) => {
 };
 
 const parts = ['checks', 'unit', 'server', 'browser'];
+
+/** Two lanes run side by side, about as long as each other; each has half of the cores. */
+const workersEach = Math.max(1, Math.floor(os.availableParallelism() / 2));
 
 await runMain(async () => {
   const asked = process.argv.slice(2);
@@ -115,17 +125,26 @@ await runMain(async () => {
       ended();
       process.exit(1);
     });
-  const results = [];
+  const since = Date.now();
+  const runs = {
+    checks: runChecks,
+    unit: () => runJest(['core', 'new-build', 'contract', 'web', 'cli'], environment, folder),
+    server: () => runJest(['server'], environment, folder),
+    browser: () => runBrowser(environment, folder),
+  };
+  const inTurn = async (names) => {
+    const found = [];
+    for (const name of names.filter(wanted)) found.push(await runs[name]());
+    return found;
+  };
+  let results = [];
   try {
-    if (wanted('checks')) results.push(await runChecks());
-    if (wanted('unit')) results.push(await runJest(['core', 'contract', 'web', 'cli'], environment, folder));
-    if (wanted('server')) results.push(await runJest(['server'], environment, folder));
-    if (wanted('browser')) results.push(await runBrowser(environment, folder));
+    results = (await Promise.all([inTurn(['unit', 'checks']), inTurn(['server', 'browser'])])).flat();
   } finally {
     ended();
   }
   const total = (key) => results.reduce((sum, result) => sum + result[key], 0);
-  say(`\n${total('passed')} passed, ${total('failed')} failed`);
+  say(`\n${total('passed')} passed, ${total('failed')} failed, ${seconds(since)}`);
   process.exitCode = total('failed') === 0 && total('passed') > 0 ? 0 : 1;
 });
 process.exit(process.exitCode ?? 0);

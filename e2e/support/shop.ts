@@ -109,7 +109,7 @@ export const openJob = async (page: Page, shop: Shop, name: string, step: string
 };
 
 export const settled = async (page: Page): Promise<void> => {
-  await expect(page.getByTestId('face')).toBeVisible();
+  await expect(page.getByTestId('face').first()).toBeVisible();
   await expect(page.getByText('working out what would help')).toHaveCount(0);
 };
 

@@ -1,16 +1,23 @@
-import { Injectable, NotFoundException } from '@nestjs/common';
+import { Injectable, Logger, NotFoundException } from '@nestjs/common';
 import { MeasuredDto } from '@vitrum/contract';
-import { shippedCatalogue, withMeasured, type Catalogue, type CatalogueKind, type MeasurableKind } from '@vitrum/core';
+import {
+  catalogueKinds,
+  readCatalogue,
+  shippedCatalogue,
+  withMeasured,
+  type Catalogue,
+  type MeasurableKind,
+} from '@vitrum/core';
 import { and, asc, eq, sql } from 'drizzle-orm';
 import { badRequest } from '../common/problems.js';
 import { DatabaseService } from '../database/database.module.js';
 import { catalogueItems } from '../database/schema.js';
 
-const kinds = Object.keys(shippedCatalogue).filter((key): key is CatalogueKind => key !== 'rates');
-
 /** The shop’s catalogue, one row an item. */
 @Injectable()
 export class CatalogueService {
+  private readonly log = new Logger(CatalogueService.name);
+
   constructor(private readonly database: DatabaseService) {}
 
   /**
@@ -18,7 +25,7 @@ export class CatalogueService {
    * measured stays.
    */
   async seed(): Promise<void> {
-    const items = kinds.flatMap((kind) =>
+    const items = catalogueKinds.flatMap((kind) =>
       shippedCatalogue[kind].map((item, place) => ({ kind, id: item.id, place, data: item })),
     );
     await this.database.db
@@ -35,13 +42,10 @@ export class CatalogueService {
       .onConflictDoNothing();
   }
 
-  private async find(kind: MeasurableKind, id: string): Promise<Catalogue[MeasurableKind][number]> {
-    const [row] = await this.database.db
-      .select({ data: catalogueItems.data })
-      .from(catalogueItems)
-      .where(and(eq(catalogueItems.kind, kind), eq(catalogueItems.id, id)));
-    if (row === undefined) throw new NotFoundException(`There is no “${id}” among the ${kind}.`);
-    return row.data as Catalogue[MeasurableKind][number];
+  private async find<Kind extends MeasurableKind>(kind: Kind, id: string): Promise<Catalogue[Kind][number]> {
+    const found = (await this.read())[kind].find((item) => item.id === id);
+    if (found === undefined) throw new NotFoundException(`There is no “${id}” among the ${kind}.`);
+    return found;
   }
 
   private async put(kind: MeasurableKind, id: string, data: object): Promise<object> {
@@ -74,10 +78,8 @@ export class CatalogueService {
       .select()
       .from(catalogueItems)
       .orderBy(asc(catalogueItems.kind), asc(catalogueItems.place));
-    const listed = Object.fromEntries(
-      kinds.map((kind) => [kind, rows.filter((row) => row.kind === kind).map(({ data }) => data)]),
-    );
-    const rates = rows.find(({ kind }) => kind === 'rates')?.data ?? shippedCatalogue.rates;
-    return { ...listed, rates } as unknown as Catalogue;
+    const { catalogue, problems } = readCatalogue(rows);
+    for (const { path, message } of problems) this.log.warn(`the catalogue’s ${path} ${message}; what ships is used`);
+    return catalogue;
   }
 }

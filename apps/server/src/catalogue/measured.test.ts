@@ -1,8 +1,11 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { ProblemReport } from '@vitrum/contract';
 import type { Catalogue } from '@vitrum/core';
+import { and, eq } from 'drizzle-orm';
 import request, { type Response } from 'supertest';
 import { openShop, type TestShop } from '../testing/harness.js';
+import { DatabaseService } from '../database/database.module.js';
+import { catalogueItems } from '../database/schema.js';
 import { CatalogueService } from './catalogue.service.js';
 
 let shop: TestShop;
@@ -16,6 +19,24 @@ const body = <T>(response: Response): T => response.body as T;
 const reading = { on: '2030-02-03', how: 'lux meter', readings: 3, errorShare: 0.01 };
 const opal = async () =>
   body<Catalogue>(await api().get('/api/catalogue').expect(200)).faces.find(({ id }) => id === 'opal-3')!;
+
+describe('an item measured under an older version', () => {
+  it('gains the fields that are new since from what ships', async () => {
+    const { db } = shop.app.get(DatabaseService);
+    const { maxC: _, scatter: __, ...old } = await opal();
+    const row = and(eq(catalogueItems.kind, 'faces'), eq(catalogueItems.id, 'opal-3'));
+    const data = { ...old, transmittance: 0.4, provenance: 'measured', measured: reading };
+    await db.update(catalogueItems).set({ data }).where(row);
+    const now = await opal();
+    expect(now).toMatchObject({
+      transmittance: 0.4,
+      provenance: 'measured',
+      maxC: 80,
+      scatter: { kind: 'lambertian' },
+    });
+    await api().delete('/api/catalogue/faces/opal-3/measured').expect(200);
+  });
+});
 
 describe('measured figures', () => {
   it('take the place of typical ones for every design to come, and go again', async () => {

@@ -124,7 +124,12 @@ describe('saving', () => {
     };
     const report = body<ProblemReport>(await save(job, odd, read.head.hash).expect(400));
     const places = report.problems.map(({ path }) => path).join(' ');
-    for (const place of ['zones.0.level', 'zones.0.pieces.0', 'proof.readings.0.value', 'proof.readings.0.on'])
+    for (const place of [
+      'zones.0.level',
+      'zones.0.segments.0.segment',
+      'proof.readings.0.value',
+      'proof.readings.0.on',
+    ])
       expect(places).toContain(place);
     // Nothing of it was kept.
     expect(body<JobView>(await api().get(`/api/jobs/${job.id}`).expect(200)).head.hash).toBe(read.head.hash);

@@ -32,7 +32,7 @@ export const BackView = ({ evaluation }: { readonly evaluation: Evaluation }) =>
       viewBox={`${marginMm - bounds.x - width} ${marginMm - bounds.y - height} ${width} ${height}`}
       style={{ height: tallPx, width: (tallPx * width) / height, maxWidth: 'none' }}
       role="img"
-      aria-label={`The piece from behind: ${circuit.segments.length} segments of strip, ${circuit.wires.length} wires`}
+      aria-label={`The piece from behind: ${circuit.segments.length} pieces of strip, ${circuit.wires.length} wires`}
     >
       {assemblies.map(({ id, front, placing }) => (
         <path

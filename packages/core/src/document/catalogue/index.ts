@@ -12,6 +12,7 @@ export {
   type SecondSheet,
   type WallMaterials,
 } from './materials.js';
+export { catalogueKinds, readCatalogue, type ReadCatalogue, type StoredItem } from './read-catalogue.js';
 export { shippedCatalogue } from './shipped.js';
 export type {
   Battery,

@@ -1,0 +1,51 @@
+import type { Page } from '@playwright/test';
+import { allBuilds } from '@vitrum/core';
+import { jobInMemory } from './support/job-in-memory';
+import { newBuildPage } from './support/new-build-page';
+import { expect, settled, test } from './support/shop';
+
+const steps = ['brief', 'artwork', 'case', 'light', 'power', 'face', 'cut', 'build', 'prove'];
+
+/** Makes a job of a build, and walks its work line: each step shows itself, and what is changed is lit anew. */
+const walk = async (page: Page, url: string, words: string): Promise<void> => {
+  const broken: string[] = [];
+  page.on('pageerror', (error) => broken.push(error.message));
+  page.on('console', (message) => message.type() === 'error' && broken.push(message.text()));
+  await page.goto(`${url}/jobs/new`);
+  await page.getByLabel(words).check();
+  await page.getByLabel('The sign says').fill('Inn');
+  await page.getByRole('button', { name: 'Light it' }).click();
+  await settled(page);
+  const settings = page.getByRole('complementary', { name: 'Settings' });
+  for (const [index, step] of steps.entries()) {
+    await page.keyboard.press(String(index + 1));
+    await expect(page).toHaveURL(new RegExp(`/${step}$`));
+    const link = page.getByRole('navigation', { name: 'Work line' }).getByRole('link').nth(index);
+    const name = (await link.locator('.font-bold').last().textContent())!;
+    await expect(settings.getByRole('heading', { level: 2 }).first()).toHaveText(name);
+    // More than the heading and the findings: what the step is about.
+    expect((await settings.innerText()).length).toBeGreaterThan(120);
+  }
+  await page.keyboard.press('3');
+  const handle = page.getByTestId('depth-handle');
+  const before = Number(await handle.getAttribute('aria-valuenow'));
+  await handle.press('ArrowDown');
+  await expect(handle).toHaveAttribute('aria-valuenow', String(before + 1));
+  await expect(page.getByTestId('profile')).toBeVisible();
+  expect(broken).toEqual([]);
+};
+
+for (const { words } of allBuilds)
+  test(`the page opens on ${words.name.toLowerCase()} and shows every step`, async ({ page, shop }) => {
+    await walk(page, shop.url, words.name);
+  });
+
+test('a build that is one folder and one line more opens the same way', async ({ page }) => {
+  const { url, close } = await newBuildPage();
+  try {
+    await jobInMemory(page);
+    await walk(page, url, 'Lit disc');
+  } finally {
+    await close();
+  }
+});

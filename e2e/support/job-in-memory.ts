@@ -1,0 +1,38 @@
+import type { Page } from '@playwright/test';
+import type { JobView } from '@vitrum/contract';
+import { shippedCatalogue, type Design } from '@vitrum/core';
+
+/** A server of one job that is kept in memory: for pages whose build no server knows. */
+export const jobInMemory = async (page: Page): Promise<void> => {
+  let design: Design | null = null;
+  let number = 1;
+  const job = (): JobView => ({
+    id: 'one',
+    name: design?.name ?? '',
+    customer: '',
+    status: 'quoted',
+    dueOn: null,
+    updatedAt: '2030-01-01T00:00:00Z',
+    revision: number,
+    summary: null,
+    head: {
+      number,
+      parent: null,
+      hash: `h${number}`,
+      savedAt: '2030-01-01T00:00:00Z',
+      note: '',
+      setAside: false,
+      design: design!,
+    },
+  });
+  await page.route('**/api/**', async (route) => {
+    const request = route.request();
+    const sent = (request.postDataJSON() ?? {}) as { readonly design?: Design };
+    if (request.url().endsWith('/catalogue')) return route.fulfill({ json: shippedCatalogue });
+    if (sent.design !== undefined) {
+      design = sent.design;
+      number += 1;
+    }
+    return route.fulfill({ json: request.method() === 'PUT' ? job().head : job() });
+  });
+};

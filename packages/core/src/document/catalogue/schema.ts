@@ -1,0 +1,133 @@
+import * as z from 'zod';
+import type { Catalogue, CatalogueKind } from './types.js';
+
+const length = z.number().min(0).max(100_000);
+const share = z.number().min(0).max(1);
+const some = z.number().min(0).max(1e7);
+const above = z.number().positive().max(1e7);
+const rgb = z.tuple([share, share, share]);
+
+/** What every item has. */
+const item = {
+  id: z.string().min(1).max(120),
+  name: z.string().min(1).max(200),
+  provenance: z.enum(['typical', 'measured']),
+  measured: z.looseObject({ on: z.string(), how: z.string(), readings: z.number(), errorShare: z.number() }).optional(),
+  price: some,
+} as const;
+
+const box = { lengthMm: length, widthMm: length, heightMm: length, kg: some } as const;
+const sheet = { thicknessMm: above, sheetWidthMm: above, sheetHeightMm: above, densityKgM3: above } as const;
+const scatter = z.discriminatedUnion('kind', [
+  z.looseObject({ kind: z.literal('lambertian') }),
+  z.looseObject({ kind: z.literal('lobe'), sigmaDeg: above, hazeShare: share }),
+]);
+
+/** What an item of each list of the catalogue must have; more may hang on it. */
+const itemSchemas = {
+  strips: z.looseObject({
+    ...item,
+    form: z.enum(['strip', 'modules']).optional(),
+    protection: z.enum(['bare', 'coated', 'sleeved']),
+    colour: z.enum(['white', 'rgb', 'rgbw']),
+    addressable: z.literal(true).optional(),
+    whitesK: z.array(above),
+    voltageV: above,
+    wattsPerM: above,
+    lumensPerM: above,
+    whiteLumensPerM: above.optional(),
+    ledsPerM: above,
+    beamAngleDeg: z.number().positive().max(360),
+    cutPitchMm: above,
+    widthMm: above,
+    heightMm: above,
+    maxRunMm: above,
+    trackOhmPerM: above,
+    forwardV: some,
+    maxBoardC: above,
+    bendRadiusMm: length,
+    reelMm: above,
+  }),
+  faces: z.looseObject({
+    ...item,
+    ...sheet,
+    transmittance: share,
+    reflectance: share,
+    scatter,
+    tintRgb: z.tuple([some, some, some]).optional(),
+    maxC: above,
+    expansionPerK: some,
+  }),
+  coatings: z.looseObject({
+    ...item,
+    kind: z.enum(['sanding', 'film', 'paint', 'print']),
+    transmittance: share,
+    reflectance: share,
+    scatter,
+  }),
+  boards: z.looseObject({
+    ...item,
+    ...sheet,
+    form: z.enum(['sheet', 'bar']),
+    uses: z.array(z.enum(['return', 'back', 'letter'])),
+    passesPerMm: share.optional(),
+  }),
+  linings: z.looseObject({ ...item, reflectance: share, mirrorShare: share.optional(), kgPerM2: some }),
+  films: z.looseObject({ ...item, transmittanceRgb: rgb, reflectanceRgb: rgb }),
+  supplies: z.looseObject({
+    ...item,
+    ...box,
+    source: z.enum(['mains', 'usb', 'battery']).optional(),
+    battery: z.looseObject({ ampHours: above, fullV: above, cutOffV: above, usableShare: share }).optional(),
+    voltageV: above,
+    watts: above,
+    weatherproof: z.boolean(),
+  }),
+  controllers: z.looseObject({
+    ...item,
+    ...box,
+    kind: z.enum(['dimmer', 'controller', 'amplifier']),
+    signal: z.enum(['channels', 'data']),
+    channels: some,
+    voltagesV: z.array(above),
+    channelA: some,
+    totalA: some,
+    onOhm: some,
+    remote: z.enum(['none', 'infrared', 'radio']),
+    maxPixels: above.optional(),
+    dataReachMm: above.optional(),
+  }),
+  wires: z.looseObject({ ...item, areaMm2: above, awg: z.number(), ampacityA: above, diameterMm: above }),
+  sundries: z.looseObject({ ...item, kg: some }),
+  tools: z.looseObject({
+    ...item,
+    kind: z.enum(['knife', 'beam', 'bit']),
+    cutMm: length,
+    leastStrokeMm: length,
+    bedWidthMm: above,
+    bedHeightMm: above,
+  }),
+  walls: z.looseObject({ ...item, reflectanceRgb: rgb }),
+} as const;
+
+/** Items by the name of their list, checked as they come from outside. */
+export const catalogueSchemas: {
+  readonly [Kind in CatalogueKind]: z.ZodType<Mutable<Catalogue[Kind][number]>>;
+} = itemSchemas;
+
+type Mutable<T> = T extends readonly [infer A, infer B, infer C]
+  ? [A, B, C]
+  : T extends readonly (infer Each)[]
+    ? Mutable<Each>[]
+    : T extends object
+      ? { -readonly [Key in keyof T]: Mutable<T[Key]> | (object extends Pick<T, Key> ? undefined : never) }
+      : T;
+
+/** The shop’s rates, checked as they come from outside. */
+export const ratesSchema = z.looseObject({
+  currency: z.string().min(1).max(8),
+  labourPerHour: some,
+  energyPerKwh: some,
+  kerfMm: length,
+  wasteShare: share,
+});
