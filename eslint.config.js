@@ -35,7 +35,7 @@ export default tseslint.config(
   { files: ['apps/web/**/*.tsx', 'apps/web/**/*.ts'], ...reactHooks.configs.flat['recommended-latest'] },
   {
     files: ['packages/**/*.ts', 'apps/**/*.ts', 'apps/**/*.tsx'],
-    ignores: ['**/builds/**', '**/*.test.ts'],
+    ignores: ['**/builds/**', '**/testing/**', '**/*.test.ts'],
     rules: {
       'no-restricted-syntax': [
         'error',

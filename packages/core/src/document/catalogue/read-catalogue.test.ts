@@ -16,13 +16,18 @@ const numbersOf = (value: unknown): readonly number[] =>
       ? Object.values(value).flatMap(numbersOf)
       : [];
 
+/** Every field of every list, as if it were new. */
+const newerFields = catalogueKinds.flatMap((kind) =>
+  Object.keys(shippedCatalogue[kind][0]!)
+    .filter((field) => !['provenance', 'measured', 'price'].includes(field))
+    .map((field) => [kind, field] as const),
+);
+
 describe('a shop’s catalogue', () => {
   it('is what ships as long as nothing was measured', () =>
     expect(readCatalogue(stored())).toEqual({ catalogue: shippedCatalogue, problems: [] }));
 
-  it.each(
-    catalogueKinds.flatMap((kind) => Object.keys(shippedCatalogue[kind][0]!).map((field) => [kind, field] as const)),
-  )('%s measured before there was a “%s” gain it from what ships', (kind, field) => {
+  it.each(newerFields)('%s measured before there was a “%s” gain it from what ships', (kind, field) => {
     const measured = { on: '2026-01-02', how: 'lux meter', readings: 3, errorShare: 0.01 };
     const old = stored((of, data) => {
       const { [field]: _, ...rest } = data;
@@ -37,9 +42,6 @@ describe('a shop’s catalogue', () => {
         provenance: 'measured',
         measured,
         price: 12.5,
-        ...(field === 'provenance' ? { provenance: 'typical' } : {}),
-        ...(field === 'measured' ? { measured } : {}),
-        ...(field === 'price' ? { price: 12.5 } : {}),
       }),
     );
     expect(numbersOf(catalogue).every(Number.isFinite)).toBe(true);
