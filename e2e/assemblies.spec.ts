@@ -8,6 +8,7 @@ test('a sign of two assemblies: put together, wired to one supply, exported, rel
   page,
   shop,
 }) => {
+  test.slow();
   const broken: string[] = [];
   page.on('pageerror', (error) => broken.push(error.message));
   await page.goto(`${shop.url}/jobs/new`);
@@ -51,7 +52,8 @@ test('a sign of two assemblies: put together, wired to one supply, exported, rel
   await expect(page.getByText('A and B cannot share one supply')).toBeVisible();
   await page.getByLabel('Strip', { exact: true }).selectOption('white-12v-60');
   await page.getByRole('link', { name: /^Power/ }).click();
-  await settled(page);
+  // Fixes of both are tried, each of them whole.
+  await settled(page, 90_000);
   const pieces = page.getByRole('table', { name: 'Pieces' });
   await expect(pieces.getByRole('cell', { name: 'A1', exact: true })).toBeVisible();
   await expect(pieces.getByRole('cell', { name: 'B1', exact: true })).toBeVisible();
@@ -81,7 +83,7 @@ test('a sign of two assemblies: put together, wired to one supply, exported, rel
 
   // All of it is there again, and goes back step by step.
   await page.reload();
-  await settled(page);
+  await settled(page, 90_000);
   await expect(page.getByTestId('assembly-tag')).toHaveCount(2);
   await page.getByRole('link', { name: /^Case/ }).click();
   await assemblies.getByLabel(/^Assembly, one of 2/).selectOption('assembly-2');

@@ -26,10 +26,10 @@ const timed = (work, count = rounds, warm = 6) => {
 };
 
 /** The plain double loop over LEDs × cells, as anybody would write it: the yardstick. `share` of the LEDs, for patience. */
-const plainLoop = ({ runs, geometry, circuit, materials }, grid, share = 1) => {
+const plainLoop = ({ runs, geometry, share, materials }, grid, part = 1) => {
   const map = new Float64Array(grid.columns * grid.rows);
   const flux = materials.strip.lumensPerM / materials.strip.ledsPerM;
-  const step = Math.max(1, Math.round(1 / share));
+  const step = Math.max(1, Math.round(1 / part));
   for (let led = 0; led < runs.leds.count; led += step)
     for (let row = 0; row < grid.rows; row += 1)
       for (let column = 0; column < grid.columns; column += 1) {
@@ -38,7 +38,7 @@ const plainLoop = ({ runs, geometry, circuit, materials }, grid, share = 1) => {
         const h = geometry.inside.depthMm - runs.leds.z[led];
         const distance = Math.sqrt(dx * dx + dy * dy + h * h);
         const cos = h / distance;
-        const intensity = (flux * circuit.fluxShare[led] * Math.pow(cos, 1)) / Math.PI;
+        const intensity = (flux * share.fluxShare[led] * Math.pow(cos, 1)) / Math.PI;
         map[row * grid.columns + column] += (intensity * cos * 1e6) / (distance * distance);
       }
   return map;
@@ -49,9 +49,9 @@ const rated = (value, goal, unit, better) =>
 
 const loadCore = async () => {
   const core = await import(inRoot('packages/core/dist/index.js'));
-  const glow = await import(inRoot('packages/core/dist/glow/index.js'));
-  const tracing = await import(inRoot('packages/core/dist/tracing/index.js'));
-  const network = await import(inRoot('packages/core/dist/network/index.js'));
+  const glow = await import(inRoot('packages/core/dist/light/glow/index.js'));
+  const tracing = await import(inRoot('packages/core/dist/light/tracing/index.js'));
+  const network = await import(inRoot('packages/core/dist/power/network/index.js'));
   const packages = createRequire(inRoot('packages/core/package.json'));
   const fonts = await core.loadFontBook(async (file) => {
     const bytes = await readFile(packages.resolve(file));
@@ -70,23 +70,23 @@ const boxOf = (core, change, light = {}) => {
 };
 
 /** The inputs of the glow stage, taken from an evaluation. */
-const glowInputs = ({ design, geometry, materials, stack, distribution, runs, circuit }, wish) => {
+const glowInputs = ({ design, geometry, materials, stack, distribution, runs, share }, limits) => {
   const none = new Map();
   return {
     brief: design.brief,
-    mode: design.assemblies[0].artwork.mode,
+    litLetters: design.assemblies[0].artwork.mode === 'lit-letters',
     geometry,
     materials,
     stack,
     distribution,
     runs,
-    circuit,
+    share,
     lettersOn: ({ columns, rows }) => {
       const key = columns * rows;
       if (!none.has(key)) none.set(key, new Float32Array(key));
       return none.get(key);
     },
-    wish,
+    limits,
   };
 };
 
@@ -94,7 +94,7 @@ const previewLines = ({ core, glow, fonts }) => {
   const evaluator = core.createEvaluator(core.shippedCatalogue, fonts);
   const wanted = { stripId: 'coated-white-24v-70', rowCount: 5, endMarginMm: 10 };
   const at = (depth) =>
-    evaluator.evaluate(boxOf(core, { widthMm: 624, heightMm: 324, depthInsideMm: depth }, wanted)).value;
+    evaluator.evaluate(boxOf(core, { widthMm: 624, heightMm: 324, depthInsideMm: depth }, wanted)).value.assemblies[0];
   const samples = Array.from({ length: rounds + 8 }, (_, round) => at(60 + round));
   const inputs = samples.map((sample) => glowInputs(sample, core.previewGrid));
   const [sample] = samples;
@@ -118,12 +118,12 @@ const largeLines = ({ core, glow, fonts }) => {
     ),
   );
   if (!result.ok) throw new Error(result.problems[0].message);
-  const sample = result.value;
-  const wish = (cells) => ({ longSide: 1200, maxCells: cells, maxPairs: 1e12, patches: 400, rays: 40_000 });
-  const inputs = glowInputs(sample, wish(720_000));
+  const [sample] = result.value.assemblies;
+  const limits = (cells) => ({ longSide: 1200, maxCells: cells, maxPairs: 1e12, patches: 400, rays: 40_000 });
+  const inputs = glowInputs(sample, limits(720_000));
   const before = process.memoryUsage().rss;
   const time = timed(() => glow.glowOf(inputs), 3, 1);
-  const quarter = timed(() => glow.glowOf({ ...inputs, wish: { ...wish(180_000), longSide: 600 } }), 3, 1);
+  const quarter = timed(() => glow.glowOf({ ...inputs, limits: { ...limits(180_000), longSide: 600 } }), 3, 1);
   const lit = glow.glowOf(inputs);
   const rss = process.memoryUsage().rss / 2 ** 20;
   const share = 1 / 50;
@@ -142,14 +142,14 @@ const largeLines = ({ core, glow, fonts }) => {
   const leds = glow.emittersOf(
     sample.runs,
     sample.materials.strip.lumensPerM / sample.materials.strip.ledsPerM,
-    sample.circuit.fluxShare,
+    sample.share.fluxShare,
     sample.distribution,
     false,
   );
   const merged = glow.emittersOf(
     sample.runs,
     sample.materials.strip.lumensPerM / sample.materials.strip.ledsPerM,
-    sample.circuit.fluxShare,
+    sample.share.fluxShare,
     sample.distribution,
     true,
   );
@@ -171,7 +171,8 @@ const largeLines = ({ core, glow, fonts }) => {
 };
 
 const tracingLines = ({ core, tracing, fonts }) => {
-  const evaluation = core.createEvaluator(core.shippedCatalogue, fonts).evaluate(core.demoDesigns.dispensary).value;
+  const evaluation = core.createEvaluator(core.shippedCatalogue, fonts).evaluate(core.demoDesigns.dispensary).value
+    .assemblies[0];
   // One letter as a case: the S of the demo’s lettering, its walls as many as its outline has.
   const outline = evaluation.lettering.outline.filter((ring) => ring.length > 30).slice(0, 1);
   const xs = outline.flat().map(([x]) => x);
@@ -259,13 +260,14 @@ const artworkLines = ({ core, fonts }) => {
   );
   say(`  every figure after a letter typed  ${rated(typed, 100, 'ms', 'less')}`);
   const { curlew } = core.demoDesigns;
-  const halo = core.newHalo({ name: 'bench', text: line, capHeightMm: 100, readingDistanceMm: 3000 });
+  const answers = { name: 'bench', text: line, readingDistanceMm: 3000, sizesMm: { capHeightMm: 100 } };
+  const halo = core.newDesign('halo', answers);
   const glowing = timed(
     (round) => evaluator.evaluate({ ...halo, brief: { ...halo.brief, text: line.slice(0, 12 + (round % 10)) } }),
     15,
   );
   say(`  the same of halo letters 100 mm    ${rated(glowing, 100, 'ms', 'less')}`);
-  const cans = core.newFaceLit({ name: 'bench', text: line, capHeightMm: 100, readingDistanceMm: 3000 });
+  const cans = core.newDesign('face-lit', answers);
   const shining = timed(
     (round) => evaluator.evaluate({ ...cans, brief: { ...cans.brief, text: line.slice(0, 12 + (round % 10)) } }),
     15,

@@ -9,7 +9,7 @@ import { demoServer } from './lib/stage.mjs';
 const folder = inRoot('docs', 'screenshots');
 
 const settled = async (page) => {
-  await page.getByTestId('face').waitFor();
+  await page.getByTestId('face').first().waitFor();
   await page.getByText('working out what would help').first().waitFor({ state: 'detached', timeout: 30_000 });
 };
 
@@ -79,17 +79,19 @@ const pictures = [
   ],
   ['job-case', (page) => openJob(page, 'Ticket', 'case')],
   [
-    'job-light',
-    async (page) => {
-      await openJob(page, 'Rye', 'light');
-      await page.getByRole('button', { name: 'Show strip' }).click();
-    },
-  ],
-  [
     'halo-letters',
     async (page) => {
       await openJob(page, 'Curlew', 'case');
       await page.getByRole('button', { name: 'Show strip' }).click();
+    },
+  ],
+  [
+    'assemblies',
+    async (page) => {
+      await openJob(page, 'Lantern', 'light');
+      await page.keyboard.press('a');
+      await page.getByRole('button', { name: 'Show strip' }).click();
+      await page.waitForTimeout(500);
     },
   ],
   ['face-lit-letters', (page) => openJob(page, 'Tern', 'case')],
@@ -114,7 +116,11 @@ const pictures = [
     async (page) => {
       await openTrial(page, 'Curlew', 'power', (design) => ({
         ...design,
-        power: { ...design.power, feed: 'one-end', injections: [{ piece: 7, end: 'end' }] },
+        power: {
+          ...design.power,
+          feed: 'one-end',
+          injections: [{ assembly: design.assemblies[0].id, segment: 7, end: 'end' }],
+        },
       }));
       await page.getByRole('button', { name: 'Show wires' }).click();
       await page.waitForTimeout(800);

@@ -108,9 +108,9 @@ export const openJob = async (page: Page, shop: Shop, name: string, step: string
   return id;
 };
 
-export const settled = async (page: Page): Promise<void> => {
+export const settled = async (page: Page, timeout = 20_000): Promise<void> => {
   await expect(page.getByTestId('face').first()).toBeVisible();
-  await expect(page.getByText('working out what would help')).toHaveCount(0);
+  await expect(page.getByText('working out what would help')).toHaveCount(0, { timeout });
 };
 
 export const saved = (page: Page): Promise<void> => expect(page.locator('[data-save="saved"]')).toBeVisible();

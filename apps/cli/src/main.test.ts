@@ -48,6 +48,18 @@ describe('vitrum', () => {
     ).toBeCloseTo(1, 6);
   });
 
+  it('reads what version 1 wrote, and tells fields that it does not know', () => {
+    const old = readFileSync(new URL('../../../packages/core/src/testing/version-1/dispensary.json', import.meta.url));
+    const { power, ...rest } = JSON.parse(old.toString()) as { power: object };
+    const target = file('old.json', JSON.stringify({ ...rest, power: { ...power, joints: 'clip' } }));
+    const checked = vitrum(['check', target]);
+    expect(checked.status).toBe(0);
+    expect(checked.stdout).toContain('UNKNOWN power.joints');
+    expect(vitrum(['evaluate', target]).stdout).toContain('UNKNOWN power.joints');
+    const { unknownFields } = JSON.parse(vitrum(['evaluate', target, '--json']).stdout) as { unknownFields: string[] };
+    expect(unknownFields).toEqual(['power.joints']);
+  });
+
   it('check ends with 1 when something stops the build, else with 0', () => {
     const bare = structuredClone(demoDesigns['ticket-hall']) as unknown as { brief: { exposure: string } };
     bare.brief.exposure = 'outdoors';

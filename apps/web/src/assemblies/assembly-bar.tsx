@@ -119,6 +119,11 @@ export const AssemblyBar = () => {
         )}
       </div>
       {several && <PlaceFields design={design} index={index} />}
+      {several && (
+        <p className="mt-1 text-xs text-soft">
+          Each is lit as if it were alone: light of one assembly on another is left out.
+        </p>
+      )}
     </section>
   );
 };

@@ -93,9 +93,12 @@ export const evaluated = <Given extends AnyDesign>(design: Given, fonts: FontBoo
 export const evaluatedCoarsely = <Given extends AnyDesign>(design: Given, fonts: FontBook): SingleOf<Given> =>
   single<Given>(createEvaluator(shippedCatalogue, fonts).quick(asDesign(design)));
 
-/** Evaluates with fixes tried. */
-export const evaluatedWithFixes = <Given extends AnyDesign>(design: Given, fonts: FontBook): SingleOf<Given> =>
-  single<Given>(evaluate(asDesign(design), shippedCatalogue, fonts));
+/** Evaluates with fixes tried; where a rule is named, those of its findings alone. */
+export const evaluatedWithFixes = <Given extends AnyDesign>(
+  design: Given,
+  fonts: FontBook,
+  rule?: string,
+): SingleOf<Given> => single<Given>(evaluate(asDesign(design), shippedCatalogue, fonts, {}, rule));
 
 /** The pharmacy's box, the ferry hall's letters and the café's letters of the demo shop. */
 export const dispensary: LightboxDesign = demoDesigns.dispensary;

@@ -19,7 +19,7 @@ export const lanternRooms: DesignOf<LightboxAssembly | HaloAssembly> = {
     leadExit: 'bottom',
     leadLengthMm: 1800,
     quantity: 1,
-    budget: 800,
+    budget: 1000,
     outsideQuote: null,
   },
   assemblies: [
@@ -62,9 +62,9 @@ export const lanternRooms: DesignOf<LightboxAssembly | HaloAssembly> = {
       artwork: {
         text: 'LANTERN',
         fontId: 'overpass-black',
-        capHeightMm: 120,
+        capHeightMm: 110,
         lineSpacing: 1.4,
-        tracking: 0.06,
+        tracking: 0.04,
         align: 'centre',
         toolId: 'bit-3',
       },
@@ -76,7 +76,7 @@ export const lanternRooms: DesignOf<LightboxAssembly | HaloAssembly> = {
         wallMm: 1.5,
         back: 'open',
         backFinishId: 'matt-white',
-        standoffMm: 18,
+        standoffMm: 34,
         wallId: 'white-wall',
       },
       posts: { diameterMm: 4, perPostKg: 1 },
@@ -90,5 +90,12 @@ export const lanternRooms: DesignOf<LightboxAssembly | HaloAssembly> = {
       },
     },
   ],
-  power: { supplyId: 'auto', supplyCount: 1, wireId: 'auto', headroomShare: 0.2, feed: 'both-ends' },
+  power: {
+    supplyId: 'auto',
+    supplyCount: 1,
+    wireId: 'auto',
+    headroomShare: 0.2,
+    feed: 'both-ends',
+    crossings: 'holes',
+  },
 };

@@ -20,15 +20,15 @@ beforeAll(async () => {
 
 /** Trying fixes takes a while; each design is looked at once. */
 const looked = new Map<string, readonly Finding[]>();
-const findingsOf = (design: Design): readonly Finding[] => {
-  const key = JSON.stringify(design);
-  const findings = looked.get(key) ?? evaluatedWithFixes(design, fonts).findings;
+const findingsOf = (design: Design, rule: string): readonly Finding[] => {
+  const key = `${rule} ${JSON.stringify(design)}`;
+  const findings = looked.get(key) ?? evaluatedWithFixes(design, fonts, rule).findings;
   looked.set(key, findings);
   return findings;
 };
 
 const finding = (design: Design, id: string): Finding | undefined =>
-  findingsOf(design).find((found) => found.id === id);
+  findingsOf(design, id).find((found) => found.id === id);
 
 /** A design that fails each check, and a fix that must be among those offered. */
 const cases: readonly (readonly [id: string, change: Readonly<Record<string, unknown>>, fixId: string | null])[] = [

@@ -101,7 +101,7 @@ const cases: readonly (readonly [
 describe('findings about power', () => {
   it.each(cases)('%s', (id, design, change, severity, fixed) => {
     const made = changed(design, change);
-    const { findings, results } = { findings: evaluatedWithFixes(made, fonts).findings, results: made };
+    const { findings, results } = { findings: evaluatedWithFixes(made, fonts, id).findings, results: made };
     const finding = findings.find((each) => each.id === id);
     expect(findings.map((each) => each.id)).toContain(id);
     expect(finding!.severity).toBe(severity);
@@ -123,7 +123,7 @@ describe('findings about power', () => {
   });
 
   it('offer vents for a hot case, with the light they leak', () => {
-    const { findings } = evaluatedWithFixes(changed(slipway, rows(6)), fonts);
+    const { findings } = evaluatedWithFixes(changed(slipway, rows(6)), fonts, 'too-hot');
     const hot = findings.find(({ id }) => id === 'too-hot')!;
     const vents = hot.fixes.find(({ id }) => id === 'vent')!;
     expect(vents.label).toMatch(/vents of \d+ mm.*leak \d/);

@@ -36,7 +36,7 @@ export interface Evaluator {
   /** Everything but the fixes. Fails with problems that name the field. */
   readonly evaluate: (design: Design) => Result<Evaluation>;
   /** Tries the remedies of the last evaluated design; a generator that yields before every trial. */
-  readonly fixes: () => Generator<void, readonly Finding[]>;
+  readonly fixes: (rule?: string) => Generator<void, readonly Finding[]>;
   /** Everything but the fixes, on the coarser map of trials; leaves the last evaluated design as it is. */
   readonly quick: (design: Design) => Result<Evaluation>;
 }
@@ -104,7 +104,7 @@ export const createEvaluator = (catalogue: Catalogue, fonts: FontBook, options: 
       const stages = runTrial(design);
       return stages.ok ? success(judged(stages.value, catalogue).evaluation) : stages;
     },
-    *fixes() {
+    *fixes(rule) {
       if (last === null) return [];
       const { design, raw } = last;
       const trial = (change: DesignChange): StageResults | null => {
@@ -113,7 +113,9 @@ export const createEvaluator = (catalogue: Catalogue, fonts: FontBook, options: 
         return tried.ok ? tried.value.results : null;
       };
       const now = trial([]);
-      return now === null ? [] : yield* resolveRemedies(now, raw, trial);
+      const asked =
+        rule === undefined ? raw : raw.map((each) => (each.rule === rule ? each : { ...each, remedies: [] }));
+      return now === null ? [] : yield* resolveRemedies(now, asked, trial);
     },
   };
 };
@@ -123,14 +125,15 @@ export const finish = <T>(work: Generator<void, T>): T => {
   for (let turn = work.next(); ; turn = work.next()) if (turn.done === true) return turn.value;
 };
 
-/** One design evaluated at once, fixes tried: for the command line, the server and tests. */
+/** One design evaluated at once, fixes tried, of one rule alone where one is named: for the command line, the server and tests. */
 export const evaluate = (
   design: Design,
   catalogue: Catalogue,
   fonts: FontBook,
   options: EvaluatorOptions = {},
+  rule?: string,
 ): Result<Evaluation> => {
   const evaluator = createEvaluator(catalogue, fonts, options);
   const evaluation = evaluator.evaluate(design);
-  return evaluation.ok ? success({ ...evaluation.value, findings: finish(evaluator.fixes()) }) : evaluation;
+  return evaluation.ok ? success({ ...evaluation.value, findings: finish(evaluator.fixes(rule)) }) : evaluation;
 };
