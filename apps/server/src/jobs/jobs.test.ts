@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type {
   JobListing,
@@ -9,10 +8,7 @@ import type {
   SaveConflict,
 } from '@vitrum/contract';
 import { demoDesigns, type Design } from '@vitrum/core';
-import { and, eq } from 'drizzle-orm';
 import request, { type Response } from 'supertest';
-import { DatabaseService } from '../database/database.module.js';
-import { revisions } from '../database/schema.js';
 import { openShop, type TestShop } from '../testing/harness.js';
 import { designHash } from './design-hash.js';
 
@@ -61,25 +57,6 @@ describe('the job book', () => {
     expect(read.head.design).toEqual(odd);
     expect(read.head.hash).toBe(designHash(odd));
     expect(read.head).toMatchObject({ number: 1, parent: null, setAside: false });
-  });
-
-  it.each(['slipway', 'curlew', 'tern'] as const)('opens %s as version 1 stored it', async (name) => {
-    const job = await newJob('Old', demoDesigns[name]);
-    const text = readFileSync(new URL(`../../../../packages/core/src/testing/version-1/${name}.json`, import.meta.url));
-    const stored = JSON.parse(text.toString()) as Design;
-    const { db } = shop.app.get(DatabaseService);
-    await db.update(revisions).set({ design: stored, hash: 'old' }).where(eq(revisions.jobId, job.id));
-    const read = body<JobView>(await api().get(`/api/jobs/${job.id}`).expect(200));
-    expect(read.head).toMatchObject({ hash: 'old', number: 1 });
-    expect(read.head.design).toEqual(demoDesigns[name]);
-    // What is saved on it is of this version, and the old row stays as it was.
-    const next = { ...demoDesigns[name], name: 'Newer' };
-    expect(body<RevisionWithDesign>(await save(job, next, 'old').expect(200)).number).toBe(2);
-    const [first] = await db
-      .select()
-      .from(revisions)
-      .where(and(eq(revisions.jobId, job.id), eq(revisions.number, 1)));
-    expect(first?.design).toEqual(stored);
   });
 
   it('changes status and dates, and refuses others with the place', async () => {

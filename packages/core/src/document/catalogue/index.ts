@@ -1,5 +1,5 @@
 export { channelLights, channelsOf, type Channel, type ChannelName, type StripLight } from './channels.js';
-export { findItem } from './find.js';
+export { distinctItems, findItem } from './find.js';
 export {
   findCoats,
   findSecond,

@@ -1,4 +1,10 @@
-import type { Board, Catalogue, FaceSheet, Strip } from '../../document/catalogue/index.js';
+import {
+  distinctItems,
+  type Board,
+  type Catalogue,
+  type FaceSheet,
+  type Strip,
+} from '../../document/catalogue/index.js';
 import type { CutPart } from '../parts/index.js';
 import { cutReels, type ReelCuts } from './reels.js';
 import { packSheets, type SheetPacking } from './sheets.js';
@@ -86,7 +92,7 @@ export const pack = (
     return own.length === 0 ? [] : [packMaterial(material, own, quantity, catalogue.rates.kerfMm)];
   });
   const signs = Array.from({ length: Math.min(quantity, packedAtMost) }, (_, sign) => sign);
-  const reels = [...new Set(strips)].map((strip): StripReels => {
+  const reels = distinctItems(strips).map((strip): StripReels => {
     const own = segments.filter((segment) => segment.strip.id === strip.id);
     const pieces = signs.flatMap((sign) =>
       own.map(({ label, lengthMm }) => ({

@@ -1,4 +1,4 @@
-import type { Catalogue, Strip } from '../../document/catalogue/index.js';
+import { distinctItems, type Catalogue, type Strip } from '../../document/catalogue/index.js';
 import type { Circuit } from '../../power/circuit/index.js';
 import type { Brief } from '../../document/design/index.js';
 import { sum } from '../../base/maths/index.js';
@@ -48,8 +48,8 @@ const drives = ({ drive }: Circuit): readonly BoughtPart[] =>
 
 /** All strip of a sign, each kind once. */
 const strips = (assemblies: readonly StripUse[]): readonly BoughtPart[] =>
-  [...new Set(assemblies.map(({ strip }) => strip))].map((strip): BoughtPart => {
-    const stripM = sum(assemblies.filter((each) => each.strip === strip).map(({ runs }) => runs.stripMm / 1000));
+  distinctItems(assemblies.map(({ strip }) => strip)).map((strip): BoughtPart => {
+    const stripM = sum(assemblies.filter((each) => each.strip.id === strip.id).map(({ runs }) => runs.stripMm / 1000));
     return {
       id: strip.id,
       name: strip.name,

@@ -98,8 +98,9 @@ export const solveCircuit = (brief: Brief, power: PowerDesign, catalogue: Catalo
   const { segments, assemblies } = sign;
   const neededWatts = supplyA * voltageV * (1 + power.headroomShare);
   const solution = solveNetwork(placed.network);
-  const mixes = new Map(assemblies.map(({ strip }) => [strip, mixOf(brief.light, strip)] as const));
-  const mixOfStrip = (strip: Strip): readonly number[] => mixes.get(strip)!;
+  // By their ids: what is remembered of the run before may hold a copy of a strip.
+  const mixes = new Map(assemblies.map(({ strip }) => [strip.id, mixOf(brief.light, strip)] as const));
+  const mixOfStrip = (strip: Strip): readonly number[] => mixes.get(strip.id)!;
   const set = asSet(planned, sign, mixOfStrip);
   const setSolution = set === placed.network ? solution : solveNetwork(set);
   const groups = groupsOf(placed, solution, segments);

@@ -7,7 +7,7 @@ import { flaws } from '../../testing/soundness.js';
 import { commissionSteps } from '../commissioning/index.js';
 import { demoDesigns } from '../demo/index.js';
 import { applyChange, copyAssembly, type Design } from '../design/index.js';
-import { createEvaluator, type Evaluation } from './index.js';
+import { createEvaluator, finish, type Evaluation } from './index.js';
 
 let fonts: FontBook;
 let twice: Evaluation;
@@ -120,5 +120,18 @@ describe('a box with halo letters on its front', () => {
     expect(after.placing.turnRad).toBeCloseTo((12 * Math.PI) / 180, 9);
     expect(after.glow.evenness.meanCdM2 / before.glow.evenness.meanCdM2).toBeCloseTo(1, 1);
     expect(now.bounds.height).toBeGreaterThan(0);
+  });
+
+  it('tries its fixes whatever was evaluated before it, with a catalogue that came over the wire', () => {
+    const catalogue = structuredClone(shippedCatalogue) as typeof shippedCatalogue;
+    const evaluator = createEvaluator(catalogue, fonts);
+    sound(evaluator.evaluate(dispensary));
+    const strips = ['white-12v-60', 'zigzag-12v-120', 'white-12v-60'];
+    for (const stripId of strips) {
+      const design = changed(demoDesigns['lantern-rooms'], { 'assemblies.0.light.stripId': stripId });
+      const { packing } = sound(evaluator.evaluate(design));
+      expect(new Set(packing.reels.map((reel) => reel.stripId)).size).toBe(packing.reels.length);
+      expect(finish(evaluator.fixes()).length).toBeGreaterThan(0);
+    }
   });
 });
