@@ -58,8 +58,8 @@ test('a sign of two assemblies: put together, wired to one supply, exported, rel
   await expect(pieces.getByRole('cell', { name: 'A1', exact: true })).toBeVisible();
   await expect(pieces.getByRole('cell', { name: 'B1', exact: true })).toBeVisible();
   await expect(page.getByText('A and B cannot share one supply')).toHaveCount(0);
-  await pieces.getByRole('button', { name: 'Feed the end of piece B1' }).click();
-  await expect(pieces.getByRole('button', { name: 'Stop feeding the end of piece B1' })).toBeVisible();
+  await pieces.getByRole('button', { name: 'Feed the end of piece B1', exact: true }).click();
+  await expect(pieces.getByRole('button', { name: 'Stop feeding the end of piece B1', exact: true })).toBeVisible();
 
   // The lists are the sign’s.
   await page.getByRole('link', { name: /^Cut/ }).click();
@@ -93,7 +93,7 @@ test('a sign of two assemblies: put together, wired to one supply, exported, rel
   await expect(pieces.getByRole('cell', { name: '1', exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByTestId('assembly-tag')).toHaveCount(2);
-  await expect(pieces.getByRole('button', { name: 'Stop feeding the end of piece B1' })).toBeVisible();
+  await expect(pieces.getByRole('button', { name: 'Stop feeding the end of piece B1', exact: true })).toBeVisible();
   expect(broken).toEqual([]);
 });
 
