@@ -2,6 +2,7 @@ import { placed, placedRect, type AssemblyEvaluation } from '@vitrum/core';
 import type { KeyboardEvent } from 'react';
 import { changeDesign, useDocument } from '../document/document-store';
 import { selectAssembly } from '../document/selection';
+import { arrowWay } from '../lamp-room/arrow-way';
 import { rectOnScreen, type FrontView, type Place } from '../lamp-room/front-view';
 import { useDrag } from '../lamp-room/use-drag';
 import { moveTo } from './place-edits';
@@ -22,7 +23,8 @@ const middleOf = ({ placing }: AssemblyEvaluation): Place => placed(placing, [0,
 /** The letter of an assembly at its corner: chosen by a click or Enter, moved by a drag or by arrow keys. */
 const Tag = ({ assemblies, own, chosen, view, ink }: TagProps) => {
   const { x, y, width, height } = rectOnScreen(view, placedRect(own.placing, own.front.fitted));
-  const [left, top] = [x - tag.width - tag.gap, Math.max(tag.height, y - tag.gap)];
+  // One below the other where corners lie close together.
+  const [left, top] = [x - tag.width - tag.gap, Math.max(tag.height, y - tag.gap + own.index * tag.height)];
   const middle = middleOf(own);
   /** From the middle of the tag to the middle of the assembly (mm). */
   const away: Place = [
@@ -39,15 +41,8 @@ const Tag = ({ assemblies, own, chosen, view, ink }: TagProps) => {
       event.preventDefault();
       return selectAssembly(own.id);
     }
-    const step = event.shiftKey ? 10 : 1;
-    const ways: Readonly<Record<string, Place>> = {
-      ArrowRight: [step, 0],
-      ArrowLeft: [-step, 0],
-      ArrowUp: [0, step],
-      ArrowDown: [0, -step],
-    };
-    const way = ways[event.key];
-    if (way === undefined) return;
+    const way = arrowWay(event);
+    if (way === null) return;
     event.preventDefault();
     event.stopPropagation();
     // From the document: what is drawn may be a step behind quick keys.

@@ -1,7 +1,8 @@
 import type { HaloAssembly, HaloResults, Post } from '@vitrum/core';
 import type { KeyboardEvent } from 'react';
 import { changeDesign, useDocument } from '../../document/document-store';
-import { toScreen, type FrontView, type Place } from '../../lamp-room/front-view';
+import { arrowWay } from '../../lamp-room/arrow-way';
+import { toScreen, type FrontView } from '../../lamp-room/front-view';
 import { useFields, useSelection } from '../../document/selection';
 import { freePost, pinAt, pinPost, pinsNow, usePins } from './post-edits';
 import { useDrag } from '../../lamp-room/use-drag';
@@ -24,15 +25,8 @@ const PostHandle = ({ number, post, view }: PostHandleProps) => {
   const onKeyDown = (event: KeyboardEvent): void => {
     if (event.key === 'Escape') return drag.cancel();
     if (event.key === 'Delete' || event.key === 'Backspace') return void changeDesign(freePost(field, pins, post.at));
-    const step = event.shiftKey ? 10 : 1;
-    const ways: Readonly<Record<string, Place>> = {
-      ArrowRight: [step, 0],
-      ArrowLeft: [-step, 0],
-      ArrowUp: [0, step],
-      ArrowDown: [0, -step],
-    };
-    const way = ways[event.key];
-    if (way === undefined) return;
+    const way = arrowWay(event);
+    if (way === null) return;
     event.preventDefault();
     event.stopPropagation();
     changeDesign(pinPost(field, pins, post.at, [post.at[0] + way[0], post.at[1] + way[1]]));
