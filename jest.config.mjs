@@ -14,8 +14,8 @@ const shared = {
         module: { type: 'es6' },
       },
     ],
-    // The clipper and the Fourier transform are loops over numbers.
-    '/node_modules/(clipper2-ts|fft\\.js)/.*\\.js$': [nearGlobals, {}],
+    // The clipper, the Fourier transform and the built core are loops over numbers.
+    '/(node_modules/(clipper2-ts|fft\\.js)|packages/core/dist)/.*\\.js$': [nearGlobals, {}],
   },
   transformIgnorePatterns: ['/node_modules/(?!(clipper2-ts|fft\\.js)/)'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],

@@ -23,11 +23,29 @@ for (const [name, path] of [
     expect(await serious(page)).toEqual([]);
   });
 
-for (const step of ['brief', 'artwork', 'case', 'light', 'power', 'face', 'cut', 'build', 'prove'])
-  test(`axe finds nothing serious on the job page: ${step}`, async ({ page, shop }) => {
-    await openJob(page, shop, 'Dispensary', step);
-    expect(await serious(page)).toEqual([]);
-  });
+test('axe finds nothing serious on any step of the job page', async ({ page, shop }) => {
+  await openJob(page, shop, 'Dispensary', 'brief');
+  const settings = page.getByRole('complementary', { name: 'Settings' });
+  for (const [index, step] of [
+    'brief',
+    'artwork',
+    'case',
+    'light',
+    'power',
+    'face',
+    'cut',
+    'build',
+    'prove',
+  ].entries()) {
+    const link = page.getByRole('navigation', { name: 'Work line' }).getByRole('link').nth(index);
+    await link.click();
+    await expect(page).toHaveURL(new RegExp(`/${step}$`));
+    const name = (await link.locator('.font-bold').last().textContent())!;
+    await expect(settings.getByRole('heading', { level: 2 }).first()).toHaveText(name);
+    await settled(page);
+    expect([step, await serious(page)]).toEqual([step, []]);
+  }
+});
 
 test('axe finds nothing serious on the sheet that takes a drawing in', async ({ page, shop }) => {
   await openJob(page, shop, 'Ferry way', 'artwork');

@@ -63,6 +63,8 @@ const runJest = async (projects, environment, folder) => {
     '--experimental-vm-modules',
     '--disable-warning=ExperimentalWarning',
     tool('jest', 'bin/jest.js'),
+    '--config',
+    inRoot('scripts/lib/jest-together.config.mjs'),
     '--selectProjects',
     ...projects,
     '--json',

@@ -2,9 +2,11 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
+import { Readable } from 'node:stream';
 import { fileURLToPath } from 'node:url';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { demoDesigns } from '@vitrum/core';
+import { main } from './main.js';
 
 const program = fileURLToPath(new URL('../bin/vitrum.mjs', import.meta.url));
 let folder = '';
@@ -13,9 +15,21 @@ beforeAll(() => {
 });
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
-const vitrum = (args: readonly string[], input = '') => {
+/** The program as a shell starts it. */
+const started = (args: readonly string[], input = '') => {
   const { status, stdout, stderr } = spawnSync('node', [program, ...args], { encoding: 'utf8', input });
   return { status, stdout, stderr };
+};
+
+/** The same without a process of its own. */
+const vitrum = async (args: readonly string[], input = '') => {
+  const [stdout, stderr]: [string[], string[]] = [[], []];
+  const status = await main(args, {
+    input: Readable.from([Buffer.from(input)]),
+    print: (text) => void stdout.push(text),
+    complain: (text) => void stderr.push(text),
+  });
+  return { status, stdout: stdout.join(''), stderr: stderr.join('') };
 };
 
 const file = (name: string, content: string): string => {
@@ -25,18 +39,18 @@ const file = (name: string, content: string): string => {
 };
 
 describe('vitrum', () => {
-  it('demo prints a design that evaluate reads from standard input', () => {
-    const demo = vitrum(['demo', 'dispensary']);
+  it('demo prints a design that evaluate reads from standard input, each started by a shell', () => {
+    const demo = started(['demo', 'dispensary']);
     expect(JSON.parse(demo.stdout)).toEqual(demoDesigns.dispensary);
-    const evaluated = vitrum(['evaluate', '-'], demo.stdout);
+    const evaluated = started(['evaluate', '-'], demo.stdout);
     expect(evaluated.status).toBe(0);
     expect(evaluated.stdout).toContain('The rows show as bands from 3 m');
     expect(evaluated.stdout).toContain('Five rows');
   });
 
-  it('evaluate --json is JSON with figures, findings and energy that balances', () => {
+  it('evaluate --json is JSON with figures, findings and energy that balances', async () => {
     const target = file('box.json', JSON.stringify(demoDesigns['ticket-hall']));
-    const { stdout } = vitrum(['evaluate', target, '--json']);
+    const { stdout } = await vitrum(['evaluate', target, '--json']);
     const { figures, assemblies } = JSON.parse(stdout) as {
       figures: unknown[];
       assemblies: { light: { balance: Record<string, number> } }[];
@@ -48,40 +62,42 @@ describe('vitrum', () => {
     ).toBeCloseTo(1, 6);
   });
 
-  it('reads what version 1 wrote, and tells fields that it does not know', () => {
+  it('reads what version 1 wrote, and tells fields that it does not know', async () => {
     const old = readFileSync(new URL('../../../packages/core/src/testing/version-1/dispensary.json', import.meta.url));
     const { power, ...rest } = JSON.parse(old.toString()) as { power: object };
     const target = file('old.json', JSON.stringify({ ...rest, power: { ...power, joints: 'clip' } }));
-    const checked = vitrum(['check', target]);
+    const checked = await vitrum(['check', target]);
     expect(checked.status).toBe(0);
     expect(checked.stdout).toContain('UNKNOWN power.joints');
-    expect(vitrum(['evaluate', target]).stdout).toContain('UNKNOWN power.joints');
-    const { unknownFields } = JSON.parse(vitrum(['evaluate', target, '--json']).stdout) as { unknownFields: string[] };
+    expect((await vitrum(['evaluate', target])).stdout).toContain('UNKNOWN power.joints');
+    const { unknownFields } = JSON.parse((await vitrum(['evaluate', target, '--json'])).stdout) as {
+      unknownFields: string[];
+    };
     expect(unknownFields).toEqual(['power.joints']);
   });
 
-  it('check ends with 1 when something stops the build, else with 0', () => {
+  it('check ends with 1 when something stops the build, else with 0', async () => {
     const bare = structuredClone(demoDesigns['ticket-hall']) as unknown as { brief: { exposure: string } };
     bare.brief.exposure = 'outdoors';
-    expect(vitrum(['check', file('wet.json', JSON.stringify(bare))]).status).toBe(1);
-    expect(vitrum(['check', file('dry.json', JSON.stringify(demoDesigns['ticket-hall']))]).status).toBe(0);
+    expect((await vitrum(['check', file('wet.json', JSON.stringify(bare))])).status).toBe(1);
+    expect((await vitrum(['check', file('dry.json', JSON.stringify(demoDesigns['ticket-hall']))])).status).toBe(0);
   });
 
-  it('artwork puts a drawing in the place of text, sized, and tells what was put right', () => {
+  it('artwork puts a drawing in the place of text, sized, and tells what was put right', async () => {
     const design = file('box.json', JSON.stringify(demoDesigns['rye-and-salt']));
     const drawing = file(
       'plate.svg',
       '<svg viewBox="0 0 100 50"><g id="a"><rect width="100" height="50"/></g><g id="b"><rect x="200" width="9" height="9"/></g><text>x</text></svg>',
     );
-    const made = vitrum(['artwork', design, '--drawing', drawing, '--width', '1 ft', '--layers', 'a']);
+    const made = await vitrum(['artwork', design, '--drawing', drawing, '--width', '1 ft', '--layers', 'a']);
     expect(made.status).toBe(0);
     expect(made.stderr).toContain('304.8 × 152.4 mm');
     expect(made.stderr).toContain('text was left out');
-    const evaluated = vitrum(['evaluate', '-', '--json'], made.stdout);
+    const evaluated = await vitrum(['evaluate', '-', '--json'], made.stdout);
     expect(evaluated.status).toBe(0);
     const { assemblies } = JSON.parse(made.stdout) as { assemblies: { artwork: { drawing: { rings: number[][] } } }[] };
     expect(assemblies[0]!.artwork.drawing.rings).toHaveLength(1);
-    const unsized = vitrum(['artwork', design, '--drawing', drawing]);
+    const unsized = await vitrum(['artwork', design, '--drawing', drawing]);
     expect(unsized.stderr).toContain('give --width');
   });
 
@@ -91,19 +107,19 @@ describe('vitrum', () => {
     [[], 'name the drawing'],
     [['--drawing', 'bad.svg'], 'not sound SVG'],
     [['--drawing', 'plate.svg', '--width', 'wide'], '--width wide'],
-  ])('artwork says what is wrong with %j, and ends with 2', (options, sentence) => {
+  ])('artwork says what is wrong with %j, and ends with 2', async (options, sentence) => {
     const design = file('box.json', JSON.stringify(demoDesigns['rye-and-salt']));
     file('bad.svg', '<svg><rect');
     file('plate.svg', '<svg width="9mm" viewBox="0 0 9 9"><rect width="9" height="9"/></svg>');
     const places = options.map((each) => (/^(bad|plate|nowhere)\.svg$/.test(each) ? path.join(folder, each) : each));
-    const { status, stderr } = vitrum(['artwork', design, ...places]);
+    const { status, stderr } = await vitrum(['artwork', design, ...places]);
     expect([status, stderr]).toEqual([2, expect.stringContaining(sentence)]);
   });
 
-  it('export writes every file and a ZIP of all', () => {
+  it('export writes every file and a ZIP of all', async () => {
     const target = path.join(folder, 'out');
     expect(
-      vitrum(['export', file('rye.json', JSON.stringify(demoDesigns['rye-and-salt'])), '--to', target]).status,
+      (await vitrum(['export', file('rye.json', JSON.stringify(demoDesigns['rye-and-salt'])), '--to', target])).status,
     ).toBe(0);
     expect(readdirSync(target)).toEqual(
       expect.arrayContaining([
@@ -120,9 +136,9 @@ describe('vitrum', () => {
     expect(JSON.parse(readFileSync(path.join(target, 'design.json'), 'utf8'))).toEqual(demoDesigns['rye-and-salt']);
   });
 
-  it('lights a design in full and writes its maps', () => {
+  it('lights a design in full and writes its maps', async () => {
     const target = path.join(folder, 'light');
-    const { status } = vitrum(['light', '-', '--to', target], JSON.stringify(demoDesigns['rye-and-salt']));
+    const { status } = await vitrum(['light', '-', '--to', target], JSON.stringify(demoDesigns['rye-and-salt']));
     expect(status).toBe(0);
     expect(readdirSync(target).sort()).toEqual([
       'face-dusk.png',
@@ -140,15 +156,20 @@ describe('vitrum', () => {
     [['demo', 'moon'], 'dispensary'],
     [['export', '-', '--to', 'x'], 'not valid JSON'],
     [['evaluate', '-', '--loud'], '--loud'],
-  ])('%j ends with 2 and a sentence', (args, message) => {
-    const { status, stderr } = vitrum(args, '{broken');
+  ])('%j ends with 2 and a sentence', async (args, message) => {
+    const { status, stderr } = await vitrum(args, '{broken');
     expect(status).toBe(2);
     expect(stderr).toContain(message);
     expect(stderr).not.toContain('at file:');
   });
 
-  it('names each wrong field of a design', () => {
-    const { stderr } = vitrum(
+  it('ends as a process with the code and the sentence', () => {
+    const { status, stdout, stderr } = started(['evaluate', '-', '--loud'], '{}');
+    expect([status, stdout, stderr]).toEqual([2, '', expect.stringContaining('--loud')]);
+  });
+
+  it('names each wrong field of a design', async () => {
+    const { stderr } = await vitrum(
       ['evaluate', '-'],
       JSON.stringify({ ...demoDesigns.dispensary, brief: { ...demoDesigns.dispensary.brief, quantity: 'two' } }),
     );

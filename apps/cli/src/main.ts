@@ -31,6 +31,7 @@ import {
 } from '@vitrum/core';
 import { shippedFonts } from './fonts.js';
 import { evaluationJson, evaluationText, findingsText, unknownFieldsText } from './report.js';
+import { processTerminal, type Terminal } from './terminal.js';
 
 const usage = `vitrum: illuminated signs, evaluated without a screen
 
@@ -61,11 +62,11 @@ const fail = (problems: readonly Problem[], file: string): never => {
   throw new UsageError(problems.map((problem) => `${file}: ${problemLine(problem)}`).join('\n'));
 };
 
-const readText = async (file: string): Promise<string> => {
+const readText = async (file: string, { input }: Terminal): Promise<string> => {
   if (file !== '-') return readFile(file, 'utf8');
   const chunks: Buffer[] = [];
   let size = 0;
-  for await (const chunk of process.stdin as AsyncIterable<Buffer>) {
+  for await (const chunk of input) {
     size += chunk.length;
     if (size > maxDesignCharacters * 4) break;
     chunks.push(chunk);
@@ -75,22 +76,22 @@ const readText = async (file: string): Promise<string> => {
 
 const valueOr = <T>(result: Result<T>, file: string): T => (result.ok ? result.value : fail(result.problems, file));
 
-const loadDesign = async (file: string | undefined): Promise<Design> => {
+const loadDesign = async (file: string | undefined, terminal: Terminal): Promise<Design> => {
   if (file === undefined) throw new UsageError('name the design file');
-  const text = await readText(file).catch((error: NodeJS.ErrnoException) => {
+  const text = await readText(file, terminal).catch((error: NodeJS.ErrnoException) => {
     throw new UsageError(`${file}: cannot be read (${error.code ?? error.message})`);
   });
   return valueOr(parseDesign(text), file);
 };
 
-const evaluateFile = async (file: string | undefined): Promise<Evaluation> => {
-  const design = await loadDesign(file);
+const evaluateFile = async (file: string | undefined, terminal: Terminal): Promise<Evaluation> => {
+  const design = await loadDesign(file, terminal);
   return valueOr(evaluate(design, shippedCatalogue, await shippedFonts()), file ?? '');
 };
 
 /** In full resolution, without trying fixes. */
-const lightFile = async (file: string | undefined): Promise<Evaluation> => {
-  const design = await loadDesign(file);
+const lightFile = async (file: string | undefined, terminal: Terminal): Promise<Evaluation> => {
+  const design = await loadDesign(file, terminal);
   const evaluator = createEvaluator(shippedCatalogue, await shippedFonts(), { grid: fullGrid });
   return valueOr(evaluator.evaluate(design), file ?? '');
 };
@@ -114,12 +115,12 @@ const lengthOption = (text: string | undefined, name: string): number | null =>
   text === undefined ? null : valueOr(parseLength(text, 'mm'), `--${name} ${text}`);
 
 /** The design with a drawing file in the place of its text, as wide as wanted; what was put right goes to standard error. */
-const withDrawing = async (design: Design, options: Options): Promise<Design> => {
+const withDrawing = async (design: Design, options: Options, terminal: Terminal): Promise<Design> => {
   const { drawing: file } = options;
   if (file === undefined) throw new UsageError('name the drawing: --drawing FILE.svg or FILE.dxf');
   const kind = /\.(svg|dxf)$/i.exec(file)?.[1]?.toLowerCase() as 'svg' | 'dxf' | undefined;
   if (kind === undefined) throw new UsageError(`${file}: is no drawing that Vitrum reads here; SVG and DXF are`);
-  const text = await readText(file).catch((error: NodeJS.ErrnoException) => {
+  const text = await readText(file, terminal).catch((error: NodeJS.ErrnoException) => {
     throw new UsageError(`${file}: cannot be read (${error.code ?? error.message})`);
   });
   const name = path.basename(file);
@@ -131,51 +132,55 @@ const withDrawing = async (design: Design, options: Options): Promise<Design> =>
   const taken = valueOr(takeDrawing({ kind, name, text }, { ...intake, scale, gapMm: gapMm * scale }), file);
   const size = `${taken.widthMm.toFixed(1)} × ${taken.heightMm.toFixed(1)} mm`;
   const told = [size, ...(widthMm === null && !taken.sizeStated ? ['its size is not stated: give --width'] : [])];
-  process.stderr.write(`${[...told, ...taken.changes, ...taken.notes].map((line) => `${file}: ${line}`).join('\n')}\n`);
+  terminal.complain(`${[...told, ...taken.changes, ...taken.notes].map((line) => `${file}: ${line}`).join('\n')}\n`);
   return valueOr(applyChange(design, [set(artworkOfFirst.drawing, asArtwork(taken, name))]), file);
 };
 
 /** A drawing given to the command line takes the place of the text of the first assembly. */
 const artworkOfFirst = fieldsOf<AnyAssembly>('assemblies.0').artwork;
 
-const print = (text: string): void => void process.stdout.write(text.endsWith('\n') ? text : `${text}\n`);
+const asLines = (text: string): string => (text.endsWith('\n') ? text : `${text}\n`);
 
-const commands: Readonly<Record<string, (file: string | undefined, options: Options) => Promise<number>>> = {
-  evaluate: async (file, { json }) => {
-    const evaluation = await evaluateFile(file);
-    print(json === true ? evaluationJson(evaluation) : evaluationText(evaluation));
+type Command = (file: string | undefined, options: Options, terminal: Terminal) => Promise<number>;
+
+const commands: Readonly<Record<string, Command>> = {
+  evaluate: async (file, { json }, terminal) => {
+    const evaluation = await evaluateFile(file, terminal);
+    terminal.print(asLines(json === true ? evaluationJson(evaluation) : evaluationText(evaluation)));
     return 0;
   },
-  export: async (file, { to }) => {
+  export: async (file, { to }, terminal) => {
     if (to === undefined) throw new UsageError('say where to: --to DIR');
-    print((await exportTo(await evaluateFile(file), to)).join('\n'));
+    terminal.print(asLines((await exportTo(await evaluateFile(file, terminal), to)).join('\n')));
     return 0;
   },
-  light: async (file, { to }) => {
+  light: async (file, { to }, terminal) => {
     if (to === undefined) throw new UsageError('say where to: --to DIR');
-    print((await writeAll(lightMaps(await lightFile(file)), to)).join('\n'));
+    terminal.print(asLines((await writeAll(lightMaps(await lightFile(file, terminal)), to)).join('\n')));
     return 0;
   },
-  check: async (file) => {
-    const { findings, unknownFields } = await evaluateFile(file);
-    print([findingsText(findings), unknownFieldsText(unknownFields)].filter((text) => text !== '').join('\n'));
+  check: async (file, _, terminal) => {
+    const { findings, unknownFields } = await evaluateFile(file, terminal);
+    terminal.print(
+      asLines([findingsText(findings), unknownFieldsText(unknownFields)].filter((text) => text !== '').join('\n')),
+    );
     return findings.some(({ severity }) => severity === 'stop') ? 1 : 0;
   },
-  artwork: async (file, options) => {
-    print(printDesign(await withDrawing(await loadDesign(file), options)));
+  artwork: async (file, options, terminal) => {
+    terminal.print(asLines(printDesign(await withDrawing(await loadDesign(file, terminal), options, terminal))));
     return 0;
   },
-  demo: (name) => {
+  demo: (name, _, terminal) => {
     const design = Object.entries(demoDesigns).find(([known]) => known === name)?.[1];
     if (design === undefined)
       throw new UsageError(`there is no demo “${name ?? ''}”; there is ${Object.keys(demoDesigns).join(', ')}`);
-    print(printDesign(design));
+    terminal.print(asLines(printDesign(design)));
     return Promise.resolve(0);
   },
 };
 
 /** Runs one command line; returns the exit code: 0 fine, 1 the check failed, 2 it could not be done. */
-export const main = async (argv: readonly string[]): Promise<number> => {
+export const main = async (argv: readonly string[], terminal: Terminal = processTerminal): Promise<number> => {
   try {
     const { values, positionals } = parseArgs({
       args: [...argv],
@@ -192,16 +197,16 @@ export const main = async (argv: readonly string[]): Promise<number> => {
     });
     const [name, file] = positionals;
     if (values.help === true || name === undefined) {
-      print(usage);
+      terminal.print(usage);
       return name === undefined && values.help !== true ? 2 : 0;
     }
     const command = commands[name];
     if (command === undefined) throw new UsageError(`there is no command “${name}”\n\n${usage}`);
-    return await command(file, values);
+    return await command(file, values, terminal);
   } catch (error) {
     const plain = error instanceof UsageError || (error as NodeJS.ErrnoException).code !== undefined;
     if (!plain) throw error;
-    process.stderr.write(`${(error as Error).message}\n`);
+    terminal.complain(`${(error as Error).message}\n`);
     return 2;
   }
 };

@@ -21,15 +21,31 @@ export interface TestShop {
   readonly close: () => Promise<void>;
 }
 
-/** A whole server on a database of its own, on a free port. */
-export const openShop = async (seed = true): Promise<TestShop> => {
-  const name = `t_${randomBytes(6).toString('hex')}`;
-  await onServer(`create database ${name}`);
-  const databaseUrl = `${server}/${name}`;
-  const app = await createApp(
-    { databaseUrl, host: '127.0.0.1', port: 0, webRoot: '/nowhere', seed, worker: false },
+const databaseName = (): string => `t_${randomBytes(6).toString('hex')}`;
+
+const appOn = (database: string, seed: boolean): Promise<NestExpressApplication> =>
+  createApp(
+    { databaseUrl: `${server}/${database}`, host: '127.0.0.1', port: 0, webRoot: '/nowhere', seed, worker: false },
     true,
   );
+
+/** A database that holds the demo shop, to be copied: putting it in evaluates every job. */
+let demoShop: Promise<string> | null = null;
+const withDemoShop = async (): Promise<string> => {
+  const name = databaseName();
+  await onServer(`create database ${name}`);
+  const app = await appOn(name, true);
+  await app.close();
+  return name;
+};
+
+/** A whole server on a database of its own, on a free port. */
+export const openShop = async (seed = true): Promise<TestShop> => {
+  const name = databaseName();
+  if (seed) demoShop ??= withDemoShop();
+  await onServer(`create database ${name}${seed ? ` template ${await demoShop}` : ''}`);
+  const databaseUrl = `${server}/${name}`;
+  const app = await appOn(name, seed);
   await app.listen(0, '127.0.0.1');
   return {
     app,

@@ -13,7 +13,7 @@ import { demoDesigns, newDesign } from '../sign/demo/index.js';
 import { parseDesign, readDesign, type Design } from '../sign/design/index.js';
 import { createEvaluator, evaluate } from '../sign/evaluate/index.js';
 import { changedByChance } from '../testing/chance.js';
-import { sound, testFonts } from '../testing/harness.js';
+import { coarse, sound, testFonts } from '../testing/harness.js';
 import { flaws } from '../testing/soundness.js';
 import { allBuilds, usualSizes } from './index.js';
 
@@ -22,11 +22,8 @@ beforeAll(async () => {
   fonts = await testFonts();
 });
 
-const start = (build: (typeof allBuilds)[number]): Design =>
-  newDesign(build.name, { name: 'New', text: 'OPEN', readingDistanceMm: 3000, sizesMm: usualSizes(build.sizes) });
-
-/** A map that is coarse enough for many designs. */
-const coarse = { grid: { longSide: 90, maxCells: 8000, maxPairs: 4e6, patches: 100, rays: 2000 } } as const;
+const start = (build: (typeof allBuilds)[number], text = 'OPEN'): Design =>
+  newDesign(build.name, { name: 'New', text, readingDistanceMm: 3000, sizesMm: usualSizes(build.sizes) });
 
 const isDrawn = (result: ReturnType<typeof readSvg>): boolean => result.ok && result.value.shapes.length > 0;
 
@@ -87,7 +84,7 @@ describe.each(builds.map((build) => [build.name, build] as const))('the build â€
     const evaluator = createEvaluator(shippedCatalogue, fonts, coarse);
     let lit = 0;
     for (let turn = 0; turn < 60; turn += 1) {
-      const design = changedByChance(random, start(build), 5);
+      const design = changedByChance(random, start(build, 'IN'), 5);
       const result = evaluator.evaluate(design);
       if (result.ok) {
         expect([turn, flaws(result.value)]).toEqual([turn, []]);
@@ -106,7 +103,7 @@ describe.each(builds.map((build) => [build.name, build] as const))('the build â€
   it('comes to the same after 30 edits as from scratch', () => {
     const random = seededRandom(30);
     const evaluator = createEvaluator(shippedCatalogue, fonts, coarse);
-    let design = start(build);
+    let design = start(build, 'IN');
     for (let turn = 1; turn <= 30; turn += 1) {
       const next = changedByChance(random, design, 1);
       const kept = evaluator.evaluate(next);

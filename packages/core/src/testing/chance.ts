@@ -53,11 +53,18 @@ const choices = (random: Random, schema: Schema, value: unknown, path: string): 
   return [];
 };
 
+/** Working a schema out takes longer than a change; there is one for each build. */
+const schemas = new Map<string, Schema>();
+const schemaOf = (assembly: Design['assemblies'][number]): Schema => {
+  const known = schemas.get(assembly.build) ?? (z.toJSONSchema(buildOf(assembly).schema) as Schema);
+  schemas.set(assembly.build, known);
+  return known;
+};
+
 /** A change by chance to one field of the first assembly of a design, as its build’s schema allows it. */
 export const anyChange = (random: Random, design: Design): FieldChange => {
   const [assembly] = design.assemblies;
-  const schema = z.toJSONSchema(buildOf(assembly!).schema) as Schema;
-  return pick(random, choices(random, schema, assembly, 'assemblies.0'))();
+  return pick(random, choices(random, schemaOf(assembly!), assembly, 'assemblies.0'))();
 };
 
 const texts = ['', 'A', 'OPEN\nLATE', '漢字', 'Wwwwww', '&'];

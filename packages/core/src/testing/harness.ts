@@ -17,12 +17,17 @@ type FaceLitDesign = DesignOf<FaceLitAssembly>;
 
 const packages = createRequire(import.meta.url);
 
-/** The shipped fonts, read from their packages. */
+/** Maps that are coarse enough for a great many designs. */
+export const coarse = { grid: { longSide: 60, maxCells: 4000, maxPairs: 1e6, patches: 60, rays: 1000 } } as const;
+
+let fontBook: Promise<FontBook> | null = null;
+
+/** The shipped fonts, read from their packages once for all tests. */
 export const testFonts = (): Promise<FontBook> =>
-  loadFontBook(async (file) => {
+  (fontBook ??= loadFontBook(async (file) => {
     const bytes = await readFile(packages.resolve(file));
     return bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + bytes.byteLength);
-  });
+  }));
 
 /** Where segments are named in the wiring: by a number alone, or by a number in something more. */
 const namesSegments = /^power\.(chainsBegin|chainsCarryOn|fedBackward|fedForward|injections|zones|seriesPairs)$/;

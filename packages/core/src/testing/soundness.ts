@@ -1,14 +1,21 @@
 import type { Evaluation } from '../sign/evaluate/index.js';
 
-/** Every number anywhere in plain data, with the way to it. */
-const numbersIn = (value: unknown, path: string, found: [string, number][] = []): [string, number][] => {
-  if (typeof value === 'number') found.push([path, value]);
-  else if (ArrayBuffer.isView(value)) {
+type Odd = readonly [path: string, value: number];
+
+/** Every number anywhere in plain data that is none, or endless, with the way to it. */
+const oddNumbersIn = (value: unknown): readonly Odd[] => {
+  if (typeof value === 'number') return Number.isFinite(value) ? [] : [['', value]];
+  if (typeof value !== 'object' || value === null) return [];
+  const found: Odd[] = [];
+  // Ways are put together only for what is odd: an evaluation holds a great many numbers.
+  const look = (key: string | number, inner: unknown): void => {
+    for (const [path, odd] of oddNumbersIn(inner)) found.push([`.${key}${path}`, odd]);
+  };
+  if (ArrayBuffer.isView(value)) {
     const list = value as unknown as ArrayLike<number>;
     for (let index = 0; index < list.length; index += 1)
-      if (!Number.isFinite(list[index])) found.push([`${path}[${index}]`, list[index]!]);
-  } else if (typeof value === 'object' && value !== null)
-    for (const [key, inner] of Object.entries(value)) numbersIn(inner, `${path}.${key}`, found);
+      if (!Number.isFinite(list[index])) found.push([`.${index}`, list[index]!]);
+  } else for (const key in value) look(key, (value as Readonly<Record<string, unknown>>)[key]);
   return found;
 };
 
@@ -18,7 +25,7 @@ const mayBeEndless = /vanishesAtMm|dotsVanishAtMm|threshold/;
 /** Numbers of an evaluation that are none, each with its place. */
 const unsound = ({ figures, findings, assemblies, circuit, cost, parts }: Evaluation): readonly string[] => {
   const own = assemblies.map(({ glow, heat, runs }) => ({ glow, heat, runs }));
-  return numbersIn({ figures, findings, own, circuit, cost, parts }, '')
+  return oddNumbersIn({ figures, findings, own, circuit, cost, parts })
     .filter(([path, value]) => Number.isNaN(value) || (!Number.isFinite(value) && !mayBeEndless.test(path)))
     .map(([path, value]) => `${path} is ${value}`);
 };

@@ -6,7 +6,7 @@ import { demoDesigns } from '../demo/index.js';
 import { type DesignChange } from '../../document/design/index.js';
 import { applyChange, readDesign, type Design } from '../design/index.js';
 import { seededRandom, type Random } from '../../base/maths/index.js';
-import { testFonts } from '../../testing/harness.js';
+import { coarse, testFonts } from '../../testing/harness.js';
 import { flaws } from '../../testing/soundness.js';
 import { createEvaluator } from './index.js';
 
@@ -118,8 +118,7 @@ describe('any valid design', () => {
   const designs = Array.from({ length: 40 }, (_, index) => [index, anyDesign(random)] as const);
 
   it.each(designs)('no. %d is either evaluated, every number of it sound, or refused with the field', (_, design) => {
-    const evaluator = createEvaluator(shippedCatalogue, fonts);
-    const result = evaluator.quick(design);
+    const result = createEvaluator(shippedCatalogue, fonts, coarse).quick(design);
     if (!result.ok) {
       for (const { path, message } of result.problems) {
         expect(path).toMatch(/^(assemblies\.0|power|brief)\./);

@@ -123,7 +123,7 @@ describe('a box with halo letters on its front', () => {
   });
 
   it('tries its fixes whatever was evaluated before it, with a catalogue that came over the wire', () => {
-    const catalogue = structuredClone(shippedCatalogue) as typeof shippedCatalogue;
+    const catalogue = structuredClone(shippedCatalogue);
     const evaluator = createEvaluator(catalogue, fonts);
     sound(evaluator.evaluate(dispensary));
     const strips = ['white-12v-60', 'zigzag-12v-120', 'white-12v-60'];

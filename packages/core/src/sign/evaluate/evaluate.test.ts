@@ -5,7 +5,7 @@ import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { demoDesigns } from '../demo/index.js';
 import type { Design } from '../design/index.js';
 import { seededRandom, type Random } from '../../base/maths/index.js';
-import { changed, dispensary, inAssembly, testFonts } from '../../testing/harness.js';
+import { changed, coarse, dispensary, inAssembly, testFonts } from '../../testing/harness.js';
 import { createEvaluator, stageNames } from './index.js';
 
 let fonts: FontBook;
@@ -62,9 +62,7 @@ const randomDesign = (seed: number): Design => {
 
 describe('200 random designs', () => {
   it('evaluate without an exception, with finite figures, and with light that balances', () => {
-    const evaluator = createEvaluator(shippedCatalogue, fonts, {
-      grid: { longSide: 90, maxCells: 8000, maxPairs: 4e6, patches: 100, rays: 2000 },
-    });
+    const evaluator = createEvaluator(shippedCatalogue, fonts, coarse);
     let lit = 0;
     for (let seed = 1; seed <= 200; seed += 1) {
       const result = evaluator.evaluate(randomDesign(seed));
