@@ -54,12 +54,12 @@ test('a sign of two assemblies: put together, wired to one supply, exported, rel
   await page.getByRole('link', { name: /^Power/ }).click();
   // Fixes of both are tried, each of them whole.
   await settled(page, 90_000);
-  const pieces = page.getByRole('table', { name: 'Pieces' });
-  await expect(pieces.getByRole('cell', { name: 'A1', exact: true })).toBeVisible();
-  await expect(pieces.getByRole('cell', { name: 'B1', exact: true })).toBeVisible();
+  const segments = page.getByRole('table', { name: 'Segments' });
+  await expect(segments.getByRole('cell', { name: 'A1', exact: true })).toBeVisible();
+  await expect(segments.getByRole('cell', { name: 'B1', exact: true })).toBeVisible();
   await expect(page.getByText('A and B cannot share one supply')).toHaveCount(0);
-  await pieces.getByRole('button', { name: 'Feed the end of piece B1', exact: true }).click();
-  await expect(pieces.getByRole('button', { name: 'Stop feeding the end of piece B1', exact: true })).toBeVisible();
+  await segments.getByRole('button', { name: 'Feed the end of segment B1', exact: true }).click();
+  await expect(segments.getByRole('button', { name: 'Stop feeding the end of segment B1', exact: true })).toBeVisible();
 
   // The lists are the sign’s.
   await page.getByRole('link', { name: /^Cut/ }).click();
@@ -90,10 +90,10 @@ test('a sign of two assemblies: put together, wired to one supply, exported, rel
   await assemblies.getByRole('button', { name: 'Take this assembly away' }).click();
   await expect(page.getByTestId('assembly-tag')).toHaveCount(0);
   await page.getByRole('link', { name: /^Power/ }).click();
-  await expect(pieces.getByRole('cell', { name: '1', exact: true })).toBeVisible();
+  await expect(segments.getByRole('cell', { name: '1', exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByTestId('assembly-tag')).toHaveCount(2);
-  await expect(pieces.getByRole('button', { name: 'Stop feeding the end of piece B1', exact: true })).toBeVisible();
+  await expect(segments.getByRole('button', { name: 'Stop feeding the end of segment B1', exact: true })).toBeVisible();
   expect(broken).toEqual([]);
 });
 

@@ -39,18 +39,18 @@ test('a box of mixed colours: its controller, zones, and a far end whose colour 
   await expect(findings.getByText('This light needs a controller')).toBeVisible();
   await findings.getByRole('button', { name: 'Apply: Let Vitrum choose the controller' }).click();
   await expect(findings.getByText('This light needs a controller')).toHaveCount(0);
-  // Inside the piece the remote’s eye is shut in.
-  await choose(page, 'It sits', 'inside the piece');
+  // Inside the sign the remote’s eye is shut in.
+  await choose(page, 'It sits', 'inside the sign');
   await expect(findings.getByText('The remote’s sensor is shut in')).toBeVisible();
   await expect(page.getByText('the lead has 2 cores')).toBeVisible();
   await choose(page, 'Its eye', 'looks out through a hole');
   await expect(findings.getByText('The remote’s sensor is shut in')).toHaveCount(0);
   // Two zones, one turned down.
-  await page.getByLabel('Zone of piece 1').selectOption('1');
-  await page.getByLabel('Zone of piece 2').selectOption('1');
+  await page.getByLabel('Zone of segment 1').selectOption('1');
+  await page.getByLabel('Zone of segment 2').selectOption('1');
   await page.getByLabel('Zone 1', { exact: true }).fill('20 %');
   await page.getByLabel('Zone 1', { exact: true }).press('Enter');
-  await expect(page.getByRole('table', { name: 'Chains' }).getByText('pieces 1, 2')).toBeVisible();
+  await expect(page.getByRole('table', { name: 'Chains' }).getByText('segments 1, 2')).toBeVisible();
   await settled(page);
   const brightness = async (y: number): Promise<number> => (await faceColour(page, 0.5, y))[0]!;
   await expect.poll(async () => (await brightness(0.9)) - (await brightness(0.1))).toBeGreaterThan(10);
@@ -71,11 +71,11 @@ test('pixels: data by the arrows, the diagram from the socket, the view from beh
   const wires = page.getByRole('table', { name: 'Wires' });
   await expect(wires.getByText('plus, minus, data').first()).toBeVisible();
   const wiring = page.getByRole('region', { name: 'Wiring' });
-  await expect(wiring.getByRole('img', { name: 'Wiring of 3 pieces' })).toBeVisible();
+  await expect(wiring.getByRole('img', { name: 'Wiring of 3 segments' })).toBeVisible();
   await expect(wiring.getByText('117 pixels')).toBeVisible();
   await wiring.getByRole('button', { name: 'from behind' }).click();
   await expect(wiring.getByText('arrows show the way data runs')).toBeVisible();
-  await expect(wiring.getByRole('img', { name: /from behind: 3 pieces of strip, 4 wires/ })).toBeVisible();
+  await expect(wiring.getByRole('img', { name: /from behind: 3 segments of strip, 4 wires/ })).toBeVisible();
   // Turned round, power comes in at the far end; data still goes into each start, by a wire of its own.
   await page.getByRole('button', { name: 'Turn chain 1 round' }).click();
   await expect(wires.getByText('lead → 2 end')).toBeVisible();
@@ -99,17 +99,17 @@ test('ways to feed a box: two small supplies, a battery with its hours, pairs in
   await choose(page, 'Fed by', 'a battery');
   await expect(page.getByText(/full, it lasts \d+\.\d h and ends at \d+ % of its light/)).toBeVisible();
   await choose(page, 'Fed by', 'the mains');
-  await choose(page, 'Pieces', 'two and two in series');
+  await choose(page, 'Segments', 'two and two in series');
   const pairs = page.getByRole('list', { name: 'Pairs' });
   await expect(pairs.getByText(/in series/).first()).toBeVisible();
   const findings = page.getByRole('region', { name: 'Findings' });
-  await expect(findings.getByText('These pieces cannot be wired in pairs')).toBeVisible();
+  await expect(findings.getByText('These segments cannot be wired in pairs')).toBeVisible();
   await page.getByLabel('First of the pair').selectOption('1');
   await page.getByLabel('Second of the pair').selectOption('3');
   await page.getByRole('button', { name: 'Pair', exact: true }).click();
   await expect(pairs.getByText(/1 and 3 in series/)).toBeVisible();
-  await findings.getByRole('button', { name: 'Apply: Wire all pieces in parallel' }).first().click();
-  await expect(findings.getByText('These pieces cannot be wired in pairs')).toHaveCount(0);
+  await findings.getByRole('button', { name: 'Apply: Wire all segments in parallel' }).first().click();
+  await expect(findings.getByText('These segments cannot be wired in pairs')).toHaveCount(0);
 });
 
 test('a box that runs hot is vented: holes in two returns, cooler, and the light they leak is told', async ({

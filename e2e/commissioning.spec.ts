@@ -29,11 +29,11 @@ test('the bench’s controller drives the lit view; its meter and thermometer re
   // What it is held to is read anew by itself; dimmed, it says that it reads while the light is on.
   await expect(meter).toHaveText(/^11\.\d\d V$/);
   await expect(bench.getByText('dimming is in time, 20 % of it')).toBeVisible();
-  await bench.getByRole('combobox', { name: 'Meter held to' }).selectOption({ label: 'start of piece 1' });
+  await bench.getByRole('combobox', { name: 'Meter held to' }).selectOption({ label: 'start of segment 1' });
   await expect(meter).toHaveText(/^11\.\d\d V$/);
   await bench
     .getByRole('combobox', { name: 'Continuity of plus, switched off, to' })
-    .selectOption({ label: 'end of piece 1' });
+    .selectOption({ label: 'end of segment 1' });
   await expect(bench.getByRole('status', { name: 'Continuity' })).toHaveText(/^beep, \d+ mΩ$/);
   const warm = bench.getByRole('status', { name: 'Thermometer' });
   const late = await warm.textContent();
@@ -76,8 +76,12 @@ test('readings typed in are judged, stay with the job, and can be struck out', a
   ]);
   await steps.getByRole('button', { name: 'Strike out the reading of Only red' }).click();
   await expect(steps.getByText(/^1 of 13 measured\./)).toBeVisible();
-  // Shown on the lit view as the step asks: one piece alone leaves the others dark.
+  // Shown on the lit view as the step asks: one segment alone leaves the others dark.
   const bright = await faceBrightness(page, 0.5, 0.9);
-  await steps.getByRole('listitem').filter({ hasText: 'Piece 1 alone' }).getByRole('button', { name: 'Show' }).click();
+  await steps
+    .getByRole('listitem')
+    .filter({ hasText: 'Segment 1 alone' })
+    .getByRole('button', { name: 'Show' })
+    .click();
   await expect.poll(() => faceBrightness(page, 0.5, 0.9)).toBeLessThan(bright - 30);
 });

@@ -64,10 +64,10 @@ test('a customer’s SVG becomes halo letters: sized, mended by what is found, a
   await page.getByRole('button', { name: /Post 1 at .*, held by hand/ }).press('Delete');
   await expect(page.getByRole('button', { name: /held by hand/ })).toHaveCount(0);
 
-  // A piece of strip is pushed along and held.
+  // A segment of strip is pushed along and held.
   await page.getByRole('link', { name: /Light/ }).click();
   await page.getByRole('button', { name: 'Show strip' }).click();
-  const start = page.getByRole('slider', { name: 'Start of piece 1', exact: true });
+  const start = page.getByRole('slider', { name: 'Start of segment 1', exact: true });
   await start.focus();
   await start.press('Shift+ArrowRight');
   await expect(start).toHaveAttribute('aria-valuetext', 'held, pushed 10 mm');
@@ -104,7 +104,7 @@ test('the ferry’s letters: each ambient light, wall and layout shows on the wa
   await expect(page.getByText(/jumpers, .* of wire/)).toBeVisible();
   await page.getByRole('button', { name: 'Show strip' }).click();
   // One module is pushed along its wire by the arrow keys, stays there, and is let go.
-  const module = page.getByRole('slider', { name: 'Module 1 of piece 2', exact: true });
+  const module = page.getByRole('slider', { name: 'Module 1 of segment 2', exact: true });
   await expect(module).toHaveAttribute('aria-valuetext', 'as solved');
   await module.focus();
   await module.press('ArrowRight');

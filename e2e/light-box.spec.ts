@@ -203,7 +203,7 @@ test('the five lights, false colour, the strip and a figure that explains itself
   await expect(page.getByTestId('strip-overlay')).toBeVisible();
   await page.getByRole('button', { name: 'Show false colour' }).click();
   await expect(page.getByText(/\d+ cd\/m²$/).first()).toBeVisible();
-  await figure(page, 'a piece').click();
+  await figure(page, 'a sign').click();
   await expect(page.getByRole('dialog')).toContainText('hours at the shop’s rate');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toHaveCount(0);

@@ -17,6 +17,7 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     acceptDownloads: true,
+    contextOptions: { reducedMotion: 'reduce' },
     trace: 'off',
     launchOptions: {
       executablePath: process.env['VITRUM_CHROMIUM'] ?? '/usr/bin/chromium',

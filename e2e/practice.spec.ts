@@ -15,7 +15,7 @@ test('a hidden fault is looked for, measured, named and scored; another is hidde
   await measure.getByLabel('How').selectOption({ label: 'plus there to the supply’s minus' });
   await measure.getByRole('button', { name: 'Measure', exact: true }).click();
   await expect(
-    readings.getByText('volts from the plus at the end of piece 1 to the minus of the supply'),
+    readings.getByText('volts from the plus at the end of segment 1 to the minus of the supply'),
   ).toBeVisible();
   await page.locator('[data-wire="1"]').dispatchEvent('click');
   await expect(measure.getByLabel('How')).toBeDisabled();

@@ -62,6 +62,8 @@ const runJest = async (projects, environment, folder) => {
   const args = [
     '--experimental-vm-modules',
     '--disable-warning=ExperimentalWarning',
+    // Most of what is made is gone at once: a larger nursery for it halves the time spent on collecting.
+    '--max-semi-space-size=64',
     tool('jest', 'bin/jest.js'),
     '--config',
     inRoot('scripts/lib/jest-together.config.mjs'),

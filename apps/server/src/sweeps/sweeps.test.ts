@@ -1,10 +1,11 @@
+import { readFile } from 'node:fs/promises';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { ProblemReport, SweepEvent, SweepView } from '@vitrum/contract';
 import { demoDesigns, faceOptions, shippedCatalogue } from '@vitrum/core';
 import request, { type Response } from 'supertest';
 import { CatalogueService } from '../catalogue/catalogue.service.js';
 import { DatabaseService } from '../database/database.module.js';
-import { sweeps } from '../database/schema.js';
+import { sweepPoints, sweeps } from '../database/schema.js';
 import { EvaluationService } from '../evaluation/evaluation.service.js';
 import { openShop, type TestShop } from '../testing/harness.js';
 import { eq, sql } from 'drizzle-orm';
@@ -63,6 +64,25 @@ describe('sweeps on the server', () => {
     expect(points[0]!.picture.base64.length).toBeGreaterThan(100);
     // A page that lost the line after the eighth goes on from there.
     expect((await events(id, '8')).flatMap((event) => event.points).map((point) => point.id)).toEqual([8, 9, 10, 11]);
+  });
+
+  it('kept from before name the price of a sign as it is named now', async () => {
+    const { id } = await create();
+    const { db } = shop.app.get(DatabaseService);
+    const insert = (place: number, data: object | null) =>
+      db.insert(sweepPoints).values({ sweepId: id, place, data: data as never });
+    await insert(0, { id: 0, costPerPiece: 12.5, rows: 3 });
+    await insert(1, null);
+    await insert(2, { id: 2, costPerSign: 8 });
+    const migration = await readFile(new URL('../../drizzle/0002_price_of_a_sign.sql', import.meta.url), 'utf8');
+    await db.execute(sql.raw(migration));
+    const kept = await db.select().from(sweepPoints).where(eq(sweepPoints.sweepId, id)).orderBy(sweepPoints.place);
+    expect(kept.map(({ data }) => data)).toEqual([
+      { id: 0, costPerSign: 12.5, rows: 3 },
+      null,
+      { id: 2, costPerSign: 8 },
+    ]);
+    await db.delete(sweeps).where(eq(sweeps.id, id));
   });
 
   it('are taken up where a dead runner left them, and by one runner alone', async () => {

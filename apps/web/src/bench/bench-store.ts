@@ -13,7 +13,7 @@ interface BenchState {
   /** Set while the bench drives the lit view. */
   readonly setting: BenchSetting | null;
   readonly switchedOn: boolean;
-  /** The piece as set, once it is worked out. */
+  /** The sign as set, once it is worked out. */
   readonly evaluation: Evaluation | null;
 }
 
@@ -27,7 +27,7 @@ export interface BenchThread {
   onmessage: ((event: MessageEvent<SessionReply>) => void) | null;
 }
 
-/** Joins the bench’s controller to a thread that lights the piece as it is set. Only the newest setting counts. */
+/** Joins the bench’s controller to a thread that lights the sign as it is set. Only the newest setting counts. */
 export const connectBench = (thread: BenchThread, catalogue: Catalogue) => {
   let id = 0;
   let busy = false;

@@ -76,13 +76,13 @@ const Entry = ({ evaluation, step, link }: StepProps) => {
 
 const stages: Readonly<Record<CommissionStep['stage'], string>> = {
   supply: 'Supply',
-  pieces: 'Each piece',
+  segments: 'Each segment',
   colours: 'Each colour',
   full: 'Full light',
   soak: 'Soak',
 };
 
-/** Putting a new piece to work step by step: what to do, what to expect, and what the real bench read. */
+/** Putting a new sign to work step by step: what to do, what to expect, and what the real bench read. */
 export const Commissioning = ({ evaluation, link }: { readonly evaluation: Evaluation; readonly link: BenchLink }) => {
   const steps = useMemo(() => commissionSteps(evaluation), [evaluation]);
   const done = steps.filter((step) => readingOf(evaluation.design, step) !== null);

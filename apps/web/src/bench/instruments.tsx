@@ -115,7 +115,7 @@ const Meter = () => {
   );
 };
 
-/** A thermometer that warms as the piece does. */
+/** A thermometer that warms as the sign does. */
 const Thermometer = ({ evaluation }: { readonly evaluation: Evaluation }) => {
   const { switchedOn, evaluation: set } = useBench();
   const places = thermometerPlaces(evaluation);

@@ -68,7 +68,7 @@ export const changeDesign = (change: DesignChange): readonly Problem[] => {
   return [];
 };
 
-/** A drag is one step of undo: its first change is remembered, those that follow are not. */
+/** A drag is one step of undo: its first change is kept in the history, those that follow are not. */
 export const beginGesture = (): {
   readonly change: (change: DesignChange) => void;
   readonly end: () => void;

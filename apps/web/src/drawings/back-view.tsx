@@ -4,7 +4,7 @@ import { alongPath } from '../lamp-room/along-path';
 type Place = readonly [number, number];
 
 const inks = { power: '#b8491a', injected: '#1f6fb3', data: '#24713a' } as const;
-/** Room round the piece, and how tall the drawing stands on the screen (px). */
+/** Room round the sign, and how tall the drawing stands on the screen (px). */
 const marginMm = 25;
 const tallPx = 205;
 
@@ -17,7 +17,7 @@ const arrowAt = (path: readonly Place[], share: number, size: number): string =>
 };
 
 /**
- * The piece from behind, as it lies on the bench: strip with numbers and arrows, the way data runs where it is told, wires
+ * The sign from behind, as it lies on the bench: strip with numbers and arrows, the way data runs where it is told, wires
  * on their ways, and the holes they go through.
  */
 export const BackView = ({ evaluation }: { readonly evaluation: Evaluation }) => {
@@ -32,7 +32,7 @@ export const BackView = ({ evaluation }: { readonly evaluation: Evaluation }) =>
       viewBox={`${marginMm - bounds.x - width} ${marginMm - bounds.y - height} ${width} ${height}`}
       style={{ height: tallPx, width: (tallPx * width) / height, maxWidth: 'none' }}
       role="img"
-      aria-label={`The piece from behind: ${circuit.segments.length} pieces of strip, ${circuit.wires.length} wires`}
+      aria-label={`The sign from behind: ${circuit.segments.length} segments of strip, ${circuit.wires.length} wires`}
     >
       {assemblies.map(({ id, front, placing }) => (
         <path

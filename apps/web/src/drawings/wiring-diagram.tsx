@@ -17,9 +17,9 @@ const Box = ({ box }: { readonly box: DiagramBox }) => (
       y={box.y}
       width={box.width}
       height={box.height}
-      rx={box.kind === 'piece' ? 0 : 2}
+      rx={box.kind === 'segment' ? 0 : 2}
       className="fill-paper stroke-ink"
-      strokeWidth={box.kind === 'piece' ? 1.2 : 0.8}
+      strokeWidth={box.kind === 'segment' ? 1.2 : 0.8}
     />
     <text x={box.x + 3} y={box.y + 9} fontSize={8} fontWeight={700} className="fill-ink">
       {box.title}
@@ -64,7 +64,7 @@ const Drawing = ({ diagram }: { readonly diagram: Diagram }) => (
     viewBox={`0 0 ${diagram.width} ${diagram.height}`}
     style={{ width: Math.max(420, diagram.width * shownPx), maxWidth: 'none' }}
     role="img"
-    aria-label={`Wiring of ${diagram.boxes.filter(({ kind }) => kind === 'piece').length} pieces`}
+    aria-label={`Wiring of ${diagram.boxes.filter(({ kind }) => kind === 'segment').length} segments`}
   >
     {diagram.links.map((link) => (
       <Link key={link.id} link={link} />
@@ -77,7 +77,7 @@ const Drawing = ({ diagram }: { readonly diagram: Diagram }) => (
 
 const ways = { diagram: 'in order from the socket', back: 'from behind' } as const;
 
-/** The circuit under the picture: in order from the socket, or as it lies on the back of the piece. */
+/** The circuit under the picture: in order from the socket, or as it lies on the back of the sign. */
 export const WiringDiagram = () => {
   const evaluation = useEvaluation((state) => state.evaluation);
   const [way, setWay] = useState<keyof typeof ways>('diagram');
@@ -102,7 +102,7 @@ export const WiringDiagram = () => {
             ? 'every wire with its gauge and what it carries'
             : evaluation.circuit.pixels > 0
               ? 'arrows show the way data runs; green is data alone'
-              : 'arrows run from the start of each piece; blue feeds besides'}
+              : 'arrows run from the start of each segment; blue feeds besides'}
         </span>
       </p>
       {way === 'diagram' ? <Drawing diagram={diagram} /> : <BackView evaluation={evaluation} />}

@@ -127,7 +127,7 @@ export const ChoiceField = ({
   );
 };
 
-/** Words that may run over lines; every keystroke counts, so that the piece lights as one types. */
+/** Words that may run over lines; every keystroke counts, so that the sign lights as one types. */
 export const WordsField = ({ label, field, hint }: FieldProps<string | undefined>) => {
   const id = useId();
   const value = useDesignValue(field) as string;

@@ -9,7 +9,7 @@ import { workSteps } from '../steps/step-names';
 export const keys: readonly (readonly [string, string])[] = [
   ['1 … 9', 'walk the work line'],
   ['L', 'lights on or off'],
-  ['S', 'strip over the piece'],
+  ['S', 'strip over the sign'],
   ['F', 'false colour'],
   ['A', 'the next assembly; with Shift the one before'],
   ['Ctrl Z', 'undo'],

@@ -11,7 +11,7 @@ import {
   type Evaluation,
 } from '@vitrum/core';
 import { contrastCurve } from '../figures/contrast-curve';
-import { fitted, frontView, rectOnScreen, toPiece, toScreen, zoomAbout } from './front-view';
+import { fitted, frontView, rectOnScreen, toSign, toScreen, zoomAbout } from './front-view';
 import { lightCones, luminanceProfile, onSlice, sliceDrawing } from '../slice/slice-drawing';
 import { hasSeen, stepDetail, stepName, stepState, workSteps } from '../steps/step-names';
 
@@ -46,17 +46,17 @@ beforeAll(async () => {
 const size = { width: 790, height: 430 };
 
 describe('the front on the screen', () => {
-  it('fits the piece with room for its sizes, and maps there and back', () => {
+  it('fits the sign with room for its sizes, and maps there and back', () => {
     const view = frontView(box.front.fitted, size, fitted);
     const rect = rectOnScreen(view, { x: -450, y: -150, width: 900, height: 300 });
     expect(rect.x).toBeGreaterThan(30);
     expect(rect.x + rect.width).toBeLessThan(760);
-    expect(toPiece(view, ...toScreen(view, 123, -45))).toEqual([expect.closeTo(123), expect.closeTo(-45)]);
+    expect(toSign(view, ...toScreen(view, 123, -45))).toEqual([expect.closeTo(123), expect.closeTo(-45)]);
   });
 
   it('zooms about the pointer, which stays on its spot', () => {
     const view = frontView(box.front.fitted, size, fitted);
-    const spot = toPiece(view, 200, 180);
+    const spot = toSign(view, 200, 180);
     const closer = frontView(box.front.fitted, size, zoomAbout(fitted, view, 2, 200, 180));
     expect(closer.scale).toBeCloseTo(view.scale * 2);
     expect(toScreen(closer, ...spot)).toEqual([expect.closeTo(200), expect.closeTo(180)]);

@@ -4,7 +4,7 @@ import type { Size } from '../job/use-size';
 /** A place on the front, mm from the middle. */
 export type Place = readonly [number, number];
 
-/** How the front of the piece lies on the screen: px = origin ± mm × scale; y up on the piece, down on the screen. */
+/** How the front of the sign lies on the screen: px = origin ± mm × scale; y up on the sign, down on the screen. */
 export interface FrontView {
   readonly scale: number;
   readonly originX: number;
@@ -13,7 +13,7 @@ export interface FrontView {
   readonly turnRad?: number;
 }
 
-/** Zoom and shift chosen by hand; zoom 1 fits the piece. */
+/** Zoom and shift chosen by hand; zoom 1 fits the sign. */
 export interface HandView {
   readonly zoom: number;
   readonly shiftX: number;
@@ -45,7 +45,7 @@ export const toScreen = (view: FrontView, x: number, y: number): readonly [numbe
 ];
 
 /** A place on the screen as one of what is shown: of an assembly that is turned, in its own axes. */
-export const toPiece = (view: FrontView, x: number, y: number): readonly [number, number] => {
+export const toSign = (view: FrontView, x: number, y: number): readonly [number, number] => {
   const [right, up] = [(x - view.originX) / view.scale, (view.originY - y) / view.scale];
   const turn = view.turnRad ?? 0;
   if (turn === 0) return [right, up];
@@ -68,7 +68,7 @@ export const turnOf = ({ turnRad = 0 }: FrontView): number => (turnRad * 180) / 
 export const turned = (view: FrontView): string | undefined =>
   turnOf(view) === 0 ? undefined : `rotate(${-turnOf(view)} ${view.originX} ${view.originY})`;
 
-/** A rectangle of the piece as one on the screen. */
+/** A rectangle of the sign as one on the screen. */
 export const rectOnScreen = (view: FrontView, { x, y, width, height }: Rect): Rect => {
   const [left, top] = toScreen(view, x, y + height);
   return { x: left, y: top, width: width * view.scale, height: height * view.scale };

@@ -19,7 +19,7 @@ import { selectAssembly, useChosenIndex } from '../document/selection';
 import { assemblyAt } from './assembly-at';
 import { FaceCanvas } from './face-canvas';
 import { FalseScale } from './false-scale';
-import { fitted, frontView, toPiece, turned, viewOf, zoomAbout } from './front-view';
+import { fitted, frontView, toSign, turned, viewOf, zoomAbout } from './front-view';
 import { FindingMark, FrontShapes, LostMarks, SizesOverlay, SpotMarks } from './front-shapes';
 import { StripOverlay } from './strip-overlay';
 import { MeasureLine, MeasurePlot, type Measuring } from './measure';
@@ -77,7 +77,7 @@ const wallOf = ({ assemblies }: Evaluation): AssemblyEvaluation =>
 
 interface RoomProps {
   readonly evaluation: Evaluation;
-  /** The same piece as the bench’s controller is set; the piece itself otherwise. */
+  /** The same sign as the bench’s controller is set; the sign itself otherwise. */
   readonly shown: Evaluation;
   readonly switchedOn: boolean;
 }
@@ -125,7 +125,7 @@ const Room = ({ evaluation, shown, switchedOn }: RoomProps) => {
   const onPointerDown = (event: PointerEvent<SVGSVGElement>): void => {
     event.currentTarget.setPointerCapture(event.pointerId);
     const [x, y] = place(event);
-    if (measuring !== null) setMeasuring([toPiece(view, x, y), toPiece(view, x, y)]);
+    if (measuring !== null) setMeasuring([toSign(view, x, y), toSign(view, x, y)]);
     else pan.current = { x, y, hand };
     pressed.current = [x, y];
   };
@@ -135,13 +135,13 @@ const Room = ({ evaluation, shown, switchedOn }: RoomProps) => {
     const from = pressed.current;
     const [x, y] = place(event);
     if (from === null || measuring !== null || Math.hypot(x - from[0], y - from[1]) > stillPx) return;
-    const found = assemblyAt(assemblies, toPiece(view, x, y));
+    const found = assemblyAt(assemblies, toSign(view, x, y));
     if (found !== null) selectAssembly(found.id);
   };
   const onPointerMove = (event: PointerEvent): void => {
     const [x, y] = place(event);
     if (measuring !== null && event.buttons === 1 && measuring[0] !== undefined)
-      setMeasuring([measuring[0], toPiece(view, x, y)]);
+      setMeasuring([measuring[0], toSign(view, x, y)]);
     const from = pan.current;
     if (from !== null)
       setHand({ ...from.hand, shiftX: from.hand.shiftX + x - from.x, shiftY: from.hand.shiftY + y - from.y });
@@ -172,7 +172,7 @@ const Room = ({ evaluation, shown, switchedOn }: RoomProps) => {
         ))}
       <svg
         role="group"
-        aria-label={`Front of the piece, ${ambientNames[ambient]}, ${lit ? 'lit' : 'not lit'}`}
+        aria-label={`Front of the sign, ${ambientNames[ambient]}, ${lit ? 'lit' : 'not lit'}`}
         className={`absolute inset-0 h-full w-full touch-none ${measuring === null ? 'cursor-grab' : 'cursor-crosshair'}`}
         onPointerDown={onPointerDown}
         onPointerMove={onPointerMove}
@@ -245,7 +245,7 @@ const Room = ({ evaluation, shown, switchedOn }: RoomProps) => {
           <RoomButton label="Farther" onClick={() => zoom(1 / 1.3)}>
             <Minus size={15} aria-hidden />
           </RoomButton>
-          <RoomButton label="Fit the piece" onClick={() => setHand(fitted)}>
+          <RoomButton label="Fit the sign" onClick={() => setHand(fitted)}>
             <Maximize size={14} aria-hidden />
           </RoomButton>
           <RoomButton
@@ -256,7 +256,7 @@ const Room = ({ evaluation, shown, switchedOn }: RoomProps) => {
             <Ruler size={15} aria-hidden />
           </RoomButton>
         </div>
-        <div className="flex gap-1.5" role="group" aria-label="Shown over the piece">
+        <div className="flex gap-1.5" role="group" aria-label="Shown over the sign">
           {overlaysOf(evaluation).map((overlay) => (
             <RoomButton
               key={overlay}
@@ -275,7 +275,7 @@ const Room = ({ evaluation, shown, switchedOn }: RoomProps) => {
   );
 };
 
-/** The lamp room: the piece as it looks, always. */
+/** The lamp room: the sign as it looks, always. */
 export const LitView = () => {
   const evaluation = useEvaluation((state) => state.evaluation);
   const problems = useEvaluation((state) => state.problems);
@@ -286,9 +286,7 @@ export const LitView = () => {
         className="lamp-room flex min-h-[220px] flex-1 items-center justify-center bg-[#1d1c1a] text-[#e9e2d2]"
         role="status"
       >
-        {problems.length > 0
-          ? 'This design cannot be lit yet; see what is wrong on the right.'
-          : 'Lighting the piece …'}
+        {problems.length > 0 ? 'This design cannot be lit yet; see what is wrong on the right.' : 'Lighting the sign …'}
       </div>
     );
   return (

@@ -1,7 +1,7 @@
 import type { AssemblyEvaluation } from '@vitrum/core';
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { useView } from '../view/view-store';
-import { toPiece, toScreen, type FrontView } from './front-view';
+import { toSign, toScreen, type FrontView } from './front-view';
 
 interface SliceLineProps {
   readonly own: AssemblyEvaluation;
@@ -29,7 +29,7 @@ export const SliceLine = ({ own, view }: SliceLineProps) => {
   const onPointerMove = (event: PointerEvent<SVGGElement>): void => {
     if (!drag.current) return;
     const box = event.currentTarget.ownerSVGElement?.getBoundingClientRect();
-    move(toPiece(view, event.clientX - (box?.left ?? 0), event.clientY - (box?.top ?? 0))[0]);
+    move(toSign(view, event.clientX - (box?.left ?? 0), event.clientY - (box?.top ?? 0))[0]);
   };
   return (
     <g

@@ -9,7 +9,7 @@ interface OverlayProps {
 
 /** Numbers stand this far above strings of modules, so as not to lie on one (px). */
 const aboveModulesPx = 16;
-/** Pieces drawn with so few points are straight. */
+/** Segments drawn with so few points are straight. */
 const straightPoints = 2;
 
 const pathOf = ({ path }: Segment, view: FrontView): string =>

@@ -1,12 +1,12 @@
 import type { DesignChange } from '@vitrum/core';
 import { useRef, type PointerEvent } from 'react';
 import { beginGesture } from '../document/document-store';
-import { toPiece, type FrontView, type Place } from './front-view';
+import { toSign, type FrontView, type Place } from './front-view';
 
-/** Where on the piece a pointer is. */
-const pieceAt = (event: PointerEvent<SVGElement>, view: FrontView): Place => {
+/** Where on the sign a pointer is. */
+const signAt = (event: PointerEvent<SVGElement>, view: FrontView): Place => {
   const box = event.currentTarget.ownerSVGElement?.getBoundingClientRect();
-  return toPiece(view, event.clientX - (box?.left ?? 0), event.clientY - (box?.top ?? 0));
+  return toSign(view, event.clientX - (box?.left ?? 0), event.clientY - (box?.top ?? 0));
 };
 
 /** A drag of something on the front: one step of undo; `begin` looks at the design once and answers with what a place means. */
@@ -29,7 +29,7 @@ export const useDrag = (view: FrontView, begin: () => (at: Place) => DesignChang
         drag.current = { gesture: beginGesture(), change: begin() };
       },
       onPointerMove: (event: PointerEvent<SVGElement>): void => {
-        if (drag.current !== null) drag.current.gesture.change(drag.current.change(pieceAt(event, view)));
+        if (drag.current !== null) drag.current.gesture.change(drag.current.change(signAt(event, view)));
       },
       onPointerUp: () => letGo('end'),
       onPointerCancel: () => letGo('cancel'),

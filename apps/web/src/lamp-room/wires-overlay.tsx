@@ -10,7 +10,7 @@ interface WiresOverlayProps {
 /** Wires shorter than this on the screen carry no figure (px). */
 const leastLabelledPx = 60;
 
-/** Wires inside the piece on their ways: what each carries, the holes it goes through, and where a run is fed besides its beginning. */
+/** Wires inside the sign on their ways: what each carries, the holes it goes through, and where a run is fed besides its beginning. */
 export const WiresOverlay = ({ evaluation, view }: WiresOverlayProps) => (
   <g data-testid="wires-overlay">
     {evaluation.circuit.wires.map(({ from, to, path, holes, amps, wire, injected, carries, cores }) => {

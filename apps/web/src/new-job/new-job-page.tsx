@@ -63,7 +63,7 @@ const BuildChoice = ({ chosen, onChoose }: BuildChoiceProps) => (
   </fieldset>
 );
 
-/** A build and three questions; the piece is lit as soon as they are answered. */
+/** A build and three questions; the sign is lit as soon as they are answered. */
 export const NewJobPage = () => {
   const navigate = useNavigate();
   const unit = useView((view) => view.unit);

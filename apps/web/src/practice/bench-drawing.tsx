@@ -1,14 +1,14 @@
 import type { TestBoardDrawing } from '@vitrum/core';
 import { boundsOf, placesOf, stretches } from './bench-geometry';
 
-/** Where the meter is held: a point of the circuit, a wire under the clamp (−1 is the lead), or a piece that is looked at. */
-export type Held = { readonly point: string } | { readonly wire: number } | { readonly piece: number };
+/** Where the meter is held: a point of the circuit, a wire under the clamp (−1 is the lead), or a segment that is looked at. */
+export type Held = { readonly point: string } | { readonly wire: number } | { readonly segment: number };
 
 interface BenchDrawingProps {
   readonly drawing: TestBoardDrawing;
-  /** Light of each group of each piece against what it should be; none before a fault is hidden. */
+  /** Light of each group of each segment against what it should be; none before a fault is hidden. */
   readonly lights: readonly Float64Array[];
-  /** By piece, the light of each of the drawing’s colours; none when there is but one. */
+  /** By segment, the light of each of the drawing’s colours; none when there is but one. */
   readonly tints?: readonly (readonly Float64Array[])[];
   readonly held: Held | null;
   readonly onHold: (held: Held) => void;
@@ -68,15 +68,15 @@ export const BenchDrawing = ({ drawing, lights, tints = [], held, onHold, shownP
           />
         </g>
       ))}
-      {drawing.pieces.map(({ label, path }, piece) => {
-        const light = lights[piece] ?? new Float64Array(1);
+      {drawing.segments.map(({ label, path }, segment) => {
+        const light = lights[segment] ?? new Float64Array(1);
         const middle = path[path.length >> 1]!;
         const [mx, my] = path.length === 2 ? [(path[0]![0] + path[1]![0]) / 2, path[0]![1]] : middle;
         return (
           <g
             key={label}
             className={drawing.colours.length > 0 ? 'cursor-pointer' : undefined}
-            onClick={drawing.colours.length > 0 ? () => onHold({ piece }) : undefined}
+            onClick={drawing.colours.length > 0 ? () => onHold({ segment }) : undefined}
           >
             {stretches(path, light.length).map((places, group) => (
               <polyline
@@ -84,11 +84,11 @@ export const BenchDrawing = ({ drawing, lights, tints = [], held, onHold, shownP
                 points={line(places)}
                 fill="none"
                 stroke={
-                  tints[piece] === undefined
+                  tints[segment] === undefined
                     ? litColour(light[group]!)
                     : mixedColour(
                         drawing.colours,
-                        tints[piece].map((each) => each[group]!),
+                        tints[segment].map((each) => each[group]!),
                       )
                 }
                 strokeWidth={7 * unit}
@@ -98,7 +98,7 @@ export const BenchDrawing = ({ drawing, lights, tints = [], held, onHold, shownP
               cx={mx}
               cy={flip(my)}
               r={11 * unit}
-              fill={isHeld({ piece }) ? '#d2521a' : '#17181c'}
+              fill={isHeld({ segment }) ? '#d2521a' : '#17181c'}
               stroke="#f2ead8"
               strokeWidth={unit}
             />

@@ -4,7 +4,7 @@ import { boundsOf, placesOf, stretches } from './bench-geometry';
 
 /** An L of strip, 60 along and 40 up, and a ring that ends where it starts. */
 const drawing: TestBoardDrawing = {
-  pieces: [
+  segments: [
     {
       label: '1',
       path: [
@@ -27,7 +27,7 @@ const drawing: TestBoardDrawing = {
   wires: [
     {
       from: 'lead',
-      to: 'piece 1 start',
+      to: 'segment 1 start',
       path: [
         [-50, -10, 0],
         [0, 0, 5],
@@ -37,8 +37,8 @@ const drawing: TestBoardDrawing = {
   points: [
     { id: 'supply-1', name: 'supply terminals', at: null },
     { id: 'entry-1', name: 'end of the lead', at: [-50, -10, 0] },
-    { id: 'start-1', name: 'start of piece 1', at: [0, 0, 5] },
-    { id: 'end-4', name: 'end of piece 4', at: [100, 0, 5] },
+    { id: 'start-1', name: 'start of segment 1', at: [0, 0, 5] },
+    { id: 'end-4', name: 'end of segment 4', at: [100, 0, 5] },
   ],
   clamps: [],
   colours: [],
@@ -54,7 +54,7 @@ describe('a circuit drawn on the bench', () => {
   });
 
   it.each([1, 2, 5, 7])('shows strip in %d stretches of one length, end to end, round its corners', (count) => {
-    const parts = stretches(drawing.pieces[0]!.path, count);
+    const parts = stretches(drawing.segments[0]!.path, count);
     expect(parts).toHaveLength(count);
     for (const part of parts) expect(lengthOf(part)).toBeCloseTo(100 / count, 9);
     parts.slice(1).forEach((part, at) => {
@@ -77,7 +77,7 @@ describe('a circuit drawn on the bench', () => {
     ).toBe(true);
   });
 
-  it('holds points of a piece a little way in, so that both ends of a ring can be taken', () => {
+  it('holds points of a segment a little way in, so that both ends of a ring can be taken', () => {
     const places = placesOf(drawing, 8);
     expect(places.get('start-1')).toEqual([8, 0]);
     expect(places.get('end-1')).toEqual([60, 32]);
@@ -87,7 +87,7 @@ describe('a circuit drawn on the bench', () => {
     expect(placesOf(drawing, 500).get('start-4')).toEqual([120, 0]);
   });
 
-  it('leaves the lead’s end where it is, and shows nothing that lies outside of the piece', () => {
+  it('leaves the lead’s end where it is, and shows nothing that lies outside of the sign', () => {
     const places = placesOf(drawing, 8);
     expect(places.get('entry-1')).toEqual([-50, -10]);
     expect(places.has('supply-1')).toBe(false);

@@ -7,8 +7,8 @@ export type Place = readonly [number, number];
 const marginMm = 90;
 
 /** The box round a circuit, with a margin. */
-export const boundsOf = ({ pieces, wires }: TestBoardDrawing) => {
-  const places = [...pieces.flatMap(({ path }) => path), ...wires.flatMap(({ path }) => path)];
+export const boundsOf = ({ segments, wires }: TestBoardDrawing) => {
+  const places = [...segments.flatMap(({ path }) => path), ...wires.flatMap(({ path }) => path)];
   const [xs, ys] = [places.map(([x]) => x), places.map(([, y]) => y)];
   const [left, low] = [Math.min(...xs) - marginMm, Math.min(...ys) - marginMm];
   return { left, low, width: Math.max(...xs) + marginMm - left, height: Math.max(...ys) + marginMm - low };
@@ -43,11 +43,11 @@ export const stretches = (path: readonly (readonly number[])[], count: number): 
   });
 };
 
-/** Where each point is drawn: ends of pieces a little way in, since strip that goes all round ends where it starts. */
-export const placesOf = ({ pieces, points }: TestBoardDrawing, insetMm: number): ReadonlyMap<string, Place> => {
+/** Where each point is drawn: ends of segments a little way in, since strip that goes all round ends where it starts. */
+export const placesOf = ({ segments, points }: TestBoardDrawing, insetMm: number): ReadonlyMap<string, Place> => {
   const places = new Map<string, Place>();
   for (const { id, at } of points) if (at !== null) places.set(id, [at[0], at[1]]);
-  for (const { label, path } of pieces) {
+  for (const { label, path } of segments) {
     const { total, placeAt } = measured(path);
     const inset = Math.min(insetMm, total / 4);
     places.set(`start-${label}`, placeAt(inset));

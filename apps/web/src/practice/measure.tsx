@@ -23,13 +23,16 @@ export const Measure = ({ opened, held, onHold, link }: MeasureProps) => {
   const there = probesAt(opened.probes, held);
   // The first way to hold it, until another is chosen.
   const probe = there.includes(chosen) ? chosen : (there[0] ?? -1);
-  const { points, clamps, colours, pieces } = opened.drawing;
+  const { points, clamps, colours, segments } = opened.drawing;
   const places = [
     ...points.map(({ id, name }) => ({ value: JSON.stringify({ point: id }), label: name })),
     ...clamps.map(({ wire, name }) => ({ value: JSON.stringify({ wire }), label: `clamp on ${name}` })),
     ...(colours.length === 0
       ? []
-      : pieces.map(({ label }, piece) => ({ value: JSON.stringify({ piece }), label: `look at piece ${label}` }))),
+      : segments.map(({ label }, segment) => ({
+          value: JSON.stringify({ segment }),
+          label: `look at segment ${label}`,
+        }))),
   ];
   return (
     <section aria-label="Measure" className="space-y-2">

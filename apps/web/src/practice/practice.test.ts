@@ -13,7 +13,7 @@ const standIn = () => {
 const opened = (id: number): FaultReply => ({
   id,
   kind: 'opened',
-  drawing: { pieces: [], wires: [], points: [], clamps: [], colours: [] },
+  drawing: { segments: [], wires: [], points: [], clamps: [], colours: [] },
   probes: [{ probe: { kind: 'amps', wire: -1 }, words: 'amperes in the lead', should: 2, full: 2 }],
   faults: ['the supply gives nothing', 'a loose joint in the lead'],
 });

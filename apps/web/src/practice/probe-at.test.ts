@@ -9,10 +9,10 @@ const probes = [
   { ...probe, probe: { kind: 'volts', point: 'start-2' } },
   { ...probe, probe: { kind: 'amps', wire: -1 } },
   { ...probe, probe: { kind: 'amps', wire: 3 } },
-  { ...probe, probe: { kind: 'colour', piece: 0, channel: 1 } },
+  { ...probe, probe: { kind: 'colour', segment: 0, channel: 1 } },
   { ...probe, probe: { kind: 'minus', point: 'end-1', channel: 1 } },
 ] as const;
-const drawing = (colours: readonly string[]) => ({ pieces: [], wires: [], points: [], clamps: [], colours });
+const drawing = (colours: readonly string[]) => ({ segments: [], wires: [], points: [], clamps: [], colours });
 const opened = (colours: readonly string[]) =>
   ({ id: 1, kind: 'opened', probes, drawing: drawing(colours), faults: [] }) as const;
 
@@ -20,7 +20,7 @@ describe('a meter held somewhere', () => {
   it('can read all that is measured there', () => {
     expect(probesAt(probes, { point: 'end-1' })).toEqual([0, 1, 2, 7]);
     expect(probesAt(probes, { wire: -1 })).toEqual([4]);
-    expect(probesAt(probes, { piece: 0 })).toEqual([6]);
+    expect(probesAt(probes, { segment: 0 })).toEqual([6]);
   });
 
   it('nowhere, or where nothing can be read, reads nothing', () => {

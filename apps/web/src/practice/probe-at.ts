@@ -8,7 +8,7 @@ type Probe = Probes[number]['probe'];
 /** Where a probe is held. */
 export const heldBy = (probe: Probe): Held => {
   if (probe.kind === 'amps') return { wire: probe.wire };
-  return probe.kind === 'colour' ? { piece: probe.piece } : { point: probe.point };
+  return probe.kind === 'colour' ? { segment: probe.segment } : { point: probe.point };
 };
 
 /** Where the probe at a place in the list is held. */

@@ -2,7 +2,7 @@ import { buildOf, type AssemblyEvaluation, type Ring, type Section } from '@vitr
 import type { Size } from '../job/use-size';
 
 /**
- * The slice lies on its back, as on the bench: the piece's top at the left, its face upward. px = origin + mm × scale.
+ * The slice lies on its back, as on the bench: the sign's top at the left, its face upward. px = origin + mm × scale.
  */
 export interface SliceDrawing {
   readonly section: Section;

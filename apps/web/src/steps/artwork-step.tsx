@@ -75,7 +75,7 @@ const useToolHint = (): string | undefined => {
   if (own === null) return undefined;
   const { workability, materials } = own;
   const corners = workability.lost.filter(({ kind }) => kind === 'corner').length;
-  const parts = `${workability.pieces} piece${workability.pieces === 1 ? '' : 's'}, ${workability.counters} counter${workability.counters === 1 ? '' : 's'}`;
+  const parts = `${workability.parts} part${workability.parts === 1 ? '' : 's'}, ${workability.counters} counter${workability.counters === 1 ? '' : 's'}`;
   return materials.tool.kind === 'bit' && corners > 0 ? `${parts}; ${corners} inside corners come out round` : parts;
 };
 

@@ -58,7 +58,7 @@ export const CutStep = () => {
         </tbody>
         <tfoot className="figure">
           <tr>
-            <td className="font-sans">Materials, a piece</td>
+            <td className="font-sans">Materials, a sign</td>
             <td />
             <td className="text-right">
               {cost.currency}
@@ -74,11 +74,11 @@ export const CutStep = () => {
             </td>
           </tr>
           <tr className="font-bold">
-            <td className="font-sans">One piece</td>
+            <td className="font-sans">One sign</td>
             <td />
             <td className="text-right">
               {cost.currency}
-              {cost.perPiece.toFixed(2)}
+              {cost.perSign.toFixed(2)}
             </td>
           </tr>
           {cost.outsideQuote !== null && (
@@ -116,17 +116,17 @@ const duration = (minutes: number): string =>
   minutes >= 60 ? `${Math.round(minutes / 6) / 10} h` : `${Math.round(minutes)} min`;
 
 export const BuildStep = () => {
-  const plan = useEvaluation((state) => state.evaluation?.buildList);
-  if (plan === undefined) return null;
+  const buildList = useEvaluation((state) => state.evaluation?.buildList);
+  if (buildList === undefined) return null;
   return (
     <>
       <PrintButton />
       <p className="text-[13px] text-soft">
-        {duration(plan.workMinutes)} at the bench, {duration(plan.waitMinutes)} of drying and soaking. Times are
-        typical.
+        {duration(buildList.workMinutes)} at the bench, {duration(buildList.waitMinutes)} of drying and soaking. Times
+        are typical.
       </p>
       <ol>
-        {plan.steps.map((step, index) => (
+        {buildList.steps.map((step, index) => (
           <li key={step.id} className="border-b border-line py-1.5">
             <p className="flex justify-between gap-2">
               <span className="font-semibold">

@@ -86,9 +86,9 @@ export const BriefStep = () => {
         ]}
       />
       <LengthField label="Lead to the supply" field={inDesign.brief.leadLengthMm} />
-      <NumberField label="Pieces" field={inDesign.brief.quantity} />
+      <NumberField label="Signs" field={inDesign.brief.quantity} />
       <NumberField
-        label="Budget a piece"
+        label="Budget a sign"
         field={inDesign.brief.budget}
         unit={currency}
         step={10}

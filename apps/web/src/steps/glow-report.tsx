@@ -48,7 +48,7 @@ export const Spots = ({ glow }: { readonly glow: Glow }) =>
     </>
   );
 
-/** How the lit piece stands up to each ambient light. */
+/** How the lit sign stands up to each ambient light. */
 export const LitToUnlit = ({ glow }: { readonly glow: Glow }) => (
   <>
     <h3 className="mt-3 font-bold">Lit to unlit</h3>

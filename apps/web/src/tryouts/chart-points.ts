@@ -34,7 +34,7 @@ export const clouds = (points: readonly TryPoint[], upward: Upward) =>
       .filter((point) => point.face === face)
       .map((point) => ({
         id: point.id,
-        value: [Math.round(point.costPerPiece * 100) / 100, heightOf(point, upward)] as const,
+        value: [Math.round(point.costPerSign * 100) / 100, heightOf(point, upward)] as const,
         willDo: point.fails.length === 0,
       })),
   }));
@@ -42,7 +42,7 @@ export const clouds = (points: readonly TryPoint[], upward: Upward) =>
 /** The best few that will do, cheapest first; where none does, those that fail least. */
 export const shortList = (points: readonly TryPoint[], count: number): readonly TryPoint[] =>
   [...points]
-    .sort((a, b) => a.fails.length - b.fails.length || a.costPerPiece - b.costPerPiece || a.depthMm - b.depthMm)
+    .sort((a, b) => a.fails.length - b.fails.length || a.costPerSign - b.costPerSign || a.depthMm - b.depthMm)
     .slice(0, count);
 
 /** Even steps from one number to another, both ends in. */

@@ -30,7 +30,7 @@ const Variant = ({ evaluation }: { readonly evaluation: Evaluation }) => {
       </div>
       <p className="figure mt-1 text-xs">
         {Math.round(depthMm)} mm deep, {Math.round(glow.evenness.meanCdM2)} cd/m², {cost.currency}
-        {cost.perPiece.toFixed(2)}
+        {cost.perSign.toFixed(2)}
       </p>
       <p className="line-clamp-2 text-xs leading-tight text-soft">{glow.verdict.sentence}</p>
     </>

@@ -26,7 +26,7 @@ export const PointCard = ({ point, currency }: PointCardProps) => {
         </span>
         <span className="figure block">
           {currency}
-          {point.costPerPiece.toFixed(2)} a piece
+          {point.costPerSign.toFixed(2)} a sign
         </span>
         <span className={point.fails.length === 0 ? 'text-sound' : 'text-signal'}>
           {point.fails.length === 0 ? 'will do; click to take it' : `fails: ${point.fails.join(', ')}`}

@@ -35,7 +35,7 @@ const optionsOf = (
     xAxis: {
       type: 'value',
       scale: true,
-      name: `a piece, ${currency}`,
+      name: `a sign, ${currency}`,
       nameLocation: 'middle',
       nameGap: 26,
       axisLabel: { color: ink },

@@ -44,7 +44,7 @@ const PointRow = ({ point, currency }: PointRowProps) => {
         {point.face}
         <span className="figure block text-xs text-soft">
           {show(point.depthMm)} · {point.rows} × · {currency}
-          {point.costPerPiece.toFixed(2)}
+          {point.costPerSign.toFixed(2)}
           {point.fails.length > 0 && ` · fails ${point.fails.length}`}
         </span>
       </span>
@@ -70,22 +70,22 @@ interface TryoutsPanelProps {
 export const TryoutsPanel = ({ link, currency, draft: start, options, rowsWord }: TryoutsPanelProps) => {
   const [draft, setDraft] = useState(start);
   const { points, running, ended, solution } = useTryouts();
-  const plan = planOf(draft, options);
+  const axes = planOf(draft, options);
   const run = (): void => {
     const { design } = useDocument.getState();
-    if (design !== null) link.sweep(design, plan, sweepSize(plan));
+    if (design !== null) link.sweep(design, axes, sweepSize(axes));
   };
   const runOnServer = (): void => {
     const { design } = useDocument.getState();
-    if (design !== null) void link.sweepOnServer(design, plan);
+    if (design !== null) void link.sweepOnServer(design, axes);
   };
   const solve = (goal: Goal) => (): void => {
     const { design } = useDocument.getState();
     if (design === null) return;
     link.solve(design, goal, {
-      assembly: plan.assembly,
-      faces: plan.faces,
-      liningIds: plan.liningIds,
+      assembly: axes.assembly,
+      faces: axes.faces,
+      liningIds: axes.liningIds,
       fewestRows: draft.fewestRows,
       mostRows: draft.mostRows,
       shallowestMm: draft.fromMm,

@@ -20,7 +20,7 @@ const point = (id: number, change: Partial<TryPoint> = {}): TryPoint => ({
   face: 'Opal',
   lining: 'white',
   ledCount: 100,
-  costPerPiece: 300 + id,
+  costPerSign: 300 + id,
   minOverMean: 0.7,
   meanCdM2: 1000,
   visibility: 0.4,

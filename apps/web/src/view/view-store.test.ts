@@ -6,7 +6,7 @@ beforeEach(() => {
 });
 
 describe('how the page looks', () => {
-  it('lays things over the piece and takes them off again', () => {
+  it('lays things over the sign and takes them off again', () => {
     toggleOverlay('strip');
     expect(useView.getState().overlays).toEqual(['sizes', 'strip']);
     toggleOverlay('sizes');

@@ -22,7 +22,7 @@ interface ViewState {
   readonly overlays: readonly Overlay[];
   readonly unit: LengthUnit;
   readonly theme: 'light' | 'dark';
-  /** Where the slice is taken, mm from the middle; null: where the piece has most to show. */
+  /** Where the slice is taken, mm from the middle; null: where the sign has most to show. */
   readonly sliceXMm: number | null;
   readonly shownFinding: string | null;
   readonly shownFigure: string | null;

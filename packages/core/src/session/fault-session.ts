@@ -30,7 +30,7 @@ import { withFault } from '../power/faults/with-fault.js';
 
 /** A circuit to be drawn on the bench. */
 export interface TestBoardDrawing {
-  readonly pieces: readonly { readonly label: string; readonly path: readonly Point3[] }[];
+  readonly segments: readonly { readonly label: string; readonly path: readonly Point3[] }[];
   readonly wires: readonly { readonly from: string; readonly to: string; readonly path: readonly Point3[] }[];
   readonly points: readonly { readonly id: string; readonly name: string; readonly at: Point3 | null }[];
   /** Colours that can be switched one by one; none when there is but one. */
@@ -67,7 +67,7 @@ export type FaultReply = { readonly id: number } & (
   | {
       readonly kind: 'hidden';
       readonly lights: readonly Float64Array[];
-      /** By piece, the light of each colour of its groups, in the order of the drawing’s colours; empty when there is but one. */
+      /** By segment, the light of each colour of its groups, in the order of the drawing’s colours; empty when there is but one. */
       readonly tints: readonly (readonly Float64Array[])[];
       readonly looks: readonly Appearance[];
       readonly par: number;
@@ -91,8 +91,8 @@ interface Hidden {
   readonly bench: Bench;
 }
 
-const drawingOf = (board: TestBoard, paths: TestBoardDrawing['pieces']): TestBoardDrawing => ({
-  pieces: paths,
+const drawingOf = (board: TestBoard, paths: TestBoardDrawing['segments']): TestBoardDrawing => ({
+  segments: paths,
   wires: board.circuit.wires.map(({ from, to, path }) => ({ from, to, path })),
   points: board.points.map(({ id, name, at }) => ({ id, name, at })),
   colours: board.colours,
@@ -151,8 +151,8 @@ export const createFaultSession = (fonts: FontBook): ((request: FaultRequest) =>
       return {
         id,
         kind: 'hidden',
-        lights: board.pieces.map((_, piece) => lightOf(bench, sound, piece)),
-        tints: board.colours.length === 0 ? [] : board.pieces.map((_, piece) => lightsOf(bench, sound, piece)),
+        lights: board.segments.map((_, segment) => lightOf(bench, sound, segment)),
+        tints: board.colours.length === 0 ? [] : board.segments.map((_, segment) => lightsOf(bench, sound, segment)),
         looks: suspect.looks,
         par: parFor(diagnosis, suspect),
       };

@@ -74,5 +74,5 @@ export const flaws = (evaluation: Evaluation): readonly string[] => [
   ...unsound(evaluation),
   ...unbalanced(evaluation),
   ...oddFindings(evaluation),
-  ...(evaluation.cost.perPiece > 0 ? [] : ['it costs nothing']),
+  ...(evaluation.cost.perSign > 0 ? [] : ['it costs nothing']),
 ];

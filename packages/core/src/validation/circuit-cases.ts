@@ -64,7 +64,7 @@ export const circuitCases: readonly ValidationCase[] = [
   })),
   {
     group: 'circuits',
-    name: 'first of two pieces in series on 24 V, the second twice as long',
+    name: 'first of two segments in series on 24 V, the second twice as long',
     against: 'f + (V − 2f) g₂ / (g₁ + g₂)',
     tolerance: 1e-3,
     run: () => {

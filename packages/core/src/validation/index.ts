@@ -1,3 +1,4 @@
+import { tiny } from '../base/maths/index.js';
 import { boxCases } from './box-cases.js';
 import { canCases } from './can-cases.js';
 import { circuitCases } from './circuit-cases.js';
@@ -27,6 +28,6 @@ export const validationCases: readonly ValidationCase[] = [
 /** Runs one case; the error is relative to what is expected. */
 export const validate = ({ run, ...rest }: ValidationCase): ValidationResult => {
   const { computed, expected } = run();
-  const error = Math.abs(computed - expected) / Math.max(1e-12, Math.abs(expected));
+  const error = Math.abs(computed - expected) / Math.max(tiny, Math.abs(expected));
   return { ...rest, computed, expected, error, holds: error <= rest.tolerance };
 };

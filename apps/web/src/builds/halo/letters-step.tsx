@@ -42,7 +42,7 @@ const PostsTable = () => {
         </tbody>
       </table>
       <p className="mt-1 text-[13px] text-soft">
-        Drag a post over the piece, or move it by arrow keys: it stays where you put it (square), the rest is solved.
+        Drag a post over the sign, or move it by arrow keys: it stays where you put it (square), the rest is solved.
       </p>
       {held > 0 && (
         <Button className="mt-1" onClick={() => void changeDesign([set(at.posts.pinned, [])])}>

@@ -16,7 +16,7 @@ const none: readonly number[] = [];
 
 const useLeftOut = (): readonly number[] => useDesignValue(useFields<LetterAssembly>().light.leftOut) ?? none;
 
-const PieceRow = ({ segment, chain }: { readonly segment: Segment; readonly chain: number | undefined }) => {
+const SegmentRow = ({ segment, chain }: { readonly segment: Segment; readonly chain: number | undefined }) => {
   const at = useFields<LetterAssembly>();
   const show = useLength();
   const leftOut = useLeftOut();
@@ -43,7 +43,7 @@ const PieceRow = ({ segment, chain }: { readonly segment: Segment; readonly chai
         <button
           type="button"
           className="underline"
-          aria-label={`Leave out piece ${segment.number}`}
+          aria-label={`Leave out segment ${segment.number}`}
           onClick={() => void changeDesign(leaveOut(at.light.leftOut, leftOut, segment.number))}
         >
           leave out
@@ -53,7 +53,7 @@ const PieceRow = ({ segment, chain }: { readonly segment: Segment; readonly chai
   );
 };
 
-const Pieces = ({ build }: { readonly build: string }) => {
+const Segments = ({ build }: { readonly build: string }) => {
   const at = useFields<LetterAssembly>();
   const own = useOwnOf<LetterResults>(build);
   const packing = useEvaluation((state) => state.evaluation?.packing);
@@ -65,7 +65,7 @@ const Pieces = ({ build }: { readonly build: string }) => {
   const open = jumpers.filter(({ openMm }) => openMm > 0).length;
   return (
     <>
-      <h3 className="mt-3 font-bold">Pieces</h3>
+      <h3 className="mt-3 font-bold">Segments</h3>
       <table className="figure w-full text-[13px]">
         <thead>
           <tr className="border-b border-ink text-left font-sans text-xs text-soft">
@@ -78,7 +78,7 @@ const Pieces = ({ build }: { readonly build: string }) => {
         </thead>
         <tbody>
           {runs.segments.map((segment, index) => (
-            <PieceRow key={segment.number} segment={segment} chain={chainOf(own, index)} />
+            <SegmentRow key={segment.number} segment={segment} chain={chainOf(own, index)} />
           ))}
         </tbody>
       </table>
@@ -90,12 +90,12 @@ const Pieces = ({ build }: { readonly build: string }) => {
       <p className="mt-1 text-[13px] text-soft">
         {jumpers.length} jumpers, {show(jumpers.reduce((sum, { lengthMm }) => sum + lengthMm, 0))} of wire;{' '}
         {open === 0 ? 'none in the open' : `${open} cross open wall`}. With the strip shown, drag{' '}
-        {own.materials.strip.form === 'modules' ? 'the start of a string or a single module' : 'the start of a piece'}{' '}
+        {own.materials.strip.form === 'modules' ? 'the start of a string or a single module' : 'the start of a segment'}{' '}
         along its path: it is held there.
       </p>
       {reels.map((reel, index) => (
         <p key={index} className="mt-1 text-[13px] text-soft">
-          Reel {index + 1}: {reel.pieces.length} pieces, {show(reel.leftMm)} left on it
+          Reel {index + 1}: {reel.pieces.length} segments, {show(reel.leftMm)} left on it
         </p>
       ))}
     </>
@@ -166,7 +166,7 @@ export const LetterLightStep = ({ build, behind }: LetterLightProps) => {
         <LengthField label={layout === 'rows' ? 'Row pitch' : 'Line pitch'} field={at.light.linePitchMm} />
       )}
       <PhotometryField />
-      <Pieces build={build} />
+      <Segments build={build} />
     </>
   );
 };

@@ -21,7 +21,7 @@ export const SplitFields = ({ build }: { readonly build: string }) => {
       <h3 className="font-bold">Split letters</h3>
       {splits.length === 0 && (
         <p className="text-[13px] text-soft">
-          A letter larger than the bed or the sheet is cut along a line; its pieces find each other by tabs or pins.
+          A letter larger than the bed or the sheet is cut along a line; its parts find each other by tabs or pins.
         </p>
       )}
       {splits.map((_, index) => (
@@ -47,7 +47,7 @@ export const SplitFields = ({ build }: { readonly build: string }) => {
       ))}
       {splits.length > 0 && (
         <ChoiceField
-          label="Pieces joined"
+          label="Parts joined"
           field={at.artwork.registration}
           otherwise="tabs"
           choices={[

@@ -10,7 +10,7 @@ import {
   type Segment,
 } from '@vitrum/core';
 import type { Place } from '../../lamp-room/front-view';
-import { alongPiece, leaveOut, letLie, movedNow, pushAlong, pushOf } from './strip-edits';
+import { alongSegment, leaveOut, letLie, movedNow, pushAlong, pushOf } from './strip-edits';
 
 /** A change as the core takes it: refused ones fail the test. */
 const after = (design: Design, change: DesignChange): Design => {
@@ -24,7 +24,7 @@ const { light } = fieldsOf<LetterAssembly>('assemblies.0');
 
 const movedOf = (design: Design) => movedNow(design, null);
 
-describe('pieces of strip pushed by hand', () => {
+describe('segments of strip pushed by hand', () => {
   it('are held where they were pushed last', () => {
     const once = after(curlew, pushAlong(light.moved, [], { segment: 2 }, 7.06));
     const twice = after(once, pushAlong(light.moved, movedOf(once), { segment: 2 }, -3));
@@ -79,6 +79,6 @@ describe('pieces of strip pushed by hand', () => {
       [100, 0, 5],
       [100, 50, 5],
     ] as const;
-    expect(alongPiece({ path } as unknown as Segment, place)).toBeCloseTo(mm);
+    expect(alongSegment({ path } as unknown as Segment, place)).toBeCloseTo(mm);
   });
 });

@@ -55,8 +55,8 @@ export const leaveOut = (
   segment: number,
 ): DesignChange => [set(field, [...leftOut, segment])];
 
-/** How far along the path of a piece a place is from its start; before the start it is negative (mm). */
-export const alongPiece = ({ path }: Segment, [x, y]: Place): number => {
+/** How far along the path of a segment a place is from its start; before the start it is negative (mm). */
+export const alongSegment = ({ path }: Segment, [x, y]: Place): number => {
   let best = { far: Infinity, mm: 0 };
   let mm = 0;
   path.slice(1).forEach(([qx, qy], index) => {

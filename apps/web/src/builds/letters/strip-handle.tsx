@@ -3,13 +3,13 @@ import type { KeyboardEvent } from 'react';
 import { changeDesign, useDocument } from '../../document/document-store';
 import { toScreen, type FrontView, type Place } from '../../lamp-room/front-view';
 import { useFields, useSelection } from '../../document/selection';
-import { alongPiece, letLie, movedNow, pushAlong, pushOf, useMoved, type Held } from './strip-edits';
+import { alongSegment, letLie, movedNow, pushAlong, pushOf, useMoved, type Held } from './strip-edits';
 import { useDrag } from '../../lamp-room/use-drag';
 
 interface StripHandleProps {
-  /** The piece whose path it is dragged along. */
+  /** The segment whose path it is dragged along. */
   readonly segment: Segment;
-  /** The module that is dragged; the whole piece, by its start, when left out. */
+  /** The module that is dragged; the whole segment, by its start, when left out. */
   readonly module?: number;
   /** Where it stands now, and how far along its path that is. */
   readonly at: Place;
@@ -20,7 +20,7 @@ interface StripHandleProps {
 const steps: Readonly<Record<string, number>> = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 };
 
 /**
- * The start of a piece, or one module: dragged along its path it is held there (square), and the rest is solved round it.
+ * The start of a segment, or one module: dragged along its path it is held there (square), and the rest is solved round it.
  * Arrow keys do the same; Delete lets it go.
  */
 export const StripHandle = ({ segment, module, at, alongMm, view }: StripHandleProps) => {
@@ -31,7 +31,7 @@ export const StripHandle = ({ segment, module, at, alongMm, view }: StripHandleP
   const drag = useDrag(view, () => {
     const moved = now();
     const from = pushOf(moved, held) ?? 0;
-    return (to) => pushAlong(field, moved, held, from + alongPiece(segment, to) - alongMm);
+    return (to) => pushAlong(field, moved, held, from + alongSegment(segment, to) - alongMm);
   });
   const onKeyDown = (event: KeyboardEvent): void => {
     if (event.key === 'Escape') return drag.cancel();
@@ -46,7 +46,7 @@ export const StripHandle = ({ segment, module, at, alongMm, view }: StripHandleP
   const [x, y] = toScreen(view, at[0], at[1]);
   const size = module === undefined ? 5 : 3.5;
   const name =
-    module === undefined ? `Start of piece ${segment.number}` : `Module ${module} of piece ${segment.number}`;
+    module === undefined ? `Start of segment ${segment.number}` : `Module ${module} of segment ${segment.number}`;
   return (
     <g
       role="slider"

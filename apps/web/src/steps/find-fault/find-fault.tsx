@@ -33,15 +33,15 @@ const Looks = ({ opened, link }: { readonly opened: Opened; readonly link: Finde
   const seen = useFinder((state) => state.looks);
   return (
     <ul className="space-y-1">
-      {opened.drawing.pieces.map(({ label }, piece) => (
+      {opened.drawing.segments.map(({ label }, segment) => (
         <li key={label} className="flex items-center justify-between gap-2 text-[13px]">
-          <span>Piece {label} is</span>
+          <span>Segment {label} is</span>
           <select
-            aria-label={`How piece ${label} looks`}
+            aria-label={`How segment ${label} looks`}
             className={fieldLook}
-            value={seen[piece] ?? ''}
+            value={seen[segment] ?? ''}
             onChange={(event) =>
-              link.look(piece, event.target.value === '' ? null : (event.target.value as Appearance))
+              link.look(segment, event.target.value === '' ? null : (event.target.value as Appearance))
             }
           >
             <option value="">not looked at</option>

@@ -21,7 +21,7 @@ export interface TypedReading {
 
 interface FinderState {
   readonly opened: Opened | null;
-  /** How each piece looks; null where nobody looked. */
+  /** How each segment looks; null where nobody looked. */
   readonly looks: readonly (Appearance | null)[];
   readonly readings: readonly TypedReading[];
   readonly explained: Explained | null;
@@ -58,7 +58,7 @@ export const connectFinder = (thread: FaultThread) => {
   thread.onmessage = ({ data }) => {
     if (data.id !== id) return;
     if (data.kind === 'opened') {
-      useFinder.setState({ opened: data, looks: data.drawing.pieces.map(() => null), readings: [], explained: null });
+      useFinder.setState({ opened: data, looks: data.drawing.segments.map(() => null), readings: [], explained: null });
       return explain();
     }
     if (data.kind === 'explained') useFinder.setState({ explained: data });
@@ -71,8 +71,8 @@ export const connectFinder = (thread: FaultThread) => {
       id += 1;
       ask({ id, kind: 'open', design, catalogue });
     },
-    look: (piece: number, look: Appearance | null): void => {
-      useFinder.setState(({ looks }) => ({ looks: looks.map((each, index) => (index === piece ? look : each)) }));
+    look: (segment: number, look: Appearance | null): void => {
+      useFinder.setState(({ looks }) => ({ looks: looks.map((each, index) => (index === segment ? look : each)) }));
       explain();
     },
     read: (probe: number, value: number): void => {

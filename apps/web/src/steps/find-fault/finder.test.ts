@@ -12,7 +12,7 @@ const opened = (id: number): FaultReply => ({
   id,
   kind: 'opened',
   drawing: {
-    pieces: [
+    segments: [
       { label: '1', path: [] },
       { label: '2', path: [] },
     ],
@@ -22,7 +22,7 @@ const opened = (id: number): FaultReply => ({
     colours: [],
   },
   probes: [
-    { probe: { kind: 'volts', point: 'end-1' }, words: 'volts at the end of piece 1', should: 23, full: 24 },
+    { probe: { kind: 'volts', point: 'end-1' }, words: 'volts at the end of segment 1', should: 23, full: 24 },
     { probe: { kind: 'amps', wire: -1 }, words: 'amperes in the lead', should: 0.7, full: 0.7 },
   ],
   faults: ['one', 'other'],

@@ -35,7 +35,7 @@ const ChainRow = ({ evaluation, chain }: ChainRowProps) => {
         <td />
         <td colSpan={4} className="pb-1 text-right font-sans text-[13px]">
           <span className="text-soft">
-            piece{labels.length === 1 ? '' : 's'} {labels.join(', ')}
+            segment{labels.length === 1 ? '' : 's'} {labels.join(', ')}
             {chain.fuseA !== null && `, own fuse ${chain.fuseA} A`}
             {chain.colourShift > 0.0005 && `, colour off by ${chain.colourShift.toFixed(3)} u′v′`}
           </span>{' '}

@@ -40,7 +40,7 @@ const ZoneFields = ({ evaluation }: { readonly evaluation: Evaluation }) => {
           unit="%"
           scale={100}
           step={5}
-          hint={`piece${segments.length === 1 ? '' : 's'} ${segments.map((ref) => all[segmentIndexOf(all, ref)]?.label ?? `${ref.segment}`).join(', ')}`}
+          hint={`segment${segments.length === 1 ? '' : 's'} ${segments.map((ref) => all[segmentIndexOf(all, ref)]?.label ?? `${ref.segment}`).join(', ')}`}
         />
       ))}
     </>
@@ -83,7 +83,7 @@ export const ControlFields = ({ evaluation }: { readonly evaluation: Evaluation 
           otherwise="supply"
           choices={[
             { value: 'supply', label: 'beside the supply' },
-            { value: 'inside', label: 'inside the piece' },
+            { value: 'inside', label: 'inside the sign' },
           ]}
           hint={`the lead has ${circuit.leadCores.length} cores`}
         />

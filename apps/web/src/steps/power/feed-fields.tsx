@@ -8,7 +8,7 @@ import { useLength } from '../../view/use-length';
 import { choicesOf, useCatalogue } from '../../job/catalogue-context';
 import { changePower, pairSegments } from './power-edits';
 
-/** Puts two pieces in series by hand. */
+/** Puts two segments in series by hand. */
 const PairByHand = ({ evaluation }: { readonly evaluation: Evaluation }) => {
   const { segments } = evaluation.circuit;
   const [first, setFirst] = useState(0);
@@ -34,13 +34,13 @@ const PairByHand = ({ evaluation }: { readonly evaluation: Evaluation }) => {
   );
   return (
     <div className="flex items-center gap-2 py-1 text-[13px]">
-      Piece {choose('First of the pair', first, setFirst)} with {choose('Second of the pair', second, setSecond)}
+      Segment {choose('First of the pair', first, setFirst)} with {choose('Second of the pair', second, setSecond)}
       <Button onClick={pair}>Pair</Button>
     </div>
   );
 };
 
-/** Pieces in series and the volts that each of them gets. */
+/** Segments in series and the volts that each of them gets. */
 const Pairs = ({ evaluation }: { readonly evaluation: Evaluation }) => {
   const { pairs, alone, voltageV, segments: all } = evaluation.circuit;
   const show = useLength();
@@ -75,7 +75,7 @@ const OwnFeedFields = ({ evaluation }: { readonly evaluation: Evaluation }) => {
   return [...pages].map(({ name, FeedFields: Own }) => (Own === null ? null : <Own key={name} />));
 };
 
-/** How pieces hang together: in parallel or in pairs, fed at one end or both, joints and lead. */
+/** How segments hang together: in parallel or in pairs, fed at one end or both, joints and lead. */
 export const FeedFields = ({ evaluation }: { readonly evaluation: Evaluation }) => {
   const { wires } = useCatalogue();
   const show = useLength();
@@ -84,7 +84,7 @@ export const FeedFields = ({ evaluation }: { readonly evaluation: Evaluation }) 
   return (
     <>
       <ChoiceField
-        label="Pieces"
+        label="Segments"
         field={inDesign.power.arrangement}
         otherwise="parallel"
         choices={[

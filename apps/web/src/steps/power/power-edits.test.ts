@@ -26,7 +26,7 @@ const ref = (segment: number): SegmentRef => ({ assembly: own, segment });
 const refs = (...segments: readonly number[]): readonly SegmentRef[] => segments.map(ref);
 
 describe('feeds by hand', () => {
-  it('are put to an end of a piece once, and taken away', () => {
+  it('are put to an end of a segment once, and taken away', () => {
     const once = after(dispensary, inject(dispensary.power, ref(3), 'end', true));
     const twice = after(once, inject(once.power, ref(3), 'end', true));
     expect(twice.power.injections).toEqual([{ ...ref(3), end: 'end' }]);
@@ -48,7 +48,7 @@ describe('feeds by hand', () => {
 });
 
 describe('chains by hand', () => {
-  it('are split or joined before a piece, one or the other', () => {
+  it('are split or joined before a segment, one or the other', () => {
     const split = after(dispensary, beginChain(dispensary.power, ref(3)));
     expect(split.power).toMatchObject({ chainsBegin: refs(3), chainsCarryOn: [] });
     const joined = after(split, carryOn(split.power, ref(3)));
@@ -66,7 +66,7 @@ describe('chains by hand', () => {
 });
 
 describe('zones by hand', () => {
-  it('take a piece in, hand it on, and go when they are empty', () => {
+  it('take a segment in, hand it on, and go when they are empty', () => {
     const one = after(dispensary, putInZone(dispensary.power, ref(2), 1));
     expect(one.power.zones).toEqual([{ segments: refs(2), level: 1 }]);
     const two = after(one, putInZone(one.power, ref(1), 2));
@@ -82,7 +82,7 @@ describe('zones by hand', () => {
     ).toEqual([]);
   });
 
-  it('keep their level while pieces come and go', () => {
+  it('keep their level while segments come and go', () => {
     const dim = { ...dispensary, power: { ...dispensary.power, zones: [{ segments: refs(1, 2), level: 0.3 }] } };
     expect(after(dim, putInZone(dim.power, ref(3), 1)).power.zones).toEqual([{ segments: refs(1, 2, 3), level: 0.3 }]);
     expect(after(dim, putInZone(dim.power, ref(2), 0)).power.zones).toEqual([{ segments: refs(1), level: 0.3 }]);
@@ -90,7 +90,7 @@ describe('zones by hand', () => {
 });
 
 describe('pairs by hand', () => {
-  it('take apart those that either piece was in, and are forgotten when planned again', () => {
+  it('take apart those that either segment was in, and are forgotten when planned again', () => {
     const pair = (design: Design, first: number, second: number) =>
       after(design, pairSegments(design.power, ref(first), ref(second)));
     const three = pair(pair(pair(dispensary, 1, 2), 3, 4), 2, 3);

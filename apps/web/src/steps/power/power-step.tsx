@@ -24,7 +24,7 @@ const HeatOf = ({ own: { label, heat, materials } }: { readonly own: AssemblyEva
   </p>
 );
 
-/** Supply, wires and feeds, with what every chain and piece gets. */
+/** Supply, wires and feeds, with what every chain and segment gets. */
 export const PowerStep = () => {
   const evaluation = useEvaluation((state) => state.evaluation);
   if (evaluation === null) return null;
@@ -55,7 +55,7 @@ export const PowerStep = () => {
           Plan feeds and chains again
         </Button>
       )}
-      <h3 className="mt-3 font-bold">Pieces</h3>
+      <h3 className="mt-3 font-bold">Segments</h3>
       <SegmentsTable evaluation={evaluation} />
       <h3 className="mt-3 font-bold">Wires inside</h3>
       <WiresTable evaluation={evaluation} />

@@ -22,7 +22,7 @@ const FeedButton = ({ evaluation, segment: { ref, label }, end }: FeedButtonProp
       type="button"
       className="ml-2 underline"
       aria-pressed={fed}
-      aria-label={`${fed ? 'Stop feeding' : 'Feed'} the ${end} of piece ${label}`}
+      aria-label={`${fed ? 'Stop feeding' : 'Feed'} the ${end} of segment ${label}`}
       onClick={() => changePower((now) => inject(now, ref, end, !fed))}
     >
       {fed ? 'fed' : 'feed'}
@@ -36,10 +36,10 @@ export const SegmentsTable = ({ evaluation }: { readonly evaluation: Evaluation 
   const zoneCount = design.power.zones?.length ?? 0;
   const lowest = new Set(circuit.chains.map(({ segments }) => Math.min(...segments)));
   return (
-    <table className="figure w-full text-[13px]" aria-label="Pieces">
+    <table className="figure w-full text-[13px]" aria-label="Segments">
       <thead>
         <tr className="border-b border-ink text-left font-sans text-xs text-soft">
-          <th>piece</th>
+          <th>segment</th>
           <th className="text-right">at its start</th>
           <th className="text-right">at its end</th>
           <th className="text-right">chain</th>
@@ -68,7 +68,9 @@ export const SegmentsTable = ({ evaluation }: { readonly evaluation: Evaluation 
                   <button
                     type="button"
                     className="underline"
-                    aria-label={begins ? `Join piece ${label} to the chain before` : `Begin a chain at piece ${label}`}
+                    aria-label={
+                      begins ? `Join segment ${label} to the chain before` : `Begin a chain at segment ${label}`
+                    }
                     onClick={() => changePower((now) => (begins ? carryOn : beginChain)(now, ref))}
                   >
                     {begins ? 'join' : 'split'}
@@ -77,7 +79,7 @@ export const SegmentsTable = ({ evaluation }: { readonly evaluation: Evaluation 
               </td>
               <td className="text-right">
                 <select
-                  aria-label={`Zone of piece ${label}`}
+                  aria-label={`Zone of segment ${label}`}
                   className="bg-transparent"
                   value={zoneOf(design.power, ref)}
                   onChange={(event) => changePower((now) => putInZone(now, ref, Number(event.target.value)))}

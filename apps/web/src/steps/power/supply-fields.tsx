@@ -112,7 +112,7 @@ export const SupplyFields = ({ evaluation }: { readonly evaluation: Evaluation }
         otherwise="outside"
         choices={[
           { value: 'outside', label: 'by the socket' },
-          { value: 'inside', label: 'inside the piece' },
+          { value: 'inside', label: 'inside the sign' },
         ]}
         hint={supplyWatts > 0 ? `it adds ${supplyWatts.toFixed(1)} W of heat there (typical)` : undefined}
       />

@@ -1,9 +1,9 @@
 import type { Evaluation } from '@vitrum/core';
 import { useLength } from '../../view/use-length';
 
-const bare = (end: string): string => end.replace('piece ', '');
+const bare = (end: string): string => end.replace('segment ', '');
 
-/** Wires inside the piece: from where to where, how thick, how long, and what they carry of what they may. */
+/** Wires inside the sign: from where to where, how thick, how long, and what they carry of what they may. */
 export const WiresTable = ({ evaluation }: { readonly evaluation: Evaluation }) => {
   const show = useLength();
   const besides = evaluation.circuit.wires.some(({ injected }) => injected);
@@ -12,7 +12,7 @@ export const WiresTable = ({ evaluation }: { readonly evaluation: Evaluation }) 
       <table className="figure w-full text-[13px]" aria-label="Wires">
         <thead>
           <tr className="border-b border-ink text-left font-sans text-xs text-soft">
-            <th>from, to piece</th>
+            <th>from, to segment</th>
             <th className="text-right">mm²</th>
             <th className="text-right">length</th>
             <th className="text-right">A of rated A</th>

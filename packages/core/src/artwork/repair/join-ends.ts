@@ -1,3 +1,4 @@
+import { millionth } from '../../base/maths/index.js';
 import type { DrawnPath } from '../drawings/index.js';
 import type { Point } from '../../base/outlines/index.js';
 
@@ -21,7 +22,7 @@ interface End {
 
 /** Ends sorted into squares of the tolerance, so that near ones are found at once. */
 const endsNear = (ends: readonly End[], toleranceMm: number) => {
-  const size = Math.max(toleranceMm, 1e-6);
+  const size = Math.max(toleranceMm, millionth);
   const key = (column: number, row: number): string => `${column}:${row}`;
   const cells = new Map<string, End[]>();
   for (const end of ends) {

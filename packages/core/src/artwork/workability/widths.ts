@@ -1,3 +1,4 @@
+import { millionth } from '../../base/maths/index.js';
 import {
   measureLine,
   outlineBounds,
@@ -26,7 +27,7 @@ const sameSide = 0.5;
 /** Fewer looks in a row are a cusp, not a stroke or a gap. */
 const leastLooks = 3;
 /** How far off the outline a look begins (mm), so that it does not meet the very wall it begins at. */
-const offMm = 1e-6;
+const offMm = millionth;
 
 /** Looks one after the other that all were too narrow. */
 interface Run {

@@ -70,10 +70,10 @@ describe('an outline under its tool', () => {
     expect(workabilityOf(slit, tool({ cutMm: 0 })).lost.filter(({ kind }) => kind !== 'thin')).toEqual([]);
   });
 
-  it('counts counters and pieces; an island in a counter is no piece of its own', () => {
+  it('counts counters and parts; an island in a counter is no part of its own', () => {
     const ring = subtract(rect(0, 0, 60, 60), rect(15, 15, 30, 30));
     const all = unite([...ring, ...rect(25, 25, 10, 10), ...rect(100, 0, 20, 20)]);
-    expect(workabilityOf(all, tool())).toMatchObject({ counters: 1, pieces: 2 });
+    expect(workabilityOf(all, tool())).toMatchObject({ counters: 1, parts: 2 });
   });
 
   it('fits a bed either way round, and says by how much it does not', () => {
@@ -89,7 +89,7 @@ describe('an outline under its tool', () => {
       narrowestStrokeMm: null,
       narrowestGapMm: null,
       counters: 0,
-      pieces: 0,
+      parts: 0,
       overBedMm: 0,
     }));
 });

@@ -30,7 +30,7 @@ export interface Workability {
   /** Holes, whose middles fall out. */
   readonly counters: number;
   /** Solid parts that hang on nothing else, islands in counters not counted. */
-  readonly pieces: number;
+  readonly parts: number;
   /** Larger than the tool reaches, by so much (mm); 0 when it fits either way round. */
   readonly overBedMm: number;
 }
@@ -60,12 +60,12 @@ export const thinByShape = () => byShape(thinIn, movedPlaces);
 
 /**
  * Holds an outline against a tool: strokes across, gaps across, corners, loose parts and the size of the bed, which all of
- * it must fit, or each of the `pieces` that it is cut in. `thin` may remember.
+ * it must fit, or each of the `parts` that it is cut in. `thin` may be memoized.
  */
 export const workabilityOf = (
   outline: Outline,
   tool: Tool,
-  pieces: readonly Outline[] = [outline],
+  parts: readonly Outline[] = [outline],
   thin = thinIn,
 ): Workability => {
   const radius = tool.cutMm / 2;
@@ -90,7 +90,7 @@ export const workabilityOf = (
     narrowestStrokeMm: narrowestOf(lost, 'thin'),
     narrowestGapMm: narrowestOf(lost, 'gap'),
     counters: holes.length,
-    pieces: outline.filter((ring) => ringArea(ring) > 0 && !within(ring)).length,
-    overBedMm: pieces.reduce((most, piece) => Math.max(most, overBed(piece, tool)), 0),
+    parts: outline.filter((ring) => ringArea(ring) > 0 && !within(ring)).length,
+    overBedMm: parts.reduce((most, part) => Math.max(most, overBed(part, tool)), 0),
   };
 };

@@ -1,3 +1,4 @@
+import { roundOff } from '../maths/index.js';
 import type { Point } from '../outlines/types.js';
 import { maxChords } from './flatness.js';
 
@@ -26,7 +27,7 @@ const chordCount = ({ radiusX, radiusY, sweepRad }: EllipseArc, flatnessMm: numb
   const radius = Math.max(radiusX, radiusY);
   const step = radius > flatnessMm ? 2 * Math.acos(1 - flatnessMm / radius) : Math.PI / 2;
   const count = Math.min(maxChords, Math.max(1, Math.ceil(Math.abs(sweepRad) / step)));
-  return Math.abs(Math.abs(sweepRad) - 2 * Math.PI) < 1e-9 ? 4 * Math.ceil(count / 4) : count;
+  return Math.abs(Math.abs(sweepRad) - 2 * Math.PI) < roundOff ? 4 * Math.ceil(count / 4) : count;
 };
 
 /** Points along the arc; its start left out, its end in. */
@@ -48,7 +49,7 @@ export const ellipseRing = (
 ): readonly Point[] => arcChords({ centre, radiusX, radiusY, turnRad, fromRad: 0, sweepRad: 2 * Math.PI }, flatnessMm);
 
 /** Less of a bulge is none: its circle would be out of reach. */
-const straight = 1e-9;
+const straight = roundOff;
 
 /** From `from` to `to` by a bulge: the tangent of a quarter of the angle, positive anticlockwise. Start left out, end in. */
 export const bulgeChords = (from: Point, to: Point, bulge: number, flatnessMm: number): readonly Point[] => {

@@ -1,3 +1,4 @@
+import { roundOff } from '../maths/index.js';
 import type { Point, Ring } from '../outlines/types.js';
 
 /** A corner of a closed line, and how the way to the next one bows: the tangent of a quarter of its angle, 0 when straight. */
@@ -26,7 +27,7 @@ interface Circle {
 
 const circleThrough = ([ax, ay]: Point, [bx, by]: Point, [cx, cy]: Point): Circle | null => {
   const twice = 2 * ((bx - ax) * (cy - ay) - (by - ay) * (cx - ax));
-  if (Math.abs(twice) < 1e-9) return null;
+  if (Math.abs(twice) < roundOff) return null;
   const [p, q] = [(bx - ax) * (bx + ax) + (by - ay) * (by + ay), (cx - ax) * (cx + ax) + (cy - ay) * (cy + ay)];
   const centre: Point = [((cy - ay) * p - (by - ay) * q) / twice, ((bx - ax) * q - (cx - ax) * p) / twice];
   return { centre, radius: Math.hypot(ax - centre[0], ay - centre[1]) };

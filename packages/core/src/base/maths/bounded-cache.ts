@@ -1,4 +1,4 @@
-/** A memory for answers by key: the `most` asked for last are kept. Unlike `remember`, for many small questions of one kind. */
+/** A memory for answers by key: the `most` asked for last are kept. Unlike `memoizeLast`, for many small questions of one kind. */
 export const boundedCache = <Answer>(most: number): ((key: string, compute: () => Answer) => Answer) => {
   const known = new Map<string, Answer>();
   return (key, compute) => {

@@ -1,5 +1,3 @@
-/** Refractive index is not needed by the light box; what several stages share stands here. */
-
 export const mmPerInch = 25.4;
 export const mmPerFoot = 304.8;
 
@@ -10,3 +8,12 @@ export const sameLengthMm = 0.01;
 export const copperOhmMm2PerM = 0.017241;
 
 export const degPerRad = 180 / Math.PI;
+
+/** Sums of numbers near one differ by less than this through rounding alone. */
+export const roundOff = 1e-9;
+
+/** Keeps a quotient finite: less than anything that is measured. */
+export const tiny = 1e-12;
+
+/** A share, or a length in mm, that nobody sees. */
+export const millionth = 1e-6;

@@ -22,7 +22,7 @@ describe('reuse', () => {
   });
 });
 
-describe('remember', () => {
+describe('memoizing', () => {
   it('computes again only when an input is another', () => {
     let runs = 0;
     const stage = memoizeLast((a: object, b: number) => ({ a, b, run: ++runs }));

@@ -1,12 +1,8 @@
-// Taken out of their globals once: where those are looked up by name (test sandboxes), deep walks would crawl.
-const { is, keys, fromEntries, getPrototypeOf } = Object as Pick<ObjectConstructor, 'is' | 'keys' | 'fromEntries'> & {
-  getPrototypeOf: (value: unknown) => unknown;
-};
 // By the prototype's place, not by its identity: what crosses threads or realms has another Object.prototype.
 const isPlain = (value: unknown): value is Record<string, unknown> => {
   if (typeof value !== 'object' || value === null) return false;
-  const prototype: unknown = getPrototypeOf(value);
-  return prototype === null || getPrototypeOf(prototype) === null;
+  const prototype: unknown = Object.getPrototypeOf(value);
+  return prototype === null || Object.getPrototypeOf(prototype) === null;
 };
 
 /**
@@ -16,7 +12,7 @@ const isPlain = (value: unknown): value is Record<string, unknown> => {
  * stage memoised by identity recomputes only when its inputs really changed.
  */
 export const shareStructure = <T>(previous: unknown, next: T): T => {
-  if (is(previous, next)) return next;
+  if (Object.is(previous, next)) return next;
   if (Array.isArray(previous) && Array.isArray(next)) return shareArray(previous, next);
   if (isPlain(previous) && isPlain(next)) return shareObject(previous, next);
   return next;
@@ -28,22 +24,23 @@ const shareArray = <T>(previous: readonly unknown[], next: T & readonly unknown[
   let same = previous.length === next.length;
   for (let index = 0; index < next.length; index += 1) {
     const item = shareStructure(previous[index], next[index]);
-    if (merged === null && !is(item, next[index])) merged = next.slice();
+    if (merged === null && !Object.is(item, next[index])) merged = next.slice();
     if (merged !== null) merged[index] = item;
-    same &&= is(item, previous[index]);
+    same &&= Object.is(item, previous[index]);
   }
   return (same ? previous : (merged ?? next)) as unknown as T;
 };
 
 const shareObject = <T>(previous: Record<string, unknown>, next: T & Record<string, unknown>): T => {
-  const names = keys(next);
+  const names = Object.keys(next);
   let merged: Record<string, unknown> | null = null;
-  let same = names.length === keys(previous).length;
+  let same = names.length === Object.keys(previous).length;
   for (const key of names) {
     const item = shareStructure(previous[key], next[key]);
-    if (merged === null && !is(item, next[key])) merged = fromEntries(names.map((name) => [name, next[name]]));
+    if (merged === null && !Object.is(item, next[key]))
+      merged = Object.fromEntries(names.map((name) => [name, next[name]]));
     if (merged !== null) merged[key] = item;
-    same &&= key in previous && is(item, previous[key]);
+    same &&= key in previous && Object.is(item, previous[key]);
   }
   return (same ? previous : (merged ?? next)) as T;
 };

@@ -4,7 +4,7 @@ import type { Outline, Point, Rect } from './types.js';
 
 /** Shapes that agree to a millionth of a millimetre are one: what a move adds to their numbers is less. */
 const stepsPerMm = 1e6;
-/** Shapes remembered: more than any line of letters has different ones. */
+/** Shapes kept: more than any line of letters has different ones. */
 const mostShapes = 256;
 
 /** A part brought to the origin, rounded so that it is the same wherever it stood. */
@@ -28,9 +28,9 @@ export const addShape = ({ add }: Fingerprint, part: Outline, { x: left, y: low 
 };
 
 /**
- * `compute` for parts of outlines, remembered by their shape wherever they stand: it sees each shape once, its lower left
+ * `compute` for parts of outlines, memoized by their shape wherever they stand: it sees each shape once, its lower left
  * corner at the origin, and `move` brings its answer to the part. So a letter that only moved is not worked out again.
- * The answer does not depend on what is remembered.
+ * The answer does not depend on what is kept.
  */
 export const byShape = <Wishes extends readonly (number | string)[], Answer>(
   compute: (part: Outline, ...wishes: Wishes) => Answer,

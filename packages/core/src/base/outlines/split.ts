@@ -13,9 +13,9 @@ export interface CutLine {
 /** How the two sides find each other again: tabs that one has and the other takes, or marks to drill pins by. */
 export type Registration = 'tabs' | 'pins';
 
-/** What a cut leaves: the pieces, and where pins go in, from piece to piece (two places on the line each). */
+/** What a cut leaves: the parts, and where pins go in, from part to part (two places on the line each). */
 export interface Split {
-  readonly pieces: readonly Outline[];
+  readonly parts: readonly Outline[];
   readonly pins: readonly Point[];
 }
 
@@ -51,12 +51,12 @@ const tabOn = (from: number, to: number): Ring => {
 };
 
 /**
- * Cuts an outline along a line into the pieces on its two sides. With tabs, every joint long enough gets a dovetail that
+ * Cuts an outline along a line into the parts on its two sides. With tabs, every joint long enough gets a dovetail that
  * the lower side has and the upper one takes with a little play; with pins, two places on each joint to drill by.
  */
 export const splitAlong = (outline: Outline, line: CutLine, registration: Registration): Split => {
   const bounds = outlineBounds(outline);
-  if (bounds === null) return { pieces: [], pins: [] };
+  if (bounds === null) return { parts: [], pins: [] };
   const { into, back } = frameOf(line);
   const turned = outline.map((ring) => ring.map(into));
   const reach = 2 * (Math.hypot(bounds.width, bounds.height) + Math.hypot(...into([bounds.x, bounds.y])) + 1);
@@ -77,17 +77,17 @@ export const splitAlong = (outline: Outline, line: CutLine, registration: Regist
       ? joints.flatMap(([from, to]) => pinShares.map((share) => back([from + (to - from) * share, 0])))
       : [];
   return {
-    pieces: [lower, upper].flatMap(solidParts).map((part) => part.map((ring) => ring.map(back))),
+    parts: [lower, upper].flatMap(solidParts).map((part) => part.map((ring) => ring.map(back))),
     pins,
   };
 };
 
-/** Cuts along several lines, one after the other, each all pieces that it crosses. */
+/** Cuts along several lines, one after the other, each all parts that it crosses. */
 export const splitAlongAll = (outline: Outline, lines: readonly CutLine[], registration: Registration): Split =>
   lines.reduce<Split>(
-    ({ pieces, pins }, line) => {
-      const cut = pieces.map((piece) => splitAlong(piece, line, registration));
-      return { pieces: cut.flatMap((each) => each.pieces), pins: [...pins, ...cut.flatMap((each) => each.pins)] };
+    ({ parts, pins }, line) => {
+      const cut = parts.map((part) => splitAlong(part, line, registration));
+      return { parts: cut.flatMap((each) => each.parts), pins: [...pins, ...cut.flatMap((each) => each.pins)] };
     },
-    { pieces: [outline], pins: [] },
+    { parts: [outline], pins: [] },
   );

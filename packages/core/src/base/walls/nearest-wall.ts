@@ -1,9 +1,9 @@
+import { roundOff } from '../maths/index.js';
 import type { Walls } from './walls.js';
 
 /** Places in a photon’s array: where it is, and which way it flies. */
 const [X, Y, VX, VY] = [0, 1, 3, 4];
-/** A hair beyond both ends of a wall, so that nothing slips through where two meet. */
-const hair = 1e-9;
+/** A roundOff beyond both ends of a wall, so that nothing slips through where two meet. */
 
 /**
  * The first wall on the way of a photon inside the outline before `times[0]`, or −1 when there is none. Mutates `times`:
@@ -48,7 +48,7 @@ export const nearestWall = (walls: Walls, photon: Float64Array, times: Float64Ar
       // Half the wall, and how far from its middle it is met, both times the same. From behind, the half is negative:
       // one test for both, since a test that goes either way costs more than the sums.
       const half = 0.5 * (vx * wy - vy * wx);
-      if (Math.abs(ox * vy - oy * vx - half) > half * (1 + hair)) continue;
+      if (Math.abs(ox * vy - oy * vx - half) > half * (1 + roundOff)) continue;
       const cross = 2 * half;
       const off = ox * wy - oy * wx;
       if (off > 0 && off < best * cross) {

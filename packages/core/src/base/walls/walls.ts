@@ -1,3 +1,4 @@
+import { millionth, tiny } from '../maths/index.js';
 import { inRing, ringArea, type Outline, type Ring } from '../outlines/index.js';
 
 /** The walls of an outline, and a grid of buckets that says which walls pass through which bucket. */
@@ -19,7 +20,7 @@ export interface Walls {
   readonly ends: Float64Array;
 }
 
-const shortestWallMm = 1e-6;
+const shortestWallMm = millionth;
 const bucketsPerWall = 0.4;
 const mostBuckets = 40_000;
 /** So few walls are all in one bucket: trying each is quicker than walking. */
@@ -35,13 +36,13 @@ const touched = (
   rows: number,
   cell: number,
 ): readonly number[] => {
-  const slack = cell * 1e-6;
+  const slack = cell * millionth;
   const cellIn = (value: number, count: number): number => Math.min(count - 1, Math.max(0, Math.floor(value / cell)));
   const [rowFrom, rowTo] = [cellIn(Math.min(y1, y1 + dy) - slack, rows), cellIn(Math.max(y1, y1 + dy) + slack, rows)];
   const found: number[] = [];
   for (let row = rowFrom; row <= rowTo; row += 1) {
     let [from, to] = [0, 1];
-    if (Math.abs(dy) > 1e-12) {
+    if (Math.abs(dy) > tiny) {
       const [a, b] = [(row * cell - slack - y1) / dy, ((row + 1) * cell + slack - y1) / dy];
       from = Math.max(0, Math.min(a, b));
       to = Math.min(1, Math.max(a, b));

@@ -20,7 +20,7 @@ import {
 } from '../../base/outlines/index.js';
 import { sundry, type BoughtPart, type CutPart, type PartShape } from '../../making/parts/index.js';
 import { flatLetter, fromLeft, layerOf, pinMarks } from '../letters/parts.js';
-import { pieceSuffix, splitLetter } from '../letters/splits.js';
+import { partSuffix, splitLetter } from '../letters/splits.js';
 import { wireHoleMm } from '../shared/wire-routes.js';
 
 /** What face-lit letters are cut and bought from. */
@@ -43,7 +43,7 @@ export interface Shaping {
   readonly develop: (ring: Ring, wallMm: number) => DevelopedReturn;
 }
 
-/** Shapes remembered, wherever letters stand. */
+/** Shapes kept, wherever letters stand. */
 export const shapingByShape = (): Shaping => {
   const developed = byShape(
     ([ring]: Outline, wallMm: number) => developReturn(ring!, wallMm),
@@ -104,11 +104,11 @@ const sheets = (
 ): readonly CutPart[] => {
   if (part.length === 0) return [];
   const { densityKgM3, ...rest } = of;
-  const { pieces, pins } = splitLetter(letter, part, facts.assembly.artwork);
+  const { parts, pins } = splitLetter(letter, part, facts.assembly.artwork);
   const holes = role === 'back' ? backHoles(part, facts) : [];
-  return pieces.map((piece, index): CutPart => {
-    const { bounds, outline, place } = flatLetter(piece, mirrored);
-    const suffix = pieceSuffix(index, pieces.length);
+  return parts.map((own, index): CutPart => {
+    const { bounds, outline, place } = flatLetter(own, mirrored);
+    const suffix = partSuffix(index, parts.length);
     return {
       ...rest,
       id: `letter-${number}${suffix}-${role}`,
@@ -116,19 +116,19 @@ const sheets = (
       widthMm: bounds.width,
       heightMm: bounds.height,
       count: 1,
-      kg: (outlineArea(piece) * of.thicknessMm * densityKgM3) / 1e9,
+      kg: (outlineArea(own) * of.thicknessMm * densityKgM3) / 1e9,
       layers: [
         { operation: 'cut', shapes: [{ kind: 'outline', outline }] },
         ...layerOf(
           'drill',
           holes
-            .filter(({ at }) => pieces.length === 1 || inOutline(at, piece))
+            .filter(({ at }) => parts.length === 1 || inOutline(at, own))
             .map(({ at, diameterMm }): PartShape => {
               const [x, y] = place(at);
               return { kind: 'hole', x, y, diameterMm };
             }),
         ),
-        ...layerOf('mark', pinMarks(pins, piece, place)),
+        ...layerOf('mark', pinMarks(pins, own, place)),
       ],
     };
   });

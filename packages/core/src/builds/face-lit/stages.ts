@@ -22,7 +22,7 @@ import { success } from '../../base/result.js';
 import { leadEntryOf } from '../letters/lead-entry.js';
 import { jumpersOf } from '../letters/jumpers.js';
 import { letterPaths, letterRuns } from '../letters/runs.js';
-import { piecesOfLetters } from '../letters/splits.js';
+import { partsOfLetters } from '../letters/splits.js';
 import { recomputedOf, commonStages } from '../shared/common-stages.js';
 import type { Build } from '../shared/build.js';
 import { letterRouters } from '../shared/wire-routes.js';
@@ -51,7 +51,7 @@ export const faceLitStages: Build<FaceLitAssembly, FaceLitLaid, FaceLitResults>[
     ...commonStages(),
     materials: memoizeLast(findFaceLitMaterials),
     letters: memoizeLast(solidParts),
-    pieces: memoizeLast(piecesOfLetters),
+    letterParts: memoizeLast(partsOfLetters),
     shape: memoizeLast((outline: Outline) => simplify(outline, followedMm)),
     inside: memoizeLast((outline: Outline, wallMm: number) =>
       solidParts(outline).flatMap((part) => insideOf(part, wallMm)),
@@ -122,8 +122,8 @@ export const faceLitStages: Build<FaceLitAssembly, FaceLitLaid, FaceLitResults>[
       if (!set.ok) return set;
       const lettering = set.value;
       const letters = stages.letters.run(lettering.outline);
-      const pieces = stages.pieces.run(letters, artwork.splits, artwork.registration);
-      const workability = stages.workability.run(lettering.outline, materials.tool, pieces);
+      const letterParts = stages.letterParts.run(letters, artwork.splits, artwork.registration);
+      const workability = stages.workability.run(lettering.outline, materials.tool, letterParts);
       const { outline, inside } = shapesOf(lettering, cans.wallMm);
       const sized = stages.geometry.run(cans, materials, lettering.bounds);
       if (!sized.ok) return sized;

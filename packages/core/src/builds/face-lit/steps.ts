@@ -78,8 +78,8 @@ export const faceLitSteps = (facts: FaceLitStepFacts): readonly Step[] => {
     step(
       'wire',
       'strip',
-      `Cut and lay ${counted(runs.segments.length, 'piece')} of strip`,
-      `Cut on the marks only (every ${mm(materials.strip.cutPitchMm)}); ${mm(assembly.light.setbackMm)} from the returns; numbers and arrows as on the template. Test each piece before its backing comes off.`,
+      `Cut and lay ${counted(runs.segments.length, 'part')} of strip`,
+      `Cut on the marks only (every ${mm(materials.strip.cutPitchMm)}); ${mm(assembly.light.setbackMm)} from the returns; numbers and arrows as on the template. Test each part before its backing comes off.`,
       10 + 6 * runs.segments.length,
     ),
     step(

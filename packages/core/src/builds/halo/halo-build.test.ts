@@ -88,14 +88,14 @@ describe('strip behind halo letters', () => {
     // From letter to letter wall is crossed; within R it is not. The feed of the far end crosses it too.
     const open = jumpers.filter(({ openMm }) => openMm > 3);
     expect(open.filter(({ from }) => from !== 'lead')).toHaveLength(5);
-    expect(open.filter(({ from }) => from === 'lead').map(({ to }) => to)).toEqual(['piece 7 end']);
+    expect(open.filter(({ from }) => from === 'lead').map(({ to }) => to)).toEqual(['segment 7 end']);
   });
 
-  it('joins no pieces by a jumper that the circuit feeds apart', () => {
+  it('joins no segments by a jumper that the circuit feeds apart', () => {
     const design = changed(curlew, { 'power.feed': 'one-end', 'power.chainsBegin': [5] });
     const words = evaluatedCoarsely(design, fonts).jumpers.map(({ from, to }) => `${from} > ${to}`);
-    expect(words).toContain('lead > piece 5 start');
-    expect(words).not.toContain('piece 4 end > piece 5 start');
+    expect(words).toContain('lead > segment 5 start');
+    expect(words).not.toContain('segment 4 end > segment 5 start');
   });
 
   it('keeps what was pushed and leaves out what was taken away', () => {
@@ -195,7 +195,7 @@ describe('letters split for a small machine', () => {
     );
   const kg = (evaluation: Single<HaloResults>): number => evaluation.parts.cut.reduce((sum, part) => sum + part.kg, 0);
 
-  it('come in pieces that weigh what the whole weighed, each with the posts it carries', () => {
+  it('come in parts that weigh what the whole weighed, each with the posts it carries', () => {
     const [whole, split] = [
       one({}),
       one({ 'artwork.splits': [{ ...upright, xMm: -20 }], 'artwork.registration': 'pins' }),
@@ -208,7 +208,7 @@ describe('letters split for a small machine', () => {
         .filter(({ operation }) => operation === 'drill')
         .reduce((sum, { shapes }) => sum + shapes.length, 0);
     expect(holesOf(split)).toBe(holesOf(whole));
-    // A pin is a cross of two lines, in both pieces.
+    // A pin is a cross of two lines, in both parts.
     for (const { layers } of split.parts.cut)
       expect(layers.find(({ operation }) => operation === 'mark')?.shapes.length).toBeGreaterThanOrEqual(4);
   });
@@ -303,7 +303,7 @@ describe('any halo letters', () => {
             expect(`${what} ${why}`).not.toMatch(/NaN|undefined|Infinity/);
             expect(numbers.every(({ value }) => Number.isFinite(value))).toBe(true);
           }
-          expect(Number.isFinite(parts.kg) && Number.isFinite(cost.perPiece)).toBe(true);
+          expect(Number.isFinite(parts.kg) && Number.isFinite(cost.perSign)).toBe(true);
         },
       ),
       { seed: 77, numRuns: 16 },

@@ -7,7 +7,7 @@ import type { PostedPart } from '../../light/wall/index.js';
 import type { LetterRuns } from '../../light/runs/index.js';
 import { inOutline, outlineArea, rectRing, ringLength, type Outline } from '../../base/outlines/index.js';
 import { flatLetter, fromLeft, layerOf, pinMarks } from '../letters/parts.js';
-import { pieceSuffix, splitLetter } from '../letters/splits.js';
+import { partSuffix, splitLetter } from '../letters/splits.js';
 import { sundry, type BoughtPart, type CutPart, type PartShape } from '../../making/parts/index.js';
 
 /** What halo letters are cut and bought from. */
@@ -47,11 +47,11 @@ const sheetParts = (
   const thicknessMm = role === 'front' ? geometry.frontMm : geometry.backMm;
   const carriesPosts = role === 'back' || geometry.backMm === 0;
   const plate = assembly.letters.form === 'plate';
-  const { pieces, pins } = splitLetter(letter.outline, letter.outline, assembly.artwork);
-  return pieces.map((piece, index): CutPart => {
-    const { bounds, outline, place } = flatLetter(piece, mirrored);
-    const posts = carriesPosts ? letter.posts.filter(({ at }) => pieces.length === 1 || inOutline(at, piece)) : [];
-    const suffix = pieceSuffix(index, pieces.length);
+  const { parts, pins } = splitLetter(letter.outline, letter.outline, assembly.artwork);
+  return parts.map((part, index): CutPart => {
+    const { bounds, outline, place } = flatLetter(part, mirrored);
+    const posts = carriesPosts ? letter.posts.filter(({ at }) => parts.length === 1 || inOutline(at, part)) : [];
+    const suffix = partSuffix(index, parts.length);
     return {
       id: `letter-${number}${suffix}${role === 'back' ? '-back' : ''}`,
       name: `Letter ${number}${suffix}${plate ? '' : role === 'front' ? ', front' : ', back'}`,
@@ -62,11 +62,11 @@ const sheetParts = (
       heightMm: bounds.height,
       thicknessMm,
       count: 1,
-      kg: (outlineArea(piece) * thicknessMm * board.densityKgM3) / 1e9,
+      kg: (outlineArea(part) * thicknessMm * board.densityKgM3) / 1e9,
       note: [
         ...(carriesPosts ? [`${posts.length} posts, blind holes from behind`] : []),
         mirrored ? 'drawn mirrored: cut with the back up' : 'seen from the front',
-        ...(pieces.length > 1 ? [`one of ${pieces.length} pieces`] : []),
+        ...(parts.length > 1 ? [`one of ${parts.length} parts`] : []),
       ].join('; '),
       layers: [
         { operation: 'cut', shapes: [{ kind: 'outline', outline }] },
@@ -77,7 +77,7 @@ const sheetParts = (
             return { kind: 'hole', x, y, diameterMm };
           }),
         ),
-        ...layerOf('mark', pinMarks(pins, piece, place)),
+        ...layerOf('mark', pinMarks(pins, part, place)),
       ],
     };
   });

@@ -45,7 +45,7 @@ const letterShapes = (
     ];
   });
 
-/** Places where pieces of strip cross the upright line at x. */
+/** Places where segments of strip cross the upright line at x. */
 const stripShapes = (
   runs: LetterRuns,
   x: number,

@@ -2,19 +2,19 @@ import { inOutline, moveOutline, outlineBounds, simplify, type Outline } from '.
 import type { Post } from '../../light/wall/index.js';
 import { letterShell, wallClip, type ShellSizes, type Solid, type Triangles } from '../../making/solids/index.js';
 import { fromLeft } from '../letters/parts.js';
-import { pieceSuffix, splitLetter } from '../letters/splits.js';
+import { partSuffix, splitLetter } from '../letters/splits.js';
 import type { HaloResults } from './results.js';
 
 /** Curves of printed letters are followed this closely (mm): finer than any nozzle. */
 const printedMm = 0.02;
 
-/** A shell to print with its corner at the origin. A piece of a split letter is closed along its cuts: there it is glued. */
-const shellOf = (piece: Outline, posts: readonly Post[], sizes: ShellSizes): Triangles => {
-  const { x, y } = outlineBounds(piece)!;
+/** A shell to print with its corner at the origin. A part of a split letter is closed along its cuts: there it is glued. */
+const shellOf = (part: Outline, posts: readonly Post[], sizes: ShellSizes): Triangles => {
+  const { x, y } = outlineBounds(part)!;
   const own = posts
-    .filter(({ at }) => inOutline(at, piece))
+    .filter(({ at }) => inOutline(at, part))
     .map((post) => ({ ...post, at: [post.at[0] - x, post.at[1] - y] as const }));
-  return letterShell(moveOutline(piece, -x, -y), own, sizes);
+  return letterShell(moveOutline(part, -x, -y), own, sizes);
 };
 
 /** What can be printed of halo letters: wall clips for their posts, and hollow letters as shells. */
@@ -33,10 +33,10 @@ export const haloSolids = ({ assembly, geometry, posts }: HaloResults): readonly
   };
   const shells = fromLeft(posts).flatMap((part, index) => {
     const letter = simplify(part.outline, printedMm);
-    const { pieces } = splitLetter(part.outline, letter, assembly.artwork);
-    return pieces.map((piece, at): Solid => {
-      const name = `letter-${index + 1}${pieceSuffix(at, pieces.length)}`;
-      return { name, title: name, triangles: shellOf(piece, part.posts, sizes) };
+    const { parts } = splitLetter(part.outline, letter, assembly.artwork);
+    return parts.map((own, at): Solid => {
+      const name = `letter-${index + 1}${partSuffix(at, parts.length)}`;
+      return { name, title: name, triangles: shellOf(own, part.posts, sizes) };
     });
   });
   return [clip, ...shells];

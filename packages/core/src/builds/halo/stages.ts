@@ -13,7 +13,7 @@ import { findHaloMaterials } from './materials.js';
 import { leadEntryOf } from '../letters/lead-entry.js';
 import { jumpersOf } from '../letters/jumpers.js';
 import { letterPaths, letterRuns } from '../letters/runs.js';
-import { piecesOfLetters } from '../letters/splits.js';
+import { partsOfLetters } from '../letters/splits.js';
 import { recomputedOf, commonStages } from '../shared/common-stages.js';
 import type { Build } from '../shared/build.js';
 import { letterRouters } from '../shared/wire-routes.js';
@@ -41,7 +41,7 @@ export const haloStages: Build<HaloAssembly, HaloLaid, HaloResults>['stages'] = 
     ...commonStages(),
     materials: memoizeLast(findHaloMaterials),
     letters: memoizeLast(solidParts),
-    pieces: memoizeLast(piecesOfLetters),
+    letterParts: memoizeLast(partsOfLetters),
     shape: memoizeLast((outline: Outline) => simplify(outline, followedMm)),
     geometry: memoizeLast(haloGeometry),
     entry: memoizeLast(leadEntryOf),
@@ -98,8 +98,8 @@ export const haloStages: Build<HaloAssembly, HaloLaid, HaloResults>['stages'] = 
       if (!set.ok) return set;
       const lettering = set.value;
       const letters = stages.letters.run(lettering.outline);
-      const pieces = stages.pieces.run(letters, artwork.splits, artwork.registration);
-      const workability = stages.workability.run(lettering.outline, materials.tool, pieces);
+      const letterParts = stages.letterParts.run(letters, artwork.splits, artwork.registration);
+      const workability = stages.workability.run(lettering.outline, materials.tool, letterParts);
       const outline = stages.shape.run(lettering.outline);
       const sized = stages.geometry.run(assembly, materials, lettering.bounds);
       if (!sized.ok) return sized;

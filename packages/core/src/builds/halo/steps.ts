@@ -81,15 +81,15 @@ const wire = ({ runs, circuit, jumpers, materials, assembly }: HaloStepFacts): r
     step(
       'wire',
       'strip',
-      `Cut and lay ${counted(runs.segments.length, 'piece')} of ${materials.strip.form === 'modules' ? 'module string' : 'strip'}`,
-      `Cut on the marks only (every ${mm(materials.strip.cutPitchMm)}); ${mm(assembly.light.setbackMm)} from the edge; numbers and arrows as on the strip template. ${corners === '' ? '' : `${corners}. `}Test each piece before its backing comes off.`,
+      `Cut and lay ${counted(runs.segments.length, 'segment')} of ${materials.strip.form === 'modules' ? 'module string' : 'strip'}`,
+      `Cut on the marks only (every ${mm(materials.strip.cutPitchMm)}); ${mm(assembly.light.setbackMm)} from the edge; numbers and arrows as on the strip template. ${corners === '' ? '' : `${corners}. `}Test each segment before its backing comes off.`,
       10 + 6 * runs.segments.length,
       null,
     ),
     step(
       'wire',
       'jumpers',
-      `Wire ${counted(jumpers.length, 'jumper')} from the lead and from piece to piece`,
+      `Wire ${counted(jumpers.length, 'jumper')} from the lead and from segment to segment`,
       `${open.length > 0 ? `${counted(open.length, 'jumper')} cross open wall: through the wall, a hole at each end, or sleeved in its colour. ` : ''}Colours as in each chain below; tin both sides first; sleeve every joint; tug it.`,
       8,
       'Solder: ventilate, mind burns.',
@@ -113,7 +113,7 @@ export const haloSteps = (facts: HaloStepFacts): readonly Step[] => {
     step(
       'prepare',
       'bench-test',
-      'Try the strip on the bench, in front of a piece of the wall’s finish',
+      'Try the strip on the bench, in front of a segment of the wall’s finish',
       `Hold an offcut ${mm(geometry.standoffMm)} off it. Join ${materials.strip.name} to the ${circuit.supply?.name ?? 'supply'} for a minute, uncoiled.`,
       15,
       'Do not leave strip lit while it is coiled: it overheats. Mains wiring is for a licensed electrician; use a listed supply.',

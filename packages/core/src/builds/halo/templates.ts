@@ -66,14 +66,14 @@ export const drillTemplate = (results: HaloResults): Template => {
       }
       for (const { at, label } of holes) {
         circle(tile, at[0], at[1], wireHoleMm, signal);
-        text(tile, `${wireHoleMm} mm, piece ${label}`, at[0] + wireHoleMm / 2 + 1, at[1] - 1, 6, signal);
+        text(tile, `${wireHoleMm} mm, segment ${label}`, at[0] + wireHoleMm / 2 + 1, at[1] - 1, 6, signal);
       }
     },
   };
 };
 
 /**
- * The strip template of halo letters: their backs, so mirrored, with every piece of strip, its cut marks, number, arrows
+ * The strip template of halo letters: their backs, so mirrored, with every segment of strip, its cut marks, number, arrows
  * and where current enters, jumpers, and the posts to keep off.
  */
 export const haloStripTemplate = (results: HaloResults): Template => {

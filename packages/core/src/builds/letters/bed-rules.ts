@@ -3,7 +3,7 @@ import type { LetterResults } from './results.js';
 import { oneChange, overBed, wholeFront, type Remedy, type Rule } from '../../judging/findings/index.js';
 import { idleSplits, middleSplit } from './splits.js';
 
-/** Cuts the piece that does not fit across the middle of its longer side. */
+/** Cuts the part that does not fit across the middle of its longer side. */
 const splitInTwo = (results: LetterResults): readonly Remedy[] => {
   const { lettering, assembly } = results;
   const place = middleSplit(lettering.outline, assembly.artwork);
@@ -62,7 +62,7 @@ export const splitMisses: Rule<LetterResults> = ({ results }) => {
       ...(middle === null
         ? []
         : [
-            oneChange('move-split', 'Put it through the largest piece', fieldsIn(results).artwork.splits, [
+            oneChange('move-split', 'Put it through the largest part', fieldsIn(results).artwork.splits, [
               ...kept,
               middle,
             ]),

@@ -12,7 +12,7 @@ import type { PartLayer, PartShape } from '../../making/parts/index.js';
 const turnedOver = (outline: Outline, widthMm: number): Outline =>
   outline.map((ring) => ring.map(([x, y]): Point => [widthMm - x, y]).reverse());
 
-/** A letter, or a piece of one, laid flat. */
+/** A letter, or a part of one, laid flat. */
 export interface FlatLetter {
   readonly bounds: Rect;
   /** From its own lower left corner, mirrored when it is cut back up. */
@@ -38,13 +38,13 @@ export const layerOf = (operation: PartLayer['operation'], shapes: readonly Part
 
 /** Arms of the cross that marks a pin (mm). */
 const crossMm = 4;
-/** A pin belongs to a piece whose edge it stands on, give or take this (mm). */
+/** A pin belongs to a part whose edge it stands on, give or take this (mm). */
 const onEdgeMm = 0.5;
 
-/** Crosses where pins go into the edges of a piece. */
-export const pinMarks = (pins: readonly Point[], piece: Outline, place: FlatLetter['place']): readonly PartShape[] =>
+/** Crosses where pins go into the edges of a part. */
+export const pinMarks = (pins: readonly Point[], part: Outline, place: FlatLetter['place']): readonly PartShape[] =>
   pins
-    .filter((at) => distanceToOutline(at, piece) < onEdgeMm)
+    .filter((at) => distanceToOutline(at, part) < onEdgeMm)
     .flatMap((at): readonly PartShape[] => {
       const [x, y] = place(at);
       return [

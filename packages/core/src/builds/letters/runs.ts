@@ -10,7 +10,7 @@ import {
   maxLeds,
   outlinePaths,
   rowPaths,
-  type LaidPiece,
+  type LaidSegment,
   type StripPath,
 } from '../../light/laying/index.js';
 import type { LetterRuns, Point3, Segment } from '../../light/runs/index.js';
@@ -30,7 +30,7 @@ const movedLines = (lines: readonly MedialLine[], dx: number, dy: number): reado
 const shownMmOf = (light: LetterLight, strip: Strip): number =>
   light.standing === true ? strip.heightMm : strip.widthMm;
 
-/** The lines that strip is to follow in letters; those of letters that only moved are remembered. */
+/** The lines that strip is to follow in letters; those of letters that only moved are memoized. */
 export const letterPaths = () => {
   const bent = outlineByShape(bentPath);
   const middles = byShape(strokeMiddles, movedLines);
@@ -51,22 +51,22 @@ export const letterPaths = () => {
 };
 
 /** The middle of the strip lies on its bed; LEDs a little below it. */
-const segmentOf = (piece: LaidPiece, bed: LetterBed, ledsPerM: number): Segment => {
-  const path = piece.path.map(([x, y]): Point3 => [x, y, bed.ledZMm]);
+const segmentOf = (laid: LaidSegment, bed: LetterBed, ledsPerM: number): Segment => {
+  const path = laid.path.map(([x, y]): Point3 => [x, y, bed.ledZMm]);
   return {
-    number: piece.number,
+    number: laid.number,
     from: path[0]!,
     to: path.at(-1)!,
     path,
-    lengthMm: piece.lengthMm,
-    leftoverMm: piece.leftoverMm,
+    lengthMm: laid.lengthMm,
+    leftoverMm: laid.leftoverMm,
     normal: bed.facing === 'wall' ? [0, 0, -1] : [0, 0, 1],
     on: 'letter',
-    ledCount: Math.round((piece.lengthMm * ledsPerM) / 1000),
+    ledCount: Math.round((laid.lengthMm * ledsPerM) / 1000),
   };
 };
 
-/** How far single modules were pushed, by piece and module. */
+/** How far single modules were pushed, by segment and module. */
 const nudgesOf = (held: NonNullable<LetterLight['moved']>): ReadonlyMap<number, ReadonlyMap<number, number>> => {
   const nudges = new Map<number, Map<number, number>>();
   for (const { segment, module, alongMm } of held)
@@ -101,7 +101,7 @@ export const letterRuns = (
   const shownMm = shownMmOf(light, strip);
   const held = light.moved ?? [];
   const ledPitchMm = 1000 / strip.ledsPerM;
-  const { pieces, corners } = layAlong(paths, {
+  const { segments, corners } = layAlong(paths, {
     stripWidthMm: shownMm,
     cutPitchMm: strip.cutPitchMm,
     ledPitchMm,
@@ -114,7 +114,7 @@ export const letterRuns = (
     nudged: nudgesOf(held),
     leftOut: new Set(light.leftOut ?? []),
   });
-  const leds = pieces.flatMap((piece, segment) => piece.leds.map((led) => ({ ...led, segment })));
+  const leds = segments.flatMap((laid, segment) => laid.leds.map((led) => ({ ...led, segment })));
   if (leds.length > maxLeds)
     return failure({
       path: pathOf(own.light.stripId),
@@ -122,7 +122,7 @@ export const letterRuns = (
     });
   const lines = light.layout === 'outline' ? light.lineCount - 1 : 0;
   return success({
-    segments: pieces.map((piece) => segmentOf(piece, bed, strip.ledsPerM)),
+    segments: segments.map((laid) => segmentOf(laid, bed, strip.ledsPerM)),
     leds: {
       count: leds.length,
       x: Float64Array.from(leds, ({ at }) => at[0]),
@@ -133,7 +133,7 @@ export const letterRuns = (
     },
     alongX: Float64Array.from(leds, (led) => led.along[0]),
     alongY: Float64Array.from(leds, (led) => led.along[1]),
-    stripMm: pieces.reduce((sum, { lengthMm }) => sum + lengthMm, 0),
+    stripMm: segments.reduce((sum, { lengthMm }) => sum + lengthMm, 0),
     ledPitchMm,
     rowPitchMm: light.layout === 'rows' ? light.linePitchMm : null,
     throwMm,

@@ -21,7 +21,7 @@ export const letterArtwork = z
     registration: z
       .enum(['tabs', 'pins'])
       .optional()
-      .describe('How split pieces find each other: dovetail tabs (when left out), or marks for pins.'),
+      .describe('How split parts find each other: dovetail tabs (when left out), or marks for pins.'),
   })
   .describe('The letters themselves.');
 
@@ -37,7 +37,7 @@ export const letterLight = z
     linePitchMm: lengthMm(4, 500).describe('From the middle of one line or row to the next.'),
     startMm: lengthMm(0, 100_000)
       .optional()
-      .describe('How far along each closed outline its first piece starts; 0 when left out.'),
+      .describe('How far along each closed outline its first part starts; 0 when left out.'),
     moved: z
       .array(
         z.looseObject({

@@ -33,12 +33,12 @@ export const splitLetter = (
   { splits, registration }: Pick<LetterArtwork, 'splits' | 'registration'>,
 ): Split => splitAlongAll(part, linesThrough(letter, splits), registration ?? 'tabs');
 
-/** The pieces that letters are cut in. */
-export const piecesOfLetters = (
+/** The parts that letters are cut in. */
+export const partsOfLetters = (
   letters: readonly Outline[],
   splits: LetterArtwork['splits'],
   registration: LetterArtwork['registration'],
-): readonly Outline[] => letters.flatMap((letter) => splitLetter(letter, letter, { splits, registration }).pieces);
+): readonly Outline[] => letters.flatMap((letter) => splitLetter(letter, letter, { splits, registration }).parts);
 
 /** The splits of a design that leave every letter in one piece, by their index. */
 export const idleSplits = (outline: Outline, splits: LetterArtwork['splits']): readonly number[] => {
@@ -47,18 +47,18 @@ export const idleSplits = (outline: Outline, splits: LetterArtwork['splits']): r
     .filter(([, split]) =>
       letters.every(
         (letter) =>
-          !boxHolds(letter, split.xMm, split.yMm) || splitAlong(letter, asLine(split), 'pins').pieces.length < 2,
+          !boxHolds(letter, split.xMm, split.yMm) || splitAlong(letter, asLine(split), 'pins').parts.length < 2,
       ),
     )
     .map(([index]) => index);
 };
 
-/** A line across the middle of the longer side of the largest piece; null without letters. */
+/** A line across the middle of the longer side of the largest part; null without letters. */
 export const middleSplit = (
   outline: Outline,
   { splits, registration }: Pick<LetterArtwork, 'splits' | 'registration'>,
 ): PlacedSplit | null => {
-  const boxes = piecesOfLetters(solidParts(outline), splits, registration).map((piece) => outlineBounds(piece)!);
+  const boxes = partsOfLetters(solidParts(outline), splits, registration).map((part) => outlineBounds(part)!);
   if (boxes.length === 0) return null;
   const largest = boxes.reduce((a, b) => (Math.max(b.width, b.height) > Math.max(a.width, a.height) ? b : a));
   return {
@@ -70,6 +70,6 @@ export const middleSplit = (
 
 const suffixes = 'abcdefghijklmnopqrstuvwxyz';
 
-/** “a”, “b” … of a piece; nothing for a letter in one. */
-export const pieceSuffix = (index: number, count: number): string =>
+/** “a”, “b” … of a part; nothing for a letter in one. */
+export const partSuffix = (index: number, count: number): string =>
   count < 2 ? '' : (suffixes[index] ?? `-${index + 1}`);

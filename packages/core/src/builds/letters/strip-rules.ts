@@ -22,7 +22,7 @@ export const noLetterStrip: Rule<LetterResults> = ({ results, catalogue }) => {
     id: 'no-strip',
     severity: 'stop',
     step: 'light',
-    what: 'No piece of strip fits these letters',
+    what: 'No segment of strip fits these letters',
     why: `It is ${one(strip.widthMm)} mm wide, lies ${one(results.assembly.light.setbackMm)} mm in from the edge and is cut every ${one(strip.cutPitchMm)} mm.`,
     numbers: [{ label: 'cut pitch', value: strip.cutPitchMm, unit: 'mm' }],
     where: wholeFront(results),
@@ -90,7 +90,7 @@ const leftOver = ({ runs }: LetterResults): number => {
 /** More than this share of the way without strip is worth a word. */
 const leftOverNoticed = 0.12;
 
-/** Much of the way is left bare because pieces end on cut marks. */
+/** Much of the way is left bare because segments end on cut marks. */
 export const lettersBetweenCutMarks: Rule<LetterResults> = ({ results, catalogue }) => {
   const share = leftOver(results);
   if (share < leftOverNoticed) return null;
@@ -103,7 +103,7 @@ export const lettersBetweenCutMarks: Rule<LetterResults> = ({ results, catalogue
     severity: 'note',
     step: 'light',
     what: `${percent(results)} % of the way stays without strip between cut marks`,
-    why: `This strip is cut every ${one(strip.cutPitchMm)} mm; on piece ${worst.number} ${one(worst.leftoverMm)} mm are left over. Push pieces toward the darker end, or take one with closer marks.`,
+    why: `This strip is cut every ${one(strip.cutPitchMm)} mm; on segment ${worst.number} ${one(worst.leftoverMm)} mm are left over. Push segments toward the darker end, or take one with closer marks.`,
     numbers: [{ label: 'without strip', value: percent(results), unit: '%' }],
     where: { view: 'front', rect: { x: x - 12, y: y - 12, width: 24, height: 24 } },
     target: {

@@ -63,7 +63,7 @@ describe('templates of halo letters', () => {
     expect(holesIn(drawn(templatesOf(behind)['drill-template']!).circles)).toHaveLength(holes.length);
   });
 
-  it('to lay strip by are seen from behind, every piece numbered', () => {
+  it('to lay strip by are seen from behind, every segment numbered', () => {
     const { circles, texts, paths } = drawn(templatesOf(letters)['strip-template']!);
     const { x, width } = outlineBounds(letters.lettering.outline)!;
     const [first] = letters.posts.flatMap((part) => part.posts);

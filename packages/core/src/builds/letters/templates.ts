@@ -15,7 +15,7 @@ import { circle, faint, polyline, signal, text, type Tile } from '../../making/t
 export const aroundMm = 15;
 /** Curves are printed this closely (mm). */
 const printedMm = 0.05;
-/** From arrow to arrow along a piece (mm). */
+/** From arrow to arrow along a segment (mm). */
 const arrowEveryMm = 120;
 
 /** The sheet that letters are drawn on. */
@@ -37,7 +37,7 @@ export const turned =
 export const mapped = (outline: Outline, place: (point: Point) => Point): Outline =>
   simplify(outline, printedMm).map((ring) => ring.map(place));
 
-const drawPiece = (
+const drawSegment = (
   tile: Tile,
   path: readonly Point[],
   widthMm: number,
@@ -79,7 +79,15 @@ export const drawRuns = (
   place: (point: readonly [number, number, ...number[]]) => Point,
 ): void => {
   for (const { path, lengthMm, number } of runs.segments)
-    drawPiece(tile, path.map(place), shownMm, materials.strip.cutPitchMm, lengthMm, number, entersAs(materials.strip));
+    drawSegment(
+      tile,
+      path.map(place),
+      shownMm,
+      materials.strip.cutPitchMm,
+      lengthMm,
+      number,
+      entersAs(materials.strip),
+    );
   for (const { path, holes } of jumpers) {
     polyline(tile, path.map(place), false, signal, 0.4);
     for (const [x, y] of holes.map(place)) circle(tile, x, y, wireHoleMm, signal);

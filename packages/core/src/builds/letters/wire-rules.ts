@@ -40,7 +40,7 @@ export const jumpersInTheOpen: Rule<LetterResults> = ({ results }) => {
 /** Nearer to the end of its strip than this, a hole found no other place (mm). */
 const atEndMm = 1;
 
-/** Holes of wires that lie right at the end of a piece, for want of room beside it. */
+/** Holes of wires that lie right at the end of a segment, for want of room beside it. */
 const tightHoles = ({ jumpers, runs }: LetterResults): readonly (readonly [number, number])[] => {
   const ends = runs.segments.flatMap(({ from, to }) => [from, to]);
   return jumpers
@@ -59,7 +59,7 @@ export const holesTight: Rule<LetterResults> = ({ results }) => {
     severity: 'note',
     step: 'power',
     what: `${tight.length} hole${tight.length === 1 ? ' has' : 's have'} no room beside the strip`,
-    why: 'A wire’s hole of 8 mm with solid material round it and clear of the strip was not found near there; it is drawn where the strip ends. Cut that piece a mark shorter, or drill smaller and take single cores through.',
+    why: 'A wire’s hole of 8 mm with solid material round it and clear of the strip was not found near there; it is drawn where the strip ends. Cut that segment a mark shorter, or drill smaller and take single cores through.',
     numbers: [{ label: 'holes without room', value: tight.length, unit: '' }],
     where: { view: 'front', rect: { x: x - 15, y: y - 15, width: 30, height: 30 } },
     target: {

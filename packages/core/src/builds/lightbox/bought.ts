@@ -51,7 +51,7 @@ const coated = ({ faceCoats, second }: BoxMaterials, { face, inside }: CaseGeome
   }));
 };
 
-/** What is bought for a light box, for one piece. */
+/** What is bought for a light box, for one sign. */
 export const lightboxBought = (
   catalogue: Catalogue,
   facts: PartFacts,

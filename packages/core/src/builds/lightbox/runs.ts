@@ -12,8 +12,8 @@ const own = fieldsOf<LightboxAssembly>();
 
 type Blueprint = Omit<Segment, 'number'>;
 
-/** A straight piece centred on `middle`, running along `direction`. */
-const pieceAlong = (
+/** A straight segment centred on `middle`, running along `direction`. */
+const segmentAlong = (
   strip: Strip,
   roomMm: number,
   middle: Point3,
@@ -65,8 +65,8 @@ const rows = (geometry: CaseGeometry, light: LightDesign, strip: Strip): readonl
   return Array.from({ length: light.rowCount }, (_, row) => {
     const y = heightMm / 2 - (row + 0.5) * pitch;
     const forward = row % 2 === 0;
-    const pieces = freeStretches(geometry, y, light, strip).map(([from, to]) =>
-      pieceAlong(
+    const segments = freeStretches(geometry, y, light, strip).map(([from, to]) =>
+      segmentAlong(
         strip,
         to - from,
         [(from + to) / 2, y, onEdge ? strip.widthMm / 2 : strip.heightMm],
@@ -74,7 +74,7 @@ const rows = (geometry: CaseGeometry, light: LightDesign, strip: Strip): readonl
         { normal: onEdge ? [0, forward ? -1 : 1, 0] : [0, 0, 1], on: 'back' },
       ),
     );
-    return forward ? pieces : pieces.reverse();
+    return forward ? segments : segments.reverse();
   }).flat();
 };
 
@@ -90,10 +90,10 @@ const roundBlock = (geometry: CaseGeometry, light: LightDesign, strip: Strip): r
     const z = ((turn + 0.5) * block.heightMm) / light.turnCount;
     const rest = (normal: Point3) => ({ normal: front ? ([0, 0, 1] as const) : normal, on: 'block' as const });
     return [
-      pieceAlong(strip, across, [midX, block.y1 + off, z], [1, 0, 0], rest([0, 1, 0])),
-      pieceAlong(strip, up, [block.x1 + off, midY, z], [0, -1, 0], rest([1, 0, 0])),
-      pieceAlong(strip, across, [midX, block.y0 - off, z], [-1, 0, 0], rest([0, -1, 0])),
-      pieceAlong(strip, up, [block.x0 - off, midY, z], [0, 1, 0], rest([-1, 0, 0])),
+      segmentAlong(strip, across, [midX, block.y1 + off, z], [1, 0, 0], rest([0, 1, 0])),
+      segmentAlong(strip, up, [block.x1 + off, midY, z], [0, -1, 0], rest([1, 0, 0])),
+      segmentAlong(strip, across, [midX, block.y0 - off, z], [-1, 0, 0], rest([0, -1, 0])),
+      segmentAlong(strip, up, [block.x0 - off, midY, z], [0, 1, 0], rest([-1, 0, 0])),
     ];
   }).flat();
 };
@@ -110,10 +110,10 @@ const rim = (geometry: CaseGeometry, light: LightDesign, strip: Strip): readonly
     const across = widthMm - 2 * light.endMarginMm;
     const up = heightMm - 2 * light.endMarginMm;
     return [
-      pieceAlong(strip, across, [0, reachY, z], [1, 0, 0], { normal: facing([0, -1, 0]), on: 'top' }),
-      pieceAlong(strip, up, [reachX, 0, z], [0, -1, 0], { normal: facing([-1, 0, 0]), on: 'right' }),
-      pieceAlong(strip, across, [0, -reachY, z], [-1, 0, 0], { normal: facing([0, 1, 0]), on: 'bottom' }),
-      pieceAlong(strip, up, [-reachX, 0, z], [0, 1, 0], { normal: facing([1, 0, 0]), on: 'left' }),
+      segmentAlong(strip, across, [0, reachY, z], [1, 0, 0], { normal: facing([0, -1, 0]), on: 'top' }),
+      segmentAlong(strip, up, [reachX, 0, z], [0, -1, 0], { normal: facing([-1, 0, 0]), on: 'right' }),
+      segmentAlong(strip, across, [0, -reachY, z], [-1, 0, 0], { normal: facing([0, 1, 0]), on: 'bottom' }),
+      segmentAlong(strip, up, [-reachX, 0, z], [0, 1, 0], { normal: facing([1, 0, 0]), on: 'left' }),
     ];
   }).flat();
 };

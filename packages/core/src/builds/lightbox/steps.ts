@@ -141,8 +141,8 @@ const wire = ({ runs, circuit, materials, brief }: StepFacts): readonly Told[] =
   {
     id: 'strip',
     phase: 'wire',
-    title: `Cut and lay ${runs.segments.length} pieces of strip`,
-    detail: `Cut on the marks only (every ${mm(materials.strip.cutPitchMm)}); number each piece; arrows as on the template. Test each before its backing comes off.`,
+    title: `Cut and lay ${runs.segments.length} segments of strip`,
+    detail: `Cut on the marks only (every ${mm(materials.strip.cutPitchMm)}); number each segment; arrows as on the template. Test each before its backing comes off.`,
     minutes: 10 + 6 * runs.segments.length,
     waitMinutes: 0,
     caution: null,

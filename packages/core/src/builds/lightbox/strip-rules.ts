@@ -74,7 +74,7 @@ export const betweenCutMarks: Rule<BoxResults> = ({ results, catalogue }) => {
   };
 };
 
-/** No piece of strip fits at all. */
+/** No segment of strip fits at all. */
 export const noStrip: Rule<BoxResults> = ({ results, catalogue }) => {
   if (results.runs.segments.length > 0) return null;
   const { strip } = results.materials;

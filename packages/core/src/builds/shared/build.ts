@@ -8,7 +8,7 @@ import type { AssemblyMigration, Brief, DesignOf, FieldRef, PowerDesign } from '
 import type { Figure } from '../../judging/figures/index.js';
 import type { Remedy, Rule } from '../../judging/findings/index.js';
 import type { AnyAssembly, AssemblyResults } from '../../judging/results/index.js';
-import type { PieceGeometry } from '../../light/geometry/index.js';
+import type { SignGeometry } from '../../light/geometry/index.js';
 import type { Glow, GridLimits } from '../../light/glow/index.js';
 import type { Distribution } from '../../light/photometry/index.js';
 import type { LightRuns, LightShare, Point3 } from '../../light/runs/index.js';
@@ -29,7 +29,7 @@ export interface Laid {
   readonly materials: CommonMaterials;
   readonly lettering: Lettering;
   readonly workability: Workability;
-  readonly geometry: PieceGeometry;
+  readonly geometry: SignGeometry;
   readonly runs: LightRuns;
   readonly section: Section;
   readonly distribution: Distribution;
@@ -60,7 +60,7 @@ export interface OwnParts {
 }
 
 /**
- * The stages of one build for assemblies one after the other, each stage remembering its last call by the identity of its
+ * The stages of one build for assemblies one after the other, each stage memoized by its last call by the identity of its
  * inputs. Problems name fields from the assembly on: `case.depthInsideMm`.
  */
 export interface Stages<Own extends AnyAssembly, OwnLaid extends Laid, Results extends AssemblyResults> {

@@ -10,12 +10,12 @@ import { stageNames, type StageName } from './stage-names.js';
 /** Letters held against the tool, each shape of letter once. */
 const workabilityStage = () => {
   const thin = thinByShape();
-  return memoizeLast((outline: Outline, tool: Tool, pieces?: readonly Outline[]) =>
-    workabilityOf(outline, tool, pieces, thin),
+  return memoizeLast((outline: Outline, tool: Tool, parts?: readonly Outline[]) =>
+    workabilityOf(outline, tool, parts, thin),
   );
 };
 
-/** The stages that every build runs alike, each remembering its last call. */
+/** The stages that every build runs alike, each memoized by its last call. */
 export const commonStages = () => ({
   font: memoizeLast(chooseFont),
   artwork: memoizeLast(layLettering),

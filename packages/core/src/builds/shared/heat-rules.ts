@@ -93,7 +93,7 @@ export const tapeLetsGo: Rule = ({ results }) => {
     severity: 'note',
     step: 'light',
     what: 'Hold the strip by more than its tape',
-    why: `At ${Math.round(heat.stripC.high)} °C its adhesive creeps (above ${tapeMaxC} °C, typical). A clip or a dab of neutral silicone every ${longRunMm} mm holds ${long.length} long piece${long.length === 1 ? '' : 's'}.`,
+    why: `At ${Math.round(heat.stripC.high)} °C its adhesive creeps (above ${tapeMaxC} °C, typical). A clip or a dab of neutral silicone every ${longRunMm} mm holds ${long.length} long segment${long.length === 1 ? '' : 's'}.`,
     numbers: [
       { label: 'strip', value: heat.stripC.high, unit: '°C' },
       { label: 'clips', value: long.reduce((sum, { lengthMm }) => sum + Math.ceil(lengthMm / longRunMm), 0), unit: '' },

@@ -4,7 +4,7 @@ const strip: SoakPoint = {
   id: 'soak-strip',
   place: 'strip',
   title: 'Strip after an hour',
-  how: 'On the board, beside an LED in the middle of the piece.',
+  how: 'On the board, beside an LED in the middle of the sign.',
 };
 
 /** Where what is open all round is measured. */

@@ -1,3 +1,4 @@
+import { roundOff } from '../../base/maths/index.js';
 import { straight, type Route, type Router } from '../../power/circuit/index.js';
 import type { Point3 } from '../../light/runs/index.js';
 import {
@@ -13,7 +14,7 @@ import {
 } from '../../base/outlines/index.js';
 import { wayInside } from '../letters/way-inside.js';
 
-/** Strip as it lies: the way of each piece. */
+/** Strip as it lies: the way of each segment. */
 interface Strung {
   readonly segments: readonly { readonly path: readonly Point3[] }[];
 }
@@ -34,8 +35,8 @@ const cross = (ox: number, oy: number, ax: number, ay: number, bx: number, by: n
 
 /** Whether two stretches cross within both of them; touching ends do not count. */
 const crossing = (a: Point3, b: Point3, p: Point3, q: Point3): boolean =>
-  cross(a[0], a[1], b[0], b[1], p[0], p[1]) * cross(a[0], a[1], b[0], b[1], q[0], q[1]) < -1e-9 &&
-  cross(p[0], p[1], q[0], q[1], a[0], a[1]) * cross(p[0], p[1], q[0], q[1], b[0], b[1]) < -1e-9;
+  cross(a[0], a[1], b[0], b[1], p[0], p[1]) * cross(a[0], a[1], b[0], b[1], q[0], q[1]) < -roundOff &&
+  cross(p[0], p[1], q[0], q[1], a[0], a[1]) * cross(p[0], p[1], q[0], q[1], b[0], b[1]) < -roundOff;
 
 /** Place along the rectangle of a lane, from its lower left corner anticlockwise. */
 const laneCorners = (x: number, y: number): readonly Point[] => [
@@ -87,7 +88,7 @@ export const boxRouter = (
 
 const flat = ([x, y]: Point3): Point => [x, y];
 
-/** Tells whether a place is at least so far from all strip (mm); pieces that stand farther off are passed over. */
+/** Tells whether a place is at least so far from all strip (mm); segments that stand farther off are passed over. */
 const clearOfStrip = ({ segments }: Strung): ((place: Point, clearMm: number) => boolean) => {
   const ways = segments.flatMap(({ path }) => {
     const way = path.map(flat);
@@ -105,7 +106,7 @@ const clearOfStrip = ({ segments }: Strung): ((place: Point, clearMm: number) =>
     );
 };
 
-/** A place for a hole near the end of a piece: the nearest that has solid material round it and no strip over it. */
+/** A place for a hole near the end of a segment: the nearest that has solid material round it and no strip over it. */
 const holeNear = ([x, y]: Point, part: Outline, runs: Strung, stripWidthMm: number): Point | null => {
   const wall = wireHoleMm / 2 + holeWallMm;
   const clear = wireHoleMm / 2 + stripWidthMm / 2;
@@ -154,7 +155,7 @@ const stripNear = ([x, y]: Point, { segments }: Strung): readonly (readonly Poin
 /**
  * Wires in letters stay inside where both ends are in one letter. From letter to letter, and to the lead, they go out by a
  * hole near each end and on behind the wall or the back (`holes`), or straight across in front of it (`over`). What is found
- * in a letter is remembered by its shape.
+ * in a letter is memoized by its shape.
  */
 export const letterRouters = () => {
   const known = waysByShape();

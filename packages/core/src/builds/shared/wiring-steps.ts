@@ -34,7 +34,7 @@ const chainSteps = ({ chains, wires, joint }: Circuit): readonly Step[] =>
 const controllerSteps = ({ drive, pixels, leadCores }: Circuit): readonly Step[] => {
   const { controller, amplifiers, inside, sensorWindow } = drive;
   if (controller === null) return [];
-  const place = inside ? 'Fix it inside the piece, where it can be reached' : 'Fix it beside the supply';
+  const place = inside ? 'Fix it inside the sign, where it can be reached' : 'Fix it beside the supply';
   const eye =
     controller.remote !== 'infrared'
       ? ''

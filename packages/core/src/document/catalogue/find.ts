@@ -12,7 +12,7 @@ export const findItem = <T extends { readonly id: string; readonly name: string 
   return failure({ path, message: `“${id}” is not in the catalogue; there is ${known || 'nothing of that kind'}` });
 };
 
-/** Items without those that come twice, told by their ids: what is remembered may hold copies of an item. */
+/** Items without those that come twice, told by their ids: what is memoized may hold copies of an item. */
 export const distinctItems = <T extends { readonly id: string }>(items: readonly T[]): readonly T[] => [
   ...new Map(items.map((item) => [item.id, item])).values(),
 ];

@@ -178,7 +178,7 @@ export interface Sundry extends Item {
   readonly kg: number;
 }
 
-/** What cuts outlines. Price each; not part of a piece’s cost. */
+/** What cuts outlines. Price each; not part of a sign’s cost. */
 export interface Tool extends Item {
   readonly kind: 'knife' | 'beam' | 'bit';
   /** Width of its cut: of a bit its diameter, of a beam its kerf; nothing for a knife (mm). */

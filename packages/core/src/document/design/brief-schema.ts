@@ -3,7 +3,7 @@ import { colour, lengthMm } from './fields.js';
 
 const money = z.number().min(0).max(1e7);
 
-/** What the customer wants and where the piece will hang. */
+/** What the customer wants and where the sign will hang. */
 export const brief = z
   .looseObject({
     text: z
@@ -32,7 +32,7 @@ export const brief = z
       .describe('Where the low-voltage lead leaves the case.'),
     leadLengthMm: lengthMm(0, 50_000).describe('From the case to the supply.'),
     quantity: z.number().int().min(1).max(1000),
-    budget: money.nullable().describe('Per piece; null when none was named.'),
-    outsideQuote: money.nullable().describe('Per piece, what another shop asks; null when unknown.'),
+    budget: money.nullable().describe('Per sign; null when none was named.'),
+    outsideQuote: money.nullable().describe('Per sign, what another shop asks; null when unknown.'),
   })
   .describe('What it says, where it hangs, how it is looked at.');

@@ -57,7 +57,7 @@ describe('lists as CSV', () => {
     const rows = csvRows(partsCsv(box));
     const top = rows.find(([id]) => id === 'top')!;
     expect([Number(top[5]), Number(top[6]), Number(top[7])]).toEqual([900, 90, 12]);
-    expect(Number(rows.at(-1)?.[9])).toBeCloseTo(box.cost.perPiece, 1);
+    expect(Number(rows.at(-1)?.[9])).toBeCloseTo(box.cost.perSign, 1);
     expect(new Set(rows.map((row) => row.length)).size).toBe(1);
   });
 
@@ -78,7 +78,7 @@ describe('lists as CSV', () => {
     });
   });
 
-  it('hold every piece of strip with chain and reel', () => {
+  it('hold every segment of strip with chain and reel', () => {
     const [, ...rows] = csvRows(stripCsv(box));
     expect(rows.map(([segment]) => segment)).toEqual(['1', '2']);
     expect(rows.map((row) => Number(row[3]))).toEqual([850, 850]);

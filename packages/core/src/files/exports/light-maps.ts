@@ -1,3 +1,4 @@
+import { roundOff } from '../../base/maths/index.js';
 import { strToU8, zipSync } from 'fflate';
 import { encode } from 'fast-png';
 import type { AssemblyEvaluation, Evaluation } from '../../sign/evaluate/index.js';
@@ -30,7 +31,7 @@ export const luminanceCsv = (glow: Glow): string => {
 /** The luminance map as a 16-bit grey PNG, linear; the luminance of full white stands in its text chunk. */
 export const luminancePng16 = (glow: Glow): Uint8Array => {
   const { grid, luminance: ground, evenness } = glow;
-  const top = Math.max(1e-9, evenness.maxCdM2);
+  const top = Math.max(roundOff, evenness.maxCdM2);
   const data = new Uint16Array(grid.columns * grid.rows);
   fromTop(glow, (row) => row).forEach((row, line) => {
     for (let column = 0; column < grid.columns; column += 1)

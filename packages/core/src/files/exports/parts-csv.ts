@@ -11,7 +11,7 @@ const cell = (value: string | number): string => {
 const table = (rows: readonly (readonly (string | number)[])[]): string =>
   rows.map((row) => `${row.map(cell).join(',')}\r\n`).join('');
 
-/** The parts list as CSV: what is cut, then what is bought; sizes in mm, weights in kg, for one piece. */
+/** The parts list as CSV: what is cut, then what is bought; sizes in mm, weights in kg, for one sign. */
 export const partsCsv = ({ parts, packing, cost }: Evaluation): string => {
   const head = [
     'id',
@@ -67,7 +67,7 @@ export const partsCsv = ({ parts, packing, cost }: Evaluation): string => {
   ]);
   const total = [
     'total',
-    'one piece, materials and hours',
+    'one sign, materials and hours',
     '',
     1,
     'piece',
@@ -75,13 +75,13 @@ export const partsCsv = ({ parts, packing, cost }: Evaluation): string => {
     '',
     '',
     parts.kg,
-    Math.round(cost.perPiece * 100) / 100,
+    Math.round(cost.perSign * 100) / 100,
     `${cost.currency}; ${cost.hours.toFixed(1)} h`,
   ];
   return table([head, ...cut, ...bought, ...sheets, total]);
 };
 
-/** The strip plan as CSV: every piece with its place, ends, direction and the reel it comes from. */
+/** The strip plan as CSV: every segment with its place, ends, direction and the reel it comes from. */
 export const stripCsv = ({ circuit, packing, assemblies }: Evaluation): string => {
   const reelOf = (label: string, stripId: string): number =>
     (packing.reels.find((each) => each.stripId === stripId)?.reels ?? []).findIndex(({ pieces }) =>
@@ -114,7 +114,7 @@ export const stripCsv = ({ circuit, packing, assemblies }: Evaluation): string =
     assemblies[assembly]!.runs.segments[own]!.to[0],
     assemblies[assembly]!.runs.segments[own]!.to[1],
     assemblies[assembly]!.runs.segments[own]!.from[2],
-    Math.max(1, reelOf(`segment ${label}`, strip.id), reelOf(`piece 1, segment ${label}`, strip.id)),
+    Math.max(1, reelOf(`segment ${label}`, strip.id), reelOf(`sign 1, segment ${label}`, strip.id)),
   ]);
   return table([head, ...rows]);
 };

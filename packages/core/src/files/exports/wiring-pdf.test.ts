@@ -31,13 +31,13 @@ describe('the wiring plan', () => {
 });
 
 describe('labels', () => {
-  it('name both ends of every piece and of every wire, with the colours of its cores', async () => {
+  it('name both ends of every segment and of every wire, with the colours of its cores', async () => {
     const evaluation = evaluatedCoarsely(demoDesigns.slipway, fonts);
     const labels = endLabels(evaluation);
     const { runs, circuit } = evaluation;
     expect(labels).toHaveLength(2 * (runs.segments.length + circuit.wires.length));
     expect(labels[0]).toMatchObject({ title: '1 > start', lines: [expect.stringContaining('chain 1')] });
-    const wire = labels.find(({ title, lines }) => title === 'piece 2 start' && lines[0] === 'to piece 1 end')!;
+    const wire = labels.find(({ title, lines }) => title === 'segment 2 start' && lines[0] === 'to segment 1 end')!;
     expect(wire.lines.at(-1)).toBe('plus black, red red, green green, blue blue');
     const document = await PDFDocument.load(await labelsPdf(evaluation, 'a4'));
     expect(document.getPageCount()).toBe(Math.ceil(labels.length / (4 * 9)));

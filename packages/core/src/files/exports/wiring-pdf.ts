@@ -100,11 +100,11 @@ const drawDiagram = (sheet: Sheet, evaluation: Evaluation): void => {
   }
 };
 
-/** From arrow to arrow along strip, and their size (mm of the piece). */
+/** From arrow to arrow along strip, and their size (mm of the sign). */
 const arrowEveryMm = 150;
 const arrowMm = 12;
 
-/** Arrow heads along a piece, the way it runs from its start: the way its data goes, too. */
+/** Arrow heads along a segment, the way it runs from its start: the way its data goes, too. */
 const arrowHeads = (path: readonly Point3[]): readonly (readonly Point[])[] => {
   const run = measureLine(
     path.map(([x, y]): Point => [x, y]),
@@ -121,7 +121,7 @@ const arrowHeads = (path: readonly Point3[]): readonly (readonly Point[])[] => {
   });
 };
 
-/** The piece from behind, so mirrored: strip with numbers and the way current goes, wires on their ways, holes. */
+/** The sign from behind, so mirrored: strip with numbers and the way current goes, wires on their ways, holes. */
 const drawBack = (sheet: Sheet, { circuit, assemblies, bounds }: Evaluation): void => {
   const [roomX, roomY] = [sheet.widthMm - 2 * marginMm, sheet.heightMm - 2 * marginMm - 22];
   const scale = Math.min(roomX / bounds.width, roomY / bounds.height);
@@ -206,7 +206,7 @@ const document = async (title: string) => {
   return { pdf, font, bold: await pdf.embedFont(StandardFonts.HelveticaBold) };
 };
 
-/** The wiring plan as PDF: the diagram from the socket on, the piece from behind with its wires, and the wiring table. */
+/** The wiring plan as PDF: the diagram from the socket on, the sign from behind with its wires, and the wiring table. */
 export const wiringPdf = async (evaluation: Evaluation, paper: Paper): Promise<Uint8Array> => {
   const { name } = evaluation.design;
   const { pdf, font, bold } = await document(`${name}: wiring`);
@@ -230,13 +230,13 @@ export const wiringPdf = async (evaluation: Evaluation, paper: Paper): Promise<U
   return pdf.save();
 };
 
-/** A label to stick on an end of a piece or of a wire. */
+/** A label to stick on an end of a segment or of a wire. */
 export interface EndLabel {
   readonly title: string;
   readonly lines: readonly string[];
 }
 
-/** Two labels for each piece, one at either end, and two flags for each wire. */
+/** Two labels for each segment, one at either end, and two flags for each wire. */
 export const endLabels = ({ circuit }: Pick<Evaluation, 'circuit'>): readonly EndLabel[] => [
   ...circuit.segments.flatMap(({ label, lengthMm }, segment): readonly EndLabel[] => {
     const chain = circuit.chains.find(({ segments }) => segments.includes(segment))?.number ?? 0;
@@ -257,7 +257,7 @@ export const endLabels = ({ circuit }: Pick<Evaluation, 'circuit'>): readonly En
 
 const labelMm = { width: 60, height: 20 } as const;
 
-/** Labels for the ends of pieces and wires, to print, cut and stick; as many to a page as fit. */
+/** Labels for the ends of segments and wires, to print, cut and stick; as many to a page as fit. */
 export const labelsPdf = async (evaluation: Evaluation, paper: Paper): Promise<Uint8Array> => {
   const { pdf, font, bold } = await document(`${evaluation.design.name}: labels`);
   const { widthMm, heightMm } = papers[paper];

@@ -29,7 +29,7 @@ describe('the wiring table', () => {
 
   it('of pixels has data in the wires it goes along, and none in a feed besides', () => {
     const rows = tableOf(changed(demoDesigns['net-loft'], { 'power.injections': [{ segment: 2, end: 'end' }] }));
-    const fed = rows.find(({ to, from }) => from === 'lead' && to === 'piece 2 end')!;
+    const fed = rows.find(({ to, from }) => from === 'lead' && to === 'segment 2 end')!;
     expect(fed.cores).toBe('plus red, minus black');
     expect(rows.filter(({ cores }) => cores!.includes('data green'))).toHaveLength(4);
     // A wire of data alone carries no current and is the thinnest there is.
@@ -43,9 +43,9 @@ describe('the wiring table', () => {
       changed(dispensary, { ...inAssembly({ 'light.rowCount': 2 }), 'power.arrangement': 'series-pairs' }),
     );
     expect(rows.slice(1).map(({ from, to, cores }) => `${from} > ${to}: ${cores}`)).toEqual([
-      'lead > piece 1 start: plus red',
-      'piece 1 start > piece 2 start: link white',
-      'lead > piece 2 start: minus black',
+      'lead > segment 1 start: plus red',
+      'segment 1 start > segment 2 start: link white',
+      'lead > segment 2 start: minus black',
     ]);
     expect(rows[0]!.joint).toContain('48 V');
   });

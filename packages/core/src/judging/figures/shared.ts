@@ -126,9 +126,9 @@ export const reel = ({ assemblies, circuit, packing }: SignResults): Figure => {
     kind: 'computed',
     value: metres,
     unit: 'm',
-    how: 'Whole cuts only. Pieces are taken from reels longest first.',
+    how: 'Whole cuts only. Segments are taken from reels longest first.',
     inputs: [
-      computed('pieces', String(circuit.segments.length)),
+      computed('segments', String(circuit.segments.length)),
       computed('LEDs', String(sum(assemblies.map(({ runs }) => runs.leds.count)))),
       computed('left on the last reel', `${two((reels.at(-1)?.leftMm ?? reelMm) / 1000)} m`),
     ],
@@ -147,14 +147,14 @@ export const weight = ({ parts }: SignResults): Figure => ({
   inputs: parts.cut.map((part) => computed(part.name.toLowerCase(), `${two(part.kg * part.count)} kg`)),
 });
 
-/** What one piece costs. */
+/** What one sign costs. */
 export const price = ({ cost }: SignResults): Figure => ({
   id: 'cost',
   rules: ['costs-too-much'],
-  text: `${cost.currency}${cost.perPiece.toFixed(2)}`,
-  label: `a piece, ${one(cost.hours)} h`,
+  text: `${cost.currency}${cost.perSign.toFixed(2)}`,
+  label: `a sign, ${one(cost.hours)} h`,
   kind: 'computed',
-  value: cost.perPiece,
+  value: cost.perSign,
   unit: cost.currency,
   how: 'Sheet by area with waste, the rest by quantity, and hours at the shop’s rate. Hours are typical until you note your own.',
   inputs: [

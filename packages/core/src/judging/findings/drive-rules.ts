@@ -58,7 +58,7 @@ export const wrongController: SignRule = ({ results }) => {
       read: misfits,
       settled: (tried) => misfits(tried) === 0,
     },
-    remedies: [auto, oneChange('one-zone', 'Switch all pieces together', inDesign.power.zones, [])],
+    remedies: [auto, oneChange('one-zone', 'Switch all segments together', inDesign.power.zones, [])],
   };
 };
 
@@ -77,7 +77,7 @@ export const sensorHidden: SignRule = ({ results, catalogue }) => {
     severity: 'fix',
     step: 'power',
     what: 'The remote’s sensor is shut in',
-    why: `${controller!.name} sits inside the piece; infrared passes neither wood nor metal, so the remote reaches it from 0 m.`,
+    why: `${controller!.name} sits inside the sign; infrared passes neither wood nor metal, so the remote reaches it from 0 m.`,
     numbers: [{ label: 'remote reaches', value: 0, unit: 'm' }],
     where: wholeSign(results),
     target: {
@@ -134,7 +134,7 @@ export const dataTooFar: SignRule = ({ results, catalogue }) => {
       settled: (tried) => dataWay(tried) <= reach(tried.circuit),
     },
     remedies: [
-      oneChange('controller-inside', 'Put the controller inside the piece', inDesign.power.controllerPlace, 'inside'),
+      oneChange('controller-inside', 'Put the controller inside the sign', inDesign.power.controllerPlace, 'inside'),
       {
         id: 'farther-controller',
         candidates: farther.map(({ id, name }) => ({

@@ -100,7 +100,7 @@ const cases: readonly (readonly [id: string, change: Readonly<Record<string, unk
     'larger-bed',
   ],
   ['costs-too-much', { 'brief.outsideQuote': 100 }, null],
-  ['piece-over-reel', inAssembly({ 'case.widthMm': 6000, 'case.heightMm': 300 }), null],
+  ['segment-over-reel', inAssembly({ 'case.widthMm': 6000, 'case.heightMm': 300 }), null],
   [
     'not-resolved',
     inAssembly({ 'case.widthMm': 9000, 'case.heightMm': 9000, 'case.depthInsideMm': 20, 'light.rowCount': 40 }),
@@ -139,7 +139,7 @@ describe('findings', () => {
       fonts,
     );
     expect(after.findings.find(({ id }) => id === 'dots-show')).toBeUndefined();
-    expect(after.cost.perPiece - before.cost.perPiece).toBeCloseTo(best!.priceChange, 6);
+    expect(after.cost.perSign - before.cost.perSign).toBeCloseTo(best!.priceChange, 6);
   });
 
   it('the other demo boxes have nothing to fix', () => {

@@ -57,7 +57,7 @@ const fixOf = (remedy: Remedy, finding: SignFinding, now: SignResults, tried: Tr
   before: finding.target.read(now),
   after: finding.target.read(tried.results),
   settles: tried.settles,
-  priceChange: tried.results.cost.perPiece - now.cost.perPiece,
+  priceChange: tried.results.cost.perSign - now.cost.perSign,
 });
 
 /** Worth showing: it settles the finding, or moves its figure the right way by enough to matter. */

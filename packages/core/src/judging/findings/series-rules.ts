@@ -11,13 +11,13 @@ const burns = 1.1;
 
 const parallel: Remedy = oneChange(
   'all-parallel',
-  'Wire all pieces in parallel',
+  'Wire all segments in parallel',
   inDesign.power.arrangement,
   'parallel',
 );
-const byLength: Remedy = oneChange('pair-by-length', 'Pair pieces of like length', inDesign.power.seriesPairs, []);
+const byLength: Remedy = oneChange('pair-by-length', 'Pair segments of like length', inDesign.power.seriesPairs, []);
 
-/** The highest voltage over a piece in series, against the strip’s own. */
+/** The highest voltage over a segment in series, against the strip’s own. */
 const worstShare = ({ circuit }: SignResults): number =>
   Math.max(
     0,
@@ -26,7 +26,7 @@ const worstShare = ({ circuit }: SignResults): number =>
     ),
   );
 
-/** Two pieces of unlike length in series: the shorter takes more than its share of the voltage. */
+/** Two segments of unlike length in series: the shorter takes more than its share of the voltage. */
 export const unequalSeries: SignRule = ({ results }) => {
   const share = worstShare(results);
   if (share <= harms) return null;
@@ -37,15 +37,15 @@ export const unequalSeries: SignRule = ({ results }) => {
     id: 'unequal-series',
     severity: share > burns ? 'stop' : 'fix',
     step: 'power',
-    what: `Pieces ${worst.segments.map((each) => circuit.segments[each]!.label).join(' and ')} share their voltage unequally`,
-    why: `${worst.lengthsMm.map((mm) => Math.round(mm)).join(' and ')} mm in series: piece ${circuit.segments[worst.segments[at]]!.label} gets ${worst.volts[at].toFixed(1)} V and may have ${circuit.segments[worst.segments[at]]!.strip.voltageV} V.`,
+    what: `Segments ${worst.segments.map((each) => circuit.segments[each]!.label).join(' and ')} share their voltage unequally`,
+    why: `${worst.lengthsMm.map((mm) => Math.round(mm)).join(' and ')} mm in series: segment ${circuit.segments[worst.segments[at]]!.label} gets ${worst.volts[at].toFixed(1)} V and may have ${circuit.segments[worst.segments[at]]!.strip.voltageV} V.`,
     numbers: [
-      { label: 'shorter piece', value: worst.volts[at], unit: 'V' },
-      { label: 'longer piece', value: worst.volts[1 - at]!, unit: 'V' },
+      { label: 'shorter segment', value: worst.volts[at], unit: 'V' },
+      { label: 'longer segment', value: worst.volts[1 - at]!, unit: 'V' },
     ],
     where: segmentPlace(results, worst.segments[at]),
     target: {
-      label: 'most on a piece',
+      label: 'most on a segment',
       better: 'lower',
       unit: 'V',
       read: (tried) => Math.round(10 * Math.max(...tried.circuit.groups.volts)) / 10,
@@ -64,12 +64,14 @@ const contradictions = ({ circuit, design }: SignResults): readonly string[] => 
     ...(channels.length > 1
       ? ['Strip of several colours has no single minus to go on from: it cannot be in series']
       : []),
-    ...circuit.contradictions.map(({ first, second, why }) => `Pieces ${nameOf(first)} and ${nameOf(second)}: ${why}`),
-    ...alone.map((piece) => `Piece ${segments[piece]!.label} has no mate and would get all ${voltageV} V`),
+    ...circuit.contradictions.map(
+      ({ first, second, why }) => `Segments ${nameOf(first)} and ${nameOf(second)}: ${why}`,
+    ),
+    ...alone.map((segment) => `Segment ${segments[segment]!.label} has no mate and would get all ${voltageV} V`),
   ];
 };
 
-/** Groups in series that contradict each other, or leave a piece alone on double voltage. */
+/** Groups in series that contradict each other, or leave a segment alone on double voltage. */
 export const seriesImpossible: SignRule = ({ results }) => {
   const found = contradictions(results);
   if (found.length === 0) return null;
@@ -80,7 +82,7 @@ export const seriesImpossible: SignRule = ({ results }) => {
     id: 'series-impossible',
     severity: 'stop',
     step: 'power',
-    what: 'These pieces cannot be wired in pairs',
+    what: 'These segments cannot be wired in pairs',
     why: `${found.slice(0, 3).join('. ')}.`,
     numbers: [{ label: 'contradictions', value: found.length, unit: '' }],
     where: segmentPlace(results, at),

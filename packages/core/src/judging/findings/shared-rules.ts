@@ -153,7 +153,7 @@ export const missingLetters: Rule = ({ results }) => {
 export const costsTooMuch: SignRule = ({ results }) => {
   const { cost, design } = results;
   const { outsideQuote } = cost;
-  const quoted = outsideQuote !== null && outsideQuote < cost.perPiece;
+  const quoted = outsideQuote !== null && outsideQuote < cost.perSign;
   const over = cost.overBudget !== null && cost.overBudget > 0;
   if (!quoted && !over) return null;
   const price = (value: number): string => `${cost.currency}${value.toFixed(2)}`;
@@ -162,14 +162,14 @@ export const costsTooMuch: SignRule = ({ results }) => {
     severity: 'note',
     step: 'brief',
     what: quoted ? 'The outside quote is cheaper' : 'Over the budget',
-    why: `One piece comes to ${price(cost.perPiece)}${quoted ? `; the quote is ${price(outsideQuote)}` : `; the budget is ${price(design.brief.budget ?? 0)}`}. Hours count ${price(cost.labour)} of it.`,
-    numbers: [{ label: 'per piece', value: cost.perPiece, unit: cost.currency }],
+    why: `One sign comes to ${price(cost.perSign)}${quoted ? `; the quote is ${price(outsideQuote)}` : `; the budget is ${price(design.brief.budget ?? 0)}`}. Hours count ${price(cost.labour)} of it.`,
+    numbers: [{ label: 'per sign', value: cost.perSign, unit: cost.currency }],
     where: null,
     target: {
-      label: 'per piece',
+      label: 'per sign',
       better: 'lower',
       unit: cost.currency,
-      read: (tried) => tried.cost.perPiece,
+      read: (tried) => tried.cost.perSign,
       settled: () => false,
     },
     remedies: [],
@@ -186,7 +186,7 @@ export const notResolved: Rule = ({ results }) => {
     severity: 'note',
     step: 'face',
     what: 'Too large to judge dots on this map',
-    why: `Cells are ${mm(cell)}; LEDs stand ${mm(results.runs.ledPitchMm)} apart and ${mm(results.runs.throwMm)} behind the face. Judge a smaller piece of the same pitch and depth.`,
+    why: `Cells are ${mm(cell)}; LEDs stand ${mm(results.runs.ledPitchMm)} apart and ${mm(results.runs.throwMm)} behind the face. Judge a smaller sign of the same pitch and depth.`,
     numbers: [{ label: 'cell', value: cell, unit: 'mm' }],
     where: null,
     target: { label: 'cell', better: 'lower', unit: 'mm', read: () => cell, settled: (tried) => tried.glow.resolved },

@@ -81,15 +81,15 @@ export const segmentOverReel: SignRule = ({ results }) => {
   const overReel = ({ packing }: SignResults): number =>
     packing.reels.reduce((sum, { joined }) => sum + joined.length, 0);
   return {
-    id: 'piece-over-reel',
+    id: 'segment-over-reel',
     severity: 'note',
     step: 'light',
     what: 'A row is longer than a reel',
     why: `${(longest.lengthMm / 1000).toFixed(2)} m in one piece; a reel holds ${reel.reelMm / 1000} m, so each such row has a soldered joint on a cut mark.`,
-    numbers: [{ label: 'longest piece', value: longest.lengthMm / 1000, unit: 'm' }],
+    numbers: [{ label: 'longest segment', value: longest.lengthMm / 1000, unit: 'm' }],
     where: wholeSign(results),
     target: {
-      label: 'pieces over a reel',
+      label: 'segments over a reel',
       better: 'lower',
       unit: '',
       read: overReel,

@@ -33,7 +33,7 @@ export interface Fix {
   readonly after: number;
   /** False when it helps but does not settle the finding. */
   readonly settles: boolean;
-  /** What the change costs or saves on one piece. */
+  /** What the change costs or saves on one sign. */
   readonly priceChange: number;
 }
 

@@ -1,3 +1,4 @@
+import { millionth } from '../../base/maths/index.js';
 import { set, type DesignChange, type PowerDesign, type SegmentRef } from '../../document/design/index.js';
 import { sameSegment, segmentIndexOf, type Chain } from '../../power/circuit/index.js';
 import { inDesign, type SignResults } from '../results/index.js';
@@ -22,7 +23,7 @@ const clashes = ({ design, circuit: { segments } }: SignResults): readonly Clash
   const missing = (refs: readonly SegmentRef[], what: string): readonly Clash[] =>
     refs
       .filter((ref) => segmentIndexOf(segments, ref) < 0)
-      .map((ref) => ({ ref, why: `${what} names piece ${nameOf(ref)}, which is not there` }));
+      .map((ref) => ({ ref, why: `${what} names segment ${nameOf(ref)}, which is not there` }));
   const inZones = zones.flatMap((zone) => zone.segments);
   return [
     ...missing(chainsBegin, 'A chain to begin'),
@@ -32,13 +33,13 @@ const clashes = ({ design, circuit: { segments } }: SignResults): readonly Clash
     ...missing(inZones, 'A zone'),
     ...chainsBegin
       .filter((ref) => isIn(chainsCarryOn, ref))
-      .map((ref) => ({ ref, why: `Piece ${nameOf(ref)} is to begin a chain and to carry one on` })),
+      .map((ref) => ({ ref, why: `Segment ${nameOf(ref)} is to begin a chain and to carry one on` })),
     ...fedBackward
       .filter((ref) => isIn(fedForward, ref))
-      .map((ref) => ({ ref, why: `The chain of piece ${nameOf(ref)} is to be fed at both of its ends first` })),
+      .map((ref) => ({ ref, why: `The chain of segment ${nameOf(ref)} is to be fed at both of its ends first` })),
     ...inZones
       .filter((ref, at) => isIn(inZones.slice(0, at), ref))
-      .map((ref) => ({ ref, why: `Piece ${nameOf(ref)} is in two zones` })),
+      .map((ref) => ({ ref, why: `Segment ${nameOf(ref)} is in two zones` })),
   ];
 };
 
@@ -107,7 +108,7 @@ const detourMm = ({ circuit }: SignResults, chain: Chain): number => {
   return feed.lengthMm - Math.hypot(x - lx, y - ly) - 40;
 };
 
-/** A chain, by its name, fed at its far end or at its first piece. */
+/** A chain, by its name, fed at its far end or at its first segment. */
 const turnedRound = ({ fedBackward, fedForward }: PowerDesign, name: SegmentRef, backward: boolean): DesignChange => {
   const others = (list: readonly SegmentRef[] | undefined): readonly SegmentRef[] =>
     (list ?? []).filter((each) => !sameSegment(each, name));
@@ -159,7 +160,7 @@ export const fedAtWrongEnd: SignRule = ({ results }) => {
 };
 
 /** Currents left over at a joint beyond this are no solution (A). */
-const mostResidualA = 1e-6;
+const mostResidualA = millionth;
 
 /** The solver gave up before its currents added up: the figures of this circuit are not to be trusted. */
 export const notSolved: SignRule = ({ results }) => {

@@ -10,7 +10,7 @@ import {
   type AssemblyFrame,
   type Fields,
 } from '../../document/design/index.js';
-import type { PieceGeometry } from '../../light/geometry/index.js';
+import type { SignGeometry } from '../../light/geometry/index.js';
 import type { Glow } from '../../light/glow/index.js';
 import type { LightRuns, LightShare } from '../../light/runs/index.js';
 import type { Section } from '../../light/section/index.js';
@@ -45,7 +45,7 @@ export interface AssemblyResults<Own extends AnyAssembly = AnyAssembly> {
   readonly materials: CommonMaterials;
   readonly lettering: Lettering;
   readonly workability: Workability;
-  readonly geometry: PieceGeometry;
+  readonly geometry: SignGeometry;
   readonly runs: LightRuns;
   readonly section: Section;
   readonly distribution: Distribution;

@@ -55,7 +55,7 @@ export interface CansGlowInputs {
   /** What the circuit lets its LEDs give. */
   readonly share: LightShare;
   readonly limits: GridLimits;
-  /** Traces a case; may remember those of the design before. */
+  /** Traces a case; may be memoized from design to design. */
   readonly trace: TraceCan;
 }
 

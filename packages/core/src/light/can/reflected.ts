@@ -1,4 +1,4 @@
-import { fingerprint, boundedCache } from '../../base/maths/index.js';
+import { boundedCache, fingerprint, millionth } from '../../base/maths/index.js';
 import { addShape, movedToOrigin, coverage, type Outline } from '../../base/outlines/index.js';
 import type { PointSources } from '../photometry/index.js';
 import { finer, gridOver, type Grid } from '../../base/raster/index.js';
@@ -17,8 +17,8 @@ const seed = 20;
 /** Cases are told apart by their LEDs’ places to this (mm), by each one’s share of the light, and by where it looks. */
 const placeStepMm = 1e-3;
 const fluxStep = 0.02;
-const wayStep = 1e-6;
-/** Cases remembered: more than any line of letters has different ones. */
+const wayStep = millionth;
+/** Cases kept: more than any line of letters has different ones. */
 const mostCans = 128;
 
 /** Inside of a case: how deep it is, what lines it, what the face gives back and lets through. */
@@ -133,8 +133,8 @@ const keyOf = (can: Can, insides: Insides, maxCells: number): string => {
 };
 
 /**
- * Tracing that remembers cases: one that only moved, or whose neighbours changed, is not traced again. What it answers
- * does not depend on what it remembers.
+ * Memoized tracing of cases: one that only moved, or whose neighbours changed, is not traced again. What it answers
+ * does not depend on what is kept.
  */
 export const traceByCan = (): TraceCan => {
   let distribution: PointSources['distribution'] | null = null;

@@ -21,7 +21,7 @@ export interface Seat {
   readonly stopMm: number;
 }
 
-/** One piece of the frame that the returns make. */
+/** One member of the frame that the returns make. */
 export interface Member {
   readonly name: 'top' | 'bottom' | 'left' | 'right';
   /** Long side, over mitres where there are any. */
@@ -33,8 +33,8 @@ export interface Member {
   readonly seats: readonly Seat[];
 }
 
-/** What every piece has: its size over all, its front centred on the origin of drawings (mm). */
-export interface PieceGeometry {
+/** What every sign has: its size over all, its front centred on the origin of drawings (mm). */
+export interface SignGeometry {
   readonly outside: { readonly widthMm: number; readonly heightMm: number; readonly depthMm: number };
 }
 
@@ -42,7 +42,7 @@ export interface PieceGeometry {
  * A case in mm. Drawings and light use x right, y up, from the middle of the face; z from the inner side of the back
  * toward the face.
  */
-export interface CaseGeometry extends PieceGeometry {
+export interface CaseGeometry extends SignGeometry {
   readonly inside: { readonly widthMm: number; readonly heightMm: number; readonly depthMm: number };
   readonly face: SheetSize;
   readonly back: SheetSize;
@@ -59,7 +59,7 @@ export interface CaseGeometry extends PieceGeometry {
  * Letters held off a wall, in mm: x right, y up from their middle, z from the wall toward the viewer. The depth outside
  * counts from the wall.
  */
-export interface LettersGeometry extends PieceGeometry {
+export interface LettersGeometry extends SignGeometry {
   /** From the wall to the rear edge of the letters. */
   readonly standoffMm: number;
   /** Rear edge and front of the letters. */
@@ -78,7 +78,7 @@ export interface LettersGeometry extends PieceGeometry {
 }
 
 /** Letter-shaped cases, in mm: x right, y up from their middle, z from the inner side of the backs toward the faces. */
-export interface CansGeometry extends PieceGeometry {
+export interface CansGeometry extends SignGeometry {
   readonly depthInsideMm: number;
   readonly backMm: number;
   readonly faceMm: number;

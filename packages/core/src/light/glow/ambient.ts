@@ -1,6 +1,6 @@
 import type { Ambient } from '../../document/design/index.js';
 
-/** Usual illuminance on the piece (lx) under each light, brightest first; typical values. */
+/** Usual illuminance on the sign (lx) under each light, brightest first; typical values. */
 export const ambientLux: Readonly<Record<Ambient, number>> = {
   noon: 75_000,
   overcast: 10_000,

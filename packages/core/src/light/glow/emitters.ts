@@ -8,7 +8,7 @@ const along = (from: Point3, to: Point3): Point3 => {
 };
 
 /**
- * LEDs as point sources with the flux their current gives. Where rows are `lines`, neighbours on one piece that stand
+ * LEDs as point sources with the flux their current gives. Where rows are `lines`, neighbours on one segment that stand
  * closer than `blurredPitchShare` of the throw are taken together at their centre of light: the ripple lost is below
  * 1e-5 of the mean, and a continuous strip costs no more than a sparse one.
  */
@@ -33,9 +33,9 @@ export const emittersOf = (
       y += own * (leds.y[led] ?? 0);
       z += own * (leds.z[led] ?? 0);
     }
-    const piece = segments[segment];
-    if (flux > 0 && piece !== undefined)
-      rows.push([x / flux, y / flux, z / flux, ...piece.normal, ...along(piece.from, piece.to), flux]);
+    const own = segments[segment];
+    if (flux > 0 && own !== undefined)
+      rows.push([x / flux, y / flux, z / flux, ...own.normal, ...along(own.from, own.to), flux]);
   }
   return sourcesFrom(rows, distribution);
 };

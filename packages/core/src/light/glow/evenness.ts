@@ -58,42 +58,47 @@ const spreadOf = (map: Float32Array, cells: Uint32Array): Spread => {
   return { mean: sum / cells.length, min: map[darkest]!, max, low: at(0.05), high: at(0.95), darkest };
 };
 
-const cellsThatCount = (grid: Grid, look: EvennessOptions): Uint32Array => {
-  const marginX = Math.min(Math.ceil(look.borderMm / grid.cellWidthMm), Math.floor(grid.columns / 3));
-  const marginY = Math.min(Math.ceil(look.borderMm / grid.cellHeightMm), Math.floor(grid.rows / 3));
+const cellsThatCount = (grid: Grid, options: EvennessOptions): Uint32Array => {
+  const marginX = Math.min(Math.ceil(options.borderMm / grid.cellWidthMm), Math.floor(grid.columns / 3));
+  const marginY = Math.min(Math.ceil(options.borderMm / grid.cellHeightMm), Math.floor(grid.rows / 3));
   const cells = new Uint32Array(grid.columns * grid.rows);
   let found = 0;
   for (let row = marginY; row < grid.rows - marginY; row += 1)
     for (let column = marginX; column < grid.columns - marginX; column += 1) {
       const cell = row * grid.columns + column;
-      if (look.counts(cell)) cells[found++] = cell;
+      if (options.counts(cell)) cells[found++] = cell;
     }
   return cells.subarray(0, found);
 };
 
 /** The evenness of a luminance map: spread, ripples at the LED and row pitch, and what the eye makes of them. */
-export const judgeEvenness = (map: Float32Array, grid: Grid, runs: LightRuns, look: EvennessOptions): Evenness => {
-  const spread = spreadOf(map, cellsThatCount(grid, look));
+export const judgeEvenness = (map: Float32Array, grid: Grid, runs: LightRuns, options: EvennessOptions): Evenness => {
+  const spread = spreadOf(map, cellsThatCount(grid, options));
   const seen = (pitchMm: number): SeenRipple => ({
     pitchMm,
     luminance: spread.mean,
     faceMm: Math.sqrt(grid.area.width * grid.area.height),
   });
   const none: FoundRipple = { contrast: 0, index: -1 };
-  const along = (axis: 'x' | 'y') => findRipple(map, grid, axis, runs.ledPitchMm, look.counts);
+  const along = (axis: 'x' | 'y') => findRipple(map, grid, axis, runs.ledPitchMm, options.counts);
   const onRim = runs.segments.some(({ on }) => on !== 'back');
-  const foundDots = look.lines
+  const foundDots = options.lines
     ? none
     : [along('x'), ...(onRim ? [along('y')] : [])].reduce((a, b) => (b.contrast > a.contrast ? b : a));
-  const dots = rippleOf(foundDots, grid, seen(runs.ledPitchMm), look.readingDistanceMm);
+  const dots = rippleOf(foundDots, grid, seen(runs.ledPitchMm), options.readingDistanceMm);
   const rows = runs.rowPitchMm;
-  const withoutDots = look.lines ? map : smoothAlongX(map, grid, runs.ledPitchMm);
+  const withoutDots = options.lines ? map : smoothAlongX(map, grid, runs.ledPitchMm);
   const bands =
     rows === null
       ? null
       : rowsAreSheet(runs)
-        ? rippleOf(none, grid, seen(rows), look.readingDistanceMm)
-        : rippleOf(findRipple(withoutDots, grid, 'y', rows, look.counts), grid, seen(rows), look.readingDistanceMm);
+        ? rippleOf(none, grid, seen(rows), options.readingDistanceMm)
+        : rippleOf(
+            findRipple(withoutDots, grid, 'y', rows, options.counts),
+            grid,
+            seen(rows),
+            options.readingDistanceMm,
+          );
   return {
     meanCdM2: spread.mean,
     minCdM2: spread.min,
@@ -104,7 +109,7 @@ export const judgeEvenness = (map: Float32Array, grid: Grid, runs: LightRuns, lo
     highCdM2: spread.high,
     fallOff: {
       contrast: spread.mean > 0 ? (spread.high - spread.min) / (spread.high + spread.min) : 0,
-      threshold: thresholdFrom(seen(Math.sqrt(grid.area.width * grid.area.height)), look.readingDistanceMm),
+      threshold: thresholdFrom(seen(Math.sqrt(grid.area.width * grid.area.height)), options.readingDistanceMm),
     },
     darkestAt: spread.darkest < 0 ? [0, 0] : cellMiddle(grid, spread.darkest),
     dots,

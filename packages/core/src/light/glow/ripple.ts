@@ -1,3 +1,4 @@
+import { roundOff } from '../../base/maths/index.js';
 import type { Grid } from '../../base/raster/index.js';
 
 /** A raster seen along one axis: `count` places a line, `lines` lines. */
@@ -28,7 +29,9 @@ const runningMean = (line: Float64Array, width: number): Float64Array => {
   };
   return line.map((_, index) => {
     const [low, high] = [index + 0.5 - width / 2, index + 0.5 + width / 2];
-    return low < -1e-9 || high > length + 1e-9 ? 0 : (sumTo(Math.min(high, length)) - sumTo(Math.max(low, 0))) / width;
+    return low < -roundOff || high > length + roundOff
+      ? 0
+      : (sumTo(Math.min(high, length)) - sumTo(Math.max(low, 0))) / width;
   });
 };
 

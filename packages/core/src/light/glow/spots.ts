@@ -7,7 +7,7 @@ export interface Spot {
   readonly at: readonly [number, number];
   readonly cdM2: number;
   readonly overMean: number;
-  /** Numbers of the pieces of strip nearest to it, and how far they are aside (mm). */
+  /** Numbers of the segments of strip nearest to it, and how far they are aside (mm). */
   readonly nearest: readonly { readonly segment: number; readonly asideMm: number }[];
   /** The return it lies closest to, and how far off (mm); null where there is no case. */
   readonly wall: { readonly side: 'left' | 'right' | 'top' | 'bottom'; readonly mm: number } | null;
@@ -17,9 +17,9 @@ export interface Spot {
 /** Farther from the mean than this is worth a mark. */
 const hotOver = 1.25;
 const darkUnder = 0.75;
-const namedPieces = 2;
+const namedSegments = 2;
 
-/** How far a place lies aside of a piece (mm). */
+/** How far a place lies aside of a segment (mm). */
 const asideOf = ([x, y]: readonly [number, number], { path }: LightRuns['segments'][number]): number => {
   let least = Infinity;
   for (let at = 1; at < path.length; at += 1) {
@@ -51,39 +51,38 @@ const spotAt = (
   grid: Grid,
   runs: LightRuns,
   mean: number,
-  inBox: boolean,
+  hasReturns: boolean,
 ): Spot => {
   const at = cellMiddle(grid, cell);
   const nearest = runs.segments
     .map((segment) => ({ segment: segment.number, asideMm: asideOf(at, segment) }))
     .sort((a, b) => a.asideMm - b.asideMm)
-    .slice(0, namedPieces);
+    .slice(0, namedSegments);
   const [side, wallMm] = nearestWall(at, grid);
   const [first] = nearest;
   const hot = map[cell]! > mean;
   const mm = (value: number): string => `${Math.round(value)} mm`;
-  const pieces = nearest.map(({ segment }) => segment).join(' and ');
+  const numbers = nearest.map(({ segment }) => segment).join(' and ');
   const why =
     first === undefined
       ? 'there is no strip'
       : hot
-        ? `right over piece ${first.segment} (${mm(first.asideMm)} aside), ${mm(runs.throwMm)} behind the face`
-        : `${mm(first.asideMm)} aside of piece${nearest.length > 1 ? 's' : ''} ${pieces}, ${inBox ? `${mm(wallMm)} from the ${side} return` : 'where the strip turns or ends'}`;
+        ? `right over segment ${first.segment} (${mm(first.asideMm)} aside), ${mm(runs.throwMm)} behind the face`
+        : `${mm(first.asideMm)} aside of segment${nearest.length > 1 ? 's' : ''} ${numbers}, ${hasReturns ? `${mm(wallMm)} from the ${side} return` : 'where the strip turns or ends'}`;
   return {
     kind: hot ? 'hot' : 'dark',
     at,
     cdM2: map[cell]!,
     overMean: map[cell]! / mean,
     nearest,
-    wall: inBox ? { side, mm: wallMm } : null,
+    wall: hasReturns ? { side, mm: wallMm } : null,
     why,
   };
 };
 
 /**
  * The brightest and the darkest place of each quarter of the face, where they stand out from the mean; at most eight.
- * `counts` says which cells are lit;
- * `inBox` whether the edges of the raster are returns.
+ * `counts` says which cells are lit; `hasReturns` whether returns stand along the edges of the raster.
  */
 export const findSpots = (
   map: ArrayLike<number>,
@@ -91,7 +90,7 @@ export const findSpots = (
   runs: LightRuns,
   mean: number,
   counts: (cell: number) => boolean,
-  inBox = true,
+  hasReturns = true,
 ): readonly Spot[] => {
   const best = Array.from({ length: 8 }, () => -1);
   for (let row = 1; row < grid.rows - 1; row += 1)
@@ -104,5 +103,5 @@ export const findSpots = (
       const low = quarter + 4;
       if (value < darkUnder * mean && (best[low]! < 0 || value < map[best[low]!]!)) best[low] = cell;
     }
-  return best.filter((cell) => cell >= 0).map((cell) => spotAt(cell, map, grid, runs, mean, inBox));
+  return best.filter((cell) => cell >= 0).map((cell) => spotAt(cell, map, grid, runs, mean, hasReturns));
 };

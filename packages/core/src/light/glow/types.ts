@@ -50,7 +50,7 @@ export interface Evenness {
   readonly dotsVanishAtMm: number;
 }
 
-/** How the piece stands up to one ambient light. */
+/** How the sign stands up to one ambient light. */
 export interface Daylight {
   readonly ambient: Ambient;
   readonly lux: number;

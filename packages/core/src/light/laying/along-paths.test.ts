@@ -34,7 +34,7 @@ const disc: Outline = [ellipseRing([0, 0], 80, 80, 0, 0.02)];
 describe('modules pushed one by one', () => {
   const modules = { modules: true, cutPitchMm: 50, ledPitchMm: 50, bendRadiusMm: 1 };
   const places = (nudged: AlongOptions['nudged'], change: Partial<AlongOptions> = {}) =>
-    along(plate(400, 200), { ...modules, nudged, ...change }).pieces[0]!.leds;
+    along(plate(400, 200), { ...modules, nudged, ...change }).segments[0]!.leds;
 
   it('move along their wire alone, the others stay', () => {
     const [before, after] = [places(new Map()), places(new Map([[1, new Map([[3, 12]])]]))];
@@ -68,39 +68,39 @@ describe('modules pushed one by one', () => {
 
 describe('strip along an outline', () => {
   it('runs all round a disc in one piece of whole cuts', () => {
-    const { pieces, corners } = along(disc);
-    expect(pieces).toHaveLength(1);
+    const { segments, corners } = along(disc);
+    expect(segments).toHaveLength(1);
     expect(corners).toEqual([]);
     const roundMm = 2 * Math.PI * (80 - 14);
-    expect(pieces[0]!.lengthMm).toBe(Math.floor(roundMm / 25) * 25);
-    expect(pieces[0]!.leftoverMm).toBeCloseTo(roundMm - pieces[0]!.lengthMm, 0);
-    expect(pieces[0]!.leds).toHaveLength(pieces[0]!.lengthMm / 12.5);
-    for (const { at } of pieces[0]!.leds) expect(Math.abs(Math.hypot(...at) - 66)).toBeLessThan(0.1);
+    expect(segments[0]!.lengthMm).toBe(Math.floor(roundMm / 25) * 25);
+    expect(segments[0]!.leftoverMm).toBeCloseTo(roundMm - segments[0]!.lengthMm, 0);
+    expect(segments[0]!.leds).toHaveLength(segments[0]!.lengthMm / 12.5);
+    for (const { at } of segments[0]!.leds) expect(Math.abs(Math.hypot(...at) - 66)).toBeLessThan(0.1);
   });
 
   it('starts where it is told on a closed path', () => {
     const angle = ([x, y]: readonly [number, number]) => Math.atan2(y, x);
-    const turned = angle(along(disc, { startMm: 66 }).pieces[0]!.path[0]!) - angle(along(disc).pieces[0]!.path[0]!);
+    const turned = angle(along(disc, { startMm: 66 }).segments[0]!.path[0]!) - angle(along(disc).segments[0]!.path[0]!);
     expect(Math.abs(turned)).toBeCloseTo(1, 1);
   });
 
-  it('is cut at the corners of a plate that it cannot be bent round, a piece a side', () => {
-    const { pieces, corners } = along(plate(300, 150));
+  it('is cut at the corners of a plate that it cannot be bent round, a segment a side', () => {
+    const { segments, corners } = along(plate(300, 150));
     expect(corners).toHaveLength(4);
     for (const { turnDeg, way } of corners) {
       expect(turnDeg).toBeCloseTo(90, 0);
       expect(way).toBe('cut-and-wire');
     }
-    expect(pieces.map(({ lengthMm }) => lengthMm).sort((a, b) => a - b)).toEqual([100, 100, 250, 250]);
+    expect(segments.map(({ lengthMm }) => lengthMm).sort((a, b) => a - b)).toEqual([100, 100, 250, 250]);
   });
 
   it('is bent round the same corners when it takes a tight bow', () => {
-    const { pieces, corners } = along(plate(300, 150), { bendRadiusMm: 8 }, { bendRadiusMm: 8 });
+    const { segments, corners } = along(plate(300, 150), { bendRadiusMm: 8 }, { bendRadiusMm: 8 });
     expect(corners).toEqual([]);
-    expect(pieces).toHaveLength(1);
+    expect(segments).toHaveLength(1);
     // Four corners of a radius of 8.4 mm save (8 − 2π) × 8.4 mm of the way.
     const way = 2 * (272 + 122) - (8 - 2 * Math.PI) * 8.4;
-    expect(pieces[0]!.lengthMm + pieces[0]!.leftoverMm).toBeCloseTo(way, 0);
+    expect(segments[0]!.lengthMm + segments[0]!.leftoverMm).toBeCloseTo(way, 0);
   });
 
   it('bends round corners that are round enough, and loops round gentle ones', () => {
@@ -133,46 +133,47 @@ describe('strip along an outline', () => {
 
   it('follows counters too, and lies in several lines side by side', () => {
     const ring = subtract(plate(300, 300), [rectRing({ x: 120, y: 120, width: 60, height: 60 })]);
-    const one = along(ring).pieces;
-    const two = along(ring, {}, { lineCount: 2 }).pieces;
-    const lengthOf = (pieces: typeof one) => pieces.reduce((sum, { lengthMm }) => sum + lengthMm, 0);
+    const one = along(ring).segments;
+    const two = along(ring, {}, { lineCount: 2 }).segments;
+    const lengthOf = (segments: typeof one) => segments.reduce((sum, { lengthMm }) => sum + lengthMm, 0);
     expect(one).toHaveLength(8);
     expect(lengthOf(two)).toBeGreaterThan(1.7 * lengthOf(one));
   });
 
-  it('keeps off posts: pieces end before them and go on after', () => {
-    const { pieces } = along(plate(300, 150), { keepOff: [{ at: [150, 14], mm: 12 }] });
-    expect(pieces).toHaveLength(5);
-    for (const { path } of pieces) for (const [x, y] of path) expect(Math.hypot(x - 150, y - 14)).toBeGreaterThan(10.9);
+  it('keeps off posts: segments end before them and go on after', () => {
+    const { segments } = along(plate(300, 150), { keepOff: [{ at: [150, 14], mm: 12 }] });
+    expect(segments).toHaveLength(5);
+    for (const { path } of segments)
+      for (const [x, y] of path) expect(Math.hypot(x - 150, y - 14)).toBeGreaterThan(10.9);
   });
 
-  it('stays where a piece was pushed, within its room, and leaves out what is not wanted', () => {
-    const start = (alongMm: number) => along(plate(300, 150), { moved: new Map([[1, alongMm]]) }).pieces[0]!.path[0]!;
-    const [free] = along(plate(300, 150)).pieces;
+  it('stays where a segment was pushed, within its room, and leaves out what is not wanted', () => {
+    const start = (alongMm: number) => along(plate(300, 150), { moved: new Map([[1, alongMm]]) }).segments[0]!.path[0]!;
+    const [free] = along(plate(300, 150)).segments;
     const way = (mm: number): number => Math.hypot(start(mm)[0] - free!.path[0]![0], start(mm)[1] - free!.path[0]![1]);
     expect(way(3)).toBeCloseTo(3, 6);
     expect(way(1000)).toBeCloseTo(free!.leftoverMm / 2, 6);
-    const numbers = along(plate(300, 150), { leftOut: new Set([2]) }).pieces.map(({ number }) => number);
+    const numbers = along(plate(300, 150), { leftOut: new Set([2]) }).segments.map(({ number }) => number);
     expect(numbers).toEqual([1, 3, 4]);
   });
 
   it('of modules goes round any corner on its wire', () => {
-    const { pieces, corners } = along(plate(300, 150), { modules: true, cutPitchMm: 75, ledPitchMm: 75 });
+    const { segments, corners } = along(plate(300, 150), { modules: true, cutPitchMm: 75, ledPitchMm: 75 });
     expect(corners).toEqual([]);
-    expect(pieces).toHaveLength(1);
-    expect(pieces[0]!.leds).toHaveLength(Math.floor((2 * (272 + 122)) / 75));
+    expect(segments).toHaveLength(1);
+    expect(segments[0]!.leds).toHaveLength(Math.floor((2 * (272 + 122)) / 75));
   });
 
   it('leaves what is too narrow bare', () => {
     const both = unite([...plate(200, 200), rectRing({ x: 400, y: 0, width: 20, height: 200 })]);
-    const { pieces } = along(both);
+    const { segments } = along(both);
     const bare = bareParts(
       both,
-      pieces.flatMap(({ path }) => path),
+      segments.flatMap(({ path }) => path),
     );
     expect(bare).toHaveLength(1);
     expect(bare[0]!.every(([x]) => x >= 400)).toBe(true);
-    expect(along([])).toEqual({ pieces: [], corners: [] });
+    expect(along([])).toEqual({ segments: [], corners: [] });
   });
 
   it('keeps every LED behind the letter by its setback, on whole cuts, numbered in order', () => {
@@ -184,9 +185,9 @@ describe('strip along an outline', () => {
         fc.constantFrom(8, 14, 20, 45),
         (parts, bendRadiusMm) => {
           const outline = unite(parts);
-          const { pieces } = along(outline, { bendRadiusMm }, { bendRadiusMm });
+          const { segments } = along(outline, { bendRadiusMm }, { bendRadiusMm });
           const inside = offset(outline, -10);
-          pieces.forEach(({ number, lengthMm, leds, leftoverMm }, index) => {
+          segments.forEach(({ number, lengthMm, leds, leftoverMm }, index) => {
             expect(number).toBe(index + 1);
             expect(lengthMm % 25).toBe(0);
             expect(leftoverMm).toBeLessThan(25);
@@ -216,8 +217,13 @@ describe('rows that fill letters', () => {
   });
 
   it('of modules stand on one grid', () => {
-    const { pieces } = layAlong(rowPaths(ring, 15, 40), { ...options, modules: true, cutPitchMm: 30, ledPitchMm: 30 });
-    const offGrid = pieces.flatMap(({ leds }) => leds.map(({ at }) => Math.abs(at[0] / 30 - Math.round(at[0] / 30))));
+    const { segments } = layAlong(rowPaths(ring, 15, 40), {
+      ...options,
+      modules: true,
+      cutPitchMm: 30,
+      ledPitchMm: 30,
+    });
+    const offGrid = segments.flatMap(({ leds }) => leds.map(({ at }) => Math.abs(at[0] / 30 - Math.round(at[0] / 30))));
     expect(offGrid.length).toBeGreaterThan(20);
     expect(Math.max(...offGrid)).toBeLessThan(1e-6);
   });

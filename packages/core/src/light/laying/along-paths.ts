@@ -1,3 +1,4 @@
+import { roundOff } from '../../base/maths/index.js';
 import { measureLine, type MeasuredLine, type Point } from '../../base/outlines/index.js';
 import type { CornerWay, StripCorner } from '../runs/types.js';
 import type { StripPath } from './outline-paths.js';
@@ -16,19 +17,19 @@ export interface AlongOptions {
   readonly modules: boolean;
   /** Posts and holes: no strip lies within `mm` of them. */
   readonly keepOff: readonly { readonly at: Point; readonly mm: number }[];
-  /** Where the first piece of a closed path without corners starts (mm along it). */
+  /** Where the first segment of a closed path without corners starts (mm along it). */
   readonly startMm: number;
-  /** Pieces pushed along their path and held there, by number (mm). */
+  /** Segments pushed along their path and held there, by number (mm). */
   readonly moved: ReadonlyMap<number, number>;
-  /** Single modules pushed along their wire and held there: by piece, then by module, counted from 1 (mm). */
+  /** Single modules pushed along their wire and held there: by segment, then by module, counted from 1 (mm). */
   readonly nudged: ReadonlyMap<number, ReadonlyMap<number, number>>;
-  /** Numbers of pieces that are left out. */
+  /** Numbers of segments that are left out. */
   readonly leftOut: ReadonlySet<number>;
 }
 
-/** One piece of strip along a path. */
-export interface LaidPiece {
-  /** Counted from 1 in the order of laying; pieces left out leave gaps. */
+/** One segment of strip along a path. */
+export interface LaidSegment {
+  /** Counted from 1 in the order of laying; segments left out leave gaps. */
   readonly number: number;
   /** Where it runs, from where current enters to where it ends. */
   readonly path: readonly Point[];
@@ -157,7 +158,7 @@ const clearOf = (line: MeasuredLine, stretch: Stretch, keepOff: AlongOptions['ke
   return free;
 };
 
-/** How far into its room a piece starts: the leftover shared, or as it was pushed, within the room. */
+/** How far into its room a segment starts: the leftover shared, or as it was pushed, within the room. */
 const startOf = (
   line: MeasuredLine,
   stretch: Stretch,
@@ -173,7 +174,7 @@ const startOf = (
     const first = at[0] + along[0] * (options.ledPitchMm / 2);
     const toGrid = along[0] >= 0 ? -first : first;
     const gridded =
-      Math.abs(along[1]) < 1e-9
+      Math.abs(along[1]) < roundOff
         ? ((toGrid % options.ledPitchMm) + options.ledPitchMm) % options.ledPitchMm
         : leftoverMm / 2;
     return Math.min(leftoverMm, Math.max(0, gridded + pushed));
@@ -185,7 +186,7 @@ const startOf = (
 const mostNudged = 0.45;
 
 /** Strip on one stretch, whole cuts. */
-const pieceOn = (line: MeasuredLine, stretch: Stretch, number: number, options: AlongOptions): LaidPiece | null => {
+const segmentOn = (line: MeasuredLine, stretch: Stretch, number: number, options: AlongOptions): LaidSegment | null => {
   const { lengthMm, leftoverMm } = snapToCut(stretch.room, options.cutPitchMm);
   if (lengthMm <= 0) return null;
   const start = stretch.from + startOf(line, stretch, leftoverMm, number, options);
@@ -207,13 +208,13 @@ const pieceOn = (line: MeasuredLine, stretch: Stretch, number: number, options: 
 
 /**
  * Lays strip along paths: each stretch between corners that the strip cannot follow, and clear of posts, gets whole cuts;
- * what is left over is shared between its ends. Pieces are numbered path by path.
+ * what is left over is shared between its ends. Segments are numbered path by path.
  */
 export const layAlong = (
   paths: readonly StripPath[],
   options: AlongOptions,
-): { readonly pieces: readonly LaidPiece[]; readonly corners: readonly StripCorner[] } => {
-  const pieces: LaidPiece[] = [];
+): { readonly segments: readonly LaidSegment[]; readonly corners: readonly StripCorner[] } => {
+  const segments: LaidSegment[] = [];
   const corners: StripCorner[] = [];
   let number = 0;
   for (const { points, closed } of paths) {
@@ -223,11 +224,11 @@ export const layAlong = (
     corners.push(...own.map(({ at, turnDeg, way }) => ({ at, turnDeg, way })));
     for (const stretch of betweenCorners(line, closed, own, options.stripWidthMm / 2))
       for (const free of clearOf(line, stretch, keepOff)) {
-        const piece = pieceOn(line, free, number + 1, options);
-        if (piece === null) continue;
+        const segment = segmentOn(line, free, number + 1, options);
+        if (segment === null) continue;
         number += 1;
-        if (!options.leftOut.has(number)) pieces.push(piece);
+        if (!options.leftOut.has(number)) segments.push(segment);
       }
   }
-  return { pieces, corners };
+  return { segments, corners };
 };

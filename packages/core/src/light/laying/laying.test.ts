@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import type { Segment } from '../runs/index.js';
 import { placeLeds, snapToCut } from './index.js';
 
-const piece = (from: Segment['from'], to: Segment['to'], lengthMm: number, ledCount: number): Segment =>
+const segment = (from: Segment['from'], to: Segment['to'], lengthMm: number, ledCount: number): Segment =>
   ({ from, to, lengthMm, ledCount }) as Segment;
 
 describe('snapping to cut marks', () => {
@@ -36,9 +36,12 @@ describe('snapping to cut marks', () => {
   });
 });
 
-describe('LEDs on pieces', () => {
-  it('stand half a pitch from the cut and a pitch from each other, in the order of the pieces', () => {
-    const field = placeLeds([piece([0, 10, 3], [100, 10, 3], 100, 4), piece([100, -10, 3], [100, -60, 3], 50, 2)], 25);
+describe('LEDs on segments', () => {
+  it('stand half a pitch from the cut and a pitch from each other, in the order of the segments', () => {
+    const field = placeLeds(
+      [segment([0, 10, 3], [100, 10, 3], 100, 4), segment([100, -10, 3], [100, -60, 3], 50, 2)],
+      25,
+    );
     expect(field.count).toBe(6);
     expect(Array.from(field.x)).toEqual([12.5, 37.5, 62.5, 87.5, 100, 100]);
     expect(Array.from(field.y)).toEqual([10, 10, 10, 10, -22.5, -47.5]);
@@ -46,5 +49,5 @@ describe('LEDs on pieces', () => {
     expect(Array.from(field.along)).toEqual([12.5, 37.5, 62.5, 87.5, 12.5, 37.5]);
   });
 
-  it('of no pieces are none', () => expect(placeLeds([], 10).count).toBe(0));
+  it('of no segments are none', () => expect(placeLeds([], 10).count).toBe(0));
 });

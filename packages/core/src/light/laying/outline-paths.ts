@@ -36,7 +36,7 @@ export const bentPath = (part: Outline, depthMm: number, bendRadiusMm: number): 
 
 /**
  * Paths along the outline, one or several lines of them: the middle of the strip `setbackMm` and half its width inside
- * the edge, each further line `linePitchMm` more. Letters lie on the left of each path. `inside` may remember.
+ * the edge, each further line `linePitchMm` more. Letters lie on the left of each path. `inside` may be memoized.
  */
 export const outlinePaths = (
   outline: Outline,
@@ -70,7 +70,7 @@ export const rowPaths = (outline: Outline, insetMm: number, pitchMm: number): re
     const [low, high] = [Math.min(...ys), Math.max(...ys)];
     const count = Math.max(1, Math.round((high - low) / pitchMm));
     return Array.from({ length: count }, (_, row) => high - ((row + 0.5) * (high - low)) / count).flatMap((y, row) => {
-      const pieces = levelStretches(solid, y).map(([from, to]): StripPath => ({
+      const segments = levelStretches(solid, y).map(([from, to]): StripPath => ({
         points:
           row % 2 === 0
             ? [
@@ -83,7 +83,7 @@ export const rowPaths = (outline: Outline, insetMm: number, pitchMm: number): re
               ],
         closed: false,
       }));
-      return row % 2 === 0 ? pieces : pieces.reverse();
+      return row % 2 === 0 ? segments : segments.reverse();
     });
   });
 };

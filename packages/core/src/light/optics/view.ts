@@ -1,3 +1,4 @@
+import { millionth } from '../../base/maths/index.js';
 import type { Transfer } from '../../base/raster/index.js';
 import { xK1 } from './bessel.js';
 import type { FaceStack, Layer } from './types.js';
@@ -58,7 +59,7 @@ const waysThrough = (
     [{ share: 1, widthMm: 0 }],
   );
 
-const leastShare = 1e-6;
+const leastShare = millionth;
 
 /** No layer scatters every way: the LEDs are seen through lobes, each layer’s weighted by its distance from them. */
 const throughLobes = ({ layers, transmittance }: FaceStack, throwMm: number): StackView => {

@@ -1,4 +1,4 @@
-import { clamp, degPerRad } from '../../base/maths/index.js';
+import { clamp, degPerRad, millionth, roundOff } from '../../base/maths/index.js';
 import type { Distribution, MeasuredTable } from './types.js';
 
 /** As measured: `candela[horizontal][vertical]`. */
@@ -112,7 +112,7 @@ export const intensityAt = (distribution: Distribution, polarRad: number, azimut
   }
   const polar = polarRad * degPerRad;
   const { polarDeg, azimuthDeg, candela } = distribution;
-  if (polar > (polarDeg.at(-1) ?? 90) + 1e-6) return 0;
+  if (polar > (polarDeg.at(-1) ?? 90) + millionth) return 0;
   const azimuth = (((azimuthRad * degPerRad) % 360) + 360) % 360;
   return bilinear(azimuthDeg, polarDeg, candela, azimuthDeg.length === 1 ? 0 : azimuth, polar);
 };
@@ -168,7 +168,7 @@ export const halfAngleDeg = (table: MeasuredTable): number => {
 export const cosineExponent = (beamAngleDeg: number): number => {
   const exponent = Math.log(0.5) / Math.log(Math.cos(beamAngleDeg / 2 / degPerRad));
   // Exactly 1 for the usual 120°, so that the fast exact law applies.
-  return Math.abs(exponent - 1) < 1e-9 ? 1 : exponent;
+  return Math.abs(exponent - 1) < roundOff ? 1 : exponent;
 };
 
 /** Whether the light is the same all round the axis. */

@@ -1,4 +1,4 @@
-import { clamp } from '../../base/maths/index.js';
+import { clamp, roundOff } from '../../base/maths/index.js';
 import type { Block, Box, Side } from './box.js';
 
 /** A flat rectangle of patches: `a` and `b` are the two axes (0 x, 1 y, 2 z) it spans, standing across the third. */
@@ -167,7 +167,7 @@ const enterBlock = (
     if (near > enter) [enter, axis] = [near, each];
     leave = Math.min(leave, far);
   }
-  return enter >= -1e-9 && enter < leave ? { time: enter, axis } : null;
+  return enter >= -roundOff && enter < leave ? { time: enter, axis } : null;
 };
 
 /** The panel of a block that a ray meets: they follow the six of the box, front, left, right, bottom, top. */

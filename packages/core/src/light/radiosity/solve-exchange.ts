@@ -1,9 +1,10 @@
+import { millionth } from '../../base/maths/index.js';
 import type { Exchange } from './exchange.js';
 import type { Enclosure, Panel } from './patches.js';
 
 const mm2PerM2 = 1e6;
 /** Residual, relative to the source, at which the light counts as settled: far less than energy may be off by. */
-const tolerance = 3e-6;
+const tolerance = 3 * millionth;
 const mostTurns = 400;
 
 /** The state of light in a case once it has settled. */

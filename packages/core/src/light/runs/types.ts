@@ -4,11 +4,11 @@ import type { Channel } from '../../document/catalogue/index.js';
 /** A point in the case, mm: x right, y up from the middle, z from the back toward the face. */
 export type Point3 = readonly [number, number, number];
 
-/** One cut piece of strip. */
+/** One cut segment of strip. */
 export interface Segment {
   /** Counted from 1 in the order of wiring. */
   readonly number: number;
-  /** Where current enters (arrow tail) and where the piece ends. */
+  /** Where current enters (arrow tail) and where the segment ends. */
   readonly from: Point3;
   readonly to: Point3;
   /** Where it runs, both ends included; two points when it is straight. */
@@ -33,7 +33,7 @@ export interface LedField {
   readonly along: Float64Array;
 }
 
-/** Every piece of strip in the case. */
+/** Every segment of strip in the case. */
 export interface LightRuns {
   readonly segments: readonly Segment[];
   readonly leds: LedField;
@@ -55,7 +55,7 @@ export interface StripCorner {
   readonly way: CornerWay;
 }
 
-/** A wire in letters, from the lead or an end of one piece to an end of another. */
+/** A wire in letters, from the lead or an end of one segment to an end of another. */
 export interface Jumper {
   /** What it joins, as in the wiring table. */
   readonly from: string;

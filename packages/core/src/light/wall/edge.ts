@@ -1,3 +1,4 @@
+import { tiny } from '../../base/maths/index.js';
 import { measureLine, type Outline, type Point, type Rect } from '../../base/outlines/index.js';
 import type { Grid } from '../../base/raster/index.js';
 import type { WallLight } from './types.js';
@@ -71,7 +72,7 @@ const median = (values: readonly number[]): number => {
 /** Where between two places of a way out the light falls to `level`: straight between the sums there, or just beyond. */
 const fallsTo = (luxAlong: (far: number) => number, from: number, to: number, level: number): number => {
   const [before, after] = [luxAlong(from), luxAlong(to)];
-  const share = (before - level) / Math.max(1e-12, before - after);
+  const share = (before - level) / Math.max(tiny, before - after);
   return from + (to - from) * Math.min(1.5, Math.max(-0.5, share));
 };
 

@@ -151,7 +151,7 @@ const evennessAlong = (
 const hotOver = 1.5;
 const darkUnder = 0.6;
 
-/** The brightest and the darkest place of each quarter of the piece that stand out along the edge. */
+/** The brightest and the darkest place of each quarter of the sign that stand out along the edge. */
 const spotsAlong = (report: EdgeReport, { smooth, atTip }: AlongRings, cdPerLux: number): Glow['spots'] => {
   const mean = smooth.reduce((sum, lux) => sum + lux, 0) / Math.max(1, smooth.length);
   const best = new Map<string, number>();

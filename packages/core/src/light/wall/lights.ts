@@ -6,7 +6,7 @@ import { sourcesFrom, type Distribution, type PointSources } from '../photometry
 export type Looking = 'wall' | 'out' | 'in';
 
 /**
- * LEDs behind letters as point sources with the flux their current gives. Neighbours on one piece that stand closer than
+ * LEDs behind letters as point sources with the flux their current gives. Neighbours on one segment that stand closer than
  * a share of their height over the wall are taken together at their centre: their ripple is far below what is seen.
  */
 export const letterLights = (

@@ -1,3 +1,4 @@
+import { millionth } from '../../base/maths/index.js';
 import {
   coarseArcMm,
   distanceToOutline,
@@ -58,7 +59,7 @@ const widestLevel = (allowed: Outline): { readonly y: number; readonly from: num
     const [first, last] = [found[0], found[found.length - 1]];
     if (first === undefined || last === undefined) continue;
     const [from, to] = [first[0], last[1]];
-    if (best === null || to - from > best.to - best.from + 1e-6) best = { y, from, to };
+    if (best === null || to - from > best.to - best.from + millionth) best = { y, from, to };
   }
   return best;
 };
@@ -136,7 +137,7 @@ const partAt = (parts: readonly Outline[], at: Point): number => {
 /**
  * Places posts in every solid part of letters: enough for its weight and at least two, the outermost as far apart as they
  * can be on one level line, all inside the strip and in solid material. A part with no such place gets none, and says how
- * many it needed. Posts put by hand stay where they were put. `solve` may remember.
+ * many it needed. Posts put by hand stay where they were put. `solve` may be memoized.
  */
 export const placePosts = (outline: Outline, options: PostOptions, solve = postsIn): readonly PostedPart[] => {
   const parts = solidParts(outline);

@@ -9,14 +9,14 @@ beforeAll(async () => {
 });
 
 describe('the bill', () => {
-  it('adds up: lines to materials, hours to labour, both to the piece, pieces to the order', () => {
+  it('adds up: lines to materials, hours to labour, both to the sign, signs to the order', () => {
     const { cost, buildList: plan } = evaluated(changed(dispensary, { 'brief.quantity': 3 }), fonts);
     const sum = cost.lines.reduce((all, { price }) => all + price, 0);
     expect(cost.materials).toBeCloseTo(sum, 9);
     expect(cost.hours).toBeCloseTo(plan.workMinutes / 60, 9);
     expect(cost.labour).toBeCloseTo(cost.hours * shippedCatalogue.rates.labourPerHour, 9);
-    expect(cost.perPiece).toBeCloseTo(cost.materials + cost.labour, 9);
-    expect(cost.order).toBeCloseTo(3 * cost.perPiece, 9);
+    expect(cost.perSign).toBeCloseTo(cost.materials + cost.labour, 9);
+    expect(cost.order).toBeCloseTo(3 * cost.perSign, 9);
   });
 
   it('has a line for everything bought, and none without a price or a name', () => {
@@ -40,11 +40,11 @@ describe('the bill', () => {
   });
 
   it('grows with the box, with rows and with the hour', () => {
-    const small = evaluated(dispensary, fonts).cost.perPiece;
-    expect(evaluated(changed(dispensary, inAssembly({ 'case.widthMm': 1100 })), fonts).cost.perPiece).toBeGreaterThan(
+    const small = evaluated(dispensary, fonts).cost.perSign;
+    expect(evaluated(changed(dispensary, inAssembly({ 'case.widthMm': 1100 })), fonts).cost.perSign).toBeGreaterThan(
       small,
     );
-    expect(evaluated(changed(dispensary, inAssembly({ 'light.rowCount': 4 })), fonts).cost.perPiece).toBeGreaterThan(
+    expect(evaluated(changed(dispensary, inAssembly({ 'light.rowCount': 4 })), fonts).cost.perSign).toBeGreaterThan(
       small,
     );
   });
@@ -52,7 +52,7 @@ describe('the bill', () => {
   it('says by how much it is over budget, and nothing without one', () => {
     const over = (budget: number | null) => evaluated(changed(dispensary, { 'brief.budget': budget }), fonts).cost;
     expect(over(null).overBudget).toBeNull();
-    expect(over(100).overBudget).toBeCloseTo(over(100).perPiece - 100, 9);
+    expect(over(100).overBudget).toBeCloseTo(over(100).perSign - 100, 9);
     expect(over(100_000).overBudget).toBe(0);
   });
 });

@@ -4,7 +4,7 @@ import type { Packing } from '../packing/index.js';
 import type { Parts } from '../parts/index.js';
 import type { BuildList } from '../steps/index.js';
 
-/** One line of the bill, for one piece. */
+/** One line of the bill, for one sign. */
 export interface CostLine {
   readonly name: string;
   readonly quantity: number;
@@ -12,7 +12,7 @@ export interface CostLine {
   readonly price: number;
 }
 
-/** What one piece costs the shop. */
+/** What one sign costs the shop. */
 export interface Cost {
   readonly currency: string;
   readonly lines: readonly CostLine[];
@@ -20,9 +20,9 @@ export interface Cost {
   readonly materials: number;
   readonly hours: number;
   readonly labour: number;
-  readonly perPiece: number;
+  readonly perSign: number;
   readonly order: number;
-  /** What another shop asks, per piece. */
+  /** What another shop asks, per sign. */
   readonly outsideQuote: number | null;
   readonly overBudget: number | null;
 }
@@ -66,16 +66,16 @@ export const costOf = (brief: Brief, parts: Parts, packing: Packing, plan: Build
   const materials = lines.reduce((sum, { price }) => sum + price, 0);
   const hours = plan.workMinutes / 60;
   const labour = hours * rates.labourPerHour;
-  const perPiece = materials + labour;
+  const perSign = materials + labour;
   return {
     currency: rates.currency,
     lines,
     materials,
     hours,
     labour,
-    perPiece,
-    order: perPiece * brief.quantity,
+    perSign,
+    order: perSign * brief.quantity,
     outsideQuote: brief.outsideQuote,
-    overBudget: brief.budget === null ? null : Math.max(0, perPiece - brief.budget),
+    overBudget: brief.budget === null ? null : Math.max(0, perSign - brief.budget),
   };
 };

@@ -20,7 +20,7 @@ export interface MaterialPacking extends SheetPacking {
   readonly sheetWidthMm: number;
   readonly sheetHeightMm: number;
   readonly sheetPrice: number;
-  /** Area of the parts of one piece (m²). */
+  /** Area of the parts of one sign (m²). */
   readonly usedM2: number;
 }
 
@@ -96,7 +96,7 @@ export const pack = (
     const own = segments.filter((segment) => segment.strip.id === strip.id);
     const pieces = signs.flatMap((sign) =>
       own.map(({ label, lengthMm }) => ({
-        label: quantity > 1 ? `piece ${sign + 1}, segment ${label}` : `segment ${label}`,
+        label: quantity > 1 ? `sign ${sign + 1}, segment ${label}` : `segment ${label}`,
         lengthMm,
       })),
     );

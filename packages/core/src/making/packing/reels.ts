@@ -1,3 +1,4 @@
+import { roundOff } from '../../base/maths/index.js';
 import { snapToCut } from '../../light/laying/index.js';
 
 /** A length to be cut from a reel. */
@@ -23,7 +24,7 @@ export interface ReelCuts {
 const inReelLengths = (piece: ReelPiece, reelMm: number, cutPitchMm: number): readonly ReelPiece[] => {
   const { lengthMm: partMm } = snapToCut(reelMm, cutPitchMm);
   if (piece.lengthMm <= reelMm || partMm === 0) return [piece];
-  const parts = Math.ceil(piece.lengthMm / partMm - 1e-9);
+  const parts = Math.ceil(piece.lengthMm / partMm - roundOff);
   return Array.from({ length: parts }, (_, part) => ({
     label: `${piece.label}, part ${part + 1} of ${parts}`,
     lengthMm: Math.min(partMm, piece.lengthMm - part * partMm),

@@ -3,7 +3,7 @@ import type { BoughtPart, CutPart, Parts } from './types.js';
 export { electrical, sundry, type StripUse } from './bought.js';
 export type { BoughtPart, CutPart, Operation, PartLayer, Parts, PartShape } from './types.js';
 
-/** The parts stage: what is cut and what is bought for one piece, and what hangs of it. */
+/** The parts stage: what is cut and what is bought for one sign, and what hangs of it. */
 export const sumParts = (cut: readonly CutPart[], bought: readonly BoughtPart[]): Parts => ({
   cut,
   bought,

@@ -105,7 +105,7 @@ describe('cost and plan', () => {
       9,
     );
     expect(cost.labour).toBeCloseTo(cost.hours * 38, 9);
-    expect(cost.order).toBeCloseTo(3 * cost.perPiece, 9);
+    expect(cost.order).toBeCloseTo(3 * cost.perSign, 9);
   });
 
   it('steps carry the usual cautions where they can hurt', () => {

@@ -40,11 +40,11 @@ export interface BoughtPart {
   readonly unit: 'piece' | 'm' | 'm²';
   readonly unitPrice: number;
   readonly kg: number;
-  /** Hung on the wall with the piece (a supply and its lead stay apart). */
+  /** Hung on the wall with the sign (a supply and its lead stay apart). */
   readonly hangs: boolean;
 }
 
-/** All parts of one piece. */
+/** All parts of one sign. */
 export interface Parts {
   readonly cut: readonly CutPart[];
   readonly bought: readonly BoughtPart[];

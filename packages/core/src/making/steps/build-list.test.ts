@@ -24,10 +24,10 @@ describe('the build list', () => {
     expect(new Set(order).size).toBe(order.length);
   });
 
-  it('speaks of this very box: sizes, pieces, currents', () => {
+  it('speaks of this very box: sizes, segments, currents', () => {
     const steps = stepsOf(inAssembly({ 'light.rowCount': 4 }));
     expect(step(steps, 'rip').detail).toContain('Top return 900 mm × 90 mm');
-    expect(step(steps, 'strip').title).toBe('Cut and lay 4 pieces of strip');
+    expect(step(steps, 'strip').title).toBe('Cut and lay 4 segments of strip');
     expect(step(steps, 'glue-up').detail).toContain(`${Math.round(Math.hypot(900, 300) * 10) / 10} mm`);
     expect(step(steps, 'soak').detail).toMatch(/Expect \d\.\d\d A at 24 V/);
     expect(step(steps, 'even').detail).toContain('From 3000 mm');

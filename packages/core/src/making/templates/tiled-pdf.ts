@@ -25,13 +25,13 @@ export const ink = rgb(0.1, 0.1, 0.12);
 export const faint = rgb(0.6, 0.6, 0.62);
 export const signal = rgb(0.75, 0.25, 0.05);
 
-/** Draws in mm of the piece, moved so that a tile's corner lies inside the margin. */
+/** Draws in mm of the sign, moved so that a tile's corner lies inside the margin. */
 export interface Tile {
   readonly page: PDFPage;
   readonly font: PDFFont;
   readonly left: number;
   readonly bottom: number;
-  /** How much of the piece it shows (mm). */
+  /** How much of the sign it shows (mm). */
   readonly widthMm: number;
   readonly heightMm: number;
 }
@@ -173,7 +173,7 @@ export const tiledPdf = async (template: Template, paper: Paper): Promise<Uint8A
       const number = `${rows - row}${String.fromCharCode(65 + (column % 26))}`;
       drawFrame(tile, `${template.heading}, 1:1 - tile ${number} - print at 100 %`, stepX, stepY);
       if (row === rows - 1 && column === 0) {
-        // Above the piece where the sheet has room, else in its corner.
+        // Above the sign where the sheet has room, else in its corner.
         const above = rows * stepY - template.heightMm > checkSquareMm + 2 * clearMm;
         const y = above ? template.heightMm + clearMm : template.heightMm - checkSquareMm - clearMm;
         drawCheckSquare(tile, 3 * clearMm, y);

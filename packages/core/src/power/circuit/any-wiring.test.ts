@@ -30,7 +30,7 @@ const wishes: fc.Arbitrary<Partial<PowerDesign>> = fc.record({
 const stripIds = ['white-24v-120', 'zigzag-12v-120', 'rgb-12v-60', 'rgbw-24v-60', 'pixels-5v-60'] as const;
 
 describe('any wiring', () => {
-  it('feeds every piece, balances its currents, and says nothing that is no number', () => {
+  it('feeds every segment, balances its currents, and says nothing that is no number', () => {
     fc.assert(
       fc.property(
         fc.constantFrom(...stripIds),
@@ -53,8 +53,8 @@ describe('any wiring', () => {
           );
           expect(circuit.settled).toBe(true);
           expect(circuit.residualA).toBeLessThan(1e-6);
-          // Each piece hangs in one chain, and each chain stays in its zone.
-          const inChains = circuit.chains.flatMap(({ segments }) => segments);
+          // Each segment hangs in one chain, and each chain stays in its zone.
+          const inChains = circuit.chains.flatMap((chain) => chain.segments);
           expect([...inChains].sort((a, b) => a - b)).toEqual([...runs.segments.keys()]);
           // All of it conducts.
           expect(Math.min(...circuit.groups.volts)).toBeGreaterThan(0.3 * strip.forwardV);

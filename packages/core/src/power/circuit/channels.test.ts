@@ -101,8 +101,8 @@ describe('zones', () => {
     ]);
     expect(circuit.drive.controller!.channels).toBeGreaterThanOrEqual(2);
     const { runs } = evaluatedCoarsely(twoZones, fonts);
-    const ofPiece = (piece: number): number => circuit.shares[0]!.fluxShare[runs.leds.segment.indexOf(piece)]!;
-    expect(ofPiece(0) / ofPiece(2)).toBeCloseTo(0.25, 2);
+    const ofSegment = (segment: number): number => circuit.shares[0]!.fluxShare[runs.leds.segment.indexOf(segment)]!;
+    expect(ofSegment(0) / ofSegment(2)).toBeCloseTo(0.25, 2);
   });
 
   it('are kept apart even where the maker joins chains across', () =>
@@ -119,13 +119,13 @@ describe('zones', () => {
 });
 
 describe('pixels', () => {
-  it('are told from the end of each piece to the start of the next, over a core of its wire', () => {
+  it('are told from the end of each segment to the start of the next, over a core of its wire', () => {
     const circuit = circuitOf(demoDesigns['net-loft']);
     const told = circuit.wires.filter(({ cores }) => cores.some(({ name }) => name === 'data'));
     expect(told.map(({ from, to }) => `${from} > ${to}`)).toEqual([
-      'lead > piece 1 start',
-      'piece 1 end > piece 2 start',
-      'piece 2 end > piece 3 start',
+      'lead > segment 1 start',
+      'segment 1 end > segment 2 start',
+      'segment 2 end > segment 3 start',
     ]);
     const { runs } = evaluatedCoarsely(demoDesigns['net-loft'], fonts);
     expect(circuit.pixels).toBe(Math.round((runs.stripMm * 60) / 1000));
@@ -180,7 +180,7 @@ describe('controllers', () => {
     expect(drive.amplifier).toMatchObject({ kind: 'amplifier' });
   });
 
-  it('inside the piece need only two cores in the lead, and lose the same', () => {
+  it('inside the sign need only two cores in the lead, and lose the same', () => {
     const inside = slipway({ 'power.controllerPlace': 'inside' });
     expect(inside.leadCores.map(({ name }) => name)).toEqual(['plus', 'minus']);
     // One core brings back what three did: the lead loses more.

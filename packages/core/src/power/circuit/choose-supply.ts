@@ -83,11 +83,11 @@ export interface SupplyChoice {
   readonly spareShare: number;
 }
 
-/** The most supplies that a piece is usually given. */
+/** The most supplies that a sign is usually given. */
 const mostSupplies = 4;
 
 /**
- * For one supply, two, and so on to four, each with a piece of its own at least: the cheapest that carries an even share
+ * For one supply, two, and so on to four, each with a segment of its own at least: the cheapest that carries an even share
  * with headroom, cheapest of all first.
  */
 export const supplyChoices = (
@@ -96,22 +96,25 @@ export const supplyChoices = (
   power: PowerDesign,
   voltageV: number,
   nominalWatts: number,
-  pieces: number,
+  segments: number,
 ): readonly SupplyChoice[] => {
   const fitting = fittingSupplies(catalogue, voltageV, brief, power.source);
-  const found = Array.from({ length: Math.min(mostSupplies, Math.max(1, pieces)) }, (_, index): SupplyChoice | null => {
-    const count = index + 1;
-    const needed = (nominalWatts * (1 + power.headroomShare)) / count;
-    const enough = fitting.filter(({ watts }) => watts >= needed);
-    const [cheapest] = [...enough].sort((a, b) => a.price - b.price || a.watts - b.watts);
-    if (cheapest === undefined) return null;
-    return {
-      supply: cheapest,
-      count,
-      price: count * cheapest.price,
-      limitedPower: cheapest.watts <= limitedPowerWatts,
-      spareShare: 1 - nominalWatts / (count * cheapest.watts),
-    };
-  });
+  const found = Array.from(
+    { length: Math.min(mostSupplies, Math.max(1, segments)) },
+    (_, index): SupplyChoice | null => {
+      const count = index + 1;
+      const needed = (nominalWatts * (1 + power.headroomShare)) / count;
+      const enough = fitting.filter(({ watts }) => watts >= needed);
+      const [cheapest] = [...enough].sort((a, b) => a.price - b.price || a.watts - b.watts);
+      if (cheapest === undefined) return null;
+      return {
+        supply: cheapest,
+        count,
+        price: count * cheapest.price,
+        limitedPower: cheapest.watts <= limitedPowerWatts,
+        spareShare: 1 - nominalWatts / (count * cheapest.watts),
+      };
+    },
+  );
   return found.filter((choice) => choice !== null).sort((a, b) => a.price - b.price || a.count - b.count);
 };

@@ -42,9 +42,9 @@ describe('chains made by hand', () => {
       [0, 1],
       [2, 3],
     ]);
-    // The whole chain that began there is joined, not its first piece alone.
+    // The whole chain that began there is joined, not its first segment alone.
     expect(joined(4, 1700, 2)).toEqual([[0, 1, 2, 3]]);
-    // There is nothing before the first piece to carry on.
+    // There is nothing before the first segment to carry on.
     expect(joined(2, 800, 0)).toEqual([[0], [1]]);
   });
 });
@@ -55,7 +55,7 @@ const runOf = (metres: number, power: Partial<PowerDesign>, lead = 500) => {
   const length = metres * 1000;
   const cuts = Math.round(length / strip.cutPitchMm);
   const lengthMm = cuts * strip.cutPitchMm;
-  const perPiece = Math.round((lengthMm * strip.ledsPerM) / 1000);
+  const perSign = Math.round((lengthMm * strip.ledsPerM) / 1000);
   const pitch = 1000 / strip.ledsPerM;
   const segment: Segment = {
     number: 1,
@@ -69,13 +69,13 @@ const runOf = (metres: number, power: Partial<PowerDesign>, lead = 500) => {
     normal: [0, 0, 1],
     on: 'back',
     leftoverMm: 0,
-    ledCount: perPiece,
+    ledCount: perSign,
   };
-  const along = Float64Array.from({ length: perPiece }, (_, led) => (led + 0.5) * pitch);
-  const zeros = new Float64Array(perPiece);
+  const along = Float64Array.from({ length: perSign }, (_, led) => (led + 0.5) * pitch);
+  const zeros = new Float64Array(perSign);
   const runs: LightRuns = {
     segments: [segment],
-    leds: { count: perPiece, x: along, y: zeros, z: zeros, segment: new Uint32Array(perPiece), along },
+    leds: { count: perSign, x: along, y: zeros, z: zeros, segment: new Uint32Array(perSign), along },
     stripMm: lengthMm,
     ledPitchMm: pitch,
     rowPitchMm: null,
@@ -111,14 +111,14 @@ describe('a run solved group by group', () => {
     expect(fed.shares[0]!.fluxShare.at(-1)!).toBeGreaterThan(plain.shares[0]!.fluxShare.at(-1)! + 0.05);
     expect(fed.shares[0]!.fluxShare[middle]).toBeLessThan(fed.shares[0]!.fluxShare.at(-1)!);
     expect(fed.chains[0]).toMatchObject({ injections: 1 });
-    expect(fed.wires.filter(({ injected }) => injected)).toMatchObject([{ from: 'lead', to: 'piece 1 end' }]);
+    expect(fed.wires.filter(({ injected }) => injected)).toMatchObject([{ from: 'lead', to: 'segment 1 end' }]);
     // Feeding where it is fed already adds nothing.
     expect(runOf(8, { injections: [{ ...inRows(1), end: 'start' }] }).circuit.wires).toHaveLength(1);
   });
 
   it('fed backward is the same run turned round', () => {
     const [there, back] = [runOf(6, {}).circuit, runOf(6, { fedBackward: [inRows(1)] }).circuit];
-    expect(back.wires[0]).toMatchObject({ to: 'piece 1 end' });
+    expect(back.wires[0]).toMatchObject({ to: 'segment 1 end' });
     // Its wire is longer, as far as the strip reaches.
     expect(back.wires[0]!.lengthMm - there.wires[0]!.lengthMm).toBeCloseTo(6000, 6);
     expect(back.shares[0]!.fluxShare[0]!).toBeLessThan(back.shares[0]!.fluxShare.at(-1)!);

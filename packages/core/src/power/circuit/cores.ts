@@ -1,7 +1,7 @@
 import { channelsOf, type Strip } from '../../document/catalogue/index.js';
 
 /**
- * What a wire carries: all that a piece needs, with data or without; data alone; or one conductor of pieces in series,
+ * What a wire carries: all that a segment needs, with data or without; data alone; or one conductor of segments in series,
  * from plus to the first, between both, and from the second back.
  */
 export type Carries = 'power' | 'power-and-data' | 'data' | 'plus' | 'link' | 'minus';
@@ -11,7 +11,7 @@ export interface Core {
   readonly name: string;
   /** Of its jacket. */
   readonly colour: string;
-  /** Which conductor of a piece it leads to, plus 0 and returns from 1; null for data. */
+  /** Which conductor of a segment it leads to, plus 0 and returns from 1; null for data. */
   readonly conductor: number | null;
 }
 
@@ -28,7 +28,7 @@ export const wireKind = ({ carries, injected }: { readonly carries: Carries; rea
 /** Return conductors of a strip: one for each colour, or one in all where pixels switch themselves. */
 export const backsOf = (strip: Strip): number => (strip.addressable === true ? 1 : channelsOf(strip).length);
 
-/** Conductors of a piece of strip, plus first; the plus of mixed colours is black so that red is red’s. */
+/** Conductors of a segment of strip, plus first; the plus of mixed colours is black so that red is red’s. */
 export const conductorsOf = (strip: Strip): readonly Core[] => {
   if (strip.addressable === true || strip.colour === 'white')
     return [

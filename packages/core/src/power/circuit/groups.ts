@@ -52,14 +52,14 @@ export const groupsOf = (
   const light = new Float64Array(count);
   const shares = Array.from({ length: most }, () => new Float64Array(count));
   let at = 0;
-  firstLoad.forEach((first, piece) => {
-    const { strip } = segments[piece]!;
+  firstLoad.forEach((first, own) => {
+    const { strip } = segments[own]!;
     const { nominal, lumens } = factsOf(strip);
-    for (let group = 0; group < groups[piece]!; group += 1, at += 1) {
-      segment[at] = piece;
+    for (let group = 0; group < groups[own]!; group += 1, at += 1) {
+      segment[at] = own;
       alongMm[at] = (group + 0.5) * strip.cutPitchMm;
-      for (let channel = 0; channel < channels[piece]!; channel += 1) {
-        const load = first + group * channels[piece]! + channel;
+      for (let channel = 0; channel < channels[own]!; channel += 1) {
+        const load = first + group * channels[own]! + channel;
         const across = volts[network.loads.plus[load]!]! - volts[network.loads.minus[load]!]!;
         least[at] = Math.min(least[at]!, across);
         amps[at]! += loadAmps[load]!;
@@ -85,9 +85,9 @@ export const groupOfLeds = (
     counted += groups;
   }
   return Uint32Array.from({ length: leds.count }, (_, led) => {
-    const piece = firstSegment + leds.segment[led]!;
-    const group = Math.floor(leds.along[led]! / segments[piece]!.strip.cutPitchMm);
-    return firstGroup[piece]! + Math.min(placed.groups[piece]! - 1, Math.max(0, group));
+    const segment = firstSegment + leds.segment[led]!;
+    const group = Math.floor(leds.along[led]! / segments[segment]!.strip.cutPitchMm);
+    return firstGroup[segment]! + Math.min(placed.groups[segment]! - 1, Math.max(0, group));
   });
 };
 

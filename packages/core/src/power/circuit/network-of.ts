@@ -115,7 +115,7 @@ export const networkOf = (segments: readonly StripSegment[], wiring: Wiring): Pl
   for (const { strip } of segments) if (!loadsOf.has(strip)) loadsOf.set(strip, groupLoads(strip));
   const sources = Array.from({ length: wiring.supplyCount }, () => addSource(builder, wiring));
   const groups = segments.map(({ lengthMm, strip }) => Math.max(1, Math.round(lengthMm / strip.cutPitchMm)));
-  const pieces = segments.map(({ lengthMm, strip }, segment): RailEnds =>
+  const rails = segments.map(({ lengthMm, strip }, segment): RailEnds =>
     addRails(builder, {
       groups: groups[segment]!,
       loads: loadsOf.get(strip)!,
@@ -123,8 +123,8 @@ export const networkOf = (segments: readonly StripSegment[], wiring: Wiring): Pl
       railOhm: ((strip.trackOhmPerM / 2) * lengthMm) / 1000,
     }),
   );
-  const starts = pieces.map(({ start }) => start);
-  const ends = pieces.map(({ end }) => end);
+  const starts = rails.map(({ start }) => start);
+  const ends = rails.map(({ end }) => end);
   const contactOhm = 2 * wiring.joint.ohm;
   const wireCores = wiring.wires.map(({ ends: [from, to], carries, supply, zone, ohm }) => {
     const at = (end: WireEnd): Conductors =>
@@ -135,9 +135,9 @@ export const networkOf = (segments: readonly StripSegment[], wiring: Wiring): Pl
   });
   return {
     network: builder.build(),
-    firstLoad: Int32Array.from(pieces, ({ firstLoad }) => firstLoad),
+    firstLoad: Int32Array.from(rails, ({ firstLoad }) => firstLoad),
     groups: Int32Array.from(groups),
-    firstRail: Int32Array.from(pieces, ({ firstRail }) => firstRail),
+    firstRail: Int32Array.from(rails, ({ firstRail }) => firstRail),
     channels: Int32Array.from(segments, ({ strip }) => loadsOf.get(strip)!.length),
     rails: Int32Array.from(segments, ({ strip }) => 1 + backsOf(strip)),
     outputs: wiring.backs.flatMap((count, zone) => Array.from({ length: count }, (_, channel) => ({ zone, channel }))),

@@ -25,15 +25,15 @@ export const planCircuit = (brief: Brief, power: PowerDesign, catalogue: Catalog
   const voltageV = first.voltageV * (power.arrangement === 'series-pairs' ? 2 : 1);
   const nominalWatts = sum(assemblies.map(({ runs, strip }) => (runs.stripMm / 1000) * strip.wattsPerM));
   const longestMm = ({ maxRunMm }: Strip): number => maxRunMm * (power.feed === 'both-ends' ? 2 : 1);
-  const plan = planWiring({ sign, power, longestMm });
+  const planned = planWiring({ sign, power, longestMm });
   const ampsOf = (chain: readonly number[]): number =>
     (sum(chain.map((segment) => segments[segment]!.lengthMm)) * segments[chain[0]!]!.strip.wattsPerM) / 1000 / voltageV;
-  const chainAmps = plan.chains.map(ampsOf);
+  const chainAmps = planned.chains.map(ampsOf);
   const supplies = assignSupplies(chainAmps, power.supplyCount);
   const supplyA = Math.max(...supplies.amps);
   const allowedDropV = voltageV * leadDropShare;
   const lead = chooseWire(catalogue.wires, power.wireId, supplyA, brief.leadLengthMm, allowedDropV);
-  const gauges = plan.wires.map(({ chain, lengthMm }: PlannedWire) =>
+  const gauges = planned.wires.map(({ chain, lengthMm }: PlannedWire) =>
     chooseWire(catalogue.wires, 'auto', chainAmps[chain]!, lengthMm, allowedDropV / 3),
   );
   const driving = drivingStrip(strips);
@@ -41,26 +41,26 @@ export const planCircuit = (brief: Brief, power: PowerDesign, catalogue: Catalog
   const pixels = sum(
     segments.map(({ lengthMm, strip }) => (strip.addressable === true ? Math.round(lengthMm / strip.cutPitchMm) : 0)),
   );
-  const backs = plan.zones.strips.map(backsOf);
+  const backs = planned.zones.strips.map(backsOf);
   const needs: DriveNeeds = {
     voltageV,
-    outputs: data ? 1 : sum(plan.zones.strips.map((strip) => channelsOf(strip).length)),
+    outputs: data ? 1 : sum(planned.zones.strips.map((strip) => channelsOf(strip).length)),
     outputA:
       supplyA *
       Math.max(...strips.flatMap((strip) => channelsOf(strip).map(({ wattsPerM }) => wattsPerM / strip.wattsPerM))),
     totalA: supplyA,
     pixels,
   };
-  const drive = chooseDrive(catalogue, brief, power, driving, plan.zones.levels.length, needs);
+  const drive = chooseDrive(catalogue, brief, power, driving, planned.zones.levels.length, needs);
   const switching = drive.controller === null || data ? null : { onOhm: drive.controller.onOhm, inside: drive.inside };
   const joint = jointOf(power.joint ?? 'solder');
   const leadOhm = pairOhm(lead, brief.leadLengthMm);
   const wiring: Wiring = {
-    wires: plan.wires.map(({ from, to, chain, carries, lengthMm }, wire) => ({
+    wires: planned.wires.map(({ from, to, chain, carries, lengthMm }, wire) => ({
       ends: [from, to],
       carries,
       supply: supplies.supplyOf[chain]!,
-      zone: plan.zones.ofSegment[plan.chains[chain]![0]!]!,
+      zone: planned.zones.ofSegment[planned.chains[chain]![0]!]!,
       ohm: pairOhm(gauges[wire]!, lengthMm),
     })),
     joint,
@@ -71,7 +71,7 @@ export const planCircuit = (brief: Brief, power: PowerDesign, catalogue: Catalog
     switching,
   };
   const placed = networkOf(segments, wiring);
-  const leadCores = leadCoresOf(plan.zones.strips, switching !== null && !switching.inside);
+  const leadCores = leadCoresOf(planned.zones.strips, switching !== null && !switching.inside);
   return {
     voltageV,
     nominalWatts,
@@ -79,7 +79,7 @@ export const planCircuit = (brief: Brief, power: PowerDesign, catalogue: Catalog
     lead,
     leadOhm,
     leadCores,
-    plan,
+    plan: planned,
     chainAmps,
     gauges,
     pixels,

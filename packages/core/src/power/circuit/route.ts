@@ -6,7 +6,7 @@ export interface Route {
   readonly holes: readonly Point3[];
 }
 
-/** Finds the way of a wire between two places of the piece. */
+/** Finds the way of a wire between two places of the sign. */
 export type Router = (from: Point3, to: Point3) => Route;
 
 /** Straight across, through nothing. */

@@ -12,12 +12,12 @@ beforeAll(async () => {
   fonts = await testFonts();
 });
 
-const pieces = (...lengths: readonly number[]) =>
+const segments = (...lengths: readonly number[]) =>
   lengths.map((lengthMm, index) => ({ ref: inRows(index + 1), label: `${index + 1}`, lengthMm }));
 
 describe('pairs in series', () => {
   it('are as equal as may be, and the shortest of an odd number stays alone', () => {
-    expect(pairUp(pieces(500, 800, 510, 790, 300), [])).toEqual({
+    expect(pairUp(segments(500, 800, 510, 790, 300), [])).toEqual({
       pairs: [
         [1, 3],
         [0, 2],
@@ -28,7 +28,7 @@ describe('pairs in series', () => {
   });
 
   it('are as asked for where that can be, and name what cannot', () => {
-    const { pairs, contradictions } = pairUp(pieces(500, 800, 510, 790), [
+    const { pairs, contradictions } = pairUp(segments(500, 800, 510, 790), [
       { first: inRows(1), second: inRows(2) },
       { first: inRows(2), second: inRows(3) },
       { first: inRows(4), second: inRows(4) },
@@ -39,9 +39,9 @@ describe('pairs in series', () => {
       [2, 3],
     ]);
     expect(contradictions.map(({ why }) => why)).toEqual([
-      'piece 2 is in another pair already',
-      'piece 4 cannot be in series with itself',
-      'there is no piece 9',
+      'segment 2 is in another pair already',
+      'segment 4 cannot be in series with itself',
+      'there is no segment 9',
     ]);
   });
 
@@ -57,7 +57,7 @@ describe('pairs in series', () => {
       expect(volts[0]).toBeGreaterThan(0.95 * voltageV);
     }
     expect(circuit.wires.map(({ carries }) => carries)).toEqual(['plus', 'link', 'minus', 'plus', 'link', 'minus']);
-    // One current goes through both: half of what the same pieces take in parallel.
+    // One current goes through both: half of what the same segments take in parallel.
     const parallel = evaluatedCoarsely(changed(dispensary, inAssembly({ 'light.rowCount': 4 })), fonts).circuit;
     expect(circuit.amps / parallel.amps).toBeCloseTo(0.5, 1);
   });

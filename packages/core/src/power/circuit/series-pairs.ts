@@ -37,11 +37,11 @@ export const pairUp = (
     const missing = one < 0 ? first : second;
     const why =
       one < 0 || other < 0
-        ? `there is no piece ${missing.segment}`
+        ? `there is no segment ${missing.segment}`
         : one === other
-          ? `piece ${name(first, one)} cannot be in series with itself`
+          ? `segment ${name(first, one)} cannot be in series with itself`
           : !free.has(one) || !free.has(other)
-            ? `piece ${free.has(one) ? name(second, other) : name(first, one)} is in another pair already`
+            ? `segment ${free.has(one) ? name(second, other) : name(first, one)} is in another pair already`
             : null;
     if (why !== null) contradictions.push({ first, second, why });
     else {

@@ -108,7 +108,7 @@ describe('the lead of three colours', () => {
     const pair = circuit.wiring.leadOhm;
     expect(circuit.leadDropV).toBeCloseTo(((amps! + most) * pair) / 2, 9);
     expect(circuit.leadDropV).toBeLessThan(0.75 * amps! * pair);
-    // Switched inside the piece, one core brings all of it back.
+    // Switched inside the sign, one core brings all of it back.
     const inside = evaluatedCoarsely(
       changed(demoDesigns.slipway, { 'power.controllerPlace': 'inside' }),
       fonts,

@@ -17,7 +17,7 @@ import type { SignRuns } from './sign-runs.js';
 import type { Circuit, Groups, SharedPair, WireRun } from './types.js';
 
 const endName = (end: WireEnd, { segments }: SignRuns): string =>
-  end === 'lead' ? 'lead' : `piece ${segments[end.segment]!.label} ${end.end}`;
+  end === 'lead' ? 'lead' : `segment ${segments[end.segment]!.label} ${end.end}`;
 
 /** How two segments in series share what they are given. */
 const sharedPairs = ({ pairs }: WiringPlan, { segments }: SignRuns, groups: Groups): readonly SharedPair[] => {
@@ -98,7 +98,7 @@ export const solveCircuit = (brief: Brief, power: PowerDesign, catalogue: Catalo
   const { segments, assemblies } = sign;
   const neededWatts = supplyA * voltageV * (1 + power.headroomShare);
   const solution = solveNetwork(placed.network);
-  // By their ids: what is remembered of the run before may hold a copy of a strip.
+  // By their ids: what is memoized from the run before may hold a copy of a strip.
   const mixes = new Map(assemblies.map(({ strip }) => [strip.id, mixOf(brief.light, strip)] as const));
   const mixOfStrip = (strip: Strip): readonly number[] => mixes.get(strip.id)!;
   const set = asSet(planned, sign, mixOfStrip);

@@ -93,7 +93,7 @@ export interface Carrier {
   readonly name: string;
   readonly amps: number;
   readonly ratedA: number;
-  /** Where it is; null outside of the piece. */
+  /** Where it is; null outside of the sign. */
   readonly at: Point3 | null;
 }
 

@@ -30,7 +30,7 @@ const words = (wires: ReturnType<typeof plan>['wires']): readonly string[] =>
   });
 
 describe('a wiring plan', () => {
-  it('goes from the lead to the first piece and on from end to start', () => {
+  it('goes from the lead to the first segment and on from end to start', () => {
     const { chains, wires } = plan(3);
     expect(chains).toEqual([[0, 1, 2]]);
     expect(words(wires)).toEqual(['lead > 1 start', '1 end > 2 start', '2 end > 3 start']);
@@ -53,7 +53,7 @@ describe('a wiring plan', () => {
     expect(words(twice.wires)).toEqual(['lead > 1 start', '1 end > 2 start', 'lead > 2 end +']);
   });
 
-  it('feeds besides where it is told to, and passes over pieces that are not there', () => {
+  it('feeds besides where it is told to, and passes over segments that are not there', () => {
     const { wires } = plan(3, {
       injections: [
         { ...inRows(2), end: 'end' },
@@ -63,7 +63,7 @@ describe('a wiring plan', () => {
     expect(words(wires)).toEqual(['lead > 1 start', '1 end > 2 start', '2 end > 3 start', 'lead > 2 end +']);
   });
 
-  it('fed backward begins at the end of the last piece, and its far end is the first one’s start', () => {
+  it('fed backward begins at the end of the last segment, and its far end is the first one’s start', () => {
     const { chains, wires } = plan(3, { fedBackward: [inRows(1)] });
     expect(chains).toEqual([[2, 1, 0]]);
     expect(words(wires)).toEqual(['lead > 3 end', '3 start > 2 end', '2 start > 1 end']);

@@ -81,7 +81,7 @@ interface Fed {
 const savedMm = 250;
 
 /**
- * A chain is fed at its first piece, at its far end where that is asked for, and there too where it lies much nearer to the
+ * A chain is fed at its first segment, at its far end where that is asked for, and there too where it lies much nearer to the
  * lead and nothing else was asked. Pixels are always fed where their data comes in, unless asked otherwise.
  */
 const fedFrom = (chain: readonly number[], facts: PlanFacts): Fed => {

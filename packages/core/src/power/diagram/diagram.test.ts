@@ -27,10 +27,10 @@ const designs: readonly (readonly [string, () => Design])[] = [
 ];
 
 describe('a wiring diagram', () => {
-  it.each(designs)('of %s has every piece and every wire once, no box on another, all of it inside', (_, design) => {
+  it.each(designs)('of %s has every segment and every wire once, no box on another, all of it inside', (_, design) => {
     const evaluation = evaluatedCoarsely(design(), fonts);
     const { boxes, links, width, height } = wiringDiagram(evaluation);
-    expect(boxes.filter(({ kind }) => kind === 'piece')).toHaveLength(evaluation.circuit.segments.length);
+    expect(boxes.filter(({ kind }) => kind === 'segment')).toHaveLength(evaluation.circuit.segments.length);
     expect(links.filter(({ id }) => id.startsWith('wire-'))).toHaveLength(evaluation.circuit.wires.length);
     boxes.forEach((one, index) => {
       expect(one.x + one.width).toBeLessThanOrEqual(width);
@@ -56,7 +56,7 @@ describe('a wiring diagram', () => {
     evaluation.circuit.wires.forEach(({ ends, chain }, index) => {
       const { path } = links.find(({ id }) => id === `wire-${index}`)!;
       const idOf = (end: (typeof ends)[number]): string =>
-        end === 'lead' ? `lead-${evaluation.circuit.chains[chain - 1]!.supply}` : `piece-${end.segment}`;
+        end === 'lead' ? `lead-${evaluation.circuit.chains[chain - 1]!.supply}` : `segment-${end.segment}`;
       expect(touches(idOf(ends[0]), path[0]!)).toBe(true);
       expect(touches(idOf(ends[1]), path[path.length - 1]!)).toBe(true);
     });
@@ -66,7 +66,7 @@ describe('a wiring diagram', () => {
     const before = diagramOf(demoDesigns.slipway);
     expect(['socket-1', 'supply-1', 'controller-1', 'lead-1'].map((id) => box(before, id).x)).toEqual(
       before.boxes
-        .filter(({ kind }) => kind !== 'piece')
+        .filter(({ kind }) => kind !== 'segment')
         .map(({ x }) => x)
         .sort((a, b) => a - b),
     );

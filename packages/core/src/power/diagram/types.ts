@@ -2,7 +2,7 @@ import type { WireKind } from '../circuit/index.js';
 import type { Point } from '../../base/outlines/index.js';
 
 /** What stands in a wiring diagram. */
-export type DiagramKind = 'socket' | 'supply' | 'controller' | 'lead' | 'piece';
+export type DiagramKind = 'socket' | 'supply' | 'controller' | 'lead' | 'segment';
 
 /** A box of a diagram; places in units of its own, y down. */
 export interface DiagramBox {

@@ -4,15 +4,15 @@ import type { Point } from '../../base/outlines/index.js';
 import type { Diagram, DiagramBox, DiagramLink } from './types.js';
 
 const boxHeight = 26;
-const pieceWidth = 36;
+const segmentWidth = 36;
 /** Between boxes, with room for what is written on a wire. */
 const gap = 54;
 const rowHeight = 50;
 const margin = 8;
-/** Pieces in one row; a longer chain goes on in the next. */
-const piecesInRow = 5;
+/** Segments in one row; a longer chain goes on in the next. */
+const segmentsInRow = 5;
 const widths = { socket: 36, supply: 56, controller: 60, lead: 46 } as const;
-/** Room at the left of the pieces for what comes from the lead. */
+/** Room at the left of the segments for what comes from the lead. */
 const trunk = 66;
 
 interface Facts {
@@ -20,7 +20,7 @@ interface Facts {
   readonly design: Pick<AnyDesign, 'brief'>;
 }
 
-const rowsOf = ({ segments }: Chain): number => Math.max(1, Math.ceil(segments.length / piecesInRow));
+const rowsOf = ({ segments }: Chain): number => Math.max(1, Math.ceil(segments.length / segmentsInRow));
 
 /** Chains with the row each begins in, under the row of the supply that feeds them; and the rows of the supplies. */
 const placedChains = ({ chains, supplyCount }: Circuit) => {
@@ -68,7 +68,7 @@ const onward = (from: DiagramBox, to: DiagramBox): readonly Point[] => {
   ];
 };
 
-/** Down from the lead to the trunk at the left, and along the row: into the side of its first piece, or over the row. */
+/** Down from the lead to the trunk at the left, and along the row: into the side of its first segment, or over the row. */
 const fromLead = (lead: DiagramBox, to: DiagramBox, first: boolean, aside: number): readonly Point[] => {
   const [x1, y1] = [lead.x + lead.width / 2, lead.y + lead.height];
   const bend = y1 + 6;
@@ -84,7 +84,7 @@ const fromLead = (lead: DiagramBox, to: DiagramBox, first: boolean, aside: numbe
     : [...down, [x, to.y - 7 - aside], [tx + aside, to.y - 7 - aside], [tx + aside, to.y]];
 };
 
-/** Over the row from piece to piece, or between the rows to one in another. */
+/** Over the row from segment to segment, or between the rows to one in another. */
 const over = (from: DiagramBox, to: DiagramBox): readonly Point[] => {
   const [x1, x2] = [from.x + from.width / 2, to.x + to.width / 2];
   const level = Math.abs(from.y - to.y) < 0.01;
@@ -97,7 +97,7 @@ const over = (from: DiagramBox, to: DiagramBox): readonly Point[] => {
   ];
 };
 
-/** What stands before the piece: socket, supply, controller, and the end of the lead, for each supply. */
+/** What stands before the sign: socket, supply, controller, and the end of the lead, for each supply. */
 const feedBoxes = ({ circuit, design }: Facts, supply: number, y: number): readonly DiagramBox[] => {
   const { drive, voltageV, fuseA, lead, leadCores, supplyCount } = circuit;
   const of = supplyCount > 1 ? ` ${supply}` : '';
@@ -157,24 +157,24 @@ const feedBoxes = ({ circuit, design }: Facts, supply: number, y: number): reado
   });
 };
 
-const pieceBoxes = ({ circuit }: Facts): readonly DiagramBox[] =>
+const segmentBoxes = ({ circuit }: Facts): readonly DiagramBox[] =>
   placedChains(circuit).placed.flatMap(({ chain, row }) =>
     chain.segments.map((segment, place): DiagramBox => {
       const { label, lengthMm } = circuit.segments[segment]!;
       return {
-        id: `piece-${segment}`,
-        kind: 'piece',
+        id: `segment-${segment}`,
+        kind: 'segment',
         title: label,
         lines: [`${Math.round(lengthMm)} mm`],
-        x: margin + trunk + (place % piecesInRow) * (pieceWidth + gap),
-        y: yOf(row + Math.floor(place / piecesInRow)),
-        width: pieceWidth,
+        x: margin + trunk + (place % segmentsInRow) * (segmentWidth + gap),
+        y: yOf(row + Math.floor(place / segmentsInRow)),
+        width: segmentWidth,
         height: boxHeight,
       };
     }),
   );
 
-/** A wire inside the piece, drawn between its boxes. */
+/** A wire inside the sign, drawn between its boxes. */
 const insideLink = (run: WireRun, index: number, from: DiagramBox, to: DiagramBox): DiagramLink => {
   const lead = run.ends[0] === 'lead';
   const aside = run.injected || run.carries === 'minus' || run.carries === 'data';
@@ -200,10 +200,10 @@ export const wiringDiagram = (facts: Facts): Diagram => {
   const { circuit } = facts;
   const { supplyRows } = placedChains(circuit);
   const feeds = supplyRows.map((row, index) => feedBoxes(facts, index + 1, yOf(row)));
-  const boxes = [...feeds.flat(), ...pieceBoxes(facts)];
+  const boxes = [...feeds.flat(), ...segmentBoxes(facts)];
   const boxOf = (end: WireEnd, chain: number): DiagramBox => {
     const row = feeds[circuit.chains[chain - 1]!.supply - 1]!;
-    return end === 'lead' ? row[row.length - 1]! : boxes.find(({ id }) => id === `piece-${end.segment}`)!;
+    return end === 'lead' ? row[row.length - 1]! : boxes.find(({ id }) => id === `segment-${end.segment}`)!;
   };
   const before = feeds.flatMap((row, supply): readonly DiagramLink[] =>
     row.slice(1).map((box, index) => {

@@ -1,3 +1,4 @@
+import { clamp, roundOff } from '../../base/maths/index.js';
 import type { TestBoard } from './test-board.js';
 import { faultsOf } from './list-faults.js';
 import { benchOf, gradeOf, appearanceOf, probesOf, type Bench } from './symptoms.js';
@@ -28,7 +29,7 @@ export const diagnosisOf = (board: TestBoard): Diagnosis => {
     const bench = benchOf(board, withFault(board, fault), fault);
     return {
       fault,
-      looks: board.pieces.map((_, piece) => appearanceOf(bench, sound, piece)),
+      looks: board.segments.map((_, segment) => appearanceOf(bench, sound, segment)),
       judged: probes.map((probe) => gradeOf(bench, sound, probe)),
     };
   });
@@ -38,7 +39,7 @@ export const diagnosisOf = (board: TestBoard): Diagnosis => {
 export const sameProbe = (one: Probe, other: Probe): boolean => {
   if (one.kind === 'colour' || other.kind === 'colour')
     return (
-      one.kind === 'colour' && other.kind === 'colour' && one.piece === other.piece && one.channel === other.channel
+      one.kind === 'colour' && other.kind === 'colour' && one.segment === other.segment && one.channel === other.channel
     );
   if (one.kind === 'amps' || other.kind === 'amps')
     return one.kind === 'amps' && other.kind === 'amps' && one.wire === other.wire;
@@ -46,7 +47,7 @@ export const sameProbe = (one: Probe, other: Probe): boolean => {
   return one.kind === other.kind && one.point === other.point && channelOf(one) === channelOf(other);
 };
 
-/** What has been seen so far: how pieces look (null where nobody looked), and what was measured. */
+/** What has been seen so far: how segments look (null where nobody looked), and what was measured. */
 export interface Symptoms {
   readonly looks: readonly (Appearance | null)[];
   readonly readings: readonly Reading[];
@@ -60,7 +61,7 @@ export const suspectsLeft = (
   const places = readings.map(({ probe }) => probes.findIndex((each) => sameProbe(each, probe)));
   const wrong = suspects.map(
     (suspect) =>
-      looks.filter((look, piece) => look !== null && suspect.looks[piece] !== look).length +
+      looks.filter((look, segment) => look !== null && suspect.looks[segment] !== look).length +
       readings.filter(({ judged }, at) => suspect.judged[places[at]!] !== judged).length,
   );
   const least = Math.min(...wrong);
@@ -89,9 +90,9 @@ export const nextProbe = (
     const bits = worth(left, place);
     const better =
       best === null ||
-      bits > best.bits + 1e-9 ||
-      (bits > best.bits - 1e-9 && handiness[probe.kind] < handiness[best.probe.kind]);
-    if (bits > 1e-9 && better) best = { probe, bits };
+      bits > best.bits + roundOff ||
+      (bits > best.bits - roundOff && handiness[probe.kind] < handiness[best.probe.kind]);
+    if (bits > roundOff && better) best = { probe, bits };
   });
   return best;
 };

@@ -41,7 +41,7 @@ const boardFor = (design: Design): TestBoard => {
 const twoRows = (): TestBoard => boardFor(dispensary);
 const looks = (board: TestBoard, fault: Fault) => {
   const [bench, sound] = [benchOf(board, withFault(board, fault)), benchOf(board, soundNetwork(board))];
-  return board.pieces.map((_, piece) => appearanceOf(bench, sound, piece));
+  return board.segments.map((_, segment) => appearanceOf(bench, sound, segment));
 };
 const volts = (board: TestBoard, fault: Fault, point: string, kind: 'volts' | 'plus' | 'minus' = 'volts'): number =>
   readingOf(benchOf(board, withFault(board, fault)), { kind, point });
@@ -65,9 +65,9 @@ describe('a circuit with a fault', () => {
 
   it('is half dark where a track is broken, and has one dark place where a group is dead', () => {
     const board = twoRows();
-    expect(looks(board, { kind: 'broken-strip', piece: 1, conductor: 'plus' })).toEqual(['lit', 'partly']);
-    expect(looks(board, { kind: 'broken-strip', piece: 0, conductor: 'plus' })).toEqual(['partly', 'dark']);
-    expect(looks(board, { kind: 'dead-group', piece: 0 })).toEqual(['partly', 'lit']);
+    expect(looks(board, { kind: 'broken-strip', segment: 1, conductor: 'plus' })).toEqual(['lit', 'partly']);
+    expect(looks(board, { kind: 'broken-strip', segment: 0, conductor: 'plus' })).toEqual(['partly', 'dark']);
+    expect(looks(board, { kind: 'dead-group', segment: 0 })).toEqual(['partly', 'lit']);
   });
 
   it('is dim all over when its supply is weak or a joint of the lead is loose, which volts tell apart', () => {
@@ -117,7 +117,7 @@ describe('readings', () => {
 describe('a circuit of several colours with a fault', () => {
   const board = (): TestBoard => boardFor(changed(demoDesigns.slipway, { 'power.fedForward': [1] }));
 
-  it('is of a wrong colour behind an open return, which no piece before shows', () => {
+  it('is of a wrong colour behind an open return, which no segment before shows', () => {
     const wire = 2;
     expect(looks(board(), { kind: 'open', wire, conductor: 'blue' })).toEqual([
       'lit',
@@ -131,11 +131,11 @@ describe('a circuit of several colours with a fault', () => {
     const laid = board();
     const fault: Fault = { kind: 'crossed', wire: 1, cores: ['red', 'green'] };
     const [bench, sound] = [benchOf(laid, withFault(laid, fault), fault), benchOf(laid, soundNetwork(laid))];
-    expect(laid.pieces.map((_, piece) => appearanceOf(bench, sound, piece))).not.toContain('wrong-colour');
-    const seen = (piece: number, channel: number): number => readingOf(bench, { kind: 'colour', piece, channel });
+    expect(laid.segments.map((_, segment) => appearanceOf(bench, sound, segment))).not.toContain('wrong-colour');
+    const seen = (segment: number, channel: number): number => readingOf(bench, { kind: 'colour', segment, channel });
     expect([seen(0, 0), seen(1, 0), seen(1, 1), seen(3, 0), seen(1, 2)]).toEqual([0, 1, 0, 1, 2]);
-    expect(gradeOf(bench, sound, { kind: 'colour', piece: 1, channel: 0 })).toBe('wrong');
-    expect(gradeOf(bench, sound, { kind: 'colour', piece: 0, channel: 0 })).toBe('right');
+    expect(gradeOf(bench, sound, { kind: 'colour', segment: 1, channel: 0 })).toBe('wrong');
+    expect(gradeOf(bench, sound, { kind: 'colour', segment: 0, channel: 0 })).toBe('right');
   });
 
   it('has one colour dark everywhere when an output does not switch', () => {
@@ -143,14 +143,14 @@ describe('a circuit of several colours with a fault', () => {
     const fault: Fault = { kind: 'dead-output', supply: 0, output: 1 };
     expect(new Set(looks(laid, fault))).toEqual(new Set(['wrong-colour']));
     const bench = benchOf(laid, withFault(laid, fault), fault);
-    expect(readingOf(bench, { kind: 'colour', piece: 2, channel: 1 })).toBe(-1);
+    expect(readingOf(bench, { kind: 'colour', segment: 2, channel: 1 })).toBe(-1);
   });
 
   it('flickers behind a loose joint', () => {
     const laid = board();
     const fault: Fault = { kind: 'loose', wire: 2 };
     const [bench, sound] = [benchOf(laid, withFault(laid, fault), fault), benchOf(laid, soundNetwork(laid))];
-    expect(laid.pieces.map((_, piece) => appearanceOf(bench, sound, piece)).slice(2)).toEqual([
+    expect(laid.segments.map((_, segment) => appearanceOf(bench, sound, segment)).slice(2)).toEqual([
       'flickering',
       'flickering',
     ]);
@@ -161,10 +161,10 @@ describe('pixels with a fault in their data', () => {
   it('are dark from where it stops, with all their volts', () => {
     const board = boardFor(demoDesigns['net-loft']);
     const into = board.circuit.wires.findIndex(
-      ({ to, cores }) => to === 'piece 2 start' && cores.some(({ name }) => name === 'data'),
+      ({ to, cores }) => to === 'segment 2 start' && cores.some(({ name }) => name === 'data'),
     );
     expect(looks(board, { kind: 'data-open', wire: into })).toEqual(['lit', 'dark', 'dark']);
-    expect(looks(board, { kind: 'wrong-direction', piece: 2 })).toEqual(['lit', 'lit', 'dark']);
+    expect(looks(board, { kind: 'wrong-direction', segment: 2 })).toEqual(['lit', 'lit', 'dark']);
     expect(volts(board, { kind: 'data-open', wire: into }, 'start-2')).toBeGreaterThan(4.4);
   });
 });
@@ -288,7 +288,7 @@ describe('a bench in a thread of its own', () => {
     expect(ask({ id: 1, kind: 'measure', probe: 0 })).toMatchObject({ id: 1, kind: 'refused' });
     const opened = ask({ id: 2, kind: 'open', design: demoDesigns.curlew });
     if (opened.kind !== 'opened') throw new Error('not opened');
-    expect(opened.drawing.pieces).toHaveLength(7);
+    expect(opened.drawing.segments).toHaveLength(7);
     expect(ask({ id: 3, kind: 'measure', probe: 0 })).toMatchObject({ kind: 'refused' });
     const shown = ask({ id: 4, kind: 'hide', level: 'fair', seed: 5 });
     if (shown.kind !== 'hidden') throw new Error('not hidden');
@@ -318,13 +318,13 @@ describe('a bench in a thread of its own', () => {
         readings: [...signs.readings, { probe: opened.probes[told.next]!.probe, judged: measured.judged }],
       };
     }
-    // Of several colours each is shown by itself; their mean is the light of the piece.
+    // Of several colours each is shown by itself; their mean is the light of the segment.
     expect(ask({ id: 11, kind: 'open', design: demoDesigns.slipway }).kind).toBe('opened');
     const mixed = ask({ id: 12, kind: 'hide', level: 'fair', seed: 2 });
     if (mixed.kind !== 'hidden') throw new Error('not hidden');
-    mixed.tints.forEach((channels, piece) => {
+    mixed.tints.forEach((channels, segment) => {
       expect(channels).toHaveLength(3);
-      mixed.lights[piece]!.forEach((light, group) =>
+      mixed.lights[segment]!.forEach((light, group) =>
         expect(channels.reduce((sum, channel) => sum + channel[group]!, 0) / 3).toBeCloseTo(light, 9),
       );
     });

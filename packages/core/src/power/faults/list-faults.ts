@@ -20,22 +20,24 @@ const faultsOfWire = (board: TestBoard, wire: number): readonly Fault[] => {
   ];
 };
 
-/** What can go wrong with one piece: a track broken in its middle, a group dead, laid against its data. */
-const faultsOfPiece = (board: TestBoard, piece: number): readonly Fault[] => [
-  ...(board.placed.groups[piece]! < 2
+/** What can go wrong with one segment: a track broken in its middle, a group dead, laid against its data. */
+const faultsOfSegment = (board: TestBoard, segment: number): readonly Fault[] => [
+  ...(board.placed.groups[segment]! < 2
     ? []
-    : conductorsOf(board.circuit.segments[piece]!.strip).map(({ name }): Fault => ({
+    : conductorsOf(board.circuit.segments[segment]!.strip).map(({ name }): Fault => ({
         kind: 'broken-strip',
-        piece,
+        segment,
         conductor: name,
       }))),
-  { kind: 'dead-group', piece },
-  ...(board.circuit.segments[piece]!.strip.addressable === true ? [{ kind: 'wrong-direction', piece } as const] : []),
+  { kind: 'dead-group', segment },
+  ...(board.circuit.segments[segment]!.strip.addressable === true
+    ? [{ kind: 'wrong-direction', segment } as const]
+    : []),
 ];
 
 /** Every single fault that a circuit can have, in a fixed order. */
 export const faultsOf = (board: TestBoard): readonly Fault[] => {
-  const { pieces, placed, circuit } = board;
+  const { segments, placed, circuit } = board;
   const switched = circuit.wiring.switching !== null;
   return [
     ...placed.supplies.flatMap((_, supply): readonly Fault[] => [
@@ -46,7 +48,7 @@ export const faultsOf = (board: TestBoard): readonly Fault[] => {
         : []),
     ]),
     ...wiresOf(board).flatMap((wire) => faultsOfWire(board, wire)),
-    ...pieces.flatMap((_, piece) => faultsOfPiece(board, piece)),
+    ...segments.flatMap((_, segment) => faultsOfSegment(board, segment)),
   ];
 };
 
@@ -67,11 +69,11 @@ export const faultWords = (board: TestBoard, fault: Fault): string => {
     case 'data-open':
       return `data is open in ${wireWords(board, fault.wire)}`;
     case 'wrong-direction':
-      return `piece ${board.pieces[fault.piece]} lies against its data arrow`;
+      return `segment ${board.segments[fault.segment]} lies against its data arrow`;
     case 'broken-strip':
-      return `the ${fault.conductor} track of piece ${board.pieces[fault.piece]} is broken in its middle`;
+      return `the ${fault.conductor} track of segment ${board.segments[fault.segment]} is broken in its middle`;
     case 'dead-group':
-      return `a dead group in the middle of piece ${board.pieces[fault.piece]}`;
+      return `a dead group in the middle of segment ${board.segments[fault.segment]}`;
     case 'dead-output':
       return `output ${fault.output + 1} of the ${board.circuit.drive.controller?.kind ?? 'controller'}${several ? ` at supply ${fault.supply + 1}` : ''} does not switch on`;
     case 'dead-supply':

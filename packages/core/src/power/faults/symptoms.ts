@@ -6,7 +6,7 @@ import type { Fault, ReadingGrade, Appearance, Probe } from './types.js';
 /** Groups with less than this share of their light are dark; the eye takes this much less for dim. */
 const darkShare = 0.05;
 const dimShare = 0.8;
-/** A piece whose dimmest group has this much less light than its brightest fades along it. */
+/** A segment whose dimmest group has this much less light than its brightest fades along it. */
 const fadeShare = 0.75;
 /** A joint that hardly touches is seen to flicker where it takes this much of the light. */
 const flickerShare = 0.97;
@@ -41,43 +41,43 @@ export const benchOf = (board: TestBoard, network: Network, fault?: Fault): Benc
   };
 };
 
-/** Light of one channel of every group of a piece, against what it should be. */
+/** Light of one channel of every group of a segment, against what it should be. */
 const channelLight = (
   { board: { placed } }: Bench,
-  piece: number,
+  segment: number,
   channel: number,
   amps: Float64Array,
   should: (load: number) => number,
 ): Float64Array => {
   const { firstLoad, groups, channels } = placed;
-  return Float64Array.from({ length: groups[piece]! }, (_, group) => {
-    const load = firstLoad[piece]! + group * channels[piece]! + channel;
+  return Float64Array.from({ length: groups[segment]! }, (_, group) => {
+    const load = firstLoad[segment]! + group * channels[segment]! + channel;
     const whole = should(load);
     return whole > 0 ? amps[load]! / whole : 0;
   });
 };
 
-/** Light of every group of a piece, each channel against what the sound circuit gives it, channel by channel. */
-export const lightsOf = (bench: Bench, sound: Bench, piece: number): readonly Float64Array[] =>
-  Array.from({ length: bench.board.placed.channels[piece]! }, (_, channel) =>
-    channelLight(bench, piece, channel, bench.solution.loadAmps, (load) => sound.solution.loadAmps[load]!),
+/** Light of every group of a segment, each channel against what the sound circuit gives it, channel by channel. */
+export const lightsOf = (bench: Bench, sound: Bench, segment: number): readonly Float64Array[] =>
+  Array.from({ length: bench.board.placed.channels[segment]! }, (_, channel) =>
+    channelLight(bench, segment, channel, bench.solution.loadAmps, (load) => sound.solution.loadAmps[load]!),
   );
 
-/** Light of every group of a piece, against what the sound circuit gives it: the mean of its channels. */
-export const lightOf = (bench: Bench, sound: Bench, piece: number): Float64Array => {
-  const lights = lightsOf(bench, sound, piece);
+/** Light of every group of a segment, against what the sound circuit gives it: the mean of its channels. */
+export const lightOf = (bench: Bench, sound: Bench, segment: number): Float64Array => {
+  const lights = lightsOf(bench, sound, segment);
   return Float64Array.from(
     lights[0]!,
     (_, group) => lights.reduce((sum, light) => sum + light[group]!, 0) / lights.length,
   );
 };
 
-/** How a piece looks beside a sound one. */
-export const appearanceOf = (bench: Bench, sound: Bench, piece: number): Appearance => {
-  const light = lightOf(bench, sound, piece);
+/** How a segment looks beside a sound one. */
+export const appearanceOf = (bench: Bench, sound: Bench, segment: number): Appearance => {
+  const light = lightOf(bench, sound, segment);
   const [least, most] = [Math.min(...light), Math.max(...light)];
   if (most < darkShare) return 'dark';
-  const channels = lightsOf(bench, sound, piece).map((each) => Math.max(...each));
+  const channels = lightsOf(bench, sound, segment).map((each) => Math.max(...each));
   if (channels.length > 1 && Math.min(...channels) < darkShare) return 'wrong-colour';
   if (least < darkShare) return 'partly';
   if (bench.unsteady && least < flickerShare) return 'flickering';
@@ -87,11 +87,11 @@ export const appearanceOf = (bench: Bench, sound: Bench, piece: number): Appeara
 
 const pointOf = (board: TestBoard, id: string): TestPoint => board.points.find((point) => point.id === id)!;
 
-/** The channel that shines most on a piece while one alone is switched on; −1 when none does. */
-const colourOf = (bench: Bench, piece: number, channel: number): number => {
+/** The channel that shines most on a segment while one alone is switched on; −1 when none does. */
+const colourOf = (bench: Bench, segment: number, channel: number): number => {
   const { loadAmps } = bench.inColour(channel);
-  const nominal = nominalAmps(bench.board.circuit.segments[piece]!.strip);
-  const light = nominal.map((amps, each) => Math.max(...channelLight(bench, piece, each, loadAmps, () => amps)));
+  const nominal = nominalAmps(bench.board.circuit.segments[segment]!.strip);
+  const light = nominal.map((amps, each) => Math.max(...channelLight(bench, segment, each, loadAmps, () => amps)));
   const most = Math.max(...light);
   return most < darkShare ? -1 : light.indexOf(most);
 };
@@ -100,7 +100,7 @@ const colourOf = (bench: Bench, piece: number, channel: number): number => {
 export const readingOf = (bench: Bench, probe: Probe): number => {
   const { board, solution } = bench;
   const { volts, resistorAmps } = solution;
-  if (probe.kind === 'colour') return colourOf(bench, probe.piece, probe.channel);
+  if (probe.kind === 'colour') return colourOf(bench, probe.segment, probe.channel);
   if (probe.kind === 'amps') return Math.abs(resistorAmps[resistorsOf(board, probe.wire)[0]!]!);
   const { conductors, supply } = pointOf(board, probe.point);
   const terminals = board.placed.supplies[supply]!;
@@ -138,10 +138,10 @@ export const gradeOf = (bench: Bench, sound: Bench, probe: Probe): ReadingGrade 
 
 /**
  * Everything that can be measured: volts at every point to each return, plus and returns apart, amperes in every wire; and
- * where colours can be switched one by one, each piece looked at in each.
+ * where colours can be switched one by one, each segment looked at in each.
  */
 export const probesOf = (board: TestBoard): readonly Probe[] => {
-  const { points, pieces, colours } = board;
+  const { points, segments, colours } = board;
   return [
     ...points.flatMap(({ id, conductors }): readonly Probe[] => [
       ...conductors.slice(1).map((_, channel): Probe => ({ kind: 'volts', point: id, channel })),
@@ -151,7 +151,7 @@ export const probesOf = (board: TestBoard): readonly Probe[] => {
     ...wiresOf(board)
       .filter((wire) => resistorsOf(board, wire).length > 0)
       .map((wire): Probe => ({ kind: 'amps', wire })),
-    ...pieces.flatMap((_, piece) => colours.map((__, channel): Probe => ({ kind: 'colour', piece, channel }))),
+    ...segments.flatMap((_, segment) => colours.map((__, channel): Probe => ({ kind: 'colour', segment, channel }))),
   ];
 };
 
@@ -159,7 +159,7 @@ export const probesOf = (board: TestBoard): readonly Probe[] => {
 export const probeWords = (board: TestBoard, probe: Probe): string => {
   if (probe.kind === 'amps') return `amperes in ${wireWords(board, probe.wire)}, by clamp`;
   if (probe.kind === 'colour')
-    return `the colour of piece ${board.pieces[probe.piece]} with only ${board.colours[probe.channel]} on`;
+    return `the colour of segment ${board.segments[probe.segment]} with only ${board.colours[probe.channel]} on`;
   const { name, conductors } = pointOf(board, probe.point);
   if (probe.kind === 'plus') return `volts from the plus at the ${name} to the minus of the supply`;
   const minus = conductors.length > 2 ? board.colours[(probe.channel ?? 0) % board.colours.length]! : 'minus';

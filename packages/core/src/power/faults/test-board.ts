@@ -15,7 +15,7 @@ export interface TestPoint {
   readonly id: string;
   readonly name: string;
   readonly conductors: Conductors;
-  /** Where it is on the piece; null outside of it. */
+  /** Where it is on the sign; null outside of it. */
   readonly at: Point3 | null;
   /** The supply whose terminals it is measured against, counted from 0. */
   readonly supply: number;
@@ -27,7 +27,7 @@ export interface TestBoard {
   readonly placed: PlacedNetwork;
   readonly points: readonly TestPoint[];
   /** What the segments are called, in their order. */
-  readonly pieces: readonly string[];
+  readonly segments: readonly string[];
   /** Colours that can be switched one by one; none when there is but one, or when pixels are told. */
   readonly colours: readonly ChannelName[];
 }
@@ -63,16 +63,18 @@ export const wireWords = ({ circuit }: TestBoard, wire: number): string => {
 export const testBoardOf = (circuit: Circuit): TestBoard => {
   const { segments: laid, wires, chains, supplyCount, wiring } = circuit;
   const placed = networkOf(laid, wiring);
-  const supplyOfPiece = new Map(chains.flatMap(({ segments, supply }) => segments.map((piece) => [piece, supply - 1])));
+  const supplyOfSegment = new Map(
+    chains.flatMap(({ segments, supply }) => segments.map((segment) => [segment, supply - 1])),
+  );
   const several = (name: string, index: number): string => (supplyCount > 1 ? `${name} ${index + 1}` : name);
-  const pieces = laid.map(({ label }) => label);
+  const segments = laid.map(({ label }) => label);
   const driving = drivingStrip(laid.map(({ strip }) => strip));
   const entryAt = (supply: number): Point3 | null =>
     wires.find(({ ends, chain }) => ends[0] === 'lead' && chains[chain - 1]!.supply === supply + 1)?.at[0] ?? null;
   return {
     circuit,
     placed,
-    pieces,
+    segments,
     colours: backsOf(driving) > 1 ? channelsOf(driving).map(({ name }) => name) : [],
     points: [
       ...placed.supplies.map((conductors, index): TestPoint => ({
@@ -91,17 +93,17 @@ export const testBoardOf = (circuit: Circuit): TestBoard => {
           supply,
         })),
       ),
-      ...laid.flatMap(({ label, from, to }, piece): readonly TestPoint[] => {
-        const supply = supplyOfPiece.get(piece) ?? 0;
+      ...laid.flatMap(({ label, from, to }, segment): readonly TestPoint[] => {
+        const supply = supplyOfSegment.get(segment) ?? 0;
         return [
           {
             id: `start-${label}`,
-            name: `start of piece ${label}`,
-            conductors: placed.starts[piece]!,
+            name: `start of segment ${label}`,
+            conductors: placed.starts[segment]!,
             at: from,
             supply,
           },
-          { id: `end-${label}`, name: `end of piece ${label}`, conductors: placed.ends[piece]!, at: to, supply },
+          { id: `end-${label}`, name: `end of segment ${label}`, conductors: placed.ends[segment]!, at: to, supply },
         ];
       }),
     ],

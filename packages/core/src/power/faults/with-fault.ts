@@ -66,14 +66,14 @@ export const soundNetwork = ({ placed: { network } }: TestBoard): Network => net
 export const withFault = (board: TestBoard, fault: Fault): Network => {
   const { placed } = board;
   const network = soundNetwork(board);
-  const middle = (piece: number): number => placed.groups[piece]! >> 1;
+  const middle = (segment: number): number => placed.groups[segment]! >> 1;
   /** Pixels from a segment on have no data: they get it in the order of the segments. */
-  const untold = (piece: number): Network =>
+  const untold = (segment: number): Network =>
     board.circuit.segments.reduce(
-      (left, { strip }, segment) =>
-        segment < piece || strip.addressable !== true
+      (left, { strip }, at) =>
+        at < segment || strip.addressable !== true
           ? left
-          : withDeadLoads(left, placed.firstLoad[segment]!, placed.firstLoad[segment + 1] ?? network.loads.law.length),
+          : withDeadLoads(left, placed.firstLoad[at]!, placed.firstLoad[at + 1] ?? network.loads.law.length),
       network,
     );
   switch (fault.kind) {
@@ -104,20 +104,20 @@ export const withFault = (board: TestBoard, fault: Fault): Network => {
       return untold(end === null || end === 'lead' ? 0 : end.segment);
     }
     case 'wrong-direction':
-      return untold(fault.piece);
+      return untold(fault.segment);
     case 'broken-strip': {
-      const core = conductorsOf(board.circuit.segments[fault.piece]!.strip).findIndex(
+      const core = conductorsOf(board.circuit.segments[fault.segment]!.strip).findIndex(
         ({ name }) => name === fault.conductor,
       );
       return withOhm(
         network,
-        placed.firstRail[fault.piece]! + placed.rails[fault.piece]! * middle(fault.piece) + core,
+        placed.firstRail[fault.segment]! + placed.rails[fault.segment]! * middle(fault.segment) + core,
         openOhm,
       );
     }
     case 'dead-group': {
-      const channels = placed.channels[fault.piece]!;
-      const first = placed.firstLoad[fault.piece]! + channels * middle(fault.piece);
+      const channels = placed.channels[fault.segment]!;
+      const first = placed.firstLoad[fault.segment]! + channels * middle(fault.segment);
       return withDeadLoads(network, first, first + channels);
     }
     case 'dead-output':

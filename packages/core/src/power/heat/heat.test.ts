@@ -74,7 +74,7 @@ describe('heat in the case', () => {
     expect([holes('top'), holes('bottom'), holes('left')]).toEqual([12, 12, 0]);
   });
 
-  it('of a supply inside the piece counts what it loses', () => {
+  it('of a supply inside the sign counts what it loses', () => {
     const [outside, inside] = (['outside', 'inside'] as const).map((place) => evaluate({ 'power.supplyPlace': place }));
     expect(outside!.heat.supplyWatts).toBe(0);
     expect(inside!.heat.watts - outside!.heat.watts).toBeCloseTo(inside!.circuit.watts * (1 / 0.87 - 1), 9);

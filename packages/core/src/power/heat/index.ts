@@ -1,3 +1,4 @@
+import { millionth } from '../../base/maths/index.js';
 import type { Strip } from '../../document/catalogue/index.js';
 import type { Circuit } from '../circuit/index.js';
 import type { Brief, PowerDesign } from '../../document/design/index.js';
@@ -21,7 +22,7 @@ export interface Heat {
   readonly faceC: Range;
   /** The most watts this case may hold before the strip passes its limit in the kindest case. */
   readonly sheddableWatts: number;
-  /** What the supply loses inside the piece, when it stands there (W). */
+  /** What the supply loses inside the sign, when it stands there (W). */
   readonly supplyWatts: number;
   /** What vents do: the air that rises through them (l/s), and the light they leak (lm); null without. */
   readonly vents: { readonly airLs: Range; readonly leakLm: number } | null;
@@ -42,8 +43,8 @@ const supplyEfficiency = 0.87;
 /** Share of its area that a hole lets air through: rounded edges, and as drilled (typical). */
 const dischargeKind = 0.65;
 const dischargeHarsh = 0.5;
-/** Less surface than this is no piece (m²). */
-const leastAreaM2 = 1e-6;
+/** Less surface than this is no sign (m²). */
+const leastAreaM2 = millionth;
 
 const surroundings: Readonly<Record<Brief['exposure'], number>> = { indoors: 25, damp: 25, outdoors: 35 };
 
@@ -55,7 +56,7 @@ export interface Shedding {
   readonly closed: boolean;
   /** Light that leaves (lm). */
   readonly outLm: number;
-  /** Holes that let air through a closed piece; null without. */
+  /** Holes that let air through a closed sign; null without. */
   readonly vents: Vents | null;
 }
 
@@ -67,12 +68,12 @@ export interface OwnPower {
   readonly holdsSupply: boolean;
 }
 
-/** What a supply inside the piece loses there (W); nothing when it stands outside, or is a battery. */
+/** What a supply inside the sign loses there (W); nothing when it stands outside, or is a battery. */
 const lostInSupply = ({ watts, supply }: Circuit, { supplyPlace }: PowerDesign, { holdsSupply }: OwnPower): number =>
   holdsSupply && supplyPlace === 'inside' && supply?.source !== 'battery' ? watts * (1 / supplyEfficiency - 1) : 0;
 
 /**
- * The heat stage: steady temperatures of a piece lit for good, at full light. What strip, copper inside and a supply inside
+ * The heat stage: steady temperatures of a sign lit for good, at full light. What strip, copper inside and a supply inside
  * take, less what leaves as light, crosses two films in series in a closed case, air to wall and wall to room, or rises out
  * through vents (stack flow); the strip sits above the air by its own film. Conduction through the walls is taken as free.
  */

@@ -2,11 +2,11 @@ import type { NetworkBuilder } from './builder.js';
 import { addRails } from './rails.js';
 import type { LoadLaw } from './types.js';
 
-/** A piece of strip of one colour as a network: groups at even steps on copper that runs out and back. */
+/** A segment of strip of one colour as a network: groups at even steps on copper that runs out and back. */
 export interface Ladder {
   readonly groups: number;
   readonly law: LoadLaw;
-  /** Copper of one rail over the whole piece (Ω); both have it. */
+  /** Copper of one rail over the whole segment (Ω); both have it. */
   readonly railOhm: number;
 }
 
@@ -17,7 +17,7 @@ export interface LadderEnds {
   readonly endPlus: number;
   readonly endMinus: number;
   readonly firstLoad: number;
-  /** The plus rail before its first group; its minus is next, and so on in turn along the piece. */
+  /** The plus rail before its first group; its minus is next, and so on in turn along the segment. */
   readonly firstRail: number;
 }
 

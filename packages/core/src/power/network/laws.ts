@@ -1,3 +1,4 @@
+import { roundOff } from '../../base/maths/index.js';
 import { ampsAt, slopeAt } from './law.js';
 import type { Network } from './types.js';
 
@@ -19,7 +20,7 @@ export const loadColumns = ({ loads, laws }: Network): LoadColumns => {
     const own = laws[index]!;
     return own.kind === 'resistive' ? Infinity : own.fullV;
   });
-  const siemens = column((index) => slopeAt(laws[index]!, from[index]! + 1e-9));
+  const siemens = column((index) => slopeAt(laws[index]!, from[index]! + roundOff));
   const most = column((index) => ampsAt(laws[index]!, full[index]!));
   return {
     amps: (volts, into, offset) => {

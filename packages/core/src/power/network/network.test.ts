@@ -137,7 +137,7 @@ describe('closed forms', () => {
     expect(volts[groups - 1]).toBeCloseTo(volts[groups / 2 - 1]!, 9);
   });
 
-  it('unequal pieces in series share the voltage by what they take', () => {
+  it('unequal segments in series share the voltage by what they take', () => {
     // Two lumps on 24 V, the second twice as long: I = g₁(V₁ − f) = g₂(V₂ − f).
     const builder = networkBuilder();
     const [minus, middle, plus] = [builder.node(), builder.node(), builder.node()];
@@ -263,7 +263,7 @@ describe('networks that make no sense', () => {
     expect(found.volts[ladder.endMinus]).toBeGreaterThanOrEqual(2.9);
   });
 
-  it('backward strip takes nothing; pieces of no length and bare wires are let be', () => {
+  it('backward strip takes nothing; segments of no length and bare wires are let be', () => {
     const builder = networkBuilder();
     const [minus, plus] = [builder.node(), builder.node()];
     builder.source(minus, plus, 24, 0.05);

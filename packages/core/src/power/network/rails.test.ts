@@ -4,8 +4,8 @@ import { addRails, networkBuilder, solveNetwork, type LoadLaw } from './index.js
 
 const law = (forwardV: number, siemens: number): LoadLaw => ({ kind: 'resistive', forwardV, siemens });
 
-/** A piece of `backs` colours on 12 V, all returns joined to the supply’s minus. */
-const piece = (groups: number, loads: readonly { readonly law: LoadLaw; readonly back: number }[], backs: number) => {
+/** A segment of `backs` colours on 12 V, all returns joined to the supply’s minus. */
+const segment = (groups: number, loads: readonly { readonly law: LoadLaw; readonly back: number }[], backs: number) => {
   const builder = networkBuilder();
   const [minus, plus] = [builder.node(), builder.node()];
   builder.source(minus, plus, 12, 0);
@@ -17,7 +17,7 @@ const piece = (groups: number, loads: readonly { readonly law: LoadLaw; readonly
   return { rails, feed, network, solution: solveNetwork(network) };
 };
 
-describe('a piece of several colours', () => {
+describe('a segment of several colours', () => {
   const loads = [
     { law: law(5.5, 0.004), back: 0 },
     { law: law(8.4, 0.006), back: 1 },
@@ -25,7 +25,7 @@ describe('a piece of several colours', () => {
   ];
 
   it('brings back by its returns what it takes in by plus, and each return what its own loads draw', () => {
-    const { feed, rails, solution } = piece(40, loads, 3);
+    const { feed, rails, solution } = segment(40, loads, 3);
     const [plus, ...backs] = feed.map((resistor) => Math.abs(solution.resistorAmps[resistor]!));
     expect(backs.reduce((sum, amps) => sum + amps, 0)).toBeCloseTo(plus!, 9);
     loads.forEach((_, channel) => {
@@ -37,7 +37,7 @@ describe('a piece of several colours', () => {
   });
 
   it('drops more on plus than on any return, since that carries all of them', () => {
-    const { rails, solution } = piece(40, loads, 3);
+    const { rails, solution } = segment(40, loads, 3);
     const drop = (conductor: number): number =>
       Math.abs(solution.volts[rails.start[conductor]!]! - solution.volts[rails.end[conductor]!]!);
     for (const back of [1, 2, 3]) expect(drop(0)).toBeGreaterThan(2 * drop(back));
@@ -46,8 +46,8 @@ describe('a piece of several colours', () => {
   it('with one colour alone is a ladder: its light the hyperbolic cosine of the way left', () => {
     const groups = 400;
     const one = law(8.4, 0.002);
-    const { rails, solution } = piece(groups, [{ law: one, back: 0 }], 1);
-    // g per group and 2 r per group over the whole piece: k L = √(2 R G).
+    const { rails, solution } = segment(groups, [{ law: one, back: 0 }], 1);
+    // g per group and 2 r per group over the whole segment: k L = √(2 R G).
     const kL = Math.sqrt(2 * 0.4 * 0.002 * groups);
     const at = (group: number): number => solution.loadAmps[rails.firstLoad + group]!;
     const along = (group: number): number => (group + 0.5) / groups;
@@ -56,8 +56,8 @@ describe('a piece of several colours', () => {
   });
 
   it('two colours on one return are as one of both', () => {
-    const both = piece(25, [{ law: law(8.4, 0.004), back: 0 }], 1);
-    const apart = piece(
+    const both = segment(25, [{ law: law(8.4, 0.004), back: 0 }], 1);
+    const apart = segment(
       25,
       [
         { law: law(8.4, 0.001), back: 0 },
@@ -82,14 +82,14 @@ describe('a piece of several colours', () => {
         law: law(4 + 7 * random(), 0.01 * random()),
         back: Math.floor(random() * backs),
       }));
-      const { solution } = piece(1 + Math.floor(random() * 60), many, backs);
+      const { solution } = segment(1 + Math.floor(random() * 60), many, backs);
       expect(solution.settled).toBe(true);
       expect(solution.residualA).toBeLessThan(1e-9);
     }
   });
 
   it('without groups is so many wires', () => {
-    const { rails, solution } = piece(0, loads, 3);
+    const { rails, solution } = segment(0, loads, 3);
     expect(rails.firstLoad).toBe(-1);
     expect(solution.volts[rails.end[0]!]).toBeCloseTo(12, 9);
   });

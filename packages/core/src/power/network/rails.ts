@@ -7,27 +7,27 @@ export interface RailLoad {
   readonly back: number;
 }
 
-/** A piece of strip as a network: groups at even steps on copper that goes out by one rail and comes back by one or more. */
+/** A segment of strip as a network: groups at even steps on copper that goes out by one rail and comes back by one or more. */
 export interface Rails {
   readonly groups: number;
   readonly loads: readonly RailLoad[];
   readonly backs: number;
-  /** Copper of one rail over the whole piece (Ω); each has it. */
+  /** Copper of one rail over the whole segment (Ω); each has it. */
   readonly railOhm: number;
 }
 
-/** Where the rails of a piece begin and end, plus first, and its places among loads and resistors. */
+/** Where the rails of a segment begin and end, plus first, and its places among loads and resistors. */
 export interface RailEnds {
   readonly start: readonly number[];
   readonly end: readonly number[];
   /** The loads follow group by group, those of a group in their own order. */
   readonly firstLoad: number;
-  /** The plus rail before the first group; its returns are next, and so on in turn along the piece. */
+  /** The plus rail before the first group; its returns are next, and so on in turn along the segment. */
   readonly firstRail: number;
 }
 
 /**
- * Adds a piece: each group sits in the middle of its share of the copper, so that the first and the last have half a step
+ * Adds a segment: each group sits in the middle of its share of the copper, so that the first and the last have half a step
  * of rail to the ends. Without groups it is so many wires.
  */
 export const addRails = (builder: NetworkBuilder, { groups, loads, backs, railOhm }: Rails): RailEnds => {

@@ -1,3 +1,4 @@
+import { roundOff } from '../../base/maths/index.js';
 import { branchEnds, reachOf, type BranchEnds, type Reach } from './graph.js';
 import { loadColumns } from './laws.js';
 import { factorInto, patternOf, roomFor, solveInPlace, type Pattern, type UpperTriangle } from './ldl.js';
@@ -6,11 +7,11 @@ import type { Network, Solution } from './types.js';
 /** No joint is better than this (Ω): wires of no length would make sums of unlike size. */
 const leastOhm = 1e-5;
 /** To every node’s own conductance, for the step alone: what hangs on nothing else must not make it endless (S). */
-const leakSiemens = 1e-9;
+const leakSiemens = roundOff;
 /** Pixels in series, which all draw the same whatever they get, take a hundred or two. */
 const mostRounds = 400;
 /** Kirchhoff’s law holds to this, or to this share of what the supplies would give into a short, whichever is more (A). */
-const leftoverA = 1e-9;
+const leftoverA = roundOff;
 const leftoverShare = 2e-15;
 /** Good enough is polished on as long as each round leaves less than this share of what the last one left. */
 const polished = 0.1;

@@ -13,7 +13,7 @@ beforeAll(async () => {
 
 const asDesigned = { segments: null, channel: null, level: 1, pixels: null } as const;
 
-describe('putting a piece to work', () => {
+describe('putting a sign to work', () => {
   it.each(Object.entries(demoDesigns))(
     '%s: each step expects what the circuit gives, under a name of its own',
     (_, design) => {
@@ -28,10 +28,10 @@ describe('putting a piece to work', () => {
       };
       expect(middle('supply-volts')).toBeCloseTo(circuit.voltageV, 9);
       expect(middle('full-amps')).toBeCloseTo(circuit.amps, 9);
-      // Pieces at their nominal power add up to the whole.
+      // Segments at their nominal power add up to the whole.
       const alone = circuit.segments.reduce((sum, { label }) => sum + middle(`segment-${label}`), 0);
       expect(alone * circuit.voltageV).toBeCloseTo(circuit.nominalWatts, 6);
-      const stages = steps.map(({ stage }) => ['supply', 'pieces', 'colours', 'full', 'soak'].indexOf(stage));
+      const stages = steps.map(({ stage }) => ['supply', 'segments', 'colours', 'full', 'soak'].indexOf(stage));
       expect(stages).toEqual([...stages].sort((a, b) => a - b));
     },
   );

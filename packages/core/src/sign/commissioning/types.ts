@@ -19,14 +19,14 @@ export interface Expected {
   readonly unit: 'V' | 'A' | '°C';
 }
 
-/** One thing to measure while a new piece is put to work. */
+/** One thing to measure while a new sign is put to work. */
 export interface CommissionStep {
   /** No two steps have the same. */
   readonly key: string;
   /** What readings are kept under: what is measured, and where; nowhere of the sign as a whole. */
   readonly id: string;
   readonly at: Reading['at'] | null;
-  readonly stage: 'supply' | 'pieces' | 'colours' | 'full' | 'soak';
+  readonly stage: 'supply' | 'segments' | 'colours' | 'full' | 'soak';
   readonly title: string;
   readonly how: string;
   readonly setting: BenchSetting;

@@ -59,8 +59,8 @@ describe('a sign of two boxes alike', () => {
     expect(new Set(twice.parts.cut.map(({ id }) => id)).size).toBe(twice.parts.cut.length);
     const sheets = ({ packing }: Evaluation) => packing.sheets.reduce((sum, each) => sum + each.sheets, 0);
     expect(sheets(twice)).toBeLessThanOrEqual(2 * sheets(once));
-    expect(twice.cost.perPiece).toBeGreaterThan(1.4 * once.cost.perPiece);
-    expect(twice.cost.perPiece).toBeLessThan(2 * once.cost.perPiece);
+    expect(twice.cost.perSign).toBeGreaterThan(1.4 * once.cost.perSign);
+    expect(twice.cost.perSign).toBeLessThan(2 * once.cost.perSign);
   });
 
   it('tells the findings of each apart', () => {
@@ -97,8 +97,8 @@ describe('a box with halo letters on its front', () => {
   it('is measured segment by segment, and warm in each', () => {
     const steps = commissionSteps(lantern);
     const named = steps.filter(({ id }) => id === 'segment').map(({ title }) => title);
-    expect(named[0]).toBe('Piece A1 alone');
-    expect(named.at(-1)).toMatch(/^Piece B\d+ alone$/);
+    expect(named[0]).toBe('Segment A1 alone');
+    expect(named.at(-1)).toMatch(/^Segment B\d+ alone$/);
     expect(new Set(steps.filter(({ stage }) => stage === 'soak').map(({ at }) => at?.assembly))).toEqual(
       new Set(['box', 'letters']),
     );

@@ -82,7 +82,7 @@ describe('200 random designs', () => {
       expect(Math.abs(emittedLm - outLm - absorbedCaseLm - absorbedFaceLm)).toBeLessThanOrEqual(1e-6 * emittedLm);
       expect(glow.luminance.every((value) => Number.isFinite(value) && value >= 0)).toBe(true);
       expect(findings.flatMap(({ numbers }) => numbers).every(({ value }) => Number.isFinite(value))).toBe(true);
-      expect(Number.isFinite(heat.stripC.high) && Number.isFinite(cost.perPiece) && parts.kg > 0).toBe(true);
+      expect(Number.isFinite(heat.stripC.high) && Number.isFinite(cost.perSign) && parts.kg > 0).toBe(true);
     }
     expect(lit).toBeGreaterThan(150);
   });

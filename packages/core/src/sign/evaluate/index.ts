@@ -85,7 +85,7 @@ const judged = ({ results, recomputed }: StageRun, catalogue: Catalogue) => {
   return { raw, evaluation };
 };
 
-/** An evaluator for one catalogue. Keep one for each page or run; it remembers the stages of the design before. */
+/** An evaluator for one catalogue. Keep one for each page or run; it keeps the stages of the design before. */
 export const createEvaluator = (catalogue: Catalogue, fonts: FontBook, options: EvaluatorOptions = {}): Evaluator => {
   const run = createStages(catalogue, fonts, options.grid ?? previewGrid);
   const runTrial = createStages(catalogue, fonts, trialGrid);

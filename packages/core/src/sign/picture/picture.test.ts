@@ -106,7 +106,7 @@ describe('exposure', () => {
     expect(walls.at(-1)).toBeLessThan(30);
   });
 
-  it('an unlit piece in the dark is dark', () => {
+  it('an unlit sign in the dark is dark', () => {
     expect(at(renderFace(box, 'dark', false, false), 0.5, 0.5)[0]).toBeLessThan(100);
     expect(bytes(shapeColour(box, box.front.shapes.at(-1)!, exposureFor([box], 'dark', false), false))[0]).toBeLessThan(
       40,

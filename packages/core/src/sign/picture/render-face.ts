@@ -2,7 +2,7 @@ import type { Ambient } from '../../document/design/index.js';
 import { wallRgb, type Front, type Paint } from '../../builds/index.js';
 import { ambientLux, driftAt, type Glow } from '../../light/glow/index.js';
 import type { LinearRgb } from '../../light/colour/index.js';
-import { clamp } from '../../base/maths/index.js';
+import { clamp, millionth } from '../../base/maths/index.js';
 import type { SceneLight } from './scene.js';
 
 /** What a picture needs to know of an assembly: its map of light, and what is seen of it. */
@@ -42,8 +42,8 @@ export const exposureFor = (parts: readonly Lit[], ambient: Ambient, lit = true)
     const unlit = (lux * glow.faceReflectance) / Math.PI;
     return lit ? glow.evenness.highCdM2 * Math.max(...front.seenHue) + unlit : unlit;
   });
-  const whiteCdM2 = Math.max(paper, Math.max(0, ...brightest) * shoulder, 1e-6);
-  return { whiteCdM2, surroundWhiteCdM2: Math.sqrt(whiteCdM2 * Math.max(paper, 1e-6)), lux };
+  const whiteCdM2 = Math.max(paper, Math.max(0, ...brightest) * shoulder, millionth);
+  return { whiteCdM2, surroundWhiteCdM2: Math.sqrt(whiteCdM2 * Math.max(paper, millionth)), lux };
 };
 
 const encode = (linear: number): number => {

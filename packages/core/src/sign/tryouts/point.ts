@@ -67,7 +67,7 @@ export const tryPoint = (
     ...tryout.read(own),
     face,
     ledCount: runs.leds.count,
-    costPerPiece: tried.value.cost.perPiece,
+    costPerSign: tried.value.cost.perSign,
     minOverMean: glow.evenness.minOverMean,
     meanCdM2: glow.evenness.meanCdM2,
     visibility: visibilityOf(own),

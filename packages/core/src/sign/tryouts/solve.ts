@@ -1,3 +1,4 @@
+import { roundOff } from '../../base/maths/index.js';
 import type { Design } from '../design/index.js';
 import { tryPoint, type TryEvaluator } from './point.js';
 import { combination } from './sweep.js';
@@ -19,15 +20,15 @@ const depthStepMm = 1;
 
 /** Lower is better; ties by price, then by depth. */
 const order: Readonly<Record<Goal, (point: TryPoint) => readonly [number, number, number]>> = {
-  shallowest: ({ depthMm, costPerPiece, ledCount }) => [depthMm, costPerPiece, ledCount],
-  'fewest LEDs': ({ ledCount, depthMm, costPerPiece }) => [ledCount, depthMm, costPerPiece],
-  cheapest: ({ costPerPiece, depthMm, ledCount }) => [costPerPiece, depthMm, ledCount],
+  shallowest: ({ depthMm, costPerSign, ledCount }) => [depthMm, costPerSign, ledCount],
+  'fewest LEDs': ({ ledCount, depthMm, costPerSign }) => [ledCount, depthMm, costPerSign],
+  cheapest: ({ costPerSign, depthMm, ledCount }) => [costPerSign, depthMm, ledCount],
 };
 
 const better = (goal: Goal, point: TryPoint, best: TryPoint | null): boolean => {
   if (best === null) return true;
   const [a, b] = [order[goal](point), order[goal](best)];
-  const differs = a.findIndex((value, index) => Math.abs(value - b[index]!) > 1e-9);
+  const differs = a.findIndex((value, index) => Math.abs(value - b[index]!) > roundOff);
   return differs >= 0 && a[differs]! < b[differs]!;
 };
 
@@ -41,7 +42,7 @@ const sentenceOf = (goal: Goal, point: TryPoint | null, binding: readonly Demand
   return `The ${goal} that will do: ${what}${limit}.`;
 };
 
-/** Tried depths of one column of the search, remembered so that none is computed twice. */
+/** Tried depths of one column of the search, kept so that none is computed twice. */
 type Column = (depthMm: number) => TryPoint | null;
 
 const fine = (point: TryPoint | null): boolean => point !== null && point.fails.length === 0;

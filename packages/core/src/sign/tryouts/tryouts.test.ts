@@ -3,7 +3,7 @@ import type { FontBook } from '../../artwork/lettering/index.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { applyChange, type Design } from '../design/index.js';
 import { createEvaluator } from '../evaluate/index.js';
-import { dispensary, testFonts } from '../../testing/harness.js';
+import { coarse, dispensary, testFonts } from '../../testing/harness.js';
 import {
   checkAxes,
   faceOptions,
@@ -21,6 +21,8 @@ beforeAll(async () => {
 });
 
 const quick = () => createEvaluator(shippedCatalogue, fonts).quick;
+/** For what tries a great many points. */
+const coarsely = () => createEvaluator(shippedCatalogue, fonts, coarse).quick;
 const face = (id: string) =>
   faceOptions(dispensary, 0, shippedCatalogue).find(({ change }) => change.some(({ value }) => value === id))!;
 
@@ -53,7 +55,7 @@ describe('a sweep', () => {
     const own = evaluated.ok ? evaluated.value.assemblies[0]! : undefined;
     if (!evaluated.ok || own?.build !== 'lightbox') throw new Error('the point makes no design');
     expect(own.geometry.inside.depthMm).toBe(point.depthMm);
-    expect(evaluated.value.cost.perPiece).toBeCloseTo(point.costPerPiece, 6);
+    expect(evaluated.value.cost.perSign).toBeCloseTo(point.costPerSign, 6);
     expect(own.glow.evenness.minOverMean).toBeCloseTo(point.minOverMean, 6);
     expect(point.picture.width).toBeLessThanOrEqual(120);
     expect(point.picture.data).toHaveLength(point.picture.width * point.picture.height * 4);
@@ -94,11 +96,11 @@ describe('solving', () => {
   };
 
   it('finds the shallowest case: a millimetre less fails, and it says what', () => {
-    const { point, binding, sentence } = solved(solve(dispensary, 'shallowest', room, quick()));
+    const { point, binding, sentence } = solved(solve(dispensary, 'shallowest', room, coarsely()));
     expect(point!.fails).toEqual([]);
     expect(binding.length).toBeGreaterThan(0);
     expect(sentence).toContain(binding[0]!);
-    const shallower = quick()(
+    const shallower = coarsely()(
       applied(applied(dispensary, point!), {
         ...point!,
         change: [{ path: 'assemblies.0.case.depthInsideMm', value: point!.depthMm - 1 }],
@@ -115,7 +117,7 @@ describe('solving', () => {
           faces: room.faces,
           liningIds: room.liningIds,
         },
-        quick(),
+        coarsely(),
       ),
     );
     expect(brute.filter((each) => each !== null && each.fails.length === 0)).toEqual([]);
@@ -123,15 +125,15 @@ describe('solving', () => {
 
   it('finds fewer LEDs when it may be deeper, and a cheaper one no dearer than either', () => {
     const [shallow, few, cheap] = (['shallowest', 'fewest LEDs', 'cheapest'] as const).map(
-      (goal) => solved(solve(dispensary, goal, room, quick())).point!,
+      (goal) => solved(solve(dispensary, goal, room, coarsely())).point!,
     );
     expect(few!.ledCount).toBeLessThan(shallow!.ledCount);
     expect(few!.depthMm).toBeGreaterThan(shallow!.depthMm);
-    expect(cheap!.costPerPiece).toBeLessThanOrEqual(Math.min(few!.costPerPiece, shallow!.costPerPiece) + 1e-6);
+    expect(cheap!.costPerSign).toBeLessThanOrEqual(Math.min(few!.costPerSign, shallow!.costPerSign) + 1e-6);
   });
 
   it('says so when nothing will do', () => {
-    const none = solved(solve(dispensary, 'cheapest', { ...room, mostRows: 2, deepestMm: 60 }, quick()));
+    const none = solved(solve(dispensary, 'cheapest', { ...room, mostRows: 2, deepestMm: 60 }, coarsely()));
     expect(none.point).toBeNull();
     expect(none.sentence).toContain('Nothing within these bounds will do');
   });

@@ -18,7 +18,7 @@ export interface SweepAxes {
   readonly liningIds: readonly string[];
 }
 
-/** What a piece must reach. */
+/** What a sign must reach. */
 export type Demand = 'no dots or bands' | 'bright enough' | 'even corners' | 'room inside';
 
 /** One combination, tried. */
@@ -30,7 +30,7 @@ export interface TryPoint {
   readonly face: string;
   readonly lining: string;
   readonly ledCount: number;
-  readonly costPerPiece: number;
+  readonly costPerSign: number;
   readonly minOverMean: number;
   readonly meanCdM2: number;
   /** The worse ripple’s contrast over the least the eye sees from the reading distance or farther; below 1 is hidden. */

@@ -1,3 +1,4 @@
+import { roundOff, tiny } from '../../../base/maths/index.js';
 import type { DxfEntity } from 'dxf';
 import {
   arcChords,
@@ -22,11 +23,11 @@ const point = (value: unknown): Point => {
 /** From `from` anticlockwise to `to`, a full turn when they are the same. */
 const turnBetween = (from: number, to: number): number => {
   const turn = (to - from) % (2 * Math.PI);
-  return turn <= 1e-12 ? turn + 2 * Math.PI : turn;
+  return turn <= tiny ? turn + 2 * Math.PI : turn;
 };
 
 const closedLoop = (arc: EllipseArc, flatness: number): DrawnPath =>
-  Math.abs(arc.sweepRad - 2 * Math.PI) < 1e-9
+  Math.abs(arc.sweepRad - 2 * Math.PI) < roundOff
     ? { points: arcChords(arc, flatness), closed: true }
     : { points: [arcStart(arc), ...arcChords(arc, flatness)], closed: false };
 

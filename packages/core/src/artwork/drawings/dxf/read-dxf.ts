@@ -1,3 +1,4 @@
+import { roundOff } from '../../../base/maths/index.js';
 import { config, parseString, type DxfBlock, type DxfEntity, type DxfFile } from 'dxf';
 import { flatnessMm } from '../../../base/curves/index.js';
 import { compose, growth, mapOutline, type Affine } from '../../../base/outlines/index.js';
@@ -107,7 +108,7 @@ const createWalk = ({ blocks, tables }: DxfFile, collector: Collector) => {
           }
         continue;
       }
-      const path = entityPath(entity, flatnessMm / Math.max(1e-9, growth(map)));
+      const path = entityPath(entity, flatnessMm / Math.max(roundOff, growth(map)));
       if (path === undefined) {
         const type = String(entity.type);
         if (!silent.has(type))

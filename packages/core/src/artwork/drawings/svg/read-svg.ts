@@ -1,3 +1,4 @@
+import { roundOff } from '../../../base/maths/index.js';
 import { flatnessMm } from '../../../base/curves/index.js';
 import {
   bandAlong,
@@ -91,7 +92,7 @@ const createWalk = (root: Element, sheet: readonly SheetRule[], collector: Colle
     const inside = compose(map, readTransform(element.attributes['transform']));
     const rings = element.children.flatMap((child) => {
       const own = compose(inside, readTransform(child.attributes['transform']));
-      const paths = drawn.has(child.name) ? shapePaths(child, flatnessMm / Math.max(1e-9, growth(own))) : [];
+      const paths = drawn.has(child.name) ? shapePaths(child, flatnessMm / Math.max(roundOff, growth(own))) : [];
       return mapped(paths ?? [], own).map(({ points }) => points);
     });
     return unite(rings);
@@ -113,7 +114,7 @@ const createWalk = (root: Element, sheet: readonly SheetRule[], collector: Colle
     if (style.visibility !== 'visible') return;
     const [filled, stroked] = [isFilled(style, declared), isStroked(style, declared)];
     if (!filled && !stroked) return;
-    const paths = shapePaths(element, flatnessMm / Math.max(1e-9, growth(map)));
+    const paths = shapePaths(element, flatnessMm / Math.max(roundOff, growth(map)));
     if (paths === null) return collector.note(`path data on line ${element.line} could not be read to its end`);
     const fillRule = style.fillRule === 'evenodd' ? 'evenodd' : 'nonzero';
     const isLine = element.name === 'line';

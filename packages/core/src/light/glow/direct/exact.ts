@@ -1,3 +1,4 @@
+import { clamp, millionth } from '../../../base/maths/index.js';
 import type { StackView } from '../../optics/index.js';
 import { intensityAt, type PointSources } from '../../photometry/index.js';
 import type { Block } from '../../radiosity/index.js';
@@ -70,7 +71,7 @@ export const hidden = (
   dz: number,
 ): boolean => {
   if (z >= heightMm) return false;
-  let [enter, leave] = [1e-6, Math.min(1, (heightMm - z) / dz)];
+  let [enter, leave] = [millionth, Math.min(1, (heightMm - z) / dz)];
   for (const [o, d, low, high] of [
     [x, dx, x0, x1],
     [y, dy, y0, y1],
@@ -123,7 +124,7 @@ export const addAny = (
         intensity = peak * (cosine === 1 ? ahead : Math.pow(ahead, cosine));
       } else {
         const azimuth = Math.atan2(dx * vx + dy * vy + h * vz, dx * ux + dy * uy + h * uz);
-        intensity = peak * intensityAt(distribution, Math.acos(Math.max(-1, Math.min(1, ahead))), azimuth);
+        intensity = peak * intensityAt(distribution, Math.acos(clamp(ahead, -1, 1)), azimuth);
         if (intensity === 0) continue;
       }
       if (block !== null && hidden(block, x, y, z, dx, dy, h)) continue;

@@ -1,3 +1,4 @@
+import { tiny } from '../../../base/maths/index.js';
 import { intensityAt, type PointSources } from '../../photometry/index.js';
 import type { Grid } from '../../../base/raster/index.js';
 import { mm2PerM2 } from './law.js';
@@ -11,7 +12,7 @@ export const addImages = (map: Float64Array, grid: Grid, emitters: PointSources,
   for (let source = 0; source < emitters.count; source += 1) {
     const candela =
       emitters.fluxLm[source]! * intensityAt(emitters.distribution, Math.acos(emitters.nz[source]!)) * imageShare;
-    if (candela < 1e-12) continue;
+    if (candela < tiny) continue;
     const u = (emitters.x[source]! - grid.area.x) / grid.cellWidthMm - 0.5;
     const v = (emitters.y[source]! - grid.area.y) / grid.cellHeightMm - 0.5;
     for (const [column, row] of [

@@ -166,9 +166,9 @@ describe('what the eye makes of it', () => {
   it('marks hot and dark places and says which strip and which return', () => {
     const { spots, evenness } = box({ 'light.rowCount': 1 });
     const [hot, dark] = [spots.find(({ kind }) => kind === 'hot')!, spots.find(({ kind }) => kind === 'dark')!];
-    expect(hot.why).toContain('right over piece 1');
+    expect(hot.why).toContain('right over segment 1');
     expect(hot.cdM2).toBeGreaterThan(evenness.meanCdM2);
-    expect(dark.why).toMatch(/aside of piece 1, \d+ mm from the (left|right|top|bottom) return/);
+    expect(dark.why).toMatch(/aside of segment 1, \d+ mm from the (left|right|top|bottom) return/);
     expect(box({ 'light.rowCount': 6 }).spots.filter(({ kind }) => kind === 'hot')).toEqual([]);
   });
 });
