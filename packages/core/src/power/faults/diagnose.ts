@@ -1,4 +1,4 @@
-import { clamp, roundOff } from '../../base/maths/index.js';
+import { roundOff } from '../../base/maths/index.js';
 import type { TestBoard } from './test-board.js';
 import { faultsOf } from './list-faults.js';
 import { benchOf, gradeOf, appearanceOf, probesOf, type Bench } from './symptoms.js';
