@@ -11,10 +11,11 @@ import { temporaryDatabase } from './lib/stage.mjs';
 const seconds = (since) => `${Math.round((Date.now() - since) / 1000)} s`;
 
 /** Runs to its end, its output shown in one piece then, for others run beside it; resolves with the exit code. */
-const exitCode = (name, args, environment = {}) =>
+const exitCode = (name, args, { environment = {}, priority = os.constants.priority.PRIORITY_NORMAL } = {}) =>
   new Promise((resolve) => {
     const since = Date.now();
     const child = spawn('node', args, { cwd: root, env: { ...process.env, ...environment } });
+    if (child.pid !== undefined) os.setPriority(child.pid, priority);
     const said = [];
     child.stdout.on('data', (chunk) => said.push(chunk));
     child.stderr.on('data', (chunk) => said.push(chunk));
@@ -48,11 +49,14 @@ const listChecks = () => [
   ],
 ];
 
+/** The browser waits now and then; what nobody waits for runs then. */
+const inTheGaps = { priority: os.constants.priority.PRIORITY_BELOW_NORMAL };
+
 const runChecks = async () => {
   const checks = listChecks();
   const failed = [];
   for (const [name, args] of checks) {
-    if ((await exitCode(name, args)) !== 0) failed.push(name);
+    if ((await exitCode(name, args, inTheGaps)) !== 0) failed.push(name);
   }
   return { passed: checks.length - failed.length, failed: failed.length };
 };
@@ -74,7 +78,7 @@ const runJest = async (projects, environment, folder) => {
     '--silent',
     `--maxWorkers=${workersEach}`,
   ];
-  const code = await exitCode(`unit tests: ${projects.join(', ')}`, args, environment);
+  const code = await exitCode(`unit tests: ${projects.join(', ')}`, args, { environment });
   try {
     const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(report, 'utf8'));
     const failed = numFailedTests + numRuntimeErrorTestSuites;
@@ -90,11 +94,7 @@ const runBrowser = async (environment, folder) => {
   const code = await exitCode(
     'browser tests',
     [tool('@playwright/test', 'cli.js'), 'test', '--config', inRoot('e2e/playwright.config.ts')],
-    {
-      ...environment,
-      VITRUM_CHROMIUM: executable,
-      PLAYWRIGHT_JSON_OUTPUT_NAME: report,
-    },
+    { environment: { ...environment, VITRUM_CHROMIUM: executable, PLAYWRIGHT_JSON_OUTPUT_NAME: report } },
   );
   try {
     const { stats } = JSON.parse(readFileSync(report, 'utf8'));
@@ -107,7 +107,7 @@ const runBrowser = async (environment, folder) => {
 
 const parts = ['checks', 'unit', 'server', 'browser'];
 
-/** Two lanes run side by side, about as long as each other; each has half of the cores. */
+/** Two lanes run side by side, about as long as each other, each with half of the cores; checks run in their gaps. */
 const workersEach = Math.max(1, Math.floor(os.availableParallelism() / 2));
 
 await runMain(async () => {
@@ -143,7 +143,7 @@ await runMain(async () => {
   };
   let results = [];
   try {
-    results = (await Promise.all([inTurn(['unit', 'checks']), inTurn(['server', 'browser'])])).flat();
+    results = (await Promise.all([inTurn(['unit', 'server']), inTurn(['browser']), inTurn(['checks'])])).flat();
   } finally {
     ended();
   }
