@@ -139,7 +139,7 @@ test('every field of every step reaches the design and the figures', async ({ pa
   await expect(page.locator('[data-finding="wrong-colour"]')).toHaveCount(0);
   await page.keyboard.press('2');
   await expect(page).toHaveURL(/\/artwork$/);
-  await page.getByLabel('Letters in').selectOption('oswald-semibold');
+  await page.getByLabel('Letters in', { exact: true }).selectOption('oswald-semibold');
   await page.getByLabel('Light through').selectOption('coloured-letters');
   await page.getByLabel('Film').selectOption('green-film');
   await page.getByLabel('Cut with').selectOption('laser');
