@@ -1,13 +1,15 @@
 import { existsSync } from 'node:fs';
 import { installDebian } from './debian.mjs';
 
-const places = ['/usr/bin/chromium', '/usr/bin/chromium-browser'];
+/** Debian's Chromium, the lighter build without windows first. */
+const packages = ['chromium-headless-shell', 'chromium'];
+const found = () => packages.map((name) => `/usr/bin/${name}`).find((place) => existsSync(place));
 
-/** Debian's Chromium, installed when it is missing and this user may. */
+/** Debian's Chromium, installed when it is missing and this user may. Older Debians have no build without windows. */
 export const findChromium = async () => {
-  const found = () => places.find((place) => existsSync(place));
+  const lacking = 'Chromium is not on this machine, and browser tests need it.';
   if (found() === undefined)
-    await installDebian(['chromium'], 'Chromium is not on this machine, and browser tests need it.');
+    await installDebian([packages[0]], lacking).catch(() => installDebian([packages[1]], lacking));
   return found();
 };
 

@@ -4,7 +4,7 @@ import { assemblyAt } from '../lamp-room/assembly-at';
 import { moveTo } from './place-edits';
 import { titleOf } from './title-of';
 
-const onWall: Placement = { on: null, xMm: 0, yMm: 0, turnDeg: 0 } as Placement;
+const onWall: Placement = { on: null, xMm: 0, yMm: 0, turnDeg: 0 };
 
 const standing = (id: string, index: number, place: Placement, placing: object) =>
   ({ id, index, assembly: { place }, placing }) as unknown as Parameters<typeof moveTo>[1];
