@@ -33,9 +33,9 @@ const tool = (name, file) => inPackage('.', name, file);
 
 /** Found only when they are wanted: on a fresh clone the packages are not there yet. */
 const listChecks = () => [
+  ['types and lint', [roomForYoung, inRoot('scripts/lib/types-and-lint.mjs')]],
   ['generated documents', [inRoot('scripts/docs.mjs'), '--check']],
   ['formatting', [tool('prettier', 'bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']],
-  ['types and lint', [roomForYoung, inRoot('scripts/lib/types-and-lint.mjs')]],
   [
     'import directions',
     [
@@ -51,8 +51,8 @@ const listChecks = () => [
   ],
 ];
 
-/** The browser waits now and then; what nobody waits for runs then. */
-const inTheGaps = { priority: os.constants.priority.PRIORITY_BELOW_NORMAL };
+/** The browser waits now and then, and what nobody waits for runs then: a little behind the rest (niceness). */
+const inTheGaps = { priority: 4 };
 
 const runChecks = async () => {
   const checks = listChecks();

@@ -72,7 +72,7 @@ describe.each(builds.map((build) => [build.name, build] as const))('the build â€
     const evaluator = createEvaluator(shippedCatalogue, fonts, coarse);
     for (const bound of ['leastMm', 'mostMm'] as const) {
       const sizesMm = Object.fromEntries(build.sizes.map((question) => [question.id, question[bound]]));
-      const answers = { name: 'New', text: 'OPEN', readingDistanceMm: 3000, sizesMm };
+      const answers = { name: 'New', text: 'IN', readingDistanceMm: 3000, sizesMm };
       const result = evaluator.evaluate(newDesign(build.name, answers));
       if (result.ok) expect(flaws(result.value)).toEqual([]);
       else expect(result.problems.every(({ path }) => path.startsWith('assemblies.0.'))).toBe(true);

@@ -89,7 +89,7 @@ describe('solving', () => {
     assembly: 0,
     faces: [face('opal-3'), face('opal-5')],
     liningIds: ['matt-white'],
-    fewestRows: 2,
+    fewestRows: 3,
     mostRows: 8,
     shallowestMm: 30,
     deepestMm: 160,
