@@ -48,7 +48,7 @@ export const stepDetail = (step: WorkStep, evaluation: Evaluation, index: number
     case 'case':
       return [geometry.outside.widthMm, geometry.outside.heightMm, geometry.outside.depthMm].map(millimetres).join('×');
     case 'light':
-      return `${counted(runs.segments.length, 'segment')}, ${(runs.stripMm / 1000).toFixed(1)} m`;
+      return `${counted(runs.segments.length, 'segment')}, ${(runs.stripMm / 1000).toFixed(1)}\u00a0m`;
     case 'power':
       return `${own.materials.strip.voltageV} V, ${Math.round(circuit.watts)} W`;
     case 'face':
