@@ -11,11 +11,10 @@ import { temporaryDatabase } from './lib/stage.mjs';
 const seconds = (since) => `${Math.round((Date.now() - since) / 1000)} s`;
 
 /** Runs to its end, its output shown in one piece then, for others run beside it; resolves with the exit code. */
-const exitCode = (name, args, { environment = {}, priority = os.constants.priority.PRIORITY_NORMAL } = {}) =>
+const exitCode = (name, args, environment = {}) =>
   new Promise((resolve) => {
     const since = Date.now();
     const child = spawn('node', args, { cwd: root, env: { ...process.env, ...environment } });
-    if (child.pid !== undefined) os.setPriority(child.pid, priority);
     const said = [];
     child.stdout.on('data', (chunk) => said.push(chunk));
     child.stderr.on('data', (chunk) => said.push(chunk));
@@ -51,14 +50,11 @@ const listChecks = () => [
   ],
 ];
 
-/** The browser waits now and then, and what nobody waits for runs then: a little behind the rest (niceness). */
-const inTheGaps = { priority: 4 };
-
 const runChecks = async () => {
   const checks = listChecks();
   const failed = [];
   for (const [name, args] of checks) {
-    if ((await exitCode(name, args, inTheGaps)) !== 0) failed.push(name);
+    if ((await exitCode(name, args)) !== 0) failed.push(name);
   }
   return { passed: checks.length - failed.length, failed: failed.length };
 };
@@ -79,7 +75,7 @@ const runJest = async (projects, environment, folder) => {
     '--silent',
     `--maxWorkers=${workersEach}`,
   ];
-  const code = await exitCode(`unit tests: ${projects.join(', ')}`, args, { environment });
+  const code = await exitCode(`unit tests: ${projects.join(', ')}`, args, environment);
   try {
     const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(report, 'utf8'));
     const failed = numFailedTests + numRuntimeErrorTestSuites;
@@ -95,7 +91,7 @@ const runBrowser = async (environment, folder) => {
   const code = await exitCode(
     'browser tests',
     [tool('@playwright/test', 'cli.js'), 'test', '--config', inRoot('e2e/playwright.config.ts')],
-    { environment: { ...environment, VITRUM_CHROMIUM: executable, PLAYWRIGHT_JSON_OUTPUT_NAME: report } },
+    { ...environment, VITRUM_CHROMIUM: executable, PLAYWRIGHT_JSON_OUTPUT_NAME: report },
   );
   try {
     const { stats } = JSON.parse(readFileSync(report, 'utf8'));
@@ -108,7 +104,7 @@ const runBrowser = async (environment, folder) => {
 
 const parts = ['checks', 'unit', 'server', 'browser'];
 
-/** Two lanes run side by side, about as long as each other, each with half of the cores; checks run in their gaps. */
+/** Two lanes run side by side, about as long as each other, each with half of the cores. */
 const workersEach = Math.max(1, Math.floor(os.availableParallelism() / 2));
 
 await runMain(async () => {
@@ -144,7 +140,7 @@ await runMain(async () => {
   };
   let results = [];
   try {
-    results = (await Promise.all([inTurn(['unit', 'server']), inTurn(['browser']), inTurn(['checks'])])).flat();
+    results = (await Promise.all([inTurn(['unit', 'checks']), inTurn(['server', 'browser'])])).flat();
   } finally {
     ended();
   }
