@@ -11,9 +11,9 @@ const figureOf = (of: SignResults): number => (of as unknown as { readonly figur
 
 const candidate = (label: string, figure: number, price = 100): Candidate => ({
   label,
-  change: [{ path: 'figure', value: [figure, price] }] as unknown as DesignChange,
+  change: [{ path: 'figure', value: [figure, price] }],
 });
-const remedy = (id: string, ...candidates: readonly Candidate[]): Remedy => ({ id, candidates }) as Remedy;
+const remedy = (id: string, ...candidates: readonly Candidate[]): Remedy => ({ id, candidates });
 
 /** A finding that is settled at ten and more. */
 const finding = (remedies: readonly Remedy[], better: 'higher' | 'lower' = 'higher'): SignFinding =>
@@ -40,7 +40,7 @@ const finding = (remedies: readonly Remedy[], better: 'higher' | 'lower' = 'high
 const trying = (refused: readonly number[] = []) => {
   const tried: number[] = [];
   const trial = (change: DesignChange): SignResults | null => {
-    const [figure, price] = change[0]!.value as unknown as [number, number];
+    const [figure, price] = change[0]!.value as [number, number];
     tried.push(figure);
     return refused.includes(figure) ? null : results(figure, price);
   };
