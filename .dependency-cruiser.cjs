@@ -67,7 +67,7 @@ module.exports = {
           '/index\\.ts$',
           '/types\\.ts$',
           '^packages/core/src/(session|testing|validation)/',
-          '^packages/core/src/builds/(faces|letters|shared)/',
+          '^packages/core/src/builds/(faces|letters|common)/',
         ],
       },
     },

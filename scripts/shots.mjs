@@ -114,12 +114,13 @@ const pictures = [
   [
     'job-power',
     async (page) => {
-      await openTrial(page, 'Curlew', 'power', (design) => ({
+      await openTrial(page, 'Curlew', 'power', ({ assemblies: [own], ...design }) => ({
         ...design,
+        assemblies: [own],
         power: {
           ...design.power,
           feed: 'one-end',
-          injections: [{ assembly: design.assemblies[0].id, segment: 7, end: 'end' }],
+          injections: [{ assembly: own.id, segment: 7, end: 'end' }],
         },
       }));
       await page.getByRole('button', { name: 'Show wires' }).click();

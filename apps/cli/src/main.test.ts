@@ -116,6 +116,20 @@ describe('vitrum', () => {
     expect([status, stderr]).toEqual([2, expect.stringContaining(sentence)]);
   });
 
+  it('artwork asks which assembly is meant where a sign has several, and takes it by its id', async () => {
+    const lantern = demoDesigns['lantern-rooms'];
+    const sign = file('sign.json', JSON.stringify(lantern));
+    const drawing = file('dot.svg', '<svg width="9mm" viewBox="0 0 9 9"><rect width="9" height="9"/></svg>');
+    const ids = lantern.assemblies.map(({ id }) => id);
+    const unsaid = await vitrum(['artwork', sign, '--drawing', drawing]);
+    expect([unsaid.status, unsaid.stderr]).toEqual([2, expect.stringContaining(`--of ${ids.join(' or ')}`)]);
+    const none = await vitrum(['artwork', sign, '--drawing', drawing, '--of', 'moon']);
+    expect([none.status, none.stderr]).toEqual([2, expect.stringContaining('no assembly “moon”')]);
+    const made = await vitrum(['artwork', sign, '--drawing', drawing, '--of', ids[1]!]);
+    const { assemblies } = JSON.parse(made.stdout) as { assemblies: { artwork: { drawing?: object } }[] };
+    expect(assemblies.map(({ artwork }) => (artwork.drawing ?? null) !== null)).toEqual([false, true]);
+  });
+
   it('export writes every file and a ZIP of all', async () => {
     const target = path.join(folder, 'out');
     expect(

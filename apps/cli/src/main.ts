@@ -39,8 +39,9 @@ const usage = `vitrum: illuminated signs, evaluated without a screen
   vitrum export FILE --to DIR     SVG, PDF, CSV, PNG and a ZIP of all
   vitrum light FILE --to DIR      the luminance map in full: PNG, CSV, 16-bit PNG, PFM
   vitrum check FILE               exit code 1 when something stops the build
-  vitrum artwork FILE --drawing SVG|DXF [--width LENGTH] [--gap LENGTH] [--layers A,B]
-                                  the design with the drawing in the place of its text
+  vitrum artwork FILE --drawing SVG|DXF [--width LENGTH] [--gap LENGTH] [--layers A,B] [--of ID]
+                                  the design with the drawing in the place of the text of its
+                                  assembly, told by its id where there are several
   vitrum demo NAME                print a demo design: ${Object.keys(demoDesigns).join(', ')}
 
 FILE may be - for standard input.
@@ -53,6 +54,7 @@ interface Options {
   readonly width?: string | undefined;
   readonly gap?: string | undefined;
   readonly layers?: string | undefined;
+  readonly of?: string | undefined;
 }
 
 /** A failure to be told in plain words; ends the command with code 2. */
@@ -114,6 +116,15 @@ const exportTo = async (evaluation: Evaluation, folder: string): Promise<readonl
 const lengthOption = (text: string | undefined, name: string): number | null =>
   text === undefined ? null : valueOr(parseLength(text, 'mm'), `--${name} ${text}`);
 
+/** The artwork of the assembly of an id; of the only one when none is told. */
+const artworkOf = ({ assemblies }: Design, id: string | undefined) => {
+  const ids = assemblies.map((own) => own.id);
+  if (id === undefined && ids.length > 1) throw new UsageError(`say of which assembly: --of ${ids.join(' or ')}`);
+  const index = id === undefined ? 0 : ids.indexOf(id);
+  if (index < 0) throw new UsageError(`there is no assembly “${id}”; there is ${ids.join(', ')}`);
+  return fieldsOf<AnyAssembly>(`assemblies.${index}`).artwork;
+};
+
 /** The design with a drawing file in the place of its text, as wide as wanted; what was put right goes to standard error. */
 const withDrawing = async (design: Design, options: Options, terminal: Terminal): Promise<Design> => {
   const { drawing: file } = options;
@@ -133,11 +144,8 @@ const withDrawing = async (design: Design, options: Options, terminal: Terminal)
   const size = `${taken.widthMm.toFixed(1)} × ${taken.heightMm.toFixed(1)} mm`;
   const told = [size, ...(widthMm === null && !taken.sizeStated ? ['its size is not stated: give --width'] : [])];
   terminal.complain(`${[...told, ...taken.changes, ...taken.notes].map((line) => `${file}: ${line}`).join('\n')}\n`);
-  return valueOr(applyChange(design, [set(artworkOfFirst.drawing, asArtwork(taken, name))]), file);
+  return valueOr(applyChange(design, [set(artworkOf(design, options.of).drawing, asArtwork(taken, name))]), file);
 };
-
-/** A drawing given to the command line takes the place of the text of the first assembly. */
-const artworkOfFirst = fieldsOf<AnyAssembly>('assemblies.0').artwork;
 
 const asLines = (text: string): string => (text.endsWith('\n') ? text : `${text}\n`);
 
@@ -192,6 +200,7 @@ export const main = async (argv: readonly string[], terminal: Terminal = process
         width: { type: 'string' },
         gap: { type: 'string' },
         layers: { type: 'string' },
+        of: { type: 'string' },
         help: { type: 'boolean', short: 'h' },
       },
     });

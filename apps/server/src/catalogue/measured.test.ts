@@ -1,21 +1,14 @@
-import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { describe, expect, it } from '@jest/globals';
 import type { ProblemReport } from '@vitrum/contract';
 import { shippedCatalogue, type Catalogue } from '@vitrum/core';
 import { and, eq } from 'drizzle-orm';
-import request, { type Response } from 'supertest';
-import { openShop, type TestShop } from '../testing/harness.js';
+import { body, demoShopForTests } from '../testing/harness.js';
 import { DatabaseService } from '../database/database.module.js';
 import { catalogueItems } from '../database/schema.js';
 import { CatalogueService } from './catalogue.service.js';
 
-let shop: TestShop;
-beforeAll(async () => {
-  shop = await openShop();
-});
-afterAll(() => shop.close());
-
-const api = () => request(shop.url);
-const body = <T>(response: Response): T => response.body as T;
+const shop = demoShopForTests();
+const { api } = shop;
 const reading = { on: '2030-02-03', how: 'lux meter', readings: 3, errorShare: 0.01 };
 const opal = async () =>
   body<Catalogue>(await api().get('/api/catalogue').expect(200)).faces.find(({ id }) => id === 'opal-3')!;

@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { describe, expect, it } from '@jest/globals';
 import type {
   JobListing,
   JobView,
@@ -8,18 +8,11 @@ import type {
   SaveConflict,
 } from '@vitrum/contract';
 import { demoDesigns, type Design } from '@vitrum/core';
-import request, { type Response } from 'supertest';
-import { openShop, type TestShop } from '../testing/harness.js';
+import { body, demoShopForTests, openShop } from '../testing/harness.js';
 import { designHash } from './design-hash.js';
 
-let shop: TestShop;
-beforeAll(async () => {
-  shop = await openShop();
-});
-afterAll(() => shop.close());
-
-const api = () => request(shop.url);
-const body = <T>(response: Response): T => response.body as T;
+const shop = demoShopForTests();
+const { api } = shop;
 
 const newJob = async (name = 'Test sign', design: object = demoDesigns.dispensary): Promise<JobView> =>
   body(await api().post('/api/jobs').send({ name, design }).expect(201));

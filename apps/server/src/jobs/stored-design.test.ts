@@ -1,22 +1,15 @@
 import { readFileSync } from 'node:fs';
-import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { describe, expect, it } from '@jest/globals';
 import type { JobView, RevisionWithDesign } from '@vitrum/contract';
 import { demoDesigns, type Design } from '@vitrum/core';
 import { and, eq } from 'drizzle-orm';
-import request, { type Response } from 'supertest';
 import { DatabaseService } from '../database/database.module.js';
 import { revisions } from '../database/schema.js';
-import { openShop, type TestShop } from '../testing/harness.js';
+import { body, demoShopForTests } from '../testing/harness.js';
 import { designFromStore } from './stored-design.js';
 
-let shop: TestShop;
-beforeAll(async () => {
-  shop = await openShop();
-});
-afterAll(() => shop.close());
-
-const api = () => request(shop.url);
-const body = <T>(response: Response): T => response.body as T;
+const shop = demoShopForTests();
+const { api } = shop;
 
 describe('a stored revision', () => {
   it.each(['slipway', 'curlew', 'tern'] as const)('opens %s as version 1 stored it', async (name) => {

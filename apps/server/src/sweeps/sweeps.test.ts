@@ -1,26 +1,19 @@
 import { readFile } from 'node:fs/promises';
-import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { describe, expect, it } from '@jest/globals';
 import type { ProblemReport, SweepEvent, SweepView } from '@vitrum/contract';
 import { demoDesigns, faceOptions, shippedCatalogue } from '@vitrum/core';
-import request, { type Response } from 'supertest';
 import { CatalogueService } from '../catalogue/catalogue.service.js';
 import { DatabaseService } from '../database/database.module.js';
 import { sweepPoints, sweeps } from '../database/schema.js';
 import { EvaluationService } from '../evaluation/evaluation.service.js';
-import { openShop, type TestShop } from '../testing/harness.js';
+import { body, demoShopForTests } from '../testing/harness.js';
 import { eq, sql } from 'drizzle-orm';
 import { SweepQueue } from './sweep-queue.js';
 import { SweepRunner } from './sweep-runner.js';
 import { SweepsService } from './sweeps.service.js';
 
-let shop: TestShop;
-beforeAll(async () => {
-  shop = await openShop();
-});
-afterAll(() => shop.close());
-
-const api = () => request(shop.url);
-const body = <T>(response: Response): T => response.body as T;
+const shop = demoShopForTests();
+const { api } = shop;
 const runner = () =>
   new SweepRunner(
     shop.app.get(SweepsService),

@@ -1,6 +1,8 @@
 import { randomBytes } from 'node:crypto';
+import { afterAll, beforeAll } from '@jest/globals';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import pg from 'pg';
+import request, { type Response } from 'supertest';
 import { createApp } from '../create-app.js';
 
 const server = process.env['VITRUM_TEST_POSTGRES'];
@@ -57,3 +59,31 @@ export const openShop = async (seed = true): Promise<TestShop> => {
     },
   };
 };
+
+/** The demo shop for all tests of a file: open before the first of them, closed after the last. */
+export const demoShopForTests = () => {
+  let shop: TestShop | null = null;
+  const open = (): TestShop => {
+    if (shop === null) throw new Error('the shop is open while tests run, not before');
+    return shop;
+  };
+  beforeAll(async () => {
+    shop = await openShop();
+  });
+  afterAll(() => open().close());
+  return {
+    get app() {
+      return open().app;
+    },
+    get url() {
+      return open().url;
+    },
+    get databaseUrl() {
+      return open().databaseUrl;
+    },
+    api: () => request(open().url),
+  };
+};
+
+/** What a response holds. */
+export const body = <T>(response: Response): T => response.body as T;

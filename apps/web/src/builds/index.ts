@@ -1,7 +1,7 @@
 import { registry } from './registry';
-import type { BuildPage } from './shared/build-page';
+import type { BuildPage } from './common/build-page';
 
-export type { AssemblyStep, BuildPage, OverlayProps, ProveRow } from './shared/build-page';
+export type { AssemblyStep, BuildPage, OverlayProps, ProveRow } from './common/build-page';
 
 const byName: ReadonlyMap<string, BuildPage> = new Map(registry.map((page) => [page.name, page]));
 

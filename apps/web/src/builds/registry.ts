@@ -1,7 +1,7 @@
 import { faceLitPage } from './face-lit/page';
 import { haloPage } from './halo/page';
 import { lightboxPage } from './lightbox/page';
-import type { BuildPage } from './shared/build-page';
+import type { BuildPage } from './common/build-page';
 
 /** The page’s part of every build, a folder each. A new one is one line here. */
 export const registry: readonly BuildPage[] = [lightboxPage, haloPage, faceLitPage];

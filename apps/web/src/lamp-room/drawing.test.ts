@@ -16,6 +16,9 @@ import { lightCones, luminanceProfile, onSlice, sliceDrawing } from '../slice/sl
 import { hasSeen, stepDetail, stepName, stepState, workSteps } from '../steps/step-names';
 
 const packages = createRequire(import.meta.url);
+/** The assembly that is chosen as the page opens. */
+const chosen = ({ assemblies: [own] }: Evaluation) => own!;
+
 let sign: Evaluation;
 let box: AssemblyEvaluation;
 let lettersOnWall: Evaluation;
@@ -87,8 +90,8 @@ describe('the slice on the screen', () => {
 
 describe('the work line', () => {
   it('tells each step in a few words', () => {
-    for (const { step } of workSteps) expect(stepDetail(step, sign, 0).length).toBeGreaterThan(3);
-    expect(stepDetail('case', sign, 0)).toBe('900×300×90');
+    for (const { step } of workSteps) expect(stepDetail(step, sign, chosen(sign)).length).toBeGreaterThan(3);
+    expect(stepDetail('case', sign, chosen(sign))).toBe('900×300×90');
   });
 
   it('shows what is wrong before what was seen', () => {
@@ -173,8 +176,9 @@ describe('the work line of letters', () => {
 
   it('gives each step its figure', () => {
     for (const { step } of workSteps)
-      for (const letters of [lettersOnWall, letterCases]) expect(stepDetail(step, letters, 0)).toMatch(/\w{2}/);
-    expect(stepDetail('face', lettersOnWall, 0)).toMatch(/^glow \d+ mm$/);
-    expect(stepDetail('artwork', letterCases, 0)).toBe('1 letter');
+      for (const letters of [lettersOnWall, letterCases])
+        expect(stepDetail(step, letters, chosen(letters))).toMatch(/\w{2}/);
+    expect(stepDetail('face', lettersOnWall, chosen(lettersOnWall))).toMatch(/^glow \d+ mm$/);
+    expect(stepDetail('artwork', letterCases, chosen(letterCases))).toBe('1 letter');
   });
 });

@@ -71,9 +71,11 @@ const overlaysOf = ({ assemblies }: Evaluation): readonly Overlay[] => {
   );
 };
 
+const lightsWall = ({ front, placing }: AssemblyEvaluation): boolean => front.lights === 'ground' && placing.zMm === 0;
+
 /** The wall behind a sign: the one that its letters light, or a plain one. */
 const wallOf = ({ assemblies }: Evaluation): AssemblyEvaluation =>
-  assemblies.find(({ front, placing }) => front.lights === 'ground' && placing.zMm === 0) ?? assemblies[0]!;
+  assemblies.reduce((wall, own) => (lightsWall(own) && !lightsWall(wall) ? own : wall));
 
 interface RoomProps {
   readonly evaluation: Evaluation;

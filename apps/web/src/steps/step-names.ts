@@ -1,4 +1,4 @@
-import type { Evaluation, Finding, JobStatus, WorkStep } from '@vitrum/core';
+import type { AssemblyEvaluation, Evaluation, Finding, JobStatus, WorkStep } from '@vitrum/core';
 import { pageOf, type AssemblyStep } from '../builds';
 
 /** The work line, in the order of the work. */
@@ -34,9 +34,8 @@ export const stepName = (step: WorkStep, build: string | undefined): string => {
 };
 
 /** A step in a few words of figures; those of an assembly are told of the chosen one. */
-export const stepDetail = (step: WorkStep, evaluation: Evaluation, index: number): string => {
+export const stepDetail = (step: WorkStep, evaluation: Evaluation, own: AssemblyEvaluation): string => {
   const { design, circuit, parts, cost, buildList } = evaluation;
-  const own = evaluation.assemblies[index] ?? evaluation.assemblies[0]!;
   const { geometry, lettering, runs } = own;
   switch (step) {
     case 'brief':

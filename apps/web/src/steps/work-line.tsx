@@ -2,6 +2,7 @@ import type { JobStatus, WorkStep } from '@vitrum/core';
 import { NavLink } from 'react-router';
 import { useDocument } from '../document/document-store';
 import { useChosenIndex } from '../document/selection';
+import { useOwn } from '../evaluation/own';
 import { useEvaluation } from '../evaluation/evaluation-store';
 import { useView } from '../view/view-store';
 import { hasSeen, stepDetail, stepName, stepState, workSteps, type StepState } from './step-names';
@@ -42,6 +43,7 @@ const noVisits: readonly WorkStep[] = [];
 
 const StepLink = ({ jobId, step, index: place, status }: StepLinkProps) => {
   const evaluation = useEvaluation((state) => state.evaluation);
+  const own = useOwn();
   const index = useChosenIndex();
   const build = useDocument(({ design }) => design?.assemblies[index]?.build);
   const name = stepName(step, build);
@@ -59,7 +61,7 @@ const StepLink = ({ jobId, step, index: place, status }: StepLinkProps) => {
       <span className="min-w-0">
         <span className="block leading-tight font-bold">{name}</span>
         <span className="block text-xs leading-tight text-soft max-lg:hidden">
-          {evaluation === null ? '…' : stepDetail(step, evaluation, index)}
+          {evaluation === null || own === null ? '…' : stepDetail(step, evaluation, own)}
         </span>
         <span className="sr-only">{words[state.kind](state.count)}</span>
       </span>

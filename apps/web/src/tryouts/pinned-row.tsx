@@ -22,17 +22,20 @@ const Variant = ({ evaluation }: { readonly evaluation: Evaluation }) => {
   const { ambient, lit } = useView();
   const picture = useMemo(() => pictureOf(evaluation, ambient, lit), [evaluation, ambient, lit]);
   const { cost, depthMm } = evaluation;
-  const { glow } = evaluation.assemblies[0]!;
+  const { assemblies } = evaluation;
+  const named = assemblies.map(({ label, glow }) => ({ of: label === '' ? '' : `${label} `, glow }));
+  const sentence = named.map(({ of, glow }) => (of === '' ? '' : `${of.trim()}: `) + glow.verdict.sentence).join(' ');
+  const luminance = named.map(({ of, glow }) => `${of}${Math.round(glow.evenness.meanCdM2)}`).join(', ');
   return (
     <>
       <div className="flex h-24 items-center justify-center bg-[#1d1c1a] p-1.5">
-        <PictureCanvas picture={picture} label={glow.verdict.sentence} className="max-h-full max-w-full" />
+        <PictureCanvas picture={picture} label={sentence} className="max-h-full max-w-full" />
       </div>
       <p className="figure mt-1 text-xs">
-        {Math.round(depthMm)} mm deep, {Math.round(glow.evenness.meanCdM2)} cd/m², {cost.currency}
+        {Math.round(depthMm)} mm deep, {luminance} cd/m², {cost.currency}
         {cost.perSign.toFixed(2)}
       </p>
-      <p className="line-clamp-2 text-xs leading-tight text-soft">{glow.verdict.sentence}</p>
+      <p className="line-clamp-2 text-xs leading-tight text-soft">{sentence}</p>
     </>
   );
 };

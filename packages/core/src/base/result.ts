@@ -12,6 +12,6 @@ export const success = <T>(value: T): Result<T> => ({ ok: true, value });
 
 export const failure = <T>(...problems: readonly Problem[]): Result<T> => ({ ok: false, problems });
 
-/** One line for people and logs: `assemblies.0.case.depthInsideMm: …`. */
+/** One line for people and logs: `power.zones.2.level: …`. */
 export const problemLine = (problem: Problem): string =>
   problem.path === '' ? problem.message : `${problem.path}: ${problem.message}`;

@@ -1,6 +1,6 @@
 import type { AssemblyResults } from '../judging/results/index.js';
 import { registry } from './registry.js';
-import type { Build, Laid } from './shared/build.js';
+import type { Build, Laid } from './common/build.js';
 
 export type {
   Build,
@@ -14,12 +14,12 @@ export type {
   SoakPoint,
   Stages,
   Wired,
-} from './shared/build.js';
-export { opaque, wallRgb, type Front, type FrontRim, type FrontShape, type Paint } from './shared/front.js';
-export { sizeProblems, usualSizes } from './shared/size-problems.js';
-export { stageNames, type StageName } from './shared/stage-names.js';
-export type { TraceReport } from './shared/trace-report.js';
-export type { FaceChange, Tryout } from './shared/tryout.js';
+} from './common/build.js';
+export { opaque, wallRgb, type Front, type FrontRim, type FrontShape, type Paint } from './common/front.js';
+export { sizeProblems, usualSizes } from './common/size-problems.js';
+export { stageNames, type StageName } from './common/stage-names.js';
+export type { TraceReport } from './common/trace-report.js';
+export type { FaceChange, Tryout } from './common/tryout.js';
 
 export type { BoxResults } from './lightbox/results.js';
 export type { LightboxAssembly } from './lightbox/schema.js';

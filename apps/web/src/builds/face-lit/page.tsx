@@ -6,7 +6,7 @@ import { LetterStrip } from '../letters/letter-strip';
 import { LetterLightStep } from '../letters/light-step';
 import { SplitFields } from '../letters/split-fields';
 import { SplitLines } from '../letters/split-lines';
-import type { BuildPage } from '../shared/build-page';
+import type { BuildPage } from '../common/build-page';
 import { CansStep } from './cans-step';
 import { LetterFaceStep } from './face-step';
 

@@ -1,5 +1,5 @@
 import type { AssemblyResults } from '@vitrum/core';
-import type { ProveRow } from '../shared/build-page';
+import type { ProveRow } from '../common/build-page';
 
 /** An assembly with a diffusing face. */
 type Faced = AssemblyResults & { readonly materials: { readonly face: { readonly maxC: number } } };

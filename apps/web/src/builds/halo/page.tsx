@@ -5,7 +5,7 @@ import { LetterStrip } from '../letters/letter-strip';
 import { LetterLightStep } from '../letters/light-step';
 import { SplitFields } from '../letters/split-fields';
 import { SplitLines } from '../letters/split-lines';
-import type { BuildPage, OverlayProps } from '../shared/build-page';
+import type { BuildPage, OverlayProps } from '../common/build-page';
 import { LettersStep } from './letters-step';
 import { PostsOverlay } from './posts-overlay';
 import { WallStep } from './wall-step';

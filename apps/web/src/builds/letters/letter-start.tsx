@@ -1,4 +1,4 @@
-import type { SegmentStartProps } from '../shared/build-page';
+import type { SegmentStartProps } from '../common/build-page';
 import { StripHandle } from './strip-handle';
 
 /** The start of a segment in letters: a handle that pushes it along its path. */

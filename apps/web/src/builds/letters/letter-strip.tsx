@@ -1,6 +1,6 @@
 import type { LetterResults } from '@vitrum/core';
 import { toScreen } from '../../lamp-room/front-view';
-import type { OverlayProps } from '../shared/build-page';
+import type { OverlayProps } from '../common/build-page';
 import { StripHandle } from './strip-handle';
 
 // Pages of letters alone draw this.

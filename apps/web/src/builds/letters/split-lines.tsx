@@ -1,5 +1,5 @@
 import type { LetterAssembly } from '@vitrum/core';
-import type { OverlayProps } from '../shared/build-page';
+import type { OverlayProps } from '../common/build-page';
 import { toScreen } from '../../lamp-room/front-view';
 
 /** How far a line is drawn to each side of its place (mm). */

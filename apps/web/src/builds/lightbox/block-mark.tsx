@@ -1,6 +1,6 @@
 import type { BoxResults } from '@vitrum/core';
 import { rectOnScreen } from '../../lamp-room/front-view';
-import type { OverlayProps } from '../shared/build-page';
+import type { OverlayProps } from '../common/build-page';
 
 /** The block on the back, where it stands. */
 export const BlockMark = ({ own, view }: OverlayProps) => {

@@ -1,7 +1,7 @@
 import type { AssemblyEvaluation, BoxResults } from '@vitrum/core';
 import { useOwnOf } from '../../evaluation/own';
 import { facedRows } from '../faces/prove-rows';
-import type { BuildPage } from '../shared/build-page';
+import type { BuildPage } from '../common/build-page';
 import { BlockMark } from './block-mark';
 import { BrightnessCheck } from './brightness-check';
 import { CaseStep } from './case-step';

@@ -4,7 +4,7 @@ import { useOwn } from '../../evaluation/own';
 import { ChoiceField, LengthField } from '../../fields/design-fields';
 import { choicesOf, useCatalogue } from '../../job/catalogue-context';
 import { LetterLightStep } from '../../builds/letters/light-step';
-import type { BuildPage } from '../../builds/shared/build-page';
+import type { BuildPage } from '../../builds/common/build-page';
 import { LitToUnlit, Verdict } from '../../steps/glow-report';
 
 type Disc = LetterAssembly & {

@@ -3,7 +3,7 @@ import { seededRandom } from '../../base/maths/index.js';
 import { outlineArea, outlineBounds, ringArea } from '../../base/outlines/index.js';
 import { repair } from '../repair/index.js';
 import type { Result } from '../../base/result.js';
-import { dxfCorpus, dxfText, svgCorpus, type CorpusFile } from '../../testing/drawing-corpus.js';
+import { dxfCorpus, dxfText, svgCorpus, type CorpusFile } from '../../testing/drawing-corpus/index.js';
 import { readDxf, readSvg, type Drawing } from './index.js';
 
 const read = (result: Result<Drawing>): Drawing => {

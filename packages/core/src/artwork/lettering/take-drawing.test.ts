@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { findArcs } from '../../base/curves/index.js';
 import type { GreyPicture } from '../drawings/index.js';
 import { outlineArea, outlineBounds, ringArea } from '../../base/outlines/index.js';
-import { dxfCorpus, svgCorpus } from '../../testing/drawing-corpus.js';
+import { dxfCorpus, svgCorpus } from '../../testing/drawing-corpus/index.js';
 import { asArtwork, takeDrawing, usualIntake, type DrawingFile, type TakenDrawing } from './index.js';
 
 const taken = (file: DrawingFile, change: object = {}): TakenDrawing => {

@@ -1,7 +1,7 @@
 import type { DesignOf } from '../../document/design/index.js';
 import { letterSizes } from '../letters/sizes.js';
-import { onTheWall } from '../shared/on-the-wall.js';
-import type { NewJobAnswers } from '../shared/build.js';
+import { onTheWall } from '../common/on-the-wall.js';
+import type { NewJobAnswers } from '../common/build.js';
 import type { FaceLitAssembly } from './schema.js';
 
 /** Amber letters over the door of the harbour café. */

@@ -1,7 +1,7 @@
 import { linearOf } from '../../light/colour/index.js';
 import { seenHueOfFace } from '../faces/seen-hue.js';
 import { fittedLetters } from '../letters/fitted.js';
-import { opaque, wallRgb, type Front } from '../shared/front.js';
+import { opaque, wallRgb, type Front } from '../common/front.js';
 import type { FaceLitResults } from './results.js';
 
 /** Lit letters and the edges of their returns; round them there is the wall. */

@@ -21,7 +21,7 @@ import {
 import { sundry, type BoughtPart, type CutPart, type PartShape } from '../../making/parts/index.js';
 import { flatLetter, fromLeft, layerOf, pinMarks } from '../letters/parts.js';
 import { partSuffix, splitLetter } from '../letters/splits.js';
-import { wireHoleMm } from '../shared/wire-routes.js';
+import { wireHoleMm } from '../common/wire-routes.js';
 
 /** What face-lit letters are cut and bought from. */
 export interface FaceLitFacts {

@@ -4,7 +4,7 @@ import { letterOverBed, splitMisses } from '../letters/bed-rules.js';
 import { addLines, dropLines, setCloser } from '../letters/candidates.js';
 import { bendsTooTight, lettersBetweenCutMarks, noLetterStrip, strokeTooNarrow } from '../letters/strip-rules.js';
 import { holesTight, wiresOverEdges } from '../letters/wire-rules.js';
-import { faceTooHot, tapeLetsGo, tooHot } from '../shared/heat-rules.js';
+import { faceTooHot, tapeLetsGo, tooHot } from '../common/heat-rules.js';
 import { dotsShow, tooDim, unevenCorners, type FaceRemedies } from '../faces/rules.js';
 import { deepenCans, whiterCans } from './candidates.js';
 import { returnTooTight } from './return-rules.js';

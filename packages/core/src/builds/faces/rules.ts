@@ -3,7 +3,7 @@ import type { FacedResults } from './results.js';
 import { changeStrip, readsAsLit, suitableStrips, type Remedy, type Rule } from '../../judging/findings/index.js';
 import type { Catalogue } from '../../document/catalogue/index.js';
 import { changeFace, hiding } from './candidates.js';
-import { ambientWords, around, percent } from '../shared/rule-words.js';
+import { ambientWords, around, percent } from '../common/rule-words.js';
 
 /** What a build with a face can do about its light. */
 export interface FaceRemedies<Results extends FacedResults> {

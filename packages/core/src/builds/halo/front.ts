@@ -1,6 +1,6 @@
 import { adaptedHue, colourOf, linearOf, throughTint, type LinearRgb } from '../../light/colour/index.js';
 import { fittedLetters } from '../letters/fitted.js';
-import { opaque, type Front } from '../shared/front.js';
+import { opaque, type Front } from '../common/front.js';
 import type { HaloResults } from './results.js';
 
 /** The hue of the wall as seen: a white loses most of its tint to adaptation, the wall keeps its own. */

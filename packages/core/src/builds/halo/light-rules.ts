@@ -12,7 +12,7 @@ import {
 import { evenAlongEdge } from '../../light/wall/index.js';
 import { solidParts } from '../../base/outlines/index.js';
 import { addLines, setCloser, setFartherIn } from '../letters/candidates.js';
-import { ambientWords, around, percent } from '../shared/rule-words.js';
+import { ambientWords, around, percent } from '../common/rule-words.js';
 import { otherBoards, standFarther, standNearer } from './candidates.js';
 
 const one = (value: number): number => Math.round(value * 10) / 10;

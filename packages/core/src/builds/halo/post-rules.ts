@@ -4,7 +4,7 @@ import type { HaloResults } from './results.js';
 import { oneChange, type Remedy, type Rule } from '../../judging/findings/index.js';
 import { postsAmiss } from '../../light/wall/index.js';
 import { setCloser } from '../letters/candidates.js';
-import { around } from '../shared/rule-words.js';
+import { around } from '../common/rule-words.js';
 import { otherBoards } from './candidates.js';
 
 const one = (value: number): number => Math.round(value * 10) / 10;

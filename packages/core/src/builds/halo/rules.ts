@@ -1,7 +1,7 @@
 import type { HaloResults } from './results.js';
 import { partOverSheet, type Rule } from '../../judging/findings/index.js';
 import { letterOverBed, splitMisses } from '../letters/bed-rules.js';
-import { tapeLetsGo, tooHot } from '../shared/heat-rules.js';
+import { tapeLetsGo, tooHot } from '../common/heat-rules.js';
 import { dropLines } from '../letters/candidates.js';
 import {
   edgeUneven,

@@ -3,8 +3,8 @@ import type { Circuit } from '../../power/circuit/index.js';
 import type { Jumper } from '../../light/runs/index.js';
 import type { CutPart } from '../../making/parts/index.js';
 import type { Step } from '../../making/steps/index.js';
-import { counted, mm, signStep, step } from '../shared/step-words.js';
-import { wiringSteps } from '../shared/wiring-steps.js';
+import { counted, mm, signStep, step } from '../common/step-words.js';
+import { wiringSteps } from '../common/wiring-steps.js';
 import type { HaloFacts } from './parts.js';
 
 /** What the steps are written from. */

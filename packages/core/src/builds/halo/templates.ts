@@ -10,7 +10,7 @@ import {
   type Tile,
 } from '../../making/templates/index.js';
 import { aroundMm, drawRuns, mapped, moved, sheetOf, turned } from '../letters/templates.js';
-import { wireHoleMm } from '../shared/wire-routes.js';
+import { wireHoleMm } from '../common/wire-routes.js';
 import type { HaloResults } from './results.js';
 
 const one = (mm: number): string => `${Math.round(mm * 10) / 10}`;

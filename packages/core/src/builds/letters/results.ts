@@ -1,6 +1,6 @@
 import type { AnyAssembly, AssemblyResults } from '../../judging/results/index.js';
 import type { Jumper, LetterRuns } from '../../light/runs/index.js';
-import type { Laid } from '../shared/build.js';
+import type { Laid } from '../common/build.js';
 import type { LetterArtwork, LetterLight } from './schema.js';
 
 /** An assembly that is letters, cut one by one, with strip laid in each. */

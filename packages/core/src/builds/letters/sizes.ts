@@ -1,4 +1,4 @@
-import type { SizeQuestion } from '../shared/build.js';
+import type { SizeQuestion } from '../common/build.js';
 
 /** What new letters are asked. */
 export const letterSizes = [

@@ -11,7 +11,7 @@ import {
 } from '../../judging/findings/index.js';
 import { outlineArea, outlineBounds } from '../../base/outlines/index.js';
 import { setCloser } from './candidates.js';
-import { stripLaid } from '../shared/strip-laid.js';
+import { stripLaid } from '../common/strip-laid.js';
 
 const one = (value: number): number => Math.round(value * 10) / 10;
 /** No strip at all fits the letters. */

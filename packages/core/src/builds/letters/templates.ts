@@ -1,5 +1,5 @@
 import type { LetterResults } from './results.js';
-import { wireHoleMm } from '../shared/wire-routes.js';
+import { wireHoleMm } from '../common/wire-routes.js';
 import {
   measureLine,
   outlineBounds,
@@ -8,7 +8,7 @@ import {
   type Point,
   type Rect,
 } from '../../base/outlines/index.js';
-import { entersAs } from '../shared/enters-as.js';
+import { entersAs } from '../common/enters-as.js';
 import { circle, faint, polyline, signal, text, type Tile } from '../../making/templates/index.js';
 
 /** Drawn round the letters (mm). */

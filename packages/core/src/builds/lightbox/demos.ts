@@ -1,10 +1,13 @@
 import type { DesignOf } from '../../document/design/index.js';
-import { onTheWall } from '../shared/on-the-wall.js';
-import type { NewJobAnswers, SizeQuestion } from '../shared/build.js';
+import { onTheWall } from '../common/on-the-wall.js';
+import type { NewJobAnswers, SizeQuestion } from '../common/build.js';
 import type { LightboxAssembly } from './schema.js';
 import { ferryWay, fish } from './demo-drawings.js';
 
 type BoxDesign = DesignOf<LightboxAssembly>;
+
+/** The box of a sign that is but one. */
+const boxOf = ({ assemblies: [box] }: BoxDesign): LightboxAssembly => box!;
 
 /** What a new light box starts from; the three questions of "new job" overwrite the first few fields. */
 const lightboxStart = {
@@ -191,8 +194,8 @@ const fishCounter: BoxDesign = {
   },
   assemblies: [
     {
-      ...bakery.assemblies[0]!,
-      artwork: { ...bakery.assemblies[0]!.artwork, filmId: 'navy-vinyl', mode: 'opaque-letters', drawing: fish },
+      ...boxOf(bakery),
+      artwork: { ...boxOf(bakery).artwork, filmId: 'navy-vinyl', mode: 'opaque-letters', drawing: fish },
     },
   ],
 };
@@ -204,10 +207,10 @@ const ferryWayBox: BoxDesign = {
   brief: { ...ticketHall.brief, text: 'This way to the ferry', readingDistanceMm: 6000, outsideQuote: 430 },
   assemblies: [
     {
-      ...ticketHall.assemblies[0]!,
-      artwork: { ...ticketHall.assemblies[0]!.artwork, align: 'centre', offsetYMm: 0, drawing: ferryWay },
-      case: { ...ticketHall.assemblies[0]!.case, heightMm: 260 },
-      light: { ...ticketHall.assemblies[0]!.light, rowCount: 5 },
+      ...boxOf(ticketHall),
+      artwork: { ...boxOf(ticketHall).artwork, align: 'centre', offsetYMm: 0, drawing: ferryWay },
+      case: { ...boxOf(ticketHall).case, heightMm: 260 },
+      light: { ...boxOf(ticketHall).light, rowCount: 5 },
     },
   ],
 };
@@ -227,9 +230,9 @@ const slipway: BoxDesign = {
   },
   assemblies: [
     {
-      ...dispensary.assemblies[0]!,
-      artwork: { ...dispensary.assemblies[0]!.artwork, fontId: 'lobster', capHeightMm: 130 },
-      case: { ...dispensary.assemblies[0]!.case, widthMm: 1150, heightMm: 380, depthInsideMm: 100 },
+      ...boxOf(dispensary),
+      artwork: { ...boxOf(dispensary).artwork, fontId: 'lobster', capHeightMm: 130 },
+      case: { ...boxOf(dispensary).case, widthMm: 1150, heightMm: 380, depthInsideMm: 100 },
       light: { stripId: 'rgb-12v-60', layout: 'rows', rowCount: 4, turnCount: 1, endMarginMm: 15 },
     },
   ],
@@ -250,9 +253,9 @@ const netLoft: BoxDesign = {
   },
   assemblies: [
     {
-      ...slipway.assemblies[0]!,
-      artwork: { ...slipway.assemblies[0]!.artwork, fontId: 'overpass-black', capHeightMm: 90 },
-      case: { ...slipway.assemblies[0]!.case, widthMm: 700, heightMm: 240, depthInsideMm: 80 },
+      ...boxOf(slipway),
+      artwork: { ...boxOf(slipway).artwork, fontId: 'overpass-black', capHeightMm: 90 },
+      case: { ...boxOf(slipway).case, widthMm: 700, heightMm: 240, depthInsideMm: 80 },
       light: { stripId: 'pixels-5v-60', layout: 'rows', rowCount: 3, turnCount: 1, endMarginMm: 12 },
     },
   ],

@@ -1,7 +1,7 @@
 import type { FaceDesign, LightboxAssembly } from './schema.js';
 import { fieldsOf, set, type Fields } from '../../document/design/index.js';
 import type { Catalogue, FaceSheet } from '../../document/catalogue/index.js';
-import type { FaceChange } from '../shared/tryout.js';
+import type { FaceChange } from '../common/tryout.js';
 
 const face = (
   field: Fields<FaceDesign>,

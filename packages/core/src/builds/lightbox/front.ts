@@ -1,7 +1,7 @@
 import { rectRing, type Rect } from '../../base/outlines/index.js';
 import type { LinearRgb } from '../../light/colour/index.js';
 import { seenHueOfFace } from '../faces/seen-hue.js';
-import type { Front, FrontShape } from '../shared/front.js';
+import type { Front, FrontShape } from '../common/front.js';
 import type { BoxResults } from './results.js';
 
 /** How the usual woods of returns look from the front; others as the last. */

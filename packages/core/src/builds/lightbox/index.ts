@@ -1,6 +1,6 @@
 import { fieldsIn } from '../../judging/results/index.js';
-import type { Build } from '../shared/build.js';
-import { closedSoakPoints } from '../shared/soak-points.js';
+import type { Build } from '../common/build.js';
+import { closedSoakPoints } from '../common/soak-points.js';
 import { dropRows } from './candidates.js';
 import { boxCones } from './cones.js';
 import { lightboxDemos, lightboxSizes, newLightbox } from './demos.js';

@@ -2,7 +2,7 @@ import type { AssemblyResults } from '../../judging/results/index.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
 import type { BoxGlow } from '../../light/glow/index.js';
 import type { FaceStack } from '../../light/optics/index.js';
-import type { Laid } from '../shared/build.js';
+import type { Laid } from '../common/build.js';
 import type { BoxMaterials } from './materials.js';
 import type { LightboxAssembly } from './schema.js';
 

@@ -2,7 +2,7 @@ import type { BoxResults } from './results.js';
 import { overBed, type Rule } from '../../judging/findings/index.js';
 import { addRows, closerEnds, deepen, dropRows, ventCase, whiterLining } from './candidates.js';
 import { faceBinds, largerThanSheet, lettersOverhang, tooShallow } from './case-rules.js';
-import { faceTooHot, tapeLetsGo, tooHot } from '../shared/heat-rules.js';
+import { faceTooHot, tapeLetsGo, tooHot } from '../common/heat-rules.js';
 import { dotsShow, tooDim, unevenCorners, type FaceRemedies } from '../faces/rules.js';
 import { betweenCutMarks, noStrip, reelShort } from './strip-rules.js';
 

@@ -1,6 +1,6 @@
 import type { Step } from '../../making/steps/index.js';
 import type { StepFacts } from './types.js';
-import { wiringSteps } from '../shared/wiring-steps.js';
+import { wiringSteps } from '../common/wiring-steps.js';
 
 /** A step; whether it is the sign’s is said at the end. */
 type Told = Omit<Step, 'ofSign'> & Partial<Pick<Step, 'ofSign'>>;

@@ -10,7 +10,7 @@ import {
   type Remedy,
   type Rule,
 } from '../../judging/findings/index.js';
-import { stripLaid } from '../shared/strip-laid.js';
+import { stripLaid } from '../common/strip-laid.js';
 
 const tenths = (value: number): number => Math.round(value * 10) / 10;
 const mm = (value: number): string => `${tenths(value)} mm`;

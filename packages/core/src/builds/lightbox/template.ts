@@ -1,4 +1,4 @@
-import { entersAs } from '../shared/enters-as.js';
+import { entersAs } from '../common/enters-as.js';
 import type { BoxResults } from './results.js';
 import type { CutPart } from '../../making/parts/index.js';
 import {

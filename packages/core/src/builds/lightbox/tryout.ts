@@ -1,5 +1,5 @@
 import { fieldsOf, pathOf, set } from '../../document/design/index.js';
-import type { Tryout } from '../shared/tryout.js';
+import type { Tryout } from '../common/tryout.js';
 import { faceOptions } from './face-options.js';
 import type { BoxResults } from './results.js';
 import type { LightboxAssembly } from './schema.js';

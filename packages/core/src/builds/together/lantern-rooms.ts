@@ -1,7 +1,7 @@
 import type { DesignOf } from '../../document/design/index.js';
 import type { HaloAssembly } from '../halo/schema.js';
 import type { LightboxAssembly } from '../lightbox/schema.js';
-import { onTheWall } from '../shared/on-the-wall.js';
+import { onTheWall } from '../common/on-the-wall.js';
 
 /** Over a guest house’s inner door: a lit box, and letters that stand off its face with a halo on it; one supply. */
 export const lanternRooms: DesignOf<LightboxAssembly | HaloAssembly> = {

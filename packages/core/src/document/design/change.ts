@@ -3,7 +3,7 @@ import type { Frozen } from './frozen.js';
 import { pathOf, type FieldRef } from './field-ref.js';
 import type { FieldNames } from './field-names.js';
 
-/** One field set to a value; the path is dotted, list places by number: `assemblies.0.case.depthInsideMm`. */
+/** One field set to a value; the path is dotted, list places by number: `power.zones.2.level`. */
 export interface FieldChange {
   readonly path: string;
   readonly value: unknown;

@@ -37,7 +37,7 @@ export const fieldsOf = <Shape>(root = ''): Fields<Shape> => {
   ) as unknown as Fields<Shape>;
 };
 
-/** The dotted way of a reference, as problems and changes write it: `assemblies.0.case.depthInsideMm`. */
+/** The dotted way of a reference, as problems and changes write it: `power.zones.2.level`. */
 export const pathOf = (field: FieldRef): string => field[way];
 
 /** The value that a reference leads to; undefined where the design leaves it out. */

@@ -9,7 +9,7 @@ import { intersect, outlineArea, outlineBounds, unite, type Outline, type Point 
 import type { CutPart } from '../../making/parts/index.js';
 import { repair } from '../../artwork/repair/index.js';
 import { dispensary, evaluated, testFonts } from '../../testing/harness.js';
-import { dxfCorpus } from '../../testing/drawing-corpus.js';
+import { dxfCorpus } from '../../testing/drawing-corpus/index.js';
 import { partDxf, partSvg } from './index.js';
 
 let fonts: FontBook;

@@ -10,18 +10,20 @@ const isPixels = ({ addressable }: Strip): boolean => addressable === true;
 const goTogether = (one: Strip, other: Strip): boolean =>
   one.voltageV === other.voltageV && isPixels(one) === isPixels(other);
 
-/** Assemblies whose strip cannot share what the first one has. */
-const strangers = ({ assemblies }: SignResults): readonly AssemblyResults[] => {
-  const [first] = assemblies;
-  return assemblies.filter(({ materials }) => !goTogether(materials.strip, first!.materials.strip));
+/** Assemblies whose strip cannot share what the one before all has. */
+const strangersTo = (one: AssemblyResults, { assemblies }: SignResults): readonly AssemblyResults[] =>
+  assemblies.filter(({ materials }) => !goTogether(materials.strip, one.materials.strip));
+const strangers = (results: SignResults): readonly AssemblyResults[] => {
+  const [first] = results.assemblies;
+  return first === undefined ? [] : strangersTo(first, results);
 };
 
 /** Strips of unlike voltage, or pixels beside strip that is switched: one supply and one controller cannot drive both. */
 export const stripsDiffer: SignRule = ({ results, catalogue }) => {
+  const [first] = results.assemblies;
   const found = strangers(results);
   const [odd] = found;
-  if (odd === undefined) return null;
-  const first = results.assemblies[0]!;
+  if (first === undefined || odd === undefined) return null;
   const { strip } = first.materials;
   const other = odd.materials.strip;
   const same = catalogue.strips

@@ -37,5 +37,5 @@ export {
 } from './sign-runs.js';
 export type { Carrier, Chain, Circuit, Groups, SharedPair, WireRun } from './types.js';
 export { withOutputsOff, withPixelsOff } from './channels-off.js';
-export { drivingStrip } from './plan-circuit.js';
+export { drivingStrip } from './driving-strip.js';
 export { solveCircuit } from './solve-circuit.js';

@@ -6,15 +6,10 @@ import { chooseDrive, type DriveNeeds } from './choose-controller.js';
 import { backsOf, leadCoresOf } from './cores.js';
 import { jointOf } from './joints.js';
 import { networkOf, type Wiring } from './network-of.js';
+import { drivingStrip } from './driving-strip.js';
 import { planWiring, type PlannedWire } from './wiring-plan.js';
 import { assignSupplies } from './assign-supplies.js';
 import type { SignRuns } from './sign-runs.js';
-
-/** The strip whose kind of controller the sign needs: pixels before colours, colours before white. */
-export const drivingStrip = (strips: readonly Strip[]): Strip =>
-  strips.find(({ addressable }) => addressable === true) ??
-  strips.find(({ colour }) => colour !== 'white') ??
-  strips[0]!;
 
 /** What is planned before anything is solved: chains, what each draws, leads, wires, what drives it all. */
 export const planCircuit = (brief: Brief, power: PowerDesign, catalogue: Catalogue, sign: SignRuns) => {

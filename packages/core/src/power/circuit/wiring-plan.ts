@@ -3,6 +3,7 @@ import type { PowerDesign, SegmentRef } from '../../document/design/index.js';
 import type { Point3 } from '../../light/runs/index.js';
 import { groupChains, joinChains } from './chains.js';
 import type { Carries } from './cores.js';
+import { drivingStrip } from './driving-strip.js';
 import { routeLengthMm, type Route } from './route.js';
 import { pairUp, type Contradiction, type SeriesPair } from './series-pairs.js';
 import { sameSegment, segmentIndexOf, signRoute, type SignRuns, type WiredSegment } from './sign-runs.js';
@@ -206,7 +207,7 @@ const chainsOfSign = ({ sign, power, longestMm }: PlanFacts, zones: Zones): read
  */
 export const planWiring = (facts: PlanFacts): WiringPlan => {
   const { sign, power } = facts;
-  const zones = zonesOf(sign.segments, power, sign.assemblies[0]!.strip);
+  const zones = zonesOf(sign.segments, power, drivingStrip(sign.assemblies.map(({ strip }) => strip)));
   if (power.arrangement === 'series-pairs') return seriesPlan(facts, zones);
   const fed = chainsOfSign(facts, zones).map((chain) => fedFrom(chain, facts));
   const chains = fed.map(({ segments }) => segments);

@@ -38,7 +38,8 @@ export const addAssembly = (design: Design, build: string, place: Placement): As
     sizesMm: usualSizes(buildOf({ build }).sizes),
   };
   // A build starts with assemblies of its own.
-  return withAdded(design, buildOf({ build }).start(answers).assemblies[0] as Assembly, place);
+  const [own] = buildOf({ build }).start(answers).assemblies;
+  return withAdded(design, own as Assembly, place);
 };
 
 /** Right and down of what was copied, so that both are seen (mm). */

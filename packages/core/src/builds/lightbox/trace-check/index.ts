@@ -1,4 +1,4 @@
-import type { TraceReport } from '../../shared/trace-report.js';
+import type { TraceReport } from '../../common/trace-report.js';
 import type { BoxResults } from '../results.js';
 import { colourOf, emittersOf } from '../../../light/glow/index.js';
 import { rectRing } from '../../../base/outlines/index.js';

@@ -2,7 +2,7 @@ import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../../artwork/lettering/index.js';
 import { changed, dispensary, inAssembly, evaluated, testFonts } from '../../../testing/harness.js';
 import { traceCheck } from './index.js';
-import type { TraceReport } from '../../shared/trace-report.js';
+import type { TraceReport } from '../../common/trace-report.js';
 
 let fonts: FontBook;
 beforeAll(async () => {
