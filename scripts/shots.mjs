@@ -186,7 +186,7 @@ const pictures = [
       const bench = page.getByRole('region', { name: 'Bench' });
       await bench.getByRole('button', { name: 'Lay it on the bench' }).click();
       await bench.getByRole('combobox', { name: 'Colour' }).selectOption({ label: 'only green' });
-      await bench.getByRole('combobox', { name: 'Meter held to' }).selectOption({ label: 'end of piece 4' });
+      await bench.getByRole('combobox', { name: 'Meter held to' }).selectOption({ label: 'end of segment 4' });
       await bench.getByRole('status', { name: 'Meter', exact: true }).getByText('V').waitFor();
       await bench.getByText('Thermometer').first().scrollIntoViewIfNeeded();
       await page.waitForTimeout(1200);

@@ -45,7 +45,10 @@ export const stepDetail = (step: WorkStep, evaluation: Evaluation, own: Assembly
         ? `drawing, ${counted(lettering.letterCount, 'part')}`
         : counted(lettering.letterCount, 'letter');
     case 'case':
-      return [geometry.outside.widthMm, geometry.outside.heightMm, geometry.outside.depthMm].map(millimetres).join('×');
+      return (
+        [geometry.outside.widthMm, geometry.outside.heightMm, geometry.outside.depthMm].map(millimetres).join('×') +
+        '\u00a0mm'
+      );
     case 'light':
       return `${counted(runs.segments.length, 'segment')}, ${(runs.stripMm / 1000).toFixed(1)}\u00a0m`;
     case 'power':

@@ -51,7 +51,7 @@ export const PinnedRow = ({ link }: { readonly link: TryoutsLink }) => {
   return (
     <section
       aria-label="Variants"
-      className="flex h-[196px] shrink-0 gap-3 overflow-x-auto border-t border-line bg-sheet px-4 py-2"
+      className="flex h-[214px] shrink-0 gap-3 overflow-x-auto border-t border-line bg-sheet px-4 py-2"
     >
       <article className="w-52 shrink-0" aria-label="The design now">
         <header className="mb-1 flex h-7 items-center justify-between">

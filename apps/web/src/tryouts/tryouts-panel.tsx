@@ -43,7 +43,7 @@ const PointRow = ({ point, currency }: PointRowProps) => {
       <span className="min-w-0 text-[13px] leading-tight">
         {point.face}
         <span className="figure block text-xs text-soft">
-          {show(point.depthMm)} · {point.rows} × · {currency}
+          {show(point.depthMm)} · {point.rows} row{point.rows === 1 ? '' : 's'} · {currency}
           {point.costPerSign.toFixed(2)}
           {point.fails.length > 0 && ` · fails ${point.fails.length}`}
         </span>

@@ -128,6 +128,13 @@ describe.each(builds.map((build) => [build.name, build] as const))('the build �
     expect(new Set(files.map(({ path }) => path)).size).toBe(files.length);
   });
 
+  it('tells the numbers of its parts with what they are of', () => {
+    const { parts } = sound(createEvaluator(shippedCatalogue, fonts, coarse).evaluate(start(build, 'IN')));
+    // A size (a × b mm), a stretch (from a to b mm), an angle, or a number of things.
+    const bare = /\d(?![\d.]*(\d| mm| ×| to \d|°| [a-z]{4,}| of \d))/;
+    expect(parts.cut.filter(({ note }) => bare.test(note)).map(({ id, note }) => `${id}: ${note}`)).toEqual([]);
+  });
+
   it('is told from the front, in the slice and in words', () => {
     const [own] = sound(createEvaluator(shippedCatalogue, fonts, coarse).evaluate(start(build))).assemblies;
     const { body, fitted } = build.front(own!);

@@ -138,8 +138,8 @@ const one = (value: number): string => `${Math.round(value * 10) / 10}`;
 
 const bendWords = ({ kind, atMm, toMm, turnDeg, radiusMm }: Bend): string =>
   kind === 'fold'
-    ? `fold ${one(Math.abs(turnDeg))}° ${turnDeg > 0 ? 'in' : 'out'} at ${one(atMm)}`
-    : `roll ${one(Math.abs(turnDeg))}° ${turnDeg > 0 ? 'in' : 'out'} to radius ${one(radiusMm)} from ${one(atMm)} to ${one(toMm)}`;
+    ? `fold ${one(Math.abs(turnDeg))}° ${turnDeg > 0 ? 'in' : 'out'} at ${one(atMm)} mm`
+    : `roll ${one(Math.abs(turnDeg))}° ${turnDeg > 0 ? 'in' : 'out'} to a radius of ${one(radiusMm)} mm from ${one(atMm)} to ${one(toMm)} mm`;
 
 /** At most so many bends are told in a note; all are drawn. */
 const toldBends = 6;
@@ -194,8 +194,8 @@ export const faceLitParts = (facts: FaceLitFacts): readonly CutPart[] => {
         densityKgM3: face.densityKgM3,
         note:
           cans.fit === 'inset'
-            ? `${one(cans.playMm)} play in the returns`
-            : `trim reaches ${one(cans.playMm)} clear round it`,
+            ? `${one(cans.playMm)} mm play in the returns`
+            : `trim reaches ${one(cans.playMm)} mm clear round it`,
       }),
       ...sheets(letter, backOutline(letter, facts), number, 'back', false, facts, {
         materialId: backBoard.id,

@@ -145,7 +145,7 @@ const secondPart = ({ geometry, materials }: PartFacts): readonly CutPart[] => {
       thicknessMm: sheet.thicknessMm,
       count: 1,
       kg: kilograms(widthMm * heightMm, sheet.thicknessMm, sheet.densityKgM3),
-      note: gapMm > 0 ? `on spacers ${round(gapMm)} behind the face` : 'tight behind the face',
+      note: gapMm > 0 ? `on spacers ${round(gapMm)} mm behind the face` : 'tight behind the face',
       layers: [cutOut(widthMm, heightMm)],
     },
   ];
@@ -204,7 +204,7 @@ const memberPart = (member: Member, facts: PartFacts): CutPart => {
   const seatNote = member.seats
     .map(
       (seat) =>
-        `${seat.kind} ${round(seat.widthMm)} × ${round(seat.depthMm)} for the ${seat.holds}, ${round(seat.fromFrontMm)} from the front edge${seat.stopMm > 0 ? `, stopped ${round(seat.stopMm)} short of each end` : ''}`,
+        `${seat.kind} ${round(seat.widthMm)} × ${round(seat.depthMm)} mm for the ${seat.holds}, ${round(seat.fromFrontMm)} mm from the front edge${seat.stopMm > 0 ? `, stopped ${round(seat.stopMm)} mm short of each end` : ''}`,
     )
     .join('; ');
   return {
