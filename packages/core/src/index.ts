@@ -178,3 +178,5 @@ export type { Section, SectionShape } from './light/section/index.js';
 export * from './sign/tryouts/index.js';
 export * from './base/units/index.js';
 export * from './session/index.js';
+export { solveSign, type SolvedSign } from './sign/solving/index.js';
+export { createJudge, type Judge } from './sign/evaluate/index.js';

@@ -4,7 +4,14 @@ import type { Workability } from '../../artwork/workability/index.js';
 import type { Ring } from '../../base/outlines/index.js';
 import type { Result } from '../../base/result.js';
 import type { Catalogue, CommonMaterials } from '../../document/catalogue/index.js';
-import type { AssemblyMigration, Brief, DesignOf, FieldRef, PowerDesign } from '../../document/design/index.js';
+import type {
+  AssemblyMigration,
+  Brief,
+  DesignChange,
+  DesignOf,
+  FieldRef,
+  PowerDesign,
+} from '../../document/design/index.js';
 import type { Figure } from '../../judging/figures/index.js';
 import type { Remedy, Rule } from '../../judging/findings/index.js';
 import type { AnyAssembly, AssemblyResults } from '../../judging/results/index.js';
@@ -90,6 +97,20 @@ export interface SizeQuestion {
   readonly mostMm: number;
 }
 
+/** The luminance that a solver aims at (cd/m²): to read as lit, to suit the place, and the most it takes. */
+export interface LightAim {
+  readonly leastCdM2: number;
+  readonly wantedCdM2: number;
+  readonly mostCdM2: number;
+}
+
+/** One way to make an assembly: what it sets, what it comes to in rough figures. */
+export interface Seed {
+  readonly change: DesignChange;
+  readonly cdM2: number;
+  readonly price: number;
+}
+
 /** How a build is spoken of. */
 export interface BuildWords {
   /** “Light box”, and what it is in a line. */
@@ -138,6 +159,11 @@ export interface Build<
   readonly stages: (catalogue: Catalogue, fonts: FontBook, limits: GridLimits) => Stages<Own, OwnLaid, Results>;
   /** Its own checks, beside those that every build shares. */
   readonly rules: readonly Rule<Results>[];
+  /**
+   * Ways to make an assembly from scratch, by rough sums from what its present form comes to, the cheapest first: a solver
+   * judges them.
+   */
+  readonly seeds: (results: Results, catalogue: Catalogue, aim: LightAim) => readonly Seed[];
   /** How it does with less strip, when no supply carries what there is. */
   readonly lessStrip: (results: Results) => Remedy;
   /** Its figures of the tape, in order; those of the sign follow. */

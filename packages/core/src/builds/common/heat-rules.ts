@@ -1,4 +1,5 @@
 import type { AssemblyResults } from '../../judging/results/index.js';
+import type { Range } from '../../power/heat/index.js';
 import type { FacedResults } from '../faces/results.js';
 import { changeStrip, suitableStrips, wholeFront, type Remedy, type Rule } from '../../judging/findings/index.js';
 
@@ -9,6 +10,9 @@ export interface HeatWords {
   /** Where the strip’s watts go: ‘stay in the case’. */
   readonly goes: string;
 }
+
+/** The middle of a range (°C). */
+const likely = ({ low, high }: Range): number => (low + high) / 2;
 
 /**
  * The strip gets hotter than it may, even in the kindest case; a note when only the harsh case says so. What the build
@@ -22,28 +26,34 @@ export const tooHot =
   ({ results, catalogue }) => {
     const { heat, materials, design } = results;
     const limit = materials.strip.maxBoardC;
-    if (heat.stripC.high <= limit) return null;
+    // Nobody is told of what is likelier not to be: the middle of the range decides.
+    if (likely(heat.stripC) <= limit) return null;
     const sure = heat.stripC.low > limit;
     const cooler = suitableStrips(results, catalogue)
       .filter(({ wattsPerM }) => wattsPerM < materials.strip.wattsPerM)
       .sort((a, b) => b.wattsPerM - a.wattsPerM);
+    const { fullStripC } = heat;
+    const full =
+      fullStripC.high > heat.stripC.high + 1
+        ? ` (${Math.round(fullStripC.low)}–${Math.round(fullStripC.high)} °C with everything full on)`
+        : '';
     return {
       id: 'too-hot',
       severity: sure ? 'fix' : 'note',
       step: 'power',
       what: sure ? `More heat than ${words.sheds} can shed` : 'The strip may run hot; measure a soak',
-      why: `${Math.round(heat.watts)} W ${words.goes}; the strip comes to ${Math.round(heat.stripC.low)}–${Math.round(heat.stripC.high)} °C and may have ${limit} °C. Lit ${design.brief.hoursPerDay} h a day.`,
+      why: `${Math.round(heat.watts)} W ${words.goes}; the strip comes to ${Math.round(heat.stripC.low)}–${Math.round(heat.stripC.high)} °C as it is set and may have ${limit} °C${full}. Lit ${design.brief.hoursPerDay} h a day.`,
       numbers: [
         { label: 'heat', value: heat.watts, unit: 'W' },
         { label: `${words.sheds} can shed`, value: heat.sheddableWatts, unit: 'W' },
       ],
       where: wholeFront(results),
       target: {
-        label: sure ? 'strip at least' : 'strip at most',
+        label: sure ? 'strip at least' : 'strip likely',
         better: 'lower',
         unit: '°C',
-        read: (tried) => Math.round(sure ? tried.heat.stripC.low : tried.heat.stripC.high),
-        settled: (tried) => (sure ? tried.heat.stripC.low : tried.heat.stripC.high) <= limit,
+        read: (tried) => Math.round(sure ? tried.heat.stripC.low : likely(tried.heat.stripC)),
+        settled: (tried) => (sure ? tried.heat.stripC.low : likely(tried.heat.stripC)) <= limit,
       },
       remedies: [changeStrip(results, cooler), ...ownRemedies(results)],
     };
@@ -87,24 +97,24 @@ const longRunMm = 300;
 export const tapeLetsGo: Rule = ({ results }) => {
   const { heat, runs } = results;
   const long = runs.segments.filter(({ lengthMm }) => lengthMm > longRunMm);
-  if (heat.stripC.high <= tapeMaxC || long.length === 0) return null;
+  if (likely(heat.stripC) <= tapeMaxC || long.length === 0) return null;
   return {
     id: 'tape-lets-go',
     severity: 'note',
     step: 'light',
     what: 'Hold the strip by more than its tape',
-    why: `At ${Math.round(heat.stripC.high)} °C its adhesive creeps (above ${tapeMaxC} °C, typical). A clip or a dab of neutral silicone every ${longRunMm} mm holds ${long.length} long segment${long.length === 1 ? '' : 's'}.`,
+    why: `At about ${Math.round(likely(heat.stripC))} °C its adhesive creeps (above ${tapeMaxC} °C, typical). A clip or a dab of neutral silicone every ${longRunMm} mm holds ${long.length} long segment${long.length === 1 ? '' : 's'}.`,
     numbers: [
-      { label: 'strip', value: heat.stripC.high, unit: '°C' },
+      { label: 'strip', value: Math.round(likely(heat.stripC)), unit: '°C' },
       { label: 'clips', value: long.reduce((sum, { lengthMm }) => sum + Math.ceil(lengthMm / longRunMm), 0), unit: '' },
     ],
     where: wholeFront(results),
     target: {
-      label: 'strip at most',
+      label: 'strip likely',
       better: 'lower',
       unit: '°C',
-      read: (tried) => Math.round(tried.heat.stripC.high),
-      settled: (tried) => tried.heat.stripC.high <= tapeMaxC,
+      read: (tried) => Math.round(likely(tried.heat.stripC)),
+      settled: (tried) => likely(tried.heat.stripC) <= tapeMaxC,
     },
     remedies: [],
   };

@@ -10,6 +10,7 @@ import { faceLitFigures } from './figures.js';
 import { faceLitFront } from './front.js';
 import type { FaceLitLaid, FaceLitResults } from './results.js';
 import { faceLitRules } from './rules.js';
+import { faceLitSeeds } from './seeds.js';
 import { faceLitSchema, type FaceLitAssembly } from './schema.js';
 import { faceLitSectionAt } from './section.js';
 import { faceLitStages } from './stages.js';
@@ -29,6 +30,7 @@ export const faceLit: Build<FaceLitAssembly, FaceLitLaid, FaceLitResults, typeof
   start: newFaceLit,
   stages: faceLitStages,
   rules: faceLitRules,
+  seeds: faceLitSeeds,
   lessStrip: dropLines,
   figures: faceLitFigures,
   sectionAt: ({ lettering, geometry, assembly, materials, runs }, x) =>

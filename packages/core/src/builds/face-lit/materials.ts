@@ -6,7 +6,7 @@ import {
   type Catalogue,
   type FacedMaterials,
 } from '../../document/catalogue/index.js';
-import { failure, type Result } from '../../base/result.js';
+import { failure, success, type Result } from '../../base/result.js';
 import { usualLetterTool } from '../letters/usual-tool.js';
 import type { FaceLitAssembly } from './schema.js';
 
@@ -18,7 +18,7 @@ export const findFaceLitMaterials = (
   { cans, face, light, artwork }: FaceLitAssembly,
   catalogue: Catalogue,
 ): Result<FaceLitMaterials> => {
-  const found = foundAll<{ [Name in keyof FaceLitMaterials]: FaceLitMaterials[Name] }>({
+  const found = foundAll<Omit<FaceLitMaterials, 'workpiece'>>({
     strip: findItem(catalogue.strips, light.stripId, 'light.stripId'),
     face: findItem(catalogue.faces, face.sheetId, 'face.sheetId'),
     faceCoats: findCoats(face.coats, catalogue, 'face.coats'),
@@ -29,5 +29,7 @@ export const findFaceLitMaterials = (
   });
   if (!found.ok) return found;
   const wrong = lightProblems(found.value.face, found.value.faceCoats, null, 'face');
-  return wrong.length > 0 ? failure(...wrong) : found;
+  if (wrong.length > 0) return failure(...wrong);
+  const { name, thicknessMm } = found.value.face;
+  return success({ ...found.value, workpiece: { stuff: 'acrylic', thicknessMm, name } });
 };

@@ -5,7 +5,7 @@ import { addLines, dropLines, setCloser } from '../letters/candidates.js';
 import { bendsTooTight, lettersBetweenCutMarks, noLetterStrip, strokeTooNarrow } from '../letters/strip-rules.js';
 import { holesTight, wiresOverEdges } from '../letters/wire-rules.js';
 import { faceTooHot, tapeLetsGo, tooHot } from '../common/heat-rules.js';
-import { dotsShow, tooDim, unevenCorners, type FaceRemedies } from '../faces/rules.js';
+import { dotsShow, faceTooBright, tooDim, unevenCorners, type FaceRemedies } from '../faces/rules.js';
 import { deepenCans, whiterCans } from './candidates.js';
 import { returnTooTight } from './return-rules.js';
 
@@ -29,6 +29,7 @@ export const faceLitRules: readonly Rule<FaceLitResults>[] = [
   holesTight,
   dotsShow(remedies),
   tooDim(remedies),
+  faceTooBright(remedies),
   unevenCorners(remedies),
   tooHot<FaceLitResults>({ sheds: 'the letters', goes: 'stay in the letters' }, (results) => [
     dropLines(results),

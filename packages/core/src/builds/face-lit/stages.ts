@@ -1,3 +1,4 @@
+import type { Board } from '../../document/catalogue/index.js';
 import { findFaceLitMaterials, type FaceLitMaterials } from './materials.js';
 import { cansGlowOf, traceByCan } from '../../light/can/index.js';
 import type { Brief } from '../../document/design/index.js';
@@ -19,6 +20,7 @@ import type { CutPart } from '../../making/parts/index.js';
 import type { Jumper, LightShare } from '../../light/runs/index.js';
 import type { Circuit, WireRun } from '../../power/circuit/index.js';
 import { success } from '../../base/result.js';
+import { letterBed } from '../letters/heat-bed.js';
 import { leadEntryOf } from '../letters/lead-entry.js';
 import { jumpersOf } from '../letters/jumpers.js';
 import { letterPaths, letterRuns } from '../letters/runs.js';
@@ -86,13 +88,14 @@ export const faceLitStages: Build<FaceLitAssembly, FaceLitLaid, FaceLitResults>[
           trace,
         }),
     ),
-    shedding: memoizeLast((outline: Outline, depthMm: number, outLm: number) => {
+    shedding: memoizeLast((outline: Outline, depthMm: number, outLm: number, board: Board, stripMm: number) => {
       const roundMm = outline.reduce((sum, ring) => sum + ringLength(ring), 0);
       return {
         areaM2: (Math.abs(outlineArea(outline)) * (1 + backShare) + roundMm * depthMm) / 1e6,
         closed: true,
         outLm,
         vents: null,
+        bed: letterBed(board, 1, Math.abs(outlineArea(outline)), stripMm),
       };
     }),
     parts: memoizeLast((wires: readonly WireRun[], ...facts: FactList) => {
@@ -161,7 +164,13 @@ export const faceLitStages: Build<FaceLitAssembly, FaceLitLaid, FaceLitResults>[
       const jumpers = stages.jumpers.run(wires, outline);
       const lit = stages.lit.run(inside, Math.min(materials.face.thicknessMm, geometry.wallMm + 1));
       const glow = stages.glow.run(brief, outline, inside, lit, geometry, materials, stack, distribution, runs, share);
-      const shedding = stages.shedding.run(outline, geometry.outside.depthMm, glow.balance.outLm);
+      const shedding = stages.shedding.run(
+        outline,
+        geometry.outside.depthMm,
+        glow.balance.outLm,
+        materials.backBoard,
+        runs.stripMm,
+      );
       return { glow, jumpers, heat: stages.heat.run(brief, power, materials.strip, circuit, ownPower, shedding) };
     },
     parts: (results) =>

@@ -1,8 +1,10 @@
-import { evenEnough, type Ripple } from '../../light/glow/index.js';
+import { darkCorners, evenEnough, type Ripple } from '../../light/glow/index.js';
 import type { FacedResults } from './results.js';
 import { changeStrip, readsAsLit, suitableStrips, type Remedy, type Rule } from '../../judging/findings/index.js';
 import type { Catalogue } from '../../document/catalogue/index.js';
-import { changeFace, hiding } from './candidates.js';
+import { changeFace, facesOnOffer, hiding } from './candidates.js';
+import { tooBright } from '../common/brightness-rules.js';
+import { disappoints } from '../common/ripple.js';
 import { ambientWords, around, percent } from '../common/rule-words.js';
 
 /** What a build with a face can do about its light. */
@@ -35,20 +37,16 @@ export const dotsShow =
     const denser = suitableStrips(results, catalogue)
       .filter(({ ledsPerM, voltageV }) => ledsPerM > materials.strip.ledsPerM && voltageV === materials.strip.voltageV)
       .sort((a, b) => a.ledsPerM - b.ledsPerM);
-    const stronger = catalogue.faces
+    const stronger = facesOnOffer(results, catalogue)
       .filter(
         (face) =>
           hiding(face) > hiding(materials.face) ||
           (hiding(face) === hiding(materials.face) && face.reflectance > materials.face.reflectance),
       )
-      .filter(
-        ({ sheetWidthMm, sheetHeightMm }) =>
-          sheetWidthMm * sheetHeightMm >= materials.face.sheetWidthMm * materials.face.sheetHeightMm,
-      )
       .sort((a, b) => hiding(a) - hiding(b) || a.price - b.price);
     return {
       id: 'dots-show',
-      severity: 'fix',
+      severity: disappoints(ripple, rows) ? 'fix' : 'note',
       step: 'face',
       what: rows ? `The rows show as bands from ${metres} m` : `The LEDs show as dots from ${metres} m`,
       why: `Contrast ${percent(ripple.contrast)} % at the ${rows ? 'row' : 'LED'} pitch; from there or farther the eye sees ${percent(ripple.threshold)} %.`,
@@ -85,7 +83,7 @@ export const tooDim =
     const brighter = suitableStrips(results, catalogue)
       .filter(({ lumensPerM }) => lumensPerM > materials.strip.lumensPerM)
       .sort((a, b) => a.lumensPerM - b.lumensPerM);
-    const clearer = catalogue.faces
+    const clearer = facesOnOffer(results, catalogue)
       .filter(({ transmittance }) => transmittance > materials.face.transmittance)
       .sort((a, b) => a.transmittance - b.transmittance);
     return {
@@ -115,6 +113,22 @@ export const tooDim =
     };
   };
 
+/** Brighter than the place takes. */
+export const faceTooBright = <Results extends FacedResults>(remedies: FaceRemedies<Results>): Rule<Results> =>
+  tooBright<Results>({
+    of: ({ glow }) => glow.evenness.meanCdM2,
+    lit: 'The face',
+    less: (results, catalogue) => [
+      remedies.dropRows(results),
+      changeFace(
+        results,
+        facesOnOffer(results, catalogue)
+          .filter(({ transmittance }) => transmittance < results.materials.face.transmittance)
+          .sort((a, b) => b.transmittance - a.transmittance),
+      ),
+    ],
+  });
+
 /** Dark corners or ends. */
 export const unevenCorners =
   <Results extends FacedResults>(remedies: FaceRemedies<Results>): Rule<Results> =>
@@ -128,7 +142,7 @@ export const unevenCorners =
     const corner = Math.max(20, Math.min(grid.area.width, grid.area.height) / 5);
     return {
       id: 'uneven-corners',
-      severity: 'fix',
+      severity: evenness.minOverMean < darkCorners ? 'fix' : 'note',
       step: 'light',
       what: results.runs.rowPitchMm === null ? 'The light does not reach everywhere' : 'The corners and ends stay dark',
       why: `The darkest place has ${percent(evenness.minOverMean)} % of the mean; below ${evenEnough * 100} % it is noticed (typical).`,

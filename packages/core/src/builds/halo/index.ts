@@ -10,6 +10,7 @@ import { haloFigures } from './figures.js';
 import { haloFront } from './front.js';
 import type { HaloLaid, HaloResults } from './results.js';
 import { haloRules } from './rules.js';
+import { haloSeeds } from './seeds.js';
 import { haloSchema, type HaloAssembly } from './schema.js';
 import { haloSectionAt } from './section.js';
 import { haloSolids } from './solids.js';
@@ -30,6 +31,7 @@ export const halo: Build<HaloAssembly, HaloLaid, HaloResults, typeof haloDemos> 
   start: newHalo,
   stages: haloStages,
   rules: haloRules,
+  seeds: haloSeeds,
   lessStrip: dropLines,
   figures: haloFigures,
   sectionAt: ({ lettering, geometry, assembly, materials, runs, posts }, x) =>

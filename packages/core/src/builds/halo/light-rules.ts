@@ -9,9 +9,10 @@ import {
   wholeFront,
   type Rule,
 } from '../../judging/findings/index.js';
-import { evenAlongEdge } from '../../light/wall/index.js';
+import { darkAlongEdge, evenAlongEdge } from '../../light/wall/index.js';
 import { solidParts } from '../../base/outlines/index.js';
 import { addLines, setCloser, setFartherIn } from '../letters/candidates.js';
+import { disappoints } from '../common/ripple.js';
 import { ambientWords, around, percent } from '../common/rule-words.js';
 import { otherBoards, standFarther, standNearer } from './candidates.js';
 
@@ -28,7 +29,7 @@ export const scallopsShow: Rule<HaloResults> = ({ results, catalogue }) => {
   const metres = results.design.brief.readingDistanceMm / 1000;
   return {
     id: 'dots-show',
-    severity: 'fix',
+    severity: disappoints(dots, false) ? 'fix' : 'note',
     step: 'light',
     what: `The LEDs show as scallops from ${metres} m`,
     why: `Contrast ${percent(dots.contrast)} % along the edge at the LED pitch; from there or farther the eye sees ${percent(dots.threshold)} %.`,
@@ -63,6 +64,8 @@ export const scallopsShow: Rule<HaloResults> = ({ results, catalogue }) => {
 const leastHalfMm = 5;
 /** A glow that has not fallen to a tenth within this share of the letters’ height blurs them; typical. */
 const widestShare = 0.6;
+/** Beyond this nobody would call it a glow any more; typical. */
+const runTogetherShare = 0.8;
 
 const heightOf = ({ lettering }: HaloResults): number => {
   const parts = solidParts(lettering.outline);
@@ -104,7 +107,7 @@ export const glowTooWide: Rule<HaloResults> = ({ results }) => {
   if (runs.segments.length === 0 || share(results) <= widestShare) return null;
   return {
     id: 'glow-too-wide',
-    severity: 'fix',
+    severity: share(results) > runTogetherShare ? 'fix' : 'note',
     step: 'case',
     what: 'The glow is too wide for letters of this size',
     why: `It falls to a tenth only ${one(glow.tenthMm)} mm out, ${Math.round(share(results) * 100)} % of the height of a letter; beyond ${widestShare * 100} % the letters run together (typical).`,
@@ -177,7 +180,7 @@ export const edgeUneven: Rule<HaloResults> = ({ results, catalogue }) => {
   const { light } = results.assembly;
   return {
     id: 'edge-uneven',
-    severity: 'fix',
+    severity: evenness.minOverMean < darkAlongEdge ? 'fix' : 'note',
     step: 'light',
     what: 'Part of the outline stays dark',
     why: `The darkest place along the edge has ${percent(evenness.minOverMean)} % of the mean; below ${evenAlongEdge * 100} % it is noticed (typical).`,

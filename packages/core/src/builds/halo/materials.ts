@@ -1,5 +1,5 @@
 import { findItem, foundAll, type Catalogue, type WallMaterials } from '../../document/catalogue/index.js';
-import type { Result } from '../../base/result.js';
+import { success, type Result } from '../../base/result.js';
 import { usualLetterTool } from '../letters/usual-tool.js';
 import type { HaloAssembly } from './schema.js';
 
@@ -10,11 +10,15 @@ export type HaloMaterials = WallMaterials;
 export const findHaloMaterials = (
   { letters, light, artwork }: HaloAssembly,
   catalogue: Catalogue,
-): Result<HaloMaterials> =>
-  foundAll<{ [Name in keyof HaloMaterials]: HaloMaterials[Name] }>({
+): Result<HaloMaterials> => {
+  const found = foundAll<Omit<HaloMaterials, 'workpiece'>>({
     strip: findItem(catalogue.strips, light.stripId, 'light.stripId'),
     board: findItem(catalogue.boards, letters.boardId, 'letters.boardId'),
     backFinish: findItem(catalogue.linings, letters.backFinishId, 'letters.backFinishId'),
     wall: findItem(catalogue.walls, letters.wallId, 'letters.wallId'),
     tool: findItem(catalogue.tools, artwork.toolId ?? usualLetterTool, 'artwork.toolId'),
   });
+  if (!found.ok) return found;
+  const { stuff, thicknessMm, name } = found.value.board;
+  return success({ ...found.value, workpiece: { stuff, thicknessMm, name } });
+};

@@ -1,3 +1,4 @@
+import { tooBright } from '../common/brightness-rules.js';
 import type { HaloResults } from './results.js';
 import { partOverSheet, type Rule } from '../../judging/findings/index.js';
 import { letterOverBed, splitMisses } from '../letters/bed-rules.js';
@@ -32,6 +33,11 @@ export const haloRules: readonly Rule<HaloResults>[] = [
   letterTooWide,
   edgeUneven,
   haloTooDim,
+  tooBright<HaloResults>({
+    of: ({ glow }) => glow.overHalfCdM2,
+    lit: 'The wall over the half width of the glow',
+    less: (results) => [dropLines(results)],
+  }),
   lightLeaks,
   tooHot<HaloResults>({ sheds: 'the backs', goes: 'go into the backs' }, (results) => [dropLines(results)]),
   tapeLetsGo,

@@ -1,3 +1,4 @@
+import type { Board } from '../../document/catalogue/index.js';
 import type { Brief } from '../../document/design/index.js';
 import type { HaloAssembly } from './schema.js';
 import type { HaloLaid, HaloResults } from './results.js';
@@ -10,6 +11,7 @@ import type { Jumper, LightShare } from '../../light/runs/index.js';
 import type { Circuit } from '../../power/circuit/index.js';
 import { success } from '../../base/result.js';
 import { findHaloMaterials } from './materials.js';
+import { letterBed } from '../letters/heat-bed.js';
 import { leadEntryOf } from '../letters/lead-entry.js';
 import { jumpersOf } from '../letters/jumpers.js';
 import { letterPaths, letterRuns } from '../letters/runs.js';
@@ -54,11 +56,12 @@ export const haloStages: Build<HaloAssembly, HaloLaid, HaloResults>['stages'] = 
     jumpers: memoizeLast(jumpersOf),
     section: memoizeLast(haloSection),
     glow: memoizeLast(haloGlowOfParts),
-    shedding: memoizeLast((areaMm2: number, outLm: number) => ({
+    shedding: memoizeLast((areaMm2: number, outLm: number, board: Board, stripMm: number) => ({
       areaM2: (2 * areaMm2) / 1e6,
       closed: false,
       outLm,
       vents: null,
+      bed: letterBed(board, 2, areaMm2, stripMm),
     })),
     parts: memoizeLast((...facts: FactList) => {
       const known = factsOf(...facts);
@@ -158,7 +161,7 @@ export const haloStages: Build<HaloAssembly, HaloLaid, HaloResults>['stages'] = 
         lookingOf(assembly),
         assembly.light.setbackMm,
       );
-      const shedding = stages.shedding.run(Math.abs(outlineArea(outline)), glow.outLm);
+      const shedding = stages.shedding.run(Math.abs(outlineArea(outline)), glow.outLm, materials.board, runs.stripMm);
       return { glow, jumpers, heat: stages.heat.run(brief, power, materials.strip, circuit, ownPower, shedding) };
     },
     parts: (results) => stages.parts.run(...factListOf(results, stages.letters.run(results.lettering.outline))),

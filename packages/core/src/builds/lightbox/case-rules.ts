@@ -1,15 +1,10 @@
 import { fieldsIn } from '../../judging/results/index.js';
 import { set } from '../../document/design/index.js';
-import type { FaceSheet } from '../../document/catalogue/index.js';
 import type { BoxResults } from './results.js';
 import { oneChange, partOverSheet, type Rule } from '../../judging/findings/index.js';
-import { changeFace } from '../faces/candidates.js';
+import { changeFace, holds, isClear } from '../faces/candidates.js';
 
 const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
-
-const holds = (sheet: FaceSheet, width: number, height: number): boolean =>
-  Math.max(sheet.sheetWidthMm, sheet.sheetHeightMm) >= Math.max(width, height) &&
-  Math.min(sheet.sheetWidthMm, sheet.sheetHeightMm) >= Math.min(width, height);
 
 /** A part larger than the sheet it is cut from; for a face there may be larger sheets. */
 export const largerThanSheet: Rule<BoxResults> = ({ results, catalogue }) => {
@@ -19,7 +14,7 @@ export const largerThanSheet: Rule<BoxResults> = ({ results, catalogue }) => {
   if (found === null || !isFace) return found;
   const { widthMm, heightMm } = results.geometry.face;
   const larger = catalogue.faces
-    .filter((sheet) => holds(sheet, widthMm, heightMm))
+    .filter((sheet) => holds(sheet, { widthMm, heightMm }) && !isClear(sheet))
     .sort((a, b) => Math.abs(a.transmittance - face.transmittance) - Math.abs(b.transmittance - face.transmittance));
   return {
     ...found,

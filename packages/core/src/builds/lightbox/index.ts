@@ -8,6 +8,7 @@ import { lightboxFigures } from './figures.js';
 import { lightboxFront } from './front.js';
 import type { BoxLaid, BoxResults } from './results.js';
 import { lightboxRules } from './rules.js';
+import { boxSeeds } from './seeds.js';
 import { lightboxSchema, type LightboxAssembly } from './schema.js';
 import { lightboxStages } from './stages.js';
 import { boxStripTemplate } from './template.js';
@@ -28,6 +29,7 @@ export const lightbox: Build<LightboxAssembly, BoxLaid, BoxResults, typeof light
   start: newLightbox,
   stages: lightboxStages,
   rules: lightboxRules,
+  seeds: boxSeeds,
   lessStrip: dropRows,
   figures: lightboxFigures,
   // A box is the same all along.

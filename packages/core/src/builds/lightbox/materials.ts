@@ -8,7 +8,7 @@ import {
   type Catalogue,
   type Film,
 } from '../../document/catalogue/index.js';
-import { failure, type Result } from '../../base/result.js';
+import { failure, success, type Result } from '../../base/result.js';
 import type { LightboxAssembly } from './schema.js';
 
 /** The catalogue items that a light box names. */
@@ -19,10 +19,13 @@ export interface BoxMaterials extends BoxedMaterials {
 /** What film is cut with unless a design says otherwise. */
 export const usualFilmTool = 'film-knife';
 
+/** What the tool of the artwork cuts of a light box. */
+const film = { stuff: 'film', thicknessMm: 0.1, name: 'film' } as const;
+
 /** Finds every item that a light box names; each unknown id becomes a problem with its field. */
 export const findBoxMaterials = (assembly: LightboxAssembly, catalogue: Catalogue): Result<BoxMaterials> => {
   const { light, face, artwork } = assembly;
-  const found = foundAll<{ [Name in keyof BoxMaterials]: BoxMaterials[Name] }>({
+  const found = foundAll<Omit<BoxMaterials, 'workpiece'>>({
     strip: findItem(catalogue.strips, light.stripId, 'light.stripId'),
     face: findItem(catalogue.faces, face.sheetId, 'face.sheetId'),
     faceCoats: findCoats(face.coats, catalogue, 'face.coats'),
@@ -35,5 +38,5 @@ export const findBoxMaterials = (assembly: LightboxAssembly, catalogue: Catalogu
   });
   if (!found.ok) return found;
   const wrong = lightProblems(found.value.face, found.value.faceCoats, found.value.second, 'face');
-  return wrong.length > 0 ? failure(...wrong) : found;
+  return wrong.length > 0 ? failure(...wrong) : success({ ...found.value, workpiece: film });
 };

@@ -3,7 +3,7 @@ import { overBed, type Rule } from '../../judging/findings/index.js';
 import { addRows, closerEnds, deepen, dropRows, ventCase, whiterLining } from './candidates.js';
 import { faceBinds, largerThanSheet, lettersOverhang, tooShallow } from './case-rules.js';
 import { faceTooHot, tapeLetsGo, tooHot } from '../common/heat-rules.js';
-import { dotsShow, tooDim, unevenCorners, type FaceRemedies } from '../faces/rules.js';
+import { dotsShow, faceTooBright, tooDim, unevenCorners, type FaceRemedies } from '../faces/rules.js';
 import { betweenCutMarks, noStrip, reelShort } from './strip-rules.js';
 
 const remedies: FaceRemedies<BoxResults> = { addRows, closerEnds, deepen, dropRows, whiterLining };
@@ -15,6 +15,7 @@ export const lightboxRules: readonly Rule<BoxResults>[] = [
   largerThanSheet,
   dotsShow(remedies),
   tooDim(remedies),
+  faceTooBright(remedies),
   unevenCorners(remedies),
   tooHot<BoxResults>({ sheds: 'the case', goes: 'stay in the case' }, (results) => [
     ventCase(results),

@@ -7,12 +7,14 @@ import { success } from '../../base/result.js';
 import { faceStack } from '../../light/optics/index.js';
 import type { CutPart } from '../../making/parts/index.js';
 import type { Circuit } from '../../power/circuit/index.js';
+import type { StripBed } from '../../power/heat/index.js';
 import type { Build } from '../common/build.js';
 import type { PartFacts } from './types.js';
 import { commonStages, recomputedOf } from '../common/common-stages.js';
 import { boxRouter } from '../common/wire-routes.js';
 import { lightboxBought } from './bought.js';
 import { lightboxGeometry } from './geometry.js';
+import { boxBed } from './heat-bed.js';
 import { leadEntry } from './lead-entry.js';
 import { findBoxMaterials } from './materials.js';
 import { lightboxParts } from './parts.js';
@@ -65,12 +67,16 @@ export const lightboxStages: Build<LightboxAssembly, BoxLaid, BoxResults>['stage
           limits,
         }),
     ),
-    shedding: memoizeLast((geometry: BoxLaid['geometry'], vents: CaseDesign['vents'], glow: BoxResults['glow']) => ({
-      areaM2: sheddingArea(geometry),
-      closed: true,
-      outLm: glow.balance.outLm,
-      vents: ventsOf(geometry, vents ?? null, glow.incidentLm),
-    })),
+    bed: memoizeLast(boxBed),
+    shedding: memoizeLast(
+      (geometry: BoxLaid['geometry'], vents: CaseDesign['vents'], glow: BoxResults['glow'], bed: StripBed) => ({
+        areaM2: sheddingArea(geometry),
+        closed: true,
+        outLm: glow.balance.outLm,
+        vents: ventsOf(geometry, vents ?? null, glow.incidentLm),
+        bed,
+      }),
+    ),
     parts: memoizeLast((...facts: FactList) => {
       const known = factsOf(...facts);
       const cut = lightboxParts(known);
@@ -116,7 +122,7 @@ export const lightboxStages: Build<LightboxAssembly, BoxLaid, BoxResults>['stage
         router,
       });
     },
-    light: (brief, power, { artwork, case: design }, laid, { circuit, share, ownPower }) => {
+    light: (brief, power, { artwork, case: design, light }, laid, { circuit, share, ownPower }) => {
       const { geometry, materials, stack, distribution, runs, lettering } = laid;
       const glow = stages.glow.run(
         brief,
@@ -129,7 +135,12 @@ export const lightboxStages: Build<LightboxAssembly, BoxLaid, BoxResults>['stage
         share,
         lettering,
       );
-      const shedding = stages.shedding.run(geometry, design.vents, glow);
+      const shedding = stages.shedding.run(
+        geometry,
+        design.vents,
+        glow,
+        stages.bed.run(geometry, light, materials, runs, brief.place),
+      );
       return { glow, heat: stages.heat.run(brief, power, materials.strip, circuit, ownPower, shedding) };
     },
     parts: (results) => stages.parts.run(...factListOf(results)),

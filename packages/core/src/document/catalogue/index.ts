@@ -1,6 +1,7 @@
 export { channelLights, channelsOf, type Channel, type ChannelName, type StripLight } from './channels.js';
 export { distinctItems, findItem } from './find.js';
 export {
+  cutsThrough,
   findCoats,
   findSecond,
   foundAll,

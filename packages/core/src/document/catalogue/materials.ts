@@ -1,6 +1,6 @@
 import { failure, success, type Problem, type Result } from '../../base/result.js';
 import { findItem } from './find.js';
-import type { Board, Catalogue, Coating, FaceSheet, Lining, Strip, Tool, WallFinish } from './types.js';
+import type { Board, Catalogue, Coating, FaceSheet, Lining, Strip, Stuff, Tool, WallFinish } from './types.js';
 
 /** A coating and how many times it is laid on. */
 export interface Coats {
@@ -15,12 +15,25 @@ export interface SecondSheet {
   readonly coats: readonly Coats[];
 }
 
+/** What the tool of the artwork has to get through. */
+export interface Workpiece {
+  readonly stuff: Stuff;
+  readonly thicknessMm: number;
+  /** As it is spoken of. */
+  readonly name: string;
+}
+
 /** The catalogue items that every assembly names, found. */
 export interface CommonMaterials {
   readonly strip: Strip;
-  /** What the letters are cut with. */
+  /** What the letters are cut with, and what of. */
   readonly tool: Tool;
+  readonly workpiece: Workpiece;
 }
+
+/** Whether a tool gets through a workpiece. */
+export const cutsThrough = ({ cuts }: Tool, { stuff, thicknessMm }: Workpiece): boolean =>
+  cuts.some((each) => each.stuff === stuff && each.mostMm >= thicknessMm);
 
 /** The catalogue items of letters that light a wall. */
 export interface WallMaterials extends CommonMaterials {

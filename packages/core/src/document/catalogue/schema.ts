@@ -23,6 +23,8 @@ const scatter = z.discriminatedUnion('kind', [
   z.looseObject({ kind: z.literal('lobe'), sigmaDeg: above, hazeShare: share }),
 ]);
 
+const stuff = z.enum(['film', 'acrylic', 'wood', 'metal', 'composite', 'foam', 'printed']);
+
 /** What an item of each list of the catalogue must have; more may hang on it. */
 const itemSchemas = {
   strips: z.looseObject({
@@ -69,6 +71,8 @@ const itemSchemas = {
     ...item,
     ...sheet,
     form: z.enum(['sheet', 'bar']),
+    stuff,
+    conductsWmK: above,
     uses: z.array(z.enum(['return', 'back', 'letter'])),
     passesPerMm: share.optional(),
   }),
@@ -104,6 +108,7 @@ const itemSchemas = {
     kind: z.enum(['knife', 'beam', 'bit']),
     cutMm: length,
     leastStrokeMm: length,
+    cuts: z.array(z.looseObject({ stuff, mostMm: above })),
     bedWidthMm: above,
     bedHeightMm: above,
   }),

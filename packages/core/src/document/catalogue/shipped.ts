@@ -19,7 +19,20 @@ const sundries: readonly Sundry[] = [
   { id: 'face-tape', name: 'Face mounting tape, 1 m', provenance: typical, price: 0.5, kg: 0.005 },
 ];
 
-const router = { provenance: typical, kind: 'bit', bedWidthMm: 1250, bedHeightMm: 1250 } as const;
+/** A bit cuts to about six times its width, pass over pass. */
+const router = (cutMm: number) =>
+  ({
+    provenance: typical,
+    kind: 'bit',
+    bedWidthMm: 1250,
+    bedHeightMm: 1250,
+    cutMm,
+    cuts: [
+      ...(['wood', 'acrylic', 'foam', 'printed'] as const).map((stuff) => ({ stuff, mostMm: 6 * cutMm })),
+      { stuff: 'composite', mostMm: 4 },
+      { stuff: 'metal', mostMm: cutMm },
+    ],
+  }) as const;
 
 const tools: readonly Tool[] = [
   {
@@ -30,6 +43,7 @@ const tools: readonly Tool[] = [
     kind: 'knife',
     cutMm: 0,
     leastStrokeMm: 1,
+    cuts: [{ stuff: 'film', mostMm: 0.5 }],
     bedWidthMm: 1220,
     bedHeightMm: 10_000,
   },
@@ -41,12 +55,16 @@ const tools: readonly Tool[] = [
     kind: 'beam',
     cutMm: 0.2,
     leastStrokeMm: 1.5,
+    cuts: [
+      { stuff: 'acrylic', mostMm: 8 },
+      { stuff: 'wood', mostMm: 6 },
+    ],
     bedWidthMm: 900,
     bedHeightMm: 600,
   },
-  { ...router, id: 'bit-2', name: 'Router bit 2 mm', price: 14, cutMm: 2, leastStrokeMm: 2 },
-  { ...router, id: 'bit-3', name: 'Router bit 3 mm', price: 12, cutMm: 3, leastStrokeMm: 3 },
-  { ...router, id: 'bit-6', name: 'Router bit 6 mm', price: 16, cutMm: 6, leastStrokeMm: 4 },
+  { ...router(2), id: 'bit-2', name: 'Router bit 2 mm', price: 14, leastStrokeMm: 2 },
+  { ...router(3), id: 'bit-3', name: 'Router bit 3 mm', price: 12, leastStrokeMm: 3 },
+  { ...router(6), id: 'bit-6', name: 'Router bit 6 mm', price: 16, leastStrokeMm: 4 },
 ];
 
 /** The catalogue that ships with the program: made-up names, usual values, each marked typical and open to change. */

@@ -74,9 +74,15 @@ export interface FaceSheet extends Item {
   readonly expansionPerK: number;
 }
 
+/** What a sheet is made of, as far as a tool asks. */
+export type Stuff = 'film' | 'acrylic' | 'wood' | 'metal' | 'composite' | 'foam' | 'printed';
+
 /** Board for returns and backs, in sheets or in bars (sheets no wider than one return). Price per whole sheet or bar. */
 export interface Board extends Item {
   readonly form: 'sheet' | 'bar';
+  readonly stuff: Stuff;
+  /** How it carries heat along itself (W/mK): of a composite, its skins taken over the whole thickness. */
+  readonly conductsWmK: number;
   readonly thicknessMm: number;
   readonly sheetWidthMm: number;
   readonly sheetHeightMm: number;
@@ -185,6 +191,8 @@ export interface Tool extends Item {
   readonly cutMm: number;
   /** The thinnest stroke that stands after it (mm). */
   readonly leastStrokeMm: number;
+  /** What it cuts, and how thick at most. */
+  readonly cuts: readonly { readonly stuff: Stuff; readonly mostMm: number }[];
   readonly bedWidthMm: number;
   readonly bedHeightMm: number;
 }

@@ -15,6 +15,12 @@ export const brief = z
     ambient: z
       .enum(['noon', 'overcast', 'shop', 'evening', 'dark'])
       .describe('The brightest light in which it must still read as lit.'),
+    surroundings: z
+      .enum(['indoors', 'country', 'low', 'town', 'city'])
+      .optional()
+      .describe(
+        'What it is seen in after dark: indoors, dark country, a place of low brightness, a town, a city centre. Left out: indoors where it hangs indoors, else a town.',
+      ),
     readingDistanceMm: lengthMm(200, 200_000).describe('The nearest distance from which it is usually looked at.'),
     hoursPerDay: z.number().min(0).max(24),
     light: z

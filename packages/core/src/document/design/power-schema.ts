@@ -41,6 +41,12 @@ export const power = z
       .optional()
       .describe('What the supply is fed by; the mains when left out.'),
     level: z.number().min(0).max(1).optional().describe('How far the light is turned up; all of it when left out.'),
+    nightLevel: z
+      .number()
+      .min(0.001)
+      .max(1)
+      .optional()
+      .describe('How far it is turned down after dark, as a share of its level by day; not at all when left out.'),
     zones: z
       .array(z.looseObject({ segments, level: z.number().min(0).max(1) }))
       .max(8)

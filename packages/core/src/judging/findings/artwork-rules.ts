@@ -1,3 +1,4 @@
+import { cutsThrough } from '../../document/catalogue/index.js';
 import { set } from '../../document/design/index.js';
 import { fieldsIn, type AssemblyResults } from '../results/index.js';
 import type { Rect } from '../../base/outlines/index.js';
@@ -33,15 +34,55 @@ const larger = (results: AssemblyResults): readonly Candidate[] => {
 
 const finerTools: (context: Parameters<Rule>[0]) => readonly Candidate[] = ({ results, catalogue }) =>
   catalogue.tools
-    .filter(({ cutMm, leastStrokeMm }) => {
-      const { tool } = results.materials;
-      return cutMm < tool.cutMm || (cutMm === tool.cutMm && leastStrokeMm < tool.leastStrokeMm);
+    .filter((each) => {
+      const { tool, workpiece } = results.materials;
+      const finer = each.cutMm < tool.cutMm || (each.cutMm === tool.cutMm && each.leastStrokeMm < tool.leastStrokeMm);
+      return finer && cutsThrough(each, workpiece);
     })
     .sort((a, b) => b.cutMm - a.cutMm)
     .map(({ id, name }) => ({
       label: `Cut with: ${name}`,
       change: [set(fieldsIn(results).artwork.toolId, id)],
     }));
+
+/** The tool does not get through what it is to cut. */
+export const toolCannotCut: Rule = ({ results, catalogue }) => {
+  const { tool, workpiece } = results.materials;
+  if (cutsThrough(tool, workpiece)) return null;
+  const mostMm = (of: AssemblyResults): number =>
+    of.materials.tool.cuts.find(({ stuff }) => stuff === of.materials.workpiece.stuff)?.mostMm ?? 0;
+  return {
+    id: 'tool-cannot-cut',
+    severity: 'stop',
+    step: 'artwork',
+    what: `${tool.name} does not cut ${workpiece.name.toLowerCase()}`,
+    why:
+      mostMm(results) === 0
+        ? `It is not made for ${workpiece.name.toLowerCase()}.`
+        : `It gets through ${mm(mostMm(results))} of it; this is ${mm(workpiece.thicknessMm)} thick.`,
+    numbers: [{ label: 'thick', value: workpiece.thicknessMm, unit: 'mm' }],
+    where: results.lettering.bounds === null ? null : { view: 'front', rect: results.lettering.bounds },
+    target: {
+      label: 'cuts at most',
+      better: 'higher',
+      unit: 'mm',
+      read: mostMm,
+      settled: (tried) => cutsThrough(tried.materials.tool, tried.materials.workpiece),
+    },
+    remedies: [
+      {
+        id: 'tool-that-cuts',
+        candidates: catalogue.tools
+          .filter((each) => cutsThrough(each, workpiece))
+          .sort((a, b) => a.cutMm - b.cutMm)
+          .map(({ id, name }) => ({
+            label: `Cut with: ${name}`,
+            change: [set(fieldsIn(results).artwork.toolId, id)],
+          })),
+      },
+    ],
+  };
+};
 
 /** Strokes thinner than stand after the tool. */
 export const strokesThin: Rule = (context) => {
@@ -174,7 +215,11 @@ export const overBed: Rule = ({ results, catalogue }) => {
   const { tool } = results.materials;
   if (overBedMm <= 0) return null;
   const reaching = catalogue.tools
-    .filter(({ bedWidthMm, bedHeightMm }) => bedWidthMm * bedHeightMm > tool.bedWidthMm * tool.bedHeightMm)
+    .filter(
+      (each) =>
+        each.bedWidthMm * each.bedHeightMm > tool.bedWidthMm * tool.bedHeightMm &&
+        cutsThrough(each, results.materials.workpiece),
+    )
     .map(({ id, name }) => ({
       label: `Cut with: ${name}`,
       change: [set(fieldsIn(results).artwork.toolId, id)],

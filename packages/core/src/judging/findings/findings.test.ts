@@ -77,7 +77,7 @@ const cases: readonly (readonly [id: string, change: Readonly<Record<string, unk
   [
     'reel-short',
     inAssembly({ 'light.stripId': 'coated-white-24v-120', 'light.rowCount': 6, 'light.endMarginMm': 2 }),
-    'shorter-rows',
+    'one-row-less',
   ],
   [
     'no-strip',
@@ -85,7 +85,7 @@ const cases: readonly (readonly [id: string, change: Readonly<Record<string, unk
     'no-margin',
   ],
   ['wrong-colour', { 'brief.light': { kind: 'white', cctK: 3500 } }, 'nearest-white'],
-  ['wrong-colour', { 'brief.light': { kind: 'rgb', colour: '#00ff00' } }, 'change-strip'],
+  ['wrong-colour', { 'brief.light': { kind: 'rgb', colour: '#00ff00' }, 'brief.ambient': 'shop' }, 'change-strip'],
   ['lead-drops', { 'brief.leadLengthMm': 20_000, 'power.wireId': 'pair-0.35' }, 'thicker-lead'],
   ['face-binds', { 'brief.exposure': 'outdoors' }, 'more-play'],
   ['letters-overhang', inAssembly({ 'artwork.capHeightMm': 160 }), 'smaller-letters'],

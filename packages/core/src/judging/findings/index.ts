@@ -1,7 +1,8 @@
-import { cornersRound, countersLoose, gapsLost, strokesThin } from './artwork-rules.js';
+import { cornersRound, countersLoose, gapsLost, strokesThin, toolCannotCut } from './artwork-rules.js';
 import { colourDrifts } from './colour-rules.js';
 import { dataTooFar, pixelCountShort, sensorHidden, wrongController } from './drive-rules.js';
 import { overRating } from './power-rules.js';
+import { gravity } from './harm.js';
 import { seriesImpossible, unequalSeries } from './series-rules.js';
 import { onEach, onSign, type SignCheck } from './for-build.js';
 import { costsTooMuch, leadDrops, missingLetters, notResolved } from './shared-rules.js';
@@ -10,14 +11,15 @@ import { fedAtWrongEnd, notSolved, wiringContradicts } from './wiring-rules.js';
 import { runTooLong } from './run-rules.js';
 import { bareOutdoors, segmentOverReel, wrongColour } from './strip-rules.js';
 import { stripsDiffer } from './strips-differ.js';
-import type { RuleContext, Severity, SignFinding } from './types.js';
+import type { RuleContext, SignFinding } from './types.js';
 import type { SignResults } from '../results/index.js';
 
 export { overBed } from './artwork-rules.js';
 export { changeStrip, oneChange, suitableStrips } from './candidates.js';
 export { ofBuild, onSign, type SignCheck } from './for-build.js';
 export { readsAsLit } from './reads-as-lit.js';
-export { resolveRemedies, withoutRemedies, type Trial } from './resolve.js';
+export type { Judged } from './harm.js';
+export { asShown, resolveRemedies, withoutRemedies, type Trial, type Trials } from './resolve.js';
 export { partOverSheet, supplyTooSmall } from './shared-rules.js';
 export { wholeFront } from './places.js';
 export type {
@@ -59,6 +61,7 @@ const sharedChecks: readonly SignCheck[] = [
   onSign(batteryEmpty),
   onSign(notLimitedPower),
   onEach(missingLetters),
+  onEach(toolCannotCut),
   onEach(strokesThin),
   onEach(gapsLost),
   onEach(cornersRound),
@@ -68,8 +71,6 @@ const sharedChecks: readonly SignCheck[] = [
   onEach(notResolved),
 ];
 
-const order: Readonly<Record<Severity, number>> = { stop: 0, fix: 1, note: 2 };
-
 /**
  * The findings stage: every check asked, those of the builds first; the gravest first. Remedies are tried later, by
  * `resolveRemedies`.
@@ -77,4 +78,4 @@ const order: Readonly<Record<Severity, number>> = { stop: 0, fix: 1, note: 2 };
 export const findFaults = (context: RuleContext<SignResults>, ofBuilds: readonly SignCheck[]): readonly SignFinding[] =>
   [...ofBuilds, ...sharedChecks]
     .flatMap((check) => check(context))
-    .sort((a, b) => order[a.severity] - order[b.severity]);
+    .sort((a, b) => gravity[a.severity] - gravity[b.severity]);

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import type { DesignChange } from '../../document/design/index.js';
 import type { SignResults } from '../results/index.js';
+import type { Judged } from './harm.js';
 import { resolveRemedies } from './resolve.js';
 import type { Candidate, Finding, Remedy, SignFinding } from './types.js';
 
@@ -37,18 +38,28 @@ const finding = (remedies: readonly Remedy[], better: 'higher' | 'lower' = 'high
     remedies,
   }) as unknown as SignFinding;
 
-const trying = (refused: readonly number[] = []) => {
-  const tried: number[] = [];
-  const trial = (change: DesignChange): SignResults | null => {
-    const [figure, price] = change[0]!.value as [number, number];
-    tried.push(figure);
-    return refused.includes(figure) ? null : results(figure, price);
+/** What a figure brings on besides; nothing when left out. */
+type BringsOn = (figure: number, change: DesignChange) => readonly SignFinding[];
+
+const trying = (refused: readonly number[] = [], bringsOn: BringsOn = () => []) => {
+  const [tried, shown]: [number[], number[]] = [[], []];
+  const judge = (change: DesignChange, list: number[], off = 0): Judged | null => {
+    const figure = change.reduce((sum, { value }) => sum + (value as [number, number])[0], 0);
+    const price = change.reduce((sum, { value }) => sum + (value as [number, number])[1] - 100, 100);
+    list.push(figure);
+    return refused.includes(figure)
+      ? null
+      : { results: results(figure + off, price), findings: bringsOn(figure, change) };
   };
-  return { tried, trial };
+  const trial = {
+    rough: (change: DesignChange) => judge(change, tried),
+    exact: (change: DesignChange) => judge(change, shown),
+  };
+  return { tried, shown, trial };
 };
 
 const resolved = (raw: readonly SignFinding[], trial = trying().trial) => {
-  const search = resolveRemedies(results(4), raw, trial);
+  const search = resolveRemedies({ results: results(4), findings: raw }, trial);
   let pauses = 0;
   let turn = search.next();
   for (; turn.done !== true; turn = search.next()) pauses += 1;
@@ -74,13 +85,13 @@ describe('remedies that are tried', () => {
     ]);
   });
 
-  it('are gone through in their order, and left at the first that settles', () => {
+  it('are gone through in their order; the first that settles is shown, tried on the page’s map', () => {
     const { tried, trial } = trying();
     const [fix] = fixesOf(
       finding([remedy('rows', ...[5, 8, 11, 15].map((each) => candidate(`${each}`, each)))]),
       trial,
     );
-    expect([fix!.label, tried]).toEqual(['11', [5, 8, 11]]);
+    expect([fix!.label, tried]).toEqual(['11', [5, 8, 11, 15]]);
   });
 
   it('are halved where there are many: the least that settles is found in few trials', () => {
@@ -134,7 +145,75 @@ describe('remedies that are tried', () => {
 
   it('pause before every trial, so that they can be called off', () => {
     const two = finding([remedy('a', candidate('a', 5), candidate('b', 6)), remedy('c', candidate('c', 20))]);
-    expect(resolved([two, two]).pauses).toBe(6);
+    // Three candidates roughly, and of each remedy the one to show.
+    expect(resolved([two, two]).pauses).toBe(2 * (3 + 2));
+  });
+
+  const harm = (severity: Finding['severity'], remedies: readonly Remedy[] = [], id = 'harm'): SignFinding => ({
+    ...finding(remedies),
+    id,
+    severity,
+    what: 'Harm is done',
+    target: { ...finding([]).target, settled: () => true },
+  });
+
+  it.each(['stop', 'fix'] as const)('that bring on a %s are not offered, and the finding says so', (severity) => {
+    const { trial } = trying([], (figure) => (figure === 12 ? [harm(severity)] : []));
+    const raw = finding([remedy('bad', candidate('Twelve', 12)), remedy('idle', candidate('Four', 4))]);
+    const [found] = resolved([raw], trial).findings;
+    expect(found!.fixes).toEqual([]);
+    expect(found!.whyNone).toContain('“Twelve” brings on: harm is done');
+  });
+
+  it('may bring on a note, unless it is a note that they settle', () => {
+    const { trial } = trying([], (figure) => (figure === 12 ? [harm('note')] : []));
+    const raw = finding([remedy('deeper', candidate('Twelve', 12))]);
+    expect(fixesOf(raw, trial)).toMatchObject([{ settles: true }]);
+    const [found] = resolved([{ ...raw, severity: 'note' }], trial).findings;
+    expect([found!.fixes, found!.whyNone]).toEqual([[], null]);
+  });
+
+  it('of which the first does harm are gone through for one that does none', () => {
+    const { trial } = trying([], (figure) => (figure === 12 ? [harm('stop')] : []));
+    const raw = finding([remedy('rows', candidate('Twelve', 12), candidate('Thirteen', 13))]);
+    expect(fixesOf(raw, trial)).toMatchObject([{ label: 'Thirteen' }]);
+  });
+
+  it('are joined with what mends the harm, at the price of both', () => {
+    const second = { label: 'Larger supply', change: [{ path: 'supply', value: [0, 130] }] };
+    const bringsOn: BringsOn = (figure, change) =>
+      figure >= 10 && change.length === 1 ? [harm('stop', [remedy('larger', second)])] : [];
+    const { trial } = trying([], bringsOn);
+    const [fix] = fixesOf(finding([remedy('rows', candidate('Nine rows', 12, 90))]), trial);
+    expect(fix).toMatchObject({ label: 'Nine rows and larger supply', settles: true, priceChange: 20 });
+    expect(fix!.change).toHaveLength(2);
+  });
+
+  it('do not count what was there already, unless they make it worse', () => {
+    const known = harm('fix', [], 'known');
+    const { trial } = trying([], () => [known]);
+    const raw = finding([remedy('deeper', candidate('Twelve', 12))]);
+    expect(resolved([raw, known], trial).findings[0]!.fixes).toHaveLength(1);
+    const lower: SignFinding = { ...known, target: { ...known.target, better: 'lower' } };
+    const worse = trying([], () => [lower]).trial;
+    expect(resolved([raw, lower], worse).findings[0]!.fixes).toHaveLength(0);
+    const graver = trying([], () => [{ ...known, severity: 'stop' }]).trial;
+    expect(resolved([raw, known], graver).findings[0]!.fixes).toHaveLength(0);
+  });
+
+  it('are not called settled while the same is found again as gravely', () => {
+    const raw = finding([remedy('deeper', candidate('Twelve', 12))]);
+    const again = trying([], () => [raw]).trial;
+    expect(fixesOf(raw, again)).toMatchObject([{ settles: false }]);
+    const lesser = trying([], () => [{ ...raw, severity: 'note' }]).trial;
+    expect(fixesOf(raw, lesser)).toMatchObject([{ settles: true }]);
+  });
+
+  it('are left alone where only others are asked for', () => {
+    const { tried, trial } = trying();
+    const search = resolveRemedies({ results: results(4), findings: [finding([])] }, trial, () => false);
+    expect(search.next()).toMatchObject({ done: true, value: [{ fixes: [], whyNone: null }] });
+    expect(tried).toEqual([]);
   });
 
   it('leave a finding that has none as it is, without its functions', () => {

@@ -1,89 +1,224 @@
 import type { DesignChange } from '../../document/design/index.js';
-import type { SignResults } from '../results/index.js';
+import { gravity, harmOf, type Judged } from './harm.js';
 import type { Candidate, Finding, Fix, Remedy, SignFinding } from './types.js';
 
-/** Evaluates the design with a change made; null when that makes no valid design. */
-export type Trial = (change: DesignChange) => SignResults | null;
+/** Evaluates and judges the design with a change made; null when that makes no valid design. */
+export type Trial = (change: DesignChange) => Judged | null;
+
+/** How remedies are tried: many on a rough map, to find the one that will do, and that one on the page’s own map. */
+export interface Trials {
+  readonly rough: Trial;
+  readonly exact: Trial;
+}
 
 /** A remedy that moves its figure by less than this share is not worth showing. */
 const worthShowing = 0.05;
-
-interface Tried {
-  readonly candidate: Candidate;
-  readonly results: SignResults;
-  readonly settles: boolean;
-}
-
-const attempt = (finding: SignFinding, candidate: Candidate, trial: Trial): Tried | null => {
-  const results = trial(candidate.change);
-  return results === null ? null : { candidate, results, settles: finding.target.settled(results) };
-};
-
 /** Long lists of candidates grow steadily and are halved; short ones are gone through. */
 const halveFrom = 9;
+/** So many candidates of one remedy are tried on the page’s map before it is given up. */
+const mostExact = 3;
+/** So many further changes may be joined to one, each for what the change before brings on; for a note it is not worth it. */
+const mostJoined = { stop: 2, fix: 2, note: 0 } as const;
+/** So many remedies of what a change brings on are tried with it: it is a second thought, not a search. */
+const joinedRemedies = 3;
 
-/** The first candidate that settles the finding; else the last that could be tried. Yields before every trial. */
-function* search(finding: SignFinding, remedy: Remedy, trial: Trial): Generator<void, Tried | null> {
-  const { candidates } = remedy;
-  if (candidates.length < halveFrom) {
+/** A candidate as it came out on the page’s map. */
+interface Tried {
+  readonly candidate: Candidate;
+  readonly judged: Judged;
+  readonly settles: boolean;
+  readonly harm: readonly SignFinding[];
+}
+
+/** A figure as finely as it is shown: what differs less does not differ. */
+export const asShown = (value: number): number => Math.round(value * 100) / 100;
+
+/** What is asked of a trial. */
+type Will = (judged: Judged) => boolean;
+
+/** Settled: its own measure says so, and it is not found again as gravely. */
+const settles = (finding: SignFinding, judged: Judged): boolean =>
+  finding.target.settled(judged.results) &&
+  !judged.findings.some(({ id, severity }) => id === finding.id && gravity[severity] <= gravity[finding.severity]);
+
+/** Tries the remedies of one finding; every trial is preceded by a `yield`, so that the caller can stop or let others run. */
+class Attempt {
+  constructor(
+    private readonly finding: SignFinding,
+    private readonly now: Judged,
+    private readonly trials: Trials,
+  ) {}
+
+  private *roughly(candidate: Candidate): Generator<void, Judged | null> {
+    yield;
+    return this.trials.rough(candidate.change);
+  }
+
+  *exactly(candidate: Candidate): Generator<void, Tried | null> {
+    yield;
+    const judged = this.trials.exact(candidate.change);
+    if (judged === null) return null;
+    const harm = harmOf(this.finding, this.now, judged);
+    return { candidate, judged, settles: settles(this.finding, judged), harm };
+  }
+
+  private *willRoughly(candidate: Candidate, will: Will): Generator<void, boolean> {
+    const judged = yield* this.roughly(candidate);
+    return judged !== null && will(judged);
+  }
+
+  private readonly settled: Will = (judged) => settles(this.finding, judged);
+
+  /** The candidates to try on the page’s map, by what the rough one says; where none will do, what moves the figure most. */
+  private *promising(candidates: readonly Candidate[], will = this.settled): Generator<void, readonly Candidate[]> {
+    if (candidates.length < halveFrom) {
+      const settling: Candidate[] = [];
+      let [last, mostMoved] = [null as Candidate | null, 0];
+      for (const candidate of candidates) {
+        const judged = yield* this.roughly(candidate);
+        if (judged === null) continue;
+        if (will(judged)) settling.push(candidate);
+        const moved = this.moved(judged);
+        if (moved > mostMoved) [last, mostMoved] = [candidate, moved];
+        if (settling.length === mostExact) break;
+      }
+      return settling.length > 0 || last === null ? settling : [last];
+    }
+    let [low, high] = [0, candidates.length - 1];
+    if (!(yield* this.willRoughly(candidates[high]!, will))) return [candidates[high]!];
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if (yield* this.willRoughly(candidates[middle]!, will)) high = middle;
+      else low = middle + 1;
+    }
+    return candidates.slice(high, high + mostExact);
+  }
+
+  /** How far the figure moved the right way. */
+  private moved({ results }: Judged): number {
+    const { read, better } = this.finding.target;
+    const by = read(results) - read(this.now.results);
+    return better === 'higher' ? by : -by;
+  }
+
+  /** The change joined with what mends the gravest that it brings on, again and again; null where that does not help. */
+  *joined(tried: Tried, depth: number = mostJoined[this.finding.severity]): Generator<void, Tried | null> {
+    const [worst] = tried.harm;
+    if (worst === undefined) return tried;
+    if (depth === 0) return null;
+    const gone: Will = (judged) =>
+      settles(this.finding, judged) &&
+      !judged.findings.some(({ id, severity }) => id === worst.id && severity === worst.severity);
     let best: Tried | null = null;
-    for (const candidate of candidates) {
-      yield;
-      best = attempt(finding, candidate, trial) ?? best;
-      if (best?.settles === true) return best;
+    for (const remedy of worst.remedies.slice(0, joinedRemedies)) {
+      const both = remedy.candidates.flatMap((candidate) => together(tried.candidate, candidate));
+      if (both.length === 0) continue;
+      const [first] = yield* this.promising(both, gone);
+      const joined = first === undefined ? null : yield* this.exactly(first);
+      if (joined?.settles !== true || joined.harm.length >= tried.harm.length) continue;
+      const mended = yield* this.joined(joined, depth - 1);
+      if (mended !== null && (best === null || priceOf(mended) < priceOf(best))) best = mended;
     }
     return best;
   }
-  let [low, high] = [0, candidates.length - 1];
-  yield;
-  let found = attempt(finding, candidates[high]!, trial);
-  if (found?.settles !== true) return found;
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    yield;
-    const tried = attempt(finding, candidates[middle]!, trial);
-    if (tried?.settles === true) [high, found] = [middle, tried];
-    else low = middle + 1;
+
+  /** The best that a remedy comes to; what stands in its way where it comes to nothing. */
+  *best(remedy: Remedy): Generator<void, Tried | { readonly obstacle: string } | null> {
+    let [harmful, helping] = [null as Tried | null, null as Tried | null];
+    for (const candidate of yield* this.promising(remedy.candidates)) {
+      const tried = yield* this.exactly(candidate);
+      if (tried === null) continue;
+      if (tried.settles && tried.harm.length === 0) return tried;
+      if (tried.settles) harmful ??= tried;
+      else if (tried.harm.length === 0 && this.helps(tried)) helping = tried;
+    }
+    const joined = harmful === null ? null : yield* this.joined(harmful);
+    if (joined !== null) return joined;
+    if (helping !== null) return helping;
+    return harmful === null
+      ? { obstacle: 'does not settle it' }
+      : { obstacle: `brings on: ${lowerFirst(harmful.harm[0]!.what)}` };
   }
-  return found;
+
+  /** Worth showing: it moves its figure the right way by enough to matter. */
+  private helps({ judged }: Tried): boolean {
+    return this.moved(judged) > worthShowing * Math.abs(this.finding.target.read(this.now.results));
+  }
+
+  fixOf(remedy: Remedy, tried: Tried): Fix {
+    const { target } = this.finding;
+    return {
+      id: remedy.id,
+      label: tried.candidate.label,
+      change: tried.candidate.change,
+      measure: target.label,
+      unit: target.unit,
+      before: asShown(target.read(this.now.results)),
+      after: asShown(target.read(tried.judged.results)),
+      settles: tried.settles,
+      priceChange: priceOf(tried) - this.now.results.cost.perSign,
+    };
+  }
 }
 
-const fixOf = (remedy: Remedy, finding: SignFinding, now: SignResults, tried: Tried): Fix => ({
-  id: remedy.id,
-  label: tried.candidate.label,
-  change: tried.candidate.change,
-  measure: finding.target.label,
-  unit: finding.target.unit,
-  before: finding.target.read(now),
-  after: finding.target.read(tried.results),
-  settles: tried.settles,
-  priceChange: tried.results.cost.perSign - now.cost.perSign,
-});
+const priceOf = ({ judged }: Tried): number => judged.results.cost.perSign;
 
-/** Worth showing: it settles the finding, or moves its figure the right way by enough to matter. */
-const helps = ({ settles, before, after }: Fix, better: SignFinding['target']['better']): boolean =>
-  settles || (better === 'higher' ? after - before : before - after) > worthShowing * Math.abs(before);
+/** One change and another as one: what the other says of the same fields counts; none where they are at odds in part. */
+const together = (first: Candidate, second: Candidate): readonly Candidate[] => {
+  const said = (path: string): boolean => second.change.some((each) => each.path === path);
+  const kept = first.change.filter(({ path }) => !said(path));
+  if (kept.length === 0) return [second];
+  return kept.length < first.change.length
+    ? []
+    : [{ label: `${first.label} and ${lowerFirst(second.label)}`, change: [...kept, ...second.change] }];
+};
+
+/** As the second half of a sentence: names of things keep their capitals. */
+const lowerFirst = (text: string): string =>
+  /^.[^a-z]/.test(text) ? text : `${text.charAt(0).toLowerCase()}${text.slice(1)}`;
+
+/** Why nothing is offered: the first two remedies with what stands in their way. */
+const whyNone = (finding: SignFinding, obstacles: readonly (readonly [label: string, obstacle: string])[]): string =>
+  obstacles.length === 0
+    ? (finding.noRemedy ?? 'Nothing that Vitrum can change mends this.')
+    : `No change that was tried mends this alone: ${obstacles
+        .slice(0, 2)
+        .map(([label, obstacle]) => `“${label}” ${obstacle}`)
+        .join('; ')}.`;
 
 /**
- * Tries the remedies of each finding on the design itself and keeps those that help, settling ones first, cheapest
- * first. A generator: it yields before every trial, so that the caller can stop it or let others run.
+ * Tries the remedies of each finding that is asked for on the design itself and keeps those that help and bring nothing on, settling ones
+ * first, cheapest first. What stops or disappoints and has none says why. A generator: it yields before every trial, so
+ * that the caller can stop it or let others run.
  */
 export function* resolveRemedies(
-  now: SignResults,
-  raw: readonly SignFinding[],
-  trial: Trial,
+  now: Judged,
+  trials: Trials,
+  asked: (finding: SignFinding) => boolean = () => true,
 ): Generator<void, readonly Finding[]> {
   const findings: Finding[] = [];
-  for (const finding of raw) {
+  for (const finding of now.findings) {
+    if (!asked(finding)) {
+      findings.push(withoutRemedies(finding));
+      continue;
+    }
+    const attempt = new Attempt(finding, now, trials);
     const fixes: Fix[] = [];
+    const obstacles: (readonly [string, string])[] = [];
     for (const remedy of finding.remedies) {
-      const tried = yield* search(finding, remedy, trial);
-      if (tried === null) continue;
-      const fix = fixOf(remedy, finding, now, tried);
-      if (helps(fix, finding.target.better)) fixes.push(fix);
+      const best = yield* attempt.best(remedy);
+      if (best === null) continue;
+      if ('obstacle' in best) {
+        const [first] = remedy.candidates;
+        if (first !== undefined) obstacles.push([first.label, best.obstacle]);
+        continue;
+      }
+      const fix = attempt.fixOf(remedy, best);
+      if (fix.before !== fix.after) fixes.push(fix);
     }
     fixes.sort((a, b) => Number(b.settles) - Number(a.settles) || a.priceChange - b.priceChange);
-    findings.push({ ...withoutRemedies(finding), fixes });
+    const none = fixes.length === 0 && finding.severity !== 'note' ? whyNone(finding, obstacles) : null;
+    findings.push({ ...withoutRemedies(finding), fixes, whyNone: none });
   }
   return findings;
 }
@@ -110,4 +245,5 @@ export const withoutRemedies = ({
   numbers,
   where,
   fixes: [],
+  whyNone: null,
 });

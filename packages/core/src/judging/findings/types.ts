@@ -51,6 +51,8 @@ export interface Finding {
   readonly numbers: readonly Measure[];
   readonly where: Place | null;
   readonly fixes: readonly Fix[];
+  /** Why nothing is offered, once remedies have been tried; null where something is, or for a note. */
+  readonly whyNone: string | null;
 }
 
 /** One thing that might be changed. */
@@ -66,7 +68,10 @@ export interface Remedy {
 }
 
 /** A finding before its remedies have been tried. */
-export interface RawFinding<Results = AssemblyResults> extends Omit<Finding, 'fixes' | 'rule' | 'assembly'> {
+export interface RawFinding<Results = AssemblyResults> extends Omit<
+  Finding,
+  'fixes' | 'whyNone' | 'rule' | 'assembly'
+> {
   /** The figure that the remedies must move, read from any evaluation. */
   readonly target: {
     readonly label: string;
@@ -76,6 +81,8 @@ export interface RawFinding<Results = AssemblyResults> extends Omit<Finding, 'fi
     readonly settled: (results: Results) => boolean;
   };
   readonly remedies: readonly Remedy[];
+  /** What to say where there is no remedy at all. */
+  readonly noRemedy?: string;
 }
 
 /** A finding about a sign, or an assembly of it, before its remedies have been tried. */

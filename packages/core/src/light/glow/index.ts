@@ -19,6 +19,7 @@ import type { BoxGlow, Daylight } from './types.js';
 import { judge } from './verdict.js';
 
 export { ambientLux, ambients } from './ambient.js';
+export { brightnessLimit, surroundingsOf, wallBesideCdM2, wantedCdM2, type Surroundings } from './surroundings.js';
 export { colourOf, linearOf, luminanceOf, planckianRgb, throughTint, type LinearRgb } from '../colour/index.js';
 export { strongestRipple, type LineRipple, type RippleLine, type RippleProbe } from './along-lines.js';
 export { addImages, directLight, type DirectMethod } from './direct/index.js';
@@ -33,7 +34,7 @@ export { fullGrid, previewGrid, type GridLimits } from './grid.js';
 export { findRipple } from './ripple.js';
 export { blurredPitchShare } from './grid.js';
 export type { Spot } from './spots.js';
-export { evenEnough, type Verdict } from './verdict.js';
+export { darkCorners, evenEnough, type Verdict } from './verdict.js';
 export type { BoxGlow, Daylight, Evenness, FluxBalance, Glow, Ripple } from './types.js';
 
 /** Half the face's outer surface reflection that is there whatever the sheet (both surfaces of n = 1.49). */

@@ -9,6 +9,8 @@ export interface Verdict {
 
 /** Darkest over mean below which corners are noticed; typical. */
 export const evenEnough = 0.6;
+/** Below this they disappoint; between, they are worth knowing (typical). */
+export const darkCorners = 0.5;
 
 const metres = (mm: number): string => `${Math.round(mm / 100) / 10} m`;
 const percent = (share: number): string => `${share < 0.01 ? (share * 100).toFixed(2) : (share * 100).toFixed(1)} %`;

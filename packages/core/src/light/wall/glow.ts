@@ -42,6 +42,8 @@ export interface HaloGlow extends Glow {
   /** How far out from the edge the glow falls to half and to a tenth, medians along the outline (mm). */
   readonly halfMm: number;
   readonly tenthMm: number;
+  /** Mean luminance of the wall where it has at least half of what it has at the edge (cd/m²). */
+  readonly overHalfCdM2: number;
   /** Where posts darken the edge. */
   readonly shadows: readonly PostShadow[];
   readonly leaks: Leaks;
@@ -262,13 +264,18 @@ export const haloGlowOf = (inputs: HaloGlowInputs): HaloGlow => {
   );
   const ground = new Float32Array(wall.directLux.length);
   const cellM2 = (grid.cellWidthMm * grid.cellHeightMm) / 1e6;
-  let [seen, behind, hiddenCells, bounced] = [0, 0, 0, 0];
+  const halfLux = evenness.meanCdM2 / cdPerLux / 2;
+  let [seen, behind, hiddenCells, bounced, overHalf, halfCells] = [0, 0, 0, 0, 0, 0];
   for (let cell = 0; cell < ground.length; cell += 1) {
     const lux = wall.directLux[cell]! + wall.bouncedLux[cell]!;
     ground[cell] = lux * cdPerLux;
     seen += lux * (1 - wall.hidden[cell]!);
     behind += lux * wall.hidden[cell]!;
     hiddenCells += wall.hidden[cell]!;
+    if (lux >= halfLux) {
+      overHalf += lux * (1 - wall.hidden[cell]!);
+      halfCells += 1 - wall.hidden[cell]!;
+    }
     bounced += wall.bouncedLux[cell]!;
   }
   const faceReflectance = luminanceOf(wallRgb);
@@ -289,6 +296,7 @@ export const haloGlowOf = (inputs: HaloGlowInputs): HaloGlow => {
     resolved: true,
     halfMm: report.halfMm,
     tenthMm: report.tenthMm,
+    overHalfCdM2: halfCells > 0 ? (overHalf / halfCells) * cdPerLux : 0,
     shadows,
     leaks: leaksOf({
       geometry,

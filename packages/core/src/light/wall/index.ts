@@ -11,5 +11,5 @@ export type { Looking } from './lights.js';
 export { haloGlowOf, type HaloGlow, type HaloGlowInputs } from './glow.js';
 export { placePosts, postsAmiss, postsIn, type PostedPart, type PostOptions } from './posts.js';
 export type { HaloScene, Post, WallLight } from './types.js';
-export { evenAlongEdge } from './verdict.js';
+export { darkAlongEdge, evenAlongEdge } from './verdict.js';
 export { lightWall } from './wall-light.js';

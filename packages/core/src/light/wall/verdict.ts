@@ -4,6 +4,8 @@ import type { EdgeReport } from './edge.js';
 
 /** Darkest over mean along the edge below which a dark stretch is noticed; typical, and lower than on a face. */
 export const evenAlongEdge = 0.4;
+/** Below this it disappoints; between, most would not mind: light behind letters is never as even as a face (typical). */
+export const darkAlongEdge = 0.25;
 
 const metres = (mm: number): string => `${Math.round(mm / 100) / 10} m`;
 const percent = (share: number): string => `${(share * 100).toFixed(share < 0.01 ? 2 : 1)} %`;

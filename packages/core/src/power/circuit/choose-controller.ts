@@ -24,8 +24,15 @@ export interface Drive {
 }
 
 /** Whether the strip or the brief asks for more than a switch. */
-const isWanted = (brief: Brief, strip: Strip, zones: number): boolean =>
-  strip.addressable === true || strip.colour !== 'white' || zones > 1 || (brief.control ?? 'switch') !== 'switch';
+const isWanted = (brief: Brief, power: PowerDesign, strip: Strip, zones: number): boolean =>
+  strip.addressable === true ||
+  strip.colour !== 'white' ||
+  zones > 1 ||
+  (brief.control ?? 'switch') !== 'switch' ||
+  isDimmed(power);
+
+/** Turned down, always or after dark. */
+const isDimmed = ({ level = 1, nightLevel = 1 }: PowerDesign): boolean => level < 1 || nightLevel < 1;
 
 /** Whether it suits in kind, voltage and number of outputs; its current is another matter. */
 export const suitsDrive = (item: Controller, strip: Strip, needs: DriveNeeds): boolean =>
@@ -46,7 +53,7 @@ const cheapest = (items: readonly Controller[], needs: DriveNeeds): Controller |
 
 const fitsControl = (item: Controller, brief: Brief, strip: Strip): boolean => {
   if (strip.colour !== 'white' || strip.addressable === true) return item.remote !== 'none';
-  return brief.control === 'knob' ? item.remote === 'none' : item.remote !== 'none';
+  return brief.control === 'remote' ? item.remote !== 'none' : item.remote === 'none';
 };
 
 /** The dimmer or controller that was chosen by hand, else the cheapest that suits strip, brief and load. */
@@ -58,7 +65,7 @@ export const chooseDrive = (
   zones: number,
   needs: DriveNeeds,
 ): Drive => {
-  const wanted = isWanted(brief, strip, zones);
+  const wanted = isWanted(brief, power, strip, zones);
   const inside = power.controllerPlace === 'inside';
   const chosen = power.controllerId ?? 'auto';
   const suiting = controllers.filter((item) => suitsDrive(item, strip, needs));

@@ -1,9 +1,11 @@
-import { millionth } from '../../base/maths/index.js';
+import { tiny, millionth } from '../../base/maths/index.js';
 import type { Strip } from '../../document/catalogue/index.js';
 import type { Circuit } from '../circuit/index.js';
 import type { Brief, PowerDesign } from '../../document/design/index.js';
+import { boardRise, type StripBed } from './board.js';
 import { airJPerM3K, airRise, stackFlow, ventLeakLm, type Vents } from './vents.js';
 
+export { boardRise, type StripBed } from './board.js';
 export { airRise, ventLeakLm, type Vents } from './vents.js';
 
 /** A temperature known only between two bounds (°C). */
@@ -18,7 +20,10 @@ export interface Heat {
   readonly watts: number;
   readonly surroundingC: number;
   readonly airInsideC: Range;
+  /** At the strip’s board, as the light is set: the hottest that it is used at. */
   readonly stripC: Range;
+  /** The same with every channel full on, and not turned down. */
+  readonly fullStripC: Range;
   readonly faceC: Range;
   /** The most watts this case may hold before the strip passes its limit in the kindest case. */
   readonly sheddableWatts: number;
@@ -33,11 +38,9 @@ const lumensPerRadiantWatt = 300;
 /** Natural convection with radiation, stated range (W/m²K). */
 const filmKind = 10;
 const filmHarsh = 5;
-/** Board around a strip that helps to spread its heat (mm each side), typical. */
-const spreadMm = 20;
-/** Film over that band, warm board to inside air (W/m²K). */
-const bandKind = 15;
-const bandHarsh = 10;
+/** Film of one side of the warm board round a strip (W/m²K). */
+const bedKind = 10;
+const bedHarsh = 8;
 /** Share of the mains power that a supply hands on, typical. */
 const supplyEfficiency = 0.87;
 /** Share of its area that a hole lets air through: rounded edges, and as drilled (typical). */
@@ -58,6 +61,7 @@ export interface Shedding {
   readonly outLm: number;
   /** Holes that let air through a closed sign; null without. */
   readonly vents: Vents | null;
+  readonly bed: StripBed;
 }
 
 /** What of the sign’s power one assembly takes. */
@@ -73,9 +77,10 @@ const lostInSupply = ({ watts, supply }: Circuit, { supplyPlace }: PowerDesign, 
   holdsSupply && supplyPlace === 'inside' && supply?.source !== 'battery' ? watts * (1 / supplyEfficiency - 1) : 0;
 
 /**
- * The heat stage: steady temperatures of a sign lit for good, at full light. What strip, copper inside and a supply inside
- * take, less what leaves as light, crosses two films in series in a closed case, air to wall and wall to room, or rises out
- * through vents (stack flow); the strip sits above the air by its own film. Conduction through the walls is taken as free.
+ * The heat stage: steady temperatures of a sign lit for good, as it is set, and at full light beside it. What strip, copper
+ * inside and a supply inside take, less what leaves as light, crosses two films in series in a closed case, air to wall and
+ * wall to room, or rises out through vents (stack flow); the strip is warmer than the air by what its board carries off
+ * (`board.ts`). Conduction through the walls is taken as free.
  */
 export const heatOf = (
   brief: Brief,
@@ -83,38 +88,56 @@ export const heatOf = (
   strip: Strip,
   circuit: Circuit,
   own: OwnPower,
-  { areaM2, closed, outLm, vents }: Shedding,
+  { areaM2, closed, outLm, vents, bed }: Shedding,
 ): Heat => {
-  const supplyWatts = lostInSupply(circuit, power, own);
-  const drawn = own.share * circuit.watts;
-  const watts = Math.max(0, drawn - own.share * circuit.leadWatts + supplyWatts - outLm / lumensPerRadiantWatt);
   const surroundingC = surroundings[brief.exposure];
-  const films = closed ? 2 : 1;
   const area = Math.max(areaM2, leastAreaM2);
-  const rise = (film: number, discharge: number): number =>
-    airRise(watts, (film * area) / films, vents, discharge, surroundingC);
-  const [least, most] = [rise(filmKind, dischargeKind), rise(filmHarsh, dischargeHarsh)];
-  const bandM = (strip.widthMm + 2 * spreadMm) / 1000;
-  const heatShare = drawn > 0 ? Math.min(1, (watts - supplyWatts) / drawn) : 1;
-  const stripRise = (film: number): number => (strip.wattsPerM * heatShare) / (film * bandM);
-  const airInsideC = { low: surroundingC + least, high: surroundingC + most };
-  const roomLeft = Math.max(0, strip.maxBoardC - surroundingC - stripRise(bandKind));
+  const inUse = circuit.watts > 0 ? Math.min(1, circuit.setWatts / circuit.watts) : 1;
+  const full = own.share * Math.max(0, circuit.watts - circuit.leadWatts);
+
+  /** With so much of the full power drawn; the light goes with it. */
+  const at = (drawnShare: number) => {
+    const supplyWatts = lostInSupply(circuit, power, own) * drawnShare;
+    const light = (outLm / lumensPerRadiantWatt) * (inUse > 0 ? drawnShare / inUse : 0);
+    const watts = Math.max(0, full * drawnShare + supplyWatts - light);
+    const rise = (film: number, discharge: number): number =>
+      airRise(watts, (film * area) / 2, vents, discharge, surroundingC);
+    // Round open letters the air is the room’s.
+    const [least, most] = closed ? [rise(filmKind, dischargeKind), rise(filmHarsh, dischargeHarsh)] : [0, 0];
+    const heatShare = full > 0 ? Math.min(1, (watts - supplyWatts) / full) : 0;
+    const stripRise = (film: number): number => boardRise(strip.wattsPerM * heatShare, strip.widthMm, bed, film);
+    return {
+      watts,
+      supplyWatts,
+      stripRise,
+      airInsideC: { low: surroundingC + least, high: surroundingC + most },
+      stripC: { low: surroundingC + least + stripRise(bedKind), high: surroundingC + most + stripRise(bedHarsh) },
+    };
+  };
+  const { watts, supplyWatts, stripRise, airInsideC, stripC } = at(inUse);
+  const roomLeft = Math.max(0, strip.maxBoardC - surroundingC - stripRise(bedKind));
   const flow = (discharge: number, riseK: number): number =>
     vents === null ? 0 : stackFlow(vents, discharge, riseK, surroundingC);
   return {
     watts,
     surroundingC,
     airInsideC,
-    stripC: { low: airInsideC.low + stripRise(bandKind), high: airInsideC.high + stripRise(bandHarsh) },
+    stripC,
+    fullStripC: at(1).stripC,
     // The face sits between inside air and room, with a film on each side.
     faceC: { low: (surroundingC + airInsideC.low) / 2, high: (surroundingC + airInsideC.high) / 2 },
-    sheddableWatts: roomLeft * ((filmKind * area) / films + airJPerM3K * flow(dischargeKind, roomLeft)),
+    sheddableWatts: closed
+      ? roomLeft * ((filmKind * area) / 2 + airJPerM3K * flow(dischargeKind, roomLeft))
+      : (watts * (strip.maxBoardC - surroundingC)) / Math.max(tiny, stripRise(bedKind)),
     supplyWatts,
     vents:
       vents === null
         ? null
         : {
-            airLs: { low: 1000 * flow(dischargeHarsh, least), high: 1000 * flow(dischargeKind, most) },
+            airLs: {
+              low: 1000 * flow(dischargeHarsh, airInsideC.low - surroundingC),
+              high: 1000 * flow(dischargeKind, airInsideC.high - surroundingC),
+            },
             leakLm: ventLeakLm(vents),
           },
   };

@@ -13,14 +13,15 @@ import {
   supplyTooSmall,
   withoutRemedies,
   type Finding,
-  type SignCheck,
+  type Judged,
   type SignFinding,
+  type SignCheck,
 } from '../../judging/findings/index.js';
 import type { SignResults } from '../../judging/results/index.js';
 import { previewGrid, type GridLimits } from '../../light/glow/index.js';
 import { applyChange, unknownFields, type Design } from '../design/index.js';
 import { createStages } from './stages.js';
-import type { AssemblyEvaluation, Evaluation, StageResults, StageRun, TapeFigure } from './types.js';
+import type { AssemblyEvaluation, Evaluation, StageRun, TapeFigure } from './types.js';
 
 export {
   stageNames,
@@ -39,6 +40,8 @@ export interface Evaluator {
   readonly fixes: (rule?: string) => Generator<void, readonly Finding[]>;
   /** Everything but the fixes, on the coarser map of trials; leaves the last evaluated design as it is. */
   readonly quick: (design: Design) => Result<Evaluation>;
+  /** What the stages found and what there is to say of it, remedies untried; leaves the last evaluated design as it is. */
+  readonly judge: (design: Design) => Result<Judged>;
 }
 
 export interface EvaluatorOptions {
@@ -72,8 +75,14 @@ const figuresOf = (results: SignResults): readonly TapeFigure[] => [
   ...signFigures(results).map((figure) => ({ ...figure, assembly: null })),
 ];
 
-const judged = ({ results, recomputed }: StageRun, catalogue: Catalogue) => {
-  const raw = findFaults({ results, catalogue }, checksOf(results));
+const judgedBy = ({ results }: StageRun, catalogue: Catalogue): Judged => ({
+  results,
+  findings: findFaults({ results, catalogue }, checksOf(results)),
+});
+
+const judged = (stages: StageRun, catalogue: Catalogue) => {
+  const { results, recomputed } = stages;
+  const { findings: raw } = judgedBy(stages, catalogue);
   const evaluation: Evaluation = {
     ...results,
     assemblies: results.assemblies.map((own): AssemblyEvaluation => ({ ...own, front: buildOf(own).front(own) })),
@@ -87,9 +96,12 @@ const judged = ({ results, recomputed }: StageRun, catalogue: Catalogue) => {
 
 /** An evaluator for one catalogue. Keep one for each page or run; it keeps the stages of the design before. */
 export const createEvaluator = (catalogue: Catalogue, fonts: FontBook, options: EvaluatorOptions = {}): Evaluator => {
-  const run = createStages(catalogue, fonts, options.grid ?? previewGrid);
+  const grid = options.grid ?? previewGrid;
+  const run = createStages(catalogue, fonts, grid);
   const runTrial = createStages(catalogue, fonts, trialGrid);
-  let last: { readonly design: Design; readonly raw: readonly SignFinding[] } | null = null;
+  /** On the page’s map, beside `run`, which keeps the stages of the design that stands. */
+  const runExact = createStages(catalogue, fonts, grid);
+  let last: { readonly design: Design; readonly judged: Judged } | null = null;
 
   return {
     evaluate: (given) => {
@@ -97,25 +109,67 @@ export const createEvaluator = (catalogue: Catalogue, fonts: FontBook, options: 
       const stages = run(design);
       if (!stages.ok) return stages;
       const { raw, evaluation } = judged(stages.value, catalogue);
-      last = { design, raw };
+      last = { design, judged: { results: stages.value.results, findings: raw } };
       return success(evaluation);
     },
     quick: (design) => {
       const stages = runTrial(design);
       return stages.ok ? success(judged(stages.value, catalogue).evaluation) : stages;
     },
+    judge: (design) => {
+      const stages = runExact(design);
+      return stages.ok ? success(judgedBy(stages.value, catalogue)) : stages;
+    },
     *fixes(rule) {
       if (last === null) return [];
-      const { design, raw } = last;
-      const trial = (change: DesignChange): StageResults | null => {
+      const { design, judged: now } = last;
+      const trialOn =
+        (stages: typeof run) =>
+        (change: DesignChange): Judged | null => {
+          const changed = applyChange(design, change);
+          const tried = changed.ok ? stages(changed.value) : changed;
+          return tried.ok ? judgedBy(tried.value, catalogue) : null;
+        };
+      const exact = trialOn(runExact);
+      // Where the page’s map is no finer than that of trials, one serves for both.
+      const trials = { exact, rough: grid.maxCells > trialGrid.maxCells ? trialOn(runTrial) : exact };
+      return yield* resolveRemedies(now, trials, (each) => rule === undefined || each.rule === rule);
+    },
+  };
+};
+
+/** A solver goes through many designs: coarser still, and what it chooses is looked at once more. */
+const solverGrid: GridLimits = { longSide: 96, maxCells: 6000, maxPairs: 2e6, patches: 80, rays: 2000 };
+
+/** Judges designs for a solver: many on a rough map, what is chosen on the page’s own. */
+export interface Judge {
+  readonly catalogue: Catalogue;
+  readonly rough: (design: Design) => Judged | null;
+  readonly exact: (design: Design) => Judged | null;
+  /** A finding of a design with its fixes, tried on the rough map. */
+  readonly mend: (design: Design, now: Judged, finding: SignFinding) => Generator<void, Finding>;
+}
+
+export const createJudge = (catalogue: Catalogue, fonts: FontBook): Judge => {
+  const [runRough, runExact] = [solverGrid, previewGrid].map((grid) => createStages(catalogue, fonts, grid));
+  const judgedOn =
+    (run: ReturnType<typeof createStages>) =>
+    (design: Design): Judged | null => {
+      const stages = run(design);
+      return stages.ok ? judgedBy(stages.value, catalogue) : null;
+    };
+  const rough = judgedOn(runRough!);
+  return {
+    catalogue,
+    rough,
+    exact: judgedOn(runExact!),
+    *mend(design, now, finding) {
+      const trial = (change: DesignChange): Judged | null => {
         const changed = applyChange(design, change);
-        const tried = changed.ok ? runTrial(changed.value) : changed;
-        return tried.ok ? tried.value.results : null;
+        return changed.ok ? rough(changed.value) : null;
       };
-      const now = trial([]);
-      const asked =
-        rule === undefined ? raw : raw.map((each) => (each.rule === rule ? each : { ...each, remedies: [] }));
-      return now === null ? [] : yield* resolveRemedies(now, asked, trial);
+      const found = yield* resolveRemedies(now, { rough: trial, exact: trial }, (each) => each === finding);
+      return found.find(({ id }) => id === finding.id)!;
     },
   };
 };

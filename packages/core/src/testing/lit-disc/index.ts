@@ -99,6 +99,7 @@ export const litDisc: Build<LitDiscAssembly, FaceLitLaid, LitDiscResults> = {
     };
   },
   rules: [],
+  seeds: () => [],
   lessStrip: (results) => faceLit.lessStrip(asWhole(results)),
   figures: (results) => faceLit.figures(asWhole(results)),
   sectionAt: (results, xMm) => faceLit.sectionAt(asWhole(results), xMm),

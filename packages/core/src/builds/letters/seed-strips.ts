@@ -1,0 +1,27 @@
+import type { Catalogue, Strip } from '../../document/catalogue/index.js';
+import { suitableStrips } from '../../judging/findings/index.js';
+import type { LetterResults } from './results.js';
+
+/** Strip cut more coarsely than this share of the letters’ height leaves the ends of their strokes dark; typical. */
+const coarsestCut = 0.3;
+/** Room beside the strip in a stroke (mm). */
+const besideMm = 4;
+/** What a coarse cut is worth less, for a cut as long as the letters are high (in the catalogue’s currency). */
+const coarseCutPrice = 40;
+
+/** Strips that suit letters of this size, each with what its coarse cuts count against it. */
+export const seedStrips = (
+  results: LetterResults,
+  catalogue: Catalogue,
+  strokeMm: number,
+): readonly { readonly strip: Strip; readonly penalty: number }[] => {
+  const { capHeightMm } = results.assembly.artwork;
+  const suiting = suitableStrips(results, catalogue).filter(
+    (strip) => strip.form !== 'modules' && strip.addressable !== true && strip.widthMm + besideMm < strokeMm,
+  );
+  const fine = suiting.filter(({ cutPitchMm }) => cutPitchMm <= coarsestCut * capHeightMm);
+  return (fine.length > 0 ? fine : suiting).map((strip) => ({
+    strip,
+    penalty: (coarseCutPrice * strip.cutPitchMm) / capHeightMm,
+  }));
+};

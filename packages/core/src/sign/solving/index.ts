@@ -1,0 +1,1 @@
+export { solveSign, type SolvedSign } from './solve-sign.js';

@@ -1,0 +1,141 @@
+import { buildOf } from '../../builds/index.js';
+import { set, type DesignChange } from '../../document/design/index.js';
+import type { Judged, SignFinding } from '../../judging/findings/index.js';
+import { inDesign } from '../../judging/results/index.js';
+import type { Judge } from '../evaluate/index.js';
+import { applyChange, type Design } from '../design/index.js';
+import { aimOf } from './aim.js';
+import { sentenceOf } from './words.js';
+
+/** A sign that was solved, and in a line what was chosen and why, or what stands in the way. */
+export interface SolvedSign {
+  readonly design: Design;
+  /** Nothing stops it, and nothing disappoints. */
+  readonly clean: boolean;
+  readonly sentence: string;
+  /** How many designs were judged. */
+  readonly tried: number;
+}
+
+/** So often is a seed mended before it is given up. */
+const mostMended = 3;
+/** After so many designs no other is begun to be mended. */
+const mostTried = 30;
+/** So many of the best are mended and looked at on the page’s map. */
+const mostLookedAt = 3;
+/** Seeds come cheapest first: after so many clean ones none is looked for that is cheaper still. */
+const cleanEnough = 2;
+
+const severe = ({ findings }: Judged): readonly SignFinding[] => findings.filter(({ severity }) => severity !== 'note');
+
+interface Candidate {
+  readonly design: Design;
+  readonly judged: Judged;
+}
+
+const priceOf = ({ judged }: Candidate): number => judged.results.cost.perSign;
+
+/** Fewer stops, then fewer fixes, then the lower price. */
+const badness = (candidate: Candidate): readonly number[] => {
+  const found = severe(candidate.judged);
+  const stops = found.filter(({ severity }) => severity === 'stop').length;
+  return [stops, found.length - stops, priceOf(candidate)];
+};
+const isBetter = (a: Candidate, b: Candidate): boolean => {
+  const [one, other] = [badness(a), badness(b)];
+  const at = one.findIndex((value, index) => value !== other[index]);
+  return at >= 0 && one[at]! < other[at]!;
+};
+
+/** Power as the tool would choose it: supplies, wires and chains by its own rules. */
+const plainPower: DesignChange = [
+  set(inDesign.power.supplyId, 'auto'),
+  set(inDesign.power.wireId, 'auto'),
+  set(inDesign.power.supplyCount, 1),
+  set(inDesign.power.feed, 'both-ends'),
+];
+
+/** Mends the gravest of what is found, again and again, until nothing severe is left or nothing helps. */
+function* mended(start: Candidate, judge: Judge): Generator<void, Candidate> {
+  let now = start;
+  for (let round = 0; round < mostMended; round += 1) {
+    const [worst] = severe(now.judged);
+    if (worst === undefined) return now;
+    const { fixes } = yield* judge.mend(now.design, now.judged, worst);
+    const [best] = fixes;
+    const changed = best === undefined ? null : applyChange(now.design, best.change);
+    if (changed?.ok !== true) return now;
+    yield;
+    const judged = judge.rough(changed.value);
+    if (judged === null) return now;
+    const next = { design: changed.value, judged };
+    if (!isBetter(next, now)) return now;
+    now = next;
+  }
+  return now;
+}
+
+/** Without what the maker has set by hand. */
+const free = (change: DesignChange, kept: readonly string[]): DesignChange =>
+  change.filter(({ path }) => !kept.some((own) => path === own || path.startsWith(`${own}.`)));
+
+/**
+ * Chooses strip, layout, depth or standoff, faces, boards, supplies and level for the assembly at `index`: of what has
+ * neither stop nor fix, the cheapest that was found. What `kept` names (paths) stays as it is. A generator: it yields before
+ * every design that it judges.
+ */
+export function* solveSign(
+  start: Design,
+  index: number,
+  judge: Judge,
+  kept: readonly string[] = [],
+): Generator<void, SolvedSign> {
+  const plain = applyChange(start, free(plainPower, kept));
+  const base = plain.ok ? plain.value : start;
+  yield;
+  let tried = 1;
+  const first = judge.rough(base);
+  const own = first?.results.assemblies[index];
+  if (first === null || own === undefined)
+    return {
+      design: start,
+      clean: false,
+      sentence: 'This design cannot be judged; mend what it is refused for.',
+      tried,
+    };
+  const aim = aimOf(start.brief, own.glow.faceReflectance);
+  const seeds = buildOf(own).seeds(own, judge.catalogue, aim);
+  const found: Candidate[] = [{ design: base, judged: first }];
+  for (const { change } of seeds) {
+    if (found.filter(({ judged }) => severe(judged).length === 0).length >= cleanEnough) break;
+    const changed = applyChange(base, free(change, kept));
+    if (!changed.ok) continue;
+    yield;
+    tried += 1;
+    const judged = judge.rough(changed.value);
+    if (judged === null) continue;
+    found.push({ design: changed.value, judged });
+  }
+  found.sort((a, b) => (isBetter(a, b) ? -1 : 1));
+  let chosen: Candidate | null = null;
+  // What will do on the rough map is looked at once more on the page’s, and mended there if need be.
+  for (const candidate of found.slice(0, mostLookedAt)) {
+    const search = mended(candidate, judge);
+    let turn = search.next();
+    for (; turn.done !== true && tried < mostTried; turn = search.next()) {
+      tried += 1;
+      yield;
+    }
+    yield;
+    tried += 1;
+    const { design } = turn.done === true ? turn.value : candidate;
+    const judged = judge.exact(design);
+    if (judged === null) continue;
+    const looked = { design, judged };
+    if (chosen === null || isBetter(looked, chosen)) chosen = looked;
+    if (severe(chosen.judged).length === 0) break;
+  }
+  chosen ??= found[0]!;
+  const left = severe(chosen.judged);
+  return { design: chosen.design, clean: left.length === 0, sentence: sentenceOf(chosen.judged, left, index), tried };
+}
