@@ -7,10 +7,12 @@ import {
   benchPack,
   benchZip,
   createEvaluator,
+  createJudge,
   demoDesigns,
   evaluate,
   fieldsOf,
   fileName,
+  finish,
   fullGrid,
   lightMaps,
   maxDesignCharacters,
@@ -20,22 +22,36 @@ import {
   problemLine,
   set,
   shippedCatalogue,
+  solveSign,
   takeDrawing,
   usualIntake,
   type AnyAssembly,
+  type Catalogue,
   type Design,
   type Evaluation,
   type PackFile,
   type Problem,
   type Result,
 } from '@vitrum/core';
+import { UsageError } from './usage-error.js';
 import { shippedFonts } from './fonts.js';
 import { evaluationJson, evaluationText, findingsText, unknownFieldsText } from './report.js';
+import { newFromAnswers } from './new-job.js';
+import { readShelf, shelfText } from './shelf.js';
 import { processTerminal, type Terminal } from './terminal.js';
 
 const usage = `vitrum: illuminated signs, evaluated without a screen
 
-  vitrum evaluate FILE [--json]   figures and findings of a design
+  vitrum new BUILD --says TEXT [--width W --height H | --cap H] [--from DISTANCE] [--outdoors]
+                                  [--surroundings country|low|town|city]
+                                  a new design, solved; what was chosen is told beside it
+  vitrum solve FILE [--of ID]     the design with strip, depth, faces and supplies chosen anew;
+                                  what was set by hand since it was last solved is kept
+  vitrum evaluate FILE [--json] [--fixes]
+                                  figures and findings of a design; with their fixes on request
+  vitrum apply FILE FIX           the design with a fix applied, named as evaluate --fixes names it:
+                                  FINDING/FIX
+  vitrum shelf [KIND]             the ids of the catalogue, all or of one kind
   vitrum export FILE --to DIR     SVG, PDF, CSV, PNG and a ZIP of all
   vitrum light FILE --to DIR      the luminance map in full: PNG, CSV, 16-bit PNG, PFM
   vitrum check FILE               exit code 1 when something stops the build
@@ -44,7 +60,8 @@ const usage = `vitrum: illuminated signs, evaluated without a screen
                                   assembly, told by its id where there are several
   vitrum demo NAME                print a demo design: ${Object.keys(demoDesigns).join(', ')}
 
-FILE may be - for standard input.
+FILE may be - for standard input. --shelf FILE takes a catalogue of your own, as JSON lists by kind
+like those that vitrum shelf --json prints; what it leaves out is as shipped.
 `;
 
 interface Options {
@@ -55,10 +72,15 @@ interface Options {
   readonly gap?: string | undefined;
   readonly layers?: string | undefined;
   readonly of?: string | undefined;
+  readonly fixes?: boolean | undefined;
+  readonly shelf?: string | undefined;
+  readonly says?: string | undefined;
+  readonly height?: string | undefined;
+  readonly cap?: string | undefined;
+  readonly from?: string | undefined;
+  readonly outdoors?: boolean | undefined;
+  readonly surroundings?: string | undefined;
 }
-
-/** A failure to be told in plain words; ends the command with code 2. */
-class UsageError extends Error {}
 
 const fail = (problems: readonly Problem[], file: string): never => {
   throw new UsageError(problems.map((problem) => `${file}: ${problemLine(problem)}`).join('\n'));
@@ -76,19 +98,31 @@ const readText = async (file: string, { input }: Terminal): Promise<string> => {
   return Buffer.concat(chunks).toString('utf8');
 };
 
+const unreadable =
+  (file: string) =>
+  (error: NodeJS.ErrnoException): never => {
+    throw new UsageError(`${file}: cannot be read (${error.code ?? error.message})`);
+  };
+
 const valueOr = <T>(result: Result<T>, file: string): T => (result.ok ? result.value : fail(result.problems, file));
 
 const loadDesign = async (file: string | undefined, terminal: Terminal): Promise<Design> => {
   if (file === undefined) throw new UsageError('name the design file');
-  const text = await readText(file, terminal).catch((error: NodeJS.ErrnoException) => {
-    throw new UsageError(`${file}: cannot be read (${error.code ?? error.message})`);
-  });
-  return valueOr(parseDesign(text), file);
+  return valueOr(parseDesign(await readText(file, terminal).catch(unreadable(file))), file);
 };
 
-const evaluateFile = async (file: string | undefined, terminal: Terminal): Promise<Evaluation> => {
+/** The catalogue that is told, else the one that ships; what of it cannot be used is told. */
+const catalogueOf = async ({ shelf }: Options, terminal: Terminal): Promise<Catalogue> =>
+  shelf === undefined ? shippedCatalogue : readShelf(shelf, await readText(shelf, terminal).catch(unreadable(shelf)));
+
+/** Without its fixes unless they are asked for: trying them takes its time. */
+const evaluateFile = async (file: string | undefined, options: Options, terminal: Terminal): Promise<Evaluation> => {
   const design = await loadDesign(file, terminal);
-  return valueOr(evaluate(design, shippedCatalogue, await shippedFonts()), file ?? '');
+  const catalogue = await catalogueOf(options, terminal);
+  const fonts = await shippedFonts();
+  const evaluation =
+    options.fixes === true ? evaluate(design, catalogue, fonts) : createEvaluator(catalogue, fonts).evaluate(design);
+  return valueOr(evaluation, file ?? '');
 };
 
 /** In full resolution, without trying fixes. */
@@ -116,14 +150,21 @@ const exportTo = async (evaluation: Evaluation, folder: string): Promise<readonl
 const lengthOption = (text: string | undefined, name: string): number | null =>
   text === undefined ? null : valueOr(parseLength(text, 'mm'), `--${name} ${text}`);
 
-/** The artwork of the assembly of an id; of the only one when none is told. */
-const artworkOf = ({ assemblies }: Design, id: string | undefined) => {
+/** A new design by the answers on the command line. */
+const newFromOptions = (build: string | undefined, options: Options): Design =>
+  newFromAnswers(build, options, (text, name) => lengthOption(text, name));
+
+/** Which assembly an id names; the only one when none is told. */
+const assemblyIndex = ({ assemblies }: Design, id: string | undefined): number => {
   const ids = assemblies.map((own) => own.id);
   if (id === undefined && ids.length > 1) throw new UsageError(`say of which assembly: --of ${ids.join(' or ')}`);
   const index = id === undefined ? 0 : ids.indexOf(id);
   if (index < 0) throw new UsageError(`there is no assembly “${id}”; there is ${ids.join(', ')}`);
-  return fieldsOf<AnyAssembly>(`assemblies.${index}`).artwork;
+  return index;
 };
+
+const artworkOf = (design: Design, id: string | undefined) =>
+  fieldsOf<AnyAssembly>(`assemblies.${assemblyIndex(design, id)}`).artwork;
 
 /** The design with a drawing file in the place of its text, as wide as wanted; what was put right goes to standard error. */
 const withDrawing = async (design: Design, options: Options, terminal: Terminal): Promise<Design> => {
@@ -131,9 +172,7 @@ const withDrawing = async (design: Design, options: Options, terminal: Terminal)
   if (file === undefined) throw new UsageError('name the drawing: --drawing FILE.svg or FILE.dxf');
   const kind = /\.(svg|dxf)$/i.exec(file)?.[1]?.toLowerCase() as 'svg' | 'dxf' | undefined;
   if (kind === undefined) throw new UsageError(`${file}: is no drawing that Vitrum reads here; SVG and DXF are`);
-  const text = await readText(file, terminal).catch((error: NodeJS.ErrnoException) => {
-    throw new UsageError(`${file}: cannot be read (${error.code ?? error.message})`);
-  });
+  const text = await readText(file, terminal).catch(unreadable(file));
   const name = path.basename(file);
   const gapMm = lengthOption(options.gap, 'gap') ?? usualIntake.gapMm;
   const intake = { ...usualIntake, gapMm, layers: options.layers?.split(',') ?? null };
@@ -149,17 +188,53 @@ const withDrawing = async (design: Design, options: Options, terminal: Terminal)
 
 const asLines = (text: string): string => (text.endsWith('\n') ? text : `${text}\n`);
 
-type Command = (file: string | undefined, options: Options, terminal: Terminal) => Promise<number>;
+/** Tells what was chosen, and prints the design. */
+const printSolved = async (start: Design, index: number, options: Options, terminal: Terminal): Promise<number> => {
+  const judge = createJudge(await catalogueOf(options, terminal), await shippedFonts());
+  const { design, clean, sentence } = finish(solveSign(start, index, judge));
+  terminal.complain(`${sentence}\n`);
+  terminal.print(asLines(printDesign(design)));
+  return clean ? 0 : 1;
+};
+
+type Command = (file: string | undefined, options: Options, terminal: Terminal, argument?: string) => Promise<number>;
 
 const commands: Readonly<Record<string, Command>> = {
-  evaluate: async (file, { json }, terminal) => {
-    const evaluation = await evaluateFile(file, terminal);
-    terminal.print(asLines(json === true ? evaluationJson(evaluation) : evaluationText(evaluation)));
+  evaluate: async (file, options, terminal) => {
+    const evaluation = await evaluateFile(file, options, terminal);
+    terminal.print(asLines(options.json === true ? evaluationJson(evaluation) : evaluationText(evaluation)));
     return 0;
   },
-  export: async (file, { to }, terminal) => {
+  export: async (file, options, terminal) => {
+    const { to } = options;
     if (to === undefined) throw new UsageError('say where to: --to DIR');
-    terminal.print(asLines((await exportTo(await evaluateFile(file, terminal), to)).join('\n')));
+    terminal.print(asLines((await exportTo(await evaluateFile(file, options, terminal), to)).join('\n')));
+    return 0;
+  },
+  new: (build, options, terminal) => printSolved(newFromOptions(build, options), 0, options, terminal),
+  solve: async (file, options, terminal) => {
+    const design = await loadDesign(file, terminal);
+    return printSolved(design, assemblyIndex(design, options.of), options, terminal);
+  },
+  apply: async (file, options, terminal, name) => {
+    const design = await loadDesign(file, terminal);
+    const evaluation = valueOr(
+      evaluate(design, await catalogueOf(options, terminal), await shippedFonts()),
+      file ?? '',
+    );
+    const known = evaluation.findings.flatMap(({ id, fixes }) => fixes.map((fix) => [`${id}/${fix.id}`, fix] as const));
+    const fix = known.find(([own]) => own === name)?.[1];
+    if (fix === undefined)
+      throw new UsageError(
+        known.length === 0
+          ? 'nothing that Vitrum tried mends anything here'
+          : `there is no fix “${name ?? ''}”; there is ${known.map(([own]) => own).join(', ')}`,
+      );
+    terminal.print(asLines(printDesign(valueOr(applyChange(design, fix.change), file ?? ''))));
+    return 0;
+  },
+  shelf: async (kind, options, terminal) => {
+    terminal.print(asLines(shelfText(await catalogueOf(options, terminal), kind, options.json === true)));
     return 0;
   },
   light: async (file, { to }, terminal) => {
@@ -167,8 +242,8 @@ const commands: Readonly<Record<string, Command>> = {
     terminal.print(asLines((await writeAll(lightMaps(await lightFile(file, terminal)), to)).join('\n')));
     return 0;
   },
-  check: async (file, _, terminal) => {
-    const { findings, unknownFields } = await evaluateFile(file, terminal);
+  check: async (file, options, terminal) => {
+    const { findings, unknownFields } = await evaluateFile(file, options, terminal);
     terminal.print(
       asLines([findingsText(findings), unknownFieldsText(unknownFields)].filter((text) => text !== '').join('\n')),
     );
@@ -201,17 +276,25 @@ export const main = async (argv: readonly string[], terminal: Terminal = process
         gap: { type: 'string' },
         layers: { type: 'string' },
         of: { type: 'string' },
+        fixes: { type: 'boolean' },
+        shelf: { type: 'string' },
+        says: { type: 'string' },
+        height: { type: 'string' },
+        cap: { type: 'string' },
+        from: { type: 'string' },
+        outdoors: { type: 'boolean' },
+        surroundings: { type: 'string' },
         help: { type: 'boolean', short: 'h' },
       },
     });
-    const [name, file] = positionals;
+    const [name, file, argument] = positionals;
     if (values.help === true || name === undefined) {
       terminal.print(usage);
       return name === undefined && values.help !== true ? 2 : 0;
     }
     const command = commands[name];
     if (command === undefined) throw new UsageError(`there is no command “${name}”\n\n${usage}`);
-    return await command(file, values, terminal);
+    return await command(file, values, terminal, argument);
   } catch (error) {
     const plain = error instanceof UsageError || (error as NodeJS.ErrnoException).code !== undefined;
     if (!plain) throw error;

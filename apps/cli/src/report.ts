@@ -8,8 +8,9 @@ const findingLines = (finding: Finding): readonly string[] => [
   `      ${finding.why}`,
   ...finding.fixes.map(
     (fix) =>
-      `      · ${fix.label}: ${fix.measure} ${rounded(fix.before)} → ${rounded(fix.after)} ${fix.unit}${fix.settles ? '' : ' (helps, does not settle)'}`,
+      `      · ${finding.id}/${fix.id}: ${fix.label}: ${fix.measure} ${rounded(fix.before)} → ${rounded(fix.after)} ${fix.unit}${fix.settles ? '' : ' (helps, does not settle)'}`,
   ),
+  ...(finding.whyNone === null ? [] : [`      ${finding.whyNone}`]),
 ];
 
 /** Findings as lines for a terminal. */

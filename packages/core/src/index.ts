@@ -142,6 +142,9 @@ export {
 export type { CaseGeometry, Member } from './light/geometry/index.js';
 export {
   ambientLux,
+  brightnessLimit,
+  surroundingsOf,
+  type Surroundings,
   ambients,
   contrastThreshold,
   crossSection,
@@ -178,5 +181,5 @@ export type { Section, SectionShape } from './light/section/index.js';
 export * from './sign/tryouts/index.js';
 export * from './base/units/index.js';
 export * from './session/index.js';
-export { solveSign, type SolvedSign } from './sign/solving/index.js';
+export { setByHand, solveSign, type SolvedSign } from './sign/solving/index.js';
 export { createJudge, type Judge } from './sign/evaluate/index.js';

@@ -49,7 +49,7 @@ describe('the bench', () => {
     const link = connectBench(thread, {} as never);
     link.set(evaluation, { segments: [{ assembly: 'box', segment: 2 }] });
     const [, request] = asked;
-    expect(request!.kind === 'evaluate' && request!.design.power.zones).toEqual([
+    expect(request!.kind === 'evaluate' && request.design.power.zones).toEqual([
       { segments: [{ assembly: 'box', segment: 1 }], level: 0 },
     ]);
     link.leave();

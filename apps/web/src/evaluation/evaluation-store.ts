@@ -72,6 +72,7 @@ export const connectEvaluation = (thread: Thread) => {
       case 'tried':
       case 'swept':
       case 'solved':
+      case 'chosen':
       case 'tracing':
       case 'taken':
       case 'opened':

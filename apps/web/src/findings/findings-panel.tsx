@@ -81,6 +81,9 @@ const FindingCard = ({
           ))}
         </ul>
       )}
+      {finding.whyNone !== null && (
+        <p className="border-t border-dashed border-line py-1 text-xs text-soft">{finding.whyNone}</p>
+      )}
       {working && (
         <p className="border-t border-dashed border-line py-1 text-xs text-soft">working out what would help …</p>
       )}

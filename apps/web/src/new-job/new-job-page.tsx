@@ -12,7 +12,8 @@ import {
 import { validate } from 'class-validator';
 import { Fragment, useEffect, useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
-import { createJob } from '../api/jobs';
+import { createJob, getCatalogue } from '../api/jobs';
+import { chooseDesign } from '../solving/choose';
 import { FieldRow, fieldLook } from '../fields/field-row';
 import { TypedField } from '../fields/typed-field';
 import { PageHeader } from '../pages/page-header';
@@ -125,7 +126,7 @@ export const NewJobPage = () => {
     setBusy(true);
     try {
       const name = jobName(form.text);
-      const design = newDesign(form.build, { ...form, name });
+      const { design } = await chooseDesign(await getCatalogue(), newDesign(form.build, { ...form, name }), 0);
       const job = await createJob(name, design);
       void navigate(`/jobs/${job.id}/case`);
     } catch (error) {
@@ -172,7 +173,7 @@ export const NewJobPage = () => {
             </p>
           )}
           <Button look="strong" type="submit" disabled={busy}>
-            {busy ? 'Lighting it …' : 'Light it'}
+            {busy ? 'Choosing strip, depth and supply …' : 'Light it'}
           </Button>
         </form>
       </main>

@@ -1,8 +1,19 @@
-import { ambientLux, ambients, fieldsOf, inDesign, pathOf, set, type Brief, type FieldRef } from '@vitrum/core';
+import {
+  ambientLux,
+  ambients,
+  fieldsOf,
+  inDesign,
+  pathOf,
+  set,
+  surroundingsOf,
+  type Brief,
+  type FieldRef,
+} from '@vitrum/core';
 import { ChoiceField, LengthField, NumberField, WordsField, useDesignValue } from '../fields/design-fields';
 import { ColourField } from '../fields/colour-field';
 import { useCatalogue } from '../job/catalogue-context';
-import { changeDesign } from '../document/document-store';
+import { changeDesign, useDocument } from '../document/document-store';
+import { SolveAgain } from '../solving/solve-again';
 
 const ambientWords = {
   noon: 'Noon sun',
@@ -11,7 +22,7 @@ const ambientWords = {
   evening: 'Dusk',
   dark: 'Dark',
 } as const;
-const whites = [2700, 3000, 4000, 6500] as const;
+const whites = [2700, 3000, 3500, 4000, 5000, 6500] as const;
 
 /** The colour of a light that is mixed; a white has none. */
 const mixedColour: FieldRef<string> = fieldsOf<{ readonly colour: string }>(pathOf(inDesign.brief.light)).colour;
@@ -41,8 +52,10 @@ const LightChoice = () => {
 
 export const BriefStep = () => {
   const { currency } = useCatalogue().rates;
+  const brief = useDocument((state) => state.design?.brief);
   return (
     <>
+      <SolveAgain />
       <WordsField label="The sign says" field={inDesign.brief.text} />
       <LengthField label="Read from" field={inDesign.brief.readingDistanceMm} hint="the nearest people usually stand" />
       <ChoiceField
@@ -70,6 +83,18 @@ export const BriefStep = () => {
           { value: 'indoors', label: 'indoors, dry' },
           { value: 'damp', label: 'damp, under a roof' },
           { value: 'outdoors', label: 'outdoors, in the wet' },
+        ]}
+      />
+      <ChoiceField
+        label="Seen after dark"
+        field={inDesign.brief.surroundings}
+        otherwise={brief === undefined ? 'town' : surroundingsOf(brief)}
+        choices={[
+          { value: 'indoors', label: 'indoors' },
+          { value: 'country', label: 'in dark country' },
+          { value: 'low', label: 'where little else is lit' },
+          { value: 'town', label: 'in a town' },
+          { value: 'city', label: 'in a city centre' },
         ]}
       />
       <LightChoice />

@@ -135,6 +135,7 @@ export const connectTryouts = (thread: Thread, memory: Memory = localStorage, re
       case 'crashed':
         useTryouts.setState(endedWith(`the try-outs failed: ${reply.message}`));
         return;
+      case 'chosen':
       case 'taken':
       case 'opened':
       case 'fixes':

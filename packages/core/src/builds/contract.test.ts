@@ -151,13 +151,33 @@ describe.each(builds.map((build) => [build.name, build] as const))('the build â€
   });
 });
 
+/** What the demos were given since, so that they are neither too bright nor too hot. */
+const madeSensible =
+  /^(power\.(level|nightLevel)|brief\.surroundings|assemblies\.0\.(case\.backBoardId|light\.stripId))$/;
+
+/** Fields that two designs do not have alike, by their dotted paths. */
+const differingFields = (one: unknown, other: unknown, path = ''): readonly string[] => {
+  if (Object.is(one, other)) return [];
+  if (typeof one !== 'object' || typeof other !== 'object' || one === null || other === null) return [path];
+  const keys = new Set([...Object.keys(one), ...Object.keys(other)]);
+  return [...keys].flatMap((key) =>
+    differingFields(
+      (one as Readonly<Record<string, unknown>>)[key],
+      (other as Readonly<Record<string, unknown>>)[key],
+      path === '' ? key : `${path}.${key}`,
+    ),
+  );
+};
+
 describe('designs of version 1', () => {
   const names = Object.keys(demoDesigns).filter((name) => name !== 'lantern-rooms');
 
   it.each(names)('%s opens as what ships today', (name) => {
     const text = readFileSync(new URL(`../testing/version-1/${name}.json`, import.meta.url), 'utf8');
     expect(JSON.parse(text)).toMatchObject({ version: 1 });
-    expect(parseDesign(text)).toEqual({ ok: true, value: demoDesigns[name as keyof typeof demoDesigns] });
+    const opened = parseDesign(text);
+    const differs = opened.ok ? differingFields(opened.value, demoDesigns[name as keyof typeof demoDesigns]) : [''];
+    expect(differs.filter((path) => !madeSensible.test(path))).toEqual([]);
   });
 
   it('cover every build that there was', () =>

@@ -4,6 +4,7 @@ import type { Design } from '../sign/design/index.js';
 import type { Evaluation } from '../sign/evaluate/index.js';
 import type { TraceReport } from '../builds/index.js';
 import type { Finding } from '../judging/findings/index.js';
+import type { SolvedSign } from '../sign/solving/index.js';
 import type { Problem } from '../base/result.js';
 import type { SolveRoom, Solution, SweepAxes, TryPoint, Goal } from '../sign/tryouts/index.js';
 
@@ -26,6 +27,8 @@ export type SessionRequest =
       readonly goal: Goal;
       readonly room: SolveRoom;
     }
+  /** An assembly solved: strip, layout, depth, faces and supplies chosen anew; what was set by hand is kept. */
+  | { readonly kind: 'choose'; readonly id: number; readonly design: Design; readonly assembly: number }
   /** A drawing file made into an outline. */
   | { readonly kind: 'take'; readonly id: number; readonly file: DrawingFile; readonly options: IntakeOptions }
   | { readonly kind: 'cancel'; readonly id: number };
@@ -42,6 +45,7 @@ export type SessionReply =
   | { readonly kind: 'tried'; readonly id: number; readonly points: readonly TryPoint[]; readonly done: number }
   | { readonly kind: 'swept'; readonly id: number }
   | { readonly kind: 'solved'; readonly id: number; readonly solution: Solution }
+  | { readonly kind: 'chosen'; readonly id: number; readonly solved: SolvedSign }
   | { readonly kind: 'taken'; readonly id: number; readonly drawing: TakenDrawing }
   | { readonly kind: 'cancelled'; readonly id: number }
   /** The input was wrong. */

@@ -1,5 +1,6 @@
 import { takeDrawing, type FontBook } from '../artwork/lettering/index.js';
-import { createEvaluator, evaluate, type Evaluator } from '../sign/evaluate/index.js';
+import { createEvaluator, createJudge, evaluate, type Evaluator } from '../sign/evaluate/index.js';
+import { solveSign } from '../sign/solving/index.js';
 import { benchZip, lightZip } from '../files/exports/index.js';
 import { fullGrid } from '../light/glow/index.js';
 import { buildOf } from '../builds/index.js';
@@ -134,6 +135,18 @@ export const createSession = ({ fonts, post, pause }: SessionHost) => {
     }
   };
 
+  const runChoose = async ({ id, design, assembly }: Extract<SessionRequest, { kind: 'choose' }>): Promise<void> => {
+    if (opened === null) return post({ kind: 'crashed', id, message: 'choose came before open' });
+    const work = solveSign(design, assembly, createJudge(opened.catalogue, fonts));
+    for (let done = 0; ; done += 1) {
+      await pause();
+      if (cancelled.has(id)) return post({ kind: 'cancelled', id });
+      const turn = work.next();
+      if (turn.done === true) return post({ kind: 'chosen', id, solved: turn.value });
+      post({ kind: 'progress', id, done, what: 'choosing' });
+    }
+  };
+
   const runTake = ({ id, file, options }: Extract<SessionRequest, { kind: 'take' }>): void => {
     const taken = takeDrawing(file, options);
     post(taken.ok ? { kind: 'taken', id, drawing: taken.value } : { kind: 'refused', id, problems: taken.problems });
@@ -156,6 +169,8 @@ export const createSession = ({ fonts, post, pause }: SessionHost) => {
         return runSweep(request);
       case 'solve':
         return runSolve(request);
+      case 'choose':
+        return runChoose(request);
       case 'take':
         return runTake(request);
       case 'cancel':

@@ -105,8 +105,16 @@ export const evaluatedWithFixes = <Given extends AnyDesign>(
   rule?: string,
 ): SingleOf<Given> => single<Given>(evaluate(asDesign(design), shippedCatalogue, fonts, {}, rule));
 
+/** A demo as a careless maker would have it: plywood behind the strip, and as bright after dark as by day. */
+function plainly(design: LightboxDesign): LightboxDesign {
+  const { nightLevel: _, ...power } = design.power;
+  return changed({ ...design, power }, inAssembly({ 'case.backBoardId': 'ply-6' }));
+}
+
 /** The pharmacy's box, the ferry hall's letters and the café's letters of the demo shop. */
-export const dispensary: LightboxDesign = demoDesigns.dispensary;
+export const dispensary: LightboxDesign = plainly(demoDesigns.dispensary);
+/** The bar’s box in the same way. */
+export const slipway: LightboxDesign = plainly(demoDesigns.slipway);
 export const curlew: HaloDesign = demoDesigns.curlew;
 export const tern: FaceLitDesign = demoDesigns.tern;
 

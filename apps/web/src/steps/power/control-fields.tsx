@@ -101,6 +101,14 @@ export const ControlFields = ({ evaluation }: { readonly evaluation: Evaluation 
         />
       )}
       <NumberField label="Turned up" field={inDesign.power.level} otherwise={1} unit="%" scale={100} step={5} />
+      <NumberField
+        label="Of that, after dark"
+        field={inDesign.power.nightLevel}
+        otherwise={1}
+        unit="%"
+        scale={100}
+        step={5}
+      />
       <ZoneFields evaluation={evaluation} />
       <Mix evaluation={evaluation} />
     </>

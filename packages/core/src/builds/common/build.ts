@@ -102,6 +102,8 @@ export interface LightAim {
   readonly leastCdM2: number;
   readonly wantedCdM2: number;
   readonly mostCdM2: number;
+  /** It stands against daylight as well: too bright it is after dark alone, and is turned down then. */
+  readonly dayAndNight: boolean;
 }
 
 /** One way to make an assembly: what it sets, what it comes to in rough figures. */

@@ -31,17 +31,17 @@ export interface RoughSeed extends Seed {
 }
 
 /** Turned down to somewhat over what is wanted, where the strip gives more than the place takes. */
-const turnedDown = ({ cdM2 }: Seed, wantedCdM2: number, mostCdM2: number): DesignChange => {
+const turnedDown = ({ cdM2 }: Seed, { wantedCdM2, mostCdM2, dayAndNight }: LightAim): DesignChange => {
   if (cdM2 <= unsure * mostCdM2) return [];
-  const aimed = Math.min(0.6 * mostCdM2, 2 * wantedCdM2);
-  return [set(inDesign.power.level, Math.max(0.02, Math.round((100 * aimed) / cdM2) / 100))];
+  const share = (aimed: number): number => Math.max(0.02, Math.min(1, Math.round((100 * aimed) / cdM2) / 100));
+  return dayAndNight
+    ? [set(inDesign.power.nightLevel, share(0.6 * mostCdM2))]
+    : [set(inDesign.power.level, share(Math.min(0.6 * mostCdM2, 2 * wantedCdM2)))];
 };
 
 /** The seeds worth judging, the best by price and luminance first; too dim ones are left out, too bright ones are dimmed. */
-export const bestSeeds = (
-  all: readonly RoughSeed[],
-  { leastCdM2, wantedCdM2, mostCdM2 }: LightAim,
-): readonly Seed[] => {
+export const bestSeeds = (all: readonly RoughSeed[], aim: LightAim): readonly Seed[] => {
+  const { leastCdM2, wantedCdM2, mostCdM2 } = aim;
   const score = ({ price, cdM2 }: Seed): number =>
     price +
     (cdM2 > unsure * mostCdM2
@@ -57,5 +57,5 @@ export const bestSeeds = (
       return count < mostOfAKind;
     })
     .slice(0, mostSeeds)
-    .map((seed) => ({ ...seed, change: [...seed.change, ...turnedDown(seed, wantedCdM2, mostCdM2)] }));
+    .map((seed) => ({ ...seed, change: [...seed.change, ...turnedDown(seed, aim)] }));
 };

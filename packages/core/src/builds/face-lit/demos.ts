@@ -4,6 +4,8 @@ import { onTheWall } from '../common/on-the-wall.js';
 import type { NewJobAnswers } from '../common/build.js';
 import type { FaceLitAssembly } from './schema.js';
 
+const usualPower = { supplyId: 'auto', supplyCount: 1, wireId: 'auto', headroomShare: 0.2, feed: 'both-ends' } as const;
+
 /** Amber letters over the door of the harbour café. */
 export const tern: DesignOf<FaceLitAssembly> = {
   format: 'vitrum-design',
@@ -56,7 +58,7 @@ export const tern: DesignOf<FaceLitAssembly> = {
       face: { sheetId: 'opal-3' },
     },
   ],
-  power: { supplyId: 'auto', supplyCount: 1, wireId: 'auto', headroomShare: 0.2, feed: 'both-ends' },
+  power: { ...usualPower, level: 0.6 },
 };
 
 /** Face-lit letters to start from: strip along the middle of the strokes, as deep as suits their height. */
@@ -75,6 +77,7 @@ export const newFaceLit = ({ name, text, readingDistanceMm, sizesMm }: NewJobAns
       light: { kind: 'white', cctK: 4000 },
       outsideQuote: null,
     },
+    power: usualPower,
     assemblies: [
       {
         ...assembly!,

@@ -104,10 +104,10 @@ describe('face-lit letters', () => {
       'brief.text': 'T',
       ...inAssembly({
         'artwork.capHeightMm': 160,
-        'light.stripId': 'modules-12v-75',
+        'light.stripId': 'white-24v-70',
         'light.layout': 'centre',
         'light.setbackMm': 2,
-        'cans.depthInsideMm': 30,
+        'cans.depthInsideMm': 20,
       }),
     });
     expect(evaluator.evaluate(design).ok).toBe(true);

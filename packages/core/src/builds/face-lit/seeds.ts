@@ -8,7 +8,7 @@ import { meanStrokeMm, roundMmOf } from '../letters/stroke.js';
 import type { FaceLitResults } from './results.js';
 
 /** Depth by what one line of strip has to spread over; within what returns are bent to (mm); typical. */
-const depthsAStroke = [1.2, 1.9] as const;
+const depthsAStroke = [1.4, 2.2] as const;
 const [shallowestMm, deepestMm] = [28, 150] as const;
 /** A stroke wider than this is a face of its own: rows, as far apart as they melt (mm; pitch by depth). */
 const wideStrokeMm = 60;

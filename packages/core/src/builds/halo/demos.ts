@@ -4,6 +4,8 @@ import { onTheWall } from '../common/on-the-wall.js';
 import type { NewJobAnswers } from '../common/build.js';
 import type { HaloAssembly } from './schema.js';
 
+const usualPower = { supplyId: 'auto', supplyCount: 1, wireId: 'auto', headroomShare: 0.2, feed: 'both-ends' } as const;
+
 /** Six letters for the ferry’s ticket hall, 1500 mm long, 20 mm off a white wall. */
 export const curlew: DesignOf<HaloAssembly> = {
   format: 'vitrum-design',
@@ -58,7 +60,7 @@ export const curlew: DesignOf<HaloAssembly> = {
       },
     },
   ],
-  power: { supplyId: 'auto', supplyCount: 1, wireId: 'auto', headroomShare: 0.2, feed: 'both-ends' },
+  power: { ...usualPower, level: 0.5 },
 };
 
 /** Halo letters to start from: plates, strip along the outline, as far off the wall as suits their height. */
@@ -69,6 +71,7 @@ export const newHalo = ({ name, text, readingDistanceMm, sizesMm }: NewJobAnswer
     ...curlew,
     name,
     brief: { ...curlew.brief, text, readingDistanceMm, hoursPerDay: 10, budget: null, outsideQuote: null },
+    power: usualPower,
     assemblies: [
       {
         ...assembly!,

@@ -3,11 +3,11 @@ import { suitableStrips } from '../../judging/findings/index.js';
 import type { LetterResults } from './results.js';
 
 /** Strip cut more coarsely than this share of the letters’ height leaves the ends of their strokes dark; typical. */
-const coarsestCut = 0.3;
+const coarsestCut = 0.2;
 /** Room beside the strip in a stroke (mm). */
 const besideMm = 4;
 /** What a coarse cut is worth less, for a cut as long as the letters are high (in the catalogue’s currency). */
-const coarseCutPrice = 40;
+const coarseCutPrice = 80;
 
 /** Strips that suit letters of this size, each with what its coarse cuts count against it. */
 export const seedStrips = (

@@ -63,7 +63,7 @@ const dispensary: BoxDesign = {
         heightMm: 300,
         depthInsideMm: 81,
         returnBoardId: 'ply-12',
-        backBoardId: 'ply-6',
+        backBoardId: 'composite-3',
         cornerJoint: 'butt',
         retention: 'rabbet',
         seatMm: 8,
@@ -75,7 +75,7 @@ const dispensary: BoxDesign = {
       face: { sheetId: 'opal-3' },
     },
   ],
-  power: lightboxStart.power,
+  power: { ...lightboxStart.power, nightLevel: 0.5 },
 };
 
 /** Times of the ferries' ticket hall: lit letters in a navy mask. */
@@ -120,7 +120,7 @@ const ticketHall: BoxDesign = {
         playMm: 1.2,
         liningId: 'matt-white',
       },
-      light: { stripId: 'white-24v-120', layout: 'rows', rowCount: 7, turnCount: 1, endMarginMm: 15 },
+      light: { stripId: 'white-24v-60', layout: 'rows', rowCount: 7, turnCount: 1, endMarginMm: 15 },
       face: { sheetId: 'opal-3' },
     },
   ],
@@ -177,7 +177,7 @@ const bakery: BoxDesign = {
       face: { sheetId: 'opal-3' },
     },
   ],
-  power: lightboxStart.power,
+  power: { ...lightboxStart.power, level: 0.7 },
 };
 
 /** A fishmonger's counter box: a drawing, made of an SVG file, instead of text. */
@@ -223,11 +223,13 @@ const slipway: BoxDesign = {
     ...lightboxStart.brief,
     text: 'Slipway',
     ambient: 'evening',
+    surroundings: 'town',
     readingDistanceMm: 4000,
     light: { kind: 'rgb', colour: '#ffa040' },
     control: 'remote',
     outsideQuote: 520,
   },
+  power: lightboxStart.power,
   assemblies: [
     {
       ...boxOf(dispensary),
@@ -294,6 +296,7 @@ export const newLightbox = ({ name, text, readingDistanceMm, sizesMm }: NewJobAn
     ...dispensary,
     name,
     brief: { ...lightboxStart.brief, text, readingDistanceMm },
+    power: lightboxStart.power,
     assemblies: [
       {
         ...assembly!,

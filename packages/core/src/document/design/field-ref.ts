@@ -42,7 +42,8 @@ export const pathOf = (field: FieldRef): string => field[way];
 
 /** The value that a reference leads to; undefined where the design leaves it out. */
 export const valueAt = <Value>(root: unknown, field: FieldRef<Value>): Value | undefined =>
-  pathOf(field)
-    .split('.')
-    .reduce<unknown>((value, key) => (value as Record<string, unknown> | null | undefined)?.[key], root) as
-    Value | undefined;
+  valueOfPath(root, pathOf(field)) as Value | undefined;
+
+/** The same by a dotted way as plain text. */
+export const valueOfPath = (root: unknown, path: string): unknown =>
+  path.split('.').reduce<unknown>((value, key) => (value as Record<string, unknown> | null | undefined)?.[key], root);

@@ -15,6 +15,18 @@ export const mostAssemblies = 12;
 /** What every assembly has, whatever its build: spread into the schema of a build. */
 export const assemblyFrame = { id, place: placement } as const;
 
+/** What Vitrum chose by itself, and why. */
+const solved = z
+  .looseObject({
+    sentence: z.string().max(1000).describe('What was chosen and why, or what stands in the way.'),
+    chosen: z
+      .array(z.looseObject({ path: z.string().min(1).max(200), value: z.unknown() }))
+      .max(200)
+      .describe('Fields as they were chosen: one that differs now was set by hand since, and is kept.'),
+  })
+  .optional()
+  .describe('What Vitrum chose by itself when it last solved the design.');
+
 /** Everything of a design but its assemblies. */
 const frame = {
   format: z.literal(designFormat),
@@ -23,6 +35,7 @@ const frame = {
   brief,
   power,
   proof,
+  solved,
 } as const;
 
 /** An id that two assemblies share, or a place that none of them is: what the shape of each alone cannot tell. */

@@ -1,7 +1,7 @@
 export { canonicalJson } from './canonical.js';
 export { changedBy, set, type DesignChange, type FieldChange } from './change.js';
 export { fieldNamesOf, type FieldNames } from './field-names.js';
-export { fieldsOf, pathOf, valueAt, type FieldRef, type Fields } from './field-ref.js';
+export { fieldsOf, pathOf, valueAt, valueOfPath, type FieldRef, type Fields } from './field-ref.js';
 export { coats, colour, id, lengthMm, photometry, place, segmentRef } from './fields.js';
 export {
   assemblyFrame,

@@ -30,17 +30,20 @@ const findingsOf = (design: Design, rule: string): readonly Finding[] => {
 const finding = (design: Design, id: string): Finding | undefined =>
   findingsOf(design, id).find((found) => found.id === id);
 
+/** Neither too hot nor too bright at night, so that a remedy may bring more light. */
+const cool = { ...inAssembly({ 'case.backBoardId': 'composite-3' }), 'power.nightLevel': 0.2 };
+
 /** A design that fails each check, and a fix that must be among those offered. */
 const cases: readonly (readonly [id: string, change: Readonly<Record<string, unknown>>, fixId: string | null])[] = [
   ['dots-show', {}, 'add-rows'],
   ['too-dim', { 'brief.ambient': 'noon' }, null],
-  ['too-dim', { 'brief.ambient': 'overcast', ...inAssembly({ 'light.rowCount': 1 }) }, 'add-rows'],
+  ['too-dim', { ...cool, 'brief.ambient': 'overcast', ...inAssembly({ 'light.rowCount': 1 }) }, 'add-rows'],
   [
     'uneven-corners',
-    inAssembly({ 'light.rowCount': 1, 'case.liningId': 'bare-ply', 'light.endMarginMm': 120 }),
+    { ...cool, ...inAssembly({ 'light.rowCount': 1, 'case.liningId': 'bare-ply', 'light.endMarginMm': 120 }) },
     'closer-ends',
   ],
-  ['between-cut-marks', inAssembly({ 'light.stripId': 'coated-white-24v-70' }), 'longer'],
+  ['between-cut-marks', { ...cool, ...inAssembly({ 'light.stripId': 'coated-white-24v-70' }) }, 'longer'],
   [
     'run-too-long',
     {
@@ -66,7 +69,7 @@ const cases: readonly (readonly [id: string, change: Readonly<Record<string, unk
   ],
   ['supply-too-small', inAssembly({ 'light.rowCount': 30 }), 'more-supplies'],
   ['supply-too-small', { 'power.supplyId': 'plug-12v-24' }, 'auto-supply'],
-  ['too-hot', inAssembly({ 'light.rowCount': 14, 'case.depthInsideMm': 40 }), 'drop-rows'],
+  ['too-hot', inAssembly({ 'light.rowCount': 14, 'case.depthInsideMm': 40 }), 'vent'],
   ['larger-than-sheet', inAssembly({ 'case.widthMm': 1500 }), 'change-face'],
   ['too-shallow', inAssembly({ 'case.depthInsideMm': 8, 'light.layout': 'rim' }), 'deep-enough'],
   [
@@ -81,10 +84,13 @@ const cases: readonly (readonly [id: string, change: Readonly<Record<string, unk
   ],
   [
     'no-strip',
-    inAssembly({ 'case.widthMm': 110, 'light.endMarginMm': 20, 'light.stripId': 'coated-white-24v-120' }),
+    {
+      ...cool,
+      ...inAssembly({ 'case.widthMm': 110, 'light.endMarginMm': 20, 'light.stripId': 'coated-white-24v-120' }),
+    },
     'no-margin',
   ],
-  ['wrong-colour', { 'brief.light': { kind: 'white', cctK: 3500 } }, 'nearest-white'],
+  ['wrong-colour', { 'brief.light': { kind: 'white', cctK: 4500 } }, 'nearest-white'],
   ['wrong-colour', { 'brief.light': { kind: 'rgb', colour: '#00ff00' }, 'brief.ambient': 'shop' }, 'change-strip'],
   ['lead-drops', { 'brief.leadLengthMm': 20_000, 'power.wireId': 'pair-0.35' }, 'thicker-lead'],
   ['face-binds', { 'brief.exposure': 'outdoors' }, 'more-play'],

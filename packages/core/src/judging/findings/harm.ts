@@ -11,7 +11,7 @@ export interface Judged {
 }
 
 /** A finding that stays may move the wrong way by this share of its figure before it counts as made worse. */
-const unnoticed = 0.05;
+const unnoticed = 0.1;
 
 /** A finding that stands in both, and whose figure the change moved the wrong way by more than is noticed. */
 const worsens = (finding: SignFinding, now: Judged, then: Judged): boolean => {

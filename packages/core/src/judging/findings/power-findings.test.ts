@@ -6,6 +6,7 @@ import { applyChange } from '../../sign/design/index.js';
 import {
   changed,
   dispensary,
+  slipway,
   evaluatedCoarsely,
   inAssembly,
   evaluatedWithFixes,
@@ -20,7 +21,6 @@ beforeAll(async () => {
 
 type Change = Readonly<Record<string, unknown>>;
 const rows = (count: number): Change => inAssembly({ 'light.rowCount': count });
-const slipway = demoDesigns.slipway;
 const netLoft = demoDesigns['net-loft'];
 
 /** What goes wrong, on which design, and whether a fix must settle it. */
@@ -94,7 +94,7 @@ const cases: readonly (readonly [
   ['fed-at-wrong-end', dispensary, { ...rows(1), 'power.fedBackward': [1], 'brief.leadExit': 'left' }, 'note', true],
   ['wire-pinched', demoDesigns.tern, { 'power.crossings': 'over' }, 'stop', true],
   ['jumpers-in-the-open', demoDesigns.curlew, {}, 'note', true],
-  ['face-too-hot', slipway, rows(24), 'fix', false],
+  ['face-too-hot', slipway, { ...rows(24), 'brief.light': { kind: 'rgb', colour: '#ffffff' } }, 'fix', false],
   ['tape-lets-go', slipway, rows(8), 'note', false],
 ];
 
@@ -118,12 +118,16 @@ describe('findings about power', () => {
 
   it('are silent on designs that have none of it', () => {
     const quiet = new Set(cases.map(([id]) => id));
-    const { findings } = evaluatedCoarsely(dispensary, fonts);
+    const { findings } = evaluatedCoarsely(demoDesigns.dispensary, fonts);
     expect(findings.filter(({ id }) => quiet.has(id))).toEqual([]);
   });
 
   it('offer vents for a hot case, with the light they leak', () => {
-    const { findings } = evaluatedWithFixes(changed(slipway, rows(6)), fonts, 'too-hot');
+    const { findings } = evaluatedWithFixes(
+      changed(dispensary, { ...rows(14), ...inAssembly({ 'case.depthInsideMm': 40 }) }),
+      fonts,
+      'too-hot',
+    );
     const hot = findings.find(({ id }) => id === 'too-hot')!;
     const vents = hot.fixes.find(({ id }) => id === 'vent')!;
     expect(vents.label).toMatch(/vents of \d+ mm.*leak \d/);

@@ -118,11 +118,20 @@ const turnedRound = ({ fedBackward, fedForward }: PowerDesign, name: SegmentRef,
   ];
 };
 
-/** A chain is fed at the end that lies farther from the lead: more wire, and more of it to lose volts in. */
+/** Chains whose end the maker chose: of the tool’s own choice nobody needs to be told. */
+const chosenByHand = ({ circuit, design }: SignResults): readonly Chain[] => {
+  const { fedBackward = [], fedForward = [] } = design.power;
+  const named = [...fedBackward, ...fedForward];
+  return circuit.chains.filter(({ segments }) =>
+    named.some((name) => segments.some((segment) => sameSegment(circuit.segments[segment]!.ref, name))),
+  );
+};
+
+/** A chain is fed by hand at the end that lies farther from the lead: more wire, and more of it to lose volts in. */
 export const fedAtWrongEnd: SignRule = ({ results }) => {
   const { circuit, design } = results;
   if (circuit.pairs.length > 0) return null;
-  const worst = circuit.chains.reduce<Chain | null>(
+  const worst = chosenByHand(results).reduce<Chain | null>(
     (most, chain) => (most === null || detourMm(results, chain) > detourMm(results, most) ? chain : most),
     null,
   );

@@ -1,6 +1,6 @@
 import type { LightAim } from '../../builds/index.js';
 import type { Brief } from '../../document/design/index.js';
-import { ambientLux, brightnessLimit, wantedCdM2 } from '../../light/glow/index.js';
+import { ambientLux, brightnessLimit, surroundingsOf, wantedCdM2 } from '../../light/glow/index.js';
 import { readsAsLit } from '../../judging/findings/index.js';
 
 /** To spare over the least that reads as lit. */
@@ -13,6 +13,7 @@ export const aimOf = (brief: Brief, groundReflectance: number): LightAim => {
   return {
     leastCdM2,
     wantedCdM2: Math.max(wantedCdM2(brief), 1.3 * leastCdM2),
-    mostCdM2: Math.max(brightnessLimit(brief), 1.6 * leastCdM2),
+    mostCdM2: brightnessLimit(brief),
+    dayAndNight: surroundingsOf(brief) !== 'indoors' && ambientLux[brief.ambient] > ambientLux.evening,
   };
 };

@@ -1,1 +1,2 @@
+export { setByHand } from './kept.js';
 export { solveSign, type SolvedSign } from './solve-sign.js';

@@ -1,10 +1,11 @@
 import { buildOf } from '../../builds/index.js';
-import { set, type DesignChange } from '../../document/design/index.js';
+import { set, valueOfPath, type DesignChange } from '../../document/design/index.js';
 import type { Judged, SignFinding } from '../../judging/findings/index.js';
 import { inDesign } from '../../judging/results/index.js';
 import type { Judge } from '../evaluate/index.js';
 import { applyChange, type Design } from '../design/index.js';
 import { aimOf } from './aim.js';
+import { setByHand } from './kept.js';
 import { sentenceOf } from './words.js';
 
 /** A sign that was solved, and in a line what was chosen and why, or what stands in the way. */
@@ -31,6 +32,8 @@ const severe = ({ findings }: Judged): readonly SignFinding[] => findings.filter
 interface Candidate {
   readonly design: Design;
   readonly judged: Judged;
+  /** All that was set on the way here. */
+  readonly change: DesignChange;
 }
 
 const priceOf = ({ judged }: Candidate): number => judged.results.cost.perSign;
@@ -55,20 +58,26 @@ const plainPower: DesignChange = [
   set(inDesign.power.feed, 'both-ends'),
 ];
 
+/** The design with what was chosen written into it, so that the next time is known what was set by hand since. */
+const withRecord = ({ design, change }: Candidate, sentence: string): Design => {
+  const paths = [...new Set(change.map(({ path }) => path))];
+  return { ...design, solved: { sentence, chosen: paths.map((path) => ({ path, value: valueOfPath(design, path) })) } };
+};
+
 /** Mends the gravest of what is found, again and again, until nothing severe is left or nothing helps. */
-function* mended(start: Candidate, judge: Judge): Generator<void, Candidate> {
+function* mended(start: Candidate, judge: Judge, mayGoOn: () => boolean): Generator<void, Candidate> {
   let now = start;
   for (let round = 0; round < mostMended; round += 1) {
     const [worst] = severe(now.judged);
-    if (worst === undefined) return now;
+    if (worst === undefined || !mayGoOn()) return now;
     const { fixes } = yield* judge.mend(now.design, now.judged, worst);
     const [best] = fixes;
     const changed = best === undefined ? null : applyChange(now.design, best.change);
-    if (changed?.ok !== true) return now;
+    if (best === undefined || changed?.ok !== true) return now;
     yield;
     const judged = judge.rough(changed.value);
     if (judged === null) return now;
-    const next = { design: changed.value, judged };
+    const next = { design: changed.value, judged, change: [...now.change, ...best.change] };
     if (!isBetter(next, now)) return now;
     now = next;
   }
@@ -88,9 +97,10 @@ export function* solveSign(
   start: Design,
   index: number,
   judge: Judge,
-  kept: readonly string[] = [],
+  kept: readonly string[] = setByHand(start),
 ): Generator<void, SolvedSign> {
-  const plain = applyChange(start, free(plainPower, kept));
+  const power = free(plainPower, kept);
+  const plain = applyChange(start, power);
   const base = plain.ok ? plain.value : start;
   yield;
   let tried = 1;
@@ -105,37 +115,39 @@ export function* solveSign(
     };
   const aim = aimOf(start.brief, own.glow.faceReflectance);
   const seeds = buildOf(own).seeds(own, judge.catalogue, aim);
-  const found: Candidate[] = [{ design: base, judged: first }];
+  const found: Candidate[] = [{ design: base, judged: first, change: power }];
   for (const { change } of seeds) {
     if (found.filter(({ judged }) => severe(judged).length === 0).length >= cleanEnough) break;
-    const changed = applyChange(base, free(change, kept));
+    const own = free(change, kept);
+    const changed = applyChange(base, own);
     if (!changed.ok) continue;
     yield;
     tried += 1;
     const judged = judge.rough(changed.value);
     if (judged === null) continue;
-    found.push({ design: changed.value, judged });
+    found.push({ design: changed.value, judged, change: [...power, ...own] });
   }
   found.sort((a, b) => (isBetter(a, b) ? -1 : 1));
   let chosen: Candidate | null = null;
   // What will do on the rough map is looked at once more on the page’s, and mended there if need be.
   for (const candidate of found.slice(0, mostLookedAt)) {
-    const search = mended(candidate, judge);
+    const search = mended(candidate, judge, () => tried < mostTried);
     let turn = search.next();
-    for (; turn.done !== true && tried < mostTried; turn = search.next()) {
+    for (; turn.done !== true; turn = search.next()) {
       tried += 1;
       yield;
     }
     yield;
     tried += 1;
-    const { design } = turn.done === true ? turn.value : candidate;
+    const { design, change } = turn.value;
     const judged = judge.exact(design);
     if (judged === null) continue;
-    const looked = { design, judged };
+    const looked = { design, judged, change };
     if (chosen === null || isBetter(looked, chosen)) chosen = looked;
     if (severe(chosen.judged).length === 0) break;
   }
   chosen ??= found[0]!;
   const left = severe(chosen.judged);
-  return { design: chosen.design, clean: left.length === 0, sentence: sentenceOf(chosen.judged, left, index), tried };
+  const sentence = sentenceOf(chosen.judged, left, index);
+  return { design: withRecord(chosen, sentence), clean: left.length === 0, sentence, tried };
 }

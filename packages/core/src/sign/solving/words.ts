@@ -13,7 +13,7 @@ export const sentenceOf = ({ results }: Judged, left: readonly SignFinding[], in
   const supply =
     circuit.supply === null
       ? 'no supply that carries it'
-      : `${circuit.supplyCount === 1 ? '' : `${circuit.supplyCount} × `}${circuit.supply.name.toLowerCase()}`;
+      : `${circuit.supplyCount === 1 ? '' : `${circuit.supplyCount} × `}${circuit.supply.name}`;
   const chosen = `${(own.runs.stripMm / 1000).toFixed(1)} m of ${strip.name}, ${depth.label.toLowerCase()} ${round(depth.mm)} mm, ${supply}`;
   if (left.length > 0)
     return `Nothing that was tried will do as wished. Nearest: ${chosen}. In the way: ${left
