@@ -152,9 +152,13 @@ test('face-lit letters from a new job: faces, returns rolled out flat, and a dee
   await expect(page.getByRole('heading', { name: 'Returns, rolled out flat' })).toBeVisible();
   await expect(page.getByText('Letter 3, return of counter 1')).toBeVisible();
   const handle = page.getByRole('slider', { name: 'Depth inside' });
+  // As deep as it was solved, and a centimetre more.
+  const depth = page.getByRole('textbox', { name: 'Depth inside' });
+  const solvedMm = Number.parseFloat(await depth.inputValue());
+  expect(solvedMm).toBeGreaterThan(20);
   await handle.focus();
   await handle.press('Shift+ArrowDown');
-  await expect(page.getByRole('textbox', { name: 'Depth inside' })).toHaveValue('55 mm');
+  await expect(depth).toHaveValue(`${solvedMm + 10} mm`);
   await page.getByLabel('Faces').selectOption('inset');
   await page.getByRole('link', { name: /Face/ }).click();
   await expect(page.getByTestId('verdict')).toBeVisible();

@@ -5,6 +5,8 @@ import { expect, faceBrightness, openJob, saved, settled, test } from './support
 test('a dim far end is fed: the letters even out in the figures and on the wall', async ({ page, shop }) => {
   await openJob(page, shop, 'Curlew', 'power');
   // As dim as the ferry’s letters get: one chain of all segments, fed at one end.
+  await page.getByLabel('Turned up').fill('100');
+  await page.getByLabel('Turned up').press('Enter');
   await page.getByLabel('Runs fed').selectOption('one-end');
   await page.getByRole('button', { name: 'Join segment 5 to the chain before' }).click();
   const chains = page.getByRole('table', { name: 'Chains' });

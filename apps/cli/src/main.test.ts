@@ -42,10 +42,67 @@ describe('vitrum', () => {
   it('demo prints a design that evaluate reads from standard input, each started by a shell', () => {
     const demo = started(['demo', 'dispensary']);
     expect(JSON.parse(demo.stdout)).toEqual(demoDesigns.dispensary);
-    const evaluated = started(['evaluate', '-'], demo.stdout);
+    const evaluated = started(['evaluate', '-', '--fixes'], demo.stdout);
     expect(evaluated.status).toBe(0);
     expect(evaluated.stdout).toContain('The rows show as bands from 3 m');
     expect(evaluated.stdout).toContain('Five rows');
+  });
+
+  it('evaluate tries no fixes unless it is asked for them; apply applies one by its name', async () => {
+    const target = file('dots.json', JSON.stringify(demoDesigns.dispensary));
+    expect((await vitrum(['evaluate', target])).stdout).not.toContain('dots-show/');
+    expect((await vitrum(['evaluate', target, '--fixes'])).stdout).toContain('dots-show/add-rows: Five rows');
+    const applied = await vitrum(['apply', target, 'dots-show/add-rows']);
+    expect(JSON.parse(applied.stdout)).toMatchObject({ assemblies: [{ light: { rowCount: 5 } }] });
+    const none = await vitrum(['apply', target, 'dots-show/pray']);
+    expect([none.status, none.stderr]).toEqual([2, expect.stringContaining('there is no fix “dots-show/pray”')]);
+  });
+
+  it('new answers a build and its questions with a design that is solved, and solve chooses anew', async () => {
+    const made = await vitrum(['new', 'lightbox', '--says', 'OPEN', '--width', '24in', '--height', '200']);
+    expect([made.status, made.stderr]).toEqual([0, expect.stringContaining('neither stops nor disappoints')]);
+    const design = JSON.parse(made.stdout) as { assemblies: { case: { widthMm: number } }[] };
+    expect(design.assemblies[0]!.case.widthMm).toBeCloseTo(609.6, 6);
+    const again = await vitrum(['solve', '-'], made.stdout);
+    expect(again.status).toBe(0);
+    expect(JSON.parse(again.stdout)).toMatchObject({ assemblies: design.assemblies });
+    const outdoors = ['--outdoors', '--surroundings', 'low'];
+    const out = await vitrum(['new', 'lightbox', '--says', 'OPEN', ...outdoors]);
+    expect(JSON.parse(out.stdout)).toMatchObject({ brief: { exposure: 'outdoors', surroundings: 'low' } });
+  });
+
+  it.each([
+    [['new', 'moon', '--says', 'A'], 'there is no build “moon”'],
+    [['new', 'lightbox'], 'say what the sign says'],
+    [['new', 'lightbox', '--says', 'A', '--width', '3 mm'], '--width'],
+    [['new', 'lightbox', '--says', 'A', '--surroundings', 'moon'], 'country, low, town, city'],
+    [['shelf', 'moons'], 'there is no list “moons”'],
+  ])('%j ends with 2 and a sentence of its own', async (args, sentence) => {
+    const { status, stderr } = await vitrum(args);
+    expect([status, stderr]).toEqual([2, expect.stringContaining(sentence)]);
+  });
+
+  it('shelf lists the catalogue, and takes one of the user’s own', async () => {
+    const { stdout } = await vitrum(['shelf', 'strips']);
+    expect(stdout).toContain('white-24v-120');
+    const { strips } = JSON.parse((await vitrum(['shelf', '--json'])).stdout) as { strips: { id: string }[] };
+    const own = strips.map((strip) => (strip.id === 'white-24v-120' ? { ...strip, name: 'Our own strip' } : strip));
+    const shelf = file('shelf.json', JSON.stringify({ strips: own }));
+    expect((await vitrum(['shelf', 'strips', '--shelf', shelf])).stdout).toContain('Our own strip');
+    const wrong = file('wrong.json', JSON.stringify({ strips: [{ id: 'mine', name: 'Mine' }] }));
+    const refused = await vitrum(['shelf', '--shelf', wrong]);
+    expect([refused.status, refused.stderr]).toEqual([2, expect.stringContaining('strips.mine.')]);
+    const unknown = file('unknown.json', JSON.stringify({ moons: [] }));
+    expect((await vitrum(['shelf', '--shelf', unknown])).stderr).toContain('there is no list “moons”');
+    expect((await vitrum(['shelf', '--shelf', file('broken.json', '{')])).stderr).toContain('not valid JSON');
+  });
+
+  it('ends quietly when whoever reads its answer stops', () => {
+    const target = file('pipe.json', JSON.stringify(demoDesigns.dispensary));
+    const { stderr } = spawnSync('sh', ['-c', `node ${program} evaluate ${target} --json | head -c 10`], {
+      encoding: 'utf8',
+    });
+    expect(stderr).toBe('');
   });
 
   it('evaluate --json is JSON with figures, findings and energy that balances', async () => {

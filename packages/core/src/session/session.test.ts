@@ -30,6 +30,22 @@ describe('an evaluation session', () => {
     expect(last?.kind === 'fixes' && last.findings[0]?.fixes.length).toBeGreaterThan(0);
   });
 
+  it('chooses a design anew, telling how it goes on, until it is called off', async () => {
+    const { handle, kinds, replies } = open();
+    await handle({ kind: 'open', id: 0, catalogue: shippedCatalogue });
+    await handle({ kind: 'choose', id: 1, design: dispensary, assembly: 0 });
+    expect(kinds(1)[0]).toBe('progress');
+    const last = replies.at(-1);
+    expect(last?.kind === 'chosen' && last.solved.design.solved?.sentence).toBe(
+      last?.kind === 'chosen' && last.solved.sentence,
+    );
+    const work = handle({ kind: 'choose', id: 2, design: dispensary, assembly: 0 });
+    await handle({ kind: 'cancel', id: 2 });
+    await work;
+    expect(kinds(2).at(-1)).toBe('cancelled');
+    expect(kinds(2)).not.toContain('chosen');
+  });
+
   it('gives up the fixes of a design when a newer one arrives', async () => {
     const { handle, kinds } = open();
     await handle({ kind: 'open', id: 0, catalogue: shippedCatalogue });

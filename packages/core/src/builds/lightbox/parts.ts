@@ -184,6 +184,16 @@ const cornerHoles = (member: Member, facts: PartFacts): readonly PartShape[] => 
   );
 };
 
+/** What a member has of wood (mm³): mitred it is a trapezium from above, and so is each of its seats. */
+const memberMm3 = ({ lengthMm, widthMm, thicknessMm, ends, seats }: Member): number => {
+  const mitred = ends === 'mitre';
+  const board = (lengthMm - (mitred ? thicknessMm : 0)) * widthMm * thicknessMm;
+  return seats.reduce((left, seat) => {
+    const along = mitred ? lengthMm - 2 * thicknessMm + seat.depthMm : lengthMm - 2 * seat.stopMm;
+    return left - seat.widthMm * seat.depthMm * along;
+  }, board);
+};
+
 /** Drawn with the front edge at the top and the inner side toward the viewer. */
 const memberPart = (member: Member, facts: PartFacts): CutPart => {
   const { materials, brief, geometry } = facts;
@@ -200,7 +210,6 @@ const memberPart = (member: Member, facts: PartFacts): CutPart => {
     brief.leadExit === member.name ? [leadHole(lengthMm / 2, Math.min(backMm + leadAboveBackMm, widthMm / 2))] : [];
   const upright = member.name === 'left' || member.name === 'right';
   const vents = upright ? [] : ventHoles(facts.design.vents ?? null, lengthMm, widthMm);
-  const cut = member.seats.reduce((sum, seat) => sum + seat.widthMm * seat.depthMm * (lengthMm - 2 * seat.stopMm), 0);
   const seatNote = member.seats
     .map(
       (seat) =>
@@ -217,7 +226,7 @@ const memberPart = (member: Member, facts: PartFacts): CutPart => {
     heightMm: widthMm,
     thicknessMm,
     count: 1,
-    kg: ((lengthMm * widthMm * thicknessMm - cut) * returnBoard.densityKgM3) / 1e9,
+    kg: (memberMm3(member) * returnBoard.densityKgM3) / 1e9,
     note: `${member.ends === 'mitre' ? 'ends mitred 45°, long side given; ' : ''}${seatNote}`,
     layers: [
       cutOut(lengthMm, widthMm),

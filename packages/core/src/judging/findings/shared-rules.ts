@@ -1,6 +1,7 @@
+import { fontListings } from '../../artwork/lettering/index.js';
 import { fittingSupplies, leadDropShare } from '../../power/circuit/index.js';
 import { set } from '../../document/design/index.js';
-import { inDesign, type AssemblyResults, type SignResults } from '../results/index.js';
+import { fieldsIn, inDesign, type AssemblyResults, type SignResults } from '../results/index.js';
 import { changeStrip, oneChange, suitableStrips } from './candidates.js';
 import { wholeFront } from './places.js';
 import type { Remedy, Rule, SignRule } from './types.js';
@@ -126,16 +127,19 @@ export const leadDrops: SignRule = ({ results, catalogue }) => {
   };
 };
 
+/** So many other fonts are tried. */
+const mostFonts = 6;
+
 /** Characters that the font does not have. */
 export const missingLetters: Rule = ({ results }) => {
   const { missing } = results.lettering;
   if (missing.length === 0) return null;
   return {
     id: 'missing-letters',
-    severity: 'fix',
+    severity: 'stop',
     step: 'artwork',
     what: `This font has no ${missing.join(' ')}`,
-    why: `${missing.length} character${missing.length === 1 ? ' is' : 's are'} left out of the lettering; choose another font or spelling.`,
+    why: `${missing.length} character${missing.length === 1 ? ' is' : 's are'} left out of the sign; choose another font or spelling, or take the word in as a drawing.`,
     numbers: [{ label: 'left out', value: missing.length, unit: 'characters' }],
     where: null,
     target: {
@@ -145,7 +149,11 @@ export const missingLetters: Rule = ({ results }) => {
       read: (tried) => tried.lettering.missing.length,
       settled: (tried) => tried.lettering.missing.length === 0,
     },
-    remedies: [],
+    remedies: fontListings
+      .filter(({ id }) => id !== results.assembly.artwork.fontId)
+      .map(({ id, name }) => oneChange(`font-${id}`, `Letters in ${name}`, fieldsIn(results).artwork.fontId, id))
+      .slice(0, mostFonts),
+    noRemedy: 'No font that ships with Vitrum has it; take the word in as a drawing, or bring a font of your own.',
   };
 };
 

@@ -1,6 +1,14 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { inOutline, offset, rectRing, subtract, unite, type Outline } from '../../base/outlines/index.js';
+import {
+  inOutline,
+  offset,
+  outlineCentroid,
+  rectRing,
+  subtract,
+  unite,
+  type Outline,
+} from '../../base/outlines/index.js';
 import { placePosts, postsAmiss, type Post, type PostOptions } from './index.js';
 
 const options: PostOptions = { diameterMm: 6, insideMm: 20, perPostKg: 0.5, kgPerM2: 5 };
@@ -51,6 +59,27 @@ describe('posts of letters', () => {
     expect(parts).toHaveLength(2);
     for (const { posts } of parts) expect(posts.length).toBeGreaterThanOrEqual(2);
     expect(postsAmiss(parts, options.insideMm)).toEqual({ loose: [], outsideStrip: [] });
+  });
+
+  it('of a C stand over its centre of gravity and on both sides of it, though its stem is wider than its arms are long', () => {
+    const letter = subtract(rect(0, 0, 220, 300), rect(90, 60, 200, 180));
+    const [part] = placePosts(letter, options);
+    const [x, y] = outlineCentroid(letter)!;
+    const xs = part!.posts.map(({ at }) => at[0]);
+    expect(Math.min(...xs)).toBeLessThan(x);
+    expect(Math.max(...xs)).toBeGreaterThan(x);
+    for (const { at } of part!.posts) expect(at[1]).toBeGreaterThan(y);
+  });
+
+  it('of an L, which has nothing over its weight on the right, are two on its foot and one on its stem', () => {
+    const letter = unite([...rect(0, 0, 60, 300), ...rect(0, 0, 200, 60)]);
+    const [part] = placePosts(letter, options);
+    const [x, y] = outlineCentroid(letter)!;
+    const xs = part!.posts.map(({ at }) => at[0]);
+    expect(part!.posts).toHaveLength(3);
+    expect(Math.min(...xs)).toBeLessThan(x);
+    expect(Math.max(...xs)).toBeGreaterThan(x);
+    expect(Math.max(...part!.posts.map(({ at }) => at[1]))).toBeGreaterThan(y);
   });
 
   it('are never amiss, whatever the letter', () => {

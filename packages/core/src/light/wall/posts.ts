@@ -49,17 +49,35 @@ const levelStepMm = 3;
 /** Posts of one part stand at least this many diameters apart. */
 const apartDiameters = 3;
 
-/** The level line on which the outermost posts stand farthest apart; of equal ones the highest, so that the part hangs. */
-const widestLevel = (allowed: Outline): { readonly y: number; readonly from: number; readonly to: number } | null => {
+interface Level {
+  readonly y: number;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** How well a part hangs by posts on a level line: over its weight and on both sides of it, on both sides alone, or neither. */
+const balanceOn = ({ y, from, to }: Level, [x, centreY]: Point): number => {
+  const bothSides = from < x && x < to;
+  if (!bothSides) return 0;
+  return y >= centreY ? 2 : 1;
+};
+
+/**
+ * The level line for the outermost posts: the one by which the part hangs best about its centre of gravity, of those the
+ * one on which they stand farthest apart; of equal ones the highest, so that the part hangs.
+ */
+const bestLevel = (allowed: Outline, centre: Point): (Level & { readonly balance: number }) | null => {
   const bounds = outlineBounds(allowed);
   if (bounds === null) return null;
-  let best: { y: number; from: number; to: number } | null = null;
+  let best: (Level & { balance: number }) | null = null;
   for (let y = bounds.y + bounds.height - 1e-3; y > bounds.y; y -= levelStepMm) {
     const found = levelStretches(allowed, y);
     const [first, last] = [found[0], found[found.length - 1]];
     if (first === undefined || last === undefined) continue;
-    const [from, to] = [first[0], last[1]];
-    if (best === null || to - from > best.to - best.from + millionth) best = { y, from, to };
+    const level = { y, from: first[0], to: last[1] };
+    const balance = balanceOn(level, centre);
+    const wider = best === null || level.to - level.from > best.to - best.from + millionth;
+    if (best === null || balance > best.balance || (balance === best.balance && wider)) best = { ...level, balance };
   }
   return best;
 };
@@ -84,10 +102,23 @@ const foot = (allowed: Outline, aboutX: number, belowY: number): Point | null =>
   return null;
 };
 
+/** The highest allowed place near the middle, above a level. */
+const head = (allowed: Outline, aboutX: number, aboveY: number): Point | null => {
+  const bounds = outlineBounds(allowed);
+  if (bounds === null) return null;
+  for (let y = bounds.y + bounds.height - 1e-3; y > aboveY; y -= levelStepMm) {
+    const x = nearestOn(allowed, y, aboutX);
+    if (Number.isFinite(x)) return [x, y];
+  }
+  return null;
+};
+
 /** The solved posts of one part: as many as it needs, as far as it has room for them. */
 export const postsIn = (part: Outline, needed: number, insideMm: number, diameterMm: number): readonly Post[] => {
   const allowed = offset(part, -(insideMm + diameterMm / 2), coarseArcMm);
-  const level = widestLevel(allowed);
+  const bounds = outlineBounds(part);
+  const centre = outlineCentroid(part) ?? (bounds === null ? [0, 0] : [bounds.x, bounds.y]);
+  const level = bestLevel(allowed, centre);
   if (level === null) return [];
   const apart = apartDiameters * diameterMm;
   const middle = (level.from + level.to) / 2;
@@ -105,9 +136,10 @@ export const postsIn = (part: Outline, needed: number, insideMm: number, diamete
     const wanted = level.from + ((level.to - level.from) * at) / (most - 1);
     return place([nearestOn(allowed, level.y, wanted), level.y], diameterMm);
   });
-  const [x] = outlineCentroid(part) ?? [middle];
-  const low = needed > leastPosts ? foot(allowed, x, level.y - apart) : null;
-  return low === null ? row : [...row, place(low, diameterMm)];
+  const low = needed > leastPosts ? foot(allowed, centre[0], level.y - apart) : null;
+  // Held under its weight alone it would tip over: one post more stands above.
+  const high = level.balance === 2 ? null : head(allowed, centre[0], level.y + apart);
+  return [...row, ...[low, high].flatMap((at) => (at === null ? [] : [place(at, diameterMm)]))];
 };
 
 const apartFrom = (post: Post, [x, y]: Point): number => Math.hypot(post.at[0] - x, post.at[1] - y);

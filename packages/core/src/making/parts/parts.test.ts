@@ -39,6 +39,19 @@ describe('parts of a light box', () => {
     expect(top.kg).toBeCloseTo(whole - cut, 6);
   });
 
+  it('weigh as trapezia where they are mitred: together the frame that they are', () => {
+    const { parts, geometry } = evaluate(inAssembly({ 'case.cornerJoint': 'mitre', 'case.retention': 'laid-on' }));
+    const members = ['top', 'bottom', 'left', 'right'].map((id) => partOf(parts.cut, id));
+    const { widthMm, heightMm } = geometry.outside;
+    const [t, deep] = [members[0]!.thicknessMm, members[0]!.heightMm];
+    const frame = (widthMm * heightMm - (widthMm - 2 * t) * (heightMm - 2 * t)) * deep;
+    // The back sits in a rabbet all round, taken out of the frame as a smaller one.
+    const [seat] = geometry.members[0]!.seats;
+    const [w, h] = [widthMm - 2 * t, heightMm - 2 * t];
+    const rabbet = seat === undefined ? 0 : ((w + 2 * seat.depthMm) * (h + 2 * seat.depthMm) - w * h) * seat.widthMm;
+    expect(members.reduce((sum, { kg }) => sum + kg, 0)).toBeCloseTo(((frame - rabbet) * 650) / 1e9, 6);
+  });
+
   it('have screws no farther apart than 150 mm and within the seat, all inside the back', () => {
     const back = partOf(evaluate({}).parts.cut, 'back');
     const along = holes(back)

@@ -1,0 +1,122 @@
+import { beforeAll, describe, expect, it } from '@jest/globals';
+import type { FontBook } from '../../artwork/lettering/index.js';
+import { seededRandom } from '../../base/maths/index.js';
+import { shippedCatalogue } from '../../document/catalogue/index.js';
+import { set, fieldsOf } from '../../document/design/index.js';
+import type { LightboxAssembly } from '../../builds/index.js';
+import { brightnessLimit } from '../../light/glow/index.js';
+import { testFonts } from '../../testing/harness.js';
+import { newDesign } from '../demo/index.js';
+import { applyChange, readDesign, type Design } from '../design/index.js';
+import { createEvaluator, createJudge, finish } from '../evaluate/index.js';
+import { setByHand, solveSign } from './index.js';
+
+let fonts: FontBook;
+beforeAll(async () => {
+  fonts = await testFonts();
+});
+
+const solved = (design: Design) => finish(solveSign(design, 0, createJudge(shippedCatalogue, fonts)));
+const box = (widthMm: number, heightMm: number, brief: Partial<Design['brief']> = {}): Design => {
+  const design = newDesign('lightbox', {
+    name: 'New',
+    text: 'OPEN',
+    readingDistanceMm: 3000,
+    sizesMm: { widthMm, heightMm },
+  });
+  return { ...design, brief: { ...design.brief, ...brief } };
+};
+const letters = (build: string, capHeightMm: number): Design =>
+  newDesign(build, { name: 'New', text: 'TO', readingDistanceMm: 3000, sizesMm: { capHeightMm } });
+
+const severe = (design: Design): readonly string[] => {
+  const result = createEvaluator(shippedCatalogue, fonts).evaluate(design);
+  if (!result.ok) throw new Error(result.problems[0]!.message);
+  return result.value.findings.filter(({ severity }) => severity !== 'note').map(({ id }) => id);
+};
+
+describe('a new light box', () => {
+  it.each([
+    [200, 100],
+    [300, 300],
+    [600, 200],
+    [900, 600],
+    [1500, 300],
+    [2400, 1200],
+    [3000, 500],
+  ])('of %d × %d mm begins with neither stop nor fix, at a luminance for the place', (width, height) => {
+    const { design, clean, sentence } = solved(box(width, height));
+    expect([clean, severe(design)]).toEqual([true, []]);
+    const result = createEvaluator(shippedCatalogue, fonts).evaluate(design);
+    const { assemblies, circuit } = result.ok ? result.value : { assemblies: [], circuit: null };
+    expect(assemblies[0]!.glow.evenness.meanCdM2).toBeLessThan(brightnessLimit(design.brief));
+    expect(assemblies[0]!.heat.stripC.low).toBeLessThan(60);
+    expect(circuit?.supply).not.toBeNull();
+    expect(sentence).toContain(assemblies[0]!.materials.strip.name);
+    expect(readDesign(JSON.parse(JSON.stringify(design))).ok).toBe(true);
+  });
+
+  it('is right indoors and out, near and far, white and coloured: 24 by chance', () => {
+    const random = seededRandom(24);
+    const pick = <T>(items: readonly T[]): T => items[Math.floor(random() * items.length)]!;
+    const dirty = Array.from({ length: 24 }, () => {
+      const asked = box(Math.round(250 + random() * 1500), Math.round(150 + random() * 500), {
+        readingDistanceMm: pick([1500, 3000, 8000]),
+        light: pick([{ kind: 'white', cctK: 3000 } as const, { kind: 'rgb', colour: '#ff5a36' } as const]),
+        ...pick<Partial<Design['brief']>>([
+          {},
+          { exposure: 'outdoors', ambient: 'evening', surroundings: 'town' },
+          { exposure: 'damp', ambient: 'evening', surroundings: 'low' },
+        ]),
+      });
+      const { clean, sentence } = solved(asked);
+      return clean ? [] : [`${JSON.stringify(asked.brief)}: ${sentence}`];
+    });
+    expect(dirty.flat()).toEqual([]);
+  });
+
+  it('that cannot be as wished says what stands in the way', () => {
+    const { clean, sentence } = solved(box(11_000, 2500));
+    expect(clean).toBe(false);
+    expect(sentence).toMatch(/In the way: .*larger than its sheet/);
+  });
+
+  it('is turned down after dark alone where it stands against daylight', () => {
+    const { design, clean } = solved(box(600, 200, { exposure: 'damp', ambient: 'overcast', surroundings: 'town' }));
+    expect(clean).toBe(true);
+    expect(design.power.nightLevel).toBeLessThan(1);
+    expect(design.power.level ?? 1).toBe(1);
+  });
+});
+
+describe('new letters', () => {
+  it.each([
+    ['halo', 120],
+    ['halo', 300],
+    ['face-lit', 120],
+    ['face-lit', 200],
+  ])('of %s, %d mm high, begin with neither stop nor fix', (build, capHeightMm) => {
+    const { design, clean } = solved(letters(build, capHeightMm));
+    expect([clean, severe(design)]).toEqual([true, []]);
+  });
+});
+
+describe('solving again', () => {
+  const field = fieldsOf<LightboxAssembly>('assemblies.0');
+
+  it('keeps what was set by hand since, and chooses the rest anew', () => {
+    const { design } = solved(box(600, 200));
+    expect(setByHand(design)).toEqual([]);
+    const deeper = applyChange(design, [set(field.case.depthInsideMm, 123)]);
+    if (!deeper.ok) throw new Error('makes no sign');
+    expect(setByHand(deeper.value)).toEqual(['assemblies.0.case.depthInsideMm']);
+    const again = solved(deeper.value).design;
+    const [own] = again.assemblies as unknown as readonly LightboxAssembly[];
+    expect(own!.case.depthInsideMm).toBe(123);
+  });
+
+  it('comes to the same when nothing was changed', () => {
+    const { design } = solved(box(600, 200));
+    expect(solved(design).design.assemblies).toEqual(design.assemblies);
+  });
+});
