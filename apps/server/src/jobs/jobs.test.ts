@@ -39,7 +39,7 @@ describe('the job book', () => {
       'Rye & Salt counter box',
     ]);
     expect(jobs[0]?.summary?.counts.fix).toBe(1);
-    expect(jobs[0]?.summary?.size).toBe('900 × 300 × 90 mm');
+    expect(jobs[0]?.summary?.size).toBe('900 × 300 × 87 mm');
     expect(jobs[0]?.summary?.thumbnail).toMatch(/^data:image\/png;base64,/);
   });
 
@@ -83,7 +83,7 @@ describe('saving', () => {
     expect(saved).toMatchObject({ number: 2, parent: 1, setAside: false });
     const read = body<JobView>(await api().get(`/api/jobs/${job.id}`));
     expect(read.head.hash).toBe(saved.hash);
-    expect(read.summary?.size).toBe('900 × 300 × 99 mm');
+    expect(read.summary?.size).toBe('900 × 300 × 96 mm');
   });
 
   it('of the same content adds nothing', async () => {

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from '@jest/globals';
 import type { JobView, RevisionWithDesign } from '@vitrum/contract';
-import { demoDesigns, type Design } from '@vitrum/core';
+import { demoDesigns, readDesign, type Design } from '@vitrum/core';
 import { and, eq } from 'drizzle-orm';
 import { DatabaseService } from '../database/database.module.js';
 import { revisions } from '../database/schema.js';
@@ -22,7 +22,8 @@ describe('a stored revision', () => {
     await db.update(revisions).set({ design: stored, hash: 'old' }).where(eq(revisions.jobId, job.id));
     const read = body<JobView>(await api().get(`/api/jobs/${job.id}`).expect(200));
     expect(read.head).toMatchObject({ hash: 'old', number: 1 });
-    expect(read.head.design).toEqual(demoDesigns[name]);
+    expect({ ok: true, value: read.head.design }).toEqual(readDesign(stored));
+    expect(read.head.design.version).toBe(2);
     // What is saved on it is of this version, and the old row stays as it was.
     const next = { ...demoDesigns[name], name: 'Newer' };
     expect(

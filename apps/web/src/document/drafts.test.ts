@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from '@jest/globals';
-import { demoDesigns } from '@vitrum/core';
+import { demoDesigns, readDesign } from '@vitrum/core';
 import { dropDraft, readDraft, writeDraft, type DraftStorage } from './drafts';
 
 const storage = (): DraftStorage & { readonly kept: Map<string, string> } => {
@@ -31,7 +31,9 @@ describe('a draft in the browser', () => {
   it('of version 1 opens as one of this version', () => {
     const place = storage();
     place.kept.set('vitrum.draft.j1', JSON.stringify({ design: version1('slipway'), basedOn: 'abc' }));
-    expect(readDraft(place, 'j1')).toEqual({ design: demoDesigns.slipway, basedOn: 'abc' });
+    const draft = readDraft(place, 'j1');
+    expect({ ok: true, value: draft?.design }).toEqual(readDesign(version1('slipway')));
+    expect([draft?.basedOn, draft?.design.version]).toEqual(['abc', 2]);
   });
 
   it.each(['{', '{"design":{},"basedOn":"abc"}', 'null', '{"design":[1]}'])('that is broken is none: %s', (text) => {

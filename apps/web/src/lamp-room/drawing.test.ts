@@ -91,7 +91,7 @@ describe('the slice on the screen', () => {
 describe('the work line', () => {
   it('tells each step in a few words', () => {
     for (const { step } of workSteps) expect(stepDetail(step, sign, chosen(sign)).length).toBeGreaterThan(3);
-    expect(stepDetail('case', sign, chosen(sign))).toBe('900×300×90\u00a0mm');
+    expect(stepDetail('case', sign, chosen(sign))).toBe('900×300×87\u00a0mm');
   });
 
   it('shows what is wrong before what was seen', () => {
