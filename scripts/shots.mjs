@@ -94,7 +94,7 @@ const pictures = [
       await page.waitForTimeout(500);
     },
   ],
-  ['face-lit-letters', (page) => openJob(page, 'Tern', 'case')],
+  ['cafe-letters', (page) => openJob(page, 'Tern', 'case')],
   [
     'job-false-colour',
     async (page) => {

@@ -1,6 +1,12 @@
 #!/usr/bin/env node
 import { existsSync } from 'node:fs';
 
+// Who reads our answer may stop reading: that is no failure of ours.
+process.stdout.on('error', (error) => {
+  if (error.code === 'EPIPE') process.exit(0);
+  throw error;
+});
+
 const main = new URL('../dist/main.js', import.meta.url);
 if (existsSync(main)) {
   const { main: run } = await import(main);

@@ -1,4 +1,4 @@
-import { allBuilds, newDesign, sizeProblems, usualSizes, type Design } from '@vitrum/core';
+import { allBuilds, jobName, newDesign, sizeProblems, usualSizes, type Design } from '@vitrum/core';
 import { UsageError } from './usage-error.js';
 
 /** What a new job is told on the command line. */
@@ -47,7 +47,7 @@ export const newFromAnswers = (
   if (wrong !== undefined) throw new UsageError(`--${optionOf[wrong[0]] ?? wrong[0]}: ${wrong[1]}`);
   const readingDistanceMm = length(options.from, 'from') ?? usualDistanceMm;
   const text = says.replaceAll('\\n', '\n');
-  const design = newDesign(build.name, { name: text.slice(0, 60), text, readingDistanceMm, sizesMm });
+  const design = newDesign(build.name, { name: jobName(text), text, readingDistanceMm, sizesMm });
   const seen = where === undefined ? {} : { surroundings: where };
   return {
     ...design,

@@ -12,9 +12,3 @@ export const processTerminal: Terminal = {
   print: (text) => void process.stdout.write(text),
   complain: (text) => void process.stderr.write(text),
 };
-
-// Who reads our answer may stop reading: that is no failure of ours.
-process.stdout.on('error', (error: NodeJS.ErrnoException) => {
-  if (error.code === 'EPIPE') process.exit(0);
-  throw error;
-});

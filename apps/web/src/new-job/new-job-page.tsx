@@ -3,6 +3,7 @@ import {
   allBuilds,
   buildOf,
   formatLength,
+  jobName,
   newDesign,
   parseLength,
   sizeProblems,
@@ -30,8 +31,6 @@ const check = async (form: NewJobForm): Promise<Problems> => {
   );
   return { ...Object.fromEntries<string>(fields), ...sizeProblems(buildOf(form).sizes, form.sizesMm) };
 };
-
-const jobName = (text: string): string => text.replace(/\s+/g, ' ').trim().slice(0, 60) || 'New sign';
 
 interface BuildChoiceProps {
   readonly chosen: string;

@@ -32,7 +32,11 @@ export const SolveAgain = () => {
   };
   return (
     <div className="mb-3 border border-line bg-sheet px-3 py-2 text-[13px]">
-      {design.solved !== undefined && <p className="mb-1.5 text-soft">{design.solved.sentence}</p>}
+      {design.solved !== undefined && (
+        <p className="mb-1.5 text-soft">
+          <span className="font-semibold text-ink">Last choice:</span> {design.solved.sentence}
+        </p>
+      )}
       <Button disabled={busy} onClick={() => void run()}>
         <WandSparkles size={14} aria-hidden /> {busy ? 'Choosing …' : 'Choose strip, depth and supplies for me'}
       </Button>

@@ -61,6 +61,7 @@ export const BriefStep = () => {
       <ChoiceField
         label="Brightest light it must beat"
         field={inDesign.brief.ambient}
+        wide
         choices={ambients.map((ambient) => ({
           value: ambient,
           label: `${ambientWords[ambient]}, ${ambientLux[ambient].toLocaleString('en')} lx`,
@@ -82,7 +83,7 @@ export const BriefStep = () => {
         choices={[
           { value: 'indoors', label: 'indoors, dry' },
           { value: 'damp', label: 'damp, under a roof' },
-          { value: 'outdoors', label: 'outdoors, in the wet' },
+          { value: 'outdoors', label: 'outdoors, wet' },
         ]}
       />
       <ChoiceField

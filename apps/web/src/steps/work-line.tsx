@@ -73,7 +73,7 @@ const StepLink = ({ jobId, step, index: place, status }: StepLinkProps) => {
 export const WorkLine = ({ jobId, status }: { readonly jobId: string; readonly status: JobStatus }) => (
   <nav
     aria-label="Work line"
-    className="no-print relative flex shrink-0 flex-col border-r border-line py-2 max-lg:flex-row max-lg:overflow-x-auto max-lg:border-r-0 max-lg:border-b lg:w-[158px]"
+    className="no-print relative flex shrink-0 flex-col border-r border-line py-2 max-lg:flex-row max-lg:overflow-x-auto max-lg:border-r-0 max-lg:border-b lg:w-[166px]"
   >
     <span
       aria-hidden

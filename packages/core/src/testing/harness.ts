@@ -9,6 +9,7 @@ import type { AnyDesign, DesignChange, DesignOf } from '../document/design/index
 import type { AssemblyResults } from '../judging/results/index.js';
 import { demoDesigns } from '../sign/demo/index.js';
 import { applyChange, type Design } from '../sign/design/index.js';
+import { only } from './only.js';
 import { createEvaluator, evaluate, type AssemblyEvaluation, type Evaluation } from '../sign/evaluate/index.js';
 
 type LightboxDesign = DesignOf<LightboxAssembly>;
@@ -52,7 +53,7 @@ const inWiring = (value: unknown, assembly: string): unknown => {
 export const changed = <Given extends AnyDesign>(design: Given, change: Readonly<Record<string, unknown>>): Given => {
   const fields: DesignChange = Object.entries(change).map(([path, value]) => ({
     path,
-    value: namesSegments.test(path) ? inWiring(value, design.assemblies[0]!.id) : value,
+    value: namesSegments.test(path) ? inWiring(value, only(design.assemblies).id) : value,
   }));
   const result = applyChange(design as unknown as Design, fields);
   if (!result.ok) throw new Error(result.problems.map(({ path, message }) => `${path} ${message}`).join('; '));
@@ -79,7 +80,7 @@ type SingleOf<Given> = Given extends LightboxDesign
 /** The one assembly of an evaluation with what the sign shares; fails the test when the design was refused. */
 export const single = <Given>(result: Result<Evaluation>): SingleOf<Given> => {
   if (!result.ok) throw new Error(result.problems.map(({ path, message }) => `${path} ${message}`).join('; '));
-  return { ...result.value, ...result.value.assemblies[0]! } as unknown as SingleOf<Given>;
+  return { ...result.value, ...only(result.value.assemblies) } as unknown as SingleOf<Given>;
 };
 
 /** What was evaluated, as a sign; fails the test when the design was refused. */
@@ -119,4 +120,4 @@ export const curlew: HaloDesign = demoDesigns.curlew;
 export const tern: FaceLitDesign = demoDesigns.tern;
 
 /** A segment of the first assembly of a demo design, as a reference. */
-export const segmentOf = (design: AnyDesign, segment: number) => ({ assembly: design.assemblies[0]!.id, segment });
+export const segmentOf = (design: AnyDesign, segment: number) => ({ assembly: only(design.assemblies).id, segment });

@@ -1,5 +1,6 @@
-import { drivingStrip, inDesign, segmentIndexOf, type Evaluation } from '@vitrum/core';
+import { drivingStrip, inDesign, segmentIndexOf, surroundingsOf, type Evaluation } from '@vitrum/core';
 import { ChoiceField, NumberField, useDesignValue } from '../../fields/design-fields';
+import { useDocument } from '../../document/document-store';
 import { choicesOf, useCatalogue } from '../../job/catalogue-context';
 
 const driveHint = ({ circuit }: Evaluation): string => {
@@ -50,6 +51,8 @@ const ZoneFields = ({ evaluation }: { readonly evaluation: Evaluation }) => {
 /** How the light is set: by whom, by what, where that sits, and how far it is up. */
 export const ControlFields = ({ evaluation }: { readonly evaluation: Evaluation }) => {
   const { controllers } = useCatalogue();
+  // Indoors nothing is turned down for the dark.
+  const indoors = useDocument(({ design }) => design !== null && surroundingsOf(design.brief) === 'indoors');
   const inside = useDesignValue(inDesign.power.controllerPlace) === 'inside';
   const { circuit, assemblies } = evaluation;
   const signal =
@@ -101,14 +104,16 @@ export const ControlFields = ({ evaluation }: { readonly evaluation: Evaluation 
         />
       )}
       <NumberField label="Turned up" field={inDesign.power.level} otherwise={1} unit="%" scale={100} step={5} />
-      <NumberField
-        label="Of that, after dark"
-        field={inDesign.power.nightLevel}
-        otherwise={1}
-        unit="%"
-        scale={100}
-        step={5}
-      />
+      {!indoors && (
+        <NumberField
+          label="Of that, after dark"
+          field={inDesign.power.nightLevel}
+          otherwise={1}
+          unit="%"
+          scale={100}
+          step={5}
+        />
+      )}
       <ZoneFields evaluation={evaluation} />
       <Mix evaluation={evaluation} />
     </>

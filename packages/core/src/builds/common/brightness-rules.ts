@@ -35,17 +35,13 @@ const levels = (share: number): readonly number[] => [
 const dim = (results: AssemblyResults, lit: number, limit: number): Remedy => {
   const { power, brief } = results.design;
   const atNight = surroundingsOf(brief) !== 'indoors';
-  const share = (spare * limit) / lit;
-  const drawn = results.circuit.setWatts;
-  const candidates = levels(share * (atNight ? (power.nightLevel ?? 1) : (power.level ?? 1))).map(
-    (level): Candidate => {
-      const saved = Math.round(drawn * (1 - level / (atNight ? 1 : (power.level ?? 1))));
-      return {
-        label: `Turn it down to ${Math.round(level * 100)} %${atNight ? ' after dark' : ''}, ${saved} W less`,
-        change: [set(atNight ? inDesign.power.nightLevel : inDesign.power.level, level)],
-      };
-    },
-  );
+  const now = (atNight ? power.nightLevel : power.level) ?? 1;
+  // As it is set by day; after dark it draws the share of that which it is turned down to.
+  const watts = results.circuit.setWatts * (atNight ? now : 1);
+  const candidates = levels((now * spare * limit) / lit).map((level): Candidate => ({
+    label: `Turn it down to ${Math.round(level * 100)} %${atNight ? ' after dark' : ''}, ${Math.round(watts * (1 - level / now))} W less`,
+    change: [set(atNight ? inDesign.power.nightLevel : inDesign.power.level, level)],
+  }));
   return { id: 'turn-down', candidates };
 };
 
@@ -84,7 +80,7 @@ export const tooBright =
           ? `${lit} has ${Math.round(now)} cd/m²; more than ${Math.round(limit)} dazzles beside a white wall in this light (20 times the wall, typical).`
           : `${lit} has ${Math.round(now)} cd/m² after dark; ${limit} is the usual most ${placeWords[where]} (typical; local rules decide).`,
       numbers: [
-        { label: 'after dark', value: Math.round(now), unit: 'cd/m²' },
+        { label: where === 'indoors' ? 'luminance' : 'after dark', value: Math.round(now), unit: 'cd/m²' },
         { label: 'usual most', value: Math.round(limit), unit: 'cd/m²' },
       ],
       where: wholeFront(results),

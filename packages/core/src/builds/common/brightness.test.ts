@@ -38,6 +38,16 @@ describe('a sign that is too bright', () => {
     expect(found(mended.value)).toBeUndefined();
   });
 
+  it('counts what it saves from where the light stands now', () => {
+    const half = changed(dispensary, { 'brief.surroundings': 'country', 'power.nightLevel': 0.5 });
+    const result = createEvaluator(shippedCatalogue, fonts, coarse).evaluate(half);
+    const fix = found(half)!.fixes.find(({ id }) => id === 'turn-down')!;
+    const level = fix.change[0]!.value as number;
+    const saved = Number(/(\d+) W less/.exec(fix.label)![1]);
+    expect(level).toBeLessThan(0.5);
+    expect(saved).toBe(Math.round(result.ok ? result.value.circuit.setWatts * (0.5 - level) : 0));
+  });
+
   it('is turned down by a dimmer that is bought', () => {
     const evaluator = createEvaluator(shippedCatalogue, fonts, coarse);
     const result = evaluator.evaluate(changed(dispensary, { 'power.nightLevel': 0.5 }));

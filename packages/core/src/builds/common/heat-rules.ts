@@ -15,7 +15,7 @@ export interface HeatWords {
 const likely = ({ low, high }: Range): number => (low + high) / 2;
 
 /**
- * The strip gets hotter than it may, even in the kindest case; a note when only the harsh case says so. What the build
+ * The strip gets hotter than it may, even in the kindest case; a note when it is only likelier than not. What the build
  * itself can change comes after a cooler strip.
  */
 export const tooHot =

@@ -30,6 +30,8 @@ export const faceLitSeeds: Build<FaceLitResults['assembly'], never, FaceLitResul
     [...facesOnOffer(results, catalogue)]
       .filter(({ scatter }) => scatter.kind === 'lambertian')
       .sort((a, b) => a.price - b.price)[0] ?? materials.face;
+  const { price, sheetWidthMm, sheetHeightMm } = materials.returnBoard;
+  const returnPerMm2 = price / (sheetWidthMm * sheetHeightMm);
   const layouts = strokeMm > wideStrokeMm ? (['rows', 'outline'] as const) : (['centre', 'outline'] as const);
   const seeds = seedStrips(results, catalogue, strokeMm).flatMap(({ strip, penalty }) =>
     layouts.flatMap((layout) =>
@@ -41,7 +43,7 @@ export const faceLitSeeds: Build<FaceLitResults['assembly'], never, FaceLitResul
         return {
           kind: `${strip.id} ${layout}`,
           cdM2: runs.stripMm > 0 ? (cdPerLmM2 * stripM * givenLm(strip, results)) / areaM2 : aim.wantedCdM2,
-          price: penalty + stripPrice(strip, stripM) + (roundMm * depth * 74) / 2e6,
+          price: penalty + stripPrice(strip, stripM) + roundMm * depth * returnPerMm2,
           change: [
             set(fields.light.stripId, strip.id),
             set(fields.light.layout, layout),

@@ -11,6 +11,8 @@ import type { BoxResults } from './results.js';
 const depthsAPitch = 1.1;
 const [shallowestMm, deepestMm] = [36, 190] as const;
 const marginMm = 10;
+/** A back that carries heat along itself like this keeps strip cool (W/mK). */
+const spreadsHeatWmK = 10;
 
 /** The cheapest board for a use of which every part can be cut; the present one where it will do. */
 const boardFor = (
@@ -47,8 +49,11 @@ export const boxSeeds: Build<BoxResults['assembly'], never, BoxResults>['seeds']
       .filter(({ scatter }) => scatter.kind === 'lambertian')
       .sort((a, b) => a.price - b.price || a.thicknessMm - b.thicknessMm)
       .find((sheet) => holds(sheet, geometry.face)) ?? materials.face;
-  const composite = catalogue.boards.find(({ id }) => id === 'composite-3') ?? materials.backBoard;
-  const back = boardFor(catalogue, composite, 'back', {
+  const spreading =
+    [...catalogue.boards]
+      .filter(({ uses, conductsWmK }) => uses.includes('back') && conductsWmK >= spreadsHeatWmK)
+      .sort((a, b) => a.price - b.price)[0] ?? materials.backBoard;
+  const back = boardFor(catalogue, spreading, 'back', {
     widthMm: geometry.outside.widthMm,
     heightMm: geometry.outside.heightMm,
   });
@@ -81,7 +86,6 @@ export const boxSeeds: Build<BoxResults['assembly'], never, BoxResults>['seeds']
             set(fields.case.depthInsideMm, depth),
             set(fields.case.returnBoardId, returns.id),
             set(fields.case.backBoardId, back.id),
-            set(fields.case.liningId, 'matt-white'),
             set(fields.face.sheetId, face.id),
             ...(assembly.light.facing === undefined ? [] : [set(fields.light.facing, 'front' as const)]),
           ],

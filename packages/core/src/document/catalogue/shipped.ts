@@ -1,5 +1,6 @@
 import { controllers, supplies, wires } from './shipped/power.js';
-import { boards, coatings, faces, films, linings, walls } from './shipped/sheets.js';
+import { boards, films, linings, walls } from './shipped/boards.js';
+import { coatings, faces } from './shipped/faces.js';
 import { strips } from './shipped/strips.js';
 import type { Catalogue, Sundry, Tool } from './types.js';
 

@@ -1,3 +1,3 @@
 export { demoDesigns } from './designs.js';
 export { demoJobs, jobStatuses, type DemoJob, type JobStatus } from './jobs.js';
-export { newDesign } from './new-design.js';
+export { jobName, newDesign } from './new-design.js';

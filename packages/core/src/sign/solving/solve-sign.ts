@@ -50,18 +50,25 @@ const isBetter = (a: Candidate, b: Candidate): boolean => {
   return at >= 0 && one[at]! < other[at]!;
 };
 
-/** Power as the tool would choose it: supplies, wires and chains by its own rules. */
+/** Power as the tool would choose it: by its own rules, and not turned down. */
 const plainPower: DesignChange = [
   set(inDesign.power.supplyId, 'auto'),
   set(inDesign.power.wireId, 'auto'),
   set(inDesign.power.supplyCount, 1),
   set(inDesign.power.feed, 'both-ends'),
+  set(inDesign.power.level, 1),
+  set(inDesign.power.nightLevel, 1),
 ];
 
-/** The design with what was chosen written into it, so that the next time is known what was set by hand since. */
-const withRecord = ({ design, change }: Candidate, sentence: string): Design => {
-  const paths = [...new Set(change.map(({ path }) => path))];
-  return { ...design, solved: { sentence, chosen: paths.map((path) => ({ path, value: valueOfPath(design, path) })) } };
+/**
+ * The design with what was chosen written into it, so that the next time is known what was set by hand since: every field
+ * that was the solver’s to set, and of those that were kept what stood there before.
+ */
+const withRecord = (design: Design, changes: readonly DesignChange[], sentence: string): Design => {
+  const paths = [...new Set(changes.flat().map(({ path }) => path))];
+  const kept = (design.solved?.chosen ?? []).filter(({ path }) => !paths.includes(path));
+  const chosen = [...kept, ...paths.map((path) => ({ path, value: valueOfPath(design, path) }))];
+  return { ...design, solved: { sentence, chosen } };
 };
 
 /** Mends the gravest of what is found, again and again, until nothing severe is left or nothing helps. */
@@ -149,5 +156,6 @@ export function* solveSign(
   chosen ??= found[0]!;
   const left = severe(chosen.judged);
   const sentence = sentenceOf(chosen.judged, left, index);
-  return { design: withRecord(chosen, sentence), clean: left.length === 0, sentence, tried };
+  const settable = [power, chosen.change, ...seeds.map(({ change }) => free(change, kept))];
+  return { design: withRecord(chosen.design, settable, sentence), clean: left.length === 0, sentence, tried };
 }

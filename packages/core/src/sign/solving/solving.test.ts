@@ -113,10 +113,25 @@ describe('solving again', () => {
     const again = solved(deeper.value).design;
     const [own] = again.assemblies as unknown as readonly LightboxAssembly[];
     expect(own!.case.depthInsideMm).toBe(123);
+    // And the time after that as well.
+    expect(setByHand(again)).toEqual(['assemblies.0.case.depthInsideMm']);
+    const third = solved(again).design.assemblies as unknown as readonly LightboxAssembly[];
+    expect(third[0]!.case.depthInsideMm).toBe(123);
+  });
+
+  it('begins at full light again: what was turned down before is not what it goes by', () => {
+    const { design } = solved(box(600, 200));
+    const dimmed = applyChange({ ...design, solved: undefined }, [{ path: 'power.level', value: 0.1 }]);
+    if (!dimmed.ok) throw new Error('makes no sign');
+    const again = solved(dimmed.value).design;
+    expect([again.assemblies, again.power]).toEqual([design.assemblies, design.power]);
   });
 
   it('comes to the same when nothing was changed', () => {
     const { design } = solved(box(600, 200));
-    expect(solved(design).design.assemblies).toEqual(design.assemblies);
+    const again = solved(design).design;
+    expect(again.assemblies).toEqual(design.assemblies);
+    // What it might have set is on record, though it had nothing to set.
+    expect(again.solved?.chosen.map(({ path }) => path)).toContain('assemblies.0.light.stripId');
   });
 });

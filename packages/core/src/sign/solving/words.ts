@@ -21,5 +21,5 @@ export const sentenceOf = ({ results }: Judged, left: readonly SignFinding[], in
       .map(({ what }) => what)
       .join('; ')}.`;
   const where = surroundingsOf(design.brief) === 'indoors' ? 'in the light of the place' : 'after dark';
-  return `Chosen: ${chosen}, for ${round(own.glow.evenness.meanCdM2)} cd/m² (up to ${round(brightnessLimit(design.brief))} ${where}); the cheapest found that neither stops nor disappoints, ${cost.currency}${cost.perSign.toFixed(0)}.`;
+  return `${chosen}, for ${round(own.glow.evenness.meanCdM2)} cd/m² (up to ${round(brightnessLimit(design.brief))} ${where}); the cheapest found that neither stops nor disappoints, ${cost.currency}${cost.perSign.toFixed(0)}.`;
 };

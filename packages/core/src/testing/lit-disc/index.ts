@@ -1,3 +1,4 @@
+import { only } from '../only.js';
 import { memoizeLast } from '../../base/maths/index.js';
 import { canCones } from '../../builds/face-lit/cones.js';
 import { tern } from '../../builds/face-lit/demos.js';
@@ -23,7 +24,7 @@ export interface LitDiscResults extends AssemblyResults<LitDiscAssembly> {
 }
 
 const corners = 72;
-const can = tern.assemblies[0]!;
+const can = only(tern.assemblies);
 
 const roundRing = (radiusMm: number): readonly number[] =>
   Array.from({ length: corners }, (_, corner) => (corner * 2 * Math.PI) / corners).flatMap((angle) => [
@@ -79,7 +80,7 @@ export const litDisc: Build<LitDiscAssembly, FaceLitLaid, LitDiscResults> = {
     name,
     brief: { ...shown.brief, text, readingDistanceMm },
     assemblies: [
-      { ...shown.assemblies[0]!, disc: { ...shown.assemblies[0]!.disc, diameterMm: sizesMm['diameterMm'] ?? 300 } },
+      { ...only(shown.assemblies), disc: { ...only(shown.assemblies).disc, diameterMm: sizesMm['diameterMm'] ?? 300 } },
     ],
   }),
   stages: (...shop) => {
