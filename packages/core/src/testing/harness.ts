@@ -99,6 +99,10 @@ export const evaluated = <Given extends AnyDesign>(design: Given, fonts: FontBoo
 export const evaluatedCoarsely = <Given extends AnyDesign>(design: Given, fonts: FontBook): SingleOf<Given> =>
   single<Given>(createEvaluator(shippedCatalogue, fonts).quick(asDesign(design)));
 
+/** A sign of any number of assemblies, evaluated on the coarser map; fails the test when the design is refused. */
+export const signEvaluatedCoarsely = (design: AnyDesign, fonts: FontBook): Evaluation =>
+  sound(createEvaluator(shippedCatalogue, fonts).quick(asDesign(design)));
+
 /** Evaluates with fixes tried; where a rule is named, those of its findings alone. */
 export const evaluatedWithFixes = <Given extends AnyDesign>(
   design: Given,

@@ -2,7 +2,14 @@ import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { demoDesigns } from '../../sign/demo/index.js';
 import type { Design } from '../../sign/design/index.js';
-import { changed, dispensary, evaluatedCoarsely, inAssembly, testFonts } from '../../testing/harness.js';
+import {
+  changed,
+  dispensary,
+  evaluatedCoarsely,
+  inAssembly,
+  signEvaluatedCoarsely,
+  testFonts,
+} from '../../testing/harness.js';
 
 let fonts: FontBook;
 beforeAll(async () => {
@@ -10,7 +17,7 @@ beforeAll(async () => {
 });
 
 const wiring = (design: Design) => {
-  const evaluation = evaluatedCoarsely(design, fonts);
+  const evaluation = signEvaluatedCoarsely(design, fonts);
   return { evaluation, steps: evaluation.buildList.steps.filter(({ id }) => /^chain-|^controller$/.test(id)) };
 };
 

@@ -2,7 +2,14 @@ import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { demoDesigns } from '../../sign/demo/index.js';
 import type { Design } from '../../sign/design/index.js';
-import { changed, dispensary, evaluatedCoarsely, inAssembly, testFonts } from '../../testing/harness.js';
+import {
+  changed,
+  dispensary,
+  evaluatedCoarsely,
+  inAssembly,
+  signEvaluatedCoarsely,
+  testFonts,
+} from '../../testing/harness.js';
 import { wiringDiagram, type Diagram } from './index.js';
 
 let fonts: FontBook;
@@ -10,7 +17,7 @@ beforeAll(async () => {
   fonts = await testFonts();
 });
 
-const diagramOf = (design: Design): Diagram => wiringDiagram(evaluatedCoarsely(design, fonts));
+const diagramOf = (design: Design): Diagram => wiringDiagram(signEvaluatedCoarsely(design, fonts));
 const box = ({ boxes }: Diagram, id: string) => boxes.find((each) => each.id === id)!;
 
 const designs: readonly (readonly [string, () => Design])[] = [
@@ -28,7 +35,7 @@ const designs: readonly (readonly [string, () => Design])[] = [
 
 describe('a wiring diagram', () => {
   it.each(designs)('of %s has every segment and every wire once, no box on another, all of it inside', (_, design) => {
-    const evaluation = evaluatedCoarsely(design(), fonts);
+    const evaluation = signEvaluatedCoarsely(design(), fonts);
     const { boxes, links, width, height } = wiringDiagram(evaluation);
     expect(boxes.filter(({ kind }) => kind === 'segment')).toHaveLength(evaluation.circuit.segments.length);
     expect(links.filter(({ id }) => id.startsWith('wire-'))).toHaveLength(evaluation.circuit.wires.length);

@@ -3,7 +3,7 @@ import type { FontBook } from '../../artwork/lettering/index.js';
 import { demoDesigns } from '../../sign/demo/index.js';
 import type { Design } from '../../sign/design/index.js';
 import { createFaultSession } from '../../session/index.js';
-import { changed, dispensary, evaluatedCoarsely, inAssembly, testFonts } from '../../testing/harness.js';
+import { changed, dispensary, signEvaluatedCoarsely, inAssembly, testFonts } from '../../testing/harness.js';
 import {
   benchOf,
   testBoardOf,
@@ -34,7 +34,7 @@ beforeAll(async () => {
 });
 
 const boardFor = (design: Design): TestBoard => {
-  return testBoardOf(evaluatedCoarsely(design, fonts).circuit);
+  return testBoardOf(signEvaluatedCoarsely(design, fonts).circuit);
 };
 
 /** Two rows in one chain. */

@@ -3,7 +3,7 @@ import type { FontBook } from '../../artwork/lettering/index.js';
 import { demoDesigns } from '../demo/index.js';
 import { readDesign } from '../design/index.js';
 import { testBoardOf, ohmsBetween, soundNetwork, withFault } from '../../power/faults/index.js';
-import { changed, evaluatedCoarsely, segmentOf, testFonts } from '../../testing/harness.js';
+import { changed, evaluatedCoarsely, segmentOf, signEvaluatedCoarsely, testFonts } from '../../testing/harness.js';
 import { benchDesign, commissionSteps, judgeReading, readingWords, temperatureAt } from './index.js';
 
 let fonts: FontBook;
@@ -17,7 +17,7 @@ describe('putting a sign to work', () => {
   it.each(Object.entries(demoDesigns))(
     '%s: each step expects what the circuit gives, under a name of its own',
     (_, design) => {
-      const results = evaluatedCoarsely(design, fonts);
+      const results = signEvaluatedCoarsely(design, fonts);
       const steps = commissionSteps(results);
       expect(new Set(steps.map(({ key }) => key)).size).toBe(steps.length);
       for (const { expected } of steps) expect(expected.low).toBeLessThan(expected.high);
