@@ -48,8 +48,9 @@ export {
   coreWords,
   drivingStrip,
   hardestUsed,
-  joints,
+  jointWords,
   limitedPowerWatts,
+  pairsOf,
   ratingShare,
   sameSegment,
   segmentIndexOf,
@@ -67,7 +68,7 @@ export {
   type Probe,
   type Symptoms,
 } from './power/faults/index.js';
-export type { Carrier, Chain, Circuit, Joint, WireRun, WiredSegment } from './power/circuit/index.js';
+export type { Carrier, Chain, Circuit, WireRun, WiredSegment } from './power/circuit/index.js';
 export type { Cost, CostLine } from './making/cost/index.js';
 export {
   benchDesign,

@@ -34,6 +34,7 @@ const sectionsOf = ({
   supplies,
   controllers,
   wires,
+  joints,
   sundries,
   tools,
   rates,
@@ -126,8 +127,25 @@ const sectionsOf = ({
     },
     {
       title: 'Wire',
-      columns: ['name', 'carries', 'outside', 'price'],
-      rows: wires.map((wire) => [wire.name, `${wire.ampacityA} A`, `${wire.diameterMm} mm`, price(wire.price, 'm')]),
+      columns: ['name', 'cores', 'carries', 'outside', 'price'],
+      rows: wires.map((wire) => [
+        wire.name,
+        `${wire.cores ?? 2}`,
+        `${wire.ampacityA} A`,
+        `${wire.diameterMm} mm`,
+        price(wire.price, 'm'),
+      ]),
+    },
+    {
+      title: 'Joints',
+      columns: ['name', 'carries', 'each contact', 'wire bared', 'price'],
+      rows: joints.map((joint) => [
+        joint.name,
+        `${joint.ratedA} A`,
+        `${Math.round(joint.ohm * 1e4) / 10} mΩ`,
+        `${joint.stripMm} mm`,
+        price(joint.price, joint.perCore ? 'core' : 'wire end'),
+      ]),
     },
     {
       title: 'Small parts',

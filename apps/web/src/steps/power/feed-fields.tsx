@@ -1,4 +1,4 @@
-import { inDesign, joints, type Evaluation, type WiredSegment } from '@vitrum/core';
+import { inDesign, pairsOf, type Evaluation, type WiredSegment } from '@vitrum/core';
 import { useState } from 'react';
 import { pageOf } from '../../builds';
 import { ChoiceField } from '../../fields/design-fields';
@@ -77,7 +77,7 @@ const OwnFeedFields = ({ evaluation }: { readonly evaluation: Evaluation }) => {
 
 /** How segments hang together: in parallel or in pairs, fed at one end or both, joints and lead. */
 export const FeedFields = ({ evaluation }: { readonly evaluation: Evaluation }) => {
-  const { wires } = useCatalogue();
+  const { wires, joints } = useCatalogue();
   const show = useLength();
   const { circuit, design } = evaluation;
   const series = design.power.arrangement === 'series-pairs';
@@ -116,7 +116,7 @@ export const FeedFields = ({ evaluation }: { readonly evaluation: Evaluation }) 
       <ChoiceField
         label="Lead"
         field={inDesign.power.wireId}
-        choices={[{ value: 'auto', label: 'chosen by load' }, ...choicesOf(wires)]}
+        choices={[{ value: 'auto', label: 'chosen by load' }, ...choicesOf(pairsOf(wires))]}
         hint={`${circuit.lead.name}, ${show(design.brief.leadLengthMm)}, loses ${circuit.leadDropV.toFixed(2)} V; fuse ${circuit.fuseA} A`}
       />
     </>

@@ -24,6 +24,8 @@ export type {
   Controller,
   FaceSheet,
   Film,
+  Joint,
+  JointKind,
   Lining,
   Measured,
   Provenance,

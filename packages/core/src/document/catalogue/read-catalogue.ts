@@ -36,13 +36,15 @@ const readItem = (kind: CatalogueKind, { id, data }: StoredItem, problems: Probl
   return shipped === undefined ? [] : [shipped];
 };
 
-/** A shop’s catalogue from what it stored, in the order given, whichever version wrote it. */
+/** A shop’s catalogue from what it stored, in the order given, whichever version wrote it; a list that it knew nothing of ships. */
 export const readCatalogue = (items: readonly StoredItem[]): ReadCatalogue => {
   const problems: Problem[] = [];
   const lists = Object.fromEntries(
     catalogueKinds.map((kind) => [
       kind,
-      items.filter((item) => item.kind === kind).flatMap((item) => readItem(kind, item, problems)),
+      items.some((item) => item.kind === kind)
+        ? items.filter((item) => item.kind === kind).flatMap((item) => readItem(kind, item, problems))
+        : shippedCatalogue[kind],
     ]),
   );
   const stored = items.find(({ kind }) => kind === 'rates');

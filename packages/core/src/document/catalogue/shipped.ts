@@ -1,4 +1,4 @@
-import { controllers, supplies, wires } from './shipped/power.js';
+import { controllers, joints, supplies, wires } from './shipped/power.js';
 import { boards, films, linings, walls } from './shipped/boards.js';
 import { coatings, faces } from './shipped/faces.js';
 import { strips } from './shipped/strips.js';
@@ -16,7 +16,6 @@ const sundries: readonly Sundry[] = [
   { id: 'wall-clip', name: 'Wall clip for a post', provenance: typical, price: 0.6, kg: 0.004 },
   { id: 'grommet', name: 'Lead grommet with strain relief', provenance: typical, price: 0.6, kg: 0.003 },
   { id: 'fuse', name: 'In-line fuse and holder', provenance: typical, price: 1.8, kg: 0.012 },
-  { id: 'jumper-joint', name: 'Soldered joint, sleeved', provenance: typical, price: 0.12, kg: 0.001 },
   { id: 'face-tape', name: 'Face mounting tape, 1 m', provenance: typical, price: 0.5, kg: 0.005 },
 ];
 
@@ -79,6 +78,7 @@ export const shippedCatalogue: Catalogue = {
   supplies,
   controllers,
   wires,
+  joints,
   sundries,
   tools,
   walls,

@@ -171,12 +171,30 @@ export interface Controller extends Item {
   readonly kg: number;
 }
 
-/** Stranded copper pair, priced per metre of pair. */
+/** Stranded copper in one jacket, as a pair or with more cores; price per metre. */
 export interface Wire extends Item {
+  /** Cores in the jacket; two when left out. */
+  readonly cores?: number;
   readonly areaMm2: number;
   readonly awg: number;
   readonly ampacityA: number;
   readonly diameterMm: number;
+}
+
+/** How wires are joined to strip and to each other. */
+export type JointKind = 'solder' | 'clip' | 'plug' | 'lever' | 'screw';
+
+/** A kind of joint. Price each. */
+export interface Joint extends Item {
+  readonly kind: JointKind;
+  /** Resistance of one contact (Ω), and the current that it may carry (A). */
+  readonly ohm: number;
+  readonly ratedA: number;
+  /** Wire bared for it (mm). */
+  readonly stripMm: number;
+  /** One for every core of a wire; else one takes all of them. */
+  readonly perCore: boolean;
+  readonly kg: number;
 }
 
 /** Small things counted by the piece. */
@@ -219,6 +237,7 @@ export interface Catalogue {
   readonly supplies: readonly Supply[];
   readonly controllers: readonly Controller[];
   readonly wires: readonly Wire[];
+  readonly joints: readonly Joint[];
   readonly sundries: readonly Sundry[];
   readonly tools: readonly Tool[];
   readonly walls: readonly WallFinish[];

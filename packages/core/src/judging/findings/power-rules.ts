@@ -1,5 +1,5 @@
 import { set } from '../../document/design/index.js';
-import { hardestUsed, joints, ratingShare, type Carrier } from '../../power/circuit/index.js';
+import { hardestUsed, jointWords, ratingShare, type Carrier } from '../../power/circuit/index.js';
 import { inDesign, type SignResults } from '../results/index.js';
 import { oneChange } from './candidates.js';
 import { wholeSign } from './places.js';
@@ -22,11 +22,11 @@ const shareCurrent = ({ design }: SignResults): readonly Remedy[] =>
     : [oneChange('both-ends', 'Feed every run at both ends', inDesign.power.feed, 'both-ends')];
 
 /** A wire or a joint carries more than it is rated for. */
-export const overRating: SignRule = ({ results }) => {
+export const overRating: SignRule = ({ results, catalogue }) => {
   const carrier = worst(results);
   if (carrier === null || ratingShare(carrier) <= atRating) return null;
   const { joint } = results.circuit;
-  const stronger = joints.filter(({ ratedA }) => ratedA > joint.ratedA).sort((a, b) => a.ratedA - b.ratedA);
+  const stronger = catalogue.joints.filter(({ ratedA }) => ratedA > joint.ratedA).sort((a, b) => a.ratedA - b.ratedA);
   return {
     id: 'over-rating',
     severity: 'stop',
@@ -50,8 +50,8 @@ export const overRating: SignRule = ({ results }) => {
         ? [
             {
               id: 'joint',
-              candidates: stronger.map(({ kind, name }) => ({
-                label: `Join by ${name}`,
+              candidates: stronger.map(({ kind }) => ({
+                label: `Join by ${jointWords[kind]}`,
                 change: [set(inDesign.power.joint, kind)],
               })),
             },

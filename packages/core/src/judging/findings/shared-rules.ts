@@ -1,5 +1,5 @@
 import { fontListings } from '../../artwork/lettering/index.js';
-import { fittingSupplies, leadDropShare } from '../../power/circuit/index.js';
+import { fittingSupplies, leadDropShare, pairsOf } from '../../power/circuit/index.js';
 import { set } from '../../document/design/index.js';
 import { fieldsIn, inDesign, type AssemblyResults, type SignResults } from '../results/index.js';
 import { changeStrip, oneChange, suitableStrips } from './candidates.js';
@@ -91,7 +91,7 @@ export const leadDrops: SignRule = ({ results, catalogue }) => {
   const leadA = (of: SignResults): number => Math.max(...of.circuit.supplyAmps);
   const overAmps = leadA(results) > circuit.lead.ampacityA;
   if (share <= leadDropShare * 1.02 && !overAmps) return null;
-  const thicker = catalogue.wires
+  const thicker = pairsOf(catalogue.wires)
     .filter(({ areaMm2 }) => areaMm2 > circuit.lead.areaMm2)
     .sort((a, b) => a.areaMm2 - b.areaMm2);
   const ok = (tried: SignResults): boolean =>

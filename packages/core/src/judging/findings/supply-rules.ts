@@ -1,5 +1,5 @@
 import { set } from '../../document/design/index.js';
-import { limitedPowerWatts, sourceOf, supplyChoices } from '../../power/circuit/index.js';
+import { jointWords, limitedPowerWatts, sourceOf, supplyChoices } from '../../power/circuit/index.js';
 import { inDesign, type SignResults } from '../results/index.js';
 import { oneChange } from './candidates.js';
 import { wholeSign } from './places.js';
@@ -46,7 +46,7 @@ export const jointsInTheWet: SignRule = ({ results }) => {
     severity: 'fix',
     step: 'power',
     what: 'Joints that let damp in',
-    why: `${open} ${results.circuit.joint.name}s; their contacts corrode. Solder, sleeved and sealed, keeps.`,
+    why: `${open} ${jointWords[results.circuit.joint.kind]}s; their contacts corrode. Solder, sleeved and sealed, keeps.`,
     numbers: [{ label: 'open joints', value: open, unit: '' }],
     where: wholeSign(results),
     target: {

@@ -1,5 +1,5 @@
-import { distinctItems, type Catalogue, type Strip } from '../../document/catalogue/index.js';
-import type { Circuit } from '../../power/circuit/index.js';
+import { distinctItems, type Catalogue, type Strip, type Wire } from '../../document/catalogue/index.js';
+import { boughtAs, jointPieces, type Circuit } from '../../power/circuit/index.js';
 import type { Brief } from '../../document/design/index.js';
 import { sum } from '../../base/maths/index.js';
 import type { LightRuns } from '../../light/runs/index.js';
@@ -21,9 +21,6 @@ export const sundry = (catalogue: Catalogue, id: string, quantity: number, hangs
   if (item === undefined || quantity <= 0) return [];
   return [{ id, name: item.name, quantity, unit: 'piece', unitPrice: item.price, kg: item.kg * quantity, hangs }];
 };
-
-/** Pairs that so many conductors take. */
-const pairsFor = (cores: number): number => Math.ceil(cores / 2);
 
 /** The controller and what repeats it. */
 const drives = ({ drive }: Circuit): readonly BoughtPart[] =>
@@ -61,6 +58,47 @@ const strips = (assemblies: readonly StripUse[]): readonly BoughtPart[] =>
     };
   });
 
+/** The joints that the ends of all wires take, of the kind that is used. */
+const jointsOf = ({ joint, wires }: Circuit): readonly BoughtPart[] => {
+  const quantity = 2 * sum(wires.map(({ cores }) => jointPieces(joint, cores.length)));
+  return quantity === 0
+    ? []
+    : [
+        {
+          id: `joint-${joint.id}`,
+          name: joint.name,
+          quantity,
+          unit: 'piece',
+          unitPrice: joint.price,
+          kg: joint.kg * quantity,
+          hangs: true,
+        },
+      ];
+};
+
+/** Wire by the metre, each kind once. */
+const wireParts = (
+  laid: readonly { readonly item: Wire; readonly metres: number; readonly hangs: boolean }[],
+): readonly BoughtPart[] =>
+  distinctItems(laid.map(({ item }) => item)).flatMap((item): readonly BoughtPart[] => {
+    const own = laid.filter((each) => each.item.id === item.id);
+    const quantity = sum(own.map(({ metres }) => metres));
+    const hangs = own[0]!.hangs;
+    return quantity === 0
+      ? []
+      : [
+          {
+            id: `${item.id}-${hangs ? 'inside' : 'lead'}`,
+            name: `${item.name}, ${hangs ? 'inside' : 'lead'}`,
+            quantity,
+            unit: 'm',
+            unitPrice: item.price,
+            kg: (quantity * (item.cores ?? 2) * item.areaMm2 * wireKgPerMmm2) / 2,
+            hangs,
+          },
+        ];
+  });
+
 /** Strip, supply, controller, wires, joints and fuses of a sign. */
 export const electrical = (
   catalogue: Catalogue,
@@ -68,33 +106,22 @@ export const electrical = (
   assemblies: readonly StripUse[],
   circuit: Circuit,
 ): readonly BoughtPart[] => {
-  // More conductors than two are made up of pairs laid side by side.
-  const leadM = (brief.leadLengthMm / 1000) * circuit.supplyCount * pairsFor(circuit.leadCores.length);
-  const innerByWire = new Map<string, number>();
-  for (const { wire, lengthMm, cores } of circuit.wires)
-    innerByWire.set(wire.id, (innerByWire.get(wire.id) ?? 0) + (pairsFor(cores.length) * lengthMm) / 1000);
-  const wires = catalogue.wires.flatMap((wire): readonly BoughtPart[] => {
-    const metres = innerByWire.get(wire.id) ?? 0;
-    const kgPerM = wire.areaMm2 * wireKgPerMmm2;
-    const inner = {
-      id: `${wire.id}-inside`,
-      name: `${wire.name}, inside`,
-      quantity: metres,
-      unit: 'm',
-      unitPrice: wire.price,
-      kg: metres * kgPerM,
+  const wires = [
+    ...circuit.wires.map(({ wire, lengthMm, cores }) => ({
+      wire,
+      cores: cores.length,
+      metres: lengthMm / 1000,
       hangs: true,
-    } as const;
-    const lead = {
-      id: `${wire.id}-lead`,
-      name: `${wire.name}, lead`,
-      quantity: leadM,
-      unit: 'm',
-      unitPrice: wire.price,
-      kg: leadM * kgPerM,
+    })),
+    {
+      wire: circuit.lead,
+      cores: circuit.leadCores.length,
+      metres: (brief.leadLengthMm / 1000) * circuit.supplyCount,
       hangs: false,
-    } as const;
-    return [...(metres > 0 ? [inner] : []), ...(circuit.lead.id === wire.id && leadM > 0 ? [lead] : [])];
+    },
+  ].map(({ wire, cores, metres, hangs }) => {
+    const { wire: item, count } = boughtAs(catalogue.wires, wire, cores);
+    return { item, metres: metres * count, hangs };
   });
   const { supply } = circuit;
   return [
@@ -113,12 +140,8 @@ export const electrical = (
           } as const,
         ]),
     ...drives(circuit),
-    ...wires,
-    ...sundry(
-      catalogue,
-      'jumper-joint',
-      circuit.wires.reduce((sum, { cores }) => sum + cores.length, 0),
-    ),
+    ...[true, false].flatMap((hangs) => wireParts(wires.filter((wire) => wire.hangs === hangs))),
+    ...jointsOf(circuit),
     ...sundry(
       catalogue,
       'fuse',

@@ -1,6 +1,6 @@
-import type { Strip, Supply, Wire } from '../../document/catalogue/index.js';
+import type { Joint, Strip, Supply, Wire } from '../../document/catalogue/index.js';
 import type { Drive } from './choose-controller.js';
-import type { Joint } from './joints.js';
+import { jointWords } from './joints.js';
 import type { Carrier, Chain, WireRun } from './types.js';
 
 /** What the copper of a strip may carry: the current of its longest run fed at one end (A). */
@@ -56,7 +56,13 @@ export const carriersOf = (
         ratedA: run.wire.ampacityA,
         at: run.at[1],
       },
-      { kind: 'joint', name: `${joint.name} at ${run.to}`, amps: run.amps, ratedA: joint.ratedA, at: run.at[1] },
+      {
+        kind: 'joint',
+        name: `${jointWords[joint.kind]} at ${run.to}`,
+        amps: run.amps,
+        ratedA: joint.ratedA,
+        at: run.at[1],
+      },
     ]),
   ...chains.map((chain): Carrier => {
     const feed = wires.find((run) => run.chain === chain.number && run.from === 'lead' && run.coreAmps.length > 0);

@@ -19,8 +19,28 @@ const fuseSizes = [0.5, 1, 2, 3, 4, 5, 7.5, 10, 15, 20, 25, 30] as const;
 export const chooseFuse = (amps: number): number =>
   fuseSizes.find((size) => size >= amps * 1.25) ?? Math.ceil(amps * 1.25);
 
+/** The pairs among wires; leads of more cores take the place of pairs where colours or zones need them. */
+export const pairsOf = (wires: readonly Wire[]): Wire[] => wires.filter(({ cores }) => (cores ?? 2) === 2);
+
 /**
- * The thinnest wire that carries `amps` with margin, is protected by the fuse for them and stays within `dropV`; the
+ * What so many cores of a gauge are bought as: the cheapest lead with cores enough that are no thinner, or pairs side by
+ * side where none is sold.
+ */
+export const boughtAs = (
+  wires: readonly Wire[],
+  pair: Wire,
+  cores: number,
+): { readonly wire: Wire; readonly count: number } => {
+  const pairs = { wire: pair, count: Math.max(1, Math.ceil(cores / 2)) };
+  if (cores <= 2) return pairs;
+  const [lead] = wires
+    .filter((wire) => (wire.cores ?? 2) >= cores && wire.areaMm2 >= pair.areaMm2)
+    .sort((a, b) => a.price - b.price);
+  return lead === undefined ? pairs : { wire: lead, count: 1 };
+};
+
+/**
+ * The thinnest pair that carries `amps` with margin, is protected by the fuse for them and stays within `dropV`; the
  * thickest there is when none does.
  */
 export const chooseWire = (
@@ -30,7 +50,7 @@ export const chooseWire = (
   lengthMm: number,
   dropV: number,
 ): Wire => {
-  const byArea = [...wires].sort((a, b) => a.areaMm2 - b.areaMm2);
+  const byArea = pairsOf(wires).sort((a, b) => a.areaMm2 - b.areaMm2);
   const carries = (wire: Wire): boolean =>
     amps <= wire.ampacityA * ampacityUse &&
     chooseFuse(amps) <= wire.ampacityA &&

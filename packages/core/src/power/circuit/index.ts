@@ -22,7 +22,8 @@ export {
   type WireKind,
 } from './cores.js';
 export { groupLoads, nominalAmps } from './group-loads.js';
-export { joints, type Joint, type JointKind } from './joints.js';
+export { boughtAs, pairsOf } from './choose-supply.js';
+export { jointOf, jointPieces, jointWords } from './joints.js';
 export { networkOf, type Conductors, type PlacedNetwork, type StripSegment, type Wiring } from './network-of.js';
 export type { SegmentEnd, WireEnd } from './wiring-plan.js';
 export { routeLengthMm, straight, type Route, type Router } from './route.js';

@@ -1,9 +1,8 @@
-import type { Strip } from '../../document/catalogue/index.js';
+import type { Joint, Strip } from '../../document/catalogue/index.js';
 import type { Segment } from '../../light/runs/index.js';
 import { addRails, networkBuilder, type Network, type NetworkBuilder, type RailEnds } from '../network/index.js';
 import { backsOf, type Carries } from './cores.js';
 import { groupLoads } from './group-loads.js';
-import type { Joint } from './joints.js';
 import type { WireEnd } from './wiring-plan.js';
 
 /** Nodes of the conductors at one place, plus first. */

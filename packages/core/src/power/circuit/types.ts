@@ -1,10 +1,9 @@
-import type { Supply, Wire } from '../../document/catalogue/index.js';
+import type { Joint, Supply, Wire } from '../../document/catalogue/index.js';
 import type { LightShare, SetChannel } from '../../light/runs/index.js';
 import type { Point3 } from '../../light/runs/index.js';
 import type { RunTime } from './battery.js';
 import type { Drive } from './choose-controller.js';
 import type { Carries, Core } from './cores.js';
-import type { Joint } from './joints.js';
 import type { WiredSegment } from './sign-runs.js';
 import type { WireEnd } from './wiring-plan.js';
 import type { Wiring } from './network-of.js';

@@ -3,7 +3,7 @@ import { demoDesigns } from '../../sign/demo/index.js';
 import type { PowerDesign } from '../../document/design/index.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { inRows, rowsOfStrip, signOfRuns } from '../../testing/rows-of-strip.js';
-import { jointOf, joints } from './joints.js';
+import { jointOf, jointPieces } from './joints.js';
 import { planWiring } from './wiring-plan.js';
 
 const stripOf = (id: string) => shippedCatalogue.strips.find((strip) => strip.id === id)!;
@@ -106,11 +106,23 @@ describe('a wiring plan', () => {
 
 describe('joints', () => {
   it('are each of a kind, with a resistance and a rating', () => {
+    const { joints } = shippedCatalogue;
     expect(new Set(joints.map(({ kind }) => kind)).size).toBe(joints.length);
     for (const { kind, ohm, ratedA, stripMm } of joints) {
-      expect(jointOf(kind).kind).toBe(kind);
+      expect(jointOf(shippedCatalogue, kind).kind).toBe(kind);
       expect([ohm > 0, ratedA >= 1, stripMm > 0]).toEqual([true, true, true]);
     }
-    expect(jointOf('clip').ohm).toBeGreaterThan(jointOf('solder').ohm);
+    expect(jointOf(shippedCatalogue, 'clip').ohm).toBeGreaterThan(jointOf(shippedCatalogue, 'solder').ohm);
+  });
+
+  it('are the shop’s own where it has some, else those that ship', () => {
+    const own = { ...jointOf(shippedCatalogue, 'clip'), id: 'own', ratedA: 1.5 };
+    expect(jointOf({ joints: [own] }, 'clip')).toBe(own);
+    expect(jointOf({ joints: [own] }, 'plug').ratedA).toBe(3);
+  });
+
+  it('take all cores at once, or one each', () => {
+    expect(jointPieces(jointOf(shippedCatalogue, 'solder'), 4)).toBe(4);
+    expect(jointPieces(jointOf(shippedCatalogue, 'clip'), 4)).toBe(1);
   });
 });

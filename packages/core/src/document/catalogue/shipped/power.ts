@@ -1,4 +1,4 @@
-import type { Controller, Supply, Wire } from '../types.js';
+import type { Controller, Joint, Supply, Wire } from '../types.js';
 
 // A table of data: supplies, controllers and wire that ship.
 const typical = 'typical' as const;
@@ -238,5 +238,81 @@ export const wires: readonly Wire[] = [
     awg: 14,
     ampacityA: 17,
     diameterMm: 7.4,
+  },
+  ...[
+    { cores: 4, areaMm2: 0.35, awg: 22, ampacityA: 3, diameterMm: 4.6, price: 0.95 },
+    { cores: 4, areaMm2: 0.5, awg: 20, ampacityA: 5, diameterMm: 5.4, price: 1.25 },
+    { cores: 4, areaMm2: 0.75, awg: 18, ampacityA: 7.5, diameterMm: 6.4, price: 1.6 },
+    { cores: 5, areaMm2: 0.5, awg: 20, ampacityA: 5, diameterMm: 5.9, price: 1.5 },
+    { cores: 5, areaMm2: 0.75, awg: 18, ampacityA: 7.5, diameterMm: 7, price: 1.95 },
+  ].map((lead): Wire => ({
+    ...lead,
+    id: `lead-${lead.cores}x${lead.areaMm2}`,
+    name: `Lead of ${lead.cores} × ${lead.areaMm2} mm² (AWG ${lead.awg})`,
+    provenance: typical,
+  })),
+];
+
+/** One of each kind, with what such small low-voltage parts usually may carry. */
+export const joints: readonly Joint[] = [
+  {
+    id: 'solder',
+    name: 'Soldered joint, sleeved',
+    provenance: typical,
+    price: 0.08,
+    kind: 'solder',
+    ohm: 0.001,
+    ratedA: 10,
+    stripMm: 3,
+    perCore: true,
+    kg: 0.0005,
+  },
+  {
+    id: 'clip',
+    name: 'Clip connector',
+    provenance: typical,
+    price: 0.45,
+    kind: 'clip',
+    ohm: 0.02,
+    ratedA: 3,
+    stripMm: 5,
+    perCore: false,
+    kg: 0.002,
+  },
+  {
+    id: 'plug',
+    name: 'Plug lead',
+    provenance: typical,
+    price: 0.9,
+    kind: 'plug',
+    ohm: 0.008,
+    ratedA: 3,
+    stripMm: 5,
+    perCore: false,
+    kg: 0.006,
+  },
+  {
+    id: 'lever',
+    name: 'Lever terminal',
+    provenance: typical,
+    price: 0.35,
+    kind: 'lever',
+    ohm: 0.002,
+    ratedA: 16,
+    stripMm: 11,
+    perCore: true,
+    kg: 0.003,
+  },
+  {
+    id: 'screw',
+    name: 'Screw terminal',
+    provenance: typical,
+    price: 0.25,
+    kind: 'screw',
+    ohm: 0.003,
+    ratedA: 10,
+    stripMm: 6,
+    perCore: true,
+    kg: 0.003,
   },
 ];
