@@ -18,6 +18,7 @@ export type {
   Wired,
 } from './common/build.js';
 export { opaque, wallRgb, type Front, type FrontRim, type FrontShape, type Paint } from './common/front.js';
+export { worthOfADoubling } from './common/seeds.js';
 export { sizeProblems, usualSizes } from './common/size-problems.js';
 export { stageNames, type StageName } from './common/stage-names.js';
 export type { TraceReport } from './common/trace-report.js';

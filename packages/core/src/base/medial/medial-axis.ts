@@ -274,9 +274,9 @@ const smoothed = ({ points, closed }: MedialLine): readonly Point[] =>
     return [x / (2 * reach + 1), y / (2 * reach + 1)];
   });
 
-/** The middles of all strokes at least `leastWidthMm` wide, smoothed, for strip to follow. */
-export const strokeMiddles = (outline: Outline, leastWidthMm: number): readonly MedialLine[] =>
-  medialAxis(outline).flatMap((line): readonly MedialLine[] => {
+/** Of the lines of a medial axis what runs in strokes at least `leastWidthMm` wide, smoothed, for strip to follow. */
+export const wideStrokes = (axis: readonly MedialLine[], leastWidthMm: number): readonly MedialLine[] =>
+  axis.flatMap((line): readonly MedialLine[] => {
     const points = smoothed(line);
     if (line.widths.every((width) => width >= leastWidthMm)) return [{ ...line, points }];
     const runs: MedialLine[] = [];
@@ -291,3 +291,7 @@ export const strokeMiddles = (outline: Outline, leastWidthMm: number): readonly 
     }
     return runs;
   });
+
+/** The middles of all strokes at least `leastWidthMm` wide, smoothed. */
+export const strokeMiddles = (outline: Outline, leastWidthMm: number): readonly MedialLine[] =>
+  wideStrokes(medialAxis(outline), leastWidthMm);

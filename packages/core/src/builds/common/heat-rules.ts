@@ -1,4 +1,5 @@
-import type { AssemblyResults } from '../../judging/results/index.js';
+import { set } from '../../document/design/index.js';
+import { inDesign, type AssemblyResults } from '../../judging/results/index.js';
 import type { Range } from '../../power/heat/index.js';
 import type { FacedResults } from '../faces/results.js';
 import { changeStrip, suitableStrips, wholeFront, type Remedy, type Rule } from '../../judging/findings/index.js';
@@ -10,6 +11,17 @@ export interface HeatWords {
   /** Where the strip’s watts go: ‘stay in the case’. */
   readonly goes: string;
 }
+
+/** Turned down step by step: what is not needed for the luminance is heat alone. */
+const turnDown = ({ design }: AssemblyResults): Remedy => ({
+  id: 'turn-down',
+  candidates: [0.85, 0.7, 0.55, 0.4]
+    .map((share) => Math.round(100 * share * (design.power.level ?? 1)) / 100)
+    .map((level) => ({
+      label: `Turn it down to ${Math.round(100 * level)} %`,
+      change: [set(inDesign.power.level, level)],
+    })),
+});
 
 /** The middle of a range (°C). */
 const likely = ({ low, high }: Range): number => (low + high) / 2;
@@ -55,7 +67,7 @@ export const tooHot =
         read: (tried) => Math.round(sure ? tried.heat.stripC.low : likely(tried.heat.stripC)),
         settled: (tried) => (sure ? tried.heat.stripC.low : likely(tried.heat.stripC)) <= limit,
       },
-      remedies: [changeStrip(results, cooler), ...ownRemedies(results)],
+      remedies: [changeStrip(results, cooler), turnDown(results), ...ownRemedies(results)],
     };
   };
 

@@ -8,7 +8,7 @@ import type { LightAim, Seed } from './build.js';
 const mostSeeds = 8;
 const mostOfAKind = 3;
 /** What it is worth to be near the luminance that is wanted, by each doubling or halving (in the catalogue’s currency). */
-const worthOfADoubling = 8;
+export const worthOfADoubling = 8;
 /** A dimmer and its wires, as a rough sum. */
 const dimmerPrice = 12;
 /** Nearer to a bound than this the rough sum may be over it. */

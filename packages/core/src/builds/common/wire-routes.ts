@@ -12,7 +12,7 @@ import {
   type Point,
   type Rect,
 } from '../../base/outlines/index.js';
-import { wayInside } from '../letters/way-inside.js';
+import { wayFinder } from '../letters/way-inside.js';
 
 /** Strip as it lies: the way of each segment. */
 interface Strung {
@@ -130,21 +130,24 @@ const fromCorner = ([x, y]: Point, { x: left, y: low }: Rect): Point => [
 ];
 
 /** What is worked out for each shape of letter once: ways within it, and places for holes. */
-const waysByShape = () => ({
-  way: byShape(
-    (part: Outline, fromX: number, fromY: number, toX: number, toY: number) =>
-      wayInside(part, [fromX, fromY], [toX, toY]),
-    (way, dx, dy) => way?.map(([x, y]): Point => [x + dx, y + dy]) ?? null,
-  ),
-  hole: byShape(
-    (part: Outline, x: number, y: number, stripWidthMm: number, strips: string) => {
-      const paths = JSON.parse(strips) as readonly (readonly Point[])[];
-      const segments = paths.map((path) => ({ path: path.map(([px, py]): Point3 => [px, py, 0]) }));
-      return holeNear([x, y], part, { segments }, stripWidthMm);
-    },
-    (hole, dx, dy): Point | null => (hole === null ? null : [hole[0] + dx, hole[1] + dy]),
-  ),
-});
+const waysByShape = () => {
+  const finder = byShape(wayFinder, (found) => found);
+  return {
+    way: byShape(
+      (part: Outline, fromX: number, fromY: number, toX: number, toY: number) =>
+        finder(part)([fromX, fromY], [toX, toY]),
+      (way, dx, dy) => way?.map(([x, y]): Point => [x + dx, y + dy]) ?? null,
+    ),
+    hole: byShape(
+      (part: Outline, x: number, y: number, stripWidthMm: number, strips: string) => {
+        const paths = JSON.parse(strips) as readonly (readonly Point[])[];
+        const segments = paths.map((path) => ({ path: path.map(([px, py]): Point3 => [px, py, 0]) }));
+        return holeNear([x, y], part, { segments }, stripWidthMm);
+      },
+      (hole, dx, dy): Point | null => (hole === null ? null : [hole[0] + dx, hole[1] + dy]),
+    ),
+  };
+};
 
 /** Strip within reach of a hole near a place. */
 const stripNear = ([x, y]: Point, { segments }: Strung): readonly (readonly Point3[])[] =>

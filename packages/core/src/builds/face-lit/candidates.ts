@@ -6,15 +6,18 @@ import type { Remedy } from '../../judging/findings/index.js';
 
 const depthStepMm = 4;
 const deepestFactor = 2.5;
+/** Cans deeper than this, and deeper than their letters are high, are no letters any more (mm). */
+const deepEnoughMm = 60;
 
-/** Deeper by 4 mm steps, to two and a half times the depth. */
+/** Deeper by 4 mm steps, to two and a half times the depth, but not deeper than the letters are high. */
 export const deepenCans = (results: FaceLitResults): Remedy => {
   const { cans } = results.assembly;
+  const deepest = Math.min(400, Math.max(deepEnoughMm, results.lettering.bounds?.height ?? 0));
   const count = Math.ceil((cans.depthInsideMm * (deepestFactor - 1)) / depthStepMm);
   return {
     id: 'deepen',
     candidates: Array.from({ length: count }, (_, step) => Math.round(cans.depthInsideMm) + (step + 1) * depthStepMm)
-      .filter((depth) => depth <= 400)
+      .filter((depth) => depth <= deepest)
       .map((depth) => ({
         label: `Deepen to ${depth} mm inside`,
         change: [set(fieldsIn(results).cans.depthInsideMm, depth)],

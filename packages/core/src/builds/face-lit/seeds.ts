@@ -3,7 +3,7 @@ import { fieldsIn } from '../../judging/results/index.js';
 import type { Build } from '../common/build.js';
 import { bestSeeds, givenLm, stripPrice, type RoughSeed } from '../common/seeds.js';
 import { facesOnOffer } from '../faces/candidates.js';
-import { seedStrips } from '../letters/seed-strips.js';
+import { besideStripMm, seedStrips } from '../letters/seed-strips.js';
 import { meanStrokeMm, roundMmOf } from '../letters/stroke.js';
 import type { FaceLitResults } from './results.js';
 
@@ -47,7 +47,10 @@ export const faceLitSeeds: Build<FaceLitResults['assembly'], never, FaceLitResul
           change: [
             set(fields.light.stripId, strip.id),
             set(fields.light.layout, layout),
-            set(fields.light.setbackMm, layout === 'outline' ? Math.max(2, Math.round(strokeMm / 5)) : 2),
+            set(
+              fields.light.setbackMm,
+              layout === 'outline' ? Math.max(2, Math.round(strokeMm / 5)) : besideStripMm(strokeMm, strip),
+            ),
             set(fields.light.linePitchMm, pitch),
             set(fields.light.lineCount, 1),
             set(fields.cans.depthInsideMm, depth),

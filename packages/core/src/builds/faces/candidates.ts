@@ -2,7 +2,7 @@ import { fieldsIn } from '../../judging/results/index.js';
 import { set } from '../../document/design/index.js';
 import type { Catalogue, FaceSheet } from '../../document/catalogue/index.js';
 import type { CutPart } from '../../making/parts/index.js';
-import type { Remedy } from '../../judging/findings/index.js';
+import { evenlyOver, type Remedy } from '../../judging/findings/index.js';
 import type { FacedAssembly, FacedResults } from './results.js';
 
 /** Other faces, each a candidate, in the order given. */
@@ -11,7 +11,10 @@ export const changeFace = (
   faces: readonly FaceSheet[],
 ): Remedy => ({
   id: 'change-face',
-  candidates: faces.map((face) => ({ label: face.name, change: [set(fieldsIn(results).face.sheetId, face.id)] })),
+  candidates: evenlyOver(faces).map((face) => ({
+    label: face.name,
+    change: [set(fieldsIn(results).face.sheetId, face.id)],
+  })),
 });
 
 /** A sheet that nearly all goes straight through shows strip, wires and wood behind it. */

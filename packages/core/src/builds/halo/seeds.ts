@@ -3,12 +3,12 @@ import { set } from '../../document/design/index.js';
 import { fieldsIn } from '../../judging/results/index.js';
 import type { Build } from '../common/build.js';
 import { bestSeeds, givenLm, stripPrice, type RoughSeed } from '../common/seeds.js';
-import { seedStrips } from '../letters/seed-strips.js';
+import { besideStripMm, seedStrips } from '../letters/seed-strips.js';
 import { meanStrokeMm, roundMmOf } from '../letters/stroke.js';
 import type { HaloResults } from './results.js';
 
 /** Standoffs by the height of the letters (share of it), and within what any wall fixing gives (mm); typical. */
-const standoffShares = { outline: [1 / 12, 1 / 16], centre: [1 / 4, 1 / 3.4] } as const;
+const standoffShares = { outline: [1 / 12, 1 / 16], centre: [1 / 4, 1 / 3.4, 1 / 5] } as const;
 const [nearestMm, farthestMm] = [10, 50] as const;
 /** Strip along the outline leaves room for a post of this and what clears it in the middle of the stroke (mm). */
 const postRoomMm = 14;
@@ -41,7 +41,7 @@ export const haloSeeds: Build<HaloResults['assembly'], never, HaloResults>['seed
           change: [
             set(fields.light.stripId, strip.id),
             set(fields.light.layout, layout),
-            set(fields.light.setbackMm, layout === 'centre' ? 2 : setbackMm(standoffMm)),
+            set(fields.light.setbackMm, layout === 'centre' ? besideStripMm(strokeMm, strip) : setbackMm(standoffMm)),
             set(fields.light.lineCount, 1),
             set(fields.letters.standoffMm, standoffMm),
             set(fields.posts.diameterMm, strokeMm < 40 ? 4 : 6),

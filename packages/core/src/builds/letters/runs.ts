@@ -14,7 +14,7 @@ import {
   type StripPath,
 } from '../../light/laying/index.js';
 import type { LetterRuns, Point3, Segment } from '../../light/runs/index.js';
-import { strokeMiddles, type MedialLine } from '../../base/medial/index.js';
+import { medialAxis, wideStrokes, type MedialLine } from '../../base/medial/index.js';
 import { byShape, outlineByShape, solidParts, type Outline } from '../../base/outlines/index.js';
 import { failure, success, type Result } from '../../base/result.js';
 
@@ -33,7 +33,8 @@ const shownMmOf = (light: LetterLight, strip: Strip): number =>
 /** The lines that strip is to follow in letters; those of letters that only moved are memoized. */
 export const letterPaths = () => {
   const bent = outlineByShape(bentPath);
-  const middles = byShape(strokeMiddles, movedLines);
+  // Whatever strip lies there, the middles of the strokes stay where they are.
+  const middles = byShape(medialAxis, movedLines);
   return (outline: Outline, light: LetterLight, strip: Strip): readonly StripPath[] => {
     const stripWidthMm = shownMmOf(light, strip);
     const inset = light.setbackMm + stripWidthMm / 2;
@@ -44,7 +45,7 @@ export const letterPaths = () => {
         return rowPaths(outline, inset, light.linePitchMm);
       case 'centre':
         return solidParts(outline).flatMap((part) =>
-          middles(part, 2 * inset).map(({ points, closed }) => ({ points, closed })),
+          wideStrokes(middles(part), 2 * inset).map(({ points, closed }) => ({ points, closed })),
         );
     }
   };

@@ -4,8 +4,14 @@ import type { LetterResults } from './results.js';
 
 /** Strip cut more coarsely than this share of the letters’ height leaves the ends of their strokes dark; typical. */
 const coarsestCut = 0.2;
-/** Room beside the strip in a stroke (mm). */
-const besideMm = 4;
+/** Room on each side of strip in the middle of a stroke (mm): at least, and where the stroke has it. */
+const [tightMm, roomyMm] = [0.5, 2] as const;
+/** Strokes of a letter are narrower than their mean here and there. */
+const narrowShare = 0.85;
+
+/** How far strip along the middle of strokes stays from their edges (mm). */
+export const besideStripMm = (strokeMm: number, { widthMm }: Strip): number =>
+  Math.max(tightMm, Math.min(roomyMm, Math.floor((narrowShare * strokeMm - widthMm) * 5) / 10));
 /** What a coarse cut is worth less, for a cut as long as the letters are high (in the catalogue’s currency). */
 const coarseCutPrice = 80;
 
@@ -17,7 +23,8 @@ export const seedStrips = (
 ): readonly { readonly strip: Strip; readonly penalty: number }[] => {
   const { capHeightMm } = results.assembly.artwork;
   const suiting = suitableStrips(results, catalogue).filter(
-    (strip) => strip.form !== 'modules' && strip.addressable !== true && strip.widthMm + besideMm < strokeMm,
+    (strip) =>
+      strip.form !== 'modules' && strip.addressable !== true && strip.widthMm + 2 * tightMm < narrowShare * strokeMm,
   );
   const fine = suiting.filter(({ cutPitchMm }) => cutPitchMm <= coarsestCut * capHeightMm);
   return (fine.length > 0 ? fine : suiting).map((strip) => ({

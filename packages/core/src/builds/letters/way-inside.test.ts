@@ -76,4 +76,27 @@ describe('the way of a wire within a letter', () => {
     expect(wayInside([rect(0, 0, 300, 4)], [10, 2], [290, 2])).toBeNull();
     expect(wayInside([], [0, 0], [1, 1])).toBeNull();
   });
+
+  it('steps across no slit, however thin', () => {
+    /** Two strokes a hair apart, between the middles of two cells, joined at their feet alone. */
+    const fork: Outline = [
+      [
+        [0, 0],
+        [102, 0],
+        [102, 300],
+        [53.2, 300],
+        [53.2, 60],
+        [53, 60],
+        [53, 300],
+        [0, 300],
+      ],
+    ];
+    const [from, to]: [Point, Point] = [
+      [20, 250],
+      [90, 250],
+    ];
+    const way = whole(from, wayInside(fork, from, to)!, to);
+    expect(length(way)).toBeGreaterThan(350);
+    expect(within(way, fork)).toBeCloseTo(length(way), 1);
+  });
 });

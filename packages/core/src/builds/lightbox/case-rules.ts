@@ -1,5 +1,5 @@
 import { fieldsIn } from '../../judging/results/index.js';
-import { set } from '../../document/design/index.js';
+import { set, type DesignChange } from '../../document/design/index.js';
 import type { BoxResults } from './results.js';
 import { oneChange, partOverSheet, type Rule } from '../../judging/findings/index.js';
 import { changeFace, holds, isClear } from '../faces/candidates.js';
@@ -139,6 +139,14 @@ export const lettersOverhang: Rule<BoxResults> = ({ results }) => {
   const { inside } = results.geometry;
   const fit = Math.min((0.92 * inside.widthMm) / bounds.width, (0.86 * inside.heightMm) / bounds.height, 1);
   const cap = Math.max(2, Math.floor(artwork.capHeightMm * fit));
+  /** Shifts that bring the middle of what is drawn, so many times as large, to the middle of the face. */
+  const centred = (times: number): DesignChange => {
+    const shift = (offset: number, middle: number): number => Math.round(10 * (offset - middle) * times) / 10;
+    return [
+      set(fieldsIn(results).artwork.offsetXMm, shift(artwork.offsetXMm, bounds.x + bounds.width / 2)),
+      set(fieldsIn(results).artwork.offsetYMm, shift(artwork.offsetYMm, bounds.y + bounds.height / 2)),
+    ];
+  };
   return {
     id: 'letters-overhang',
     severity: 'fix',
@@ -155,6 +163,7 @@ export const lettersOverhang: Rule<BoxResults> = ({ results }) => {
       settled: (tried) => overhang(tried) <= 0,
     },
     remedies: [
+      { id: 'centre-artwork', candidates: [{ label: 'Move it to the middle of the face', change: centred(1) }] },
       {
         id: 'smaller-letters',
         candidates: [
@@ -167,8 +176,7 @@ export const lettersOverhang: Rule<BoxResults> = ({ results }) => {
               drawing === null || drawing === undefined
                 ? set(fieldsIn(results).artwork.capHeightMm, cap)
                 : set(fieldsIn(results).artwork.drawing.scale, drawing.scale * fit),
-              set(fieldsIn(results).artwork.offsetXMm, 0),
-              set(fieldsIn(results).artwork.offsetYMm, 0),
+              ...centred(drawing === null || drawing === undefined ? cap / artwork.capHeightMm : fit),
             ],
           },
         ],

@@ -25,13 +25,22 @@ export const suitableStrips = (
   );
 };
 
+/** So many kinds are tried one by one: they do not grow steadily, as a depth does. */
+const mostKinds = 8;
+
+/** At most so many of a list, evenly over it, its first and last among them. */
+export const evenlyOver = <T>(items: readonly T[], most = mostKinds): readonly T[] =>
+  items.length <= most
+    ? items
+    : Array.from({ length: most }, (_, index) => items[Math.round((index * (items.length - 1)) / (most - 1))]!);
+
 /** Other strips for an assembly, each a candidate, in the order given. */
 export const changeStrip = (
   results: Pick<AssemblyResults, 'index' | 'assembly'>,
   strips: readonly Strip[],
 ): Remedy => ({
   id: 'change-strip',
-  candidates: strips.map((strip) => ({
+  candidates: evenlyOver(strips).map((strip) => ({
     label: strip.name,
     change: [set(fieldsIn(results).light.stripId, strip.id)],
   })),

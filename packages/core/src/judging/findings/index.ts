@@ -15,7 +15,7 @@ import type { RuleContext, SignFinding } from './types.js';
 import type { SignResults } from '../results/index.js';
 
 export { overBed } from './artwork-rules.js';
-export { changeStrip, oneChange, suitableStrips } from './candidates.js';
+export { changeStrip, evenlyOver, oneChange, suitableStrips } from './candidates.js';
 export { ofBuild, onSign, type SignCheck } from './for-build.js';
 export { readsAsLit } from './reads-as-lit.js';
 export type { Judged } from './harm.js';

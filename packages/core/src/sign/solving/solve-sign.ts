@@ -1,5 +1,5 @@
-import { buildOf } from '../../builds/index.js';
-import { set, valueOfPath, type DesignChange } from '../../document/design/index.js';
+import { buildOf, worthOfADoubling, type LightAim } from '../../builds/index.js';
+import { pathOf, set, valueOfPath, type DesignChange } from '../../document/design/index.js';
 import type { Judged, SignFinding } from '../../judging/findings/index.js';
 import { inDesign } from '../../judging/results/index.js';
 import type { Judge } from '../evaluate/index.js';
@@ -24,8 +24,9 @@ const mostMended = 3;
 const mostTried = 30;
 /** So many of the best are mended and looked at on the page’s map. */
 const mostLookedAt = 3;
-/** Seeds come cheapest first: after so many clean ones none is looked for that is cheaper still. */
+/** Seeds come cheapest first: after so many clean ones none is looked for that is cheaper still; fewer after a long search. */
 const cleanEnough = 2;
+const longSearch = 5;
 
 const severe = ({ findings }: Judged): readonly SignFinding[] => findings.filter(({ severity }) => severity !== 'note');
 
@@ -37,18 +38,26 @@ interface Candidate {
 }
 
 const priceOf = ({ judged }: Candidate): number => judged.results.cost.perSign;
+const luminanceOf = ({ judged }: Candidate, index: number): number =>
+  judged.results.assemblies[index]!.glow.evenness.meanCdM2;
 
-/** Fewer stops, then fewer fixes, then the lower price. */
-const badness = (candidate: Candidate): readonly number[] => {
+/** Fewer stops, then fewer fixes, then the lower price, to which counts how far it is from the luminance that is wanted. */
+const badness = (candidate: Candidate, index: number, { wantedCdM2 }: LightAim): readonly number[] => {
   const found = severe(candidate.judged);
   const stops = found.filter(({ severity }) => severity === 'stop').length;
-  return [stops, found.length - stops, priceOf(candidate)];
+  const doublings = Math.abs(Math.log2(Math.max(luminanceOf(candidate, index), 1e-6) / wantedCdM2));
+  return [stops, found.length - stops, priceOf(candidate) + worthOfADoubling * doublings];
 };
-const isBetter = (a: Candidate, b: Candidate): boolean => {
-  const [one, other] = [badness(a), badness(b)];
-  const at = one.findIndex((value, index) => value !== other[index]);
-  return at >= 0 && one[at]! < other[at]!;
-};
+
+/** Which of two is the better, for an assembly and what is aimed at. */
+const comparison =
+  (index: number, aim: LightAim) =>
+  (a: Candidate, b: Candidate): boolean => {
+    const [one, other] = [badness(a, index, aim), badness(b, index, aim)];
+    const at = one.findIndex((value, place) => value !== other[place]);
+    return at >= 0 && one[at]! < other[at]!;
+  };
+type IsBetter = ReturnType<typeof comparison>;
 
 /** Power as the tool would choose it: by its own rules, and not turned down. */
 const plainPower: DesignChange = [
@@ -72,7 +81,12 @@ const withRecord = (design: Design, changes: readonly DesignChange[], sentence: 
 };
 
 /** Mends the gravest of what is found, again and again, until nothing severe is left or nothing helps. */
-function* mended(start: Candidate, judge: Judge, mayGoOn: () => boolean): Generator<void, Candidate> {
+function* mended(
+  start: Candidate,
+  judge: Judge,
+  isBetter: IsBetter,
+  mayGoOn: () => boolean,
+): Generator<void, Candidate> {
   let now = start;
   for (let round = 0; round < mostMended; round += 1) {
     const [worst] = severe(now.judged);
@@ -90,6 +104,21 @@ function* mended(start: Candidate, judge: Judge, mayGoOn: () => boolean): Genera
   }
   return now;
 }
+
+/** What is brighter than wanted by more than this is turned down to so many times what is wanted. */
+const [muchBrighter, somewhatBrighter] = [2.5, 1.5] as const;
+
+/** One change that turns down what is far brighter than its place wants by day and night alike; none where it is not. */
+const turnedDown = (
+  chosen: Candidate,
+  index: number,
+  { wantedCdM2, dayAndNight }: LightAim,
+): readonly DesignChange[] => {
+  const luminance = luminanceOf(chosen, index);
+  if (dayAndNight || severe(chosen.judged).length > 0 || luminance <= muchBrighter * wantedCdM2) return [];
+  const level = ((chosen.design.power.level ?? 1) * somewhatBrighter * wantedCdM2) / luminance;
+  return [[set(inDesign.power.level, Math.max(0.05, Math.round(100 * level) / 100))]];
+};
 
 /** Without what the maker has set by hand. */
 const free = (change: DesignChange, kept: readonly string[]): DesignChange =>
@@ -121,10 +150,12 @@ export function* solveSign(
       tried,
     };
   const aim = aimOf(start.brief, own.glow.faceReflectance);
+  const isBetter = comparison(index, aim);
   const seeds = buildOf(own).seeds(own, judge.catalogue, aim);
   const found: Candidate[] = [{ design: base, judged: first, change: power }];
   for (const { change } of seeds) {
-    if (found.filter(({ judged }) => severe(judged).length === 0).length >= cleanEnough) break;
+    const clean = found.filter(({ judged }) => severe(judged).length === 0).length;
+    if (clean >= cleanEnough || (clean > 0 && found.length > longSearch)) break;
     const own = free(change, kept);
     const changed = applyChange(base, own);
     if (!changed.ok) continue;
@@ -138,7 +169,7 @@ export function* solveSign(
   let chosen: Candidate | null = null;
   // What will do on the rough map is looked at once more on the page’s, and mended there if need be.
   for (const candidate of found.slice(0, mostLookedAt)) {
-    const search = mended(candidate, judge, () => tried < mostTried);
+    const search = mended(candidate, judge, isBetter, () => tried < mostTried);
     let turn = search.next();
     for (; turn.done !== true; turn = search.next()) {
       tried += 1;
@@ -154,6 +185,15 @@ export function* solveSign(
     if (severe(chosen.judged).length === 0) break;
   }
   chosen ??= found[0]!;
+  for (const change of kept.includes(pathOf(inDesign.power.level)) ? [] : turnedDown(chosen, index, aim)) {
+    const changed = applyChange(chosen.design, change);
+    if (!changed.ok) break;
+    yield;
+    tried += 1;
+    const judged = judge.exact(changed.value);
+    if (judged === null || severe(judged).length > 0) break;
+    chosen = { design: changed.value, judged, change: [...chosen.change, ...change] };
+  }
   const left = severe(chosen.judged);
   const sentence = sentenceOf(chosen.judged, left, index);
   const settable = [power, chosen.change, ...seeds.map(({ change }) => free(change, kept))];
