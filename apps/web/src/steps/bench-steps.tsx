@@ -97,6 +97,10 @@ export const CutStep = () => {
         Whole sheets and bars to have:{' '}
         {packing.sheets.map((sheet) => `${sheet.sheets} × ${sheet.materialName}`).join(', ')}. The layout is under the
         picture.
+        {packing.rolls.length > 0 &&
+          ` Off the roll, for the order: ${packing.rolls
+            .map((roll) => `${(roll.lengthMm / 1000).toFixed(2)} m of ${roll.materialName}, ${show(roll.widthMm)} wide`)
+            .join('; ')}.`}
       </p>
     </>
   );

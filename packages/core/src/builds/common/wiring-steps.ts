@@ -1,4 +1,5 @@
-import { coreWords, type Circuit, type WireRun } from '../../power/circuit/index.js';
+import { coreWords, jointWords, type Circuit, type WireRun } from '../../power/circuit/index.js';
+import type { JointKind } from '../../document/catalogue/index.js';
 import type { Step } from '../../making/steps/index.js';
 import { counted, mm, signStep } from './step-words.js';
 
@@ -15,6 +16,21 @@ const wireWords = ({ from, to, wire, lengthMm, cores, holes, carries }: WireRun)
   return `${from} to ${to}: ${wire.areaMm2} mm², ${mm(Math.ceil(lengthMm))}${way}, ${pads.join(', ')}${link}`;
 };
 
+const joining: Readonly<Record<JointKind, string>> = {
+  solder: 'Tin both sides first; sleeve every joint, the more so beside metal; tug it.',
+  clip: 'Push the strip square under the contacts, close the clip, tug it; sleeve it beside metal. Light pure red, green and blue (white strip: full) and press each clip: one that flickers is the bad one.',
+  plug: 'Solder the leads with the plugs apart; mark both halves, so that no plug goes in the wrong way.',
+  lever: 'Bare wire right to its end, no strand outside, close the lever; tug it.',
+  screw: 'End sleeves on the strands, screws tight; tug it, and once more after a day.',
+};
+
+/** How joints of a kind are made, and what shows a bad one. */
+export const joiningWords = ({ joint }: Circuit): string => joining[joint.kind];
+
+/** What making such joints asks for; nothing where there is no heat in it. */
+export const joiningCaution = ({ joint }: Circuit): string | null =>
+  joint.kind === 'solder' || joint.kind === 'plug' ? 'Solder: ventilate, mind burns.' : null;
+
 /** One step a chain, each with its wires joint by joint. */
 const chainSteps = ({ chains, wires, joint }: Circuit): readonly Step[] =>
   chains.map((chain) => {
@@ -25,7 +41,7 @@ const chainSteps = ({ chains, wires, joint }: Circuit): readonly Step[] =>
       'wire',
       `chain-${chain.number}`,
       `Wire chain ${chain.number}: ${counted(own.length, 'wire')}`,
-      `Bare ${joint.stripMm} mm, ${joint.name}s. ${own.map(wireWords).join('. ')}.${fuse} Light it before the next.`,
+      `Bare ${joint.stripMm} mm, ${jointWords[joint.kind]}s. ${own.map(wireWords).join('. ')}.${fuse} Light it before the next.`,
       Math.round(minutesPerCore * cores),
     );
   });

@@ -7,6 +7,7 @@ import { holesTight, wiresOverEdges } from '../letters/wire-rules.js';
 import { faceTooHot, tapeLetsGo, tooHot } from '../common/heat-rules.js';
 import { dotsShow, faceTooBright, tooDim, unevenCorners, type FaceRemedies } from '../faces/rules.js';
 import { deepenCans, whiterCans } from './candidates.js';
+import { coatsUneven, showsInside } from '../faces/see-through.js';
 import { returnTooTight } from './return-rules.js';
 
 const remedies: FaceRemedies<FaceLitResults> = {
@@ -15,6 +16,8 @@ const remedies: FaceRemedies<FaceLitResults> = {
   deepen: deepenCans,
   dropRows: dropLines,
   whiterLining: whiterCans,
+  // A can has no seat for a second sheet.
+  secondSheet: () => [],
 };
 
 /** The checks of face-lit letters. */
@@ -31,6 +34,8 @@ export const faceLitRules: readonly Rule<FaceLitResults>[] = [
   tooDim(remedies),
   faceTooBright(remedies),
   unevenCorners(remedies),
+  showsInside,
+  coatsUneven,
   tooHot<FaceLitResults>({ sheds: 'the letters', goes: 'stay in the letters' }, (results) => [
     dropLines(results),
     deepenCans(results),

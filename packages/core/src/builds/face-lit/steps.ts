@@ -3,7 +3,7 @@ import type { Jumper } from '../../light/runs/index.js';
 import type { CutPart } from '../../making/parts/index.js';
 import type { Step } from '../../making/steps/index.js';
 import { counted, mm, signStep, step } from '../common/step-words.js';
-import { wiringSteps } from '../common/wiring-steps.js';
+import { joiningCaution, joiningWords, wiringSteps } from '../common/wiring-steps.js';
 import type { FaceLitFacts } from './parts.js';
 
 /** What the steps are written from. */
@@ -86,9 +86,9 @@ export const faceLitSteps = (facts: FaceLitStepFacts): readonly Step[] => {
       'wire',
       'jumpers',
       `Wire ${counted(jumpers.length, 'jumper')}; from letter to letter through the backs`,
-      'Grommet in every hole; colours as in each chain below; sleeve every joint; tug it.',
+      `Grommet in every hole; colours as in each chain below. ${joiningWords(circuit)}`,
       8,
-      'Solder: ventilate, mind burns.',
+      joiningCaution(circuit),
     ),
     ...wiringSteps(circuit),
     signStep(

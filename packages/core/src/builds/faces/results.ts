@@ -4,7 +4,10 @@ import type { FaceStack } from '../../light/optics/index.js';
 
 /** An assembly with a diffusing face. */
 export interface FacedAssembly extends AnyAssembly {
-  readonly face: { readonly sheetId: string };
+  readonly face: {
+    readonly sheetId: string;
+    readonly coats?: readonly { readonly coatingId: string; readonly coats: number }[] | undefined;
+  };
 }
 
 /** What the stages find for an assembly with a diffusing face. */

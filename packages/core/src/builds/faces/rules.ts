@@ -3,6 +3,7 @@ import type { FacedResults } from './results.js';
 import { changeStrip, readsAsLit, suitableStrips, type Remedy, type Rule } from '../../judging/findings/index.js';
 import type { Catalogue } from '../../document/catalogue/index.js';
 import { changeFace, facesOnOffer, hiding } from './candidates.js';
+import { coatLess, coatMore, sandFace } from './coat-candidates.js';
 import { tooBright } from '../common/brightness-rules.js';
 import { disappoints } from '../common/ripple.js';
 import { ambientWords, around, percent } from '../common/rule-words.js';
@@ -14,6 +15,8 @@ export interface FaceRemedies<Results extends FacedResults> {
   readonly dropRows: (results: Results) => Remedy;
   readonly closerEnds: (results: Results) => Remedy;
   readonly whiterLining: (results: Results, catalogue: Catalogue) => Remedy;
+  /** Another sheet behind the face, where the build takes one; nothing else. */
+  readonly secondSheet: (results: Results, catalogue: Catalogue) => readonly Remedy[];
 }
 
 const worseRipple = ({ glow }: FacedResults): { readonly ripple: Ripple; readonly rows: boolean } => {
@@ -64,9 +67,14 @@ export const dotsShow =
         read: ({ glow }) => Math.round(glow.evenness.dotContrast * 10_000) / 100,
         settled: hidden,
       },
-      remedies: rows
-        ? [remedies.deepen(results), remedies.addRows(results), changeFace(results, stronger)]
-        : [remedies.deepen(results), changeStrip(results, denser), changeFace(results, stronger)],
+      remedies: [
+        remedies.deepen(results),
+        rows ? remedies.addRows(results) : changeStrip(results, denser),
+        changeFace(results, stronger),
+        sandFace(results, catalogue),
+        coatMore(results, catalogue),
+        ...remedies.secondSheet(results, catalogue),
+      ],
     };
   };
 
@@ -108,6 +116,7 @@ export const tooDim =
         changeStrip(results, brighter),
         remedies.addRows(results),
         changeFace(results, clearer),
+        coatLess(results),
         remedies.whiterLining(results, catalogue),
       ],
     };
@@ -126,6 +135,7 @@ export const faceTooBright = <Results extends FacedResults>(remedies: FaceRemedi
           .filter(({ transmittance }) => transmittance < results.materials.face.transmittance)
           .sort((a, b) => b.transmittance - a.transmittance),
       ),
+      coatMore(results, catalogue),
     ],
   });
 

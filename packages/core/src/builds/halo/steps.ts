@@ -4,7 +4,7 @@ import type { Jumper } from '../../light/runs/index.js';
 import type { CutPart } from '../../making/parts/index.js';
 import type { Step } from '../../making/steps/index.js';
 import { counted, mm, signStep, step } from '../common/step-words.js';
-import { wiringSteps } from '../common/wiring-steps.js';
+import { joiningCaution, joiningWords, wiringSteps } from '../common/wiring-steps.js';
 import type { HaloFacts } from './parts.js';
 
 /** What the steps are written from. */
@@ -90,9 +90,9 @@ const wire = ({ runs, circuit, jumpers, materials, assembly }: HaloStepFacts): r
       'wire',
       'jumpers',
       `Wire ${counted(jumpers.length, 'jumper')} from the lead and from segment to segment`,
-      `${open.length > 0 ? `${counted(open.length, 'jumper')} cross open wall: through the wall, a hole at each end, or sleeved in its colour. ` : ''}Colours as in each chain below; tin both sides first; sleeve every joint; tug it.`,
+      `${open.length > 0 ? `${counted(open.length, 'jumper')} cross open wall: through the wall, a hole at each end, or sleeved in its colour. ` : ''}Colours as in each chain below. ${joiningWords(circuit)}`,
       8,
-      'Solder: ventilate, mind burns.',
+      joiningCaution(circuit),
     ),
     ...wiringSteps(circuit),
   ];

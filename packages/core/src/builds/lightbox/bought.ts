@@ -68,6 +68,11 @@ export const lightboxBought = (
     ...sundry(catalogue, 'screw', countHoles(cut, 'back')),
     ...sundry(catalogue, 'corner-screw', corners),
     ...sundry(catalogue, 'face-tape', design.retention === 'groove' ? 0 : Math.ceil(faceRoundM)),
+    ...sundry(
+      catalogue,
+      'spacer-strip',
+      materials.second !== null && materials.second.gapMm > 0 ? Math.ceil(faceRoundM) : 0,
+    ),
     ...sundry(catalogue, 'hanger', brief.place === 'wall' || brief.place === 'window' ? hangers : 0),
     ...sundry(catalogue, 'wall-fixing', brief.place === 'counter' ? 0 : hangers, false),
   ];

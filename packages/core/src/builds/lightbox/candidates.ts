@@ -109,3 +109,29 @@ export const closerEnds = (results: BoxResults): Remedy => ({
       change: [set(fieldsIn(results).light.endMarginMm, margin)],
     })),
 });
+
+/** From the second sheet to the face (mm): tight, and on the spacers that are usual. */
+const secondGapsMm = [0, 6, 12, 20] as const;
+
+/** A second sheet like the face behind it, tight or on spacers; one that is there farther off. */
+export const secondSheet = (results: BoxResults, catalogue: Catalogue): readonly Remedy[] => {
+  const { face } = results.assembly;
+  const now = face.second ?? null;
+  const sheet = now === null ? face.sheetId : now.sheetId;
+  const name = catalogue.faces.find(({ id }) => id === sheet)?.name ?? 'the same sheet';
+  const fields = fieldsIn(results).face;
+  return [
+    {
+      id: 'second-sheet',
+      candidates: secondGapsMm
+        .filter((gap) => now === null || gap > now.gapMm)
+        .map((gapMm) => ({
+          label:
+            now === null
+              ? `A second sheet of ${name}, ${gapMm === 0 ? 'tight behind the face' : `on ${gapMm} mm spacers`}`
+              : `The second sheet on ${gapMm} mm spacers`,
+          change: [set(fields.second, now === null ? { sheetId: sheet, gapMm } : { ...now, gapMm })],
+        })),
+    },
+  ];
+};

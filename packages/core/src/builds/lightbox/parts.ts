@@ -2,6 +2,7 @@ import type { Member } from '../../light/geometry/index.js';
 import { moveOutline, outlineArea, rectRing, subtract, type Outline, type Point } from '../../base/outlines/index.js';
 import type { CutPart, PartLayer, PartShape } from '../../making/parts/index.js';
 import type { PartFacts } from './types.js';
+import { blockParts } from './block-parts.js';
 import { secondPlayMm } from './second-sheet.js';
 import { ventHoles } from './vents.js';
 
@@ -244,5 +245,6 @@ export const lightboxParts = (facts: PartFacts): readonly CutPart[] => [
   backPart(facts),
   facePart(facts),
   ...secondPart(facts),
+  ...blockParts(facts),
   ...filmPart(facts),
 ];

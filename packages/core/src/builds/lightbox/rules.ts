@@ -1,12 +1,13 @@
 import type { BoxResults } from './results.js';
 import { overBed, type Rule } from '../../judging/findings/index.js';
-import { addRows, closerEnds, deepen, dropRows, ventCase, whiterLining } from './candidates.js';
+import { addRows, closerEnds, deepen, dropRows, secondSheet, ventCase, whiterLining } from './candidates.js';
 import { faceBinds, largerThanSheet, lettersOverhang, tooShallow } from './case-rules.js';
 import { faceTooHot, tapeLetsGo, tooHot } from '../common/heat-rules.js';
 import { dotsShow, faceTooBright, tooDim, unevenCorners, type FaceRemedies } from '../faces/rules.js';
+import { coatsUneven, showsInside } from '../faces/see-through.js';
 import { betweenCutMarks, noStrip, reelShort } from './strip-rules.js';
 
-const remedies: FaceRemedies<BoxResults> = { addRows, closerEnds, deepen, dropRows, whiterLining };
+const remedies: FaceRemedies<BoxResults> = { addRows, closerEnds, deepen, dropRows, whiterLining, secondSheet };
 
 /** The checks of a light box. */
 export const lightboxRules: readonly Rule<BoxResults>[] = [
@@ -17,6 +18,8 @@ export const lightboxRules: readonly Rule<BoxResults>[] = [
   tooDim(remedies),
   faceTooBright(remedies),
   unevenCorners(remedies),
+  showsInside,
+  coatsUneven,
   tooHot<BoxResults>({ sheds: 'the case', goes: 'stay in the case' }, (results) => [
     ventCase(results),
     dropRows(results),

@@ -1,6 +1,6 @@
 import type { Step } from '../../making/steps/index.js';
 import type { StepFacts } from './types.js';
-import { wiringSteps } from '../common/wiring-steps.js';
+import { joiningCaution, joiningWords, wiringSteps } from '../common/wiring-steps.js';
 
 /** A step; whether it is the sign’s is said at the end. */
 type Told = Omit<Step, 'ofSign'> & Partial<Pick<Step, 'ofSign'>>;
@@ -124,6 +124,19 @@ const finish = ({ materials, lettering, mode, mirrored, geometry }: StepFacts): 
     waitMinutes: materials.lining.id === 'matt-white' ? 240 : 0,
     caution: materials.lining.id === 'matt-white' ? 'Ventilate while painting; no flame or spark near solvents.' : null,
   },
+  ...(geometry.block === null
+    ? []
+    : [
+        {
+          id: 'block',
+          phase: 'finish',
+          title: 'Make the block over the supply',
+          detail: `${mm(geometry.block.x1 - geometry.block.x0)} × ${mm(geometry.block.y1 - geometry.block.y0)} × ${mm(geometry.block.heightMm)}; line it like the case, and screw it on from behind, so that what is under it can be reached.`,
+          minutes: 30,
+          waitMinutes: 30,
+          caution: null,
+        } as const,
+      ]),
   ...coatSteps(materials),
   {
     id: 'lettering',
@@ -151,11 +164,10 @@ const wire = ({ runs, circuit, materials, brief }: StepFacts): readonly Told[] =
     id: 'solder',
     phase: 'wire',
     title: `Join ${circuit.chains.length} chain${circuit.chains.length === 1 ? '' : 's'}: ${circuit.wires.length} wires`,
-    detail:
-      'Colours as in each chain below; tin both sides first; sleeve every joint, the more so beside metal; tug it.',
+    detail: `Colours as in each chain below. ${joiningWords(circuit)}`,
     minutes: 8,
     waitMinutes: 0,
-    caution: 'Solder: ventilate, mind burns.',
+    caution: joiningCaution(circuit),
   },
   ...wiringSteps(circuit),
   {

@@ -11,7 +11,10 @@ const cell = (value: string | number): string => {
 const table = (rows: readonly (readonly (string | number)[])[]): string =>
   rows.map((row) => `${row.map(cell).join(',')}\r\n`).join('');
 
-/** The parts list as CSV: what is cut, then what is bought; sizes in mm, weights in kg, for one sign. */
+/**
+ * The parts list as CSV: what is cut, then what is bought; sizes in mm, weights in kg, for one sign. The weights add up to
+ * what hangs; what hangs apart says so.
+ */
 export const partsCsv = ({ parts, packing, cost }: Evaluation): string => {
   const head = [
     'id',
@@ -22,7 +25,7 @@ export const partsCsv = ({ parts, packing, cost }: Evaluation): string => {
     'length mm',
     'width mm',
     'thickness mm',
-    'weight kg',
+    'hanging kg',
     'price',
     'note',
   ];
@@ -48,9 +51,9 @@ export const partsCsv = ({ parts, packing, cost }: Evaluation): string => {
     '',
     '',
     '',
-    part.kg,
+    part.hangs ? part.kg : '',
     Math.round(part.quantity * part.unitPrice * 100) / 100,
-    '',
+    part.hangs || part.kg === 0 ? '' : `hangs apart, ${(Math.round(part.kg * 1000) / 1000).toString()} kg`,
   ]);
   const sheets = packing.sheets.map((sheet) => [
     `sheet-${sheet.materialId}`,
@@ -60,6 +63,19 @@ export const partsCsv = ({ parts, packing, cost }: Evaluation): string => {
     sheet.form,
     sheet.sheetWidthMm,
     sheet.sheetHeightMm,
+    '',
+    '',
+    '',
+    '',
+  ]);
+  const rolls = packing.rolls.map((roll, index) => [
+    `roll-${index + 1}-${roll.materialId}`,
+    roll.stock === 'film' ? 'film for the order' : 'return strip for the order',
+    roll.materialName,
+    roll.lengthMm / 1000,
+    'm',
+    roll.lengthMm,
+    roll.widthMm,
     '',
     '',
     '',
@@ -78,7 +94,7 @@ export const partsCsv = ({ parts, packing, cost }: Evaluation): string => {
     Math.round(cost.perSign * 100) / 100,
     `${cost.currency}; ${cost.hours.toFixed(1)} h`,
   ];
-  return table([head, ...cut, ...bought, ...sheets, total]);
+  return table([head, ...cut, ...bought, ...sheets, ...rolls, total]);
 };
 
 /** The strip plan as CSV: every segment with its place, ends, direction and the reel it comes from. */

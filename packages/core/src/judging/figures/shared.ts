@@ -144,7 +144,11 @@ export const weight = ({ parts }: SignResults): Figure => ({
   value: parts.kg,
   unit: 'kg',
   how: 'Volume of every cut part by its material’s density, plus strip, wire, lining and screws. Supply and lead hang apart.',
-  inputs: parts.cut.map((part) => computed(part.name.toLowerCase(), `${two(part.kg * part.count)} kg`)),
+  inputs: [
+    ...parts.cut.map((part) => computed(part.name.toLowerCase(), `${two(part.kg * part.count)} kg`)),
+    computed('bought parts that hang', `${two(sum(parts.bought.map(({ kg, hangs }) => (hangs ? kg : 0))))} kg`),
+    computed('hang apart', `${two(sum(parts.bought.map(({ kg, hangs }) => (hangs ? 0 : kg))))} kg`),
+  ],
 });
 
 /** What one sign costs. */

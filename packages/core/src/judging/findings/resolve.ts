@@ -77,12 +77,16 @@ class Attempt {
       for (const candidate of candidates) {
         const judged = yield* this.roughly(candidate);
         if (judged === null) continue;
-        if (will(judged)) settling.push(candidate);
+        if (will(judged)) {
+          settling.push(candidate);
+          if (settling.length === mostExact) break;
+          continue;
+        }
         const moved = this.moved(judged);
         if (moved > mostMoved) [last, mostMoved] = [candidate, moved];
-        if (settling.length === mostExact) break;
       }
-      return settling.length > 0 || last === null ? settling : [last];
+      // Where all that settles does harm, what moves the figure most without settling it may still help.
+      return last === null ? settling : [...settling, last];
     }
     let [low, high] = [0, candidates.length - 1];
     if (!(yield* this.willRoughly(candidates[high]!, will))) return [candidates[high]!];

@@ -24,9 +24,19 @@ export interface MaterialPacking extends SheetPacking {
   readonly usedM2: number;
 }
 
+/** Film off the roll, or metal ripped to the height of returns: one width, so many metres for the whole order. */
+export interface RollLength {
+  readonly materialId: string;
+  readonly materialName: string;
+  readonly stock: 'film' | 'return';
+  readonly widthMm: number;
+  readonly lengthMm: number;
+}
+
 /** What to have on the bench for the whole order. */
 export interface Packing {
   readonly sheets: readonly MaterialPacking[];
+  readonly rolls: readonly RollLength[];
   /** Strip by strip. */
   readonly reels: readonly StripReels[];
 }
@@ -76,6 +86,20 @@ const packMaterial = (
   };
 };
 
+/** Film and return metal, each material and width once, its lengths laid end to end with a saw cut between. */
+const rollsOf = (cut: readonly CutPart[], quantity: number, kerfMm: number): readonly RollLength[] => {
+  const rolls = new Map<string, RollLength>();
+  for (const { stock, materialId, materialName, widthMm, heightMm, count } of cut) {
+    if (stock !== 'film' && stock !== 'return') continue;
+    const across = Math.round(10 * Math.min(widthMm, heightMm)) / 10;
+    const along = (Math.max(widthMm, heightMm) + kerfMm) * count * quantity;
+    const key = `${stock} ${materialId} ${materialName} ${across}`;
+    const before = rolls.get(key)?.lengthMm ?? 0;
+    rolls.set(key, { materialId, materialName, stock, widthMm: across, lengthMm: before + along });
+  }
+  return [...rolls.values()];
+};
+
 /** The packing stage: parts on sheets with the saw's kerf, segments of each strip on reels. */
 export const pack = (
   cut: readonly CutPart[],
@@ -107,5 +131,5 @@ export const pack = (
       ...cutReels(pieces, strip.reelMm, strip.cutPitchMm),
     };
   });
-  return { sheets, reels };
+  return { sheets, rolls: rollsOf(cut, quantity, catalogue.rates.kerfMm), reels };
 };
