@@ -25,7 +25,8 @@ export type { TraceReport } from './common/trace-report.js';
 export type { FaceChange, Tryout } from './common/tryout.js';
 
 export type { BoxResults } from './lightbox/results.js';
-export type { LightboxAssembly } from './lightbox/schema.js';
+export { boxSides, type BoxSide, type LightboxAssembly } from './lightbox/schema.js';
+export { passesOf, timesAlong } from './lightbox/sides.js';
 export type { HaloResults } from './halo/results.js';
 export type { HaloAssembly } from './halo/schema.js';
 export type { FaceLitResults } from './face-lit/results.js';

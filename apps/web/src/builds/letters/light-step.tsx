@@ -10,6 +10,7 @@ import { Button } from '../../ui/button';
 import { useLength } from '../../view/use-length';
 import { choicesOf, useCatalogue } from '../../job/catalogue-context';
 import { leaveOut, letLie, useMoved } from './strip-edits';
+import { HoldFields } from '../../steps/hold-fields';
 import { PhotometryField } from '../../steps/photometry-field';
 
 const none: readonly number[] = [];
@@ -165,6 +166,7 @@ export const LetterLightStep = ({ build, behind }: LetterLightProps) => {
       {(layout === 'rows' || (layout === 'outline' && lines > 1)) && (
         <LengthField label={layout === 'rows' ? 'Row pitch' : 'Line pitch'} field={at.light.linePitchMm} />
       )}
+      <HoldFields />
       <PhotometryField />
       <Segments build={build} />
     </>

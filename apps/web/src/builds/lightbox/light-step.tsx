@@ -9,7 +9,9 @@ import { chainOf, useOwnOf } from '../../evaluation/own';
 import { Button } from '../../ui/button';
 import { useLength } from '../../view/use-length';
 import { choicesOf, useCatalogue } from '../../job/catalogue-context';
+import { HoldFields } from '../../steps/hold-fields';
 import { PhotometryField } from '../../steps/photometry-field';
+import { SidesField } from './sides-field';
 
 const facings = {
   rows: [
@@ -99,6 +101,7 @@ export const LightStep = () => {
           hint={layout === 'rim' ? 'evenly over the depth' : 'evenly over the block'}
         />
       )}
+      {layout === 'rim' && <SidesField />}
       {solved !== undefined && (
         <Button className="my-1" onClick={() => void changeDesign(solved.change)}>
           Solve: {solved.label.toLowerCase()} hide the bands
@@ -109,6 +112,7 @@ export const LightStep = () => {
         field={at.light.endMarginMm}
         hint={leftover > 0 ? `${show(leftover)} of each row is left over between cut marks` : 'rows end on a cut mark'}
       />
+      <HoldFields />
       <PhotometryField />
       <h3 className="mt-3 font-bold">Segments</h3>
       <table className="figure w-full text-[13px]">

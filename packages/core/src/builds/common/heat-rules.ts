@@ -99,35 +99,3 @@ export const faceTooHot =
       remedies: ownRemedies(results),
     };
   };
-
-/** Mounting tape on the back of strip creeps above this (°C), typical; long and upside-down runs sooner. */
-const tapeMaxC = 55;
-/** Runs shorter than this stay up by themselves (mm). */
-const longRunMm = 300;
-
-/** Strip that gets warm hangs by its tape alone: it lets go, the more so when it was stuck twice. */
-export const tapeLetsGo: Rule = ({ results }) => {
-  const { heat, runs } = results;
-  const long = runs.segments.filter(({ lengthMm }) => lengthMm > longRunMm);
-  if (likely(heat.stripC) <= tapeMaxC || long.length === 0) return null;
-  return {
-    id: 'tape-lets-go',
-    severity: 'note',
-    step: 'light',
-    what: 'Hold the strip by more than its tape',
-    why: `At about ${Math.round(likely(heat.stripC))} °C its adhesive creeps (above ${tapeMaxC} °C, typical). A clip or a dab of neutral silicone every ${longRunMm} mm holds ${long.length} long segment${long.length === 1 ? '' : 's'}.`,
-    numbers: [
-      { label: 'strip', value: Math.round(likely(heat.stripC)), unit: '°C' },
-      { label: 'clips', value: long.reduce((sum, { lengthMm }) => sum + Math.ceil(lengthMm / longRunMm), 0), unit: '' },
-    ],
-    where: wholeFront(results),
-    target: {
-      label: 'strip likely',
-      better: 'lower',
-      unit: '°C',
-      read: (tried) => Math.round(likely(tried.heat.stripC)),
-      settled: (tried) => likely(tried.heat.stripC) <= tapeMaxC,
-    },
-    remedies: [],
-  };
-};

@@ -1,10 +1,14 @@
 import type { FaceLitResults } from './results.js';
 import { partOverSheet, type Rule } from '../../judging/findings/index.js';
 import { letterOverBed, splitMisses } from '../letters/bed-rules.js';
-import { addLines, dropLines, setCloser } from '../letters/candidates.js';
+import { addLines, dropLines, fartherApart, setCloser } from '../letters/candidates.js';
 import { bendsTooTight, lettersBetweenCutMarks, noLetterStrip, strokeTooNarrow } from '../letters/strip-rules.js';
 import { holesTight, wiresOverEdges } from '../letters/wire-rules.js';
-import { faceTooHot, tapeLetsGo, tooHot } from '../common/heat-rules.js';
+import { faceTooHot, tooHot } from '../common/heat-rules.js';
+import { gearFits } from '../common/fits-inside.js';
+import { letterInsides } from '../letters/insides.js';
+import { stripsOverlap } from '../common/overlap-rules.js';
+import { isNoFinish, tapeLetsGo } from '../common/hold-rules.js';
 import { dotsShow, faceTooBright, tooDim, unevenCorners, type FaceRemedies } from '../faces/rules.js';
 import { deepenCans, whiterCans } from './candidates.js';
 import { coatsUneven, showsInside } from '../faces/see-through.js';
@@ -23,11 +27,18 @@ const remedies: FaceRemedies<FaceLitResults> = {
 /** The checks of face-lit letters. */
 export const faceLitRules: readonly Rule<FaceLitResults>[] = [
   noLetterStrip,
+  stripsOverlap<FaceLitResults>((results) => [dropLines(results), fartherApart(results)]),
   strokeTooNarrow,
   letterOverBed,
   splitMisses,
   partOverSheet,
   returnTooTight,
+  gearFits(
+    letterInsides<FaceLitResults>(
+      ({ assembly }) => assembly.cans.depthInsideMm,
+      ({ assembly }) => (assembly.cans.fit === 'trimmed' ? 'the faces come off with their trim' : null),
+    ),
+  ),
   wiresOverEdges,
   holesTight,
   dotsShow(remedies),
@@ -41,7 +52,10 @@ export const faceLitRules: readonly Rule<FaceLitResults>[] = [
     deepenCans(results),
   ]),
   faceTooHot<FaceLitResults>((results) => [dropLines(results), deepenCans(results)]),
-  tapeLetsGo,
+  tapeLetsGo<FaceLitResults>({
+    isBare: ({ materials }) => isNoFinish(materials.lining) && materials.backBoard.stuff === 'wood',
+    finish: whiterCans,
+  }),
   bendsTooTight,
   lettersBetweenCutMarks,
 ];

@@ -44,3 +44,15 @@ export const otherBoards = (
       change: [set(fieldsIn(results).letters.boardId, id)],
     })),
 });
+
+/** A finish on the backs where they have none, the cheapest first. */
+export const finishBacks = (results: HaloResults, { linings }: Catalogue): Remedy => ({
+  id: 'finish-backs',
+  candidates: linings
+    .filter(({ kgPerM2 }) => kgPerM2 > 0)
+    .sort((a, b) => a.price - b.price)
+    .map(({ id, name }) => ({
+      label: `${name} on the backs`,
+      change: [set(fieldsIn(results).letters.backFinishId, id)],
+    })),
+});

@@ -121,9 +121,24 @@ export const haloParts = (facts: HaloFacts): readonly CutPart[] =>
   ]);
 
 /** What is bought for halo letters. */
-export const haloBought = (catalogue: Catalogue, { posts }: HaloFacts): readonly BoughtPart[] => {
+export const haloBought = (catalogue: Catalogue, { posts, letters, materials }: HaloFacts): readonly BoughtPart[] => {
   const count = posts.reduce((sum, part) => sum + part.posts.length, 0);
+  const { backFinish } = materials;
+  const backsM2 = letters.reduce((sum, letter) => sum + Math.abs(outlineArea(letter)), 0) / 1e6;
   return [
+    ...(backFinish.price === 0
+      ? []
+      : [
+          {
+            id: backFinish.id,
+            name: `${backFinish.name}, on the backs`,
+            quantity: backsM2,
+            unit: 'm²',
+            unitPrice: backFinish.price,
+            kg: backsM2 * backFinish.kgPerM2,
+            hangs: true,
+          } as const,
+        ]),
     ...sundry(catalogue, 'stand-off', count),
     ...sundry(catalogue, 'wall-clip', count, false),
     ...sundry(catalogue, 'wall-fixing', count, false),

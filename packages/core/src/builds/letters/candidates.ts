@@ -54,3 +54,15 @@ export const dropLines = (results: LetterResults): Remedy => ({
     };
   }),
 });
+/** Lines or rows of strip farther apart. */
+export const fartherApart = (results: LetterResults): Remedy => {
+  const { linePitchMm } = results.assembly.light;
+  const { widthMm } = results.materials.strip;
+  return {
+    id: 'farther-apart',
+    candidates: wholeSteps(linePitchMm, Math.max(linePitchMm, widthMm) + 12, 4).map((value) => ({
+      label: `Lines ${value} mm apart`,
+      change: [set(fieldsIn(results).light.linePitchMm, value)],
+    })),
+  };
+};

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { id, lengthMm, lettering, photometry, type Frozen } from '../../document/design/index.js';
+import { id, lengthMm, lettering, photometry, stripHold, type Frozen } from '../../document/design/index.js';
 
 /** Letters that are the sign itself stand where they stand: no face to shift them on. */
 export const letterArtwork = z
@@ -54,6 +54,7 @@ export const letterLight = z
       .max(5000)
       .optional()
       .describe('Numbers of segments that are not laid.'),
+    ...stripHold,
     photometry,
   })
   .describe('Which strip, and where it runs in the letters.');

@@ -1,6 +1,7 @@
 import { fieldsIn } from '../../judging/results/index.js';
 import { set, type DesignChange } from '../../document/design/index.js';
 import type { BoxResults } from './results.js';
+import { passesOf, timesAlong } from './sides.js';
 import { oneChange, partOverSheet, type Rule } from '../../judging/findings/index.js';
 import { changeFace, holds, isClear } from '../faces/candidates.js';
 
@@ -34,7 +35,8 @@ const depthNeeded = ({ materials, assembly, circuit }: BoxResults): number => {
   const strip =
     light.layout === 'rows'
       ? (light.facing === 'side' ? materials.strip.widthMm : materials.strip.heightMm) + jointHeightMm
-      : (materials.strip.widthMm + 1) * light.turnCount;
+      : (materials.strip.widthMm + 1) *
+        (light.layout === 'rim' ? Math.max(...Object.values(timesAlong(passesOf(light)))) : light.turnCount);
   return Math.max(lead, strip);
 };
 

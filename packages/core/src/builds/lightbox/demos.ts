@@ -253,6 +253,8 @@ const netLoft: BoxDesign = {
     leadLengthMm: 1200,
     outsideQuote: null,
   },
+  // 5 V asks for wire thicker than the pads: thin tails on the strip, terminals to the wire.
+  power: { ...slipway.power, joint: 'lever' },
   assemblies: [
     {
       ...boxOf(slipway),

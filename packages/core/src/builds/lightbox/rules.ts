@@ -2,7 +2,12 @@ import type { BoxResults } from './results.js';
 import { overBed, type Rule } from '../../judging/findings/index.js';
 import { addRows, closerEnds, deepen, dropRows, secondSheet, ventCase, whiterLining } from './candidates.js';
 import { faceBinds, largerThanSheet, lettersOverhang, tooShallow } from './case-rules.js';
-import { faceTooHot, tapeLetsGo, tooHot } from '../common/heat-rules.js';
+import { faceTooHot, tooHot } from '../common/heat-rules.js';
+import { gearFits } from '../common/fits-inside.js';
+import { boxInsides } from './insides.js';
+import { doubledSide } from './side-rules.js';
+import { stripsOverlap } from '../common/overlap-rules.js';
+import { isNoFinish, tapeLetsGo } from '../common/hold-rules.js';
 import { dotsShow, faceTooBright, tooDim, unevenCorners, type FaceRemedies } from '../faces/rules.js';
 import { coatsUneven, showsInside } from '../faces/see-through.js';
 import { betweenCutMarks, noStrip, reelShort } from './strip-rules.js';
@@ -13,6 +18,9 @@ const remedies: FaceRemedies<BoxResults> = { addRows, closerEnds, deepen, dropRo
 export const lightboxRules: readonly Rule<BoxResults>[] = [
   noStrip,
   tooShallow,
+  gearFits(boxInsides),
+  doubledSide,
+  stripsOverlap((results) => [dropRows(results)]),
   largerThanSheet,
   dotsShow(remedies),
   tooDim(remedies),
@@ -26,7 +34,10 @@ export const lightboxRules: readonly Rule<BoxResults>[] = [
     deepen(results),
   ]),
   faceTooHot<BoxResults>((results) => [ventCase(results), dropRows(results), deepen(results)]),
-  tapeLetsGo,
+  tapeLetsGo<BoxResults>({
+    isBare: ({ materials }) => isNoFinish(materials.lining) && materials.backBoard.stuff === 'wood',
+    finish: whiterLining,
+  }),
   faceBinds,
   lettersOverhang,
   overBed,

@@ -3,6 +3,7 @@ import { fieldsOf, pathOf } from '../../document/design/index.js';
 import type { Strip } from '../../document/catalogue/index.js';
 import type { BoxMaterials } from './materials.js';
 import type { LightDesign } from './schema.js';
+import { passesOf, timesAlong } from './sides.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
 import { maxLeds, placeLeds, snapToCut } from '../../light/laying/index.js';
 import type { LightRuns, Point3, Segment } from '../../light/runs/index.js';
@@ -98,24 +99,29 @@ const roundBlock = (geometry: CaseGeometry, light: LightDesign, strip: Strip): r
   }).flat();
 };
 
-/** Round the inside of the returns, facing in or to the front, clockwise from the top, one turn above the other. */
+/** Round the inside of the returns, facing in or to the front, clockwise from the top: what a side carries is spread over its depth. */
 const rim = (geometry: CaseGeometry, light: LightDesign, strip: Strip): readonly Blueprint[] => {
   const { widthMm, heightMm } = geometry.inside;
-  const depthMm = geometry.lightDepthMm;
   const front = light.facing === 'front';
   const facing = (normal: Point3): Point3 => (front ? [0, 0, 1] : normal);
   const [reachX, reachY] = [widthMm / 2 - strip.heightMm, heightMm / 2 - strip.heightMm];
-  return Array.from({ length: light.turnCount }, (_, turn) => {
-    const z = ((turn + 0.5) * depthMm) / light.turnCount;
-    const across = widthMm - 2 * light.endMarginMm;
-    const up = heightMm - 2 * light.endMarginMm;
-    return [
+  const across = widthMm - 2 * light.endMarginMm;
+  const up = heightMm - 2 * light.endMarginMm;
+  const along = {
+    top: (z: number) =>
       segmentAlong(strip, across, [0, reachY, z], [1, 0, 0], { normal: facing([0, -1, 0]), on: 'top' }),
+    right: (z: number) =>
       segmentAlong(strip, up, [reachX, 0, z], [0, -1, 0], { normal: facing([-1, 0, 0]), on: 'right' }),
+    bottom: (z: number) =>
       segmentAlong(strip, across, [0, -reachY, z], [-1, 0, 0], { normal: facing([0, 1, 0]), on: 'bottom' }),
-      segmentAlong(strip, up, [-reachX, 0, z], [0, 1, 0], { normal: facing([1, 0, 0]), on: 'left' }),
-    ];
-  }).flat();
+    left: (z: number) => segmentAlong(strip, up, [-reachX, 0, z], [0, 1, 0], { normal: facing([1, 0, 0]), on: 'left' }),
+  } as const;
+  const passes = passesOf(light);
+  const times = timesAlong(passes);
+  return passes.map((side, pass) => {
+    const before = passes.slice(0, pass).filter((each) => each === side).length;
+    return along[side](((before + 0.5) * geometry.lightDepthMm) / times[side]);
+  });
 };
 
 /** Which ways the LEDs may look in each layout; the first when none is chosen. */

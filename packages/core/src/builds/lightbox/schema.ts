@@ -1,5 +1,14 @@
 import * as z from 'zod';
-import { assemblyFrame, coats, id, lengthMm, lettering, photometry, type Frozen } from '../../document/design/index.js';
+import {
+  assemblyFrame,
+  coats,
+  id,
+  lengthMm,
+  lettering,
+  photometry,
+  stripHold,
+  type Frozen,
+} from '../../document/design/index.js';
 
 const artwork = z
   .looseObject({
@@ -55,6 +64,9 @@ const caseSchema = z
   })
   .describe('The case: sizes, boards, how it is joined.');
 
+/** The sides of a case, clockwise from the top. */
+export const boxSides = ['top', 'right', 'bottom', 'left'] as const;
+
 const light = z
   .looseObject({
     stripId: id,
@@ -67,9 +79,18 @@ const light = z
       .describe(
         'Which way the LEDs look. Rows: front, or side when the strip stands on its edge. Rim: in or front. Block: out or front. Left out: front, in and out in that order.',
       ),
+    ...stripHold,
     photometry,
     rowCount: z.number().int().min(0).max(400),
     turnCount: z.number().int().min(1).max(20).describe('How many times the strip goes round the rim.'),
+    sides: z
+      .array(z.enum(boxSides))
+      .min(1)
+      .max(16)
+      .optional()
+      .describe(
+        'Round the rim: the sides that carry strip, in the order it runs; a side named twice carries two. All four when left out.',
+      ),
     endMarginMm: lengthMm(0, 1000).describe('The least distance from a strip end to the return.'),
   })
   .describe('Which strip, and where it runs.');
@@ -96,6 +117,7 @@ export const lightboxSchema = z.looseObject({
   face,
 });
 
+export type BoxSide = (typeof boxSides)[number];
 export type LightboxAssembly = Frozen<z.infer<typeof lightboxSchema>>;
 export type BoxArtwork = LightboxAssembly['artwork'];
 export type CaseDesign = LightboxAssembly['case'];

@@ -16,6 +16,7 @@ const sundries: readonly Sundry[] = [
   { id: 'wall-clip', name: 'Wall clip for a post', provenance: typical, price: 0.6, kg: 0.004 },
   { id: 'grommet', name: 'Lead grommet with strain relief', provenance: typical, price: 0.6, kg: 0.003 },
   { id: 'fuse', name: 'In-line fuse and holder', provenance: typical, price: 1.8, kg: 0.012 },
+  { id: 'strip-clip', name: 'Strip clip with screw', provenance: typical, price: 0.09, kg: 0.001 },
   { id: 'spacer-strip', name: 'Spacer strip for a second sheet, 1 m', provenance: typical, price: 1.1, kg: 0.04 },
   { id: 'face-tape', name: 'Face mounting tape, 1 m', provenance: typical, price: 0.5, kg: 0.005 },
 ];

@@ -22,6 +22,15 @@ export const coats = z
   .optional()
   .describe('What is on the inner side of the sheet, from the LEDs outward: sanding, film, coats of paint, a print.');
 
+/** How strip is held, and whether it has been stuck before. */
+export const stripHold = {
+  hold: z
+    .enum(['tape', 'clips'])
+    .optional()
+    .describe('By its own tape (when left out), or by clips or dabs of neutral silicone besides.'),
+  secondHand: z.boolean().optional().describe('It has been stuck somewhere before.'),
+} as const;
+
 /** A measured distribution of light. */
 export const photometry = z
   .looseObject({ name: z.string().max(120), ies: z.string().max(200_000) })

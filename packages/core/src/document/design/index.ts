@@ -2,7 +2,7 @@ export { canonicalJson } from './canonical.js';
 export { changedBy, set, type DesignChange, type FieldChange } from './change.js';
 export { fieldNamesOf, type FieldNames } from './field-names.js';
 export { fieldsOf, pathOf, valueAt, valueOfPath, type FieldRef, type Fields } from './field-ref.js';
-export { coats, colour, id, lengthMm, photometry, place, segmentRef } from './fields.js';
+export { coats, colour, id, lengthMm, photometry, place, segmentRef, stripHold } from './fields.js';
 export {
   assemblyFrame,
   designFormat,

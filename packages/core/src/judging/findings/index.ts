@@ -1,6 +1,7 @@
 import { cornersRound, countersLoose, gapsLost, strokesThin, toolCannotCut } from './artwork-rules.js';
 import { colourDrifts } from './colour-rules.js';
 import { dataTooFar, pixelCountShort, sensorHidden, wrongController } from './drive-rules.js';
+import { clipsLoseContact, wireOverPads } from './joint-rules.js';
 import { overRating } from './power-rules.js';
 import { gravity } from './harm.js';
 import { seriesImpossible, unequalSeries } from './series-rules.js';
@@ -58,6 +59,8 @@ const sharedChecks: readonly SignCheck[] = [
   onSign(pixelCountShort),
   onSign(supplyInTheWet),
   onSign(jointsInTheWet),
+  onSign(clipsLoseContact),
+  onSign(wireOverPads),
   onSign(batteryEmpty),
   onSign(notLimitedPower),
   onEach(missingLetters),

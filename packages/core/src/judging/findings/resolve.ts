@@ -73,7 +73,7 @@ class Attempt {
   private *promising(candidates: readonly Candidate[], will = this.settled): Generator<void, readonly Candidate[]> {
     if (candidates.length < halveFrom) {
       const settling: Candidate[] = [];
-      let [last, mostMoved] = [null as Candidate | null, 0];
+      let [first, last, mostMoved] = [null as Candidate | null, null as Candidate | null, 0];
       for (const candidate of candidates) {
         const judged = yield* this.roughly(candidate);
         if (judged === null) continue;
@@ -83,10 +83,11 @@ class Attempt {
           continue;
         }
         const moved = this.moved(judged);
+        if (moved > 0) first ??= candidate;
         if (moved > mostMoved) [last, mostMoved] = [candidate, moved];
       }
-      // Where all that settles does harm, what moves the figure most without settling it may still help.
-      return last === null ? settling : [...settling, last];
+      // Where all that settles does harm, what moves the figure without settling it may still help: most, or least.
+      return [...new Set([...settling, ...(last === null ? [] : [last]), ...(first === null ? [] : [first])])];
     }
     let [low, high] = [0, candidates.length - 1];
     if (!(yield* this.willRoughly(candidates[high]!, will))) return [candidates[high]!];

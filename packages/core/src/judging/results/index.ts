@@ -27,6 +27,8 @@ export interface AnyAssembly extends AssemblyFrame {
   readonly artwork: Artwork;
   readonly light: {
     readonly stripId: string;
+    readonly hold?: 'tape' | 'clips' | undefined;
+    readonly secondHand?: boolean | undefined;
     readonly photometry?: { readonly name: string; readonly ies: string } | null | undefined;
   };
 }

@@ -1,15 +1,23 @@
 import { distinctItems, type Catalogue, type Strip, type Wire } from '../../document/catalogue/index.js';
 import { boughtAs, jointPieces, type Circuit } from '../../power/circuit/index.js';
-import type { Brief } from '../../document/design/index.js';
+import type { Brief, PowerDesign } from '../../document/design/index.js';
 import { sum } from '../../base/maths/index.js';
 import type { LightRuns } from '../../light/runs/index.js';
 import type { BoughtPart } from './types.js';
 
-/** Strip that an assembly uses. */
+/** Strip that an assembly uses, and how it is held. */
 export interface StripUse {
   readonly strip: Strip;
-  readonly runs: Pick<LightRuns, 'stripMm'>;
+  readonly runs: Pick<LightRuns, 'stripMm' | 'segments'>;
+  readonly hold: 'tape' | 'clips';
 }
+
+/** Clips hold strip at both ends of a segment and so often between (mm), typical. */
+export const clipEveryMm = 300;
+
+/** Clips that hold the segments of an assembly; none where tape alone does. */
+export const clipsOf = ({ segments }: Pick<LightRuns, 'segments'>, hold: StripUse['hold']): number =>
+  hold === 'tape' ? 0 : sum(segments.map(({ lengthMm }) => 1 + Math.max(1, Math.ceil(lengthMm / clipEveryMm))));
 
 /** Weight of strip with its backing (kg/m), typical. */
 const stripKgPerM = 0.025;
@@ -103,6 +111,7 @@ const wireParts = (
 export const electrical = (
   catalogue: Catalogue,
   brief: Brief,
+  power: Pick<PowerDesign, 'supplyPlace'>,
   assemblies: readonly StripUse[],
   circuit: Circuit,
 ): readonly BoughtPart[] => {
@@ -136,7 +145,7 @@ export const electrical = (
             unit: 'piece',
             unitPrice: supply.price,
             kg: supply.kg * circuit.supplyCount,
-            hangs: false,
+            hangs: power.supplyPlace === 'inside',
           } as const,
         ]),
     ...drives(circuit),
@@ -149,5 +158,6 @@ export const electrical = (
       false,
     ),
     ...sundry(catalogue, 'grommet', assemblies.length),
+    ...sundry(catalogue, 'strip-clip', sum(assemblies.map(({ runs, hold }) => clipsOf(runs, hold)))),
   ];
 };

@@ -1,6 +1,6 @@
 import type { BoughtPart, CutPart, Parts } from './types.js';
 
-export { electrical, sundry, type StripUse } from './bought.js';
+export { clipEveryMm, clipsOf, electrical, sundry, type StripUse } from './bought.js';
 export type { BoughtPart, CutPart, Operation, PartLayer, Parts, PartShape } from './types.js';
 
 /** The parts stage: what is cut and what is bought for one sign, and what hangs of it. */

@@ -191,7 +191,12 @@ export const createStages = (catalogue: Catalogue, fonts: FontBook, limits: Grid
       ...electrical(
         catalogue,
         design.brief,
-        lit.map(({ materials, runs }) => ({ strip: materials.strip, runs })),
+        design.power,
+        lit.map(({ materials, runs, assembly }) => ({
+          strip: materials.strip,
+          runs,
+          hold: assembly.light.hold ?? 'tape',
+        })),
         solved,
       ),
       ...lit.flatMap((each) => each.bought),

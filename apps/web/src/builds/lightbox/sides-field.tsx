@@ -1,0 +1,39 @@
+import { boxSides, set, timesAlong, passesOf, type BoxSide, type LightboxAssembly } from '@vitrum/core';
+import { changeDesign } from '../../document/document-store';
+import { useFields } from '../../document/selection';
+import { useDesignValue } from '../../fields/design-fields';
+import { FieldRow, fieldLook } from '../../fields/field-row';
+
+const often = ['none', 'once', 'twice', 'three times', 'four times'] as const;
+
+/** How often strip runs along each side of the case. */
+export const SidesField = () => {
+  const at = useFields<LightboxAssembly>();
+  const sides = useDesignValue(at.light.sides) as readonly BoxSide[] | undefined;
+  const times = timesAlong(passesOf({ sides, turnCount: 1 }));
+  const change = (side: BoxSide, count: number): void => {
+    const next = boxSides.flatMap((each) => Array.from({ length: each === side ? count : times[each] }, () => each));
+    if (next.length === 0) return;
+    void changeDesign([set(at.light.sides, next)]);
+  };
+  return (
+    <>
+      {boxSides.map((side) => (
+        <FieldRow key={side} id={`side-${side}`} label={`Along the ${side}`}>
+          <select
+            id={`side-${side}`}
+            className={fieldLook}
+            value={times[side]}
+            onChange={({ target }) => change(side, Number(target.value))}
+          >
+            {often.map((word, count) => (
+              <option key={word} value={count}>
+                {word}
+              </option>
+            ))}
+          </select>
+        </FieldRow>
+      ))}
+    </>
+  );
+};
