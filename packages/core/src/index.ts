@@ -79,9 +79,11 @@ export {
   commissionSteps,
   judgeReading,
   readingWords,
+  segmentTests,
   temperatureAt,
   type BenchSetting,
   type CommissionStep,
+  type SegmentTest,
   type ThermometerPlace,
 } from './sign/commissioning/index.js';
 export * from './sign/demo/index.js';

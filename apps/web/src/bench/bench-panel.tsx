@@ -7,6 +7,7 @@ import { useBench } from './bench-store';
 import { Commissioning } from './commissioning';
 import { ControllerPanel } from './controller-panel';
 import { Instruments } from './instruments';
+import { SegmentTicks } from './segment-ticks';
 
 /** The bench: controller, instruments, and commissioning; the lit view follows the controller while it is open. */
 export const BenchPanel = () => {
@@ -47,6 +48,7 @@ export const BenchPanel = () => {
           <Instruments evaluation={evaluation} />
         </div>
       )}
+      <SegmentTicks evaluation={evaluation} />
       <Commissioning evaluation={evaluation} link={link} />
     </section>
   );

@@ -10,7 +10,7 @@ import {
 import { connectBench, useBench, type BenchThread } from './bench-store';
 import { effectAt, effects } from './effects';
 import { connectMeter, useMeter } from './meter-store';
-import { dayOf, readingOf } from './readings';
+import { dayOf, readingOf, withTick } from './readings';
 
 const stand = () => {
   const asked: SessionRequest[] = [];
@@ -88,6 +88,15 @@ describe('the meter', () => {
     expect(useMeter.getState().ohm).toBeNull();
     answer({ id: asked[2]!.id, kind: 'refused', sentence: 'no strip' });
     expect(useMeter.getState().problem).toBe('no strip');
+  });
+});
+
+describe('ticks of tests', () => {
+  it('are kept once each, and taken away again', () => {
+    expect(withTick(['a'], 'b', true)).toEqual(['a', 'b']);
+    expect(withTick(['a', 'b'], 'b', true)).toEqual(['a', 'b']);
+    expect(withTick(['a', 'b'], 'a', false)).toEqual(['b']);
+    expect(withTick([], 'a', false)).toEqual([]);
   });
 });
 

@@ -36,3 +36,15 @@ export const keepReading = ({ id, at }: ReadingKey, value: number): void =>
   ]);
 
 export const strikeReading = (key: ReadingKey): void => changeReadings((design) => without(design, key));
+
+/** The tests that are ticked, with one more or one fewer. */
+export const withTick = (ticked: readonly string[], key: string, isTicked: boolean): readonly string[] =>
+  isTicked ? [...new Set([...ticked, key])] : ticked.filter((each) => each !== key);
+
+/** Ticks a test of a segment in the document as it is now, or takes the tick away. */
+export const tickTest = (key: string, isTicked: boolean): void => {
+  const { design } = useDocument.getState();
+  if (design === null) return;
+  const { readings = [], ticked = [], ...rest } = design.proof ?? {};
+  changeDesign([set(inDesign.proof, { ...rest, readings, ticked: withTick(ticked, key, isTicked) })]);
+};

@@ -15,7 +15,7 @@ const lobe = (sigmaDeg: number, hazeShare = 1): Layer['scatter'] => ({ kind: 'lo
 const lambertian: Layer['scatter'] = { kind: 'lambertian' };
 
 /** Width of what a stack shows of one LED: the angle at which it is e^−½ of its peak, by halving (°). */
-const shownWidthDeg = (layers: readonly Layer[], throwMm: number): number => {
+export const shownWidthDeg = (layers: readonly Layer[], throwMm: number): number => {
   const { towardNormal } = viewThrough(stackOf(layers, 0), throwMm);
   const at = (angle: number): number => towardNormal(Math.cos(angle) ** 2) / towardNormal(1);
   let [low, high] = [0, Math.PI / 3];

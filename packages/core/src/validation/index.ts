@@ -8,6 +8,7 @@ import { eyeCases } from './eye-cases.js';
 import { faceCases } from './face-cases.js';
 import { haloCases } from './halo-cases.js';
 import { powerCases } from './power-cases.js';
+import { roughFaceCases } from './rough-face-cases.js';
 import type { ValidationCase, ValidationResult } from './types.js';
 
 export type { ValidationCase, ValidationResult } from './types.js';
@@ -18,6 +19,7 @@ export const validationCases: readonly ValidationCase[] = [
   ...directCases,
   ...boxCases,
   ...faceCases,
+  ...roughFaceCases,
   ...eyeCases,
   ...haloCases,
   ...canCases,

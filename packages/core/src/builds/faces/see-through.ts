@@ -10,7 +10,7 @@ export const straightShare = ({ layers }: Pick<FaceStack, 'layers'>): number =>
   layers.reduce((share, { scatter }) => (scatter.kind === 'lambertian' ? 0 : share * (1 - scatter.hazeShare)), 1);
 
 /** From here on what stands behind is made out, and from here on it spoils the sign whatever its ripple is; typical. */
-const madeOut = 0.06;
+const madeOut = 0.03;
 const spoils = 0.15;
 
 /** A clear or lightly sanded face shows strip, wood and wires. */

@@ -81,7 +81,7 @@ export const tooFewPosts: Rule<HaloResults> = ({ results, catalogue }) => {
   const xs = worst.ring.map(([x]) => x);
   const ys = worst.ring.map(([, y]) => y);
   const [x, y] = [Math.min(...xs), Math.min(...ys)];
-  const thinner = [3, 4, 5, 6].filter((mm) => mm < posts.diameterMm).reverse();
+  const thinner = [2, 3, 4, 5, 6].filter((mm) => mm < posts.diameterMm).reverse();
   return {
     id: 'too-few-posts',
     severity: none ? 'stop' : 'fix',

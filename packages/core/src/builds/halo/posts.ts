@@ -11,6 +11,8 @@ const fittedKgPerM2 = 0.5;
 const clearOfStripMm = 6;
 /** Material that must stand round a post (mm). */
 const roundPostMm = 3;
+/** Thin posts carry little and need less: so many times their diameter. */
+const roundPostTimes = 0.75;
 
 /** How heavy letters are by their area (kg/m²); returns are left out. */
 export const letterKgPerM2 = ({ frontMm, backMm }: LettersGeometry, { board }: HaloMaterials): number =>
@@ -36,7 +38,7 @@ export const haloPosts = (
   const stripReach = light.setbackMm + shownMm + (light.lineCount - 1) * light.linePitchMm + clearOfStripMm;
   const options = {
     diameterMm: posts.diameterMm,
-    insideMm: light.layout === 'outline' ? stripReach : roundPostMm,
+    insideMm: light.layout === 'outline' ? stripReach : Math.min(roundPostMm, roundPostTimes * posts.diameterMm),
     perPostKg: posts.perPostKg,
     kgPerM2,
     pinned: (posts.pinned ?? []).map(({ xMm, yMm }) => [xMm, yMm] as const),

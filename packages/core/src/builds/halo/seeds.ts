@@ -44,7 +44,7 @@ export const haloSeeds: Build<HaloResults['assembly'], never, HaloResults>['seed
             set(fields.light.setbackMm, layout === 'centre' ? besideStripMm(strokeMm, strip) : setbackMm(standoffMm)),
             set(fields.light.lineCount, 1),
             set(fields.letters.standoffMm, standoffMm),
-            set(fields.posts.diameterMm, strokeMm < 40 ? 4 : 6),
+            set(fields.posts.diameterMm, strokeMm < 12 ? 2 : strokeMm < 40 ? 4 : 6),
           ],
         };
       }),

@@ -103,6 +103,11 @@ export const proof = z
         }),
       )
       .max(6000),
+    ticked: z
+      .array(z.string().min(1).max(160))
+      .max(20_000)
+      .optional()
+      .describe('Tests of single segments that were passed, each by its name.'),
   })
   .optional()
   .describe('What was measured at the real bench.');

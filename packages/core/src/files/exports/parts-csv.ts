@@ -15,7 +15,7 @@ const table = (rows: readonly (readonly (string | number)[])[]): string =>
  * The parts list as CSV: what is cut, then what is bought; sizes in mm, weights in kg, for one sign. The weights add up to
  * what hangs; what hangs apart says so.
  */
-export const partsCsv = ({ parts, packing, cost }: Evaluation): string => {
+export const partsCsv = ({ parts, packing, cost }: Pick<Evaluation, 'parts' | 'packing' | 'cost'>): string => {
   const head = [
     'id',
     'part',

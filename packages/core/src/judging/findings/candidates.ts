@@ -1,6 +1,6 @@
 import type { Catalogue, Strip } from '../../document/catalogue/index.js';
 import { set, type FieldRef, type Frozen } from '../../document/design/index.js';
-import { fieldsIn, type AssemblyResults } from '../results/index.js';
+import { fieldsIn, inDesign, type AssemblyResults, type SignResults } from '../results/index.js';
 import type { Candidate, Remedy } from './types.js';
 
 /** Below this a strip is meant for sockets and batteries of its own voltage (V). */
@@ -50,4 +50,27 @@ export const changeStrip = (
 export const oneChange = <Value>(id: string, label: string, field: FieldRef<Value>, value: Frozen<Value>): Remedy => ({
   id,
   candidates: [{ label, change: [set(field, value)] } satisfies Candidate],
+});
+
+/** How far the light may differ before a strip is no longer taken for the like of another (share of its lumens). */
+const likeLumens = 0.35;
+
+/** Strip of about the same light on a higher voltage, which halves the current: the likest first. For a sign of one assembly. */
+export const higherVoltage = ({ assemblies }: SignResults, catalogue: Catalogue): readonly Remedy[] => {
+  const [own, ...others] = assemblies;
+  if (own === undefined || others.length > 0) return [];
+  const { strip } = own.materials;
+  const unlike = ({ lumensPerM }: Strip): number => Math.abs(lumensPerM - strip.lumensPerM) / strip.lumensPerM;
+  const strips = suitableStrips(own, catalogue)
+    .filter((other) => other.voltageV > strip.voltageV && unlike(other) < likeLumens)
+    .sort((a, b) => unlike(a) - unlike(b));
+  return strips.length === 0 ? [] : [{ ...changeStrip(own, strips), id: 'higher-voltage' }];
+};
+
+/** One supply more, or two, each with leads and chains of its own. */
+export const moreSupplies = ({ circuit: { supplyCount } }: SignResults): Remedy => ({
+  id: 'more-supplies',
+  candidates: [1, 2]
+    .map((more) => supplyCount + more)
+    .map((count) => ({ label: `${count} supplies, a lead each`, change: [set(inDesign.power.supplyCount, count)] })),
 });

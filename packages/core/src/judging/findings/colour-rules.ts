@@ -1,6 +1,6 @@
 import { inDesign, type SignResults } from '../results/index.js';
-import { oneChange } from './candidates.js';
-import { injectFarEnds } from './run-rules.js';
+import { changeStrip, higherVoltage, moreSupplies, oneChange, suitableStrips } from './candidates.js';
+import { injectFarEnds, splitChains } from './run-rules.js';
 import { dimPlace } from './places.js';
 import type { SignRule } from './types.js';
 
@@ -11,7 +11,7 @@ const shift = ({ circuit }: SignResults): number =>
   circuit.chains.reduce((most, { colourShift }) => Math.max(most, colourShift), 0);
 
 /** A mixed colour turns along a run, since its colours lose unlike shares of their light. */
-export const colourDrifts: SignRule = ({ results }) => {
+export const colourDrifts: SignRule = ({ results, catalogue }) => {
   const found = shift(results);
   if (found <= seenShift) return null;
   const worst = results.circuit.chains.find(({ colourShift }) => colourShift === found)!;
@@ -43,9 +43,20 @@ export const colourDrifts: SignRule = ({ results }) => {
           },
         ],
       },
+      ...splitChains(results, ({ colourShift }) => colourShift > seenShift),
       ...(results.design.power.feed === 'both-ends'
         ? []
         : [oneChange('both-ends', 'Feed every run at both ends', inDesign.power.feed, 'both-ends')]),
+      moreSupplies(results),
+      ...higherVoltage(results, catalogue),
+      ...results.assemblies.map((own) =>
+        changeStrip(
+          own,
+          suitableStrips(own, catalogue)
+            .filter(({ wattsPerM }) => wattsPerM < own.materials.strip.wattsPerM)
+            .sort((a, b) => b.wattsPerM - a.wattsPerM),
+        ),
+      ),
     ],
   };
 };

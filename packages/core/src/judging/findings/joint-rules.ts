@@ -1,8 +1,7 @@
 import { channelsOf, type Strip } from '../../document/catalogue/index.js';
-import { set } from '../../document/design/index.js';
 import { jointPieces, type WireRun } from '../../power/circuit/index.js';
 import { inDesign, type SignResults } from '../results/index.js';
-import { oneChange } from './candidates.js';
+import { higherVoltage, moreSupplies, oneChange } from './candidates.js';
 import { wholeSign } from './places.js';
 import type { SignRule } from './types.js';
 
@@ -66,7 +65,7 @@ const tooThick = ({ circuit, assemblies }: SignResults): readonly Thick[] =>
       );
 
 /** A wire too thick for the pads of the strip, or for the hole of its cap. */
-export const wireOverPads: SignRule = ({ results }) => {
+export const wireOverPads: SignRule = ({ results, catalogue }) => {
   const found = tooThick(results);
   const [first] = found;
   if (first === undefined) return null;
@@ -96,15 +95,8 @@ export const wireOverPads: SignRule = ({ results }) => {
         ? []
         : [oneChange('both-ends', 'Feed every run at both ends, by thinner wire', inDesign.power.feed, 'both-ends')]),
       oneChange('thin-tails', 'Thin tails on the strip, lever terminals to the wire', inDesign.power.joint, 'lever'),
-      {
-        id: 'more-supplies',
-        candidates: [1, 2]
-          .map((more) => results.circuit.supplyCount + more)
-          .map((count) => ({
-            label: `${count} supplies, each with a thinner wire`,
-            change: [set(inDesign.power.supplyCount, count)],
-          })),
-      },
+      moreSupplies(results),
+      ...higherVoltage(results, catalogue),
     ],
   };
 };

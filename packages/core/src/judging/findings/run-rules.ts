@@ -4,7 +4,7 @@ import type { Strip } from '../../document/catalogue/index.js';
 import { inDesign, type SignResults } from '../results/index.js';
 import { changeStrip, oneChange, suitableStrips } from './candidates.js';
 import { dimPlace } from './places.js';
-import type { SignRule } from './types.js';
+import type { Remedy, SignRule } from './types.js';
 
 /** Least light at the far end of a chain, against the start; typical. */
 const dimmestAllowed = 0.85;
@@ -39,6 +39,27 @@ export const injectFarEnds = ({ circuit, design }: SignResults, needs: (chain: C
     return { ...ref, end: backward ? ('start' as const) : ('end' as const) };
   });
   return [set(inDesign.power.injections, [...given, ...added])];
+};
+
+/** Begins another chain in the middle of every one that is too long or too dim; nothing where each is one segment. */
+export const splitChains = ({ circuit, design }: SignResults, needs: (chain: Chain) => boolean): readonly Remedy[] => {
+  const middles = circuit.chains
+    .filter((chain) => needs(chain) && chain.segments.length > 1)
+    .map(({ segments }) => circuit.segments[segments[Math.ceil(segments.length / 2)]!]!.ref);
+  const count = middles.length;
+  return count === 0
+    ? []
+    : [
+        {
+          id: 'split',
+          candidates: [
+            {
+              label: `Split ${count === 1 ? 'the chain' : `${count} chains`} in the middle, a feed each`,
+              change: [set(inDesign.power.chainsBegin, [...(design.power.chainsBegin ?? []), ...middles])],
+            },
+          ],
+        },
+      ];
 };
 
 /** A run longer than the strip allows on one feed, or one whose end grows dim. */
@@ -81,6 +102,7 @@ export const runTooLong: SignRule = ({ results, catalogue }) => {
         id: 'inject',
         candidates: [{ label: 'Feed the far end as well', change: injectFarEnds(results, needs) }],
       },
+      ...splitChains(results, needs),
       ...(design.power.feed === 'both-ends'
         ? []
         : [oneChange('both-ends', 'Feed every run at both ends', inDesign.power.feed, 'both-ends')]),

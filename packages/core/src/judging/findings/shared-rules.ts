@@ -2,7 +2,7 @@ import { fontListings } from '../../artwork/lettering/index.js';
 import { fittingSupplies, leadDropShare, pairsOf } from '../../power/circuit/index.js';
 import { set } from '../../document/design/index.js';
 import { fieldsIn, inDesign, type AssemblyResults, type SignResults } from '../results/index.js';
-import { changeStrip, oneChange, suitableStrips } from './candidates.js';
+import { changeStrip, higherVoltage, moreSupplies, oneChange, suitableStrips } from './candidates.js';
 import { wholeFront } from './places.js';
 import type { Remedy, Rule, SignRule } from './types.js';
 
@@ -78,6 +78,7 @@ export const supplyTooSmall =
             ]
           : []),
         ...(source === 'mains' ? [] : [oneChange('mains', 'Feed it by the mains', inDesign.power.source, 'mains')]),
+        ...higherVoltage(results, catalogue),
         ...lighter,
         ...lessStrip(results),
       ],
@@ -117,12 +118,8 @@ export const leadDrops: SignRule = ({ results, catalogue }) => {
         id: 'thicker-lead',
         candidates: thicker.map((wire) => ({ label: wire.name, change: [set(inDesign.power.wireId, wire.id)] })),
       },
-      oneChange(
-        'two-supplies',
-        `${circuit.supplyCount + 1} supplies, a lead each`,
-        inDesign.power.supplyCount,
-        circuit.supplyCount + 1,
-      ),
+      moreSupplies(results),
+      ...higherVoltage(results, catalogue),
     ],
   };
 };

@@ -32,20 +32,29 @@ export interface IndirectLight {
   readonly incidentLm: Readonly<Record<Side, number>>;
 }
 
-/** A line of patch means with one more at each end, carried on straight, so that edges keep their slope. */
+/**
+ * Patch means with one more patch all round, carried on by the parabola through the last three: light falls ever faster
+ * toward a corner, and a straight line would leave it too bright.
+ */
 const withGhosts = (values: Float64Array, columns: number, rows: number): Float64Array => {
-  const at = (column: number, row: number): number => {
-    const [c, r] = [Math.min(columns - 1, Math.max(0, column)), Math.min(rows - 1, Math.max(0, row))];
-    const own = values[r * columns + c]!;
-    const inward = (value: number, held: number): number => (value < held ? 1 : value > held ? -1 : 0);
-    const [dx, dy] = [inward(column, c), inward(row, r)];
-    const slopeX = dx === 0 || columns < 2 ? 0 : own - values[r * columns + c + dx]!;
-    const slopeY = dy === 0 || rows < 2 ? 0 : own - values[(r + dy) * columns + c]!;
-    return own + slopeX + slopeY;
-  };
-  return Float64Array.from({ length: (columns + 2) * (rows + 2) }, (_, index) =>
-    at((index % (columns + 2)) - 1, Math.floor(index / (columns + 2)) - 1),
-  );
+  const wide = columns + 2;
+  const out = new Float64Array(wide * (rows + 2));
+  const beyond = (first: number, second: number, third: number): number => 3 * first - 3 * second + third;
+  for (let row = 0; row < rows; row += 1) {
+    const at = (column: number): number => values[row * columns + Math.min(columns - 1, Math.max(0, column))]!;
+    const line = (row + 1) * wide;
+    for (let column = 0; column < columns; column += 1) out[line + column + 1] = at(column);
+    out[line] = columns < 3 ? 2 * at(0) - at(1) : beyond(at(0), at(1), at(2));
+    out[line + columns + 1] =
+      columns < 3 ? 2 * at(columns - 1) - at(columns - 2) : beyond(at(columns - 1), at(columns - 2), at(columns - 3));
+  }
+  for (let column = 0; column < wide; column += 1) {
+    const at = (row: number): number => out[(Math.min(rows - 1, Math.max(0, row)) + 1) * wide + column]!;
+    out[column] = rows < 3 ? 2 * at(0) - at(1) : beyond(at(0), at(1), at(2));
+    out[(rows + 1) * wide + column] =
+      rows < 3 ? 2 * at(rows - 1) - at(rows - 2) : beyond(at(rows - 1), at(rows - 2), at(rows - 3));
+  }
+  return out;
 };
 
 /** Patch means on the face as a smooth map that carries exactly `fluxLm`. */

@@ -108,10 +108,10 @@ const covered = (panel: Omit<Panel, 'start'>, cell: number, { x0, x1, y0, y1 }: 
   overlap(panel.bFrom + Math.floor(cell / panel.aCount) * panel.bStep, panel.bStep, y0, y1);
 
 /** Patches are about this share of the depth, the length over which reflected light changes. */
-const patchShareOfDepth = 0.45;
+const patchShareOfDepth = 0.35;
 const mostAlong = 96;
 
-/** Cuts a case into patches about half as large as it is deep, at most about `mostPatches` of them. */
+/** Cuts a case into patches about a third as large as it is deep, at most about `mostPatches` of them. */
 export const layPatches = (box: Box, block: Block | null, mostPatches: number): Enclosure => {
   const { widthMm: w, heightMm: h, depthMm: d } = box;
   const areaMm2 = 2 * (w * h + w * d + h * d);

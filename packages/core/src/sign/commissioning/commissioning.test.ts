@@ -4,7 +4,7 @@ import { demoDesigns } from '../demo/index.js';
 import { readDesign } from '../design/index.js';
 import { testBoardOf, ohmsBetween, soundNetwork, withFault } from '../../power/faults/index.js';
 import { changed, evaluatedCoarsely, segmentOf, signEvaluatedCoarsely, testFonts } from '../../testing/harness.js';
-import { benchDesign, commissionSteps, judgeReading, readingWords, temperatureAt } from './index.js';
+import { benchDesign, commissionSteps, judgeReading, readingWords, segmentTests, temperatureAt } from './index.js';
 
 let fonts: FontBook;
 beforeAll(async () => {
@@ -85,6 +85,36 @@ describe('putting a sign to work', () => {
       'proof.readings.0.value',
       'proof.readings.0.on',
     ]);
+  });
+});
+
+describe('tests of single segments', () => {
+  it('go through every colour of every segment before it is stuck down, and all of it before it is hung', () => {
+    const results = signEvaluatedCoarsely(demoDesigns.slipway, fonts);
+    const tests = segmentTests(results);
+    const { segments } = results.circuit;
+    expect(tests).toHaveLength(4 * segments.length);
+    expect(new Set(tests.map(({ key }) => key)).size).toBe(tests.length);
+    expect(tests.slice(0, 4).map(({ time, channel }) => [time, channel])).toEqual([
+      ['loose', 'red'],
+      ['loose', 'green'],
+      ['loose', 'blue'],
+      ['closed', null],
+    ]);
+  });
+
+  it('of white strip are one each, and name their assembly where there are several', () => {
+    const white = segmentTests(signEvaluatedCoarsely(demoDesigns.dispensary, fonts));
+    expect(white.filter(({ time }) => time === 'loose').every(({ channel }) => channel === null)).toBe(true);
+    const two = segmentTests(signEvaluatedCoarsely(demoDesigns['lantern-rooms'], fonts));
+    expect(new Set(two.map(({ key }) => key)).size).toBe(two.length);
+  });
+
+  it('are kept in the design once ticked', () => {
+    const design = { ...demoDesigns.slipway, proof: { readings: [], ticked: ['loose 1 red'] } };
+    const read = readDesign(JSON.parse(JSON.stringify(design)));
+    expect(read.ok && read.value.proof?.ticked).toEqual(['loose 1 red']);
+    expect(readDesign({ ...design, proof: { readings: [], ticked: [3] } }).ok).toBe(false);
   });
 });
 

@@ -51,7 +51,7 @@ export const faces: readonly FaceSheet[] = [
     thicknessMm: 3,
     transmittance: 0.87,
     reflectance: 0.1,
-    scatter: { kind: 'lobe', sigmaDeg: 12, hazeShare: 0.8 },
+    scatter: { kind: 'lobe', sigmaDeg: 12, hazeShare: 0.98 },
   },
   {
     ...acrylic,
@@ -61,7 +61,7 @@ export const faces: readonly FaceSheet[] = [
     thicknessMm: 3,
     transmittance: 0.83,
     reflectance: 0.13,
-    scatter: { kind: 'lobe', sigmaDeg: 17, hazeShare: 0.93 },
+    scatter: { kind: 'lobe', sigmaDeg: 17, hazeShare: 0.9995 },
   },
   {
     ...acrylic,
@@ -121,7 +121,12 @@ export const faces: readonly FaceSheet[] = [
   },
 ];
 
-/** Coarser grit scatters wider and hides more, and costs a little light. */
+/**
+ * Coarser grit scatters wider and hides more, and costs a little light. A ground face is rougher than a wavelength: what
+ * passes it unscattered by its roughness alone is exp(−(2π(n − 1)σ/λ)²) (P. Beckmann & A. Spizzichino, 1963), next to
+ * nothing from σ = 0.5 µm on. What goes straight on is what sanding by hand leaves smooth between its scratches: a hundredth
+ * with coarse grit, a few with fine; typical.
+ */
 const sanding = (grit: number, sigmaDeg: number, hazeShare: number, transmittance: number): Coating => ({
   id: `sanded-${grit}`,
   name: `Sanded, ${grit} grit`,
@@ -134,11 +139,11 @@ const sanding = (grit: number, sigmaDeg: number, hazeShare: number, transmittanc
 });
 
 export const coatings: readonly Coating[] = [
-  sanding(80, 17, 0.93, 0.93),
-  sanding(120, 15, 0.9, 0.94),
-  sanding(180, 12.5, 0.85, 0.95),
-  sanding(240, 10.5, 0.78, 0.955),
-  sanding(320, 8.5, 0.7, 0.96),
+  sanding(80, 17, 0.99, 0.93),
+  sanding(120, 15, 0.985, 0.94),
+  sanding(180, 12.5, 0.98, 0.95),
+  sanding(240, 10.5, 0.97, 0.955),
+  sanding(320, 8.5, 0.955, 0.96),
   {
     id: 'frosted-film',
     name: 'Frosted film',

@@ -1,0 +1,47 @@
+import { segmentTests, type Evaluation, type SegmentTest } from '@vitrum/core';
+import { tickTest } from './readings';
+
+const words = ({ time, channel }: SegmentTest): string =>
+  time === 'closed' ? 'before it hangs' : (channel ?? 'lights');
+
+/** Every segment, colour by colour, ticked before it is stuck down and once more before it hangs. */
+export const SegmentTicks = ({ evaluation }: { readonly evaluation: Evaluation }) => {
+  const { proof } = evaluation.design;
+  const ticked = new Set(proof?.ticked ?? []);
+  const tests = segmentTests(evaluation);
+  const segments = [...new Set(tests.map(({ segment }) => segment))];
+  const done = tests.filter(({ key }) => ticked.has(key)).length;
+  return (
+    <details className="my-2" open={done > 0 && done < tests.length}>
+      <summary className="cursor-pointer font-bold">
+        Segment by segment{' '}
+        <span className="figure text-[13px] font-normal text-soft">
+          {done} of {tests.length} ticked
+        </span>
+      </summary>
+      <p className="text-[13px] text-soft">
+        Light each one alone before its backing comes off, pure colours one after the other, and press its joints.
+      </p>
+      <ul className="text-[13px]">
+        {segments.map((segment) => (
+          <li key={segment} className="flex flex-wrap items-center gap-x-3 border-b border-line py-0.5">
+            <span className="figure w-8 font-semibold">{segment}</span>
+            {tests
+              .filter((test) => test.segment === segment)
+              .map((test) => (
+                <label key={test.key} className="flex min-h-7 items-center gap-1">
+                  <input
+                    type="checkbox"
+                    checked={ticked.has(test.key)}
+                    aria-label={`Segment ${segment}: ${words(test)}`}
+                    onChange={({ target }) => tickTest(test.key, target.checked)}
+                  />
+                  {words(test)}
+                </label>
+              ))}
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+};
