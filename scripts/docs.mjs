@@ -1,4 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs';
+import { findingsPage } from './lib/findings-page.mjs';
 import { inRoot } from './lib/paths.mjs';
 import { runMain, say } from './lib/say.mjs';
 import { setUp } from './lib/setup.mjs';
@@ -35,6 +36,7 @@ const validation = async () => {
 const pages = [
   ['design-format.md', designFormat],
   ['physics.md', validation],
+  ['findings.md', findingsPage],
 ];
 
 /** Writes the parts of the documentation that come from the program itself; `--check` only compares. */

@@ -1,4 +1,4 @@
-/** Goes through 200 new jobs by chance, or as many as are asked for, and tells which do not begin clean. */
+/** Solves 200 new jobs by chance, or as many as are asked for, and applies every fix of 200 designs; tells what does not hold. */
 import { spawnSync } from 'node:child_process';
 import { root } from './lib/paths.mjs';
 
@@ -13,7 +13,7 @@ const jest = spawnSync(
     'core',
     '-i',
     '--testPathPatterns',
-    'solving/new-jobs',
+    'solving/new-jobs|evaluate/whole-fixes',
   ],
   { cwd: root, stdio: 'inherit', env: { ...process.env, VITRUM_JOBS: String(count) } },
 );

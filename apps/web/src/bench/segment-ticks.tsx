@@ -1,4 +1,5 @@
 import { segmentTests, type Evaluation, type SegmentTest } from '@vitrum/core';
+import { useDocument } from '../document/document-store';
 import { tickTest } from './readings';
 
 const words = ({ time, channel }: SegmentTest): string =>
@@ -6,7 +7,8 @@ const words = ({ time, channel }: SegmentTest): string =>
 
 /** Every segment, colour by colour, ticked before it is stuck down and once more before it hangs. */
 export const SegmentTicks = ({ evaluation }: { readonly evaluation: Evaluation }) => {
-  const { proof } = evaluation.design;
+  // From the document itself: a tick shows at once, whatever is still being evaluated.
+  const proof = useDocument((state) => state.design?.proof);
   const ticked = new Set(proof?.ticked ?? []);
   const tests = segmentTests(evaluation);
   const segments = [...new Set(tests.map(({ segment }) => segment))];

@@ -71,7 +71,9 @@ export const NewJobPage = () => {
   const [problems, setProblems] = useState<Problems>({});
   /** Fields whose text is no length; the form waits for them. */
   const [mistyped, setMistyped] = useState<Readonly<Record<string, boolean>>>({});
-  const [busy, setBusy] = useState(false);
+  /** Calls the choosing off while it goes on. */
+  const [choosing, setChoosing] = useState<AbortController | null>(null);
+  const busy = choosing !== null;
   useEffect(() => {
     document.title = 'New job · Vitrum';
   }, []);
@@ -122,15 +124,23 @@ export const NewJobPage = () => {
     const wrong = await check(form);
     setProblems(wrong);
     if (Object.keys(wrong).length > 0 || Object.values(mistyped).some(Boolean)) return;
-    setBusy(true);
+    const calledOff = new AbortController();
+    setChoosing(calledOff);
     try {
       const name = jobName(form.text);
-      const { design } = await chooseDesign(await getCatalogue(), newDesign(form.build, { ...form, name }), 0);
+      const plain = newDesign(form.build, { ...form, name });
+      const design = await chooseDesign(await getCatalogue(), plain, 0, { signal: calledOff.signal }).then(
+        (solved) => solved.design,
+        (error: unknown) => {
+          if (calledOff.signal.aborted) return plain;
+          throw error;
+        },
+      );
       const job = await createJob(name, design);
       void navigate(`/jobs/${job.id}/case`);
     } catch (error) {
       setProblems({ server: error instanceof Error ? error.message : String(error) });
-      setBusy(false);
+      setChoosing(null);
     }
   };
   return (
@@ -174,6 +184,11 @@ export const NewJobPage = () => {
           <Button look="strong" type="submit" disabled={busy}>
             {busy ? 'Choosing strip, depth and supply …' : 'Light it'}
           </Button>
+          {choosing !== null && (
+            <Button className="ml-2" onClick={() => choosing.abort()}>
+              Begin with usual values instead
+            </Button>
+          )}
         </form>
       </main>
     </>

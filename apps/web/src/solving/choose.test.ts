@@ -18,7 +18,7 @@ const standIn = (answer: SessionReply) => {
       }
     },
   };
-  const work = chooseDesign(shippedCatalogue, demoDesigns.dispensary, 0, () => thread);
+  const work = chooseDesign(shippedCatalogue, demoDesigns.dispensary, 0, { start: () => thread });
   return { sent, work, ended: () => ended };
 };
 
@@ -38,5 +38,22 @@ describe('choosing a design on a thread of its own', () => {
     const { work, ended } = standIn(answer);
     await expect(work).rejects.toThrow(sentence);
     expect(ended()).toBe(1);
+  });
+
+  it('is called off at any time: the thread ends, and nothing is chosen', async () => {
+    let ended = 0;
+    const silent: ChoosingThread = {
+      onmessage: null,
+      terminate: () => void (ended += 1),
+      postMessage: () => undefined,
+    };
+    const calledOff = new AbortController();
+    const work = chooseDesign(shippedCatalogue, demoDesigns.dispensary, 0, {
+      start: () => silent,
+      signal: calledOff.signal,
+    });
+    calledOff.abort();
+    await expect(work).rejects.toThrow('called off');
+    expect(ended).toBe(1);
   });
 });

@@ -10,6 +10,12 @@ export interface ChoosingThread {
 const startWorker = (): ChoosingThread =>
   new Worker(new URL('../evaluation/worker.ts', import.meta.url), { type: 'module', name: 'choosing' });
 
+/** How it is done, and by what it is called off. */
+export interface ChoosingOptions {
+  readonly start?: () => ChoosingThread;
+  readonly signal?: AbortSignal;
+}
+
 /**
  * An assembly of a design solved on a thread of its own, which ends with it. Fails with the sentence of what went wrong;
  * the design is then as it was.
@@ -18,11 +24,15 @@ export const chooseDesign = (
   catalogue: Catalogue,
   design: Design,
   assembly: number,
-  start: () => ChoosingThread = startWorker,
+  { start = startWorker, signal }: ChoosingOptions = {},
 ): Promise<SolvedSign> =>
   new Promise((resolve, reject) => {
     const thread = start();
     const end = (): void => thread.terminate();
+    signal?.addEventListener('abort', () => {
+      end();
+      reject(new Error('called off'));
+    });
     thread.onmessage = ({ data }) => {
       if (data.kind === 'chosen') resolve(data.solved);
       else if (data.kind === 'crashed') reject(new Error(data.message));

@@ -32,6 +32,9 @@ export interface Gear {
 /** Room for fingers, air and wires between things (mm). */
 const betweenMm = 8;
 
+/** What stands higher than this share of the depth throws a shadow that the face does not melt; typical. */
+const shadesFrom = 1 / 3;
+
 /** What the design puts into this assembly: supplies and a controller go into the first. */
 export const gearInside = ({ design, circuit, index }: AssemblyResults): readonly Gear[] => {
   if (index !== 0) return [];
@@ -81,7 +84,8 @@ export const gearFits = <Results extends AssemblyResults>(insides: Insides<Resul
     const lacking = withoutPlace(room, gear).length;
     if (lacking > 0) return ['no-room', lacking];
     if (gear.length > 0 && insides.access(results) === null) return ['no-access', gear.length];
-    return ['in-the-light', room.covered ? 0 : gear.length];
+    const high = gear.filter(({ heightMm }) => heightMm > shadesFrom * room.depthMm);
+    return ['in-the-light', room.covered ? 0 : high.length];
   };
   return ({ results }) => {
     const [kind, count] = trouble(results);

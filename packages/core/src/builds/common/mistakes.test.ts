@@ -2,7 +2,7 @@ import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { boughtAs } from '../../power/circuit/index.js';
-import { demoDesigns } from '../../sign/demo/index.js';
+import { demoDesigns, newDesign } from '../../sign/demo/index.js';
 import type { Design } from '../../sign/design/index.js';
 import { changed, evaluatedCoarsely, inAssembly, testFonts } from '../../testing/harness.js';
 import { findingOn, mendedBy } from '../../testing/mended.js';
@@ -12,7 +12,9 @@ beforeAll(async () => {
   fonts = await testFonts();
 });
 
-const { dispensary, slipway, curlew, tern } = demoDesigns;
+const { dispensary, slipway, tern } = demoDesigns;
+/** Two letters are enough. */
+const small = newDesign('halo', { name: 'IN', text: 'IN', readingDistanceMm: 3000, sizesMm: { capHeightMm: 260 } });
 const box = (change: Readonly<Record<string, unknown>>, sign: Readonly<Record<string, unknown>> = {}): Design =>
   changed(dispensary, { ...inAssembly(change), ...sign });
 
@@ -49,8 +51,8 @@ const mistakes: readonly (readonly [
     'letters with bare backs',
     'tape-lets-go',
     'note',
-    'finish-backs',
-    () => changed(curlew, inAssembly({ 'letters.backFinishId': 'bare-ply' })),
+    'clips',
+    () => changed(small, inAssembly({ 'letters.backFinishId': 'bare-ply' })),
   ],
   ['clips in a closed case', 'clips-lose-contact', 'note', 'solder', () => changed(slipway, { 'power.joint': 'clip' })],
   [
@@ -87,13 +89,13 @@ const mistakes: readonly (readonly [
         'case.backBoardId': 'composite-3',
       }),
   ],
-  ['rows nearer than strip is wide', 'strips-overlap', 'fix', 'drop-rows', () => box({ 'light.rowCount': 40 })],
+  ['rows nearer than strip is wide', 'strips-overlap', 'fix', 'drop-rows', () => box({ 'light.rowCount': 39 })],
   [
     'lines nearer than strip is wide',
     'strips-overlap',
     'fix',
     'drop-lines',
-    () => changed(curlew, inAssembly({ 'light.lineCount': 2, 'light.linePitchMm': 4 })),
+    () => changed(small, inAssembly({ 'light.lineCount': 2, 'light.linePitchMm': 4 })),
   ],
 ];
 

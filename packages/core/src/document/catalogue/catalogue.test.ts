@@ -42,7 +42,7 @@ describe('the shipped catalogue', () => {
   );
 
   it('has a thicker wire for every higher rating, and linings that reflect less than all', () => {
-    const byArea = [...wires].sort((a, b) => a.areaMm2 - b.areaMm2);
+    const byArea = wires.filter(({ cores = 2 }) => cores === 2).sort((a, b) => a.areaMm2 - b.areaMm2);
     byArea.slice(1).forEach((wire, index) => expect(wire.ampacityA).toBeGreaterThan(byArea[index]!.ampacityA));
     for (const { reflectance } of linings) expect(reflectance).toBeLessThan(1);
   });
@@ -106,7 +106,7 @@ describe('what feeds and drives', () => {
   });
 
   it('has wires that may carry more the thicker they are, and less an area of copper', () => {
-    const byArea = [...wires].sort((a, b) => a.areaMm2 - b.areaMm2);
+    const byArea = wires.filter(({ cores = 2 }) => cores === 2).sort((a, b) => a.areaMm2 - b.areaMm2);
     byArea.slice(1).forEach(({ ampacityA, areaMm2 }, index) => {
       const thinner = byArea[index]!;
       expect(ampacityA).toBeGreaterThan(thinner.ampacityA);

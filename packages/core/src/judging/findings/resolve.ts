@@ -19,6 +19,8 @@ const halveFrom = 9;
 const mostExact = 3;
 /** So many further changes may be joined to one, each for what the change before brings on; for a note it is not worth it. */
 const mostJoined = { stop: 2, fix: 2, note: 0 } as const;
+/** After so many that settle a finding no other remedy of it is tried: who has four ways out needs no fifth. */
+const enoughFixes = 4;
 /** So many remedies of what a change brings on are tried with it: it is a second thought, not a search. */
 const joinedRemedies = 3;
 
@@ -87,7 +89,8 @@ class Attempt {
         if (moved > mostMoved) [last, mostMoved] = [candidate, moved];
       }
       // Where all that settles does harm, what moves the figure without settling it may still help: most, or least.
-      return [...new Set([...settling, ...(last === null ? [] : [last]), ...(first === null ? [] : [first])])];
+      const helping = [last, ...(settling.length > 0 ? [first] : [])].filter((candidate) => candidate !== null);
+      return [...new Set([...settling, ...helping])];
     }
     let [low, high] = [0, candidates.length - 1];
     if (!(yield* this.willRoughly(candidates[high]!, will))) return [candidates[high]!];
@@ -211,6 +214,7 @@ export function* resolveRemedies(
     const fixes: Fix[] = [];
     const obstacles: (readonly [string, string])[] = [];
     for (const remedy of finding.remedies) {
+      if (fixes.filter((fix) => fix.settles).length >= enoughFixes) break;
       const best = yield* attempt.best(remedy);
       if (best === null) continue;
       if ('obstacle' in best) {

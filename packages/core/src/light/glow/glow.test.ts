@@ -33,7 +33,7 @@ describe('the glow moves as physics says', () => {
   it('one sanded face shows the LEDs as points, more than two do', () => {
     const [one, both] = [box({ 'face.sheetId': 'sanded-one-3' }), box({ 'face.sheetId': 'sanded-both-3' })];
     expect(one.evenness.dots.contrast).toBeGreaterThan(both.evenness.dots.contrast);
-    expect(one.evenness.dots.contrast).toBeGreaterThan(0.5);
+    expect(one.evenness.dots.contrast).toBeGreaterThan(0.2);
   });
 
   it('a whiter inside is brighter and more even', () => {

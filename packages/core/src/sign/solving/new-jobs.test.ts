@@ -33,12 +33,13 @@ const amiss = ({ design: asked }: NewJob): readonly string[] => {
   ];
 };
 
-it.each(usualJobs.map((job) => [job.name, job] as const))('%s begins clean, its lists of one mind', (_, job) => {
+// `npm run jobs` goes through all of them, and through 200 by chance; here some of each.
+const count = Number(process.env.VITRUM_JOBS ?? 5);
+const some = process.env.VITRUM_JOBS === undefined ? usualJobs.filter((_, index) => index % 3 === 0) : usualJobs;
+
+it.each(some.map((job) => [job.name, job] as const))('%s begins clean, its lists of one mind', (_, job) => {
   expect(amiss(job)).toEqual([]);
 });
-
-// `npm run jobs` goes through 200.
-const count = Number(process.env.VITRUM_JOBS ?? 8);
 
 it(`of ${count} jobs by chance at least 98 in a hundred begin clean, the rest saying what stands in the way`, () => {
   const jobs = jobsByChance(count);
