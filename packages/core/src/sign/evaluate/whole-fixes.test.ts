@@ -6,6 +6,7 @@ import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { asShown, type Fix, type Judged } from '../../judging/findings/index.js';
 import { changedByChance } from '../../testing/chance.js';
 import { coarse, testFonts } from '../../testing/harness.js';
+import { jobsAsked } from '../../testing/jobs-asked.js';
 import { demoDesigns, newDesign } from '../demo/index.js';
 import { applyChange, type Design } from '../design/index.js';
 import { createEvaluator, finish, type Evaluator } from './index.js';
@@ -64,7 +65,7 @@ const allApplied = (design: Design): { readonly tried: number; readonly wrong: r
  */
 const small = { widthMm: 400, heightMm: 160, capHeightMm: 140 } as const;
 const slow = allBuilds.filter(({ name }) => name !== 'lightbox');
-const isWhole = process.env.VITRUM_JOBS !== undefined;
+const isWhole = jobsAsked !== null;
 const [inAll, ofSlow] = isWhole ? ([200, 12] as const) : ([70, 4] as const);
 const byChance = allBuilds.map(
   ({ name }) => [name === 'lightbox' ? inAll - ofSlow * slow.length : ofSlow, name] as const,

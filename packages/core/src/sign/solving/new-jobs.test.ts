@@ -3,6 +3,7 @@ import type { FontBook } from '../../artwork/lettering/index.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { brightnessLimit } from '../../light/glow/index.js';
 import { contradictions } from '../../testing/contradictions.js';
+import { jobsAsked } from '../../testing/jobs-asked.js';
 import { testFonts } from '../../testing/harness.js';
 import { jobsByChance, usualJobs, type NewJob } from '../../testing/new-jobs.js';
 import { createJudge, finish } from '../evaluate/index.js';
@@ -34,8 +35,8 @@ const amiss = ({ design: asked }: NewJob): readonly string[] => {
 };
 
 // `npm run jobs` goes through all of them, and through 200 by chance; here some of each.
-const count = Number(process.env.VITRUM_JOBS ?? 5);
-const some = process.env.VITRUM_JOBS === undefined ? usualJobs.filter((_, index) => index % 3 === 0) : usualJobs;
+const count = jobsAsked ?? 5;
+const some = jobsAsked === null ? usualJobs.filter((_, index) => index % 3 === 0) : usualJobs;
 
 it.each(some.map((job) => [job.name, job] as const))('%s begins clean, its lists of one mind', (_, job) => {
   expect(amiss(job)).toEqual([]);
