@@ -1,4 +1,4 @@
-import { coreWords } from '../../power/circuit/index.js';
+import { coreWords, jointWords } from '../../power/circuit/index.js';
 import type { Evaluation } from '../../sign/evaluate/index.js';
 
 /** A wire of the wiring table, leads first. */
@@ -55,7 +55,7 @@ export const wiringRows = ({ circuit, design }: Evaluation): readonly WiringRow[
       // A wire cut short is waste.
       lengthMm: Math.ceil(lengthMm),
       bareMm: joint.stripMm,
-      joint: joint.name,
+      joint: jointWords[joint.kind],
       controller: null,
       amps: carries === 'data' ? null : amps,
       ratedA: wire.ampacityA,
