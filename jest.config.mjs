@@ -42,7 +42,7 @@ export default {
       testMatch: ['**/builds/contract.test.ts'],
       globals: { onlyBuild: 'lit-disc' },
       moduleNameMapper: {
-        '^\\./registry\\.js$': '<rootDir>/packages/core/src/testing/lit-disc/registry.ts',
+        '^\\./registry\\.js$': '<rootDir>/packages/core/src/testing/builds/lit-disc/registry.ts',
         ...shared.moduleNameMapper,
       },
     },

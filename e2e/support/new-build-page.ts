@@ -8,8 +8,8 @@ const inRoot = (name: string): string => fileURLToPath(new URL(`../../${name}`, 
 
 /** Each registry of builds, and what stands in its place: the same with one line more. */
 const registries: Readonly<Record<string, string>> = {
-  [inRoot('packages/core/src/builds/index.ts')]: inRoot('packages/core/src/testing/lit-disc/registry.ts'),
-  [inRoot('apps/web/src/builds/index.ts')]: inRoot('apps/web/src/testing/lit-disc/registry.ts'),
+  [inRoot('packages/core/src/builds/index.ts')]: inRoot('packages/core/src/testing/builds/lit-disc/registry.ts'),
+  [inRoot('apps/web/src/builds/index.ts')]: inRoot('apps/web/src/testing/builds/lit-disc/registry.ts'),
 };
 
 const oneBuildMore: Plugin = {

@@ -4,6 +4,7 @@ import { buildOf } from '../builds/index.js';
 import { shippedCatalogue } from '../document/catalogue/index.js';
 import type { FieldChange } from '../document/design/index.js';
 import { applyChange, type Design } from '../sign/design/index.js';
+import { only } from './only.js';
 
 /** What of a JSON Schema is read here. */
 interface Schema {
@@ -61,10 +62,11 @@ const schemaOf = (assembly: Design['assemblies'][number]): Schema => {
   return known;
 };
 
-/** A change by chance to one field of the first assembly of a design, as its build’s schema allows it. */
+/** A change by chance to one field of the one assembly of a design, as its build’s schema allows it. */
 export const anyChange = (random: Random, design: Design): FieldChange => {
-  const [assembly] = design.assemblies;
-  return pick(random, choices(random, schemaOf(assembly!), assembly, 'assemblies.0'))();
+  const assembly = only(design.assemblies);
+  const path = `assemblies.${design.assemblies.indexOf(assembly)}`;
+  return pick(random, choices(random, schemaOf(assembly), assembly, path))();
 };
 
 const texts = ['', 'A', 'OPEN\nLATE', '漢字', 'Wwwwww', '&'];

@@ -61,9 +61,12 @@ export const changed = <Given extends AnyDesign>(design: Given, change: Readonly
   return result.value as unknown as Given;
 };
 
+/** The place of the one assembly of a sign in its list. */
+const onlyPlace = 0;
+
 /** Paths inside the one assembly, for short tests. */
 export const inAssembly = (change: Readonly<Record<string, unknown>>): Readonly<Record<string, unknown>> =>
-  Object.fromEntries(Object.entries(change).map(([path, value]) => [`assemblies.0.${path}`, value]));
+  Object.fromEntries(Object.entries(change).map(([path, value]) => [`assemblies.${onlyPlace}.${path}`, value]));
 
 /** A sign of one assembly and that assembly in one: what most tests look at. */
 export type Single<Results extends AssemblyResults> = Results & Pick<AssemblyEvaluation, 'front'> & Evaluation;

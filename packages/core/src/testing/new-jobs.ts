@@ -1,5 +1,6 @@
 import { seededRandom } from '../base/maths/index.js';
 import type { Brief } from '../document/design/index.js';
+import { allBuilds } from '../builds/index.js';
 import { newDesign } from '../sign/demo/index.js';
 import type { Design } from '../sign/design/index.js';
 
@@ -25,29 +26,36 @@ const job = (
   };
 };
 
+/** Builds by what a new job asks of their size: how wide and high, or how high their letters are. */
+const asksFor = (size: string): readonly string[] =>
+  allBuilds.filter(({ sizes }) => sizes.some(({ id }) => id === size)).map(({ name }) => name);
+const [boxes, letters] = [asksFor('widthMm'), asksFor('capHeightMm')];
+
 /** One of each size that is usual, as a new job asks for it and no more. */
 export const usualJobs: readonly NewJob[] = [
-  ...(
-    [
-      [200, 100],
-      [300, 300],
-      [400, 150],
-      [600, 200],
-      [600, 600],
-      [800, 300],
-      [900, 600],
-      [1000, 1000],
-      [1200, 400],
-      [1500, 300],
-      [1800, 900],
-      [2000, 500],
-      [2400, 1200],
-      [2700, 300],
-      [3000, 500],
-    ] as const
-  ).map(([widthMm, heightMm]) => job('lightbox', 'OPEN', { widthMm, heightMm }, 3000, {})),
+  ...boxes.flatMap((build) =>
+    (
+      [
+        [200, 100],
+        [300, 300],
+        [400, 150],
+        [600, 200],
+        [600, 600],
+        [800, 300],
+        [900, 600],
+        [1000, 1000],
+        [1200, 400],
+        [1500, 300],
+        [1800, 900],
+        [2000, 500],
+        [2400, 1200],
+        [2700, 300],
+        [3000, 500],
+      ] as const
+    ).map(([widthMm, heightMm]) => job(build, 'OPEN', { widthMm, heightMm }, 3000, {})),
+  ),
   ...[50, 80, 120, 160, 200, 300, 500, 800].flatMap((capHeightMm) =>
-    ['halo', 'face-lit'].map((build) => job(build, 'TO LET', { capHeightMm }, 3000, {})),
+    letters.map((build) => job(build, 'TO LET', { capHeightMm }, 3000, {})),
   ),
 ];
 
@@ -59,7 +67,7 @@ export const jobsByChance = (count: number, seed = 13): readonly NewJob[] => {
   const random = seededRandom(seed);
   const pick = <T>(items: readonly T[]): T => items[Math.floor(random() * items.length)]!;
   return Array.from({ length: count }, () => {
-    const build = pick(['lightbox', 'halo', 'face-lit']);
+    const build = pick([...boxes, ...letters]);
     const brief: Partial<Brief> = {
       light:
         random() < 0.75
@@ -73,10 +81,9 @@ export const jobsByChance = (count: number, seed = 13): readonly NewJob[] => {
         { exposure: 'outdoors', ambient: 'evening', surroundings: 'city' },
       ]),
     };
-    const sizes =
-      build === 'lightbox'
-        ? { widthMm: Math.round(200 + random() ** 2 * 2800), heightMm: Math.round(100 + random() ** 2 * 1100) }
-        : { capHeightMm: pick(capHeights) };
+    const sizes = boxes.includes(build)
+      ? { widthMm: Math.round(200 + random() ** 2 * 2800), heightMm: Math.round(100 + random() ** 2 * 1100) }
+      : { capHeightMm: pick(capHeights) };
     return job(build, pick(texts), sizes, pick([1500, 3000, 5000, 10_000]), brief);
   });
 };

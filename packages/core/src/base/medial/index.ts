@@ -1,1 +1,1 @@
-export { medialAxis, strokeMiddles, wideStrokes, type MedialLine } from './medial-axis.js';
+export { medialAxis, wideStrokes, type MedialLine } from './medial-axis.js';

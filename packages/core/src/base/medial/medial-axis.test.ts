@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { offset, rectRing, subtract, unite, type Outline } from '../outlines/index.js';
-import { medialAxis, strokeMiddles } from './index.js';
+import { medialAxis, wideStrokes } from './index.js';
 
 const rect = (x: number, y: number, width: number, height: number): Outline => [rectRing({ x, y, width, height })];
 const lengthOf = (points: readonly (readonly [number, number])[], closed = false): number =>
@@ -44,11 +44,11 @@ describe('the medial axis', () => {
 describe('middles for strip', () => {
   it('leave out strokes that are too narrow', () => {
     const dumbbell = unite([...rect(0, 0, 80, 60), ...rect(80, 25, 100, 10), ...rect(180, 0, 80, 60)]);
-    const lines = strokeMiddles(dumbbell, 20);
+    const lines = wideStrokes(medialAxis(dumbbell), 20);
     const xs = lines.flatMap(({ points }) => points.map(([x]) => x));
     expect(xs.some((x) => x < 80)).toBe(true);
     expect(xs.some((x) => x > 180)).toBe(true);
     expect(xs.filter((x) => x > 95 && x < 165)).toEqual([]);
-    expect(strokeMiddles(rect(0, 0, 200, 8), 20)).toEqual([]);
+    expect(wideStrokes(medialAxis(rect(0, 0, 200, 8)), 20)).toEqual([]);
   });
 });

@@ -291,7 +291,3 @@ export const wideStrokes = (axis: readonly MedialLine[], leastWidthMm: number): 
     }
     return runs;
   });
-
-/** The middles of all strokes at least `leastWidthMm` wide, smoothed. */
-export const strokeMiddles = (outline: Outline, leastWidthMm: number): readonly MedialLine[] =>
-  wideStrokes(medialAxis(outline), leastWidthMm);

@@ -48,7 +48,13 @@ export const gearInside = ({ design, circuit, index }: AssemblyResults): readonl
   return [...supplies, ...drives];
 };
 
-/** How many of the things find no place: too high for the room, or no ground left. */
+/** What is amiss with what goes inside, and with which of it; nothing where that is empty. */
+interface Trouble {
+  readonly kind: 'no-room' | 'in-the-light' | 'no-access';
+  readonly gear: readonly Gear[];
+}
+
+/** The things that find no place: too high for the room, or no ground left. */
 const withoutPlace = (room: RoomInside, gear: readonly Gear[]): readonly Gear[] => {
   const high = gear.filter(({ heightMm }) => heightMm + betweenMm > room.depthMm);
   const low = gear.filter((each) => !high.includes(each));
@@ -78,22 +84,21 @@ const outside = (results: AssemblyResults): readonly Remedy[] => [
 
 /** Supplies, batteries and controllers inside have room there, stand in nobody’s light, and can be reached. */
 export const gearFits = <Results extends AssemblyResults>(insides: Insides<Results>): Rule<Results> => {
-  const trouble = (results: Results): readonly [kind: 'no-room' | 'in-the-light' | 'no-access', things: number] => {
+  const trouble = (results: Results): Trouble => {
     const gear = gearInside(results);
     const room = insides.room(results);
-    const lacking = withoutPlace(room, gear).length;
-    if (lacking > 0) return ['no-room', lacking];
-    if (gear.length > 0 && insides.access(results) === null) return ['no-access', gear.length];
+    const lacking = withoutPlace(room, gear);
+    if (lacking.length > 0) return { kind: 'no-room', gear: lacking };
+    if (insides.access(results) === null && gear.length > 0) return { kind: 'no-access', gear };
     const high = gear.filter(({ heightMm }) => heightMm > shadesFrom * room.depthMm);
-    return ['in-the-light', room.covered ? 0 : high.length];
+    return { kind: 'in-the-light', gear: room.covered ? [] : high };
   };
   return ({ results }) => {
-    const [kind, count] = trouble(results);
-    if (count === 0) return null;
-    const gear = gearInside(results);
+    const { kind, gear } = trouble(results);
+    const [first] = gear;
+    if (first === undefined) return null;
     const room = insides.room(results);
-    const [first] = kind === 'no-room' ? withoutPlace(room, gear) : gear;
-    const { name, lengthMm, widthMm, heightMm } = first!;
+    const { name, lengthMm, widthMm, heightMm } = first;
     const size = [lengthMm, widthMm, heightMm].map(Math.round).join(' × ');
     const has = [room.widthMm, room.heightMm, room.depthMm].map((mm) => Math.max(0, Math.floor(mm))).join(' × ');
     const battery = results.circuit.supply !== null && sourceOf(results.circuit.supply) === 'battery';
@@ -127,10 +132,10 @@ export const gearFits = <Results extends AssemblyResults>(insides: Insides<Resul
         label: 'things without a place',
         better: 'lower',
         unit: '',
-        read: (tried) => trouble(tried)[1],
-        settled: (tried) => trouble(tried)[1] === 0,
+        read: (tried) => trouble(tried).gear.length,
+        settled: (tried) => trouble(tried).gear.length === 0,
       },
-      remedies: [...outside(results), ...insides.remedies(results, gear)],
+      remedies: [...outside(results), ...insides.remedies(results, gearInside(results))],
     };
   };
 };

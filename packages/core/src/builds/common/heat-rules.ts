@@ -12,11 +12,15 @@ export interface HeatWords {
   readonly goes: string;
 }
 
+/** Lower than this nobody calls it lit. */
+const leastLevel = 0.05;
+
 /** Turned down step by step: what is not needed for the luminance is heat alone. */
 const turnDown = ({ design }: AssemblyResults): Remedy => ({
   id: 'turn-down',
   candidates: [0.85, 0.7, 0.55, 0.4]
     .map((share) => Math.round(100 * share * (design.power.level ?? 1)) / 100)
+    .filter((level) => level >= leastLevel)
     .map((level) => ({
       label: `Turn it down to ${Math.round(100 * level)} %`,
       change: [set(inDesign.power.level, level)],
@@ -24,7 +28,7 @@ const turnDown = ({ design }: AssemblyResults): Remedy => ({
 });
 
 /** The middle of a range (°C). */
-const likely = ({ low, high }: Range): number => (low + high) / 2;
+export const likely = ({ low, high }: Range): number => (low + high) / 2;
 
 /**
  * The strip gets hotter than it may, even in the kindest case; a note when it is only likelier than not. What the build

@@ -1,15 +1,15 @@
+import { capital } from '../../base/words/index.js';
 import type { Catalogue, Lining } from '../../document/catalogue/index.js';
 import { fieldsIn, type AssemblyResults } from '../../judging/results/index.js';
 import { oneChange, wholeFront, type Remedy, type Rule } from '../../judging/findings/index.js';
 import { clipEveryMm, clipsOf } from '../../making/parts/index.js';
+import { likely } from './heat-rules.js';
 
 /** Mounting tape on the back of strip creeps above this (°C), typical. */
 const tapeMaxC = 55;
 /** Runs shorter than this stay up by themselves when they get warm; upright ones hang by their own weight from this on (mm). */
 const longRunMm = 300;
 const longUprightMm = 800;
-
-const likelyC = ({ heat }: AssemblyResults): number => (heat.stripC.low + heat.stripC.high) / 2;
 
 const isUpright = ({ from, to, on }: AssemblyResults['runs']['segments'][number]): boolean =>
   on !== 'letter' && Math.abs(to[1] - from[1]) > Math.abs(to[0] - from[0]);
@@ -24,11 +24,11 @@ const doubtsOf = (results: AssemblyResults, isBare: boolean): readonly Doubt[] =
   const { runs, assembly, design } = results;
   if (assembly.light.hold === 'clips') return [];
   const longer = (mm: number) => runs.segments.filter(({ lengthMm }) => lengthMm > mm);
-  const warm = likelyC(results) > tapeMaxC ? longer(longRunMm).length : 0;
+  const warm = likely(results.heat.stripC) > tapeMaxC ? longer(longRunMm).length : 0;
   const upright = longer(longUprightMm).filter(isUpright).length;
   const doubts: readonly Doubt[] = [
     {
-      why: `at about ${Math.round(likelyC(results))} °C its adhesive creeps (above ${tapeMaxC} °C, typical)`,
+      why: `at about ${Math.round(likely(results.heat.stripC))} °C its adhesive creeps (above ${tapeMaxC} °C, typical)`,
       segments: warm,
     },
     {
@@ -70,9 +70,9 @@ export const tapeLetsGo =
       severity: 'note',
       step: 'light',
       what: 'Hold the strip by more than its tape',
-      why: `${words.charAt(0).toUpperCase()}${words.slice(1)}. Wipe with alcohol, stick at 15 °C or more, press for a day before it hangs; a clip or a dab of neutral silicone every ${clipEveryMm} mm holds.`,
+      why: `${capital(words)}. Wipe with alcohol, stick at 15 °C or more, press for a day before it hangs; a clip or a dab of neutral silicone every ${clipEveryMm} mm holds.`,
       numbers: [
-        { label: 'strip', value: Math.round(likelyC(results)), unit: '°C' },
+        { label: 'strip', value: Math.round(likely(results.heat.stripC)), unit: '°C' },
         { label: 'segments that may let go', value: affected(results), unit: '' },
         { label: 'clips', value: clips, unit: '' },
       ],

@@ -13,7 +13,7 @@ import {
   type Point,
 } from '../../base/outlines/index.js';
 import { changed, dispensary, evaluatedCoarsely, inAssembly, testFonts } from '../../testing/harness.js';
-import { wayInside } from '../letters/way-inside.js';
+import { wayFinder } from '../letters/way-inside.js';
 import { boxRouter, letterRouters, wireHoleMm } from './wire-routes.js';
 
 let fonts: FontBook;
@@ -105,7 +105,7 @@ describe('wires in letters', () => {
       const from: Point = [path[index]![0], path[index]![1]];
       expect(lengthInside(from, [x, y], u)).toBeCloseTo(Math.hypot(x - from[0], y - from[1]), 1);
     });
-    expect(wayInside(square(0, 0, 3), [1, 1], [2, 2])).toBeNull();
+    expect(wayFinder(square(0, 0, 3))([1, 1], [2, 2])).toBeNull();
   });
 
   it('go from one to the next by a hole near each end, with solid material round it and off the strip', () => {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { distanceToOutline, lengthInside, rectRing, type Outline, type Point } from '../../base/outlines/index.js';
-import { wayInside } from './way-inside.js';
+import { wayFinder } from './way-inside.js';
 
 const rect = (x: number, y: number, width: number, height: number): Outline[number] =>
   rectRing({ x, y, width, height });
@@ -30,6 +30,8 @@ const whole = (from: Point, way: readonly Point[], to: Point): readonly Point[] 
 /** How much of a way lies within an outline (mm). */
 const within = (way: readonly Point[], outline: Outline): number =>
   way.slice(1).reduce((sum, place, index) => sum + lengthInside(way[index]!, place, outline), 0);
+
+const wayInside = (outline: Outline, from: Point, to: Point) => wayFinder(outline)(from, to);
 
 describe('the way of a wire within a letter', () => {
   it('is straight where nothing is in between', () => {

@@ -120,7 +120,3 @@ export const wayFinder = (outline: Outline): WayFinder => {
     return pulledTight([from, ...way, to], outline).slice(1, -1);
   };
 };
-
-/** One way within a letter. */
-export const wayInside = (outline: Outline, from: Point, to: Point): readonly Point[] | null =>
-  wayFinder(outline)(from, to);

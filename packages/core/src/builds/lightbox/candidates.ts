@@ -1,3 +1,4 @@
+import { capital } from '../../base/words/index.js';
 import { fieldsIn } from '../../judging/results/index.js';
 import { set } from '../../document/design/index.js';
 import type { Catalogue } from '../../document/catalogue/index.js';
@@ -48,7 +49,6 @@ export const ventCase = (results: BoxResults): Remedy => ({
 
 const numberWords = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'];
 const inWords = (count: number): string => numberWords[count] ?? String(count);
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** One more row, two more, and so on; or more turns round the rim. */
 export const addRows = (results: BoxResults): Remedy => {

@@ -1,7 +1,8 @@
 import { controllers, joints, supplies, wires } from './shipped/power.js';
 import { boards, films, linings, walls } from './shipped/boards.js';
 import { coatings, faces } from './shipped/faces.js';
-import { strips } from './shipped/strips.js';
+import { colouredStrips } from './shipped/coloured-strips.js';
+import { whiteStrips } from './shipped/white-strips.js';
 import type { Catalogue, Sundry, Tool } from './types.js';
 
 const typical = 'typical' as const;
@@ -71,7 +72,7 @@ const tools: readonly Tool[] = [
 
 /** The catalogue that ships with the program: made-up names, usual values, each marked typical and open to change. */
 export const shippedCatalogue: Catalogue = {
-  strips,
+  strips: [...whiteStrips, ...colouredStrips],
   faces,
   coatings,
   boards,

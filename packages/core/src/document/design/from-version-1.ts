@@ -67,7 +67,8 @@ export const fromVersion1 = (ofBuild: AssemblyMigration): Migration => ({
   from: 1,
   apply: (design) => {
     const assemblies = listOf(design['assemblies']);
-    const first = objectOf(assemblies[0])['id'];
+    const [only] = assemblies;
+    const first = objectOf(only)['id'];
     const proof = design['proof'];
     return {
       ...design,

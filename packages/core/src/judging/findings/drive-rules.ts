@@ -1,3 +1,4 @@
+import { capital } from '../../base/words/index.js';
 import { set } from '../../document/design/index.js';
 import { drivingStrip, suitsDrive, type Circuit } from '../../power/circuit/index.js';
 import { inDesign, type SignResults } from '../results/index.js';
@@ -48,7 +49,7 @@ export const wrongController: SignRule = ({ results }) => {
       results.circuit.drive.controller === null
         ? 'This light needs a controller'
         : 'The controller does not suit the strip',
-    why: `${why.charAt(0).toUpperCase()}${why.slice(1)}.`,
+    why: `${capital(why)}.`,
     numbers: [{ label: 'outputs needed', value: outputsOf(results.circuit), unit: '' }],
     where: null,
     target: {

@@ -1,3 +1,4 @@
+import { capital } from '../../base/words/index.js';
 import { set } from '../../document/design/index.js';
 import { hardestUsed, jointWords, ratingShare, type Carrier } from '../../power/circuit/index.js';
 import { inDesign, type SignResults } from '../results/index.js';
@@ -32,7 +33,7 @@ export const overRating: SignRule = ({ results, catalogue }) => {
     severity: 'stop',
     step: 'power',
     what: `${carrier.kind === 'controller' ? 'The' : 'A'} ${carrier.kind} carries more than it may`,
-    why: `${carrier.name.charAt(0).toUpperCase()}${carrier.name.slice(1)} carries ${carrier.amps.toFixed(2)} A and is rated for ${carrier.ratedA} A; beyond that it heats and fails.`,
+    why: `${capital(carrier.name)} carries ${carrier.amps.toFixed(2)} A and is rated for ${carrier.ratedA} A; beyond that it heats and fails.`,
     numbers: [
       { label: 'current', value: carrier.amps, unit: 'A' },
       { label: 'rated', value: carrier.ratedA, unit: 'A' },

@@ -39,21 +39,22 @@ export interface IndirectLight {
 const withGhosts = (values: Float64Array, columns: number, rows: number): Float64Array => {
   const wide = columns + 2;
   const out = new Float64Array(wide * (rows + 2));
-  const beyond = (first: number, second: number, third: number): number => 3 * first - 3 * second + third;
+  /** One more at both ends of `count` values that lie `step` apart from `from` on. */
+  const carryOn = (from: number, step: number, count: number): void => {
+    for (const [end, inward] of [
+      [from, step],
+      [from + (count - 1) * step, -step],
+    ] as const) {
+      const [first, second] = [out[end]!, out[end + inward]!];
+      out[end - inward] = count < 3 ? 2 * first - second : 3 * first - 3 * second + out[end + 2 * inward]!;
+    }
+  };
   for (let row = 0; row < rows; row += 1) {
-    const at = (column: number): number => values[row * columns + Math.min(columns - 1, Math.max(0, column))]!;
-    const line = (row + 1) * wide;
-    for (let column = 0; column < columns; column += 1) out[line + column + 1] = at(column);
-    out[line] = columns < 3 ? 2 * at(0) - at(1) : beyond(at(0), at(1), at(2));
-    out[line + columns + 1] =
-      columns < 3 ? 2 * at(columns - 1) - at(columns - 2) : beyond(at(columns - 1), at(columns - 2), at(columns - 3));
+    const from = (row + 1) * wide + 1;
+    out.set(values.subarray(row * columns, (row + 1) * columns), from);
+    carryOn(from, 1, columns);
   }
-  for (let column = 0; column < wide; column += 1) {
-    const at = (row: number): number => out[(Math.min(rows - 1, Math.max(0, row)) + 1) * wide + column]!;
-    out[column] = rows < 3 ? 2 * at(0) - at(1) : beyond(at(0), at(1), at(2));
-    out[(rows + 1) * wide + column] =
-      rows < 3 ? 2 * at(rows - 1) - at(rows - 2) : beyond(at(rows - 1), at(rows - 2), at(rows - 3));
-  }
+  for (let column = 0; column < wide; column += 1) carryOn(wide + column, wide, rows);
   return out;
 };
 

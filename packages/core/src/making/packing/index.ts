@@ -86,13 +86,13 @@ const packMaterial = (
   };
 };
 
-/** Film and return metal, each material and width once, its lengths laid end to end with a saw cut between. */
+/** Film and return metal, each material and width once, its lengths end to end, those of metal with a saw cut between. */
 const rollsOf = (cut: readonly CutPart[], quantity: number, kerfMm: number): readonly RollLength[] => {
   const rolls = new Map<string, RollLength>();
   for (const { stock, materialId, materialName, widthMm, heightMm, count } of cut) {
     if (stock !== 'film' && stock !== 'return') continue;
     const across = Math.round(10 * Math.min(widthMm, heightMm)) / 10;
-    const along = (Math.max(widthMm, heightMm) + kerfMm) * count * quantity;
+    const along = (Math.max(widthMm, heightMm) + (stock === 'film' ? 0 : kerfMm)) * count * quantity;
     const key = `${stock} ${materialId} ${materialName} ${across}`;
     const before = rolls.get(key)?.lengthMm ?? 0;
     rolls.set(key, { materialId, materialName, stock, widthMm: across, lengthMm: before + along });

@@ -1,5 +1,5 @@
-import { registry as shipped } from '../../builds/registry';
-import type { BuildPage } from '../../builds/common/build-page';
+import { registry as shipped } from '../../../builds/registry';
+import type { BuildPage } from '../../../builds/common/build-page';
 import { litDiscPage } from './page';
 
 /** The page’s registry with one line more. */

@@ -1,6 +1,6 @@
 import * as z from 'zod';
-import { letterArtwork, letterLight } from '../../builds/letters/schema.js';
-import { assemblyFrame, id, lengthMm, type Frozen } from '../../document/design/index.js';
+import { letterArtwork, letterLight } from '../../../builds/letters/schema.js';
+import { assemblyFrame, id, lengthMm, type Frozen } from '../../../document/design/index.js';
 
 /** A round case with a lit face, in a design. */
 export const litDiscSchema = z.looseObject({

@@ -1,13 +1,13 @@
-import { only } from '../only.js';
-import { memoizeLast } from '../../base/maths/index.js';
-import { canCones } from '../../builds/face-lit/cones.js';
-import { tern } from '../../builds/face-lit/demos.js';
-import { faceLit } from '../../builds/face-lit/index.js';
-import type { FaceLitLaid, FaceLitResults } from '../../builds/face-lit/results.js';
-import type { FaceLitAssembly } from '../../builds/face-lit/schema.js';
-import type { Build, SizeQuestion } from '../../builds/common/build.js';
-import type { DesignOf } from '../../document/design/index.js';
-import { fieldsIn, type AssemblyResults } from '../../judging/results/index.js';
+import { only } from '../../only.js';
+import { memoizeLast } from '../../../base/maths/index.js';
+import { canCones } from '../../../builds/face-lit/cones.js';
+import { tern } from '../../../builds/face-lit/demos.js';
+import { faceLit } from '../../../builds/face-lit/index.js';
+import type { FaceLitLaid, FaceLitResults } from '../../../builds/face-lit/results.js';
+import type { FaceLitAssembly } from '../../../builds/face-lit/schema.js';
+import type { Build, SizeQuestion } from '../../../builds/common/build.js';
+import type { DesignOf } from '../../../document/design/index.js';
+import { fieldsIn, type AssemblyResults } from '../../../judging/results/index.js';
 import { litDiscSchema, type LitDiscAssembly } from './schema.js';
 
 /** What is found for a lit disc: what is found for letters of its shape. */

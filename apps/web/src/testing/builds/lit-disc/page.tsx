@@ -1,11 +1,11 @@
 import { fieldsOf, type LetterAssembly } from '@vitrum/core';
-import { useChosenIndex } from '../../document/selection';
-import { useOwn } from '../../evaluation/own';
-import { ChoiceField, LengthField } from '../../fields/design-fields';
-import { choicesOf, useCatalogue } from '../../job/catalogue-context';
-import { LetterLightStep } from '../../builds/letters/light-step';
-import type { BuildPage } from '../../builds/common/build-page';
-import { LitToUnlit, Verdict } from '../../steps/glow-report';
+import { useChosenIndex } from '../../../document/selection';
+import { useOwn } from '../../../evaluation/own';
+import { ChoiceField, LengthField } from '../../../fields/design-fields';
+import { choicesOf, useCatalogue } from '../../../job/catalogue-context';
+import { LetterLightStep } from '../../../builds/letters/light-step';
+import type { BuildPage } from '../../../builds/common/build-page';
+import { LitToUnlit, Verdict } from '../../../steps/glow-report';
 
 type Disc = LetterAssembly & {
   readonly disc: { readonly diameterMm: number; readonly depthInsideMm: number };
