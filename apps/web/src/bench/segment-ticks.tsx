@@ -2,8 +2,7 @@ import { segmentTests, type Evaluation, type SegmentTest } from '@vitrum/core';
 import { useDocument } from '../document/document-store';
 import { tickTest } from './readings';
 
-const words = ({ time, channel }: SegmentTest): string =>
-  time === 'closed' ? 'before it hangs' : (channel ?? 'lights');
+const words = ({ time, channel }: SegmentTest): string => (time === 'closed' ? 'once more' : (channel ?? 'lights'));
 
 /** Every segment, colour by colour, ticked before it is stuck down and once more before it hangs. */
 export const SegmentTicks = ({ evaluation }: { readonly evaluation: Evaluation }) => {
@@ -22,12 +21,13 @@ export const SegmentTicks = ({ evaluation }: { readonly evaluation: Evaluation }
         </span>
       </summary>
       <p className="text-[13px] text-soft">
-        Light each one alone before its backing comes off, pure colours one after the other, and press its joints.
+        Light each one alone before its backing comes off, pure colours one after the other, and press its joints; all
+        of it once more before the sign is closed and hung.
       </p>
       <ul className="text-[13px]">
         {segments.map((segment) => (
-          <li key={segment} className="flex flex-wrap items-center gap-x-3 border-b border-line py-0.5">
-            <span className="figure w-8 font-semibold">{segment}</span>
+          <li key={segment} className="flex flex-wrap items-center gap-x-2.5 border-b border-line py-0.5">
+            <span className="figure w-6 font-semibold">{segment}</span>
             {tests
               .filter((test) => test.segment === segment)
               .map((test) => (

@@ -22,7 +22,7 @@ export const HoldFields = () => {
         toStored={(choice) => choice === 'true'}
         choices={[
           { value: 'false', label: 'new' },
-          { value: 'true', label: 'second-hand, stuck before' },
+          { value: 'true', label: 'second-hand' },
         ]}
       />
     </>

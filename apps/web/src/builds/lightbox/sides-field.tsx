@@ -3,6 +3,7 @@ import { changeDesign } from '../../document/document-store';
 import { useFields } from '../../document/selection';
 import { useDesignValue } from '../../fields/design-fields';
 import { FieldRow, fieldLook } from '../../fields/field-row';
+import { sidesWith } from './side-edits';
 
 const often = ['none', 'once', 'twice', 'three times', 'four times'] as const;
 
@@ -12,8 +13,8 @@ export const SidesField = () => {
   const sides = useDesignValue(at.light.sides) as readonly BoxSide[] | undefined;
   const times = timesAlong(passesOf({ sides, turnCount: 1 }));
   const change = (side: BoxSide, count: number): void => {
-    const next = boxSides.flatMap((each) => Array.from({ length: each === side ? count : times[each] }, () => each));
-    if (next.length === 0) return;
+    const next = sidesWith(sides, side, count);
+    if (next === null) return;
     void changeDesign([set(at.light.sides, next)]);
   };
   return (

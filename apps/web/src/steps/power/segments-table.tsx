@@ -20,7 +20,7 @@ const FeedButton = ({ evaluation, segment: { ref, label }, end }: FeedButtonProp
   return (
     <button
       type="button"
-      className="ml-2 underline"
+      className="ml-1.5 font-sans underline"
       aria-pressed={fed}
       aria-label={`${fed ? 'Stop feeding' : 'Feed'} the ${end} of segment ${label}`}
       onClick={() => changePower((now) => inject(now, ref, end, !fed))}
@@ -40,8 +40,8 @@ export const SegmentsTable = ({ evaluation }: { readonly evaluation: Evaluation 
       <thead>
         <tr className="border-b border-ink text-left font-sans text-xs text-soft">
           <th>segment</th>
-          <th className="text-right">at its start</th>
-          <th className="text-right">at its end</th>
+          <th className="text-right">start, V</th>
+          <th className="text-right">end, V</th>
           <th className="text-right">chain</th>
           <th className="text-right">zone</th>
         </tr>
@@ -54,14 +54,14 @@ export const SegmentsTable = ({ evaluation }: { readonly evaluation: Evaluation 
             <tr key={label} className="border-b border-line">
               <td>{label}</td>
               <td className="text-right whitespace-nowrap">
-                {voltsAt(evaluation, index, false).toFixed(2)} V
+                {voltsAt(evaluation, index, false).toFixed(2)}
                 <FeedButton evaluation={evaluation} segment={segment} end="start" />
               </td>
               <td className="text-right whitespace-nowrap">
-                {voltsAt(evaluation, index, true).toFixed(2)} V
+                {voltsAt(evaluation, index, true).toFixed(2)}
                 <FeedButton evaluation={evaluation} segment={segment} end="end" />
               </td>
-              <td className="text-right">
+              <td className="pl-2 text-right font-sans">
                 {index === 0 ? (
                   'begins'
                 ) : (

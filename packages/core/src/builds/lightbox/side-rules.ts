@@ -1,7 +1,6 @@
 import type { Rule } from '../../judging/findings/index.js';
 import { set } from '../../document/design/index.js';
 import { fieldsIn } from '../../judging/results/index.js';
-import { percent } from '../common/rule-words.js';
 import type { BoxResults } from './results.js';
 import { boxSides, type BoxSide } from './schema.js';
 import { passesOf, timesAlong } from './sides.js';
@@ -59,8 +58,8 @@ export const doubledSide: Rule<BoxResults> = ({ results }) => {
     id: 'side-doubled',
     severity: ratio >= spoils ? 'fix' : 'note',
     step: 'light',
-    what: `The ${bright} is brighter: strip runs along it ${times[bright]} times`,
-    why: `The face has ${percent(ratio)} % there of what it has along its dimmest side; ${noticed * 100} % is seen at a glance (typical).`,
+    what: `The ${bright} is brighter: strip runs along it ${times[bright] === 2 ? 'twice' : `${times[bright]} times`}`,
+    why: `The face is ${ratio.toFixed(2)} times as bright there as along its dimmest side; from ${noticed} times on it is seen at a glance (typical).`,
     numbers: [
       { label: 'brightest to dimmest side', value: Math.round(100 * ratio) / 100, unit: ': 1' },
       { label: `times along the ${bright}`, value: times[bright], unit: '' },

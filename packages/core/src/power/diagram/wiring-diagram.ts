@@ -11,7 +11,7 @@ const rowHeight = 50;
 const margin = 8;
 /** Segments in one row; a longer chain goes on in the next. */
 const segmentsInRow = 5;
-const widths = { socket: 36, supply: 56, controller: 60, lead: 46 } as const;
+const widths = { socket: 36, supply: 56, controller: 60, lead: 52 } as const;
 /** Room at the left of the segments for what comes from the lead. */
 const trunk = 66;
 
