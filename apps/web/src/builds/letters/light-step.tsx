@@ -136,7 +136,7 @@ export const LetterLightStep = ({ build, behind }: LetterLightProps) => {
         field={at.light.layout}
         choices={[
           { value: 'outline', label: 'along the outline' },
-          { value: 'centre', label: 'along the middle of strokes' },
+          { value: 'centre', label: 'middle of strokes' },
           { value: 'rows', label: 'in rows that fill them' },
         ]}
       />
