@@ -7,6 +7,7 @@ import { emitterCases } from './emitter-cases.js';
 import { eyeCases } from './eye-cases.js';
 import { faceCases } from './face-cases.js';
 import { haloCases } from './halo-cases.js';
+import { haloBounceCases } from './halo-bounce-cases.js';
 import { powerCases } from './power-cases.js';
 import { roughFaceCases } from './rough-face-cases.js';
 import type { ValidationCase, ValidationResult } from './types.js';
@@ -22,6 +23,7 @@ export const validationCases: readonly ValidationCase[] = [
   ...roughFaceCases,
   ...eyeCases,
   ...haloCases,
+  ...haloBounceCases,
   ...canCases,
   ...circuitCases,
   ...powerCases,

@@ -4,7 +4,10 @@ import {
   blurMap,
   cellMiddle,
   fromFrequencies,
+  gathered,
   gridOver,
+  mapValue,
+  smoothMapValue,
   multiplyBy,
   powerOfTwo,
   resample,
@@ -149,5 +152,62 @@ describe('a grid', () => {
     expect([grid.cellWidthMm, grid.cellHeightMm]).toEqual([10, 10]);
     expect(cellMiddle(grid, 0)).toEqual([-5, 10]);
     expect(cellMiddle(grid, 7)).toEqual([25, 20]);
+  });
+});
+
+describe('a map gathered onto a coarser raster', () => {
+  it('keeps its sum and its centre of gravity, wherever both rasters begin', () => {
+    const count = fc.integer({ min: 3, max: 12 });
+    fc.assert(
+      fc.property(count, count, fc.integer({ min: 1, max: 1e6 }), (columns, rows, seed) => {
+        const coarse = gridOver({ x: -50, y: -40, width: 120, height: 90 }, columns, rows);
+        // Within the middles of the outermost cells, so that nothing is pushed to the edge.
+        const fine = gridOver({ x: -29, y: -24, width: 61, height: 43 }, 23, 19);
+        const map = Float64Array.from({ length: 23 * 19 }, (_, cell) => ((cell * 7919 + seed) % 101) / 100);
+        const momentOf = (values: Float64Array, grid: typeof fine, along: 0 | 1 | null): number =>
+          values.reduce((sum, value, cell) => sum + value * (along === null ? 1 : cellMiddle(grid, cell)[along]), 0) *
+          grid.cellWidthMm *
+          grid.cellHeightMm;
+        const brought = gathered(map, fine, coarse);
+        for (const along of [null, 0, 1] as const)
+          expect(momentOf(brought, coarse, along)).toBeCloseTo(momentOf(map, fine, along), 6);
+      }),
+      { seed: 9, numRuns: 40 },
+    );
+  });
+});
+
+describe('a value of a map', () => {
+  const grid = gridOver({ x: 10, y: -5, width: 40, height: 20 }, 8, 5);
+
+  it('is exact on a plane between the middles, and held beyond them', () => {
+    const plane = Float64Array.from({ length: 40 }, (_, cell) => {
+      const [x, y] = cellMiddle(grid, cell);
+      return 3 + 2 * x - y;
+    });
+    for (const [x, y] of [
+      [13, -2],
+      [30.3, 4.4],
+      [47, 12],
+    ] as const)
+      expect(mapValue(plane, grid, [x, y])).toBeCloseTo(3 + 2 * x - y, 9);
+    expect(mapValue(plane, grid, [0, 5])).toBe(mapValue(plane, grid, [12.5, 5]));
+  });
+
+  it('of a smooth map follows its curve, where straight lines sag', () => {
+    const bell = (x: number, y: number): number => Math.exp(-((x - 30) ** 2 + (y - 5) ** 2) / 400);
+    const map = Float64Array.from({ length: 40 }, (_, cell) => bell(...cellMiddle(grid, cell)));
+    const worst = (valueOf: typeof mapValue): number =>
+      Math.max(
+        ...[
+          [30, 5],
+          [25, 7],
+          [33.3, 1.2],
+        ].map(([x, y]) => Math.abs(valueOf(map, grid, [x!, y!]) - bell(x!, y!))),
+      );
+    expect(worst(smoothMapValue)).toBeLessThan(0.003);
+    expect(worst(mapValue)).toBeGreaterThan(0.015);
+    // On the middles themselves nothing changes.
+    expect(smoothMapValue(map, grid, cellMiddle(grid, 19))).toBeCloseTo(map[19]!, 12);
   });
 });

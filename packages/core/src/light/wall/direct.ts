@@ -146,6 +146,17 @@ const addAllFromTable = (lux: Float64Array, grid: Grid, { scene: { lights } }: S
   }
 };
 
+/** Adds the light of LEDs beyond their reach. Mutates `lux`. */
+const addFar = (
+  lux: Float64Array,
+  { area, cellWidthMm, cellHeightMm, columns, rows }: Grid,
+  sources: Sources,
+): void => {
+  for (let j = 0; j < rows; j += 1)
+    for (let i = 0; i < columns; i += 1)
+      lux[j * columns + i]! += sources.farLux(area.x + (i + 0.5) * cellWidthMm, area.y + (j + 0.5) * cellHeightMm);
+};
+
 /** Cells of the coarser raster for what reaches far, in heights of the LEDs. */
 const coarseHeights = 0.7;
 /** It goes on so many cells beyond the other, since splines are less sure at their ends. */
@@ -186,5 +197,6 @@ export const directOnWall = (sources: Sources, grid: Grid): Float64Array => {
       if (lights.fluxLm[led]! > 0)
         addOneByOne(lux, grid, windowOn(grid, lights.x[led]!, lights.y[led]!, sources.reachOf(led)), sources, led);
   for (let led = 0; led < lights.count; led += 1) if (sources.shading[led]!.length > 0) shade(lux, grid, sources, led);
+  addFar(lux, grid, sources);
   return lux;
 };

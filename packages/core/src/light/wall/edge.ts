@@ -1,6 +1,6 @@
 import { tiny } from '../../base/maths/index.js';
 import { measureLine, type Outline, type Point, type Rect } from '../../base/outlines/index.js';
-import type { Grid } from '../../base/raster/index.js';
+import { mapValue } from '../../base/raster/index.js';
 import type { WallLight } from './types.js';
 
 /** What the glow is at one place of the outline. */
@@ -39,16 +39,6 @@ export interface WallProbe {
   /** Whether another letter begins there, so that the glow cannot be followed on. */
   readonly ends: (at: Point) => boolean;
 }
-
-/** A map, straight between the middles of its cells. */
-export const mapValue = (map: ArrayLike<number>, grid: Grid, [x, y]: Point): number => {
-  const { columns, rows, area, cellWidthMm, cellHeightMm } = grid;
-  const [u, v] = [(x - area.x) / cellWidthMm - 0.5, (y - area.y) / cellHeightMm - 0.5];
-  const [i, j] = [Math.min(columns - 2, Math.max(0, Math.floor(u))), Math.min(rows - 2, Math.max(0, Math.floor(v)))];
-  const [s, t] = [Math.min(1, Math.max(0, u - i)), Math.min(1, Math.max(0, v - j))];
-  const at = (column: number, row: number): number => map[row * columns + column]!;
-  return (1 - t) * ((1 - s) * at(i, j) + s * at(i + 1, j)) + t * ((1 - s) * at(i, j + 1) + s * at(i + 1, j + 1));
-};
 
 /** A wall known by its raster. */
 const probeOf = ({ grid, directLux, bouncedLux }: WallLight): WallProbe => {

@@ -26,8 +26,8 @@ import {
   type Rect,
 } from '../../base/outlines/index.js';
 import type { Distribution } from '../photometry/index.js';
-import { gridOver, type Grid } from '../../base/raster/index.js';
-import { edgeGlow, mapValue, postShadows, type EdgeReport, type PostShadow } from './edge.js';
+import { gridOver, mapValue, smoothMapValue, type Grid } from '../../base/raster/index.js';
+import { edgeGlow, postShadows, type EdgeReport, type PostShadow } from './edge.js';
 import { leaksOf, type Leaks } from './leaks.js';
 import { letterLights, type Looking } from './lights.js';
 import { postsAmiss, type PostedPart } from './posts.js';
@@ -215,7 +215,7 @@ export const haloGlowOf = (inputs: HaloGlowInputs): HaloGlow => {
   const sources = sourcesOf(scene);
   const grid = wallGrid(outline, geometry.ledZMm, limits);
   const wall = lightWall(scene, grid, sources);
-  const bouncedAt = (at: Point): number => mapValue(wall.bouncedLux, grid, at);
+  const bouncedAt = (at: Point): number => smoothMapValue(wall.bouncedLux, grid, at);
   const roundMm = outline.reduce((sum, ring) => sum + ringLength(ring), 0);
   const stepMm = Math.max(geometry.ledZMm / placesPerHeight, 1, roundMm / mostPlaces);
   const every = Math.max(1, Math.round(roundMm / stepMm / widthPlaces));

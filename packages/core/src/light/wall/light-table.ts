@@ -2,12 +2,25 @@ import { intensityAt, type Distribution } from '../photometry/index.js';
 import type { HaloScene } from './types.js';
 
 const mm2PerM2 = 1e6;
-/** Beyond so many heights the light of an LED that faces the wall is less than a thousandth of what it is below it. */
-export const reachHeights = 12;
+/**
+ * Beyond so many heights LEDs are taken together in groups: the light of one that faces the wall is less than a thousandth
+ * of what it is below it, but of one that looks along the wall a tenth of all that it sends there. From the first to the second
+ * one way of summing fades into the other.
+ */
+const fadesFromHeights = 6;
+export const reachHeights = 9;
+
+/** How much of an LED’s light is its own at a squared distance of `heights2` (in heights, squared): 1 near it, 0 far off. */
+export const ownShare = (heights2: number): number => {
+  if (heights2 <= fadesFromHeights * fadesFromHeights) return 1;
+  const t = (reachHeights - Math.sqrt(heights2)) / (reachHeights - fadesFromHeights);
+  return t <= 0 ? 0 : t * t * (3 - 2 * t);
+};
+
 /** Steps of the table: linear between them, it is right to a few parts in ten thousand. */
 const tableSteps = 8192;
 
-/** Light of one lumen on the wall (lx) at steps of squared distance from the place under the LED, linear between them. */
+/** What LEDs give of their own: light of one lumen on the wall (lx) at steps of squared distance from the place under the LED, linear between them. */
 export interface LightTable {
   readonly lux: Float64Array;
   readonly stepsPerMm2: number;
@@ -31,7 +44,8 @@ export const lightTable = ({ lights, returnMm }: HaloScene): LightTable | null =
   const lux = new Float64Array(tableSteps + 2);
   for (let step = 0; step < lux.length; step += 1) {
     const d = Math.sqrt(step / stepsPerMm2 + height * height);
-    lux[step] = (mm2PerM2 * candelaAt(height / d) * height) / (d * d * d);
+    const share = ownShare(step / stepsPerMm2 / (height * height));
+    lux[step] = (share * mm2PerM2 * candelaAt(height / d) * height) / (d * d * d);
   }
   return { lux, stepsPerMm2, steps: tableSteps };
 };

@@ -1,6 +1,7 @@
 import { nearbyLeds } from '../photometry/index.js';
 import { horizonFrom, turnOf } from '../tracing/index.js';
-import { byCosine, lightTable, reachHeights, type LightTable } from './light-table.js';
+import { farLuxOf } from './far.js';
+import { byCosine, lightTable, ownShare, reachHeights, type LightTable } from './light-table.js';
 import type { HaloScene, Post } from './types.js';
 
 const mm2PerM2 = 1e6;
@@ -12,7 +13,9 @@ export interface Sources {
   readonly scene: HaloScene;
   /** How far from LED number `led` its light is counted (mm). */
   readonly reachOf: (led: number) => number;
-  /** Illuminance at (x, y) from one LED, returns counted, posts not (lx); 0 out of reach. */
+  /** Illuminance at (x, y) from all LEDs beyond their reach, taken together in groups (lx). */
+  readonly farLux: (x: number, y: number) => number;
+  /** Illuminance at (x, y) from one LED, returns counted, posts not (lx); it fades into `farLux` toward its reach. */
   readonly luxFrom: (led: number, x: number, y: number) => number;
   /** LEDs within reach of (x, y), and perhaps some that are not. */
   readonly near: (x: number, y: number) => Int32Array;
@@ -53,10 +56,9 @@ export const sourcesOf = (scene: HaloScene): Sources => {
       const low = lux[step]!;
       return fluxLm[led]! * (low + (place - step) * (lux[step + 1]! - low));
     };
-  const oneByOne = (led: number, px: number, py: number): number => {
+  const wholeFrom = (led: number, px: number, py: number): number => {
     const [dx, dy, h] = [px - x[led]!, py - y[led]!, z[led]!];
     const flat2 = dx * dx + dy * dy;
-    if (flat2 > reachHeights * reachHeights * h * h) return 0;
     if (returnMm > 0) {
       const horizon = (horizons[led] ??= horizonFrom(scene.outline, x[led]!, y[led]!));
       const wall = horizon[turnOf(dx, dy)]!;
@@ -68,12 +70,25 @@ export const sourcesOf = (scene: HaloScene): Sources => {
     const ahead = (dx * nx[led]! + dy * ny[led]! - h * nz[led]!) / d;
     return ahead <= 0 ? 0 : (fluxLm[led]! * mm2PerM2 * candelaAt(Math.min(1, ahead)) * h) / (d2 * d);
   };
+  const oneByOne = (led: number, px: number, py: number): number => {
+    const [dx, dy, h] = [px - x[led]!, py - y[led]!, z[led]!];
+    const own = ownShare((dx * dx + dy * dy) / (h * h));
+    return own === 0 ? 0 : own * wholeFrom(led, px, py);
+  };
   const luxFrom = table === null ? oneByOne : byTable(table);
   const widest = z.reduce((most, height) => Math.max(most, reachHeights * height), 1);
   const shading = Array.from({ length: lights.count }, (_, led) =>
     posts.filter(({ at }) => Math.hypot(at[0] - x[led]!, at[1] - y[led]!) < shadeHeights * z[led]!),
   );
-  return { scene, reachOf, luxFrom, near: nearbyLeds(lights, widest), table, shading };
+  return {
+    scene,
+    reachOf,
+    luxFrom,
+    farLux: farLuxOf(lights, wholeFrom),
+    near: nearbyLeds(lights, widest),
+    table,
+    shading,
+  };
 };
 
 /** The same LEDs as if there were no posts. */
@@ -101,7 +116,7 @@ const luxFromTable = (
 ): number => {
   const { x, y, fluxLm } = sources.scene.lights;
   const { shading } = sources;
-  let lux = 0;
+  let lux = sources.farLux(px, py);
   for (let place = 0; place < leds.length; place += 1) {
     const led = leds[place]!;
     const [dx, dy] = [px - x[led]!, py - y[led]!];
@@ -118,7 +133,7 @@ const luxFromTable = (
 export const luxAt = (sources: Sources, px: number, py: number): number => {
   const leds = sources.near(px, py);
   if (sources.table !== null) return luxFromTable(sources, leds, sources.table, px, py);
-  let lux = 0;
+  let lux = sources.farLux(px, py);
   for (let place = 0; place < leds.length; place += 1) {
     const led = leds[place]!;
     const own = sources.luxFrom(led, px, py);

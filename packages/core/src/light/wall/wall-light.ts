@@ -1,82 +1,120 @@
 import { xK1 } from '../optics/index.js';
-import { coverage } from '../../base/outlines/index.js';
-import { blurOver, finer, gridOver, powerOfTwo, type Grid } from '../../base/raster/index.js';
+import { coverage, outlineBounds, type Outline } from '../../base/outlines/index.js';
+import { blurOver, finer, gathered, gridOver, powerOfTwo, type Grid } from '../../base/raster/index.js';
 import { directOnWall } from './direct.js';
+import { straightOntoBacks } from './onto-backs.js';
 import { sourcesOf, type Sources } from './sources.js';
 import type { HaloScene, WallLight } from './types.js';
 
 const mm2PerM2 = 1e6;
 /** The raster’s margin is all but dark already; so far beyond it light may come from, in standoffs. */
 const beyondStandoffs = 2;
-/** So many ways from wall to letters and back are worked out; the rest goes on shrinking as the last did. */
-const bounces = 2;
-/** Cells of the raster on which light bounces, in standoffs: what comes back is smooth over a standoff. */
-const bouncedCell = 0.75;
-/** They may be this much larger where that halves the work. */
-const largestBouncedCell = 1;
+/** Cells of a raster on which light bounces, in standoffs, and how large they may be where that halves the work. */
+interface Fineness {
+  readonly cell: number;
+  readonly largest: number;
+}
 
-/** Each cell of a raster as the mean of the cells of a finer one of the same area, whole numbers of them a cell. */
-const gathered = (map: ArrayLike<number>, fine: Grid, coarse: Grid): Float64Array => {
-  const sums = new Float64Array(coarse.columns * coarse.rows);
-  const counts = new Float64Array(sums.length);
-  const columnOf = Int32Array.from({ length: fine.columns }, (_, column) =>
-    Math.floor((column * coarse.columns) / fine.columns),
-  );
-  for (let row = 0; row < fine.rows; row += 1) {
-    const coarseRow = Math.floor((row * coarse.rows) / fine.rows) * coarse.columns;
-    for (let column = 0; column < fine.columns; column += 1) {
-      const cell = coarseRow + columnOf[column]!;
-      sums[cell]! += map[row * fine.columns + column]!;
-      counts[cell]! += 1;
-    }
-  }
-  return sums.map((sum, cell) => sum / Math.max(1, counts[cell]!));
-};
+/** Of the ways from wall to letters and back the first counts most; after the last the rest goes on shrinking as it did. */
+const firstBounce: Fineness = { cell: 0.45, largest: 0.5 };
+const laterBounces: Fineness = { cell: 0.75, largest: 1 };
+const bounces = 3;
+/** Cells of the raster of the backs, which end sharply where letters do, in standoffs, and how many there may be. */
+const backCell = 0.2;
+const leastBackCellMm = 1;
+const mostBackCells = 60_000;
 
 /** Cells along one side: a few less where a transform of half the length then holds them. */
-const countAlong = (lengthMm: number, standoffMm: number, leastMm: number): number => {
-  const wanted = Math.ceil(lengthMm / Math.max(bouncedCell * standoffMm, leastMm));
-  const beyond = 2 * (Math.ceil(beyondStandoffs / bouncedCell) + 1);
+const countAlong = (lengthMm: number, standoffMm: number, { cell, largest }: Fineness, leastMm: number): number => {
+  const wanted = Math.ceil(lengthMm / Math.max(cell * standoffMm, leastMm));
+  const beyond = 2 * (Math.ceil(beyondStandoffs / cell) + 1);
   const half = powerOfTwo(wanted + beyond) / 2 - beyond;
-  return Math.max(4, lengthMm <= half * largestBouncedCell * standoffMm ? half : wanted);
+  return Math.max(4, lengthMm <= half * largest * standoffMm ? half : wanted);
+};
+
+/** How close LEDs that look along the wall stand to the backs, and to the edge of what they light there (mm). */
+const gapToBacks = ({ lights, standoffMm }: HaloScene): number =>
+  lights.z.reduce(
+    (least, z, led) => (lights.nz[led]! > -1 && z < standoffMm ? Math.min(least, standoffMm - z) : least),
+    Infinity,
+  );
+
+/** The letters’ backs, as a raster over nothing else. */
+const backsOf = (scene: HaloScene): { readonly grid: Grid; readonly covered: Float32Array } => {
+  const { outline, standoffMm } = scene;
+  const area = outlineBounds(outline)!;
+  const wantedMm = Math.min(backCell * standoffMm, Math.max(leastBackCellMm, gapToBacks(scene) / 2));
+  const cellMm = Math.max(wantedMm, Math.sqrt((area.width * area.height) / mostBackCells));
+  const grid = gridOver(
+    area,
+    Math.max(2, Math.ceil(area.width / cellMm)),
+    Math.max(2, Math.ceil(area.height / cellMm)),
+  );
+  return { grid, covered: coverage(outline, area, grid.columns, grid.rows) };
 };
 
 /**
- * Light that comes to the wall again by way of the letters’ backs: two planes at the standoff that scatter every way. From
- * one plane to the other light spreads by the kernel s²/π(r²+s²)², which lets through 2πfs K₁(2πfs) of a ripple (as
- * between two sheets of a face).
+ * From one of two planes at the standoff that scatter every way to the other, light spreads by the kernel s²/π(r²+s²)²,
+ * which lets through 2πfs K₁(2πfs) of a ripple (as between two sheets of a face). What cells of the raster take away, since
+ * they hold means, is given back.
  */
-const bouncedOnWall = (scene: HaloScene, direct: Float64Array, hidden: Float32Array, fine: Grid): Float64Array => {
-  const { standoffMm, wallReflectance, backReflectance } = scene;
-  if (scene.outline.length === 0 || wallReflectance * backReflectance <= 0) return new Float64Array(direct.length);
-  const coarse = gridOver(
-    fine.area,
-    countAlong(fine.area.width, standoffMm, fine.cellWidthMm),
-    countAlong(fine.area.height, standoffMm, fine.cellHeightMm),
+const acrossGap = (standoffMm: number, { cellWidthMm, cellHeightMm }: Grid) => {
+  const cell2 = cellWidthMm * cellHeightMm;
+  return (f: number): number =>
+    xK1(2 * Math.PI * f * standoffMm) * Math.exp(Math.min(1, (Math.PI ** 2 * f * f * cell2) / 3));
+};
+
+/** A raster for bounces, and the way from one plane to the other on it. */
+const gapOn = ({ area, cellWidthMm, cellHeightMm }: Grid, standoffMm: number, fineness: Fineness) => {
+  const grid = gridOver(
+    area,
+    countAlong(area.width, standoffMm, fineness, cellWidthMm),
+    countAlong(area.height, standoffMm, fineness, cellHeightMm),
   );
-  const covered = gathered(hidden, fine, coarse);
-  const transfer = (f: number): number => xK1(2 * Math.PI * f * standoffMm);
-  const across = blurOver(coarse, transfer, beyondStandoffs * standoffMm);
-  const sum = new Float64Array(covered.length);
-  let falling = gathered(direct, fine, coarse);
-  let before = 0;
-  for (let bounce = 0; bounce < bounces; bounce += 1) {
-    const onBacks = across(falling.map((lux) => lux * wallReflectance));
-    falling = across(onBacks.map((lux, at) => Math.max(0, lux) * covered[at]! * backReflectance));
-    const now = falling.reduce((all, lux) => all + Math.max(0, lux), 0);
-    const shrinks = before > 0 ? Math.min(0.95, now / before) : 0;
-    const tail = bounce === bounces - 1 ? 1 / (1 - shrinks) : 1;
-    for (let at = 0; at < falling.length; at += 1) sum[at]! += Math.max(0, falling[at]!) * tail;
-    before = now;
+  return { grid, across: blurOver(grid, acrossGap(standoffMm, grid), beyondStandoffs * standoffMm) };
+};
+
+const total = (map: Float64Array): number => map.reduce((all, lux) => all + Math.max(0, lux), 0);
+
+/**
+ * Light that comes to the wall by way of the letters’ backs: what the wall gives them, and what LEDs that look along the
+ * wall do.
+ */
+const bouncedOnWall = (scene: HaloScene, direct: Float64Array, fine: Grid): Float64Array => {
+  const { outline, standoffMm, wallReflectance, backReflectance } = scene;
+  const dark = new Float64Array(direct.length);
+  if (outline.length === 0 || backReflectance <= 0) return dark;
+  const backs = backsOf(scene);
+  const straight = straightOntoBacks(scene, backs.grid, backs.covered);
+  if (wallReflectance <= 0 && straight === null) return dark;
+  const [first, later] = [gapOn(fine, standoffMm, firstBounce), gapOn(fine, standoffMm, laterBounces)];
+  /** Once to the backs and to the wall again. */
+  const bounced = ({ grid, across }: typeof first, onWall: Float64Array, alsoOnBacks: Float64Array | null) => {
+    const onBacks = finer(across(onWall.map((lux) => lux * wallReflectance)), grid, backs.grid);
+    const back = onBacks.map(
+      (lux, at) => (Math.max(0, lux) * backs.covered[at]! + (alsoOnBacks?.[at] ?? 0)) * backReflectance,
+    );
+    return across(gathered(back, backs.grid, grid));
+  };
+  const once = bounced(first, gathered(direct, fine, first.grid), straight);
+  let falling = gathered(once, first.grid, later.grid);
+  const more = new Float64Array(falling.length);
+  for (let bounce = 2; bounce <= bounces; bounce += 1) {
+    const before = total(falling);
+    falling = bounced(later, falling, null);
+    const shrinks = before > 0 ? Math.min(0.95, total(falling) / before) : 0;
+    const tail = bounce === bounces ? 1 / (1 - shrinks) : 1;
+    for (let at = 0; at < falling.length; at += 1) more[at]! += Math.max(0, falling[at]!) * tail;
   }
-  return finer(sum, coarse, fine).map((lux) => Math.max(0, lux));
+  const rest = finer(more, later.grid, fine);
+  return finer(once, first.grid, fine).map((lux, at) => Math.max(0, lux) + Math.max(0, rest[at]!));
 };
 
 /** Light on the wall behind halo letters: straight from the LEDs, and bounced between the wall and the letters’ backs. */
 export const lightWall = (scene: HaloScene, grid: Grid, sources: Sources = sourcesOf(scene)): WallLight => {
   const directLux = directOnWall(sources, grid);
   const hidden = coverage(scene.outline, grid.area, grid.columns, grid.rows);
-  const bouncedLux = bouncedOnWall(scene, directLux, hidden, grid);
+  const bouncedLux = bouncedOnWall(scene, directLux, grid);
   const cellM2 = (grid.cellWidthMm * grid.cellHeightMm) / mm2PerM2;
   let total = 0;
   for (let cell = 0; cell < directLux.length; cell += 1) total += directLux[cell]! + bouncedLux[cell]!;
