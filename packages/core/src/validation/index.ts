@@ -8,6 +8,7 @@ import { eyeCases } from './eye-cases.js';
 import { faceCases } from './face-cases.js';
 import { haloCases } from './halo-cases.js';
 import { haloBounceCases } from './halo-bounce-cases.js';
+import { hangingCases } from './hanging-cases.js';
 import { powerCases } from './power-cases.js';
 import { roughFaceCases } from './rough-face-cases.js';
 import type { ValidationCase, ValidationResult } from './types.js';
@@ -24,6 +25,7 @@ export const validationCases: readonly ValidationCase[] = [
   ...eyeCases,
   ...haloCases,
   ...haloBounceCases,
+  ...hangingCases,
   ...canCases,
   ...circuitCases,
   ...powerCases,

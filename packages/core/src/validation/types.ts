@@ -10,7 +10,8 @@ export interface ValidationCase {
     | 'wall'
     | 'power'
     | 'letter-shaped cases'
-    | 'circuits';
+    | 'circuits'
+    | 'hanging';
   readonly name: string;
   /** What it is held against, and where that comes from. */
   readonly against: string;

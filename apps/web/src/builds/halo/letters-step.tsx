@@ -28,15 +28,21 @@ const PostsTable = () => {
             <th className="text-right">weight</th>
             <th className="text-right">posts</th>
             <th className="text-right">wanted</th>
+            <th className="text-right">most on one</th>
+            <th className="text-right">leans</th>
           </tr>
         </thead>
         <tbody>
-          {letters.map(({ kg, needed, posts }, index) => (
+          {letters.map(({ kg, needed, posts, leanMm }, index) => (
             <tr key={index} className="border-b border-line">
               <td>{index + 1}</td>
               <td className="text-right">{kg.toFixed(2)} kg</td>
               <td className="text-right">{posts.length}</td>
               <td className="text-right">{needed}</td>
+              <td className="text-right">
+                {posts.length === 0 ? '–' : `${Math.max(...posts.map(({ load }) => load.kg)).toFixed(2)} kg`}
+              </td>
+              <td className="text-right">{leanMm < 0.05 ? 'level' : `${leanMm.toFixed(1)} mm`}</td>
             </tr>
           ))}
         </tbody>

@@ -68,6 +68,7 @@ export const bandAlong = (
   widthMm: number,
   closed = false,
   { ends, corners }: BandStyle = { ends: 'round', corners: 'round' },
+  toleranceMm = arcToleranceMm,
 ): Outline =>
   fromClipper(
     inflatePaths(
@@ -76,7 +77,7 @@ export const bandAlong = (
       joinTypes[corners],
       closed ? EndType.Joined : endTypes[ends],
       sharpestCorner,
-      arcToleranceMm * unitsPerMm,
+      toleranceMm * unitsPerMm,
     ),
   );
 

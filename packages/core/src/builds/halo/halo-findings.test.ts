@@ -24,10 +24,20 @@ const barAndBand = {
   scale: 1,
 };
 
+/** All posts of an L at the heel: its foot hangs out to the right. */
+const onTheLeft = [
+  { xMm: -58, yMm: -95 },
+  { xMm: -50, yMm: -92 },
+  { xMm: -54, yMm: -85 },
+];
+
 /** Each mistake of the trade made on purpose. */
 const mistakes: Readonly<Record<string, Readonly<Record<string, unknown>>>> = {
   'post-outside-strip': inAssembly({ 'posts.pinned': [{ xMm: -81, yMm: 60 }] }),
   'post-loose': inAssembly({ 'posts.pinned': [{ xMm: 60, yMm: 60 }] }),
+  // Too thick for more of them to find room.
+  'post-overloaded': inAssembly({ 'posts.diameterMm': 24, 'posts.perPostKg': 0.2, 'posts.pinned': onTheLeft }),
+  'letter-leans': inAssembly({ 'posts.pinned': onTheLeft }),
   'too-few-posts': inAssembly({ 'posts.diameterMm': 24 }),
   'stroke-too-narrow': inAssembly({ 'artwork.drawing': barAndBand, 'light.setbackMm': 9 }),
   'no-strip': inAssembly({ 'artwork.capHeightMm': 60, 'light.setbackMm': 14 }),
@@ -75,6 +85,8 @@ describe('mistakes with halo letters', () => {
   it.each([
     ['post-outside-strip', 'place-posts'],
     ['post-loose', 'place-posts'],
+    ['post-overloaded', 'thinner-posts'],
+    ['letter-leans', 'place-posts'],
     ['too-few-posts', 'thinner-posts'],
     ['stroke-too-narrow', 'closer'],
     ['no-strip', 'closer'],

@@ -3,7 +3,7 @@ import type { HaloMaterials } from './materials.js';
 import type { Brief } from '../../document/design/index.js';
 import type { HaloAssembly } from './schema.js';
 import type { LettersGeometry } from '../../light/geometry/index.js';
-import type { PostedPart } from '../../light/wall/index.js';
+import type { PostedPart } from '../../making/hanging/index.js';
 import type { LetterRuns } from '../../light/runs/index.js';
 import { inOutline, outlineArea, rectRing, ringLength, type Outline } from '../../base/outlines/index.js';
 import { flatLetter, fromLeft, layerOf, pinMarks } from '../letters/parts.js';

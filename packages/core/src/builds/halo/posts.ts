@@ -2,13 +2,17 @@ import type { Strip } from '../../document/catalogue/index.js';
 import type { HaloMaterials } from './materials.js';
 import type { HaloAssembly } from './schema.js';
 import type { LettersGeometry } from '../../light/geometry/index.js';
-import { placePosts, postsIn, type Post, type PostedPart } from '../../light/wall/index.js';
-import { byShape, type Outline } from '../../base/outlines/index.js';
+import type { LetterRuns } from '../../light/runs/index.js';
+import type { Post } from '../../light/wall/index.js';
+import { placePosts, type PostedPart, type StripBand } from '../../making/hanging/index.js';
+import type { Outline, Point } from '../../base/outlines/index.js';
 
 /** Strip, joints and solder of letters, by their area (kg/m²); typical. */
 const fittedKgPerM2 = 0.5;
-/** Between the strip and a post inside it (mm): strip cuts corners a little, and must not be broken for a post. */
-const clearOfStripMm = 6;
+/** Between the strip and a post beside it (mm): room for solder and fingers. */
+const clearOfStripMm = 3;
+/** Between a post and the hole or clip that takes it, each way (mm); typical. */
+const playMm = 0.25;
 /** Material that must stand round a post (mm). */
 const roundPostMm = 3;
 /** Thin posts carry little and need less: so many times their diameter. */
@@ -18,30 +22,38 @@ const roundPostTimes = 0.75;
 export const letterKgPerM2 = ({ frontMm, backMm }: LettersGeometry, { board }: HaloMaterials): number =>
   ((frontMm + backMm) * board.densityKgM3) / 1000 + fittedKgPerM2;
 
-/** Posts of a part moved with it. */
-const movedPosts = (posts: readonly Post[], dx: number, dy: number): readonly Post[] =>
-  posts.map(({ at: [x, y], diameterMm }) => ({ at: [x + dx, y + dy], diameterMm }));
+/** Posts put by hand, which strip keeps off. */
+export const pinnedPosts = ({ pinned, diameterMm }: HaloAssembly['posts']): readonly Post[] =>
+  (pinned ?? []).map(({ xMm, yMm }) => ({ at: [xMm, yMm], diameterMm }));
 
-/** Posts solved once for each shape of letter. */
-export const postsByShape = () => byShape(postsIn, movedPosts);
+/** How strip along the outline bounds posts; strip laid otherwise makes way for them. */
+export const stripBandOf = (
+  { setbackMm, standing, lineCount, linePitchMm }: HaloAssembly['light'],
+  strip: Strip,
+  segments: LetterRuns['segments'],
+): StripBand => {
+  const halfMm = (standing ? strip.heightMm : strip.widthMm) / 2;
+  return {
+    lines: segments.map(({ path }) => path.map(([x, y]): Point => [x, y])),
+    halfMm,
+    clearMm: clearOfStripMm,
+    deepMm: setbackMm + halfMm + (lineCount - 1) * linePitchMm,
+  };
+};
 
-/** Posts of halo letters: inside the strip when that follows the outline, else wherever the material carries them. */
+/** Posts of halo letters: inside the strip where that follows the outline, else wherever the material carries them. */
 export const haloPosts = (
   outline: Outline,
   kgPerM2: number,
   posts: HaloAssembly['posts'],
-  light: HaloAssembly['light'],
-  strip: Strip,
-  solve = postsIn,
-): readonly PostedPart[] => {
-  const shownMm = light.standing ? strip.heightMm : strip.widthMm;
-  const stripReach = light.setbackMm + shownMm + (light.lineCount - 1) * light.linePitchMm + clearOfStripMm;
-  const options = {
+  strip: StripBand | null,
+): readonly PostedPart[] =>
+  placePosts(outline, {
     diameterMm: posts.diameterMm,
-    insideMm: light.layout === 'outline' ? stripReach : Math.min(roundPostMm, roundPostTimes * posts.diameterMm),
+    roundMm: Math.min(roundPostMm, roundPostTimes * posts.diameterMm),
+    strip,
     perPostKg: posts.perPostKg,
     kgPerM2,
+    playMm,
     pinned: (posts.pinned ?? []).map(({ xMm, yMm }) => [xMm, yMm] as const),
-  };
-  return placePosts(outline, options, solve);
-};
+  });

@@ -1,5 +1,6 @@
 import type { LettersGeometry } from '../../light/geometry/index.js';
-import type { HaloGlow, PostedPart } from '../../light/wall/index.js';
+import type { HaloGlow } from '../../light/wall/index.js';
+import type { PostedPart } from '../../making/hanging/index.js';
 import type { LetterLaid, LetterResults } from '../letters/results.js';
 import type { HaloMaterials } from './materials.js';
 import type { HaloAssembly } from './schema.js';

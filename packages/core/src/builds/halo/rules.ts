@@ -18,7 +18,7 @@ import {
   lightLeaks,
   scallopsShow,
 } from './light-rules.js';
-import { postLoose, postOutsideStrip, tooFewPosts } from './post-rules.js';
+import { letterLeans, postLoose, postOutsideStrip, postOverloaded, tooFewPosts } from './post-rules.js';
 import { bendsTooTight, lettersBetweenCutMarks, noLetterStrip, strokeTooNarrow } from '../letters/strip-rules.js';
 import { holesTight, jumpersInTheOpen } from '../letters/wire-rules.js';
 
@@ -28,6 +28,8 @@ export const haloRules: readonly Rule<HaloResults>[] = [
   stripsOverlap<HaloResults>((results) => [dropLines(results), fartherApart(results)]),
   postLoose,
   tooFewPosts,
+  postOverloaded,
+  letterLeans,
   postOutsideStrip,
   strokeTooNarrow,
   letterOverBed,

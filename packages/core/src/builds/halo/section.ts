@@ -1,7 +1,7 @@
 import type { HaloMaterials } from './materials.js';
 import type { HaloAssembly } from './schema.js';
 import type { LettersGeometry } from '../../light/geometry/index.js';
-import type { PostedPart } from '../../light/wall/index.js';
+import type { PostedPart } from '../../making/hanging/index.js';
 import type { LetterRuns } from '../../light/runs/index.js';
 import { rectRing, solidParts, outlineBounds, type Outline } from '../../base/outlines/index.js';
 import type { Section, SectionShape } from '../../light/section/index.js';

@@ -2,7 +2,8 @@ import type { Board } from '../../document/catalogue/index.js';
 import type { Brief } from '../../document/design/index.js';
 import type { HaloAssembly } from './schema.js';
 import type { HaloLaid, HaloResults } from './results.js';
-import { haloGlowOf, type PostedPart } from '../../light/wall/index.js';
+import { haloGlowOf, type Post } from '../../light/wall/index.js';
+import type { LoadedPost, PostedPart } from '../../making/hanging/index.js';
 import type { Looking } from '../../light/wall/index.js';
 import { memoizeLast } from '../../base/maths/index.js';
 import { outlineArea, simplify, solidParts, type Outline } from '../../base/outlines/index.js';
@@ -21,7 +22,7 @@ import type { Build } from '../common/build.js';
 import { letterRouters } from '../common/wire-routes.js';
 import { haloGeometry } from './geometry.js';
 import { haloBought, haloParts, type HaloFacts } from './parts.js';
-import { haloPosts, letterKgPerM2, postsByShape } from './posts.js';
+import { haloPosts, letterKgPerM2, pinnedPosts, stripBandOf } from './posts.js';
 import { haloSection } from './section.js';
 import { haloSteps } from './steps.js';
 
@@ -34,11 +35,11 @@ const lookingOf = ({ letters, light }: HaloAssembly): Looking => {
   return letters.form === 'hollow' && letters.back === 'open' ? 'in' : 'out';
 };
 
+const noPosts: readonly Post[] = [];
 const postList = (parts: readonly PostedPart[]) => parts.flatMap(({ posts }) => posts);
 
 /** The stages of halo letters, in the order of the work. */
 export const haloStages: Build<HaloAssembly, HaloLaid, HaloResults>['stages'] = (catalogue, fonts, limits) => {
-  const solvePosts = postsByShape();
   const stages = {
     ...commonStages(),
     materials: memoizeLast(findHaloMaterials),
@@ -49,8 +50,11 @@ export const haloStages: Build<HaloAssembly, HaloLaid, HaloResults>['stages'] = 
     entry: memoizeLast(leadEntryOf),
     posted: memoizeLast(haloPosts),
     posts: memoizeLast(postList),
+    pinned: memoizeLast(pinnedPosts),
+    band: memoizeLast(stripBandOf),
     bed: memoizeLast((ledZMm: number) => ({ ledZMm, facing: 'wall' as const })),
     paths: memoizeLast(letterPaths()),
+    runsAround: memoizeLast(letterRuns),
     runs: memoizeLast(letterRuns),
     router: memoizeLast(letterRouters()),
     jumpers: memoizeLast(jumpersOf),
@@ -73,7 +77,7 @@ export const haloStages: Build<HaloAssembly, HaloLaid, HaloResults>['stages'] = 
   };
 
   function haloGlowOfParts(
-    ...[brief, outline, geometry, materials, runs, share, distribution, parts, looking, setbackMm]: GlowArguments
+    ...[brief, outline, geometry, materials, runs, share, distribution, posts, looking, setbackMm]: GlowArguments
   ) {
     return haloGlowOf({
       brief,
@@ -83,7 +87,7 @@ export const haloStages: Build<HaloAssembly, HaloLaid, HaloResults>['stages'] = 
       runs,
       share,
       distribution,
-      parts,
+      posts,
       looking,
       setbackMm,
       limits,
@@ -107,24 +111,19 @@ export const haloStages: Build<HaloAssembly, HaloLaid, HaloResults>['stages'] = 
       const sized = stages.geometry.run(assembly, materials, lettering.bounds);
       if (!sized.ok) return sized;
       const geometry = sized.value;
-      const posts = stages.posted.run(
-        outline,
-        letterKgPerM2(geometry, materials),
-        assembly.posts,
-        light,
-        materials.strip,
-        solvePosts,
-      );
-      const standing = stages.posts.run(posts);
-      const strung = stages.runs.run(
-        outline,
-        stages.paths.run(outline, light, materials.strip),
-        stages.bed.run(geometry.ledZMm),
-        light,
-        materials.strip,
-        standing,
-        geometry.ledZMm,
-      );
+      const kgPerM2 = letterKgPerM2(geometry, materials);
+      const paths = stages.paths.run(outline, light, materials.strip);
+      const bed = stages.bed.run(geometry.ledZMm);
+      // Strip along the outline comes first and posts keep off it, but for those put by hand; laid otherwise it makes way.
+      const free = stages.runs.run(outline, paths, bed, light, materials.strip, noPosts, geometry.ledZMm);
+      if (!free.ok) return free;
+      const band = light.layout === 'outline' ? stages.band.run(light, materials.strip, free.value.segments) : null;
+      const posts = stages.posted.run(outline, kgPerM2, assembly.posts, band);
+      const inTheWay = band === null ? stages.posts.run(posts) : stages.pinned.run(assembly.posts);
+      const strung =
+        inTheWay.length === 0
+          ? free
+          : stages.runsAround.run(outline, paths, bed, light, materials.strip, inTheWay, geometry.ledZMm);
       if (!strung.ok) return strung;
       const runs = strung.value;
       const section = stages.section.run(outline, geometry, assembly, materials, runs, posts);
@@ -157,7 +156,7 @@ export const haloStages: Build<HaloAssembly, HaloLaid, HaloResults>['stages'] = 
         runs,
         share,
         distribution,
-        posts,
+        stages.posts.run(posts),
         lookingOf(assembly),
         assembly.light.setbackMm,
       );
@@ -209,7 +208,7 @@ type GlowArguments = [
   runs: HaloResults['runs'],
   share: LightShare,
   distribution: HaloResults['distribution'],
-  parts: HaloResults['posts'],
+  posts: readonly LoadedPost[],
   looking: Looking,
   setbackMm: number,
 ];

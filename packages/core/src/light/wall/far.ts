@@ -7,13 +7,16 @@ const groupHeights = 2;
 const groupCosine = 0.9;
 /** Cells of the raster of far light, in heights: it changes over no less than its distance, six heights and more. */
 const cellHeights = 2.5;
+/** They grow, up to twice that, where groups times cells would be more than this. */
+const mostSums = 400_000;
 /** The raster goes so many heights beyond the LEDs; farther out the groups are asked one by one. */
-const beyondHeights = 12;
+const beyondHeights = 15;
 
-/** LEDs near each other that look the same way: one of them, and the flux of all as a multiple of its own. */
+/** LEDs near each other that look the same way: one of them, and the flux of all, as a multiple of its own too. */
 interface Group {
   readonly led: number;
   readonly times: number;
+  readonly lumens: number;
 }
 
 const groupsOf = ({ count, x, y, z, nx, ny, nz, fluxLm }: PointSources): readonly Group[] => {
@@ -28,20 +31,38 @@ const groupsOf = ({ count, x, y, z, nx, ny, nz, fluxLm }: PointSources): readonl
       flux += fluxLm[end]!;
     }
     const led = (start + end - 1) >> 1;
-    if (flux > 0 && fluxLm[led]! > 0) groups.push({ led, times: flux / fluxLm[led]! });
+    if (flux > 0 && fluxLm[led]! > 0) groups.push({ led, times: flux / fluxLm[led]!, lumens: flux });
     start = end;
   }
   return groups;
 };
 
+/** Steps of the table over squared distance by which LEDs that are all alike are summed. */
+const tableSteps = 8192;
+
+/** What is left of one lumen of each LED by squared distance, where that is all it depends on, as a table out to `most2`. */
+const tabled = (perLumen: (flat2: number) => number, heightMm: number, most2: number): ((flat2: number) => number) => {
+  const perMm2 = tableSteps / most2;
+  const lux = Float64Array.from(
+    { length: tableSteps + 2 },
+    (_, step) => (1 - ownShare(step / perMm2 / (heightMm * heightMm))) * perLumen(step / perMm2),
+  );
+  return (flat2) => {
+    const place = flat2 * perMm2;
+    const step = place | 0;
+    return lux[step]! + (place - step) * (lux[step + 1]! - lux[step]!);
+  };
+};
+
 /**
  * Illuminance of the wall by LEDs that are far away (lx), as a function of the place: what `ownShare` leaves of each of
  * them, taken together in groups and read from a raster that is made when first asked for. Posts cast no shadow so far.
- * `wholeFrom(led, x, y)` is all that one LED gives there.
+ * `wholeFrom(led, x, y)` is all that one LED gives there, `perLumen` what any gives by squared distance where they are alike.
  */
 export const farLuxOf = (
   lights: PointSources,
   wholeFrom: (led: number, x: number, y: number) => number,
+  perLumen: ((flat2: number) => number) | null,
 ): ((x: number, y: number) => number) => {
   const { count, x, y, z } = lights;
   if (count === 0) return () => 0;
@@ -65,16 +86,28 @@ export const farLuxOf = (
       y.reduce((a, b) => Math.min(a, b)) - beyondMm,
       y.reduce((a, b) => Math.max(a, b)) + beyondMm,
     ];
-    const cellMm = cellHeights * heightMm;
+    const usualMm = cellHeights * heightMm;
+    const sums = (groups.length * (right - left) * (high - low)) / usualMm ** 2;
+    const cellMm = usualMm * Math.min(2, Math.max(1, Math.sqrt(sums / mostSums)));
     const grid = gridOver(
       { x: left, y: low, width: right - left, height: high - low },
       Math.ceil((right - left) / cellMm),
       Math.ceil((high - low) / cellMm),
     );
     const lux = new Float64Array(grid.columns * grid.rows);
+    const byTable = perLumen === null ? null : tabled(perLumen, heightMm, (right - left) ** 2 + (high - low) ** 2);
+    const alike = (px: number, py: number): number => {
+      let sum = 0;
+      for (const { led, lumens } of groups) {
+        const [dx, dy] = [px - x[led]!, py - y[led]!];
+        sum += lumens * byTable!(dx * dx + dy * dy);
+      }
+      return sum;
+    };
+    const at = byTable === null ? summed : alike;
     for (let row = 0; row < grid.rows; row += 1)
       for (let column = 0; column < grid.columns; column += 1)
-        lux[row * grid.columns + column] = summed(
+        lux[row * grid.columns + column] = at(
           left + (column + 0.5) * grid.cellWidthMm,
           low + (row + 0.5) * grid.cellHeightMm,
         );

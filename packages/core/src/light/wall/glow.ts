@@ -30,10 +30,9 @@ import { gridOver, mapValue, smoothMapValue, type Grid } from '../../base/raster
 import { edgeGlow, postShadows, type EdgeReport, type PostShadow } from './edge.js';
 import { leaksOf, type Leaks } from './leaks.js';
 import { letterLights, type Looking } from './lights.js';
-import { postsAmiss, type PostedPart } from './posts.js';
 import { luxAt, sourcesOf, withoutPosts } from './sources.js';
 import { alongRings, type AlongRings } from './along-rings.js';
-import type { HaloScene } from './types.js';
+import type { HaloScene, StandingPost } from './types.js';
 import { judgeHalo } from './verdict.js';
 import { lightWall } from './wall-light.js';
 
@@ -66,7 +65,7 @@ export interface HaloGlowInputs {
   /** What the circuit lets its LEDs give. */
   readonly share: LightShare;
   readonly distribution: Distribution;
-  readonly parts: readonly PostedPart[];
+  readonly posts: readonly StandingPost[];
   readonly looking: Looking;
   readonly setbackMm: number;
   readonly limits: GridLimits;
@@ -192,8 +191,7 @@ const spotsAlong = (report: EdgeReport, { smooth, atTip }: AlongRings, cdPerLux:
  * outline to the last digit: every LED’s light summed at each place of it, what bounces taken from the map.
  */
 export const haloGlowOf = (inputs: HaloGlowInputs): HaloGlow => {
-  const { brief, outline, geometry, materials, runs, share, parts, limits } = inputs;
-  const posts = parts.flatMap((part) => part.posts);
+  const { brief, outline, geometry, materials, runs, share, posts, limits } = inputs;
   const wallRgb = materials.wall.reflectanceRgb;
   const colour = colourOf(brief.light, materials.strip);
   const lights = letterLights(
@@ -228,20 +226,18 @@ export const haloGlowOf = (inputs: HaloGlowInputs): HaloGlow => {
     ends: (at: Point) => mapValue(wall.hidden, grid, at) > 0.9,
   };
   const report = edgeGlow(probe, outline, stepMm, every);
-  const amiss = postsAmiss(parts, runs.reachInMm).outsideStrip;
   const free = withoutPosts(sources);
-  const shadows =
-    amiss.length === 0
-      ? []
-      : postShadows(
-          report,
-          edgeGlow(
-            { ...probe, luxAt: (at) => luxAt(free, at[0], at[1]) + bouncedAt(at) },
-            outline,
-            stepMm,
-            Number.MAX_SAFE_INTEGER,
-          ),
-        );
+  const shadows = posts.every(({ stands }) => stands !== 'in-the-light')
+    ? []
+    : postShadows(
+        report,
+        edgeGlow(
+          { ...probe, luxAt: (at) => luxAt(free, at[0], at[1]) + bouncedAt(at) },
+          outline,
+          stepMm,
+          Number.MAX_SAFE_INTEGER,
+        ),
+      );
   const tinted = throughTint(colour.hue, wallRgb);
   const cdPerLux = tinted.luminanceShare / Math.PI;
   const along = alongRings(report.places, Math.max(runs.ledPitchMm, poolHeights * geometry.ledZMm));

@@ -9,7 +9,6 @@ export {
 } from './edge.js';
 export type { Looking } from './lights.js';
 export { haloGlowOf, type HaloGlow, type HaloGlowInputs } from './glow.js';
-export { placePosts, postsAmiss, postsIn, type PostedPart, type PostOptions } from './posts.js';
-export type { HaloScene, Post, WallLight } from './types.js';
+export type { HaloScene, Post, StandingPost, WallLight } from './types.js';
 export { darkAlongEdge, evenAlongEdge } from './verdict.js';
 export { lightWall } from './wall-light.js';

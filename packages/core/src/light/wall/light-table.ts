@@ -33,19 +33,29 @@ export const byCosine = (distribution: Distribution): ((ahead: number) => number
     ? (ahead) => ahead / Math.PI
     : (ahead) => intensityAt(distribution, Math.acos(ahead));
 
+/** Light on the wall of one lumen by squared distance from the place under its LED (lx), for LEDs alike and at one height. */
+export const wholePerLumen = ({ lights }: HaloScene): ((flat2: number) => number) => {
+  const candelaAt = byCosine(lights.distribution);
+  const height = lights.z[0]!;
+  return (flat2) => {
+    const d = Math.sqrt(flat2 + height * height);
+    return (mm2PerM2 * candelaAt(height / d) * height) / (d * d * d);
+  };
+};
+
 /** The table of LEDs that are all at one height and face the wall, alike all round, with no returns; else there is none. */
-export const lightTable = ({ lights, returnMm }: HaloScene): LightTable | null => {
+export const lightTable = (scene: HaloScene): LightTable | null => {
+  const { lights, returnMm } = scene;
   if (returnMm > 0 || lights.count === 0) return null;
   if (lights.distribution.kind === 'table' && lights.distribution.azimuthDeg.length > 1) return null;
   const height = lights.z[0]!;
   if (!lights.z.every((z, led) => z === height && lights.nz[led] === -1)) return null;
-  const candelaAt = byCosine(lights.distribution);
+  const whole = wholePerLumen(scene);
   const stepsPerMm2 = tableSteps / (reachHeights * height) ** 2;
   const lux = new Float64Array(tableSteps + 2);
   for (let step = 0; step < lux.length; step += 1) {
-    const d = Math.sqrt(step / stepsPerMm2 + height * height);
     const share = ownShare(step / stepsPerMm2 / (height * height));
-    lux[step] = (share * mm2PerM2 * candelaAt(height / d) * height) / (d * d * d);
+    lux[step] = share * whole(step / stepsPerMm2);
   }
   return { lux, stepsPerMm2, steps: tableSteps };
 };

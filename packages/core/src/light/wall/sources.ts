@@ -1,7 +1,7 @@
 import { nearbyLeds } from '../photometry/index.js';
 import { horizonFrom, turnOf } from '../tracing/index.js';
 import { farLuxOf } from './far.js';
-import { byCosine, lightTable, ownShare, reachHeights, type LightTable } from './light-table.js';
+import { byCosine, lightTable, ownShare, reachHeights, wholePerLumen, type LightTable } from './light-table.js';
 import type { HaloScene, Post } from './types.js';
 
 const mm2PerM2 = 1e6;
@@ -84,7 +84,7 @@ export const sourcesOf = (scene: HaloScene): Sources => {
     scene,
     reachOf,
     luxFrom,
-    farLux: farLuxOf(lights, wholeFrom),
+    farLux: farLuxOf(lights, wholeFrom, table === null ? null : wholePerLumen(scene)),
     near: nearbyLeds(lights, widest),
     table,
     shading,

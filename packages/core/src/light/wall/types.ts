@@ -8,6 +8,11 @@ export interface Post {
   readonly diameterMm: number;
 }
 
+/** A post as it stands: well, where there is no material, or between the strip and the edge that it lights. */
+export interface StandingPost extends Post {
+  readonly stands: 'well' | 'loose' | 'in-the-light';
+}
+
 /** Letters held off a wall, lit from behind. The wall is z = 0; letters begin at the standoff. */
 export interface HaloScene {
   /** What hides the wall from the front. */

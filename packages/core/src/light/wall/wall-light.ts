@@ -1,5 +1,5 @@
 import { xK1 } from '../optics/index.js';
-import { coverage, outlineBounds, type Outline } from '../../base/outlines/index.js';
+import { coverage, outlineBounds } from '../../base/outlines/index.js';
 import { blurOver, finer, gathered, gridOver, powerOfTwo, type Grid } from '../../base/raster/index.js';
 import { directOnWall } from './direct.js';
 import { straightOntoBacks } from './onto-backs.js';

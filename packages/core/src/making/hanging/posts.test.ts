@@ -9,9 +9,17 @@ import {
   unite,
   type Outline,
 } from '../../base/outlines/index.js';
-import { placePosts, postsAmiss, type Post, type PostOptions } from './index.js';
+import type { Post } from '../../light/wall/index.js';
+import { placePosts, type PostOptions, type StripBand } from './index.js';
 
-const options: PostOptions = { diameterMm: 6, insideMm: 20, perPostKg: 0.5, kgPerM2: 5 };
+const options: PostOptions = {
+  diameterMm: 6,
+  roundMm: 20,
+  strip: null,
+  perPostKg: 0.5,
+  kgPerM2: 5,
+  playMm: 0.25,
+};
 const rect = (x: number, y: number, width: number, height: number): Outline => [rectRing({ x, y, width, height })];
 const heavy = { ...options, kgPerM2: 30 };
 
@@ -19,7 +27,7 @@ describe('posts of letters', () => {
   it('stand on one level line, as far apart as the strip lets them', () => {
     const [part] = placePosts(rect(0, 0, 200, 100), options);
     expect(part!.needed).toBe(2);
-    const [left, right] = part!.posts as [Post, Post];
+    const [left, right] = part!.posts as readonly Post[] as readonly [Post, Post];
     expect(left.at[1]).toBe(right.at[1]);
     expect(left.at[0]).toBeCloseTo(23, 2);
     expect(right.at[0]).toBeCloseTo(177, 2);
@@ -40,7 +48,7 @@ describe('posts of letters', () => {
   it('go one above the other on a stem', () => {
     const [part] = placePosts(rect(0, 0, 50, 300), options);
     expect(part!.posts).toHaveLength(2);
-    const [upper, lower] = part!.posts as [Post, Post];
+    const [upper, lower] = part!.posts as readonly Post[] as readonly [Post, Post];
     expect(upper.at[1] - lower.at[1]).toBeGreaterThan(200);
     expect(Math.abs(upper.at[0] - 25)).toBeLessThan(3);
   });
@@ -58,7 +66,7 @@ describe('posts of letters', () => {
     const parts = placePosts(both, options);
     expect(parts).toHaveLength(2);
     for (const { posts } of parts) expect(posts.length).toBeGreaterThanOrEqual(2);
-    expect(postsAmiss(parts, options.insideMm)).toEqual({ loose: [], outsideStrip: [] });
+    for (const { posts } of parts) for (const { stands } of posts) expect(stands).toBe('well');
   });
 
   it('of a C stand over its centre of gravity and on both sides of it, though its stem is wider than its arms are long', () => {
@@ -91,7 +99,7 @@ describe('posts of letters', () => {
         fc.double({ min: 1, max: 60, noNaN: true }),
         (parts, kgPerM2) => {
           const outline = unite(parts);
-          const inside = offset(outline, -options.insideMm + 0.01);
+          const inside = offset(outline, -options.roundMm + 0.01);
           for (const { posts } of placePosts(outline, { ...options, kgPerM2 }))
             for (const { at } of posts) expect(inOutline(at, inside)).toBe(true);
         },
@@ -101,23 +109,77 @@ describe('posts of letters', () => {
   });
 });
 
-describe('posts set by hand', () => {
-  const letter = subtract(rect(0, 0, 200, 200), rect(70, 70, 60, 60));
-  const at = (x: number, y: number): Post => ({ at: [x, y], diameterMm: 6 });
+describe('posts beside strip', () => {
+  const letter = rect(0, 0, 200, 100);
+  /** Strip 8 mm wide, 10 mm in from the edge, along the left and the top only. */
+  const strip: StripBand = {
+    lines: [
+      [
+        [14, 14],
+        [14, 86],
+        [186, 86],
+      ],
+    ],
+    halfMm: 4,
+    clearMm: 3,
+    deepMm: 14,
+  };
+  const beside = { ...options, roundMm: 3, strip };
 
-  it('are told apart: in no material, between strip and edge, and fine', () => {
-    const posts = [at(100, 100), at(-5, 10), at(10, 100), at(65, 100), at(35, 100)];
-    const { loose, outsideStrip } = postsAmiss([{ outline: letter, posts }], 20);
-    expect(loose.map((post) => post.at)).toEqual([
-      [100, 100],
-      [-5, 10],
-    ]);
-    expect(outsideStrip.map((post) => post.at)).toEqual([
-      [10, 100],
-      [65, 100],
-    ]);
+  it('keep off it and out of its light, and use the room where none lies', () => {
+    const [part] = placePosts(letter, beside);
+    const [left, right] = [...part!.posts].sort((a, b) => a.at[0] - b.at[0]) as readonly Post[] as readonly [
+      Post,
+      Post,
+    ];
+    // 14 mm to the middle of the strip, 4 to its side, 3 clear, 3 the post’s own half.
+    expect(left.at[0]).toBeCloseTo(24, 1);
+    expect(left.at[1]).toBeLessThanOrEqual(76.1);
+    // Nothing runs down the right side: only material must stand round it.
+    expect(right.at[0]).toBeCloseTo(194, 1);
   });
 
+  it('are told by how they stand: in no material, in the light, or well', () => {
+    const pinned = [
+      [-5, 50],
+      [6, 50],
+      [190, 30],
+      [60, 50],
+    ] as const;
+    const [part] = placePosts(letter, { ...beside, pinned });
+    const standsAt = new Map(part!.posts.map(({ at, stands }) => [at.join(), stands]));
+    expect(pinned.map((at) => standsAt.get(at.join()))).toEqual(['loose', 'in-the-light', 'well', 'well']);
+  });
+
+  it('carry by statics, and are one more where one would carry too much', () => {
+    const wide = rect(0, 0, 300, 60);
+    // All the room is on the left: the right half of an L-shaped room is taken by strip.
+    const [even] = placePosts(wide, { ...options, roundMm: 3, kgPerM2: 50, perPostKg: 0.5 });
+    expect(even!.kg).toBeCloseTo(0.9, 9);
+    expect(even!.posts.map(({ load }) => load.downKg)).toEqual([expect.closeTo(0.45, 3), expect.closeTo(0.45, 3)]);
+    const ell = unite([...rect(0, 0, 40, 200), ...rect(0, 0, 200, 40)]);
+    const [part] = placePosts(ell, { ...options, roundMm: 3, kgPerM2: 100, perPostKg: 0.8 });
+    expect(part!.needed).toBe(2);
+    const loads = part!.posts.map(({ load }) => load);
+    expect(loads.reduce((sum, { downKg }) => sum + downKg, 0)).toBeCloseTo(part!.kg, 9);
+    expect(Math.max(...loads.map(({ kg }) => kg))).toBeLessThanOrEqual(0.8);
+  });
+
+  it('let a letter lean that has both on one side of its weight', () => {
+    const pinned = [
+      [10, 50],
+      [40, 50],
+    ] as const;
+    const [part] = placePosts(letter, { ...options, roundMm: 3, pinned });
+    expect(part!.posts).toHaveLength(2);
+    expect(Math.min(...part!.posts.map(({ load }) => load.downKg))).toBeLessThan(0);
+    // Half a millimetre of play over 30 mm, on 200 mm of letter.
+    expect(part!.leanMm).toBeCloseTo((0.5 * 200) / 30, 9);
+    expect(placePosts(letter, { ...options, roundMm: 3 })[0]!.leanMm).toBe(0);
+  });
+});
+
+describe('posts set by hand', () => {
   it('take the place of the nearest that was solved, and stay where they were put', () => {
     const place = (pinned: readonly (readonly [number, number])[]) =>
       placePosts(rect(0, 0, 200, 100), { ...options, pinned })[0]!.posts.map(({ at: where }) => where);

@@ -1,32 +1,56 @@
 import { millionth } from '../../base/maths/index.js';
 import {
-  coarseArcMm,
+  bandAlong,
   distanceToOutline,
   inOutline,
   inRing,
+  intersect,
   levelStretches,
   offset,
   outlineBounds,
   outlineCentroid,
   ringArea,
+  simplify,
   solidParts,
+  subtract,
   type Outline,
   type Point,
   type Ring,
 } from '../../base/outlines/index.js';
-import type { Post } from './types.js';
+import type { Post, StandingPost } from '../../light/wall/index.js';
+import { fixingLoads, leanOver, type FixingLoad } from './loads.js';
+
+/** Strip as posts must heed it. */
+export interface StripBand {
+  /** Where its middle runs. */
+  readonly lines: readonly (readonly Point[])[];
+  readonly halfMm: number;
+  /** Kept free beside it (mm). */
+  readonly clearMm: number;
+  /** From the outline to the middle of the innermost line (mm): a post nearer to the edge than that stands in the light. */
+  readonly deepMm: number;
+}
 
 /** What posts must do. */
 export interface PostOptions {
   readonly diameterMm: number;
-  /** From the outline to the far side of the strip, so that a post inside that takes no light from the edge (mm). */
-  readonly insideMm: number;
+  /** Material that must stand round a post (mm). */
+  readonly roundMm: number;
+  /** Strip along the outline; null where strip makes way for posts. */
+  readonly strip: StripBand | null;
   /** What one post may carry (kg). */
   readonly perPostKg: number;
   /** Of the letters, by area (kg/m²). */
   readonly kgPerM2: number;
+  /** Between a post and its hole, each way (mm). */
+  readonly playMm: number;
   /** Posts put by hand: each takes the place of the solved post nearest to it in its part. */
   readonly pinned?: readonly Point[];
+}
+
+/** A post and what it carries. */
+export interface LoadedPost extends StandingPost {
+  readonly load: FixingLoad;
 }
 
 /** Posts of one solid part of the letters. */
@@ -35,13 +59,17 @@ export interface PostedPart {
   /** The ring with its holes. */
   readonly outline: Outline;
   readonly kg: number;
-  readonly posts: readonly Post[];
-  /** How many its weight and its balance ask for; more than there are posts when there is no room for them. */
+  readonly posts: readonly LoadedPost[];
+  /** How many its weight asks for; more than there are posts when there is no room for them. */
   readonly needed: number;
+  /** How far it leans over its width (mm). */
+  readonly leanMm: number;
 }
 
 /** Posts stand on the very line that bounds them, give or take this (mm). */
 const hairMm = 0.01;
+/** Outlines and strip are followed this closely where only room is asked for (mm). */
+const coarseMm = 0.3;
 /** A part on fewer posts than this would turn. */
 const leastPosts = 2;
 /** Level lines are tried this far apart (mm). */
@@ -113,9 +141,25 @@ const head = (allowed: Outline, aboutX: number, aboveY: number): Point | null =>
   return null;
 };
 
-/** The solved posts of one part: as many as it needs, as far as it has room for them. */
-export const postsIn = (part: Outline, needed: number, insideMm: number, diameterMm: number): readonly Post[] => {
-  const allowed = offset(part, -(insideMm + diameterMm / 2), coarseArcMm);
+const bandOf = (lines: StripBand['lines'], widthMm: number): Outline =>
+  bandAlong(lines, widthMm, false, { ends: 'round', corners: 'round' }, coarseMm);
+
+/** Where strip keeps the light: within `deepMm` of the edge, as far along as it runs. */
+const inTheLight = (part: Outline, { lines }: StripBand, deepMm: number): Outline =>
+  subtract(intersect(part, bandOf(lines, 2 * deepMm)), offset(part, -deepMm, coarseMm));
+
+/** Where posts may stand in a part: in material, clear of strip, and not in its light. */
+const roomIn = (part: Outline, { diameterMm, roundMm, strip }: PostOptions): Outline => {
+  const own = diameterMm / 2;
+  const held = offset(part, -(roundMm + own), coarseMm);
+  if (strip === null || strip.lines.length === 0) return held;
+  const { lines, halfMm, clearMm, deepMm } = strip;
+  const taken = [...bandOf(lines, 2 * (halfMm + clearMm + own)), ...inTheLight(part, strip, deepMm + own)];
+  return subtract(held, taken);
+};
+
+/** The solved posts of one part: `needed` of them, as far as there is room. */
+const postsIn = (part: Outline, allowed: Outline, needed: number, diameterMm: number): readonly Post[] => {
   const bounds = outlineBounds(part);
   const centre = outlineCentroid(part) ?? (bounds === null ? [0, 0] : [bounds.x, bounds.y]);
   const level = bestLevel(allowed, centre);
@@ -166,37 +210,75 @@ const partAt = (parts: readonly Outline[], at: Point): number => {
   return far.indexOf(Math.min(...far));
 };
 
+/** Strip that runs in or near a part. */
+const stripNear = (part: Outline, strip: StripBand | null): StripBand | null => {
+  const bounds = outlineBounds(part);
+  if (strip === null || bounds === null) return null;
+  const lines = strip.lines.filter((line) =>
+    line.some(([x, y]) => x > bounds.x && x < bounds.x + bounds.width && y > bounds.y && y < bounds.y + bounds.height),
+  );
+  return { ...strip, lines: simplify(lines, coarseMm) };
+};
+
+/** So many posts more than its weight asks for are tried where they carry unequal shares. */
+const mostMore = 4;
+
 /**
- * Places posts in every solid part of letters: enough for its weight and at least two, the outermost as far apart as they
- * can be on one level line, all inside the strip and in solid material. A part with no such place gets none, and says how
- * many it needed. Posts put by hand stay where they were put. `solve` may be memoized.
+ * Places posts in every solid part of letters: enough for its weight, at least two, and more where one would carry more
+ * than it may; the outermost as far apart as they can be on one level line, by the centre of gravity; all in solid
+ * material, clear of the strip and not in its light. A part with no such place gets none, and says how many it needed.
+ * Posts put by hand stay where they were put.
  */
-export const placePosts = (outline: Outline, options: PostOptions, solve = postsIn): readonly PostedPart[] => {
+export const placePosts = (outline: Outline, options: PostOptions): readonly PostedPart[] => {
   const parts = solidParts(outline);
   const pins = (options.pinned ?? []).map((at) => ({ at, part: partAt(parts, at) }));
+  const { diameterMm, perPostKg, playMm } = options;
   return parts.map((part, index): PostedPart => {
     const kg = (part.reduce((sum, ring) => sum + ringArea(ring), 0) * options.kgPerM2) / 1e6;
-    const needed = Math.max(leastPosts, Math.ceil(kg / options.perPostKg));
+    const needed = Math.max(leastPosts, Math.ceil(kg / perPostKg));
     const own = pins.filter((pin) => pin.part === index).map(({ at }) => at);
+    const strip = stripNear(part, options.strip);
+    const coarsePart = simplify(part, coarseMm);
+    const room = roomIn(coarsePart, { ...options, strip });
+    // Only a post put by hand can stand in the light.
+    const light =
+      own.length === 0 || strip === null || strip.lines.length === 0 ? [] : inTheLight(part, strip, strip.deepMm);
+    const bounds = outlineBounds(part)!;
+    const centre = outlineCentroid(part) ?? [bounds.x, bounds.y];
+    const loadsOf = (posts: readonly Post[]): readonly FixingLoad[] =>
+      fixingLoads(
+        posts.map(({ at }) => at),
+        centre,
+        kg,
+      );
+    const heaviest = (posts: readonly Post[]): number => Math.max(...loadsOf(posts).map((load) => load.kg));
+    let posts = withPinned(postsIn(part, room, needed, diameterMm), own, diameterMm);
+    for (let more = 1; more <= mostMore && posts.length > 0 && heaviest(posts) > perPostKg; more += 1) {
+      const tried = withPinned(postsIn(part, room, needed + more, diameterMm), own, diameterMm);
+      if (tried.length > 0 && heaviest(tried) < heaviest(posts)) posts = tried;
+    }
+    const loads = loadsOf(posts);
     return {
       ring: part[0]!,
       outline: part,
       kg,
       needed,
-      posts: withPinned(solve(part, needed, options.insideMm, options.diameterMm), own, options.diameterMm),
+      posts: posts.map(({ at }, post): LoadedPost => ({
+        at,
+        diameterMm,
+        stands: !inOutline(at, part)
+          ? 'loose'
+          : inOutline(at, light) && distanceToOutline(at, light) > hairMm
+            ? 'in-the-light'
+            : 'well',
+        load: loads[post]!,
+      })),
+      leanMm: leanOver(
+        posts.map(({ at }) => at),
+        loads,
+        playMm,
+        bounds.width,
+      ),
     };
   });
-};
-
-/** Posts that stand in no solid material of their part, or nearer to its outline than the far side of the strip. */
-export const postsAmiss = (
-  parts: readonly Pick<PostedPart, 'outline' | 'posts'>[],
-  insideMm: number,
-): { readonly loose: readonly Post[]; readonly outsideStrip: readonly Post[] } => {
-  const [loose, outsideStrip]: [Post[], Post[]] = [[], []];
-  for (const { outline, posts } of parts)
-    for (const post of posts)
-      if (!inOutline(post.at, outline)) loose.push(post);
-      else if (distanceToOutline(post.at, outline) < insideMm - hairMm) outsideStrip.push(post);
-  return { loose, outsideStrip };
 };
