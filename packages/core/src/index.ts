@@ -41,6 +41,8 @@ export {
   type SizeQuestion,
   type SliceDepth,
   type TraceReport,
+  isPrinted,
+  usualPrint,
 } from './builds/index.js';
 export { inPlace, placed, placedOutline, placedRect, rectRound, unplaced, type Placing } from './base/placing/index.js';
 export { fieldsIn, frontOf, inDesign, type AnyAssembly, type AssemblyResults } from './judging/results/index.js';

@@ -27,6 +27,7 @@ export type { FaceChange, Tryout } from './common/tryout.js';
 export type { BoxResults } from './lightbox/results.js';
 export { boxSides, type BoxSide, type LightboxAssembly } from './lightbox/schema.js';
 export { passesOf, timesAlong } from './lightbox/sides.js';
+export { isPrinted, usualPrint } from './halo/printing.js';
 export type { HaloResults } from './halo/results.js';
 export type { HaloAssembly } from './halo/schema.js';
 export type { FaceLitResults } from './face-lit/results.js';

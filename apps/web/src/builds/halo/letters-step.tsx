@@ -1,4 +1,4 @@
-import { set } from '@vitrum/core';
+import { isPrinted, set, usualPrint } from '@vitrum/core';
 import { useFields } from '../../document/selection';
 import type { HaloAssembly, HaloResults } from '@vitrum/core';
 import { changeDesign } from '../../document/document-store';
@@ -59,6 +59,36 @@ const PostsTable = () => {
   );
 };
 
+/** How a shell is printed: what of its walls and fronts is solid, and so how much light they hold back. */
+const PrintFields = ({ own }: { readonly own: HaloResults }) => {
+  const at = useFields<HaloAssembly>();
+  const show = useLength();
+  const { solid, wallMm, frontMm } = own.geometry;
+  return (
+    <>
+      <NumberField
+        label="Perimeters"
+        field={at.letters.perimeters}
+        otherwise={usualPrint.perimeters}
+        hint={`${show(solid.returnMm)} of ${show(wallMm)} solid`}
+      />
+      <NumberField
+        label="Solid layers"
+        field={at.letters.solidLayers}
+        otherwise={usualPrint.solidLayers}
+        hint={`on each side of a front: ${show(solid.frontMm)} of ${show(frontMm)} solid`}
+      />
+      <NumberField
+        label="Layer height"
+        field={at.letters.layerMm}
+        otherwise={usualPrint.layerMm}
+        unit="mm"
+        step={0.05}
+      />
+    </>
+  );
+};
+
 /** Halo letters: what they are made of, how far they stand off, what holds them. */
 export const LettersStep = () => {
   const at = useFields<HaloAssembly>();
@@ -94,6 +124,7 @@ export const LettersStep = () => {
         <>
           <LengthField label="Depth" field={at.letters.depthMm} hint="front to rear edge" />
           <LengthField label="Return thickness" field={at.letters.wallMm} />
+          {own !== null && isPrinted(own.materials.board) && <PrintFields own={own} />}
           <ChoiceField
             label="Backs"
             field={at.letters.back}

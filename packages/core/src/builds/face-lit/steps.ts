@@ -17,6 +17,7 @@ const toolCautions = {
   knife: null,
   beam: 'Ventilate when acrylic is cut by laser, and watch for fire. Never laser PVC of unknown kind: it gives off chlorine.',
   bit: 'Router by its maker’s manual; hold the sheet down all over; eye, ear and dust protection.',
+  nozzle: 'Nozzle and bed are hot. Ventilate: printing gives off fumes and fine dust.',
 } as const;
 
 /** The build list of face-lit letters. Times are typical and meant to be replaced by the shop’s own. */

@@ -1,6 +1,6 @@
 import { fieldsIn } from '../../judging/results/index.js';
 import { set } from '../../document/design/index.js';
-import type { Catalogue } from '../../document/catalogue/index.js';
+import { cutsThrough, type Catalogue } from '../../document/catalogue/index.js';
 import type { HaloResults } from './results.js';
 import type { Candidate, Remedy } from '../../judging/findings/index.js';
 import { wholeSteps } from '../letters/candidates.js';
@@ -39,10 +39,19 @@ export const otherBoards = (
   candidates: catalogue.boards
     .filter((board) => board.uses.includes('letter') && wanted(board))
     .sort((a, b) => by(a) - by(b))
-    .map(({ id, name }) => ({
-      label: `Letters of ${name.toLowerCase()}`,
-      change: [set(fieldsIn(results).letters.boardId, id)],
-    })),
+    .map((board) => {
+      const { id, name } = board;
+      const cuts = (tool: Catalogue['tools'][number]): boolean => cutsThrough(tool, board);
+      // What is cut now may be printed then, and the other way round.
+      const other = cuts(results.materials.tool) ? undefined : catalogue.tools.find(cuts);
+      return {
+        label: `Letters of ${name.toLowerCase()}`,
+        change: [
+          set(fieldsIn(results).letters.boardId, id),
+          ...(other === undefined ? [] : [set(fieldsIn(results).artwork.toolId, other.id)]),
+        ],
+      };
+    }),
 });
 
 /** A finish on the backs where they have none, the cheapest first. */

@@ -1,5 +1,6 @@
 import { fieldsOf, pathOf } from '../../document/design/index.js';
 import type { HaloMaterials } from './materials.js';
+import { plasticOf } from './printing.js';
 import type { HaloAssembly } from './schema.js';
 import type { LettersGeometry } from '../../light/geometry/index.js';
 import type { Rect } from '../../base/outlines/index.js';
@@ -53,6 +54,7 @@ export const haloGeometry = (
     backMm,
     returnMm,
     wallMm: hollow ? letters.wallMm : 0,
+    solid: plasticOf(letters, board),
     bedZMm,
     ledZMm,
   });

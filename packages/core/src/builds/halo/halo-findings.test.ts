@@ -3,6 +3,9 @@ import type { FontBook } from '../../artwork/lettering/index.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { applyChange } from '../../sign/design/index.js';
 import { createEvaluator, finish } from '../../sign/evaluate/index.js';
+import { only } from '../../testing/only.js';
+import { distanceToOutline, solidParts } from '../../base/outlines/index.js';
+import type { HaloResults } from './results.js';
 import { changed, curlew, evaluatedCoarsely, inAssembly, testFonts } from '../../testing/harness.js';
 
 let fonts: FontBook;
@@ -72,6 +75,26 @@ describe('mistakes with halo letters', () => {
 
   it('wire between letters in the open is told', () =>
     expect(ids({ 'brief.text': 'LL' })).toContain('jumpers-in-the-open'));
+
+  it('an inner edge left dark on purpose is no uneven edge', () => {
+    const ring = { ...small, 'brief.text': 'O' };
+    const whole = only(evaluatedCoarsely(changed(curlew, ring), fonts).assemblies) as unknown as HaloResults;
+    const [outer, counter] = solidParts(whole.lettering.outline)[0]!;
+    const inner = whole.runs.segments
+      .filter(({ path }) => {
+        const at = [path[0]![0], path[0]![1]] as const;
+        return distanceToOutline(at, [counter!]) < distanceToOutline(at, [outer!]);
+      })
+      .map(({ number }) => number);
+    expect(inner.length).toBeGreaterThan(0);
+    const design = changed(curlew, { ...ring, ...inAssembly({ 'light.leftOut': inner }) });
+    const { findings, assemblies } = evaluatedCoarsely(design, fonts);
+    expect(findings.map(({ id }) => id)).not.toContain('edge-uneven');
+    const { evenness } = (only(assemblies) as unknown as HaloResults).glow;
+    // The mean is that of the lit edge, not of both.
+    expect(evenness.meanCdM2).toBeGreaterThan(0.8 * whole.glow.evenness.meanCdM2);
+    expect(evenness.minOverMean).toBeGreaterThan(0.4);
+  });
 
   it('a supply that is too small is found', () => {
     const smallest = shippedCatalogue.supplies.filter(({ voltageV }) => voltageV === 12)[0]!;

@@ -15,6 +15,7 @@ import { addLines, setCloser, setFartherIn } from '../letters/candidates.js';
 import { disappoints } from '../common/ripple.js';
 import { ambientWords, around, percent } from '../common/rule-words.js';
 import { otherBoards, standFarther, standNearer } from './candidates.js';
+import { isPrinted, printOf } from './printing.js';
 
 const one = (value: number): number => Math.round(value * 10) / 10;
 
@@ -276,12 +277,15 @@ export const lightLeaks: Rule<HaloResults> = ({ results, catalogue }) => {
   const { letters } = results.assembly;
   const returns = leaks.throughReturnsCdM2 >= leaks.throughFrontCdM2;
   const thicker = [1, 1.5, 2, 2.5, 3, 4, 5, 6].filter((mm) => mm > letters.wallMm);
+  const { perimeters, solidLayers } = printOf(letters);
+  const printed = isPrinted(results.materials.board);
+  const solid = returns ? results.geometry.solid.returnMm : results.geometry.solid.frontMm;
   return {
     id: 'light-leaks',
     severity: 'fix',
     step: 'case',
     what: returns ? 'Light shines through the returns' : 'Light shines through the fronts',
-    why: `${results.materials.board.name} lets ${Math.round((results.materials.board.passesPerMm ?? 0) * 100)} % through each millimetre: ${one(Math.max(leaks.throughReturnsCdM2, leaks.throughFrontCdM2))} cd/m² beside a glow of ${Math.round(results.glow.evenness.meanCdM2)} cd/m²; above ${leakSeen * 100} % of it is seen (typical).`,
+    why: `${results.materials.board.name} lets ${percent(results.materials.board.passesPerMm ?? 0)} % through each millimetre, and there are ${one(solid)} mm of it: ${one(Math.max(leaks.throughReturnsCdM2, leaks.throughFrontCdM2))} cd/m² beside a glow of ${Math.round(results.glow.evenness.meanCdM2)} cd/m²; above ${leakSeen * 100} % of it is seen (typical).`,
     numbers: [{ label: 'of the glow', value: percent(share), unit: '%' }],
     where: wholeFront(results),
     target: {
@@ -292,6 +296,27 @@ export const lightLeaks: Rule<HaloResults> = ({ results, catalogue }) => {
       settled: (tried) => leakShare(tried) <= leakSeen,
     },
     remedies: [
+      ...(printed
+        ? [
+            returns
+              ? {
+                  id: 'more-perimeters',
+                  candidates: [1, 2, 4, 8]
+                    .map((more) => perimeters + more)
+                    .map((count) => ({
+                      label: `Print ${count} perimeters`,
+                      change: [set(fieldsIn(results).letters.perimeters, count)],
+                    })),
+                }
+              : {
+                  id: 'more-solid-layers',
+                  candidates: [solidLayers + 2, solidLayers + 4, solidLayers + 8].map((count) => ({
+                    label: `Print ${count} solid layers on each side of the fronts`,
+                    change: [set(fieldsIn(results).letters.solidLayers, count)],
+                  })),
+                },
+          ]
+        : []),
       ...(returns
         ? [
             {
@@ -316,7 +341,7 @@ export const lightLeaks: Rule<HaloResults> = ({ results, catalogue }) => {
       otherBoards(
         results,
         catalogue,
-        ({ passesPerMm }) => passesPerMm === undefined,
+        ({ passesPerMm }) => (passesPerMm ?? 0) < (results.materials.board.passesPerMm ?? 0),
         ({ price }) => price,
       ),
     ],

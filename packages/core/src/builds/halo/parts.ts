@@ -7,6 +7,7 @@ import type { PostedPart } from '../../making/hanging/index.js';
 import type { LetterRuns } from '../../light/runs/index.js';
 import { inOutline, outlineArea, rectRing, ringLength, type Outline } from '../../base/outlines/index.js';
 import { flatLetter, fromLeft, layerOf, pinMarks } from '../letters/parts.js';
+import { filamentPerKg, isPrinted } from './printing.js';
 import { partSuffix, splitLetter } from '../letters/splits.js';
 import { sundry, type BoughtPart, type CutPart, type PartShape } from '../../making/parts/index.js';
 
@@ -31,6 +32,12 @@ interface Letter {
 /** Return strip laps over itself by this much where it closes (mm). */
 const lapMm = 12;
 
+/** Of returns, behind the front and before a back (mm). */
+const wallDepthMm = ({ frontZMm, rearZMm, frontMm, backMm }: HaloFacts['geometry']): number =>
+  frontZMm - rearZMm - frontMm - backMm;
+
+const roundMm = (outline: Outline): number => outline.reduce((sum, ring) => sum + ringLength(ring), 0);
+
 /** Letters as they are drawn, with their posts. */
 const lettersOf = ({ letters, posts }: HaloFacts): readonly Letter[] =>
   letters.map((outline, index) => ({ outline, posts: posts[index]?.posts ?? [] }));
@@ -48,6 +55,10 @@ const sheetParts = (
   const carriesPosts = role === 'back' || geometry.backMm === 0;
   const plate = assembly.letters.form === 'plate';
   const { parts, pins } = splitLetter(letter.outline, letter.outline, assembly.artwork);
+  const printed = isPrinted(board);
+  // A shell is printed in one with its returns.
+  const walls = printed && role === 'front' ? geometry.solid.returnMm * wallDepthMm(geometry) : 0;
+  const solidMm = role === 'front' ? geometry.solid.frontMm : thicknessMm;
   return parts.map((part, index): CutPart => {
     const { bounds, outline, place } = flatLetter(part, mirrored);
     const posts = carriesPosts ? letter.posts.filter(({ at }) => parts.length === 1 || inOutline(at, part)) : [];
@@ -57,15 +68,17 @@ const sheetParts = (
       name: `Letter ${number}${suffix}${plate ? '' : role === 'front' ? ', front' : ', back'}`,
       materialId: board.id,
       materialName: board.name,
-      stock: 'board',
+      stock: printed ? 'print' : 'board',
       widthMm: bounds.width,
       heightMm: bounds.height,
-      thicknessMm,
+      thicknessMm: walls > 0 ? geometry.frontZMm - geometry.rearZMm - geometry.backMm : thicknessMm,
       count: 1,
-      kg: (outlineArea(part) * thicknessMm * board.densityKgM3) / 1e9,
+      kg: ((outlineArea(part) * solidMm + roundMm(part) * walls) * board.densityKgM3) / 1e9,
       note: [
-        ...(carriesPosts ? [`${posts.length} posts, blind holes from behind`] : []),
-        mirrored ? 'drawn mirrored: cut with the back up' : 'seen from the front',
+        ...(carriesPosts
+          ? [`${posts.length} posts, ${printed ? 'sockets printed in' : 'blind holes from behind'}`]
+          : []),
+        printed ? 'printed front down' : mirrored ? 'drawn mirrored: cut with the back up' : 'seen from the front',
         ...(parts.length > 1 ? [`one of ${parts.length} parts`] : []),
       ].join('; '),
       layers: [
@@ -85,7 +98,7 @@ const sheetParts = (
 
 /** The returns of one letter: a strip for each ring, developed flat. */
 const returnParts = (part: Letter, number: number, { materials, geometry }: HaloFacts): readonly CutPart[] => {
-  const heightMm = geometry.frontZMm - geometry.rearZMm - geometry.frontMm - geometry.backMm;
+  const heightMm = wallDepthMm(geometry);
   return part.outline.map((ring, index): CutPart => {
     const widthMm = ringLength(ring) + lapMm;
     const { board } = materials;
@@ -117,15 +130,32 @@ export const haloParts = (facts: HaloFacts): readonly CutPart[] =>
   fromLeft(lettersOf(facts)).flatMap((part, index) => [
     ...sheetParts(part, index + 1, 'front', facts),
     ...(facts.geometry.backMm > 0 ? sheetParts(part, index + 1, 'back', facts) : []),
-    ...(facts.geometry.wallMm > 0 ? returnParts(part, index + 1, facts) : []),
+    ...(facts.geometry.wallMm > 0 && !isPrinted(facts.materials.board) ? returnParts(part, index + 1, facts) : []),
   ]);
 
 /** What is bought for halo letters. */
-export const haloBought = (catalogue: Catalogue, { posts, letters, materials }: HaloFacts): readonly BoughtPart[] => {
+export const haloBought = (catalogue: Catalogue, facts: HaloFacts): readonly BoughtPart[] => {
+  const { posts, letters, materials } = facts;
   const count = posts.reduce((sum, part) => sum + part.posts.length, 0);
   const { backFinish } = materials;
   const backsM2 = letters.reduce((sum, letter) => sum + Math.abs(outlineArea(letter)), 0) / 1e6;
+  const { board } = materials;
+  const shellKg = isPrinted(board) ? haloParts(facts).reduce((sum, { kg }) => sum + kg, 0) : 0;
   return [
+    ...(shellKg > 0
+      ? [
+          {
+            id: board.id,
+            name: `Filament for ${board.name.toLowerCase()}`,
+            quantity: shellKg * filamentPerKg,
+            unit: 'kg',
+            unitPrice: board.price,
+            // It hangs as the parts that are printed from it.
+            kg: 0,
+            hangs: false,
+          } as const,
+        ]
+      : []),
     ...(backFinish.price === 0
       ? []
       : [

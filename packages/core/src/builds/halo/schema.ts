@@ -9,6 +9,21 @@ const haloLetters = z
     colour: colour.describe('Of the finished letters, as sRGB.'),
     depthMm: lengthMm(2, 400).describe('Front to rear edge of hollow letters; a plate is as deep as its board.'),
     wallMm: lengthMm(0.4, 12).describe('Thickness of the returns of hollow letters.'),
+    perimeters: z
+      .number()
+      .int()
+      .min(1)
+      .max(20)
+      .optional()
+      .describe('Of printed shells: lines of plastic round each side of a wall. Left out: 3.'),
+    solidLayers: z
+      .number()
+      .int()
+      .min(1)
+      .max(40)
+      .optional()
+      .describe('Of printed shells: solid layers on each side of a front. Left out: 5.'),
+    layerMm: lengthMm(0.05, 0.6).optional().describe('Of printed shells: height of a layer. Left out: 0.2.'),
     back: z
       .enum(['open', 'closed'])
       .describe(

@@ -6,6 +6,7 @@ import type { Step } from '../../making/steps/index.js';
 import { counted, mm, signStep, step } from '../common/step-words.js';
 import { joiningCaution, joiningWords, wiringSteps } from '../common/wiring-steps.js';
 import type { HaloFacts } from './parts.js';
+import { isPrinted, printOf } from './printing.js';
 
 /** What the steps are written from. */
 export interface HaloStepFacts extends HaloFacts {
@@ -18,45 +19,82 @@ const toolCautions = {
   knife: null,
   beam: 'Never laser PVC or foam board of unknown kind: it gives off chlorine. Ventilate, and watch for fire.',
   bit: 'Router by its maker’s manual; hold the sheet down all over; eye, ear and dust protection.',
+  nozzle: 'Nozzle and bed are hot. Ventilate: printing gives off fumes and fine dust.',
 } as const;
+
+type LetterFacts = Pick<HaloStepFacts, 'parts' | 'materials' | 'geometry' | 'assembly'>;
+
+/** What a printer of 0.4 mm lays down in an hour (kg), and what it wants of a person for each shell; typical. */
+const printedKgPerHour = 0.03;
+const minutesByShell = 6;
+
+const printing = (
+  parts: readonly CutPart[],
+  { materials, assembly }: Pick<LetterFacts, 'materials' | 'assembly'>,
+): Step => {
+  const { perimeters, solidLayers, layerMm } = printOf(assembly.letters);
+  const kg = parts.reduce((sum, part) => sum + (part.stock === 'print' ? part.kg * part.count : 0), 0);
+  return step(
+    'cut',
+    'lettering',
+    `Print ${counted(parts.length, 'part')} of ${materials.board.name.toLowerCase()}`,
+    `Front down, ${counted(perimeters, 'perimeter')}, ${counted(solidLayers, 'solid layer')}, layers of ${mm(layerMm)}; sockets for the posts are in the print. Try one post in its socket first.`,
+    10 + minutesByShell * parts.length,
+    toolCautions[materials.tool.kind],
+    Math.round((60 * kg) / printedKgPerHour),
+  );
+};
+
+const cutting = (
+  { materials, geometry, assembly }: Omit<LetterFacts, 'parts'>,
+  fronts: number,
+  holes: number,
+): readonly Step[] => [
+  step(
+    'cut',
+    'lettering',
+    `Cut ${counted(fronts, 'letter')} from ${materials.board.name.toLowerCase()}`,
+    `${materials.tool.name}; interior cut-outs first, outlines last. ${assembly.artwork.mirrored === true ? 'Drawings are mirrored: back up.' : 'Drawings are seen from the front.'}`,
+    15 + 9 * fronts,
+    toolCautions[materials.tool.kind],
+  ),
+  ...(geometry.wallMm > 0
+    ? [
+        step(
+          'cut',
+          'returns',
+          'Cut the returns and bend them round the fronts',
+          `${mm(geometry.frontZMm - geometry.rearZMm - geometry.frontMm - geometry.backMm)} wide, ${mm(geometry.wallMm)} thick; start at an inside corner, lap at the bottom.`,
+          20 * fronts,
+          materials.board.stuff === 'metal' || materials.board.stuff === 'composite'
+            ? 'Cut edges of sheet metal: gloves. Adhesive: ventilate.'
+            : 'Adhesive: ventilate.',
+          24 * 60,
+        ),
+      ]
+    : []),
+  step(
+    'cut',
+    'post-holes',
+    `Drill ${counted(holes, 'blind hole')} for the posts`,
+    'By the drill template on the backs, or by the tool in the same setting as the outline. Set a depth stop: they must not come through.',
+    5 + 3 * holes,
+    null,
+  ),
+];
 
 const letters = ({ parts, materials, geometry, assembly, posts }: HaloStepFacts): readonly Step[] => {
   const fronts = parts.filter(({ id }) => /^letter-\d+[a-z]?$/.test(id)).length;
   const holes = posts.reduce((sum, part) => sum + part.posts.length, 0);
+  const printed = isPrinted(materials.board);
   return [
-    step(
-      'cut',
-      'lettering',
-      `Cut ${counted(fronts, 'letter')} from ${materials.board.name.toLowerCase()}`,
-      `${materials.tool.name}; interior cut-outs first, outlines last. ${assembly.artwork.mirrored === true ? 'Drawings are mirrored: back up.' : 'Drawings are seen from the front.'}`,
-      15 + 9 * fronts,
-      toolCautions[materials.tool.kind],
-    ),
-    ...(geometry.wallMm > 0
-      ? [
-          step(
-            'cut',
-            'returns',
-            'Cut the returns and bend them round the fronts',
-            `${mm(geometry.frontZMm - geometry.rearZMm - geometry.frontMm - geometry.backMm)} wide, ${mm(geometry.wallMm)} thick; start at an inside corner, lap at the bottom.`,
-            20 * fronts,
-            'Cut edges of sheet metal: gloves. Adhesive: ventilate.',
-            24 * 60,
-          ),
-        ]
-      : []),
-    step(
-      'cut',
-      'post-holes',
-      `Drill ${counted(holes, 'blind hole')} for the posts`,
-      'By the drill template on the backs, or by the tool in the same setting as the outline. Set a depth stop: they must not come through.',
-      5 + 3 * holes,
-      null,
-    ),
+    ...(printed
+      ? [printing(parts, { materials, assembly })]
+      : cutting({ materials, geometry, assembly }, fronts, holes)),
     step(
       'finish',
       'finish-letters',
-      'Sand and finish fronts and edges',
+      printed ? 'Clean and sand the shells' : 'Sand and finish fronts and edges',
       'Clean edges show in the glow: no fuzz, no drips.',
       12 * fronts,
       'Dust mask for sanding; ventilate while painting, no flame or spark.',

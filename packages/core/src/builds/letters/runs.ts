@@ -102,7 +102,7 @@ export const letterRuns = (
   const shownMm = shownMmOf(light, strip);
   const held = light.moved ?? [];
   const ledPitchMm = 1000 / strip.ledsPerM;
-  const { segments, corners } = layAlong(paths, {
+  const { segments, leftOut, corners } = layAlong(paths, {
     stripWidthMm: shownMm,
     cutPitchMm: strip.cutPitchMm,
     ledPitchMm,
@@ -139,6 +139,7 @@ export const letterRuns = (
     rowPitchMm: light.layout === 'rows' ? light.linePitchMm : null,
     throwMm,
     corners,
+    leftOut: leftOut.map(({ path }) => path),
     bare: bareParts(
       outline,
       leds.map(({ at }) => at),

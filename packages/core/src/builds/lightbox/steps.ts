@@ -100,6 +100,7 @@ const toolCautions = {
   knife: null,
   beam: 'Never laser PVC or vinyl of unknown kind: it gives off chlorine. Ventilate, and watch for fire.',
   bit: 'Router by its maker’s manual; hold the sheet down all over; eye, ear and dust protection.',
+  nozzle: 'Nozzle and bed are hot. Ventilate: printing gives off fumes and fine dust.',
 } as const;
 
 const finish = ({ materials, lettering, mode, mirrored, geometry }: StepFacts): readonly Told[] => [

@@ -121,7 +121,7 @@ const itemSchemas = {
   sundries: z.looseObject({ ...item, kg: some }),
   tools: z.looseObject({
     ...item,
-    kind: z.enum(['knife', 'beam', 'bit']),
+    kind: z.enum(['knife', 'beam', 'bit', 'nozzle']),
     cutMm: length,
     leastStrokeMm: length,
     cuts: z.array(z.looseObject({ stuff, mostMm: above })),

@@ -31,7 +31,7 @@ const router = (cutMm: number) =>
     bedHeightMm: 1250,
     cutMm,
     cuts: [
-      ...(['wood', 'acrylic', 'foam', 'printed'] as const).map((stuff) => ({ stuff, mostMm: 6 * cutMm })),
+      ...(['wood', 'acrylic', 'foam'] as const).map((stuff) => ({ stuff, mostMm: 6 * cutMm })),
       { stuff: 'composite', mostMm: 4 },
       { stuff: 'metal', mostMm: cutMm },
     ],
@@ -67,6 +67,18 @@ const tools: readonly Tool[] = [
   },
   { ...router(2), id: 'bit-2', name: 'Router bit 2 mm', price: 14, leastStrokeMm: 2 },
   { ...router(3), id: 'bit-3', name: 'Router bit 3 mm', price: 12, leastStrokeMm: 3 },
+  {
+    id: 'printer',
+    name: 'Printer, 0.4 mm nozzle',
+    provenance: typical,
+    price: 600,
+    kind: 'nozzle',
+    cutMm: 0,
+    leastStrokeMm: 0.9,
+    cuts: [{ stuff: 'printed', mostMm: 300 }],
+    bedWidthMm: 300,
+    bedHeightMm: 300,
+  },
   { ...router(6), id: 'bit-6', name: 'Router bit 6 mm', price: 16, leastStrokeMm: 4 },
 ];
 

@@ -204,7 +204,7 @@ export interface Sundry extends Item {
 
 /** What cuts outlines. Price each; not part of a sign’s cost. */
 export interface Tool extends Item {
-  readonly kind: 'knife' | 'beam' | 'bit';
+  readonly kind: 'knife' | 'beam' | 'bit' | 'nozzle';
   /** Width of its cut: of a bit its diameter, of a beam its kerf; nothing for a knife (mm). */
   readonly cutMm: number;
   /** The thinnest stroke that stands after it (mm). */

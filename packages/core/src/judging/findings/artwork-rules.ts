@@ -1,4 +1,4 @@
-import { cutsThrough } from '../../document/catalogue/index.js';
+import { cutsThrough, type Tool } from '../../document/catalogue/index.js';
 import { set } from '../../document/design/index.js';
 import { fieldsIn, type AssemblyResults } from '../results/index.js';
 import type { Rect } from '../../base/outlines/index.js';
@@ -32,6 +32,8 @@ const larger = (results: AssemblyResults): readonly Candidate[] => {
   );
 };
 
+const toolLabel = ({ kind, name }: Tool): string => `${kind === 'nozzle' ? 'Print with' : 'Cut with'}: ${name}`;
+
 const finerTools: (context: Parameters<Rule>[0]) => readonly Candidate[] = ({ results, catalogue }) =>
   catalogue.tools
     .filter((each) => {
@@ -40,9 +42,9 @@ const finerTools: (context: Parameters<Rule>[0]) => readonly Candidate[] = ({ re
       return finer && cutsThrough(each, workpiece);
     })
     .sort((a, b) => b.cutMm - a.cutMm)
-    .map(({ id, name }) => ({
-      label: `Cut with: ${name}`,
-      change: [set(fieldsIn(results).artwork.toolId, id)],
+    .map((each) => ({
+      label: toolLabel(each),
+      change: [set(fieldsIn(results).artwork.toolId, each.id)],
     }));
 
 /** The tool does not get through what it is to cut. */
@@ -75,9 +77,9 @@ export const toolCannotCut: Rule = ({ results, catalogue }) => {
         candidates: catalogue.tools
           .filter((each) => cutsThrough(each, workpiece))
           .sort((a, b) => a.cutMm - b.cutMm)
-          .map(({ id, name }) => ({
-            label: `Cut with: ${name}`,
-            change: [set(fieldsIn(results).artwork.toolId, id)],
+          .map((each) => ({
+            label: toolLabel(each),
+            change: [set(fieldsIn(results).artwork.toolId, each.id)],
           })),
       },
     ],
@@ -151,7 +153,7 @@ export const cornersRound: Rule = (context) => {
   const { results } = context;
   const corners = placesOf(results, 'corner');
   const { tool } = results.materials;
-  if (corners.length === 0 || tool.kind === 'beam') return null;
+  if (corners.length === 0 || tool.kind !== 'bit') return null;
   return {
     id: 'corners-round',
     severity: 'note',
@@ -220,9 +222,9 @@ export const overBed: Rule = ({ results, catalogue }) => {
         each.bedWidthMm * each.bedHeightMm > tool.bedWidthMm * tool.bedHeightMm &&
         cutsThrough(each, results.materials.workpiece),
     )
-    .map(({ id, name }) => ({
-      label: `Cut with: ${name}`,
-      change: [set(fieldsIn(results).artwork.toolId, id)],
+    .map((each) => ({
+      label: toolLabel(each),
+      change: [set(fieldsIn(results).artwork.toolId, each.id)],
     }));
   return {
     id: 'over-bed',

@@ -72,6 +72,8 @@ export interface LettersGeometry extends SignGeometry {
   readonly returnMm: number;
   /** Thickness of the returns; none for a plate: 0. */
   readonly wallMm: number;
+  /** What of returns and fronts is solid: less than their thickness where they are printed. */
+  readonly solid: { readonly returnMm: number; readonly frontMm: number };
   /** The plane that carries the strip, and where its LEDs are. */
   readonly bedZMm: number;
   readonly ledZMm: number;

@@ -213,8 +213,12 @@ const segmentOn = (line: MeasuredLine, stretch: Stretch, number: number, options
 export const layAlong = (
   paths: readonly StripPath[],
   options: AlongOptions,
-): { readonly segments: readonly LaidSegment[]; readonly corners: readonly StripCorner[] } => {
-  const segments: LaidSegment[] = [];
+): {
+  readonly segments: readonly LaidSegment[];
+  readonly leftOut: readonly LaidSegment[];
+  readonly corners: readonly StripCorner[];
+} => {
+  const [segments, leftOut]: [LaidSegment[], LaidSegment[]] = [[], []];
   const corners: StripCorner[] = [];
   let number = 0;
   for (const { points, closed } of paths) {
@@ -227,8 +231,8 @@ export const layAlong = (
         const segment = segmentOn(line, free, number + 1, options);
         if (segment === null) continue;
         number += 1;
-        if (!options.leftOut.has(number)) segments.push(segment);
+        (options.leftOut.has(number) ? leftOut : segments).push(segment);
       }
   }
-  return { segments, corners };
+  return { segments, leftOut, corners };
 };

@@ -76,6 +76,8 @@ export interface LetterRuns extends LightRuns {
   readonly alongX: Float64Array;
   readonly alongY: Float64Array;
   readonly corners: readonly StripCorner[];
+  /** Where segments would run that were left out. */
+  readonly leftOut: readonly (readonly (readonly [number, number])[])[];
   /** Solid parts of the letters in which no strip lies. */
   readonly bare: Outline;
   /** How far strip reaches inward from the outline (mm), so that posts inside it take no light. */

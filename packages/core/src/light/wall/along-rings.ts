@@ -1,3 +1,4 @@
+import type { Point } from '../../base/outlines/index.js';
 import type { EdgeGlow } from './edge.js';
 
 /** The edge’s light ring by ring, as the eye takes it together. */
@@ -6,6 +7,8 @@ export interface AlongRings {
   readonly smooth: readonly number[];
   /** Places at an outward tip of the letters, which nobody expects to shine. */
   readonly atTip: readonly boolean[];
+  /** Places that are lit: those beside strip that lies, not beside strip that was left out. */
+  readonly lit: readonly boolean[];
 }
 
 /** Indices of the places ring by ring. */
@@ -35,8 +38,29 @@ const runningMeans = (lux: readonly number[], window: number): readonly number[]
   });
 };
 
-/** The edge’s light over a stretch that the eye takes together, and where tips are. */
-export const alongRings = (places: readonly EdgeGlow[], poolMm: number): AlongRings => {
+/** What strip runs along, and what would that was left out. */
+interface StripWays {
+  readonly laid: readonly (readonly Point[])[];
+  readonly leftOut: readonly (readonly Point[])[];
+}
+
+/** Ways are looked at this far apart: they are drawn every two millimetres. */
+const everyPoint = 4;
+
+/** Whether strip that was left out would be nearer to a place than any that lies. */
+const darkOnPurpose = ({ laid, leftOut }: StripWays): ((at: Point) => boolean) => {
+  if (leftOut.length === 0) return () => false;
+  const thinned = (ways: StripWays['laid']): readonly Point[] =>
+    ways.flatMap((way) => way.filter((_, index) => index % everyPoint === 0 || index === way.length - 1));
+  const [lying, missing] = [thinned(laid), thinned(leftOut)];
+  const nearest = (points: readonly Point[], [x, y]: Point): number =>
+    points.reduce((least, [u, v]) => Math.min(least, (x - u) ** 2 + (y - v) ** 2), Infinity);
+  return (at) => nearest(missing, at) < nearest(lying, at);
+};
+
+/** The edge’s light over a stretch that the eye takes together, and where it need not shine. */
+export const alongRings = (places: readonly EdgeGlow[], poolMm: number, ways: StripWays): AlongRings => {
+  const onPurpose = darkOnPurpose(ways);
   const smooth = new Array<number>(places.length).fill(0);
   const atTip = new Array<boolean>(places.length).fill(false);
   for (const ring of byRing(places)) {
@@ -52,5 +76,5 @@ export const alongRings = (places: readonly EdgeGlow[], poolMm: number): AlongRi
       atTip[index] = turnsOut(places[before]!, places[after]!);
     });
   }
-  return { smooth, atTip };
+  return { smooth, atTip, lit: places.map(({ at }) => !onPurpose(at)) };
 };

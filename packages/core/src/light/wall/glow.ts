@@ -113,12 +113,16 @@ const evennessAlong = (
   brief: Brief,
   faceMm: number,
 ): Evenness => {
-  const { smooth, atTip } = along;
+  const { smooth, atTip, lit } = along;
   const slow = smooth.map((lux) => lux * cdPerLux);
-  const mean = slow.reduce((sum, value) => sum + value, 0) / Math.max(1, slow.length);
-  const counted = atTip.every(Boolean) ? slow.map((_, index) => index) : [...slow.keys()].filter((at) => !atTip[at]);
+  const all = [...slow.keys()];
+  const beside = lit.some(Boolean) ? all.filter((at) => lit[at]) : all;
+  const litSlow = beside.map((at) => slow[at]!);
+  const mean = litSlow.reduce((sum, value) => sum + value, 0) / Math.max(1, litSlow.length);
+  const open = beside.filter((at) => !atTip[at]);
+  const counted = open.length > 0 ? open : beside;
   const darkest = counted.reduce((at, index) => (slow[index]! < slow[at]! ? index : at), counted[0] ?? 0);
-  const [min, max] = [slow[darkest] ?? 0, slow.reduce((most, value) => Math.max(most, value), 0)];
+  const [min, max] = [slow[darkest] ?? 0, litSlow.reduce((most, value) => Math.max(most, value), 0)];
   const seen = (ofPitch: number): SeenRipple => ({ pitchMm: ofPitch, luminance: mean, faceMm });
   const dots = {
     pitchMm,
@@ -127,14 +131,14 @@ const evennessAlong = (
     vanishesAtMm: vanishingDistance(seen(pitchMm), scallop.contrast),
     at: scallop.at,
   };
-  const high = shareOf(slow, 0.95);
+  const high = shareOf(litSlow, 0.95);
   return {
     meanCdM2: mean,
     minCdM2: min,
     maxCdM2: max,
     minOverMean: mean > 0 ? min / mean : 0,
     minOverMax: max > 0 ? min / max : 0,
-    lowCdM2: shareOf(slow, 0.05),
+    lowCdM2: shareOf(litSlow, 0.05),
     highCdM2: high,
     darkestAt: report.places[darkest]?.at ?? [0, 0],
     fallOff: {
@@ -153,7 +157,7 @@ const hotOver = 1.5;
 const darkUnder = 0.6;
 
 /** The brightest and the darkest place of each quarter of the sign that stand out along the edge. */
-const spotsAlong = (report: EdgeReport, { smooth, atTip }: AlongRings, cdPerLux: number): Glow['spots'] => {
+const spotsAlong = (report: EdgeReport, { smooth, atTip, lit }: AlongRings, cdPerLux: number): Glow['spots'] => {
   const mean = smooth.reduce((sum, lux) => sum + lux, 0) / Math.max(1, smooth.length);
   const best = new Map<string, number>();
   report.places.forEach(({ at: [x, y] }, index) => {
@@ -161,7 +165,7 @@ const spotsAlong = (report: EdgeReport, { smooth, atTip }: AlongRings, cdPerLux:
     const value = smooth[index]!;
     for (const [kind, stands, over] of [
       ['hot', value > hotOver * mean, 1],
-      ['dark', value < darkUnder * mean && !atTip[index], -1],
+      ['dark', value < darkUnder * mean && !atTip[index] && lit[index], -1],
     ] as const) {
       const key = `${kind}${quarter}`;
       const known = best.get(key);
@@ -240,7 +244,10 @@ export const haloGlowOf = (inputs: HaloGlowInputs): HaloGlow => {
       );
   const tinted = throughTint(colour.hue, wallRgb);
   const cdPerLux = tinted.luminanceShare / Math.PI;
-  const along = alongRings(report.places, Math.max(runs.ledPitchMm, poolHeights * geometry.ledZMm));
+  const along = alongRings(report.places, Math.max(runs.ledPitchMm, poolHeights * geometry.ledZMm), {
+    laid: runs.segments.map(({ path }) => path.map(([x, y]): Point => [x, y])),
+    leftOut: runs.leftOut,
+  });
   const evenness = evennessAlong(
     along,
     report,

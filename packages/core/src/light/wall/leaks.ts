@@ -28,10 +28,10 @@ const shareOnWall = (b: number, d: number): number => (1 - b / Math.hypot(b, d))
  */
 export const leaksOf = ({ geometry, passesPerMm, lumensPerM, fromReturnMm, onBacksLux }: LeakFacts): Leaks => {
   if (passesPerMm <= 0) return { throughReturnsCdM2: 0, throughFrontCdM2: 0 };
-  const { returnMm, wallMm, frontMm, backMm } = geometry;
+  const { returnMm, backMm, solid } = geometry;
   const onReturnLux = returnMm > 0 ? (1000 * lumensPerM * shareOnWall(fromReturnMm, returnMm)) / returnMm : 0;
   return {
-    throughReturnsCdM2: (onReturnLux * passesPerMm ** wallMm) / Math.PI,
-    throughFrontCdM2: (onBacksLux * passesPerMm ** (frontMm + backMm)) / Math.PI,
+    throughReturnsCdM2: (onReturnLux * passesPerMm ** solid.returnMm) / Math.PI,
+    throughFrontCdM2: (onBacksLux * passesPerMm ** (solid.frontMm * (backMm > 0 ? 2 : 1))) / Math.PI,
   };
 };

@@ -20,7 +20,7 @@ export interface CutPart {
   readonly name: string;
   readonly materialId: string;
   readonly materialName: string;
-  readonly stock: 'board' | 'face' | 'film' | 'return';
+  readonly stock: 'board' | 'face' | 'film' | 'return' | 'print';
   /** Along the drawing's x and y. */
   readonly widthMm: number;
   readonly heightMm: number;
@@ -37,7 +37,7 @@ export interface BoughtPart {
   readonly id: string;
   readonly name: string;
   readonly quantity: number;
-  readonly unit: 'piece' | 'm' | 'm²';
+  readonly unit: 'piece' | 'm' | 'm²' | 'kg';
   readonly unitPrice: number;
   readonly kg: number;
   /** Hung on the wall with the sign (a supply and its lead stay apart). */

@@ -124,6 +124,7 @@ export const boards: readonly Board[] = [
     sheetHeightMm: 300,
     densityKgM3: 1240,
     uses: ['letter'],
+    passesPerMm: 0.002,
   },
   {
     ...plywood,
