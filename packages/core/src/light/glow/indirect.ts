@@ -9,7 +9,7 @@ import {
   type Enclosure,
   type Side,
 } from '../radiosity/index.js';
-import { resample, type Grid } from '../../base/raster/index.js';
+import { betweenPlaces, type Grid } from '../../base/raster/index.js';
 import type { PointSources } from '../photometry/index.js';
 import { firstLight } from './first-light.js';
 import type { FluxBalance } from './types.js';
@@ -32,43 +32,19 @@ export interface IndirectLight {
   readonly incidentLm: Readonly<Record<Side, number>>;
 }
 
-/**
- * Patch means with one more patch all round, carried on by the parabola through the last three: light falls ever faster
- * toward a corner, and a straight line would leave it too bright.
- */
-const withGhosts = (values: Float64Array, columns: number, rows: number): Float64Array => {
-  const wide = columns + 2;
-  const out = new Float64Array(wide * (rows + 2));
-  /** One more at both ends of `count` values that lie `step` apart from `from` on. */
-  const carryOn = (from: number, step: number, count: number): void => {
-    for (const [end, inward] of [
-      [from, step],
-      [from + (count - 1) * step, -step],
-    ] as const) {
-      const [first, second] = [out[end]!, out[end + inward]!];
-      out[end - inward] = count < 3 ? 2 * first - second : 3 * first - 3 * second + out[end + 2 * inward]!;
-    }
-  };
-  for (let row = 0; row < rows; row += 1) {
-    const from = (row + 1) * wide + 1;
-    out.set(values.subarray(row * columns, (row + 1) * columns), from);
-    carryOn(from, 1, columns);
-  }
-  for (let column = 0; column < wide; column += 1) carryOn(wide + column, wide, rows);
-  return out;
-};
+const middles = (edges: Float64Array): readonly number[] =>
+  Array.from({ length: edges.length - 1 }, (_, cell) => (edges[cell]! + edges[cell + 1]!) / 2);
 
 /** Patch means on the face as a smooth map that carries exactly `fluxLm`. */
 const spread = (lux: Float64Array, enclosure: Enclosure, grid: Grid, fluxLm: number): Float64Array => {
-  const { aCount, bCount, aStep, bStep, aFrom, bFrom } = enclosure.panels[1]!;
-  const place = (count: number, from: number, cell: number, start: number, step: number): Float64Array =>
-    Float64Array.from({ length: count }, (_, index) => (from + (index + 0.5) * cell - start) / step - 0.5 + 1);
-  const map = resample(
-    withGhosts(lux, aCount, bCount),
-    aCount + 2,
-    bCount + 2,
-    place(grid.columns, grid.area.x, grid.cellWidthMm, aFrom, aStep),
-    place(grid.rows, grid.area.y, grid.cellHeightMm, bFrom, bStep),
+  const { aEdges, bEdges } = enclosure.panels[1]!;
+  const { area, columns, rows, cellWidthMm, cellHeightMm } = grid;
+  const map = betweenPlaces(
+    lux,
+    middles(aEdges),
+    middles(bEdges),
+    Array.from({ length: columns }, (_, column) => area.x + (column + 0.5) * cellWidthMm),
+    Array.from({ length: rows }, (_, row) => area.y + (row + 0.5) * cellHeightMm),
   );
   let sum = 0;
   for (let cell = 0; cell < map.length; cell += 1) sum += map[cell] = Math.max(0, map[cell]!);
@@ -86,8 +62,8 @@ export const indirectLight = (
   emitters: PointSources,
   box: Box,
   block: Block | null,
-  { lining }: FacedMaterials,
-  stack: FaceStack,
+  { lining }: { readonly lining: Pick<FacedMaterials['lining'], 'reflectance'> },
+  stack: Pick<FaceStack, 'innerReflectance' | 'transmittance'>,
   grid: Grid,
   limits: IndirectLimits,
 ): IndirectLight => {

@@ -1,104 +1,90 @@
 import { evenPoint4 } from '../../base/maths/index.js';
-import { parallelTable, perpendicularTable } from './form-factors.js';
+import { parallelExchange, perpendicularExchange, type CellExchange } from './form-factors.js';
 import { normalOf, patchHit, pointOn, type Enclosure, type Panel } from './patches.js';
 
 /** Exchange areas A·F (mm²) between all patches, a symmetric matrix; each row sums to the area of its patch. */
 export type Exchange = Float64Array;
 
-/** Where the exchange of cell i of one panel with cell j of another stands in a table: three indices, each times its stride. */
-interface Lookup {
-  readonly table: Float64Array;
-  /** Added up: `one[i] + other[j] + |oneAlong[i] − otherAlong[j]| × stride`, and for facing panels the same across. */
-  readonly one: Int32Array;
-  readonly other: Int32Array;
-  readonly oneAlong: Int32Array;
-  readonly otherAlong: Int32Array;
-  readonly alongStride: number;
-  readonly oneAcross: Int32Array;
-  readonly otherAcross: Int32Array;
-}
-
 const acrossOf = ({ a, b }: Panel): number => 3 - a - b;
-const stepAlong = (panel: Panel, axis: number): number => (panel.a === axis ? panel.aStep : panel.bStep);
-const countAlong = (panel: Panel, axis: number): number => (panel.a === axis ? panel.aCount : panel.bCount);
+const edgesAlong = (panel: Panel, axis: number): Float64Array => (panel.a === axis ? panel.aEdges : panel.bEdges);
 
-/** Of every cell of a panel, its index along one axis. */
-const indices = (panel: Panel, axis: number): Int32Array =>
-  Int32Array.from({ length: panel.aCount * panel.bCount }, (_, cell) =>
-    panel.a === axis ? cell % panel.aCount : Math.floor(cell / panel.aCount),
-  );
-
-const parallelLookup = (one: Panel, other: Panel): Lookup => {
-  const none = new Int32Array(one.aCount * one.bCount);
-  const [along, across] = [indices(one, one.b), indices(one, one.a)];
-  return {
-    table: parallelTable(one.aStep, one.aCount, one.bStep, one.bCount, Math.abs(one.at - other.at)),
-    one: none,
-    other: none,
-    oneAlong: along,
-    otherAlong: along,
-    alongStride: one.aCount,
-    oneAcross: across,
-    otherAcross: across,
-  };
+/** Edges counted from the end at which another panel stands that looks along + from the low end (mm from it). */
+const fromEnd = (edges: Float64Array, low: boolean): Float64Array => {
+  const last = edges.length - 1;
+  return edges.map((_, at) => (low ? edges[at]! - edges[0]! : edges[last]! - edges[last - at]!));
 };
 
+/** The patches of a panel by their places along an axis, and along the other one, counted from either end of that. */
+const rowsAlong = (panel: Panel, axis: number, fromLow: boolean): readonly Int32Array[] => {
+  const { start, aCount, bCount } = panel;
+  const alongA = panel.a === axis;
+  const [rows, cells] = alongA ? [aCount, bCount] : [bCount, aCount];
+  return Array.from({ length: rows }, (_, row) =>
+    Int32Array.from({ length: cells }, (_cell, at) => {
+      const cell = fromLow ? at : cells - 1 - at;
+      return start + (alongA ? cell * aCount + row : row * aCount + cell);
+    }),
+  );
+};
+
+/** A pair of panels: their exchange, and the patches of each that its blocks are of. */
+interface Pair {
+  readonly exchange: CellExchange;
+  readonly one: readonly Int32Array[];
+  readonly other: readonly Int32Array[];
+}
+
+const parallelPair = (one: Panel, other: Panel): Pair => ({
+  exchange: parallelExchange(one.aEdges, one.bEdges, Math.abs(one.at - other.at)),
+  one: rowsAlong(one, one.b, true),
+  other: rowsAlong(other, one.b, true),
+});
+
+/** Tables of right angles by their edges: sides that face each other have the same. */
+type Known = Map<string, CellExchange>;
+
 /** The two planes meet along the axis that both span; cells count from the edge, whichever end it lies at. */
-const perpendicularLookup = (one: Panel, other: Panel): Lookup => {
+const perpendicularPair = (one: Panel, other: Panel, known: Known): Pair => {
   const edge = 3 - acrossOf(one) - acrossOf(other);
-  const [uAxis, vAxis] = [acrossOf(other), acrossOf(one)];
-  const [uCount, vCount, wCount] = [countAlong(one, uAxis), countAlong(other, vAxis), countAlong(one, edge)];
   // A panel that looks along + stands at the low end of its axis.
-  const u = indices(one, uAxis).map((index) => (other.looks === 1 ? index : uCount - 1 - index));
-  const v = indices(other, vAxis).map((index) => (one.looks === 1 ? index : vCount - 1 - index) * uCount);
-  return {
-    table: perpendicularTable(
-      stepAlong(one, uAxis),
-      uCount,
-      stepAlong(other, vAxis),
-      vCount,
-      stepAlong(one, edge),
-      wCount,
-    ),
-    one: u,
-    other: v,
-    oneAlong: indices(one, edge),
-    otherAlong: indices(other, edge),
-    alongStride: uCount * vCount,
-    oneAcross: new Int32Array(u.length),
-    otherAcross: new Int32Array(v.length),
-  };
+  const [uLow, vLow] = [other.looks === 1, one.looks === 1];
+  const sides = [
+    fromEnd(edgesAlong(one, acrossOf(other)), uLow),
+    fromEnd(edgesAlong(other, acrossOf(one)), vLow),
+    edgesAlong(one, edge),
+  ] as const;
+  const key = sides.map((edges) => edges.map((mm) => Math.round(mm * 1000)).join()).join('|');
+  const exchange = known.get(key) ?? perpendicularExchange(...sides);
+  known.set(key, exchange);
+  return { exchange, one: rowsAlong(one, edge, uLow), other: rowsAlong(other, edge, vLow) };
 };
 
 /** Fills both halves of the matrix for one pair of panels. Mutates `matrix`. */
-const fill = (matrix: Exchange, count: number, one: Panel, other: Panel, lookup: Lookup): void => {
-  const { table, alongStride, oneAlong, otherAlong, oneAcross, otherAcross } = lookup;
-  const others = otherAlong.length;
-  for (let i = 0; i < oneAlong.length; i += 1) {
-    const [base, along, across] = [lookup.one[i]!, oneAlong[i]!, oneAcross[i]!];
-    const row = (one.start + i) * count + other.start;
-    for (let j = 0; j < others; j += 1) {
-      const value =
-        table[
-          base + lookup.other[j]! + Math.abs(along - otherAlong[j]!) * alongStride + Math.abs(across - otherAcross[j]!)
-        ]!;
-      matrix[row + j] = value;
-      matrix[(other.start + j) * count + one.start + i] = value;
-    }
-  }
+const fill = (matrix: Exchange, count: number, { exchange, one, other }: Pair): void => {
+  const { oneCells, otherCells } = exchange;
+  one.forEach((ones, i) =>
+    other.forEach((others, j) => {
+      const block = exchange.block(i, j);
+      for (let v = 0; v < otherCells; v += 1)
+        for (let u = 0; u < oneCells; u += 1) {
+          const value = block[v * oneCells + u]!;
+          matrix[ones[u]! * count + others[v]!] = value;
+          matrix[others[v]! * count + ones[u]!] = value;
+        }
+    }),
+  );
 };
 
 /** Analytic, for an empty box. */
 const analytic = ({ panels, count }: Enclosure): Exchange => {
   const matrix = new Float64Array(count * count);
+  const known: Known = new Map();
   panels.forEach((one, index) => {
     for (const other of panels.slice(index + 1))
       fill(
         matrix,
         count,
-        one,
-        other,
-        acrossOf(one) === acrossOf(other) ? parallelLookup(one, other) : perpendicularLookup(one, other),
+        acrossOf(one) === acrossOf(other) ? parallelPair(one, other) : perpendicularPair(one, other, known),
       );
   });
   return matrix;

@@ -1,29 +1,8 @@
-/** Sums G over the corners of two strips of cells, `d` cells apart along one axis: a second difference. */
-const secondDifference = [-1, 2, -1] as const;
-
 /** Corner function of two parallel rectangles (J. Howell, A Catalog of Radiation Heat Transfer Configuration Factors, C-13). */
 const parallelCorner = (u: number, v: number, distance: number): number => {
   const [u2, v2, d2] = [u * u, v * v, distance * distance];
   const [ru, rv] = [Math.sqrt(u2 + d2), Math.sqrt(v2 + d2)];
   return (v * ru * Math.atan(v / ru) + u * rv * Math.atan(u / rv) - (d2 / 2) * Math.log(u2 + v2 + d2)) / (2 * Math.PI);
-};
-
-/**
- * Exchange areas (area × form factor, mm²) between equal cells a × b on two parallel planes `distance` apart, by how many
- * cells they are apart: `[db × aCount + da]`. Analytic; Howell C-13.
- */
-export const parallelTable = (a: number, aCount: number, b: number, bCount: number, distance: number): Float64Array => {
-  const corner = Float64Array.from({ length: (aCount + 1) * (bCount + 1) }, (_, index) =>
-    parallelCorner((index % (aCount + 1)) * a, Math.floor(index / (aCount + 1)) * b, distance),
-  );
-  const at = (i: number, j: number): number => corner[Math.abs(j) * (aCount + 1) + Math.abs(i)]!;
-  return Float64Array.from({ length: aCount * bCount }, (_, index) => {
-    const [da, db] = [index % aCount, Math.floor(index / aCount)];
-    let sum = 0;
-    for (let p = -1; p <= 1; p += 1)
-      for (let q = -1; q <= 1; q += 1) sum += secondDifference[p + 1]! * secondDifference[q + 1]! * at(da + p, db + q);
-    return sum;
-  });
 };
 
 /** Corner function of two rectangles at a right angle, `u` and `v` from their common edge, `w` apart along it (Howell C-15). */
@@ -36,35 +15,114 @@ const perpendicularCorner = (u: number, v: number, w: number): number => {
   return (turn - ((r2 - w2) / 4) * Math.log(r2 + w2)) / (2 * Math.PI);
 };
 
+/** How far all edges lie from each other: each distance once, and by two edges which of them it is. */
+interface Distances {
+  readonly mm: readonly number[];
+  readonly of: Int32Array;
+  readonly edges: number;
+}
+
+/** Distances that agree to a thousandth of a millimetre are one: patches of one size give the same again and again. */
+const stepsPerMm = 1000;
+
+const distancesOf = (edges: Float64Array): Distances => {
+  const known = new Map<number, number>();
+  const mm: number[] = [];
+  const of = new Int32Array(edges.length * edges.length);
+  for (let i = 0; i < edges.length; i += 1)
+    for (let j = 0; j < edges.length; j += 1) {
+      const apart = Math.abs(edges[i]! - edges[j]!);
+      const key = Math.round(apart * stepsPerMm);
+      const at = known.get(key) ?? mm.push(apart) - 1;
+      known.set(key, at);
+      of[i * edges.length + j] = at;
+    }
+  return { mm, of, edges: edges.length };
+};
+
 /**
- * Exchange areas (mm²) between cells of two planes that meet at a right angle: one `u` cells from the edge, the other `v`
- * cells, `dw` cells apart along it: `[(dw × vCount + v) × uCount + u]`. Analytic; Howell C-15.
+ * Exchange areas (area × form factor, mm²) of cells of two panels cut at the same edges along one axis that both span: by
+ * the places of both along it, a block of their places along their other axes, `[other × oneCells + one]`.
  */
-export const perpendicularTable = (
-  uStep: number,
-  uCount: number,
-  vStep: number,
-  vCount: number,
-  wStep: number,
-  wCount: number,
-): Float64Array => {
-  const [us, vs] = [uCount + 1, vCount + 1];
-  const corner = new Float64Array(us * vs * (wCount + 1));
-  for (let w = 0, index = 0; w <= wCount; w += 1)
-    for (let v = 0; v <= vCount; v += 1)
-      for (let u = 0; u <= uCount; u += 1, index += 1)
-        corner[index] = perpendicularCorner(u * uStep, v * vStep, w * wStep);
-  const at = (u: number, v: number, w: number): number => corner[(Math.abs(w) * vs + v) * us + u]!;
-  const table = new Float64Array(uCount * vCount * wCount);
-  for (let w = 0, index = 0; w < wCount; w += 1)
-    for (let v = 0; v < vCount; v += 1)
-      for (let u = 0; u < uCount; u += 1, index += 1) {
-        let sum = 0;
-        for (let q = -1; q <= 1; q += 1)
-          sum +=
-            secondDifference[q + 1]! *
-            (at(u, v, w + q) - at(u + 1, v, w + q) - at(u, v + 1, w + q) + at(u + 1, v + 1, w + q));
-        table[index] = sum;
+export interface CellExchange {
+  readonly oneCells: number;
+  readonly otherCells: number;
+  readonly block: (one: number, other: number) => Float64Array;
+}
+
+/** Blocks as second differences of what belongs to each distance: of like ends of two cells once more, of unlike once less. */
+const blocksOf = (
+  { of, edges }: Distances,
+  summed: readonly Float64Array[],
+  oneCells: number,
+  otherCells: number,
+): CellExchange => {
+  const known = new Map<string, Float64Array>();
+  return {
+    oneCells,
+    otherCells,
+    block: (one, other) => {
+      const at = [
+        of[one * edges + other]!,
+        of[(one + 1) * edges + other + 1]!,
+        of[one * edges + other + 1]!,
+        of[(one + 1) * edges + other]!,
+      ] as const;
+      const key = at.join();
+      let block = known.get(key);
+      if (block === undefined) {
+        const [p, q, r, s] = [summed[at[0]]!, summed[at[1]]!, summed[at[2]]!, summed[at[3]]!];
+        block = new Float64Array(p.length);
+        for (let cell = 0; cell < block.length; cell += 1) block[cell] = p[cell]! + q[cell]! - r[cell]! - s[cell]!;
+        known.set(key, block);
       }
-  return table;
+      return block;
+    },
+  };
+};
+
+/** Between cells of two parallel planes `distance` apart: blocks along b, of cells along a. Analytic; Howell C-13. */
+export const parallelExchange = (aEdges: Float64Array, bEdges: Float64Array, distance: number): CellExchange => {
+  const [alongA, alongB] = [distancesOf(aEdges), distancesOf(bEdges)];
+  const cells = aEdges.length - 1;
+  const { of, edges } = alongA;
+  const summed = alongB.mm.map((v) => {
+    const corner = alongA.mm.map((u) => parallelCorner(u, v, distance));
+    const sums = new Float64Array(cells * cells);
+    for (let other = 0; other < cells; other += 1)
+      for (let one = 0; one < cells; one += 1) {
+        const [here, next] = [one * edges + other, (one + 1) * edges + other];
+        sums[other * cells + one] =
+          corner[of[here]!]! + corner[of[next + 1]!]! - corner[of[here + 1]!]! - corner[of[next]!]!;
+      }
+    return sums;
+  });
+  return blocksOf(alongB, summed, cells, cells);
+};
+
+/**
+ * Between cells of two planes that meet at a right angle: `u` and `v` of each from the common edge outward (mm, from 0 on),
+ * `w` along it: blocks along w, of cells along u and v. Analytic; Howell C-15.
+ */
+export const perpendicularExchange = (
+  uEdges: Float64Array,
+  vEdges: Float64Array,
+  wEdges: Float64Array,
+): CellExchange => {
+  const along = distancesOf(wEdges);
+  const [uCells, vCells] = [uEdges.length - 1, vEdges.length - 1];
+  const summed = along.mm.map((w) => {
+    const wide = uEdges.length;
+    const corner = new Float64Array(wide * vEdges.length);
+    for (let v = 0; v < vEdges.length; v += 1)
+      for (let u = 0; u < wide; u += 1) corner[v * wide + u] = perpendicularCorner(uEdges[u]!, vEdges[v]!, w);
+    const sums = new Float64Array(uCells * vCells);
+    for (let v = 0; v < vCells; v += 1)
+      for (let u = 0; u < uCells; u += 1) {
+        const at = v * wide + u;
+        sums[v * uCells + u] = corner[at]! - corner[at + 1]! - corner[at + wide]! + corner[at + wide + 1]!;
+      }
+    return sums;
+  });
+  return blocksOf(along, summed, uCells, vCells);
 };

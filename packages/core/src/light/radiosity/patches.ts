@@ -6,12 +6,11 @@ export interface Panel {
   readonly side: Side;
   readonly a: 0 | 1 | 2;
   readonly b: 0 | 1 | 2;
-  readonly aFrom: number;
-  readonly aStep: number;
   readonly aCount: number;
-  readonly bFrom: number;
-  readonly bStep: number;
   readonly bCount: number;
+  /** Where its patches begin and end along both axes (mm), ascending: one more each than there are patches. */
+  readonly aEdges: Float64Array;
+  readonly bEdges: Float64Array;
   /** Where it stands on the axis across, and which way it looks along it. */
   readonly at: number;
   readonly looks: 1 | -1;
@@ -25,37 +24,57 @@ export interface Enclosure {
   readonly block: Block | null;
   readonly panels: readonly Panel[];
   readonly count: number;
-  /** How many patches lie along x, y and z. */
-  readonly counts: readonly [number, number, number];
   /** Of each patch (mm²); none where the block stands on it. */
   readonly areaMm2: Float64Array;
 }
 
 const across = ({ a, b }: Panel): 0 | 1 | 2 => (3 - a - b) as 0 | 1 | 2;
 
-interface Spans {
-  readonly from: readonly [number, number, number];
-  readonly step: readonly [number, number, number];
-  readonly count: readonly [number, number, number];
-}
+/** Patches are about this share of the depth, the length over which reflected light changes. */
+const patchShareOfDepth = 0.35;
+const mostAlong = 96;
 
-const spansOf = (
-  from: readonly [number, number, number],
-  size: readonly [number, number, number],
-  count: readonly [number, number, number],
-): Spans => ({ from, count, step: [size[0] / count[0], size[1] / count[1], size[2] / count[2]] });
+/** Patches at the ends of a side, as shares of the depth: light falls fastest into a corner. */
+const endShares = [0.1] as const;
+
+/** From `from` on over `length`, small patches at both ends and about equal ones of `patchMm` between. */
+const gradedEdges = (from: number, length: number, patchMm: number, depthMm: number): Float64Array => {
+  const ends = endShares.map((share) => Math.min(share * depthMm, patchMm));
+  const endMm = ends.reduce((sum, mm) => sum + mm, 0);
+  const between = length - 2 * endMm;
+  // A side too short for that: in thirds, the outer ones narrower.
+  const widths =
+    between < ends.at(-1)!
+      ? [0.22 * length, 0.56 * length, 0.22 * length]
+      : [
+          ...ends,
+          ...new Array<number>(clamp(Math.round(between / patchMm), 1, mostAlong)).fill(
+            between / clamp(Math.round(between / patchMm), 1, mostAlong),
+          ),
+          ...[...ends].reverse(),
+        ];
+  const edges = new Float64Array(widths.length + 1);
+  edges[0] = from;
+  widths.forEach((width, at) => (edges[at + 1] = edges[at]! + width));
+  edges[widths.length] = from + length;
+  return edges;
+};
+
+const evenEdges = (from: number, length: number, count: number): Float64Array =>
+  Float64Array.from({ length: count + 1 }, (_, edge) => from + (edge * length) / count);
+
+/** Edges along x, y and z. */
+type Spans = readonly [Float64Array, Float64Array, Float64Array];
 
 const sixPanels = (spans: Spans, ends: readonly (readonly [number, number])[], inward: 1 | -1, side?: Side) => {
   const panel = (own: Side, a: 0 | 1 | 2, b: 0 | 1 | 2, at: number, looks: 1 | -1): Omit<Panel, 'start'> => ({
     side: side ?? own,
     a,
     b,
-    aFrom: spans.from[a],
-    aStep: spans.step[a],
-    aCount: spans.count[a],
-    bFrom: spans.from[b],
-    bStep: spans.step[b],
-    bCount: spans.count[b],
+    aCount: spans[a].length - 1,
+    bCount: spans[b].length - 1,
+    aEdges: spans[a],
+    bEdges: spans[b],
     at,
     looks,
   });
@@ -70,10 +89,10 @@ const sixPanels = (spans: Spans, ends: readonly (readonly [number, number])[], i
   };
 };
 
-const boxPanels = ({ widthMm: w, heightMm: h, depthMm: d }: Box, count: readonly [number, number, number]) =>
+const boxPanels = ({ widthMm: w, heightMm: h, depthMm: d }: Box, spans: Spans) =>
   Object.values(
     sixPanels(
-      spansOf([-w / 2, -h / 2, 0], [w, h, d], count),
+      spans,
       [
         [-w / 2, w / 2],
         [-h / 2, h / 2],
@@ -85,9 +104,12 @@ const boxPanels = ({ widthMm: w, heightMm: h, depthMm: d }: Box, count: readonly
 
 const blockPanels = (block: Block, patchMm: number) => {
   const size = [block.x1 - block.x0, block.y1 - block.y0, block.heightMm] as const;
-  const count = size.map((length) => clamp(Math.round(length / patchMm), 1, 24)) as unknown as [number, number, number];
+  const from = [block.x0, block.y0, 0] as const;
+  const spans = size.map((length, axis) =>
+    evenEdges(from[axis]!, length, clamp(Math.round(length / patchMm), 1, 24)),
+  ) as unknown as Spans;
   const { face, left, right, bottom, top } = sixPanels(
-    spansOf([block.x0, block.y0, 0], size, count),
+    spans,
     [
       [block.x0, block.x1],
       [block.y0, block.y1],
@@ -99,26 +121,32 @@ const blockPanels = (block: Block, patchMm: number) => {
   return [face, left, right, bottom, top];
 };
 
-const overlap = (from: number, step: number, low: number, high: number): number =>
-  Math.max(0, Math.min(from + step, high) - Math.max(from, low));
+const overlap = (edges: Float64Array, cell: number, low: number, high: number): number =>
+  Math.max(0, Math.min(edges[cell + 1]!, high) - Math.max(edges[cell]!, low));
 
 /** What of a patch of the back the block stands on (mm²). */
 const covered = (panel: Omit<Panel, 'start'>, cell: number, { x0, x1, y0, y1 }: Block): number =>
-  overlap(panel.aFrom + (cell % panel.aCount) * panel.aStep, panel.aStep, x0, x1) *
-  overlap(panel.bFrom + Math.floor(cell / panel.aCount) * panel.bStep, panel.bStep, y0, y1);
+  overlap(panel.aEdges, cell % panel.aCount, x0, x1) * overlap(panel.bEdges, Math.floor(cell / panel.aCount), y0, y1);
 
-/** Patches are about this share of the depth, the length over which reflected light changes. */
-const patchShareOfDepth = 0.35;
-const mostAlong = 96;
+const cellMm2 = ({ aEdges, bEdges, aCount }: Omit<Panel, 'start'>, cell: number): number => {
+  const [i, j] = [cell % aCount, Math.floor(cell / aCount)];
+  return (aEdges[i + 1]! - aEdges[i]!) * (bEdges[j + 1]! - bEdges[j]!);
+};
 
-/** Cuts a case into patches about a third as large as it is deep, at most about `mostPatches` of them. */
+/**
+ * Cuts a case into patches about a third as large as it is deep, smaller ones in the corners, at most about `mostPatches`
+ * of them. With a block, which is traced by rays patch by patch, all are about equal.
+ */
 export const layPatches = (box: Box, block: Block | null, mostPatches: number): Enclosure => {
   const { widthMm: w, heightMm: h, depthMm: d } = box;
   const areaMm2 = 2 * (w * h + w * d + h * d);
   const patchMm = Math.max(patchShareOfDepth * d, Math.sqrt(areaMm2 / mostPatches));
-  const along = (length: number, least: number): number => clamp(Math.round(length / patchMm), least, mostAlong);
-  const counts = [along(w, 2), along(h, 2), along(d, 2)] as const;
-  const drafts = [...boxPanels(box, counts), ...(block === null ? [] : blockPanels(block, patchMm))];
+  const along = (from: number, length: number): Float64Array =>
+    block === null
+      ? gradedEdges(from, length, patchMm, d)
+      : evenEdges(from, length, clamp(Math.round(length / patchMm), 2, mostAlong));
+  const spans = [along(-w / 2, w), along(-h / 2, h), along(0, d)] as const;
+  const drafts = [...boxPanels(box, spans), ...(block === null ? [] : blockPanels(block, patchMm))];
   let start = 0;
   const panels = drafts.map((draft): Panel => {
     const panel = { ...draft, start };
@@ -129,22 +157,26 @@ export const layPatches = (box: Box, block: Block | null, mostPatches: number): 
   for (const panel of panels)
     for (let cell = 0; cell < panel.aCount * panel.bCount; cell += 1)
       areas[panel.start + cell] =
-        panel.aStep * panel.bStep - (block !== null && panel.side === 'back' ? covered(panel, cell, block) : 0);
-  return { box, block, panels, count: start, counts, areaMm2: areas };
+        cellMm2(panel, cell) - (block !== null && panel.side === 'back' ? covered(panel, cell, block) : 0);
+  return { box, block, panels, count: start, areaMm2: areas };
 };
 
-const cellOf = (value: number, from: number, step: number, count: number): number =>
-  Math.min(count - 1, Math.max(0, Math.floor((value - from) / step)));
+/** The cell between whose edges a place lies; beyond the ends the first and the last. */
+const cellOf = (value: number, edges: Float64Array): number => {
+  let [low, high] = [0, edges.length - 1];
+  while (high - low > 1) {
+    const middle = (low + high) >> 1;
+    if (edges[middle]! <= value) low = middle;
+    else high = middle;
+  }
+  return low;
+};
 
 /** The patch of a panel that a point on it lies in. */
 const patchAt = (panel: Panel, x: number, y: number, z: number): number => {
   const a = panel.a === 0 ? x : y;
   const b = panel.b === 1 ? y : z;
-  return (
-    panel.start +
-    cellOf(b, panel.bFrom, panel.bStep, panel.bCount) * panel.aCount +
-    cellOf(a, panel.aFrom, panel.aStep, panel.aCount)
-  );
+  return panel.start + cellOf(b, panel.bEdges) * panel.aCount + cellOf(a, panel.aEdges);
 };
 
 /** Where a ray enters the block: the way to it and the axis across the side it meets; null when it passes. */
@@ -207,8 +239,10 @@ export const patchHit = (
 /** A point of a patch, by shares along its two axes. */
 export const pointOn = (panel: Panel, cell: number, u: number, v: number): readonly [number, number, number] => {
   const place: [number, number, number] = [0, 0, 0];
-  place[panel.a] = panel.aFrom + ((cell % panel.aCount) + u) * panel.aStep;
-  place[panel.b] = panel.bFrom + (Math.floor(cell / panel.aCount) + v) * panel.bStep;
+  const within = (edges: Float64Array, at: number, share: number): number =>
+    edges[at]! + share * (edges[at + 1]! - edges[at]!);
+  place[panel.a] = within(panel.aEdges, cell % panel.aCount, u);
+  place[panel.b] = within(panel.bEdges, Math.floor(cell / panel.aCount), v);
   place[across(panel)] = panel.at;
   return place;
 };

@@ -68,7 +68,9 @@ describe('exchange areas', () => {
     const faceOf = (inside: Block | null): number => {
       const enclosure = layPatches(box, inside, 300);
       const first = new Float64Array(enclosure.count);
-      first.fill(1, enclosure.panels[4]!.start, enclosure.panels[5]!.start);
+      // Evenly over one side, whatever its patches are.
+      for (let patch = enclosure.panels[4]!.start; patch < enclosure.panels[5]!.start; patch += 1)
+        first[patch] = enclosure.areaMm2[patch]!;
       const { incidentLm } = solveExchange(
         enclosure,
         exchangeAreas(enclosure),

@@ -93,13 +93,11 @@ describe('photon tracing', () => {
       for (let patch = 0; patch < enclosure.count; patch += 1) firstLm[patch]! *= directOut / onFace;
       const aside = direct.emittedLm - directOut;
       const sidePatches = enclosure.panels.filter(({ side }) => !['back', 'face'].includes(side));
-      const sideArea = sidePatches.reduce(
-        (sum, { aCount, bCount, aStep, bStep }) => sum + aCount * bCount * aStep * bStep,
-        0,
+      const patchesOf = sidePatches.flatMap(({ start, aCount, bCount }) =>
+        Array.from({ length: aCount * bCount }, (_, cell) => start + cell),
       );
-      for (const { start, aCount, bCount, aStep, bStep } of sidePatches)
-        for (let cell = 0; cell < aCount * bCount; cell += 1)
-          firstLm[start + cell] = (aside * aStep * bStep) / sideArea;
+      const sideArea = patchesOf.reduce((sum, patch) => sum + enclosure.areaMm2[patch]!, 0);
+      for (const patch of patchesOf) firstLm[patch] = (aside * enclosure.areaMm2[patch]!) / sideArea;
       const rho = new Float64Array(enclosure.count).fill(0.88);
       rho.fill(0.45, face!.start, face!.start + face!.aCount * face!.bCount);
       const { incidentLm } = solveExchange(enclosure, exchangeAreas(enclosure), firstLm, rho);
