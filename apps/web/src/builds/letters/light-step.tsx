@@ -10,6 +10,7 @@ import { Button } from '../../ui/button';
 import { useLength } from '../../view/use-length';
 import { choicesOf, useCatalogue } from '../../job/catalogue-context';
 import { leaveOut, letLie, useMoved } from './strip-edits';
+import { CutsField } from '../../steps/cuts-field';
 import { HoldFields } from '../../steps/hold-fields';
 import { PhotometryField } from '../../steps/photometry-field';
 
@@ -167,6 +168,7 @@ export const LetterLightStep = ({ build, behind }: LetterLightProps) => {
         <LengthField label={layout === 'rows' ? 'Row pitch' : 'Line pitch'} field={at.light.linePitchMm} />
       )}
       <HoldFields />
+      <CutsField />
       <PhotometryField />
       <Segments build={build} />
     </>

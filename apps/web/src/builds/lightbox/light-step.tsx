@@ -9,6 +9,7 @@ import { chainOf, useOwnOf } from '../../evaluation/own';
 import { Button } from '../../ui/button';
 import { useLength } from '../../view/use-length';
 import { choicesOf, useCatalogue } from '../../job/catalogue-context';
+import { CutsField } from '../../steps/cuts-field';
 import { HoldFields } from '../../steps/hold-fields';
 import { PhotometryField } from '../../steps/photometry-field';
 import { SidesField } from './sides-field';
@@ -113,6 +114,7 @@ export const LightStep = () => {
         hint={leftover > 0 ? `${show(leftover)} of each row is left over between cut marks` : 'rows end on a cut mark'}
       />
       <HoldFields />
+      <CutsField />
       <PhotometryField />
       <h3 className="mt-3 font-bold">Segments</h3>
       <table className="figure w-full text-[13px]">

@@ -10,6 +10,7 @@ import {
   maxLeds,
   outlinePaths,
   rowPaths,
+  withCuts,
   type LaidSegment,
   type StripPath,
 } from '../../light/laying/index.js';
@@ -122,7 +123,7 @@ export const letterRuns = (
       message: `gives ${leds.length.toLocaleString('en')} LEDs; Vitrum lights up to ${maxLeds.toLocaleString('en')} in one design`,
     });
   const lines = light.layout === 'outline' ? light.lineCount - 1 : 0;
-  return success({
+  const runs: LetterRuns = {
     segments: segments.map((laid) => segmentOf(laid, bed, strip.ledsPerM)),
     leds: {
       count: leds.length,
@@ -145,5 +146,6 @@ export const letterRuns = (
       leds.map(({ at }) => at),
     ),
     reachInMm: light.layout === 'outline' ? light.setbackMm + shownMm + lines * light.linePitchMm : 0,
-  });
+  };
+  return success(withCuts(runs, light.cuts ?? [], strip.cutPitchMm));
 };

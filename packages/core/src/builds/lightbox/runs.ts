@@ -5,7 +5,7 @@ import type { BoxMaterials } from './materials.js';
 import type { LightDesign } from './schema.js';
 import { passesOf, timesAlong } from './sides.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
-import { maxLeds, placeLeds, snapToCut } from '../../light/laying/index.js';
+import { maxLeds, placeLeds, snapToCut, withCuts } from '../../light/laying/index.js';
 import type { LightRuns, Point3, Segment } from '../../light/runs/index.js';
 import { failure, success, type Result } from '../../base/result.js';
 
@@ -157,7 +157,7 @@ export const lightboxRuns = (
       message: `gives ${ledCount.toLocaleString('en')} LEDs; Vitrum lights up to ${maxLeds.toLocaleString('en')} in one design`,
     });
   const ledPitchMm = 1000 / strip.ledsPerM;
-  return success({
+  const runs: LightRuns = {
     segments,
     leds: placeLeds(segments, ledPitchMm),
     stripMm: segments.reduce((sum, { lengthMm }) => sum + lengthMm, 0),
@@ -167,5 +167,6 @@ export const lightboxRuns = (
       (least, { from }) => Math.min(least, geometry.lightDepthMm - from[2]),
       geometry.lightDepthMm,
     ),
-  });
+  };
+  return success(withCuts(runs, light.cuts ?? [], strip.cutPitchMm));
 };

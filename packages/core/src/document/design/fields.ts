@@ -28,6 +28,13 @@ export const stripHold = {
     .enum(['tape', 'clips'])
     .optional()
     .describe('By its own tape (when left out), or by clips or dabs of neutral silicone besides.'),
+  cuts: z
+    .array(z.looseObject({ segment: z.number().int().min(1).max(5000), atMm: lengthMm(0, 100_000) }))
+    .max(200)
+    .optional()
+    .describe(
+      'Segments cut in two once more, at the cut mark nearest to so far from where current enters them; the rest takes the first free number.',
+    ),
   secondHand: z.boolean().optional().describe('It has been stuck somewhere before.'),
 } as const;
 

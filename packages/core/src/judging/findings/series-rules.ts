@@ -3,6 +3,7 @@ import { segmentIndexOf } from '../../power/circuit/index.js';
 import { inDesign, type SignResults } from '../results/index.js';
 import { oneChange } from './candidates.js';
 import { segmentPlace } from './places.js';
+import { splitToMatch } from './split-to-match.js';
 import type { Remedy, SignRule } from './types.js';
 
 /** More than its own voltage by this share shortens a strip’s life; by this it burns (typical). */
@@ -51,7 +52,7 @@ export const unequalSeries: SignRule = ({ results }) => {
       read: (tried) => Math.round(10 * Math.max(...tried.circuit.groups.volts)) / 10,
       settled: (tried) => worstShare(tried) <= harms,
     },
-    remedies: [byLength, parallel],
+    remedies: [byLength, ...splitToMatch(results), parallel],
   };
 };
 
@@ -93,6 +94,6 @@ export const seriesImpossible: SignRule = ({ results }) => {
       read: (tried) => contradictions(tried).length,
       settled: (tried) => contradictions(tried).length === 0,
     },
-    remedies: [byLength, parallel],
+    remedies: [byLength, ...splitToMatch(results), parallel],
   };
 };

@@ -29,6 +29,7 @@ export interface AnyAssembly extends AssemblyFrame {
     readonly stripId: string;
     readonly hold?: 'tape' | 'clips' | undefined;
     readonly secondHand?: boolean | undefined;
+    readonly cuts?: readonly { readonly segment: number; readonly atMm: number }[] | undefined;
     readonly photometry?: { readonly name: string; readonly ies: string } | null | undefined;
   };
 }

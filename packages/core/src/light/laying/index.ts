@@ -1,4 +1,5 @@
 export { layAlong, type AlongOptions, type LaidSegment } from './along-paths.js';
+export { withCuts, type SegmentCut } from './cut-segments.js';
 export { placeLeds } from './led-field.js';
 export { cornerWords, countWay } from './corner-words.js';
 export { bareParts, bentPath, outlinePaths, rowPaths, type StripPath } from './outline-paths.js';
