@@ -42,6 +42,7 @@ export {
   type SliceDepth,
   type TraceReport,
   isPrinted,
+  usualInsetMm,
   usualPrint,
 } from './builds/index.js';
 export { inPlace, placed, placedOutline, placedRect, rectRound, unplaced, type Placing } from './base/placing/index.js';

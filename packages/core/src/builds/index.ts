@@ -25,6 +25,7 @@ export type { TraceReport } from './common/trace-report.js';
 export type { FaceChange, Tryout } from './common/tryout.js';
 
 export type { BoxResults } from './lightbox/results.js';
+export { usualInsetMm } from './lightbox/rim.js';
 export { boxSides, type BoxSide, type LightboxAssembly } from './lightbox/schema.js';
 export { passesOf, timesAlong } from './lightbox/sides.js';
 export { isPrinted, usualPrint } from './halo/printing.js';

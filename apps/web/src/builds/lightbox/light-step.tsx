@@ -1,4 +1,4 @@
-import { set, type BoxResults, type LightboxAssembly } from '@vitrum/core';
+import { set, usualInsetMm, type BoxResults, type LightboxAssembly } from '@vitrum/core';
 import { useFields } from '../../document/selection';
 import { useId } from 'react';
 import { FieldRow, fieldLook } from '../../fields/field-row';
@@ -22,6 +22,7 @@ const facings = {
   rim: [
     { value: 'in', label: 'in' },
     { value: 'front', label: 'to the face' },
+    { value: 'out', label: 'out, from a ledge' },
   ],
   block: [
     { value: 'out', label: 'out' },
@@ -67,6 +68,7 @@ export const LightStep = () => {
   const findings = useEvaluation((state) => state.findings);
   const show = useLength();
   const layout = useDesignValue(at.light.layout) as Layout;
+  const facing = useDesignValue(at.light.facing);
   const runs = own?.runs;
   const leftover = runs?.segments.reduce((most, segment) => Math.max(most, segment.leftoverMm), 0) ?? 0;
   const solved = findings
@@ -102,7 +104,29 @@ export const LightStep = () => {
           hint={layout === 'rim' ? 'evenly over the depth' : 'evenly over the block'}
         />
       )}
-      {layout === 'rim' && <SidesField />}
+      {layout === 'rim' && (
+        <>
+          {facing === 'out' && (
+            <NumberField
+              label="Ledge stands in"
+              field={at.light.insetMm}
+              otherwise={usualInsetMm}
+              unit="mm"
+              hint="from the returns, which send the light on to the face"
+            />
+          )}
+          <ChoiceField
+            label="At corners"
+            field={at.light.corners}
+            otherwise="cut"
+            choices={[
+              { value: 'cut', label: 'cut and wired' },
+              { value: 'bent', label: 'bent round, one piece' },
+            ]}
+          />
+          <SidesField />
+        </>
+      )}
       {solved !== undefined && (
         <Button className="my-1" onClick={() => void changeDesign(solved.change)}>
           Solve: {solved.label.toLowerCase()} hide the bands

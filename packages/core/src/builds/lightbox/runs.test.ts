@@ -3,6 +3,7 @@ import type { FontBook } from '../../artwork/lettering/index.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { createEvaluator } from '../../sign/evaluate/index.js';
 import { snapToCut } from '../../light/laying/index.js';
+import { only } from '../../testing/only.js';
 import { changed, dispensary, inAssembly, evaluated, testFonts } from '../../testing/harness.js';
 
 let fonts: FontBook;
@@ -12,6 +13,11 @@ beforeAll(async () => {
 
 const runsOf = (change: Readonly<Record<string, unknown>>) =>
   evaluated(changed(dispensary, inAssembly(change)), fonts).runs;
+
+const problemsOf = (change: Readonly<Record<string, unknown>>) => {
+  const found = createEvaluator(shippedCatalogue, fonts).evaluate(changed(dispensary, inAssembly(change)));
+  return found.ok ? [] : found.problems;
+};
 
 describe('strip snapped to its cut pitch', () => {
   it.each([
@@ -80,5 +86,80 @@ describe('too many LEDs', () => {
       path: 'assemblies.0.light.rowCount',
       message: expect.stringContaining('1,910,400 LEDs'),
     });
+  });
+});
+
+describe('the rim in one piece', () => {
+  const bent = { 'light.layout': 'rim', 'light.turnCount': 1, 'light.corners': 'bent' };
+
+  it('goes round all four corners as tightly as the strip bends, and begins and ends below the middle', () => {
+    const { segments, leds, stripMm } = runsOf(bent);
+    const [piece] = segments;
+    expect(segments).toHaveLength(1);
+    const strip = shippedCatalogue.strips.find(({ id }) => id === only(dispensary.assemblies).light.stripId)!;
+    const [reachX, reachY] = [876 / 2 - strip.heightMm, 276 / 2 - strip.heightMm];
+    const round = 4 * (reachX + reachY) - (8 - 2 * Math.PI) * strip.bendRadiusMm;
+    expect(piece!.lengthMm + piece!.leftoverMm).toBeCloseTo(round, 0);
+    expect(stripMm).toBe(piece!.lengthMm);
+    expect(piece!.from[1]).toBeCloseTo(-reachY, 6);
+    expect(Math.abs(piece!.from[0])).toBeLessThan(strip.cutPitchMm);
+    for (let led = 0; led < leds.count; led += 1) {
+      expect(Math.abs(leds.x[led]!)).toBeLessThanOrEqual(reachX + 1e-6);
+      expect(Math.abs(leds.y[led]!)).toBeLessThanOrEqual(reachY + 1e-6);
+    }
+  });
+
+  it('looks in all round, and on the bends aslant', () => {
+    const { leds, ways } = runsOf(bent);
+    let aslant = 0;
+    for (let led = 0; led < leds.count; led += 1) {
+      const [x, y, z] = ways!.looks.subarray(3 * led, 3 * led + 3);
+      expect(Math.hypot(x!, y!, z!)).toBeCloseTo(1, 9);
+      // Toward the inside from wherever it is.
+      expect(x! * leds.x[led]! + y! * leds.y[led]!).toBeLessThan(0);
+      if (Math.abs(x!) > 0.1 && Math.abs(y!) > 0.1) aslant += 1;
+    }
+    expect(aslant).toBeGreaterThan(0);
+    expect(aslant).toBeLessThan(leds.count / 4);
+  });
+
+  it('gives the light that cut pieces give, but for what turns the corners', () => {
+    const fluxOf = (change: Readonly<Record<string, unknown>>) => {
+      const { glow, runs } = evaluated(changed(dispensary, inAssembly(change)), fonts);
+      return glow.evenness.meanCdM2 / runs.stripMm;
+    };
+    expect(fluxOf(bent) / fluxOf({ ...bent, 'light.corners': 'cut' })).toBeCloseTo(1, 1);
+  });
+
+  it('follows neighbouring sides only', () => {
+    const sides = (...list: readonly string[]) => ({ ...bent, 'light.sides': list });
+    const two = runsOf(sides('left', 'top')).segments;
+    expect(two).toHaveLength(1);
+    expect(two[0]!.from[0]).toBeLessThan(-400);
+    expect(two[0]!.to[1]).toBeGreaterThan(100);
+    const problems = problemsOf(sides('top', 'bottom'));
+    expect(problems[0]).toMatchObject({ path: expect.stringContaining('light.corners') });
+    expect(problems[0]!.message).toMatch(/neighbouring sides/);
+  });
+});
+
+describe('strip that looks out at the returns', () => {
+  const out = { 'light.layout': 'rim', 'light.turnCount': 1, 'light.facing': 'out', 'light.insetMm': 30 };
+
+  it('stands on a ledge within them, and lights the face by what they give back', () => {
+    const { segments } = runsOf(out);
+    for (const { from, to, normal, on } of segments) {
+      const upright = on === 'left' || on === 'right';
+      expect(Math.abs(upright ? from[0] : from[1])).toBeCloseTo((upright ? 876 : 276) / 2 - 30, 6);
+      // Out, wherever it is.
+      expect(normal[0] * (from[0] + to[0]) + normal[1] * (from[1] + to[1])).toBeGreaterThan(0);
+    }
+    const { glow } = evaluated(changed(dispensary, inAssembly(out)), fonts);
+    const inward = evaluated(changed(dispensary, inAssembly({ ...out, 'light.facing': 'in' })), fonts).glow;
+    expect(glow.indirectShare).toBeGreaterThan(inward.indirectShare);
+    expect(glow.balance.outLm + glow.balance.absorbedFaceLm + glow.balance.absorbedCaseLm).toBeCloseTo(
+      glow.balance.emittedLm,
+      3,
+    );
   });
 });

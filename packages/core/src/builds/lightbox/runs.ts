@@ -3,41 +3,14 @@ import { fieldsOf, pathOf } from '../../document/design/index.js';
 import type { Strip } from '../../document/catalogue/index.js';
 import type { BoxMaterials } from './materials.js';
 import type { LightDesign } from './schema.js';
-import { passesOf, timesAlong } from './sides.js';
+import { bentSides, rimPieces, type RimPiece } from './rim.js';
+import { segmentAlong, type Blueprint } from './straight.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
-import { maxLeds, placeLeds, snapToCut, withCuts } from '../../light/laying/index.js';
+import { maxLeds, placeLeds, withCuts } from '../../light/laying/index.js';
 import type { LightRuns, Point3, Segment } from '../../light/runs/index.js';
 import { failure, success, type Result } from '../../base/result.js';
 
 const own = fieldsOf<LightboxAssembly>();
-
-type Blueprint = Omit<Segment, 'number'>;
-
-/** A straight segment centred on `middle`, running along `direction`. */
-const segmentAlong = (
-  strip: Strip,
-  roomMm: number,
-  middle: Point3,
-  direction: Point3,
-  rest: Pick<Segment, 'normal' | 'on'>,
-): Blueprint => {
-  const { lengthMm, leftoverMm } = snapToCut(roomMm, strip.cutPitchMm);
-  const offset = (sign: number): Point3 => [
-    middle[0] + (sign * direction[0] * lengthMm) / 2,
-    middle[1] + (sign * direction[1] * lengthMm) / 2,
-    middle[2],
-  ];
-  const [from, to] = [offset(-1), offset(1)];
-  return {
-    ...rest,
-    from,
-    to,
-    path: [from, to],
-    lengthMm,
-    leftoverMm,
-    ledCount: Math.round((lengthMm * strip.ledsPerM) / 1000),
-  };
-};
 
 /** The stretches of a row that a block on the back leaves free, from left to right. */
 const freeStretches = (
@@ -99,33 +72,26 @@ const roundBlock = (geometry: CaseGeometry, light: LightDesign, strip: Strip): r
   }).flat();
 };
 
-/** Round the inside of the returns, facing in or to the front, clockwise from the top: what a side carries is spread over its depth. */
-const rim = (geometry: CaseGeometry, light: LightDesign, strip: Strip): readonly Blueprint[] => {
-  const { widthMm, heightMm } = geometry.inside;
-  const front = light.facing === 'front';
-  const facing = (normal: Point3): Point3 => (front ? [0, 0, 1] : normal);
-  const [reachX, reachY] = [widthMm / 2 - strip.heightMm, heightMm / 2 - strip.heightMm];
-  const across = widthMm - 2 * light.endMarginMm;
-  const up = heightMm - 2 * light.endMarginMm;
-  const along = {
-    top: (z: number) =>
-      segmentAlong(strip, across, [0, reachY, z], [1, 0, 0], { normal: facing([0, -1, 0]), on: 'top' }),
-    right: (z: number) =>
-      segmentAlong(strip, up, [reachX, 0, z], [0, -1, 0], { normal: facing([-1, 0, 0]), on: 'right' }),
-    bottom: (z: number) =>
-      segmentAlong(strip, across, [0, -reachY, z], [-1, 0, 0], { normal: facing([0, 1, 0]), on: 'bottom' }),
-    left: (z: number) => segmentAlong(strip, up, [-reachX, 0, z], [0, 1, 0], { normal: facing([1, 0, 0]), on: 'left' }),
-  } as const;
-  const passes = passesOf(light);
-  const times = timesAlong(passes);
-  return passes.map((side, pass) => {
-    const before = passes.slice(0, pass).filter((each) => each === side).length;
-    return along[side](((before + 0.5) * geometry.lightDepthMm) / times[side]);
-  });
+/** LEDs at their places, and the way each looks where a piece is bent. */
+const ledsOn = (
+  segments: readonly Segment[],
+  pieces: readonly RimPiece[],
+  ledPitchMm: number,
+): Pick<LightRuns, 'leds' | 'ways'> => {
+  const leds = placeLeds(segments, ledPitchMm);
+  if (pieces.every(({ at }) => at === null)) return { leds };
+  const [looks, along] = [new Float64Array(3 * leds.count), new Float64Array(3 * leds.count)];
+  for (let led = 0; led < leds.count; led += 1) {
+    const there = pieces[leds.segment[led]!]!.at!(leds.along[led]!);
+    [leds.x[led], leds.y[led]] = there.at;
+    looks.set(there.looks, 3 * led);
+    along.set([...there.along, 0], 3 * led);
+  }
+  return { leds, ways: { looks, along } };
 };
 
 /** Which ways the LEDs may look in each layout; the first when none is chosen. */
-const facings = { rows: ['front', 'side'], rim: ['in', 'front'], block: ['out', 'front'] } as const;
+const facings = { rows: ['front', 'side'], rim: ['in', 'front', 'out'], block: ['out', 'front'] } as const;
 
 /** Strip in a light box: in rows on the back, round the rim, or round a block. */
 export const lightboxRuns = (
@@ -144,12 +110,22 @@ export const lightboxRuns = (
       path: pathOf(own.light.layout),
       message: 'puts strip round a block, and there is none in the case; add one, or lay rows',
     });
+  if (light.layout === 'rim' && light.corners === 'bent' && bentSides(light) === null)
+    return failure({
+      path: pathOf(own.light.corners),
+      message:
+        'one piece runs along neighbouring sides, clockwise, each once; choose such sides, or cut it at the corners',
+    });
   const onBack = light.layout === 'rows';
-  const lay = { rows, rim, block: roundBlock }[light.layout];
-  const blueprints = lay(geometry, light, strip);
-  const segments = blueprints
-    .filter(({ lengthMm }) => lengthMm > 0)
-    .map((blueprint, index): Segment => ({ ...blueprint, number: index + 1 }));
+  const straight = (blueprint: Blueprint): RimPiece => ({ blueprint, at: null });
+  const pieces = {
+    rows: () => rows(geometry, light, strip).map(straight),
+    rim: () => rimPieces(geometry, light, strip),
+    block: () => roundBlock(geometry, light, strip).map(straight),
+  }
+    [light.layout]()
+    .filter(({ blueprint }) => blueprint.lengthMm > 0);
+  const segments = pieces.map(({ blueprint }, index): Segment => ({ ...blueprint, number: index + 1 }));
   const ledCount = segments.reduce((sum, segment) => sum + segment.ledCount, 0);
   if (ledCount > maxLeds)
     return failure({
@@ -159,7 +135,7 @@ export const lightboxRuns = (
   const ledPitchMm = 1000 / strip.ledsPerM;
   const runs: LightRuns = {
     segments,
-    leds: placeLeds(segments, ledPitchMm),
+    ...ledsOn(segments, pieces, ledPitchMm),
     stripMm: segments.reduce((sum, { lengthMm }) => sum + lengthMm, 0),
     ledPitchMm,
     rowPitchMm: onBack && light.rowCount > 1 ? geometry.inside.heightMm / light.rowCount : null,

@@ -77,7 +77,7 @@ const light = z
       .enum(['front', 'in', 'out', 'side'])
       .optional()
       .describe(
-        'Which way the LEDs look. Rows: front, or side when the strip stands on its edge. Rim: in or front. Block: out or front. Left out: front, in and out in that order.',
+        'Which way the LEDs look. Rows: front, or side when the strip stands on its edge. Rim: in, front, or out at the returns from a ledge within them. Block: out or front. Left out: front, in and out in that order.',
       ),
     ...stripHold,
     photometry,
@@ -91,6 +91,15 @@ const light = z
       .describe(
         'Round the rim: the sides that carry strip, in the order it runs; a side named twice carries two. All four when left out.',
       ),
+    corners: z
+      .enum(['cut', 'bent'])
+      .optional()
+      .describe(
+        'Round the rim: cut and wired at each corner (when left out), or one piece bent round neighbouring sides.',
+      ),
+    insetMm: lengthMm(4, 1000)
+      .optional()
+      .describe('Round the rim looking out: from the returns in to the ledge that carries the strip. Left out: 20.'),
     endMarginMm: lengthMm(0, 1000).describe('The least distance from a strip end to the return.'),
   })
   .describe('Which strip, and where it runs.');

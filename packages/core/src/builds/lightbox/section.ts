@@ -22,26 +22,46 @@ const memberProfile = (member: Member, innerY: number, side: 1 | -1, rearZ: numb
   return subtract(body, seats);
 };
 
-const stripShapes = (geometry: CaseGeometry, runs: LightRuns, materials: BoxMaterials): readonly SectionShape[] => {
-  const { strip } = materials;
+/** Strip where the slice meets it: on the back, or along the top and the bottom; a bent piece as often as it passes there. */
+interface Met {
+  readonly on: 'back' | 'top' | 'bottom';
+  readonly y: number;
+  readonly z: number;
+  readonly onEdge: boolean;
+  /** It looks out at the return, from a ledge. */
+  readonly out: boolean;
+}
+
+const metBySlice = ({ segments }: LightRuns): readonly Met[] =>
+  segments.flatMap(({ on, from, normal, path }): readonly Met[] => {
+    const out = normal[0] * from[0] + normal[1] * from[1] > 0;
+    const met = { z: from[2], onEdge: normal[2] === 0, out };
+    if (on === 'back' || on === 'top' || on === 'bottom') return [{ ...met, on, y: from[1] }];
+    if (on !== 'rim') return [];
+    const crossings = path.slice(1).flatMap(([x, y], at) => {
+      const before = path[at]![0];
+      return before * x <= 0 && before !== x ? [y] : [];
+    });
+    return crossings.map((y) => ({ ...met, on: y > 0 ? ('top' as const) : ('bottom' as const), y }));
+  });
+
+const stripShapes = (runs: LightRuns, { strip }: BoxMaterials): readonly SectionShape[] => {
   const half = strip.widthMm / 2;
-  return runs.segments
-    .filter(({ on }) => on === 'back' || on === 'top' || on === 'bottom')
-    .map(({ from, normal, on }) => ({
+  return metBySlice(runs).map(({ on, y, z, onEdge, out }) => {
+    const outward = on === 'top' ? 1 : -1;
+    // On a return its body is outside of its LEDs, on a ledge inside of them.
+    const other = y + (out ? -outward : outward) * strip.heightMm;
+    return {
       role: 'strip' as const,
       material: strip.name,
       ring:
-        on === 'back'
-          ? normal[2] === 0
-            ? rectRing({ x: 0, y: from[1] - strip.heightMm / 2, width: strip.widthMm, height: strip.heightMm })
-            : rectRing({ x: 0, y: from[1] - half, width: strip.heightMm, height: strip.widthMm })
-          : rectRing({
-              x: from[2] - half,
-              y: on === 'top' ? geometry.inside.heightMm / 2 - strip.heightMm : -geometry.inside.heightMm / 2,
-              width: strip.widthMm,
-              height: strip.heightMm,
-            }),
-    }));
+        on !== 'back'
+          ? rectRing({ x: z - half, y: Math.min(y, other), width: strip.widthMm, height: strip.heightMm })
+          : onEdge
+            ? rectRing({ x: 0, y: y - strip.heightMm / 2, width: strip.widthMm, height: strip.heightMm })
+            : rectRing({ x: 0, y: y - half, width: strip.heightMm, height: strip.widthMm }),
+    };
+  });
 };
 
 const secondShapes = ({ inside }: CaseGeometry, { second }: BoxMaterials): readonly SectionShape[] =>
@@ -140,7 +160,7 @@ export const lightboxSection = (
       { role: 'face', material: materials.face.name, ring: sheet(inside.depthMm, face) },
       ...secondShapes(geometry, materials),
       ...blockShapes(geometry),
-      ...stripShapes(geometry, runs, materials),
+      ...stripShapes(runs, materials),
     ],
     layers: [
       {

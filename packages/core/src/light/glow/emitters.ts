@@ -25,6 +25,7 @@ export const emittersOf = (
   for (let led = 0; led < leds.count;) {
     const segment = leds.segment[led] ?? 0;
     const end = Math.min(led + together, leds.count);
+    const middle = (led + end - 1) >> 1;
     let [flux, x, y, z] = [0, 0, 0, 0];
     for (; led < end && leds.segment[led] === segment; led += 1) {
       const own = fluxPerLedLm * (fluxShare[led] ?? 0);
@@ -34,8 +35,11 @@ export const emittersOf = (
       z += own * (leds.z[led] ?? 0);
     }
     const own = segments[segment];
-    if (flux > 0 && own !== undefined)
-      rows.push([x / flux, y / flux, z / flux, ...own.normal, ...along(own.from, own.to), flux]);
+    if (flux <= 0 || own === undefined) continue;
+    // A bend is short against the throw: of LEDs taken together the middle one tells the way.
+    const looks = runs.ways?.looks.subarray(3 * middle, 3 * middle + 3) ?? own.normal;
+    const way = runs.ways?.along.subarray(3 * middle, 3 * middle + 3) ?? along(own.from, own.to);
+    rows.push([x / flux, y / flux, z / flux, ...looks, ...way, flux]);
   }
   return sourcesFrom(rows, distribution);
 };

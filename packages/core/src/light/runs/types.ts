@@ -16,7 +16,7 @@ export interface Segment {
   readonly lengthMm: number;
   /** The way its LEDs face, at its start when it bends. */
   readonly normal: Point3;
-  readonly on: 'back' | 'top' | 'bottom' | 'left' | 'right' | 'block' | 'letter';
+  readonly on: 'back' | 'top' | 'bottom' | 'left' | 'right' | 'block' | 'rim' | 'letter';
   /** Room the strip could not fill for want of a cut mark (mm), shared between both ends. */
   readonly leftoverMm: number;
   readonly ledCount: number;
@@ -41,6 +41,8 @@ export interface LightRuns {
   readonly ledPitchMm: number;
   /** Between neighbouring rows; null when there is but one, or none on the back. */
   readonly rowPitchMm: number | null;
+  /** The way each LED looks and runs along, where strip is bent (three numbers each, LED after LED); else as its segment. */
+  readonly ways?: { readonly looks: Float64Array; readonly along: Float64Array };
   /** From the LEDs to what they see first, the face or a second sheet behind it (mm), the least of all. */
   readonly throwMm: number;
 }
