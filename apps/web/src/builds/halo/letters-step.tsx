@@ -28,8 +28,8 @@ const PostsTable = () => {
             <th className="text-right">weight</th>
             <th className="text-right">posts</th>
             <th className="text-right">wanted</th>
-            <th className="text-right">most on one</th>
-            <th className="text-right">leans</th>
+            <th className="text-right">on one</th>
+            <th className="pl-2 text-right">leans</th>
           </tr>
         </thead>
         <tbody>
@@ -42,7 +42,7 @@ const PostsTable = () => {
               <td className="text-right">
                 {posts.length === 0 ? '–' : `${Math.max(...posts.map(({ load }) => load.kg)).toFixed(2)} kg`}
               </td>
-              <td className="text-right">{leanMm < 0.05 ? 'level' : `${leanMm.toFixed(1)} mm`}</td>
+              <td className="pl-2 text-right">{leanMm < 0.05 ? 'level' : `${leanMm.toFixed(1)} mm`}</td>
             </tr>
           ))}
         </tbody>
@@ -110,7 +110,7 @@ export const LettersStep = () => {
         field={at.letters.form}
         choices={[
           { value: 'plate', label: 'flat plates' },
-          { value: 'hollow', label: 'hollow, with returns' },
+          { value: 'hollow', label: 'hollow' },
         ]}
       />
       <ChoiceField

@@ -121,15 +121,15 @@ export const LightStep = () => {
             otherwise="cut"
             choices={[
               { value: 'cut', label: 'cut and wired' },
-              { value: 'bent', label: 'bent round, one piece' },
+              { value: 'bent', label: 'bent round' },
             ]}
           />
           <SidesField />
         </>
       )}
       {solved !== undefined && (
-        <Button className="my-1" onClick={() => void changeDesign(solved.change)}>
-          Solve: {solved.label.toLowerCase()} hide the bands
+        <Button className="my-1 text-left !whitespace-normal" onClick={() => void changeDesign(solved.change)}>
+          Hide the bands: {`${solved.label[0]?.toLowerCase() ?? ''}${solved.label.slice(1)}`}
         </Button>
       )}
       <LengthField

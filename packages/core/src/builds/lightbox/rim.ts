@@ -7,7 +7,10 @@ import { boxSides, type BoxSide, type LightDesign } from './schema.js';
 import { passesOf, timesAlong } from './sides.js';
 import { segmentAlong, type Blueprint } from './straight.js';
 
-/** A ledge that carries strip which looks out at the returns stands so far in from them, where a design does not say. */
+/**
+ * A ledge that carries strip which looks out at the returns stands so far in from them, where a design does not say. It is
+ * taken as thin: it keeps no light from the face.
+ */
 export const usualInsetMm = 20;
 /** Places that a bent piece is drawn by (mm). */
 const drawnMm = 4;
