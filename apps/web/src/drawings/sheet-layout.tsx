@@ -62,6 +62,7 @@ export const SheetLayout = () => {
       tabIndex={0}
       className="flex h-[262px] shrink-0 gap-6 overflow-x-auto border-t border-line bg-sheet px-4 py-3"
     >
+      {packing.sheets.length === 0 && <p className="text-soft">Nothing of this sign is cut from sheet.</p>}
       {packing.sheets.flatMap((sheets) =>
         Array.from({ length: Math.min(drawnAtMost, sheets.sheets) }, (_, sheet) => (
           <SheetDrawing key={`${sheets.materialId}-${sheet}`} sheets={sheets} sheet={sheet} />

@@ -94,9 +94,9 @@ export const CutStep = () => {
         </tfoot>
       </table>
       <p className="mt-2 text-[13px] text-soft">
-        Whole sheets and bars to have:{' '}
-        {packing.sheets.map((sheet) => `${sheet.sheets} × ${sheet.materialName}`).join(', ')}. The layout is under the
-        picture.
+        {packing.sheets.length === 0
+          ? 'Nothing is cut from sheet.'
+          : `Whole sheets and bars to have: ${packing.sheets.map((sheet) => `${sheet.sheets} × ${sheet.materialName}`).join(', ')}. The layout is under the picture.`}
         {packing.rolls.length > 0 &&
           ` Off the roll, for the order: ${packing.rolls
             .map((roll) => `${(roll.lengthMm / 1000).toFixed(2)} m of ${roll.materialName}, ${show(roll.widthMm)} wide`)

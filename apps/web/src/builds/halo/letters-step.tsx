@@ -27,8 +27,7 @@ const PostsTable = () => {
             <th>letter</th>
             <th className="text-right">weight</th>
             <th className="text-right">posts</th>
-            <th className="text-right">wanted</th>
-            <th className="text-right">on one</th>
+            <th className="text-right">a post carries</th>
             <th className="pl-2 text-right">leans</th>
           </tr>
         </thead>
@@ -37,8 +36,7 @@ const PostsTable = () => {
             <tr key={index} className="border-b border-line">
               <td>{index + 1}</td>
               <td className="text-right">{kg.toFixed(2)} kg</td>
-              <td className="text-right">{posts.length}</td>
-              <td className="text-right">{needed}</td>
+              <td className="text-right">{posts.length >= needed ? posts.length : `${posts.length} of ${needed}`}</td>
               <td className="text-right">
                 {posts.length === 0 ? '–' : `${Math.max(...posts.map(({ load }) => load.kg)).toFixed(2)} kg`}
               </td>

@@ -58,6 +58,8 @@ const sheetParts = (
   const printed = isPrinted(board);
   // A shell is printed in one with its returns.
   const walls = printed && role === 'front' ? geometry.solid.returnMm * wallDepthMm(geometry) : 0;
+  const depthMm = walls > 0 ? geometry.frontZMm - geometry.rearZMm - geometry.backMm : thicknessMm;
+  const printedNote = `printed front down, ${Math.round(10 * depthMm) / 10} mm deep`;
   const solidMm = role === 'front' ? geometry.solid.frontMm : thicknessMm;
   return parts.map((part, index): CutPart => {
     const { bounds, outline, place } = flatLetter(part, mirrored);
@@ -65,20 +67,20 @@ const sheetParts = (
     const suffix = partSuffix(index, parts.length);
     return {
       id: `letter-${number}${suffix}${role === 'back' ? '-back' : ''}`,
-      name: `Letter ${number}${suffix}${plate ? '' : role === 'front' ? ', front' : ', back'}`,
+      name: `Letter ${number}${suffix}${plate ? '' : role === 'back' ? ', back' : printed ? ', shell' : ', front'}`,
       materialId: board.id,
       materialName: board.name,
       stock: printed ? 'print' : 'board',
       widthMm: bounds.width,
       heightMm: bounds.height,
-      thicknessMm: walls > 0 ? geometry.frontZMm - geometry.rearZMm - geometry.backMm : thicknessMm,
+      thicknessMm: depthMm,
       count: 1,
       kg: ((outlineArea(part) * solidMm + roundMm(part) * walls) * board.densityKgM3) / 1e9,
       note: [
         ...(carriesPosts
           ? [`${posts.length} posts, ${printed ? 'sockets printed in' : 'blind holes from behind'}`]
           : []),
-        printed ? 'printed front down' : mirrored ? 'drawn mirrored: cut with the back up' : 'seen from the front',
+        printed ? printedNote : mirrored ? 'drawn mirrored: cut with the back up' : 'seen from the front',
         ...(parts.length > 1 ? [`one of ${parts.length} parts`] : []),
       ].join('; '),
       layers: [
@@ -133,14 +135,17 @@ export const haloParts = (facts: HaloFacts): readonly CutPart[] =>
     ...(facts.geometry.wallMm > 0 && !isPrinted(facts.materials.board) ? returnParts(part, index + 1, facts) : []),
   ]);
 
-/** What is bought for halo letters. */
-export const haloBought = (catalogue: Catalogue, facts: HaloFacts): readonly BoughtPart[] => {
-  const { posts, letters, materials } = facts;
+/** What is bought for halo letters, filament for those of `cut` that are printed. */
+export const haloBought = (
+  catalogue: Catalogue,
+  { posts, letters, materials }: HaloFacts,
+  cut: readonly CutPart[],
+): readonly BoughtPart[] => {
   const count = posts.reduce((sum, part) => sum + part.posts.length, 0);
   const { backFinish } = materials;
   const backsM2 = letters.reduce((sum, letter) => sum + Math.abs(outlineArea(letter)), 0) / 1e6;
   const { board } = materials;
-  const shellKg = isPrinted(board) ? haloParts(facts).reduce((sum, { kg }) => sum + kg, 0) : 0;
+  const shellKg = cut.reduce((sum, { stock, kg }) => sum + (stock === 'print' ? kg : 0), 0);
   return [
     ...(shellKg > 0
       ? [

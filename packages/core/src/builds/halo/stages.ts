@@ -69,7 +69,8 @@ export const haloStages: Build<HaloAssembly, HaloLaid, HaloResults>['stages'] = 
     })),
     parts: memoizeLast((...facts: FactList) => {
       const known = factsOf(...facts);
-      return { cut: haloParts(known), bought: haloBought(catalogue, known) };
+      const cut = haloParts(known);
+      return { cut, bought: haloBought(catalogue, known, cut) };
     }),
     steps: memoizeLast((circuit: Circuit, cut: readonly CutPart[], jumpers: readonly Jumper[], ...facts: FactList) =>
       haloSteps({ ...factsOf(...facts), parts: cut, circuit, jumpers }),

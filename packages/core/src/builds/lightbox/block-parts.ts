@@ -1,5 +1,5 @@
-import { rectRing } from '../../base/outlines/index.js';
 import type { CutPart } from '../../making/parts/index.js';
+import { plainBoard } from './plain-board.js';
 import type { PartFacts } from './types.js';
 
 /** The box over a supply that stands on the back, open toward it: a front, two long sides and two ends between them. */
@@ -9,20 +9,8 @@ export const blockParts = ({ geometry, materials }: PartFacts): readonly CutPart
   const board = materials.backBoard;
   const t = board.thicknessMm;
   const [widthMm, heightMm, depthMm] = [block.x1 - block.x0, block.y1 - block.y0, block.heightMm];
-  const part = (id: string, name: string, width: number, height: number, note: string): CutPart => ({
-    id: `block-${id}`,
-    name: `Block, ${name}`,
-    materialId: board.id,
-    materialName: board.name,
-    stock: 'board',
-    widthMm: width,
-    heightMm: height,
-    thicknessMm: t,
-    count: 1,
-    kg: (width * height * t * board.densityKgM3) / 1e9,
-    note,
-    layers: [{ operation: 'cut', shapes: [{ kind: 'outline', outline: [rectRing({ x: 0, y: 0, width, height })] }] }],
-  });
+  const part = (id: string, name: string, width: number, height: number, note: string): CutPart =>
+    plainBoard(board, `block-${id}`, `Block, ${name}`, width, height, note);
   const side = Math.max(1, depthMm - t);
   const end = Math.max(1, heightMm - 2 * t);
   return [

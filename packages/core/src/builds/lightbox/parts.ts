@@ -3,6 +3,7 @@ import { moveOutline, outlineArea, rectRing, subtract, type Outline, type Point 
 import type { CutPart, PartLayer, PartShape } from '../../making/parts/index.js';
 import type { PartFacts } from './types.js';
 import { blockParts } from './block-parts.js';
+import { ledgeParts } from './ledge-parts.js';
 import { secondPlayMm } from './second-sheet.js';
 import { ventHoles } from './vents.js';
 
@@ -246,5 +247,6 @@ export const lightboxParts = (facts: PartFacts): readonly CutPart[] => [
   facePart(facts),
   ...secondPart(facts),
   ...blockParts(facts),
+  ...ledgeParts(facts),
   ...filmPart(facts),
 ];

@@ -1,7 +1,7 @@
 import type { Strip } from '../../document/catalogue/index.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
 import { snapToCut } from '../../light/laying/index.js';
-import type { Point3 } from '../../light/runs/index.js';
+import type { Point3, Segment } from '../../light/runs/index.js';
 import { measureLine, type Point } from '../../base/outlines/index.js';
 import { boxSides, type BoxSide, type LightDesign } from './schema.js';
 import { passesOf, timesAlong } from './sides.js';
@@ -17,11 +17,16 @@ const drawnMm = 4;
 /** Steps of a quarter round. */
 const quarterSteps = 12;
 
-/** How far from the middle the strip runs: on the returns, or on a ledge within them. */
+/** How far from the middle the LEDs run: inward of the strip on the returns, outward of it on a ledge within them. */
 const reachOf = ({ inside }: CaseGeometry, light: LightDesign, strip: Strip): Point => {
-  const in_ = light.facing === 'out' ? (light.insetMm ?? usualInsetMm) : strip.heightMm;
-  return [Math.max(1, inside.widthMm / 2 - in_), Math.max(1, inside.heightMm / 2 - in_)];
+  const fromReturn =
+    light.facing === 'out' ? Math.max(1, (light.insetMm ?? usualInsetMm) - strip.heightMm) : strip.heightMm;
+  return [Math.max(1, inside.widthMm / 2 - fromReturn), Math.max(1, inside.heightMm / 2 - fromReturn)];
 };
+
+/** Whether a segment round the rim looks out at the returns, from a ledge. */
+export const looksOut = ({ on, normal, from }: Pick<Segment, 'on' | 'normal' | 'from'>): boolean =>
+  on !== 'back' && on !== 'block' && normal[0] * from[0] + normal[1] * from[1] > 0;
 
 /** Inward from each side. */
 const inward: Readonly<Record<BoxSide, Point>> = { top: [0, -1], right: [-1, 0], bottom: [0, 1], left: [1, 0] };

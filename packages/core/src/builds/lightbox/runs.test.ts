@@ -148,9 +148,10 @@ describe('strip that looks out at the returns', () => {
 
   it('stands on a ledge within them, and lights the face by what they give back', () => {
     const { segments } = runsOf(out);
+    const strip = shippedCatalogue.strips.find(({ id }) => id === only(dispensary.assemblies).light.stripId)!;
     for (const { from, to, normal, on } of segments) {
       const upright = on === 'left' || on === 'right';
-      expect(Math.abs(upright ? from[0] : from[1])).toBeCloseTo((upright ? 876 : 276) / 2 - 30, 6);
+      expect(Math.abs(upright ? from[0] : from[1])).toBeCloseTo((upright ? 876 : 276) / 2 - 30 + strip.heightMm, 6);
       // Out, wherever it is.
       expect(normal[0] * (from[0] + to[0]) + normal[1] * (from[1] + to[1])).toBeGreaterThan(0);
     }
@@ -161,5 +162,24 @@ describe('strip that looks out at the returns', () => {
       glow.balance.emittedLm,
       3,
     );
+  });
+
+  it('is cut, weighed and built: four rails within the returns, fewer where fewer sides carry strip', () => {
+    const partsOf = (change: Readonly<Record<string, unknown>>) => {
+      const { parts, buildList } = evaluated(changed(dispensary, inAssembly({ ...out, ...change })), fonts);
+      const rails = parts.cut.filter(({ id }) => id.startsWith('ledge-'));
+      return { rails, kg: parts.kg, steps: buildList.steps.map(({ id }) => id) };
+    };
+    const all = partsOf({});
+    expect(all.rails.map(({ id }) => id)).toEqual(['ledge-top', 'ledge-right', 'ledge-bottom', 'ledge-left']);
+    expect(all.rails[0]!.widthMm).toBeCloseTo(876 - 60, 6);
+    expect(all.rails[1]!.widthMm).toBeCloseTo(276 - 60 - 2 * all.rails[1]!.thicknessMm, 6);
+    expect(all.steps).toContain('ledge');
+    const two = partsOf({ 'light.corners': 'bent', 'light.sides': ['left', 'top'] });
+    expect(two.rails.map(({ id }) => id)).toEqual(['ledge-top', 'ledge-left']);
+    const none = partsOf({ 'light.facing': 'in' });
+    expect(none.rails).toEqual([]);
+    expect(none.steps).not.toContain('ledge');
+    expect(all.kg).toBeGreaterThan(none.kg);
   });
 });

@@ -22,6 +22,8 @@ describe('the section of a light box', () => {
     [{ 'case.cornerJoint': 'mitre', 'case.returnBoardId': 'oak-18' }],
     [{ 'case.depthInsideMm': 40 }],
     [{ 'light.layout': 'rim', 'light.turnCount': 1 }],
+    [{ 'light.layout': 'rim', 'light.turnCount': 1, 'light.facing': 'out' }],
+    [{ 'light.layout': 'rim', 'light.turnCount': 2, 'light.corners': 'bent' }],
     [{ 'face.second': { sheetId: 'opal-3', gapMm: 20, coats: [] } }],
   ])('is as large as the case, and nothing in it lies in anything else: %j', (change) => {
     const { section, geometry } = boxed(change);
@@ -55,6 +57,23 @@ describe('the section of a light box', () => {
         width: expect.closeTo(materials.strip.heightMm, 6),
         height: expect.closeTo(materials.strip.widthMm, 6),
       });
+  });
+
+  it('shows strip that looks out on rails within the returns, both once above and once below', () => {
+    const { section } = boxed({
+      'light.layout': 'rim',
+      'light.turnCount': 1,
+      'light.facing': 'out',
+      'light.insetMm': 30,
+    });
+    const rails = of(section.shapes, 'block').map(({ ring }) => outlineBounds([ring])!);
+    const strips = of(section.shapes, 'strip').map(({ ring }) => outlineBounds([ring])!);
+    expect([rails.length, strips.length]).toEqual([2, 2]);
+    const [top] = rails;
+    expect(top!.y + top!.height).toBeCloseTo(276 / 2 - 30, 6);
+    // The strip lies on it, between it and the return, up to its top.
+    expect(Math.max(...strips.map(({ y }) => y))).toBeCloseTo(276 / 2 - 30, 6);
+    expect(Math.max(...strips.map(({ x, width }) => x + width))).toBeCloseTo(top!.width, 6);
   });
 
   it('names its layers from the outside in, each once and where it lies', () => {

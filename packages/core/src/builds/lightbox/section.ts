@@ -4,6 +4,8 @@ import type { CaseGeometry, Member } from '../../light/geometry/index.js';
 import type { LightRuns } from '../../light/runs/index.js';
 import { rectRing, subtract, type Outline } from '../../base/outlines/index.js';
 import type { Section, SectionShape } from '../../light/section/index.js';
+import { ledgeOf } from './ledge-parts.js';
+import { looksOut } from './rim.js';
 import { secondPlayMm } from './second-sheet.js';
 
 /** The profile of a member whose inner side lies at y = `innerY` and whose body extends by `side` × thickness. */
@@ -33,9 +35,9 @@ interface Met {
 }
 
 const metBySlice = ({ segments }: LightRuns): readonly Met[] =>
-  segments.flatMap(({ on, from, normal, path }): readonly Met[] => {
-    const out = normal[0] * from[0] + normal[1] * from[1] > 0;
-    const met = { z: from[2], onEdge: normal[2] === 0, out };
+  segments.flatMap((segment): readonly Met[] => {
+    const { on, from, normal, path } = segment;
+    const met = { z: from[2], onEdge: normal[2] === 0, out: looksOut(segment) };
     if (on === 'back' || on === 'top' || on === 'bottom') return [{ ...met, on, y: from[1] }];
     if (on !== 'rim') return [];
     const crossings = path.slice(1).flatMap(([x, y], at) => {
@@ -62,6 +64,26 @@ const stripShapes = (runs: LightRuns, { strip }: BoxMaterials): readonly Section
             : rectRing({ x: 0, y: y - half, width: strip.heightMm, height: strip.widthMm }),
     };
   });
+};
+
+/** The rails of a ledge where the slice meets them: inside of the strip, on the back. */
+const ledgeShapes = (runs: LightRuns, materials: BoxMaterials): readonly SectionShape[] => {
+  const ledge = ledgeOf({ runs, materials });
+  if (ledge === null) return [];
+  const { thicknessMm, name } = materials.returnBoard;
+  const half = ledge.heightMm / 2;
+  return (['top', 'bottom'] as const)
+    .filter((side) => ledge.sides.includes(side))
+    .map((side) => ({
+      role: 'block' as const,
+      material: name,
+      ring: rectRing({
+        x: 0,
+        y: side === 'top' ? half - thicknessMm : -half,
+        width: ledge.depthMm,
+        height: thicknessMm,
+      }),
+    }));
 };
 
 const secondShapes = ({ inside }: CaseGeometry, { second }: BoxMaterials): readonly SectionShape[] =>
@@ -160,6 +182,7 @@ export const lightboxSection = (
       { role: 'face', material: materials.face.name, ring: sheet(inside.depthMm, face) },
       ...secondShapes(geometry, materials),
       ...blockShapes(geometry),
+      ...ledgeShapes(runs, materials),
       ...stripShapes(runs, materials),
     ],
     layers: [

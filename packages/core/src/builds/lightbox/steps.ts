@@ -1,4 +1,5 @@
 import type { Step } from '../../making/steps/index.js';
+import { ledgeOf } from './ledge-parts.js';
 import type { StepFacts } from './types.js';
 import { joiningCaution, joiningWords, wiringSteps } from '../common/wiring-steps.js';
 
@@ -103,7 +104,23 @@ const toolCautions = {
   nozzle: 'Nozzle and bed are hot. Ventilate: printing gives off fumes and fine dust.',
 } as const;
 
-const finish = ({ materials, lettering, mode, mirrored, geometry }: StepFacts): readonly Told[] => [
+const ledgeSteps = (facts: Pick<StepFacts, 'runs' | 'materials'>): readonly Told[] => {
+  const ledge = ledgeOf(facts);
+  if (ledge === null) return [];
+  return [
+    {
+      id: 'ledge',
+      phase: 'finish',
+      title: 'Make the ledge within the returns',
+      detail: `${mm(ledge.widthMm)} × ${mm(ledge.heightMm)} over all, ${mm(ledge.depthMm)} from the back; glue it to the back, and line it like the case. Strip goes on its outer side.`,
+      minutes: 8 * ledge.sides.length,
+      waitMinutes: 60,
+      caution: null,
+    },
+  ];
+};
+
+const finish = ({ materials, lettering, mode, mirrored, geometry, runs }: StepFacts): readonly Told[] => [
   {
     id: 'glue-up',
     phase: 'finish',
@@ -138,6 +155,7 @@ const finish = ({ materials, lettering, mode, mirrored, geometry }: StepFacts): 
           caution: null,
         } as const,
       ]),
+  ...ledgeSteps({ runs, materials }),
   ...coatSteps(materials),
   {
     id: 'lettering',

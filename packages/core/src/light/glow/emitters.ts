@@ -25,7 +25,7 @@ export const emittersOf = (
   for (let led = 0; led < leds.count;) {
     const segment = leds.segment[led] ?? 0;
     const end = Math.min(led + together, leds.count);
-    const middle = (led + end - 1) >> 1;
+    const first = led;
     let [flux, x, y, z] = [0, 0, 0, 0];
     for (; led < end && leds.segment[led] === segment; led += 1) {
       const own = fluxPerLedLm * (fluxShare[led] ?? 0);
@@ -36,6 +36,7 @@ export const emittersOf = (
     }
     const own = segments[segment];
     if (flux <= 0 || own === undefined) continue;
+    const middle = (first + led - 1) >> 1;
     // A bend is short against the throw: of LEDs taken together the middle one tells the way.
     const looks = runs.ways?.looks.subarray(3 * middle, 3 * middle + 3) ?? own.normal;
     const way = runs.ways?.along.subarray(3 * middle, 3 * middle + 3) ?? along(own.from, own.to);

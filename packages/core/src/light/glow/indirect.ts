@@ -11,7 +11,7 @@ import {
 } from '../radiosity/index.js';
 import { betweenPlaces, type Grid } from '../../base/raster/index.js';
 import type { PointSources } from '../photometry/index.js';
-import { firstLight } from './first-light.js';
+import { firstLight, hasClosedForm } from './first-light.js';
 import type { FluxBalance } from './types.js';
 
 const mm2PerM2 = 1e6;
@@ -55,7 +55,7 @@ const spread = (lux: Float64Array, enclosure: Enclosure, grid: Grid, fluxLm: num
 };
 
 /**
- * Reflected light by patch radiosity: first light on every patch by rays, settled with the linings’ and the face’s
+ * Reflected light by patch radiosity: first light on every patch, settled with the linings’ and the face’s
  * reflectances, read off the face. A lining that is partly a mirror counts as diffuse here; tracing knows better.
  */
 export const indirectLight = (
@@ -67,7 +67,7 @@ export const indirectLight = (
   grid: Grid,
   limits: IndirectLimits,
 ): IndirectLight => {
-  const enclosure = layPatches(box, block, limits.patches);
+  const enclosure = layPatches(box, block, limits.patches, block === null && hasClosedForm(emitters.distribution));
   const first = firstLight(emitters, enclosure, limits.rays);
   const reflectance = new Float64Array(enclosure.count).fill(lining.reflectance);
   const face = enclosure.panels[1]!;

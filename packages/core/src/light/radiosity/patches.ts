@@ -34,30 +34,18 @@ const across = ({ a, b }: Panel): 0 | 1 | 2 => (3 - a - b) as 0 | 1 | 2;
 const patchShareOfDepth = 0.35;
 const mostAlong = 96;
 
-/** Patches at the ends of a side, as shares of the depth: light falls fastest into a corner. */
-const endShares = [0.1] as const;
+/** The patch at each end of a side, as a share of the depth: light falls fastest into a corner. */
+const endShare = 0.1;
 
-/** From `from` on over `length`, small patches at both ends and about equal ones of `patchMm` between. */
+const countOf = (length: number, patchMm: number, least: number): number =>
+  clamp(Math.round(length / patchMm), least, mostAlong);
+
+/** From `from` on over `length`, a small patch at both ends and equal ones of about `patchMm` between. */
 const gradedEdges = (from: number, length: number, patchMm: number, depthMm: number): Float64Array => {
-  const ends = endShares.map((share) => Math.min(share * depthMm, patchMm));
-  const endMm = ends.reduce((sum, mm) => sum + mm, 0);
-  const between = length - 2 * endMm;
-  // A side too short for that: in thirds, the outer ones narrower.
-  const widths =
-    between < ends.at(-1)!
-      ? [0.22 * length, 0.56 * length, 0.22 * length]
-      : [
-          ...ends,
-          ...new Array<number>(clamp(Math.round(between / patchMm), 1, mostAlong)).fill(
-            between / clamp(Math.round(between / patchMm), 1, mostAlong),
-          ),
-          ...[...ends].reverse(),
-        ];
-  const edges = new Float64Array(widths.length + 1);
-  edges[0] = from;
-  widths.forEach((width, at) => (edges[at + 1] = edges[at]! + width));
-  edges[widths.length] = from + length;
-  return edges;
+  // A side too short for that: in three, the outer ones narrower.
+  const endMm = Math.min(endShare * depthMm, patchMm, 0.22 * length);
+  const count = countOf(length - 2 * endMm, patchMm, 1);
+  return Float64Array.of(from, ...evenEdges(from + endMm, length - 2 * endMm, count), from + length);
 };
 
 const evenEdges = (from: number, length: number, count: number): Float64Array =>
@@ -134,17 +122,16 @@ const cellMm2 = ({ aEdges, bEdges, aCount }: Omit<Panel, 'start'>, cell: number)
 };
 
 /**
- * Cuts a case into patches about a third as large as it is deep, smaller ones in the corners, at most about `mostPatches`
- * of them. With a block, which is traced by rays patch by patch, all are about equal.
+ * Cuts a case into patches about a third as large as it is deep, at most about `mostPatches` of them, and, where they may be
+ * `graded`, a small one at each end. With a block, or where light is thrown by rays, of which small patches get too few, all
+ * are about equal.
  */
-export const layPatches = (box: Box, block: Block | null, mostPatches: number): Enclosure => {
+export const layPatches = (box: Box, block: Block | null, mostPatches: number, graded = block === null): Enclosure => {
   const { widthMm: w, heightMm: h, depthMm: d } = box;
   const areaMm2 = 2 * (w * h + w * d + h * d);
   const patchMm = Math.max(patchShareOfDepth * d, Math.sqrt(areaMm2 / mostPatches));
   const along = (from: number, length: number): Float64Array =>
-    block === null
-      ? gradedEdges(from, length, patchMm, d)
-      : evenEdges(from, length, clamp(Math.round(length / patchMm), 2, mostAlong));
+    graded ? gradedEdges(from, length, patchMm, d) : evenEdges(from, length, countOf(length, patchMm, 2));
   const spans = [along(-w / 2, w), along(-h / 2, h), along(0, d)] as const;
   const drafts = [...boxPanels(box, spans), ...(block === null ? [] : blockPanels(block, patchMm))];
   let start = 0;

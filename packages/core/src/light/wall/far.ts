@@ -12,10 +12,9 @@ const mostSums = 400_000;
 /** The raster goes so many heights beyond the LEDs; farther out the groups are asked one by one. */
 const beyondHeights = 15;
 
-/** LEDs near each other that look the same way: one of them, and the flux of all, as a multiple of its own too. */
+/** LEDs near each other that look the same way: one of them, and the flux of all. */
 interface Group {
   readonly led: number;
-  readonly times: number;
   readonly lumens: number;
 }
 
@@ -30,8 +29,7 @@ const groupsOf = ({ count, x, y, z, nx, ny, nz, fluxLm }: PointSources): readonl
       if (z[end] !== z[start] || far > groupHeights * z[start]! || alike < groupCosine) break;
       flux += fluxLm[end]!;
     }
-    const led = (start + end - 1) >> 1;
-    if (flux > 0 && fluxLm[led]! > 0) groups.push({ led, times: flux / fluxLm[led]!, lumens: flux });
+    if (flux > 0) groups.push({ led: (start + end - 1) >> 1, lumens: flux });
     start = end;
   }
   return groups;
@@ -57,22 +55,22 @@ const tabled = (perLumen: (flat2: number) => number, heightMm: number, most2: nu
 /**
  * Illuminance of the wall by LEDs that are far away (lx), as a function of the place: what `ownShare` leaves of each of
  * them, taken together in groups and read from a raster that is made when first asked for. Posts cast no shadow so far.
- * `wholeFrom(led, x, y)` is all that one LED gives there, `perLumen` what any gives by squared distance where they are alike.
+ * `lumenFrom(led, x, y)` is all that a lumen of one LED gives there, `alike` the same by squared distance where they all are.
  */
 export const farLuxOf = (
   lights: PointSources,
-  wholeFrom: (led: number, x: number, y: number) => number,
-  perLumen: ((flat2: number) => number) | null,
+  lumenFrom: (led: number, x: number, y: number) => number,
+  alike: ((flat2: number) => number) | null,
 ): ((x: number, y: number) => number) => {
   const { count, x, y, z } = lights;
   if (count === 0) return () => 0;
   const groups = groupsOf(lights);
   const summed = (px: number, py: number): number => {
     let lux = 0;
-    for (const { led, times } of groups) {
+    for (const { led, lumens } of groups) {
       const [dx, dy] = [px - x[led]!, py - y[led]!];
       const far = 1 - ownShare((dx * dx + dy * dy) / (z[led]! * z[led]!));
-      if (far > 0) lux += times * far * wholeFrom(led, px, py);
+      if (far > 0) lux += lumens * far * lumenFrom(led, px, py);
     }
     return lux;
   };
@@ -95,8 +93,8 @@ export const farLuxOf = (
       Math.ceil((high - low) / cellMm),
     );
     const lux = new Float64Array(grid.columns * grid.rows);
-    const byTable = perLumen === null ? null : tabled(perLumen, heightMm, (right - left) ** 2 + (high - low) ** 2);
-    const alike = (px: number, py: number): number => {
+    const byTable = alike === null ? null : tabled(alike, heightMm, (right - left) ** 2 + (high - low) ** 2);
+    const fromTable = (px: number, py: number): number => {
       let sum = 0;
       for (const { led, lumens } of groups) {
         const [dx, dy] = [px - x[led]!, py - y[led]!];
@@ -104,7 +102,7 @@ export const farLuxOf = (
       }
       return sum;
     };
-    const at = byTable === null ? summed : alike;
+    const at = byTable === null ? summed : fromTable;
     for (let row = 0; row < grid.rows; row += 1)
       for (let column = 0; column < grid.columns; column += 1)
         lux[row * grid.columns + column] = at(

@@ -56,7 +56,7 @@ export const sourcesOf = (scene: HaloScene): Sources => {
       const low = lux[step]!;
       return fluxLm[led]! * (low + (place - step) * (lux[step + 1]! - low));
     };
-  const wholeFrom = (led: number, px: number, py: number): number => {
+  const lumenFrom = (led: number, px: number, py: number): number => {
     const [dx, dy, h] = [px - x[led]!, py - y[led]!, z[led]!];
     const flat2 = dx * dx + dy * dy;
     if (returnMm > 0) {
@@ -68,12 +68,12 @@ export const sourcesOf = (scene: HaloScene): Sources => {
     const d2 = flat2 + h * h;
     const d = Math.sqrt(d2);
     const ahead = (dx * nx[led]! + dy * ny[led]! - h * nz[led]!) / d;
-    return ahead <= 0 ? 0 : (fluxLm[led]! * mm2PerM2 * candelaAt(Math.min(1, ahead)) * h) / (d2 * d);
+    return ahead <= 0 ? 0 : (mm2PerM2 * candelaAt(Math.min(1, ahead)) * h) / (d2 * d);
   };
   const oneByOne = (led: number, px: number, py: number): number => {
     const [dx, dy, h] = [px - x[led]!, py - y[led]!, z[led]!];
     const own = ownShare((dx * dx + dy * dy) / (h * h));
-    return own === 0 ? 0 : own * wholeFrom(led, px, py);
+    return own === 0 ? 0 : own * fluxLm[led]! * lumenFrom(led, px, py);
   };
   const luxFrom = table === null ? oneByOne : byTable(table);
   const widest = z.reduce((most, height) => Math.max(most, reachHeights * height), 1);
@@ -84,7 +84,7 @@ export const sourcesOf = (scene: HaloScene): Sources => {
     scene,
     reachOf,
     luxFrom,
-    farLux: farLuxOf(lights, wholeFrom, table === null ? null : wholePerLumen(scene)),
+    farLux: farLuxOf(lights, lumenFrom, table === null ? null : wholePerLumen(scene)),
     near: nearbyLeds(lights, widest),
     table,
     shading,
