@@ -1,7 +1,7 @@
 import type { RevisionWithDesign, SaveConflict } from '@vitrum/contract';
 import type { Design } from '@vitrum/core';
 import { ApiError, ServerAway } from '../api/client';
-import { useDocument, type SaveState } from './document-store';
+import { takeRevision, useDocument, type SaveState } from './document-store';
 import { dropDraft, writeDraft, type DraftStorage } from './drafts';
 
 const quietMs = 700;
@@ -97,9 +97,9 @@ export const startAutosave = ({ storage, save, after }: AutosaveHost): (() => vo
 
 /** Ends a conflict: my version goes on top of theirs, or theirs is taken; the other stays among the revisions. */
 export const settleConflict = (choice: 'mine' | 'theirs'): void => {
-  const { save, design } = useDocument.getState();
+  const { save } = useDocument.getState();
   if (save.kind !== 'conflict') return;
-  const common = { basedOn: save.head.hash, revision: save.head.number };
-  if (choice === 'theirs') useDocument.setState({ ...common, design: save.head.design, save: { kind: 'saved' } });
-  else useDocument.setState({ ...common, design, save: { kind: 'unsaved' } });
+  const { head } = save;
+  if (choice === 'theirs') takeRevision(head);
+  else useDocument.setState({ basedOn: head.hash, revision: head.number, save: { kind: 'unsaved' } });
 };

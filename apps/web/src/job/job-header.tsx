@@ -1,7 +1,6 @@
 import { ambients, type Ambient } from '@vitrum/core';
 import { ChartScatter, Package, Redo2, Undo2 } from 'lucide-react';
 import { Link, NavLink } from 'react-router';
-import { useStore } from 'zustand';
 import { redo, undo, useDocument } from '../document/document-store';
 import { cancelZip, saveZip, useFiles } from '../files/files-store';
 import type { ZipKind } from '../files/make-zip';
@@ -89,8 +88,8 @@ interface JobHeaderProps {
 
 export const JobHeader = ({ jobId, onHelp }: JobHeaderProps) => {
   const name = useDocument((state) => state.design?.name);
-  const past = useStore(useDocument.temporal, (history) => history.pastStates.length);
-  const future = useStore(useDocument.temporal, (history) => history.futureStates.length);
+  const past = useDocument(({ history }) => history.past.length);
+  const future = useDocument(({ history }) => history.future.length);
   return (
     <header className="no-print flex min-h-12 shrink-0 flex-wrap items-center gap-x-3 gap-y-1 border-b border-line px-4 py-1.5">
       <Link to="/jobs" className="flex items-center gap-2 font-bold">
