@@ -2,8 +2,7 @@ import { useEffect, useState } from 'react';
 import { useEvaluation } from '../evaluation/evaluation-store';
 import { useCatalogue } from '../job/catalogue-context';
 import { Button } from '../ui/button';
-import { benchLink } from './bench-link';
-import { useBench } from './bench-store';
+import { benchLink, useBench } from './bench-store';
 import { Commissioning } from './commissioning';
 import { ControllerPanel } from './controller-panel';
 import { Instruments } from './instruments';
@@ -15,9 +14,12 @@ export const BenchPanel = () => {
   const catalogue = useCatalogue();
   const [open, setOpen] = useState(false);
   const driving = useBench(({ setting }) => setting !== null);
-  useEffect(() => () => benchLink(catalogue).leave(), [catalogue]);
+  const link = benchLink;
+  useEffect(() => {
+    benchLink.open(catalogue);
+    return benchLink.leave;
+  }, [catalogue]);
   if (evaluation === null) return null;
-  const link = benchLink(catalogue);
   return (
     <section aria-label="Bench">
       <div className="no-print mt-3 flex items-center justify-between gap-2">

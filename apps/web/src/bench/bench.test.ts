@@ -1,23 +1,11 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
-import {
-  demoDesigns,
-  type Evaluation,
-  type FaultReply,
-  type FaultRequest,
-  type SessionReply,
-  type SessionRequest,
-} from '@vitrum/core';
-import { connectBench, useBench, type BenchThread } from './bench-store';
+import { demoDesigns, shippedCatalogue, type Catalogue, type Evaluation, type FaultReply } from '@vitrum/core';
+import { fakeCircuit, fakeLight } from '../testing/fake-clients';
+import { connectBench, useBench } from './bench-store';
 import { effectAt, effects } from './effects';
 import { connectMeter, useMeter } from './meter-store';
 import { dayOf, readingOf, withTick } from './readings';
 
-const stand = () => {
-  const asked: SessionRequest[] = [];
-  const thread: BenchThread = { postMessage: (request) => void asked.push(request), onmessage: null };
-  const answer = (reply: SessionReply): void => thread.onmessage!({ data: reply } as MessageEvent<SessionReply>);
-  return { asked, thread, answer };
-};
 const evaluation = {
   design: demoDesigns.slipway,
   circuit: {
@@ -29,32 +17,44 @@ const evaluation = {
 describe('the bench', () => {
   beforeEach(() => useBench.setState({ setting: null, switchedOn: true, evaluation: null }));
 
+  const stand = () => {
+    const threads = fakeLight();
+    const link = connectBench(threads.client);
+    link.open(shippedCatalogue);
+    const lit = () => threads.sent.flatMap((request) => (request.kind === 'evaluate' ? [request.design.power] : []));
+    return { ...threads, link, lit };
+  };
+
   it('lights the newest setting only, one at a time, and asks for no fixes', () => {
-    const { asked, thread, answer } = stand();
-    const link = connectBench(thread, {} as never);
-    link.set(evaluation, { level: 0.5 });
-    link.set(evaluation, { level: 0.4 });
-    link.set(evaluation, { level: 0.3 });
-    const lit = asked.filter((request) => request.kind === 'evaluate');
-    expect(lit.map(({ design }) => design.power.level)).toEqual([0.5]);
-    answer({ kind: 'evaluated', id: lit[0]!.id, evaluation });
-    expect(asked.filter(({ kind }) => kind === 'cancel')).toHaveLength(1);
-    const last = asked.at(-1)!;
-    expect(last.kind === 'evaluate' && last.design.power.level).toBe(0.3);
+    const { link, lit, answer, kinds } = stand();
+    for (const level of [0.5, 0.4, 0.3]) link.set(evaluation, { level });
+    expect(lit().map(({ level }) => level)).toEqual([0.5]);
+    answer('evaluate', { kind: 'evaluated', evaluation });
+    expect(lit().map(({ level }) => level)).toEqual([0.5, 0.3]);
+    answer('evaluate', { kind: 'evaluated', evaluation });
+    expect(kinds()).toEqual(['open', 'evaluate', 'cancel', 'evaluate', 'cancel']);
     expect(useBench.getState().setting).toMatchObject({ level: 0.3, channel: null });
   });
 
   it('gives the view back when it is left, whatever still comes in', () => {
-    const { asked, thread, answer } = stand();
-    const link = connectBench(thread, {} as never);
+    const { link, lit, answer } = stand();
     link.set(evaluation, { segments: [{ assembly: 'box', segment: 2 }] });
-    const [, request] = asked;
-    expect(request!.kind === 'evaluate' && request.design.power.zones).toEqual([
-      { segments: [{ assembly: 'box', segment: 1 }], level: 0 },
-    ]);
+    expect(lit()[0]!.zones).toEqual([{ segments: [{ assembly: 'box', segment: 1 }], level: 0 }]);
     link.leave();
-    answer({ kind: 'evaluated', id: request!.id, evaluation });
+    answer('evaluate', { kind: 'evaluated', evaluation });
     expect(useBench.getState()).toMatchObject({ setting: null, evaluation: null });
+  });
+
+  it('has one thread, whatever becomes of the catalogue, and none once it is left', () => {
+    const { link, started, running, answer, passTime, kinds } = stand();
+    link.set(evaluation, { level: 0.5 });
+    answer('evaluate', { kind: 'evaluated', evaluation });
+    for (let turn = 0; turn < 5; turn += 1) link.open({ ...shippedCatalogue });
+    link.set(evaluation, { level: 0.6 });
+    expect([started(), kinds().filter((kind) => kind === 'open').length]).toEqual([1, 6]);
+    link.leave();
+    passTime();
+    expect(running()).toBe(0);
   });
 });
 
@@ -69,25 +69,63 @@ describe('effects', () => {
 });
 
 describe('the meter', () => {
+  const opened = (points: number): FaultReply => ({
+    id: 0,
+    kind: 'opened',
+    drawing: {
+      segments: [],
+      wires: [],
+      points: Array.from({ length: points }, (_, id) => ({ id: `p${id}`, name: `${id}`, at: null })),
+      clamps: [],
+      colours: [],
+    },
+    probes: [],
+    faults: [],
+  });
+  const stand = () => {
+    const threads = fakeCircuit();
+    return { ...threads, link: connectMeter(threads.client) };
+  };
+  const openOn = (link: ReturnType<typeof stand>['link'], catalogue: Catalogue = shippedCatalogue): void =>
+    link.open(demoDesigns.dispensary, catalogue);
+  beforeEach(() => useMeter.setState(useMeter.getInitialState(), true));
+
   it('shows the newest reading and tells an open way from a short one', () => {
-    const asked: FaultRequest[] = [];
-    const thread = {
-      postMessage: (request: FaultRequest) => void asked.push(request),
-      onmessage: null as ((event: MessageEvent<FaultReply>) => void) | null,
-    };
-    const link = connectMeter(thread);
-    const answer = (reply: FaultReply): void => thread.onmessage!({ data: reply } as MessageEvent<FaultReply>);
+    const { link, sent, answer } = stand();
     link.read(3, 'all');
     link.read(4, 1);
-    answer({ id: asked[0]!.id, kind: 'read', value: 1 });
+    answer('read', { kind: 'read', value: 1 });
     expect(useMeter.getState().value).toBeNull();
-    answer({ id: asked[1]!.id, kind: 'read', value: 2 });
-    expect(useMeter.getState().value).toBe(2);
+    answer('read', { kind: 'read', value: 2 });
+    expect([useMeter.getState().value, sent.length]).toEqual([2, 2]);
     link.ohms({ point: 'a', conductor: 0 }, { point: 'b', conductor: 0 });
-    answer({ id: asked[2]!.id, kind: 'ohms', ohm: null });
-    expect(useMeter.getState().ohm).toBeNull();
-    answer({ id: asked[2]!.id, kind: 'refused', sentence: 'no strip' });
+    answer('ohms', { kind: 'ohms', ohm: 0.02 });
+    expect(useMeter.getState().ohm).toBe(0.02);
+    link.ohms({ point: 'a', conductor: 0 }, { point: 'c', conductor: 0 });
+    answer('ohms', { kind: 'refused', sentence: 'no strip' });
     expect(useMeter.getState().problem).toBe('no strip');
+  });
+
+  it('opens its circuit though a reading is asked for meanwhile', () => {
+    const { link, answer } = stand();
+    openOn(link);
+    link.read(3, 'all');
+    answer('open', { ...opened(2) });
+    expect(useMeter.getState().opened?.drawing.points).toHaveLength(2);
+    answer('read', { kind: 'read', value: 23.5 });
+    expect(useMeter.getState().value).toBe(23.5);
+  });
+
+  it('shows nothing read of the circuit before', () => {
+    const { link, answer, reply, idsOf } = stand();
+    openOn(link);
+    link.read(3, 'all');
+    openOn(link, { ...shippedCatalogue });
+    reply({ ...opened(1), id: idsOf('open')[0]! });
+    expect(useMeter.getState().opened).toBeNull();
+    answer('open', opened(3));
+    answer('read', { kind: 'read', value: 23.5 });
+    expect([useMeter.getState().opened?.drawing.points.length, useMeter.getState().value]).toEqual([3, null]);
   });
 });
 

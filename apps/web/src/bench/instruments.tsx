@@ -39,8 +39,12 @@ const Display = ({ label, children }: { readonly label: string; readonly childre
 
 /** Volts, amperes by clamp, and continuity, read off the design’s own circuit. */
 const Meter = () => {
-  const { opened, value, ohm, problem } = useMeter();
-  const { setting, switchedOn } = useBench();
+  const opened = useMeter((state) => state.opened);
+  const value = useMeter((state) => state.value);
+  const ohm = useMeter((state) => state.ohm);
+  const problem = useMeter((state) => state.problem);
+  const setting = useBench((state) => state.setting);
+  const switchedOn = useBench((state) => state.switchedOn);
   const [held, setHeld] = useState('');
   const [probe, setProbe] = useState(-1);
   const [far, setFar] = useState('');
@@ -49,11 +53,10 @@ const Meter = () => {
   const on = dark ? 'none' : typeof setting?.channel === 'number' ? setting.channel : 'all';
   // What it is held to is read anew whenever the controller is set to something else.
   useEffect(() => {
-    if (probe >= 0) meterLink().read(probe, on);
+    if (probe >= 0) meterLink.read(probe, on);
   }, [probe, on]);
   if (problem !== null) return <p role="alert">{problem}</p>;
   if (opened === null) return <p role="status">Laying the circuit out …</p>;
-  const link = meterLink();
   const { points, clamps } = opened.drawing;
   const there = probesAt(opened.probes, held === '' ? null : (JSON.parse(held) as Held));
   const chosen = there.includes(probe) ? probe : (there[0] ?? -1);
@@ -99,7 +102,7 @@ const Meter = () => {
             value={far}
             onChoose={(other) => {
               setFar(other);
-              link.ohms({ point, conductor: 0 }, { point: other, conductor: 0 });
+              meterLink.ohms({ point, conductor: 0 }, { point: other, conductor: 0 });
             }}
             options={points.filter(({ id }) => id !== point).map(({ id, name }) => ({ value: id, label: name }))}
             {...(far === '' ? { unchosen: { value: '', label: 'choose the other end' } } : {})}
@@ -158,8 +161,9 @@ export const Instruments = ({ evaluation }: { readonly evaluation: Evaluation })
   const design = useDocument((state) => state.design);
   const opened = useMeter((state) => state.opened);
   useEffect(() => {
-    if (design !== null) meterLink().open(design, catalogue);
+    if (design !== null) meterLink.open(design, catalogue);
   }, [design, catalogue]);
+  useEffect(() => meterLink.hold(), []);
   return (
     <div className="space-y-3 rounded-[3px] border border-line p-2">
       <span className="font-semibold">Instruments</span>

@@ -1,6 +1,6 @@
 import type { Catalogue, Design, FaultReply, FaultRequest } from '@vitrum/core';
 import { create } from 'zustand';
-import type { FaultThread } from '../practice/practice-store';
+import { workers, type CircuitClient } from '../workers/clients';
 
 type Opened = Extract<FaultReply, { kind: 'opened' }>;
 type Tip = Extract<FaultRequest, { kind: 'ohms' }>['one'];
@@ -15,41 +15,37 @@ interface MeterState {
 
 export const useMeter = create<MeterState>(() => ({ opened: null, value: null, ohm: null, problem: null }));
 
-/** Joins the bench’s meter to the circuit in a thread. Only the newest answers count. */
-export const connectMeter = (thread: FaultThread) => {
-  let id = 0;
-  thread.onmessage = ({ data }) => {
-    if (data.id !== id) return;
-    if (data.kind === 'opened') useMeter.setState({ opened: data, value: null, problem: null });
-    if (data.kind === 'read') useMeter.setState({ value: data.value });
-    if (data.kind === 'ohms') useMeter.setState({ ohm: data.ohm });
-    if (data.kind === 'refused') useMeter.setState({ problem: data.sentence });
-  };
-  const ask = (request: FaultRequest): void => thread.postMessage(request);
+const fail = (problem: string): void => useMeter.setState({ problem });
+
+const hear = (reply: FaultReply): void => {
+  if (reply.kind === 'opened') useMeter.setState({ opened: reply, value: null, problem: null });
+  if (reply.kind === 'read') useMeter.setState({ value: reply.value });
+  if (reply.kind === 'ohms') useMeter.setState({ ohm: reply.ohm });
+  if (reply.kind === 'refused') fail(reply.sentence);
+};
+
+/** Joins the bench’s meter to the circuit in a thread. Of readings, and of ohms, only the newest counts. */
+export const connectMeter = (client: CircuitClient) => {
+  let stopRead = (): void => undefined;
+  let stopOhms = (): void => undefined;
   return {
     open: (design: Design, catalogue: Catalogue): void => {
-      id += 1;
-      ask({ id, kind: 'open', design, catalogue });
+      // What was read of the circuit before is of no account.
+      stopRead();
+      stopOhms();
+      client.setUp('circuit', { kind: 'open', design, catalogue }, { hear, fail });
     },
     read: (probe: number, on: 'all' | 'none' | number): void => {
-      id += 1;
-      ask({ id, kind: 'read', probe, on });
+      stopRead = client.ask({ request: { kind: 'read', probe, on }, lane: 'read', hear, fail });
     },
     ohms: (one: Tip, other: Tip): void => {
-      id += 1;
-      ask({ id, kind: 'ohms', one, other });
+      stopOhms = client.ask({ request: { kind: 'ohms', one, other }, lane: 'ohms', hear, fail });
     },
+    hold: client.hold,
   };
 };
 
 export type MeterLink = ReturnType<typeof connectMeter>;
 
-let link: MeterLink | null = null;
-
-/** The page’s one meter, started on first use. */
-export const meterLink = (): MeterLink => {
-  link ??= connectMeter(
-    new Worker(new URL('../practice/worker.ts', import.meta.url), { type: 'module', name: 'meter' }),
-  );
-  return link;
-};
+/** The page’s one meter. */
+export const meterLink: MeterLink = connectMeter(workers.meter);

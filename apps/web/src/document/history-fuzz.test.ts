@@ -1,7 +1,16 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import type { RevisionWithDesign } from '@vitrum/contract';
 import { demoDesigns, fieldsOf, inDesign, seededRandom, set, type Design, type LightboxAssembly } from '@vitrum/core';
-import { beginGesture, changeDesign, openDocument, redo, setDesign, undo, useDocument, type Gesture } from './document-store';
+import {
+  beginGesture,
+  changeDesign,
+  openDocument,
+  redo,
+  setDesign,
+  undo,
+  useDocument,
+  type Gesture,
+} from './document-store';
 import { entryBetween, noHistory, recorded, redone, undone } from './history';
 
 const operations = 10_000;

@@ -1,55 +1,74 @@
 import { describe, expect, it } from '@jest/globals';
-import { demoDesigns, shippedCatalogue, type Evaluation, type SessionReply, type SessionRequest } from '@vitrum/core';
-import { connectEvaluation, useEvaluation, type Thread } from './evaluation-store';
+import { demoDesigns, shippedCatalogue, type Evaluation } from '@vitrum/core';
+import { fakeLight } from '../testing/fake-clients';
+import { connectEvaluation, useEvaluation } from './evaluation-store';
 
-const fakeThread = () => {
-  const sent: SessionRequest[] = [];
-  const thread: Thread = { postMessage: (request) => sent.push(request), onmessage: null };
-  const link = connectEvaluation(thread);
-  const reply = (data: SessionReply) => thread.onmessage?.({ data } as MessageEvent<SessionReply>);
-  return { sent, link, reply };
+const stand = () => {
+  const threads = fakeLight();
+  const link = connectEvaluation(threads.client);
+  const evaluate = (name: string, job = 'job'): void => link.evaluate(job, named(name));
+  const names = () => threads.sent.flatMap((request) => (request.kind === 'evaluate' ? [request.design.name] : []));
+  return { ...threads, link, evaluate, names };
 };
 
 const evaluation = (name: string): Evaluation =>
   ({ design: { ...demoDesigns.dispensary, name }, findings: [] }) as unknown as Evaluation;
 const named = (name: string) => ({ ...demoDesigns.dispensary, name });
 
-describe('the page’s side of the evaluation protocol', () => {
+describe('the page’s side of the evaluation', () => {
   it('keeps one design in flight and only the newest waiting', () => {
-    const { sent, link, reply } = fakeThread();
+    const { link, evaluate, answer, names } = stand();
     link.open(shippedCatalogue);
-    for (const name of ['a', 'b', 'c', 'd']) link.evaluate(named(name));
-    const names = () => sent.flatMap((request) => (request.kind === 'evaluate' ? [request.design.name] : []));
+    for (const name of ['a', 'b', 'c', 'd']) evaluate(name);
     expect(names()).toEqual(['a']);
-    reply({ kind: 'evaluated', id: 1, evaluation: evaluation('a') });
+    answer('evaluate', { kind: 'evaluated', evaluation: evaluation('a') });
     expect(names()).toEqual(['a', 'd']);
-    reply({ kind: 'evaluated', id: 2, evaluation: evaluation('d') });
+    expect(useEvaluation.getState().evaluation?.design.name).toBe('a');
+    answer('evaluate', { kind: 'evaluated', evaluation: evaluation('d') });
     expect(useEvaluation.getState().evaluation?.design.name).toBe('d');
   });
 
   it('shows fixes only for the newest design', () => {
-    const { link, reply } = fakeThread();
-    link.evaluate(named('a'));
-    reply({ kind: 'evaluated', id: 0, evaluation: evaluation('a') });
-    reply({ kind: 'fixes', id: 0, findings: [] });
+    const { evaluate, answer, reply, idsOf } = stand();
+    evaluate('a');
+    answer('evaluate', { kind: 'evaluated', evaluation: evaluation('a') });
+    answer('evaluate', { kind: 'fixes', findings: [] });
     expect(useEvaluation.getState().findings).toEqual([]);
-    link.evaluate(named('b'));
-    reply({ kind: 'fixes', id: 0, findings: [{ id: 'stale' } as never] });
+    evaluate('b');
+    reply({ kind: 'fixes', id: idsOf('evaluate')[0]!, findings: [{ id: 'stale' } as never] });
     expect(useEvaluation.getState().findings).toEqual([]);
   });
 
-  it('keeps the last good evaluation when a design is refused or the thread fails', () => {
-    const { link, reply } = fakeThread();
-    link.evaluate(named('good'));
-    reply({ kind: 'evaluated', id: 0, evaluation: evaluation('good') });
-    link.evaluate(named('bad'));
-    reply({ kind: 'refused', id: 1, problems: [{ path: 'x', message: 'too deep' }] });
+  it('keeps the last good evaluation when a design is refused or the program fails', () => {
+    const { evaluate, answer } = stand();
+    evaluate('good');
+    answer('evaluate', { kind: 'evaluated', evaluation: evaluation('good') });
+    evaluate('bad');
+    answer('evaluate', { kind: 'refused', problems: [{ path: 'x', message: 'too deep' }] });
     expect(useEvaluation.getState()).toMatchObject({
       evaluation: { design: { name: 'good' } },
       problems: [{ message: 'too deep' }],
     });
-    link.evaluate(named('worse'));
-    reply({ kind: 'crashed', id: 2, message: 'boom' });
+    evaluate('worse');
+    answer('evaluate', { kind: 'crashed', message: 'boom' });
     expect(useEvaluation.getState().crash).toBe('boom');
+  });
+
+  it('says so when the thread itself fails, and lights the next edit in another', () => {
+    const { evaluate, fail, started, link, kinds } = stand();
+    link.open(shippedCatalogue);
+    evaluate('a');
+    fail('no such script');
+    expect(useEvaluation.getState().crash).toBe('no such script');
+    evaluate('b');
+    expect([started(), kinds()]).toEqual([2, ['open', 'evaluate', 'open', 'evaluate']]);
+  });
+
+  it('shows nothing of one job on the page of another, though it comes late', () => {
+    const { evaluate, reply, idsOf } = stand();
+    evaluate('a', 'one');
+    evaluate('b', 'other');
+    reply({ kind: 'evaluated', id: idsOf('evaluate')[0]!, evaluation: evaluation('a') });
+    expect(useEvaluation.getState()).toMatchObject({ jobId: 'other', evaluation: null });
   });
 });

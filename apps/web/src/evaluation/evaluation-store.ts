@@ -1,7 +1,10 @@
-import type { Catalogue, Design, Evaluation, Finding, Problem, SessionReply, SessionRequest } from '@vitrum/core';
+import type { Catalogue, Design, Evaluation, Finding, Problem, SessionReply } from '@vitrum/core';
 import { create } from 'zustand';
+import type { LightClient } from '../workers/clients';
 
 interface EvaluationState {
+  /** The job that all of this is about. */
+  readonly jobId: string | null;
   readonly evaluation: Evaluation | null;
   /** With fixes once they have been tried; `null` while they are. */
   readonly findings: readonly Finding[] | null;
@@ -10,86 +13,47 @@ interface EvaluationState {
   readonly crash: string | null;
 }
 
-export const useEvaluation = create<EvaluationState>(() => ({
-  evaluation: null,
-  findings: null,
-  problems: [],
-  crash: null,
-}));
+const nothing = { evaluation: null, findings: null, problems: [], crash: null } as const;
 
-/** The part of a worker that is used; tests bring a stand-in. */
-export interface Thread {
-  postMessage: (request: SessionRequest) => void;
-  onmessage: ((event: MessageEvent<SessionReply>) => void) | null;
-}
+export const useEvaluation = create<EvaluationState>(() => ({ jobId: null, ...nothing }));
 
-type DistributiveOmit<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never;
-
-/**
- * The page’s side of the protocol. One design is in flight at a time, and only the newest waits behind it, so that a drag
- * never queues up; answers to designs that are no longer the newest still show (they are at most one step behind).
- */
-export const connectEvaluation = (thread: Thread) => {
-  let nextId = 0;
-  let inFlight: number | null = null;
-  let waiting: Design | null = null;
-
-  const send = (request: DistributiveOmit<SessionRequest, 'id'>): number => {
-    const id = nextId++;
-    thread.postMessage({ ...request, id });
-    return id;
-  };
-
-  const next = (): void => {
-    inFlight = null;
-    if (waiting === null) return;
-    inFlight = send({ kind: 'evaluate', design: waiting });
-    waiting = null;
-  };
-
-  const receive = (reply: SessionReply): void => {
-    switch (reply.kind) {
-      case 'evaluated':
-        useEvaluation.setState({ evaluation: reply.evaluation, findings: null, problems: [], crash: null });
-        if (reply.id === inFlight) next();
-        return;
-      case 'fixes':
-        if (inFlight === null) useEvaluation.setState({ findings: reply.findings });
-        return;
-      case 'refused':
-        useEvaluation.setState({ problems: reply.problems });
-        if (reply.id === inFlight) next();
-        return;
-      case 'crashed':
-        useEvaluation.setState({ crash: reply.message });
-        if (reply.id === inFlight) next();
-        return;
-      case 'cancelled':
-        if (reply.id === inFlight) next();
-        return;
-      // Files, sweeps and solving have threads of their own.
-      case 'packed':
-      case 'tried':
-      case 'swept':
-      case 'solved':
-      case 'chosen':
-      case 'tracing':
-      case 'taken':
-      case 'opened':
-      case 'progress':
-        return;
-    }
-  };
-
-  thread.onmessage = ({ data }) => receive(data);
-
-  return {
-    open: (catalogue: Catalogue): void => void send({ kind: 'open', catalogue }),
-    evaluate: (design: Design): void => {
-      waiting = design;
-      if (inFlight === null) next();
-    },
-  };
+const hear = (reply: SessionReply): void => {
+  switch (reply.kind) {
+    case 'evaluated':
+      return useEvaluation.setState({ evaluation: reply.evaluation, findings: null, problems: [], crash: null });
+    case 'fixes':
+      return useEvaluation.setState({ findings: reply.findings });
+    case 'refused':
+      return useEvaluation.setState({ problems: reply.problems });
+    case 'crashed':
+      return useEvaluation.setState({ crash: reply.message });
+    default:
+      return undefined;
+  }
 };
 
-export type EvaluationLink = ReturnType<typeof connectEvaluation>;
+/**
+ * Lights designs in a thread. One is in flight at a time, and only the newest waits behind it, so that a drag never queues
+ * up; answers to designs that are no longer the newest still show (they are at most one step behind).
+ */
+export const connectEvaluation = (client: LightClient) => {
+  let callOff: () => void = () => undefined;
+  return {
+    open: (catalogue: Catalogue): void => client.setUp('catalogue', { kind: 'open', catalogue }),
+    evaluate: (jobId: string, design: Design): void => {
+      if (useEvaluation.getState().jobId !== jobId) {
+        callOff();
+        useEvaluation.setState({ jobId, ...nothing });
+      }
+      callOff = client.ask({
+        request: { kind: 'evaluate', design },
+        lane: 'design',
+        evenIfLate: true,
+        hear,
+        fail: (crash) => useEvaluation.setState({ crash }),
+      });
+    },
+    /** Nothing more of what was asked is heard. */
+    leave: (): void => callOff(),
+  };
+};

@@ -2,6 +2,7 @@ import { fileName, type Catalogue } from '@vitrum/core';
 import { create } from 'zustand';
 import { useDocument } from '../document/document-store';
 import { saveFile } from '../ui/save-file';
+import { workers } from '../workers/clients';
 import { makeZip, type Making, type ZipKind } from './make-zip';
 
 interface FilesState {
@@ -22,9 +23,8 @@ export const saveZip = async (kind: ZipKind, catalogue: Catalogue): Promise<void
   const { design } = useDocument.getState();
   if (design === null || making !== null) return;
   useFiles.setState({ busy: kind, problem: null });
-  const thread = new Worker(new URL('../evaluation/worker.ts', import.meta.url), { type: 'module', name: 'files' });
   try {
-    making = makeZip(thread, catalogue, kind, design);
+    making = makeZip(workers.files, catalogue, kind, design);
     const zip = await making.zip;
     if (zip !== null) saveFile(`${fileName(design.name)}${endings[kind]}.zip`, zip, 'application/zip');
   } catch (error) {

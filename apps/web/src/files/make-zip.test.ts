@@ -1,58 +1,49 @@
 import { describe, expect, it } from '@jest/globals';
-import { demoDesigns, shippedCatalogue, type SessionReply, type SessionRequest } from '@vitrum/core';
-import { makeZip, type EndableThread } from './make-zip';
+import { demoDesigns, shippedCatalogue, type SessionReply } from '@vitrum/core';
+import { fakePassingLight } from '../testing/fake-clients';
+import { makeZip, type ZipKind } from './make-zip';
 
-const fakeThread = () => {
-  const sent: SessionRequest[] = [];
-  let ended = 0;
-  const thread: EndableThread = {
-    postMessage: (request) => sent.push(request),
-    terminate: () => (ended += 1),
-    onmessage: null,
-    onerror: null,
-  };
-  const reply = (data: SessionReply) => thread.onmessage?.({ data } as MessageEvent<SessionReply>);
-  return { sent, thread, reply, ended: () => ended };
+const stand = (kind: ZipKind) => {
+  const threads = fakePassingLight();
+  return { ...threads, ...makeZip(threads.client, shippedCatalogue, kind, demoDesigns.dispensary) };
 };
 
 describe('making a ZIP in a thread of its own', () => {
   it('opens the catalogue, asks, hands over the ZIP and ends the thread', async () => {
-    const { sent, thread, reply, ended } = fakeThread();
-    const { zip } = makeZip(thread, shippedCatalogue, 'pack', demoDesigns.dispensary);
-    expect(sent.map(({ kind }) => kind)).toEqual(['open', 'pack']);
-    reply({ kind: 'opened', id: 0 });
-    reply({ kind: 'progress', id: 1, done: 0, what: 'drawing the parts' });
-    reply({ kind: 'packed', id: 1, zip: new Uint8Array([1, 2]) });
+    const { zip, kinds, answer, passTime, running } = stand('pack');
+    expect(kinds()).toEqual(['open', 'pack']);
+    answer('open', { kind: 'opened' });
+    answer('pack', { kind: 'progress', done: 0, what: 'drawing the parts' });
+    answer('pack', { kind: 'packed', zip: new Uint8Array([1, 2]) });
     await expect(zip).resolves.toEqual(new Uint8Array([1, 2]));
-    expect(ended()).toBe(1);
+    passTime();
+    expect(running()).toBe(0);
   });
 
   it('gives nothing once cancelled, whatever still comes, and ends the thread without waiting for it', async () => {
-    const { thread, reply, ended } = fakeThread();
-    const { zip, cancel } = makeZip(thread, shippedCatalogue, 'maps', demoDesigns.dispensary);
+    const { zip, cancel, answer, running } = stand('maps');
     cancel();
     await expect(zip).resolves.toBeNull();
-    expect(ended()).toBe(1);
-    reply({ kind: 'packed', id: 1, zip: new Uint8Array([1]) });
+    expect(running()).toBe(0);
+    answer('maps', { kind: 'packed', zip: new Uint8Array([1]) });
     await expect(zip).resolves.toBeNull();
   });
 
   it.each<[string, SessionReply, string]>([
-    ['refused', { kind: 'refused', id: 1, problems: [{ path: 'case', message: 'no seat' }] }, 'no seat'],
+    ['refused', { kind: 'refused', id: 1, problems: [{ path: 'case', message: 'no seat' }] }, 'case: no seat'],
     ['crashed', { kind: 'crashed', id: 1, message: 'boom' }, 'boom'],
-  ])('says why when %s, and ends the thread', async (_, answer, message) => {
-    const { thread, reply, ended } = fakeThread();
-    const { zip } = makeZip(thread, shippedCatalogue, 'pack', demoDesigns.dispensary);
-    reply(answer);
+  ])('says why when %s, and ends the thread', async (_, reply, message) => {
+    const { zip, reply: tell, passTime, running } = stand('pack');
+    tell(reply);
     await expect(zip).rejects.toThrow(message);
-    expect(ended()).toBe(1);
+    passTime();
+    expect(running()).toBe(0);
   });
 
   it('says so when the thread does not start', async () => {
-    const { thread, ended } = fakeThread();
-    const { zip } = makeZip(thread, shippedCatalogue, 'pack', demoDesigns.dispensary);
-    thread.onerror?.({ message: 'no such script' } as ErrorEvent);
+    const { zip, fail, running } = stand('pack');
+    fail('no such script');
     await expect(zip).rejects.toThrow('no such script');
-    expect(ended()).toBe(1);
+    expect(running()).toBe(0);
   });
 });

@@ -14,8 +14,9 @@ import { FieldRow, fieldLook } from '../fields/field-row';
 import { Button } from '../ui/button';
 import { SheetDialog } from '../ui/sheet-dialog';
 import { useView } from '../view/view-store';
+import { workers } from '../workers/clients';
 import { DrawingPreview } from './drawing-preview';
-import { connectIntake, type Intake } from './intake-thread';
+import { askIntake, type Intake } from './ask-intake';
 
 interface Work {
   readonly intake: Intake | null;
@@ -25,21 +26,22 @@ interface Work {
 
 const useIntake = (file: DrawingFile, options: IntakeOptions, use: (drawing: TakenDrawing) => void): Work => {
   const [intake, setIntake] = useState<Intake | null>(null);
-  const ask = useRef<ReturnType<typeof connectIntake> | null>(null);
-  const finishing = useRef<((drawing: TakenDrawing) => void) | null>(null);
+  const callOff = useRef<() => void>(() => undefined);
   useEffect(() => {
-    const worker = new Worker(new URL('../evaluation/worker.ts', import.meta.url), { type: 'module', name: 'intake' });
-    ask.current = connectIntake(worker, (next) => {
-      if (finishing.current !== null && next.drawing !== null) finishing.current(next.drawing);
-      else setIntake(next);
-      finishing.current = null;
-    });
-    return () => worker.terminate();
+    const release = workers.intake.hold();
+    return () => {
+      callOff.current();
+      release();
+    };
   }, []);
-  useEffect(() => ask.current?.(file, options), [file, options]);
+  useEffect(() => {
+    callOff.current = askIntake(workers.intake, file, options, setIntake);
+  }, [file, options]);
   const finish = (scale: number): void => {
-    finishing.current = use;
-    ask.current?.(file, { ...options, scale, gapMm: options.gapMm * scale });
+    const atSize = { ...options, scale, gapMm: options.gapMm * scale };
+    callOff.current = askIntake(workers.intake, file, atSize, (next) =>
+      next.drawing === null ? setIntake(next) : use(next.drawing),
+    );
   };
   return { intake, finish };
 };

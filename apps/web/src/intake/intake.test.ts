@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import { usualIntake, type DrawingFile, type SessionReply, type SessionRequest, type TakenDrawing } from '@vitrum/core';
-import { connectIntake, type Intake, type IntakeThread } from './intake-thread';
+import { usualIntake, type DrawingFile, type IntakeOptions, type TakenDrawing } from '@vitrum/core';
+import { fakePassingLight } from '../testing/fake-clients';
+import { askIntake, type Intake } from './ask-intake';
 import { drawingKind, greyOf, readDrawingFile } from './read-drawing-file';
 
 const file: DrawingFile = { kind: 'svg', name: 'a.svg', text: '<svg/>' };
@@ -16,43 +17,48 @@ const drawing = (widthMm: number): TakenDrawing => ({
 });
 
 const open = () => {
-  const sent: SessionRequest[] = [];
+  const threads = fakePassingLight();
   const told: Intake[] = [];
-  const thread: IntakeThread = { postMessage: (request) => sent.push(request), onmessage: null };
-  const ask = connectIntake(thread, (intake) => told.push(intake));
-  const reply = (data: SessionReply) => thread.onmessage?.({ data } as MessageEvent<SessionReply>);
-  const gaps = () => sent.map((request) => (request.kind === 'take' ? request.options.gapMm : -1));
-  return { sent, told, ask, reply, gaps };
+  const ask = (options: IntakeOptions) => askIntake(threads.client, file, options, (intake) => told.push(intake));
+  const gaps = () => threads.sent.map((request) => (request.kind === 'take' ? request.options.gapMm : -1));
+  return { ...threads, told, ask, gaps };
 };
 
 describe('taking a drawing in', () => {
   it('keeps one options in flight and only the newest waiting, and tells nothing that is out of date', () => {
-    const { ask, reply, told, gaps } = open();
-    for (const gapMm of [0.1, 0.2, 0.3]) ask(file, { ...usualIntake, gapMm });
+    const { ask, answer, told, gaps } = open();
+    for (const gapMm of [0.1, 0.2, 0.3]) ask({ ...usualIntake, gapMm });
     expect(gaps()).toEqual([0.1]);
-    reply({ kind: 'taken', id: 1, drawing: drawing(1) });
+    answer('take', { kind: 'taken', drawing: drawing(1) });
     expect(told).toEqual([]);
     expect(gaps()).toEqual([0.1, 0.3]);
-    reply({ kind: 'taken', id: 2, drawing: drawing(2) });
+    answer('take', { kind: 'taken', drawing: drawing(2) });
     expect(told).toEqual([{ drawing: drawing(2), problem: null }]);
-    ask(file, { ...usualIntake, gapMm: 0.4 });
+    ask({ ...usualIntake, gapMm: 0.4 });
     expect(gaps()).toEqual([0.1, 0.3, 0.4]);
   });
 
   it('tells what is wrong, with the place', () => {
-    const { ask, reply, told } = open();
-    ask(file, usualIntake);
-    reply({
+    const { ask, answer, told, fail } = open();
+    ask(usualIntake);
+    answer('take', {
       kind: 'refused',
-      id: 1,
       problems: [
         { path: 'line 3', message: 'carries a script' },
         { path: '', message: 'no' },
       ],
     });
-    ask(file, usualIntake);
-    reply({ kind: 'crashed', id: 2, message: 'boom' });
-    expect(told.map(({ problem }) => problem)).toEqual(['line 3: carries a script; no', 'boom']);
+    ask(usualIntake);
+    answer('take', { kind: 'crashed', message: 'boom' });
+    ask(usualIntake);
+    fail('out of memory');
+    expect(told.map(({ problem }) => problem)).toEqual(['line 3: carries a script; no', 'boom', 'out of memory']);
+  });
+
+  it('ends its thread when it is put away in the midst of it', () => {
+    const { ask, running } = open();
+    ask(usualIntake)();
+    expect(running()).toBe(0);
   });
 });
 

@@ -7,7 +7,7 @@ import { startAutosave } from '../document/autosave';
 import { selectAssembly } from '../document/selection';
 import { openDocument, useDocument } from '../document/document-store';
 import { readDraft } from '../document/drafts';
-import { startEvaluation } from '../evaluation/link';
+import { runEvaluation, warmEvaluation } from '../evaluation/run-evaluation';
 import { ErrorSheet } from '../pages/error-sheet';
 import { NotFoundPage } from '../pages/not-found-page';
 import { TryoutsPage } from '../tryouts/tryouts-page';
@@ -79,6 +79,8 @@ export const JobPage = () => {
   const [help, setHelp] = useState(false);
   const showHelp = useCallback(() => setHelp(true), []);
   useShortcuts(jobId, showHelp);
+  useEffect(warmEvaluation, []);
+  useEffect(() => (catalogue === undefined || !open ? undefined : runEvaluation(catalogue)), [catalogue, open, jobId]);
   useEffect(() => {
     if (isWorkStep(step)) markVisited(jobId, step);
   }, [jobId, step]);
@@ -102,7 +104,6 @@ export const JobPage = () => {
       </p>
     );
   if (!isWorkStep(step) && step !== 'tryouts') return <Navigate to={`/jobs/${jobId}/face`} replace />;
-  startEvaluation(catalogue);
   return (
     <CatalogueContext value={catalogue}>
       <div className="flex h-full flex-col max-lg:h-auto print:h-auto">

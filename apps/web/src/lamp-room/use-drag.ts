@@ -1,6 +1,6 @@
 import type { DesignChange } from '@vitrum/core';
 import { useRef, type PointerEvent } from 'react';
-import { beginGesture } from '../document/document-store';
+import { useGesture } from '../document/use-gesture';
 import { toSign, type FrontView, type Place } from './front-view';
 
 /** Where on the sign a pointer is. */
@@ -11,28 +11,23 @@ const signAt = (event: PointerEvent<SVGElement>, view: FrontView): Place => {
 
 /** A drag of something on the front: one step of undo; `begin` looks at the design once and answers with what a place means. */
 export const useDrag = (view: FrontView, begin: () => (at: Place) => DesignChange) => {
-  const drag = useRef<{
-    readonly gesture: ReturnType<typeof beginGesture>;
-    readonly change: (at: Place) => DesignChange;
-  } | null>(null);
-  const letGo = (how: 'end' | 'cancel'): void => {
-    drag.current?.gesture[how]();
-    drag.current = null;
-  };
+  const gesture = useGesture();
+  const meaning = useRef<(at: Place) => DesignChange>(() => []);
   return {
-    cancel: () => letGo('cancel'),
-    dragging: () => drag.current !== null,
+    cancel: () => gesture.letGo('cancel'),
+    dragging: gesture.isOpen,
     handlers: {
       onPointerDown: (event: PointerEvent<SVGElement>): void => {
         event.stopPropagation();
         event.currentTarget.setPointerCapture(event.pointerId);
-        drag.current = { gesture: beginGesture(), change: begin() };
+        meaning.current = begin();
+        gesture.begin();
       },
       onPointerMove: (event: PointerEvent<SVGElement>): void => {
-        if (drag.current !== null) drag.current.gesture.change(drag.current.change(signAt(event, view)));
+        if (gesture.isOpen()) gesture.change(meaning.current(signAt(event, view)));
       },
-      onPointerUp: () => letGo('end'),
-      onPointerCancel: () => letGo('cancel'),
+      onPointerUp: () => gesture.letGo('end'),
+      onPointerCancel: () => gesture.letGo('cancel'),
     },
   };
 };

@@ -1,14 +1,13 @@
 import { demoDesigns, type FaultReply, type Level } from '@vitrum/core';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { PageHeader } from '../pages/page-header';
 import { Button } from '../ui/button';
 import { LabelledChoice } from '../ui/labelled-choice';
 import { BenchDrawing, type Held } from './bench-drawing';
-import { practiceLink } from './link';
 import { Measure } from './measure';
 import { ReadingsTable } from './meter';
 import { NameFault } from './name-fault';
-import { usePractice, type CircuitName, type PracticeLink } from './practice-store';
+import { practiceLink, usePractice, type CircuitName, type PracticeLink } from './practice-store';
 
 type Opened = Extract<FaultReply, { kind: 'opened' }>;
 
@@ -81,8 +80,17 @@ const Bench = ({ opened, link }: { readonly opened: Opened; readonly link: Pract
 
 /** Find the fault: a fault is hidden in a circuit of the demo shop; look, measure, name it. */
 export const PracticePage = () => {
-  const [link] = useState(practiceLink);
-  const { opened, problem, seed, circuit } = usePractice();
+  const link = practiceLink;
+  const opened = usePractice((state) => state.opened);
+  const problem = usePractice((state) => state.problem);
+  const seed = usePractice((state) => state.seed);
+  const circuit = usePractice((state) => state.circuit);
+  useEffect(() => {
+    const now = usePractice.getState();
+    // What was begun on an earlier visit goes on.
+    if (now.opened === null) practiceLink.start(now.circuit, now.level, now.seed);
+    return practiceLink.hold();
+  }, []);
   return (
     <>
       <PageHeader />

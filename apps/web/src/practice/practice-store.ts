@@ -8,12 +8,8 @@ import {
   type Symptoms,
 } from '@vitrum/core';
 import { create } from 'zustand';
-
-/** The part of a worker that is used; tests bring a stand-in. */
-export interface FaultThread {
-  postMessage: (request: FaultRequest) => void;
-  onmessage: ((event: MessageEvent<FaultReply>) => void) | null;
-}
+import { workers, type CircuitClient } from '../workers/clients';
+import type { Unnumbered } from '../workers/worker-client';
 
 type Opened = Extract<FaultReply, { kind: 'opened' }>;
 type Hidden = Extract<FaultReply, { kind: 'hidden' }>;
@@ -64,73 +60,65 @@ const signsOf = ({ hidden, readings, opened }: PracticeState): Symptoms => ({
   readings: readings.map(({ probe, judged }) => ({ probe: opened!.probes[probe]!.probe, judged })),
 });
 
-/** Joins the page’s state to the bench in its thread. Answers that are out of date are passed over. */
-export const connectPractice = (thread: FaultThread) => {
-  let id = 0;
-  // Work that only counts while the same fault is hidden.
-  let round = 0;
-  const asked = new Map<number, { readonly round: number; readonly request: FaultRequest }>();
-  const ask = (
-    request: FaultRequest extends infer Each ? (Each extends unknown ? Omit<Each, 'id'> : never) : never,
-  ): void => {
-    id += 1;
-    const whole = { ...request, id } as FaultRequest;
-    asked.set(id, { round, request: whole });
-    thread.postMessage(whole);
-  };
+/** Joins the page’s state to the bench in its thread. Answers about a fault that is no longer hidden are not heard. */
+export const connectPractice = (client: CircuitClient) => {
+  let callOff: readonly (() => void)[] = [];
+  const fail = (problem: string): void => usePractice.setState({ problem });
   const hide = (): void => {
     const { level, seed } = usePractice.getState();
-    ask({ kind: 'hide', level, seed });
+    const hear = (reply: FaultReply): void => {
+      if (reply.kind === 'hidden') usePractice.setState({ hidden: reply });
+      else if (reply.kind === 'refused') fail(reply.sentence);
+    };
+    client.setUp('fault', { kind: 'hide', level, seed }, { hear, fail });
   };
-  thread.onmessage = ({ data }) => {
-    const question = asked.get(data.id);
-    asked.delete(data.id);
-    if (question === undefined || question.round !== round) return;
-    switch (data.kind) {
-      case 'opened':
-        usePractice.setState({ opened: data });
-        return hide();
-      case 'hidden':
-        return usePractice.setState({ hidden: data });
-      case 'measured': {
-        const { probe, value, judged } = data;
-        return usePractice.setState(({ readings }) => ({
-          readings: [...readings, { probe, value, judged }],
-          hint: null,
-        }));
-      }
-      case 'named':
-        if (data.right) return usePractice.setState({ answer: data.answer });
-        return usePractice.setState(({ wrong }) => ({
-          wrong: question.request.kind === 'name' ? [...wrong, question.request.fault] : wrong,
-        }));
-      case 'explained':
-        return usePractice.setState(({ hints }) => ({
-          hints: hints + 1,
-          hint: { probe: data.next, left: data.left.length },
-        }));
-      case 'refused':
-        return usePractice.setState({ problem: data.sentence });
-      // Practice measures by probes alone.
-      case 'read':
-      case 'ohms':
-        return undefined;
-    }
+  const open = (circuit: CircuitName): void => {
+    const hear = (reply: FaultReply): void => {
+      if (reply.kind === 'opened') {
+        usePractice.setState({ opened: reply });
+        hide();
+      } else if (reply.kind === 'refused') fail(reply.sentence);
+    };
+    client.setUp('circuit', { kind: 'open', design: demoDesigns[circuit] }, { hear, fail });
+  };
+  const ask = (request: Unnumbered<FaultRequest>, take: (reply: FaultReply) => void): void => {
+    const hear = (reply: FaultReply): void => (reply.kind === 'refused' ? fail(reply.sentence) : take(reply));
+    callOff = [...callOff, client.ask({ request, hear, fail })];
+  };
+  const takeMeasured = (reply: FaultReply): void => {
+    if (reply.kind !== 'measured') return;
+    const { probe, value, judged } = reply;
+    usePractice.setState(({ readings }) => ({ readings: [...readings, { probe, value, judged }], hint: null }));
+  };
+  const takeHint = (reply: FaultReply): void => {
+    if (reply.kind !== 'explained') return;
+    const hint = { probe: reply.next, left: reply.left.length };
+    usePractice.setState(({ hints }) => ({ hints: hints + 1, hint }));
   };
   return {
     /** Lays a circuit on the bench and hides a fault in it. */
     start: (circuit: CircuitName, level: Level, seed: number): void => {
-      round += 1;
+      for (const one of callOff) one();
+      callOff = [];
       const known = usePractice.getState();
       const same = known.circuit === circuit && known.opened !== null;
       usePractice.setState({ ...fresh, circuit, level, seed, ...(same ? {} : { opened: null }) });
       if (same) hide();
-      else ask({ kind: 'open', design: demoDesigns[circuit] });
+      else open(circuit);
     },
-    measure: (probe: number): void => ask({ kind: 'measure', probe }),
-    name: (fault: number): void => ask({ kind: 'name', fault }),
-    hint: (): void => ask({ kind: 'explain', signs: signsOf(usePractice.getState()) }),
+    measure: (probe: number): void => ask({ kind: 'measure', probe }, takeMeasured),
+    name: (fault: number): void =>
+      ask({ kind: 'name', fault }, (reply) => {
+        if (reply.kind !== 'named') return;
+        if (reply.right) usePractice.setState({ answer: reply.answer });
+        else usePractice.setState(({ wrong }) => ({ wrong: [...wrong, fault] }));
+      }),
+    hint: (): void => ask({ kind: 'explain', signs: signsOf(usePractice.getState()) }, takeHint),
+    hold: client.hold,
   };
 };
 
 export type PracticeLink = ReturnType<typeof connectPractice>;
+
+/** The page’s one practice bench. */
+export const practiceLink: PracticeLink = connectPractice(workers.practice);

@@ -1,14 +1,7 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
-import { createFaultSession, type FaultReply, type FaultRequest } from '@vitrum/core';
-import { connectPractice, scoreSoFar, usePractice, type FaultThread } from './practice-store';
-
-/** A thread that is told what to answer. */
-const standIn = () => {
-  const asked: FaultRequest[] = [];
-  const thread: FaultThread = { postMessage: (request) => void asked.push(request), onmessage: null };
-  const answer = (reply: FaultReply): void => thread.onmessage?.({ data: reply } as MessageEvent<FaultReply>);
-  return { asked, thread, answer, last: () => asked[asked.length - 1]! };
-};
+import type { FaultReply } from '@vitrum/core';
+import { fakeCircuit } from '../testing/fake-clients';
+import { connectPractice, scoreSoFar, usePractice } from './practice-store';
 
 const opened = (id: number): FaultReply => ({
   id,
@@ -23,41 +16,41 @@ beforeEach(() => usePractice.setState(usePractice.getInitialState(), true));
 
 describe('practice', () => {
   const begun = () => {
-    const bench = standIn();
-    const link = connectPractice(bench.thread);
+    const bench = fakeCircuit();
+    const link = connectPractice(bench.client);
     link.start('curlew', 'fair', 7);
-    bench.answer(opened(bench.last().id));
+    bench.reply(opened(bench.last().id));
     expect(bench.last()).toMatchObject({ kind: 'hide', level: 'fair', seed: 7 });
-    bench.answer(hidden(bench.last().id));
+    bench.reply(hidden(bench.last().id));
     return { ...bench, link };
   };
 
   it('opens the circuit, hides a fault, keeps readings and counts', () => {
-    const { link, answer, last } = begun();
+    const { link, reply, last } = begun();
     link.measure(0);
-    answer({ id: last().id, kind: 'measured', probe: 0, value: 0, judged: 'none' });
+    reply({ id: last().id, kind: 'measured', probe: 0, value: 0, judged: 'none' });
     expect(usePractice.getState().readings).toEqual([{ probe: 0, value: 0, judged: 'none' }]);
     expect(scoreSoFar(usePractice.getState())).toBe(100);
     link.hint();
     expect(last()).toMatchObject({ kind: 'explain', signs: { looks: ['dark'], readings: [{ judged: 'none' }] } });
-    answer({ id: last().id, kind: 'explained', left: [0], unexplained: 0, next: null });
+    reply({ id: last().id, kind: 'explained', left: [0], unexplained: 0, next: null });
     expect(usePractice.getState()).toMatchObject({ hints: 1, hint: { probe: null, left: 1 } });
     link.name(1);
-    answer({ id: last().id, kind: 'named', right: false, answer: null });
+    reply({ id: last().id, kind: 'named', right: false, answer: null });
     expect(usePractice.getState()).toMatchObject({ wrong: [1], answer: null });
     expect(scoreSoFar(usePractice.getState())).toBe(60);
     link.name(0);
-    answer({ id: last().id, kind: 'named', right: true, answer: 'the supply gives nothing' });
+    reply({ id: last().id, kind: 'named', right: true, answer: 'the supply gives nothing' });
     expect(usePractice.getState().answer).toBe('the supply gives nothing');
   });
 
   it('begins afresh with another fault in the same circuit, and passes over answers about the last', () => {
-    const { link, answer, last, asked } = begun();
+    const { link, reply, last, kinds } = begun();
     link.measure(0);
     const late = last().id;
     link.start('curlew', 'hard', 8);
-    expect(asked.filter(({ kind }) => kind === 'open')).toHaveLength(1);
-    answer({ id: late, kind: 'measured', probe: 0, value: 2, judged: 'right' });
+    expect(kinds().filter((kind) => kind === 'open')).toHaveLength(1);
+    reply({ id: late, kind: 'measured', probe: 0, value: 2, judged: 'right' });
     expect(usePractice.getState().readings).toEqual([]);
     link.start('tern', 'hard', 8);
     expect(last()).toMatchObject({ kind: 'open' });
@@ -65,10 +58,17 @@ describe('practice', () => {
   });
 
   it('says why the bench refused', () => {
-    const { link, answer, last } = begun();
+    const { link, reply, last } = begun();
     link.measure(3);
-    answer({ id: last().id, kind: 'refused', sentence: 'there is no such place to measure' });
+    reply({ id: last().id, kind: 'refused', sentence: 'there is no such place to measure' });
     expect(usePractice.getState().problem).toBe('there is no such place to measure');
-    expect(typeof createFaultSession).toBe('function');
+  });
+
+  it('goes on where it was in a thread that starts anew: the same circuit, the same fault', () => {
+    const { link, fail, kinds, sent } = begun();
+    fail('boom');
+    link.measure(0);
+    expect(kinds()).toEqual(['open', 'hide', 'open', 'hide', 'measure']);
+    expect(sent[3]).toMatchObject({ level: 'fair', seed: 7 });
   });
 });

@@ -1,6 +1,7 @@
 import { buildOf, formatLength, pathOf, type AssemblyEvaluation, type SliceDepth } from '@vitrum/core';
 import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { beginGesture, changeDesign } from '../document/document-store';
+import { changeDesign } from '../document/document-store';
+import { useGesture } from '../document/use-gesture';
 import { useDesignValue } from '../fields/design-fields';
 import { useOwn } from '../evaluation/own';
 import { useEvaluation } from '../evaluation/evaluation-store';
@@ -30,35 +31,29 @@ interface DepthHandleProps {
 
 /** Drags the back: down is deeper. Arrow keys do the same by 1 mm, or 10 with Shift; Escape lets go. */
 const DepthHandle = ({ drawing, handle, hold }: DepthHandleProps) => {
-  const drag = useRef<{
-    readonly y: number;
-    readonly depth: number;
-    readonly scale: number;
-    readonly gesture: ReturnType<typeof beginGesture>;
-  } | null>(null);
+  const gesture = useGesture();
+  const begun = useRef({ y: 0, depth: 0, scale: 1 });
   // From the document, not from the evaluation, which may be a step behind quick keys.
   const path = pathOf(handle.field);
   const depth = useDesignValue(handle.field) ?? handle.mm;
   const unit = useView((view) => view.unit);
   const [x, y] = onSlice(drawing, drawing.section.rearZMm / 2, 0);
   const letGo = (how: 'end' | 'cancel'): void => {
-    drag.current?.gesture[how]();
-    drag.current = null;
+    gesture.letGo(how);
     hold(null);
   };
   const onPointerDown = (event: PointerEvent<SVGGElement>): void => {
     event.currentTarget.setPointerCapture(event.pointerId);
-    drag.current = { y: event.clientY, depth, scale: drawing.scale, gesture: beginGesture() };
+    begun.current = { y: event.clientY, depth, scale: drawing.scale };
+    gesture.begin();
     hold(drawing.scale);
   };
   const onPointerMove = (event: PointerEvent): void => {
-    const from = drag.current;
-    if (from === null) return;
-    const value = heldAt(from.depth + (event.clientY - from.y) / from.scale, handle);
-    from.gesture.change([{ path, value }]);
+    const { y: fromY, depth: fromDepth, scale } = begun.current;
+    gesture.change([{ path, value: heldAt(fromDepth + (event.clientY - fromY) / scale, handle) }]);
   };
   const onKeyDown = (event: KeyboardEvent): void => {
-    if (event.key === 'Escape' && drag.current !== null) return letGo('cancel');
+    if (event.key === 'Escape' && gesture.isOpen()) return letGo('cancel');
     const step =
       event.key === 'ArrowDown' || event.key === 'ArrowRight'
         ? 1

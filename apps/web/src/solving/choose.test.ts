@@ -1,59 +1,41 @@
 import { describe, expect, it } from '@jest/globals';
-import { demoDesigns, shippedCatalogue, type SessionReply, type SessionRequest } from '@vitrum/core';
-import { chooseDesign, type ChoosingThread } from './choose';
+import { demoDesigns, shippedCatalogue } from '@vitrum/core';
+import { fakePassingLight } from '../testing/fake-clients';
+import { chooseDesign } from './choose';
 
-const standIn = (answer: SessionReply) => {
-  const sent: SessionRequest[] = [];
-  let ended = 0;
-  const thread: ChoosingThread = {
-    onmessage: null,
-    terminate: () => void (ended += 1),
-    postMessage: (request) => {
-      sent.push(request);
-      const reply = (data: SessionReply) => thread.onmessage?.({ data } as MessageEvent<SessionReply>);
-      if (request.kind === 'open') reply({ kind: 'opened', id: request.id });
-      else {
-        reply({ kind: 'progress', id: request.id, done: 1, what: 'choosing' });
-        reply(answer);
-      }
-    },
-  };
-  const work = chooseDesign(shippedCatalogue, demoDesigns.dispensary, 0, { start: () => thread });
-  return { sent, work, ended: () => ended };
+const stand = (signal?: AbortSignal) => {
+  const threads = fakePassingLight();
+  const options = signal === undefined ? {} : { signal };
+  const work = chooseDesign(shippedCatalogue, demoDesigns.dispensary, 0, { client: threads.client, ...options });
+  return { ...threads, work };
 };
 
 describe('choosing a design on a thread of its own', () => {
   it('sends the catalogue and the design, gives what was solved, and ends the thread', async () => {
     const solved = { design: demoDesigns.dispensary, clean: true, sentence: 'Chosen.', tried: 3 };
-    const { sent, work, ended } = standIn({ kind: 'chosen', id: 1, solved });
+    const { work, kinds, answer, passTime, running } = stand();
+    answer('choose', { kind: 'progress', done: 1, what: 'choosing' });
+    answer('choose', { kind: 'chosen', solved });
     expect(await work).toBe(solved);
-    expect(sent.map(({ kind }) => kind)).toEqual(['open', 'choose']);
-    expect(ended()).toBe(1);
+    expect(kinds()).toEqual(['open', 'choose']);
+    passTime();
+    expect(running()).toBe(0);
   });
 
   it.each([
-    [{ kind: 'crashed', id: 1, message: 'out of light' } as const, 'out of light'],
-    [{ kind: 'refused', id: 1, problems: [{ path: 'x', message: 'is too deep' }] } as const, 'is too deep'],
-  ])('fails with the sentence of %j', async (answer, sentence) => {
-    const { work, ended } = standIn(answer);
+    [{ kind: 'crashed', message: 'out of light' } as const, 'out of light'],
+    [{ kind: 'refused', problems: [{ path: '', message: 'it is too deep' }] } as const, 'it is too deep'],
+  ])('fails with the sentence of %j', async (reply, sentence) => {
+    const { work, answer } = stand();
+    answer('choose', reply);
     await expect(work).rejects.toThrow(sentence);
-    expect(ended()).toBe(1);
   });
 
   it('is called off at any time: the thread ends, and nothing is chosen', async () => {
-    let ended = 0;
-    const silent: ChoosingThread = {
-      onmessage: null,
-      terminate: () => void (ended += 1),
-      postMessage: () => undefined,
-    };
     const calledOff = new AbortController();
-    const work = chooseDesign(shippedCatalogue, demoDesigns.dispensary, 0, {
-      start: () => silent,
-      signal: calledOff.signal,
-    });
+    const { work, running } = stand(calledOff.signal);
     calledOff.abort();
     await expect(work).rejects.toThrow('called off');
-    expect(ended).toBe(1);
+    expect(running()).toBe(0);
   });
 });

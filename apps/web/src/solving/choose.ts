@@ -1,18 +1,10 @@
-import type { Catalogue, Design, SessionReply, SessionRequest, SolvedSign } from '@vitrum/core';
-
-/** The part of a worker that is used; tests bring a stand-in. */
-export interface ChoosingThread {
-  postMessage: (request: SessionRequest) => void;
-  onmessage: ((event: MessageEvent<SessionReply>) => void) | null;
-  terminate: () => void;
-}
-
-const startWorker = (): ChoosingThread =>
-  new Worker(new URL('../evaluation/worker.ts', import.meta.url), { type: 'module', name: 'choosing' });
+import type { Catalogue, Design, SolvedSign } from '@vitrum/core';
+import { workers, type LightClient } from '../workers/clients';
+import { refusalOf } from '../workers/meanings';
 
 /** How it is done, and by what it is called off. */
 export interface ChoosingOptions {
-  readonly start?: () => ChoosingThread;
+  readonly client?: LightClient;
   readonly signal?: AbortSignal;
 }
 
@@ -24,22 +16,21 @@ export const chooseDesign = (
   catalogue: Catalogue,
   design: Design,
   assembly: number,
-  { start = startWorker, signal }: ChoosingOptions = {},
+  { client = workers.choosing, signal }: ChoosingOptions = {},
 ): Promise<SolvedSign> =>
   new Promise((resolve, reject) => {
-    const thread = start();
-    const end = (): void => thread.terminate();
+    client.setUp('catalogue', { kind: 'open', catalogue });
+    const callOff = client.ask({
+      request: { kind: 'choose', design, assembly },
+      hear: (reply) => {
+        const refusal = refusalOf(reply);
+        if (reply.kind === 'chosen') resolve(reply.solved);
+        else if (refusal !== null) reject(new Error(refusal));
+      },
+      fail: (message) => reject(new Error(message)),
+    });
     signal?.addEventListener('abort', () => {
-      end();
+      callOff();
       reject(new Error('called off'));
     });
-    thread.onmessage = ({ data }) => {
-      if (data.kind === 'chosen') resolve(data.solved);
-      else if (data.kind === 'crashed') reject(new Error(data.message));
-      else if (data.kind === 'refused') reject(new Error(data.problems.map(({ message }) => message).join('; ')));
-      else return;
-      end();
-    };
-    thread.postMessage({ kind: 'open', id: 0, catalogue });
-    thread.postMessage({ kind: 'choose', id: 1, design, assembly });
   });

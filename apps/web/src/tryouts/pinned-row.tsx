@@ -6,7 +6,9 @@ import { useEvaluation } from '../evaluation/evaluation-store';
 import { Button } from '../ui/button';
 import { useView } from '../view/view-store';
 import { PictureCanvas } from './picture-canvas';
-import { mostPinned, useTryouts, type TryoutsLink } from './tryouts-store';
+import type { TryoutsLink } from './connect-tryouts';
+import { mostPinned } from './pinning';
+import { useTryouts } from './tryouts-store';
 
 const signPx = 200;
 
@@ -62,7 +64,7 @@ export const PinnedRow = ({ link }: { readonly link: TryoutsLink }) => {
         </header>
         {now !== null && <Variant evaluation={now} />}
       </article>
-      {pinned.map(({ key, name, design, evaluation }) => (
+      {pinned.map(({ key, name, design, evaluation, failed }) => (
         <article key={key} className="w-52 shrink-0" aria-label={name}>
           <header className="mb-1 flex h-7 items-center justify-between">
             <strong>{name}</strong>
@@ -75,7 +77,9 @@ export const PinnedRow = ({ link }: { readonly link: TryoutsLink }) => {
               </Button>
             </span>
           </header>
-          {evaluation === null ? <p className="text-soft">Lighting it …</p> : <Variant evaluation={evaluation} />}
+          {failed && <p className="text-soft">This variant cannot be lit.</p>}
+          {!failed && evaluation === null && <p className="text-soft">Lighting it …</p>}
+          {evaluation !== null && <Variant evaluation={evaluation} />}
         </article>
       ))}
       {pinned.length === 0 && (

@@ -6,7 +6,7 @@ import { useEvaluation } from '../evaluation/evaluation-store';
 import { fieldLook } from '../fields/field-row';
 import { useCatalogue } from '../job/catalogue-context';
 import { upwardNames, type Upward } from './chart-points';
-import { startTryouts } from './link';
+import { tryoutsLink } from './link';
 import { PinnedRow } from './pinned-row';
 import type { PlanDraft, PlanOptions } from './plan-form';
 import { PointCard } from './point-card';
@@ -47,8 +47,9 @@ const startFrom = (design: Design, assembly: number, catalogue: Catalogue): Star
 /** Depth, rows, faces and linings tried against price and evenness; solving; variants side by side. */
 export const TryoutsPage = ({ jobId }: { readonly jobId: string }) => {
   const catalogue = useCatalogue();
-  const link = startTryouts(catalogue);
-  const { points, running } = useTryouts();
+  const link = tryoutsLink;
+  const points = useTryouts((state) => state.points);
+  const running = useTryouts((state) => state.running);
   const [upward, setUpward] = useState<Upward>('visibility');
   const [hovered, setHovered] = useState<number | null>(null);
   const evaluation = useEvaluation((state) => state.evaluation);
@@ -58,7 +59,8 @@ export const TryoutsPage = ({ jobId }: { readonly jobId: string }) => {
     const { design } = useDocument.getState();
     return design === null ? null : startFrom(design, chosen, catalogue);
   }, [catalogue, chosen]);
-  useEffect(() => link.about(jobId), [jobId, link]);
+  useEffect(() => tryoutsLink.open(catalogue), [catalogue]);
+  useEffect(() => tryoutsLink.about(jobId), [jobId]);
   const take = useCallback((id: number) => {
     const point = useTryouts.getState().points.find((each) => each.id === id);
     if (point !== undefined) changeDesign(point.change);

@@ -5,7 +5,8 @@ import { Button } from '../ui/button';
 import { useLength } from '../view/use-length';
 import { shortList } from './chart-points';
 import { planOf, PlanForm, type PlanDraft, type PlanOptions } from './plan-form';
-import { useTryouts, type Running, type TryoutsLink } from './tryouts-store';
+import type { TryoutsLink } from './connect-tryouts';
+import { useTryouts, type Running } from './tryouts-store';
 
 const wishes: readonly { readonly goal: Goal; readonly label: string }[] = [
   { goal: 'shallowest', label: 'Shallowest' },
@@ -69,7 +70,10 @@ interface TryoutsPanelProps {
 /** What to try or to look for, and what came of it. */
 export const TryoutsPanel = ({ link, currency, draft: start, options, rowsWord }: TryoutsPanelProps) => {
   const [draft, setDraft] = useState(start);
-  const { points, running, ended, solution } = useTryouts();
+  const points = useTryouts((state) => state.points);
+  const running = useTryouts((state) => state.running);
+  const ended = useTryouts((state) => state.ended);
+  const solution = useTryouts((state) => state.solution);
   const axes = planOf(draft, options);
   const run = (): void => {
     const { design } = useDocument.getState();

@@ -1,16 +1,12 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
-import {
-  demoDesigns,
-  shippedCatalogue,
-  type Evaluation,
-  type SessionReply,
-  type SessionRequest,
-  type TryPoint,
-} from '@vitrum/core';
+import { demoDesigns, shippedCatalogue, type Evaluation, type TryPoint } from '@vitrum/core';
 import type { SweepEvent } from '@vitrum/contract';
 import type { Remote } from './remote';
 import { clouds, heightOf, shortList, stepsBetween } from './chart-points';
-import { clearTryouts, connectTryouts, mostPinned, useTryouts, type Thread } from './tryouts-store';
+import { fakeLight } from '../testing/fake-clients';
+import { connectTryouts } from './connect-tryouts';
+import { mostPinned } from './pinning';
+import { clearTryouts, useTryouts } from './tryouts-store';
 
 const point = (id: number, change: Partial<TryPoint> = {}): TryPoint => ({
   id,
@@ -50,12 +46,11 @@ const wirePoint = (id: number) => {
 };
 
 const fake = () => {
-  const sent: SessionRequest[] = [];
-  const thread: Thread = { postMessage: (request) => sent.push(request), onmessage: null };
+  const threads = fakeLight();
   const memory = new Map<string, string>();
   const remote = fakeRemote();
   const link = connectTryouts(
-    thread,
+    threads.client,
     {
       getItem: (key) => memory.get(key) ?? null,
       setItem: (key, value) => void memory.set(key, value),
@@ -63,41 +58,40 @@ const fake = () => {
     },
     remote,
   );
-  const reply = (data: SessionReply) => thread.onmessage?.({ data } as MessageEvent<SessionReply>);
-  return { sent, link, reply, memory, remote };
+  return { ...threads, link, memory, remote };
 };
 
 const design = demoDesigns.dispensary;
 const plan = { assembly: 0, depthsMm: [80], rowCounts: [2, 3], faces: [], liningIds: ['matt-white'] };
 
 describe('the page’s side of try-outs', () => {
-  beforeEach(clearTryouts);
+  beforeEach(() => clearTryouts());
 
   it('shows points as they come and ends with the sweep', () => {
-    const { link, reply } = fake();
+    const { link, answer } = fake();
     link.open(shippedCatalogue);
     link.sweep(design, plan, 2);
-    reply({ kind: 'tried', id: 1, points: [point(0)], done: 1 });
+    answer('sweep', { kind: 'tried', points: [point(0)], done: 1 });
     expect(useTryouts.getState()).toMatchObject({ points: [{ id: 0 }], running: { kind: 'sweep', done: 1, of: 2 } });
-    reply({ kind: 'tried', id: 1, points: [point(1)], done: 2 });
-    reply({ kind: 'swept', id: 1 });
+    answer('sweep', { kind: 'tried', points: [point(1)], done: 2 });
+    answer('sweep', { kind: 'swept' });
     expect(useTryouts.getState().points).toHaveLength(2);
     expect(useTryouts.getState().running).toBeNull();
   });
 
   it('stops at once when cancelled, keeps what was found, and hears nothing of the old run any more', () => {
-    const { link, reply, sent } = fake();
+    const { link, answer, sent } = fake();
     link.sweep(design, plan, 2);
-    reply({ kind: 'tried', id: 0, points: [point(0)], done: 1 });
+    answer('sweep', { kind: 'tried', points: [point(0)], done: 1 });
     link.cancel();
     expect(sent.at(-1)).toEqual({ kind: 'cancel', id: 0 });
     expect(useTryouts.getState().running).toBeNull();
-    reply({ kind: 'tried', id: 0, points: [point(1)], done: 2 });
+    answer('sweep', { kind: 'tried', points: [point(1)], done: 2 });
     expect(useTryouts.getState().points).toHaveLength(1);
   });
 
   it('a new run replaces the one under way', () => {
-    const { link, reply, sent } = fake();
+    const { link, answer, sent } = fake();
     link.sweep(design, plan, 2);
     link.solve(design, 'cheapest', {
       assembly: 0,
@@ -109,29 +103,31 @@ describe('the page’s side of try-outs', () => {
       deepestMm: 90,
     });
     expect(sent.map(({ kind }) => kind)).toEqual(['sweep', 'cancel', 'solve']);
-    reply({
+    answer('solve', {
       kind: 'solved',
-      id: 1,
       solution: { goal: 'cheapest', point: null, binding: [], tried: 3, sentence: 'Nothing' },
     });
     expect(useTryouts.getState()).toMatchObject({ running: null, solution: { tried: 3 } });
   });
 
   it('says why a run was refused or failed', () => {
-    const { link, reply } = fake();
+    const { link, answer, fail } = fake();
     link.sweep(design, plan, 2);
-    reply({ kind: 'refused', id: 0, problems: [{ path: 'faces', message: 'nothing is chosen here to try' }] });
+    answer('sweep', { kind: 'refused', problems: [{ path: '', message: 'nothing is chosen here to try' }] });
     expect(useTryouts.getState().ended).toBe('nothing is chosen here to try');
     link.sweep(design, plan, 2);
-    reply({ kind: 'crashed', id: 1, message: 'boom' });
+    answer('sweep', { kind: 'crashed', message: 'boom' });
     expect(useTryouts.getState().ended).toContain('boom');
+    link.sweep(design, plan, 2);
+    fail('out of memory');
+    expect(useTryouts.getState()).toMatchObject({ running: null, ended: 'the try-outs failed: out of memory' });
   });
 
   it('keeps what was tried while the job stays open, and begins afresh with another', () => {
-    const { link, reply, sent } = fake();
+    const { link, answer, sent } = fake();
     link.about('job-1');
     link.sweep(design, plan, 2);
-    reply({ kind: 'tried', id: 0, points: [point(0)], done: 1 });
+    answer('sweep', { kind: 'tried', points: [point(0)], done: 1 });
     link.about('job-1');
     expect(useTryouts.getState().points).toHaveLength(1);
     link.about('job-2');
@@ -177,15 +173,19 @@ describe('the page’s side of try-outs', () => {
   });
 
   it('pins a few variants and fills in their light when it comes', () => {
-    const { link, reply } = fake();
+    const { link, answer, kinds } = fake();
     for (let turn = 0; turn < mostPinned + 2; turn += 1) link.pin(`variant ${turn}`, design);
     expect(useTryouts.getState().pinned).toHaveLength(mostPinned);
-    reply({ kind: 'evaluated', id: 1, evaluation: { design } as unknown as Evaluation });
-    expect(useTryouts.getState().pinned.map(({ evaluation }) => evaluation !== null)).toEqual([
-      false,
-      true,
-      false,
-      false,
+    // One after the other: a second question of this kind would end the first.
+    expect(kinds()).toEqual(['evaluate']);
+    answer('evaluate', { kind: 'evaluated', evaluation: { design } as unknown as Evaluation });
+    expect(kinds()).toEqual(['evaluate', 'cancel', 'evaluate']);
+    answer('evaluate', { kind: 'refused', problems: [] });
+    expect(useTryouts.getState().pinned.map(({ evaluation, failed }) => [evaluation !== null, failed])).toEqual([
+      [true, false],
+      [false, true],
+      [false, false],
+      [false, false],
     ]);
     link.unpin(1);
     expect(useTryouts.getState().pinned.map(({ key }) => key)).toEqual([0, 2, 3]);

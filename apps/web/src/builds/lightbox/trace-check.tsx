@@ -1,6 +1,7 @@
 import type { BoxResults, TraceReport } from '@vitrum/core';
 import { useDocument } from '../../document/document-store';
-import { startTryouts } from '../../tryouts/link';
+import { useEffect } from 'react';
+import { tryoutsLink } from '../../tryouts/link';
 import { useTryouts } from '../../tryouts/tryouts-store';
 import { Button } from '../../ui/button';
 import { useCatalogue } from '../../job/catalogue-context';
@@ -39,8 +40,11 @@ const Report = ({ report }: { readonly report: TraceReport }) => (
 
 /** The light in the case traced photon by photon, against what the patches gave: the second opinion. */
 export const TraceCheck = ({ own: { index } }: { readonly own: BoxResults }) => {
-  const link = startTryouts(useCatalogue());
-  const { running, trace } = useTryouts();
+  const link = tryoutsLink;
+  const catalogue = useCatalogue();
+  useEffect(() => tryoutsLink.open(catalogue), [catalogue]);
+  const running = useTryouts((state) => state.running);
+  const trace = useTryouts((state) => state.trace);
   const design = useDocument((state) => state.design);
   const tracing = running?.kind === 'trace';
   const fresh = trace !== null && trace.design === design && trace.assembly === index;

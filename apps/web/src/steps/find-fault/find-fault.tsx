@@ -1,5 +1,5 @@
 import type { Design, FaultReply, Appearance } from '@vitrum/core';
-import { useId, useState, type FormEvent } from 'react';
+import { useEffect, useId, useState, type FormEvent } from 'react';
 import { useDocument } from '../../document/document-store';
 import { fieldLook } from '../../fields/field-row';
 import { BenchDrawing } from '../../practice/bench-drawing';
@@ -8,8 +8,7 @@ import { heldAt, readingText } from '../../practice/probe-at';
 import { Button } from '../../ui/button';
 import { LabelledChoice } from '../../ui/labelled-choice';
 import { useCatalogue } from '../../job/catalogue-context';
-import { finderLink } from './finder-link';
-import { judged, useFinder, type FinderLink } from './finder-store';
+import { finderLink, judged, useFinder, type FinderLink } from './finder-store';
 
 type Opened = Extract<FaultReply, { kind: 'opened' }>;
 type Explained = Extract<FaultReply, { kind: 'explained' }>;
@@ -175,13 +174,18 @@ const Suspects = ({ opened }: { readonly opened: Opened }) => {
 export const FindFault = () => {
   const catalogue = useCatalogue();
   const design = useDocument((state) => state.design);
-  const [begun, setBegun] = useState<{ readonly link: FinderLink; readonly design: Design } | null>(null);
-  const { opened, explained, looks: seen, problem } = useFinder();
+  const link = finderLink;
+  const [begun, setBegun] = useState<Design | null>(null);
+  const opened = useFinder((state) => state.opened);
+  const explained = useFinder((state) => state.explained);
+  const seen = useFinder((state) => state.looks);
+  const problem = useFinder((state) => state.problem);
+  const isBegun = begun !== null;
+  useEffect(() => (isBegun ? finderLink.hold() : undefined), [isBegun]);
   const begin = (): void => {
     if (design === null) return;
-    const link = finderLink();
     link.open(design, catalogue);
-    setBegun({ link, design });
+    setBegun(design);
   };
   if (begun === null)
     return (
@@ -193,7 +197,6 @@ export const FindFault = () => {
         <Button onClick={begin}>Find the fault</Button>
       </section>
     );
-  const { link } = begun;
   const next = explained?.next ?? null;
   return (
     <section aria-label="Find the fault" className="mt-4">
@@ -203,7 +206,7 @@ export const FindFault = () => {
           begin again
         </button>
       </div>
-      {design !== begun.design && (
+      {design !== begun && (
         <p role="alert" className="text-[13px]">
           The design has changed since: begin again for its circuit.
         </p>

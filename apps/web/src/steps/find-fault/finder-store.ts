@@ -1,14 +1,6 @@
-import {
-  judgeProbe,
-  type Catalogue,
-  type Design,
-  type FaultReply,
-  type FaultRequest,
-  type Appearance,
-  type Symptoms,
-} from '@vitrum/core';
+import { judgeProbe, type Catalogue, type Design, type FaultReply, type Appearance, type Symptoms } from '@vitrum/core';
 import { create } from 'zustand';
-import type { FaultThread } from '../../practice/practice-store';
+import { workers, type CircuitClient } from '../../workers/clients';
 
 type Opened = Extract<FaultReply, { kind: 'opened' }>;
 type Explained = Extract<FaultReply, { kind: 'explained' }>;
@@ -47,29 +39,34 @@ const signsOf = ({ opened, looks, readings }: FinderState): Symptoms => ({
 });
 
 /** Joins what is seen at the real bench to the suspects in a thread. Only the newest answers count. */
-export const connectFinder = (thread: FaultThread) => {
-  let id = 0;
-  const ask = (request: FaultRequest): void => thread.postMessage(request);
+export const connectFinder = (client: CircuitClient) => {
+  let callOff = (): void => undefined;
+  const fail = (problem: string): void => useFinder.setState({ problem });
   const explain = (): void => {
     if (useFinder.getState().opened === null) return;
-    id += 1;
-    ask({ id, kind: 'explain', signs: signsOf(useFinder.getState()) });
+    callOff = client.ask({
+      request: { kind: 'explain', signs: signsOf(useFinder.getState()) },
+      lane: 'explain',
+      hear: (reply) => {
+        if (reply.kind === 'explained') useFinder.setState({ explained: reply });
+        if (reply.kind === 'refused') fail(reply.sentence);
+      },
+      fail,
+    });
   };
-  thread.onmessage = ({ data }) => {
-    if (data.id !== id) return;
-    if (data.kind === 'opened') {
-      useFinder.setState({ opened: data, looks: data.drawing.segments.map(() => null), readings: [], explained: null });
-      return explain();
-    }
-    if (data.kind === 'explained') useFinder.setState({ explained: data });
-    if (data.kind === 'refused') useFinder.setState({ problem: data.sentence });
+  const hearOpened = (reply: FaultReply): void => {
+    if (reply.kind === 'refused') fail(reply.sentence);
+    if (reply.kind !== 'opened') return;
+    const looks = reply.drawing.segments.map(() => null);
+    useFinder.setState({ opened: reply, looks, readings: [], explained: null });
+    explain();
   };
   return {
     /** Lays the design’s circuit out; what was seen of another is forgotten. */
     open: (design: Design, catalogue: Catalogue): void => {
+      callOff();
       useFinder.setState(nothing);
-      id += 1;
-      ask({ id, kind: 'open', design, catalogue });
+      client.setUp('circuit', { kind: 'open', design, catalogue }, { hear: hearOpened, fail });
     },
     look: (segment: number, look: Appearance | null): void => {
       useFinder.setState(({ looks }) => ({ looks: looks.map((each, index) => (index === segment ? look : each)) }));
@@ -85,7 +82,11 @@ export const connectFinder = (thread: FaultThread) => {
       useFinder.setState(({ readings }) => ({ readings: readings.filter((each) => each.probe !== probe) }));
       explain();
     },
+    hold: client.hold,
   };
 };
 
 export type FinderLink = ReturnType<typeof connectFinder>;
+
+/** The page’s one finder of faults in the open design’s circuit. */
+export const finderLink: FinderLink = connectFinder(workers.faultFinder);

@@ -1,12 +1,7 @@
-import { beforeAll, beforeEach, describe, expect, it } from '@jest/globals';
-import { demoDesigns, shippedCatalogue, type FaultReply, type FaultRequest } from '@vitrum/core';
-import type { FaultThread } from '../../practice/practice-store';
+import { beforeEach, describe, expect, it } from '@jest/globals';
+import { demoDesigns, shippedCatalogue, type FaultReply } from '@vitrum/core';
+import { fakeCircuit } from '../../testing/fake-clients';
 import { connectFinder, judged, useFinder } from './finder-store';
-
-const asked: FaultRequest[] = [];
-let thread: FaultThread;
-const answer = (reply: FaultReply): void => thread.onmessage?.({ data: reply } as MessageEvent<FaultReply>);
-const last = (): FaultRequest => asked[asked.length - 1]!;
 
 const opened = (id: number): FaultReply => ({
   id,
@@ -28,24 +23,28 @@ const opened = (id: number): FaultReply => ({
   faults: ['one', 'other'],
 });
 
-beforeAll(() => {
-  thread = { postMessage: (request) => void asked.push(request), onmessage: null };
-});
 beforeEach(() => {
-  asked.length = 0;
   useFinder.setState(useFinder.getInitialState(), true);
 });
 
 describe('finding the fault at the real bench', () => {
-  it('asks again after every look and reading, and judges what is typed by the sound circuit', () => {
-    const link = connectFinder(thread);
+  const begun = () => {
+    const threads = fakeCircuit();
+    const link = connectFinder(threads.client);
     link.open(demoDesigns.dispensary, shippedCatalogue);
-    expect(last()).toMatchObject({ kind: 'open' });
-    answer(opened(last().id));
+    threads.reply(opened(threads.last().id));
+    const left = (list: readonly number[]): void =>
+      threads.answer('explain', { kind: 'explained', left: list, unexplained: 0, next: null });
+    return { ...threads, link, left };
+  };
+
+  it('asks again after every look and reading, and judges what is typed by the sound circuit', () => {
+    const { link, last, left } = begun();
     expect(last()).toMatchObject({ kind: 'explain', signs: { looks: [null, null], readings: [] } });
     link.look(1, 'dark');
     link.read(0, 22.9);
     link.read(1, 0.34);
+    left([0, 1]);
     expect(last()).toMatchObject({
       signs: { looks: [null, 'dark'], readings: [{ judged: 'right' }, { judged: 'low' }] },
     });
@@ -60,18 +59,15 @@ describe('finding the fault at the real bench', () => {
   });
 
   it('passes over answers that are out of date, and forgets another design', () => {
-    const link = connectFinder(thread);
-    link.open(demoDesigns.dispensary, shippedCatalogue);
-    answer(opened(last().id));
-    const late = last().id;
+    const { link, left, reply, last } = begun();
     link.look(0, 'dim');
-    answer({ id: late, kind: 'explained', left: [0, 1], unexplained: 0, next: 1 });
+    left([0, 1]);
     expect(useFinder.getState().explained).toBeNull();
-    answer({ id: last().id, kind: 'explained', left: [1], unexplained: 0, next: null });
+    left([1]);
     expect(useFinder.getState().explained).toMatchObject({ left: [1] });
     link.open(demoDesigns.curlew, shippedCatalogue);
     expect(useFinder.getState()).toMatchObject({ opened: null, looks: [], explained: null });
-    answer({ id: last().id, kind: 'refused', sentence: 'there is no strip in this design yet' });
+    reply({ id: last().id, kind: 'refused', sentence: 'there is no strip in this design yet' });
     expect(useFinder.getState().problem).toBe('there is no strip in this design yet');
   });
 

@@ -1,5 +1,5 @@
 import { createFaultSession, loadFontBook, type FaultReply, type FaultRequest } from '@vitrum/core';
-import { loadFontFile } from '../evaluation/font-files';
+import { loadFontFile } from './font-files';
 
 const post = (reply: FaultReply): void => self.postMessage(reply);
 

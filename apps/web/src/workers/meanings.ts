@@ -1,0 +1,27 @@
+import type { SessionReply } from '@vitrum/core';
+import type { Meaning } from './worker-client';
+
+/** What the light’s replies mean for their questions; the fixes of a design that is overtaken may be cut short. */
+export const meaningOfLight = (reply: SessionReply): Meaning => {
+  switch (reply.kind) {
+    case 'evaluated':
+      return 'answered';
+    case 'progress':
+    case 'tried':
+      return 'more';
+    case 'tracing':
+      return reply.done ? 'over' : 'more';
+    default:
+      return 'over';
+  }
+};
+
+/** Every question about a circuit has one answer. */
+export const meaningOfCircuit = (): Meaning => 'over';
+
+/** Why a question came to nothing, in one sentence, or null when it did not. */
+export const refusalOf = (reply: SessionReply): string | null => {
+  if (reply.kind === 'crashed') return reply.message;
+  if (reply.kind !== 'refused') return null;
+  return reply.problems.map(({ path, message }) => (path === '' ? message : `${path}: ${message}`)).join('; ');
+};
