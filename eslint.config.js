@@ -7,6 +7,12 @@ const registry = readFileSync(new URL('packages/core/src/builds/registry.ts', im
 const buildNames = [...registry.matchAll(/from '\.\/([^/]+)\/index\.js'/g)].map(([, folder]) => folder);
 if (buildNames.length === 0) throw new Error('no build is found in the registry');
 const oneOf = `/^(${buildNames.join('|')})$/`;
+/** A component that takes a whole store renders anew at every change of any part of it. */
+const wholeStore = {
+  selector:
+    'CallExpression[callee.name=/^use(Bench|Document|Evaluation|Files|Finder|Meter|Practice|Selection|Tryouts|View)$/][arguments.length=0]',
+  message: 'Subscribe to the parts that are shown: a selector, or useParts.',
+};
 const whatBuildsTell = 'What differs between builds stands in their folders; ask buildOf or pageOf.';
 
 export default tseslint.config(
@@ -39,6 +45,7 @@ export default tseslint.config(
     rules: {
       'no-restricted-syntax': [
         'error',
+        wholeStore,
         { selector: `Literal[value=${oneOf}]`, message: `A build is named. ${whatBuildsTell}` },
         { selector: `Property > Identifier.key[name=${oneOf}]`, message: `A build is named. ${whatBuildsTell}` },
         {
@@ -48,6 +55,10 @@ export default tseslint.config(
         },
       ],
     },
+  },
+  {
+    files: ['apps/web/src/builds/**/*.tsx'],
+    rules: { 'no-restricted-syntax': ['error', wholeStore] },
   },
   {
     files: ['packages/core/src/**/*.ts'],

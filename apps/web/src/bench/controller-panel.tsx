@@ -6,6 +6,7 @@ import { LabelledChoice } from '../ui/labelled-choice';
 import type { BenchLink } from './bench-store';
 import { useBench } from './bench-store';
 import { effectAt, effects, type Effect } from './effects';
+import { useParts } from '../view/use-parts';
 
 interface ControllerPanelProps {
   readonly evaluation: Evaluation;
@@ -35,7 +36,7 @@ const choiceChannel = (choice: string): BenchSetting['channel'] =>
 
 /** A stand-in for the controller with its remote: what is set here is what the lit view shows. */
 export const ControllerPanel = ({ evaluation, link }: ControllerPanelProps) => {
-  const { setting, switchedOn } = useBench();
+  const { setting, switchedOn } = useParts(useBench, 'setting', 'switchedOn');
   const [effect, setEffect] = useState<Effect>('steady');
   useEffectRun(effect, { evaluation, link });
   const { channels, pixels } = evaluation.circuit;

@@ -7,6 +7,7 @@ import { mannerWords, probesAt, readingText } from '../practice/probe-at';
 import { LabelledChoice } from '../ui/labelled-choice';
 import { useBench } from './bench-store';
 import { meterLink, useMeter } from './meter-store';
+import { useParts } from '../view/use-parts';
 
 const placeWords: Readonly<Record<ThermometerPlace, string>> = {
   strip: 'on the strip',
@@ -120,7 +121,7 @@ const Meter = () => {
 
 /** A thermometer that warms as the sign does. */
 const Thermometer = ({ evaluation }: { readonly evaluation: Evaluation }) => {
-  const { switchedOn, evaluation: set } = useBench();
+  const { switchedOn, evaluation: set } = useParts(useBench, 'switchedOn', 'evaluation');
   const places = thermometerPlaces(evaluation);
   const [chosen, setChosen] = useState('');
   const [minutes, setMinutes] = useState(60);

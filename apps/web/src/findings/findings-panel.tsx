@@ -4,6 +4,7 @@ import { changeDesign } from '../document/document-store';
 import { useEvaluation } from '../evaluation/evaluation-store';
 import { Button } from '../ui/button';
 import { useView } from '../view/view-store';
+import { useParts } from '../view/use-parts';
 
 const severityWords: Readonly<Record<Severity, string>> = {
   stop: 'Stops the build',
@@ -106,7 +107,12 @@ const UnknownFields = ({ fields }: { readonly fields: readonly string[] }) =>
 
 /** What stops, what disappoints, what to know; each with its remedies tried on this very design. */
 export const FindingsPanel = () => {
-  const { evaluation, findings: tried, problems, crash } = useEvaluation();
+  const {
+    evaluation,
+    findings: tried,
+    problems,
+    crash,
+  } = useParts(useEvaluation, 'evaluation', 'findings', 'problems', 'crash');
   const findings = tried ?? evaluation?.findings ?? [];
   const currency = evaluation?.cost.currency ?? '';
   return (

@@ -9,6 +9,7 @@ import { useView } from '../view/view-store';
 import { useCatalogue } from './catalogue-context';
 import { JobMenu } from './job-menu';
 import { SaveNote } from './save-note';
+import { useParts } from '../view/use-parts';
 
 const names: Readonly<Record<Ambient, string>> = {
   noon: 'Noon',
@@ -19,7 +20,7 @@ const names: Readonly<Record<Ambient, string>> = {
 };
 
 const AmbientChoice = () => {
-  const { ambient, lit } = useView();
+  const { ambient, lit } = useParts(useView, 'ambient', 'lit');
   return (
     <div role="radiogroup" aria-label="Light of the place" className="flex items-stretch">
       {ambients.map((each) => (
@@ -54,7 +55,7 @@ const AmbientChoice = () => {
 const makingNames: Readonly<Record<ZipKind, string>> = { pack: 'Packing …', maps: 'Lighting in full …' };
 
 const BenchPack = () => {
-  const { busy, problem } = useFiles();
+  const { busy, problem } = useParts(useFiles, 'busy', 'problem');
   const catalogue = useCatalogue();
   return (
     <>

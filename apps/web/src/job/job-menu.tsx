@@ -9,6 +9,7 @@ import { saveFile } from '../ui/save-file';
 import { useView } from '../view/view-store';
 import { useCatalogue } from './catalogue-context';
 import { RevisionsDialog } from './revisions-dialog';
+import { useParts } from '../view/use-parts';
 
 const item = 'cursor-default px-3 py-1.5 outline-none data-[highlighted]:bg-paper';
 
@@ -24,7 +25,7 @@ interface JobMenuProps {
 
 /** Less used actions of a job, and how the page looks. */
 export const JobMenu = ({ jobId, onHelp }: JobMenuProps) => {
-  const { unit, theme } = useView();
+  const { unit, theme } = useParts(useView, 'unit', 'theme');
   const [revisions, setRevisions] = useState(false);
   const [refused, setRefused] = useState<readonly string[]>([]);
   const catalogue = useCatalogue();

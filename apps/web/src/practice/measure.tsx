@@ -6,6 +6,7 @@ import type { Held } from './bench-drawing';
 import { MeterFace } from './meter';
 import { mannerWords, probesAt } from './probe-at';
 import { usePractice, type PracticeLink } from './practice-store';
+import { useParts } from '../view/use-parts';
 
 type Opened = Extract<FaultReply, { kind: 'opened' }>;
 
@@ -18,7 +19,7 @@ interface MeasureProps {
 
 /** Where and how the meter is held, what it reads, and what would tell most. */
 export const Measure = ({ opened, held, onHold, link }: MeasureProps) => {
-  const { readings, hint, answer } = usePractice();
+  const { readings, hint, answer } = useParts(usePractice, 'readings', 'hint', 'answer');
   const [chosen, setChosen] = useState(-1);
   const there = probesAt(opened.probes, held);
   // The first way to hold it, until another is chosen.

@@ -3,12 +3,13 @@ import { useState } from 'react';
 import { Button } from '../ui/button';
 import { LabelledChoice } from '../ui/labelled-choice';
 import { scoreSoFar, usePractice, type PracticeLink } from './practice-store';
+import { useParts } from '../view/use-parts';
 
 type Opened = Extract<FaultReply, { kind: 'opened' }>;
 
 /** The fault named, once or until it is right, and the points. */
 export const NameFault = ({ opened, link }: { readonly opened: Opened; readonly link: PracticeLink }) => {
-  const state = usePractice();
+  const state = useParts(usePractice, 'wrong', 'answer', 'readings', 'hidden', 'hints');
   const { wrong, answer, readings, hidden, hints } = state;
   const [fault, setFault] = useState(-1);
   return (

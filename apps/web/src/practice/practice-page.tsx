@@ -8,6 +8,7 @@ import { Measure } from './measure';
 import { ReadingsTable } from './meter';
 import { NameFault } from './name-fault';
 import { practiceLink, usePractice, type CircuitName, type PracticeLink } from './practice-store';
+import { useParts } from '../view/use-parts';
 
 type Opened = Extract<FaultReply, { kind: 'opened' }>;
 
@@ -22,7 +23,7 @@ const circuits = (Object.keys(demoDesigns) as CircuitName[]).map((value) => ({
 }));
 
 const Choices = ({ link }: { readonly link: PracticeLink }) => {
-  const { circuit, level, seed } = usePractice();
+  const { circuit, level, seed } = useParts(usePractice, 'circuit', 'level', 'seed');
   return (
     <div className="flex flex-wrap items-end gap-3">
       <div className="w-44">
@@ -48,7 +49,7 @@ const Choices = ({ link }: { readonly link: PracticeLink }) => {
 
 /** The circuit, the meter and the answer; laid out anew for each fault. */
 const Bench = ({ opened, link }: { readonly opened: Opened; readonly link: PracticeLink }) => {
-  const { hidden, readings } = usePractice();
+  const { hidden, readings } = useParts(usePractice, 'hidden', 'readings');
   const [held, setHeld] = useState<Held | null>(null);
   return (
     <div className="grid gap-5 lg:grid-cols-[minmax(0,1fr)_320px]">

@@ -51,7 +51,12 @@ export const usePractice = create<PracticeState>(() => ({
 }));
 
 /** The points so far. */
-export const scoreSoFar = ({ readings, hints, hidden, wrong }: PracticeState): number =>
+export const scoreSoFar = ({
+  readings,
+  hints,
+  hidden,
+  wrong,
+}: Pick<PracticeState, 'readings' | 'hints' | 'hidden' | 'wrong'>): number =>
   scoreOf(readings.length + hints, hidden?.par ?? 0, wrong.length);
 
 /** What has been seen and measured so far, as the bench takes it. */

@@ -8,6 +8,7 @@ import { useEvaluation } from '../evaluation/evaluation-store';
 import { useView } from '../view/view-store';
 import { lightCones, luminanceProfile, onSlice, ringPath, sliceDrawing, type SliceDrawing } from './slice-drawing';
 import { useSize } from '../job/use-size';
+import { useParts } from '../view/use-parts';
 
 const heldAt = (mm: number, { leastMm, mostMm }: SliceDepth): number =>
   Math.min(mostMm, Math.max(leastMm, Math.round(mm)));
@@ -97,7 +98,7 @@ const Drawing = ({ own }: { readonly own: AssemblyEvaluation }) => {
   const holder = useRef<HTMLDivElement>(null);
   const size = useSize(holder);
   const [held, hold] = useState<number | null>(null);
-  const { unit, sliceXMm, shownFinding, lit } = useView();
+  const { unit, sliceXMm, shownFinding, lit } = useParts(useView, 'unit', 'sliceXMm', 'shownFinding', 'lit');
   const findings = useEvaluation(({ evaluation }) => evaluation?.findings) ?? [];
   const build = buildOf(own);
   const xMm = sliceXMm ?? own.section.atXMm;

@@ -9,6 +9,7 @@ import { PictureCanvas } from './picture-canvas';
 import type { TryoutsLink } from './connect-tryouts';
 import { mostPinned } from './pinning';
 import { useTryouts } from './tryouts-store';
+import { useParts } from '../view/use-parts';
 
 const signPx = 200;
 
@@ -21,7 +22,7 @@ const pictureOf = (evaluation: Evaluation, ambient: Ambient, lit: boolean): Pict
 };
 
 const Variant = ({ evaluation }: { readonly evaluation: Evaluation }) => {
-  const { ambient, lit } = useView();
+  const { ambient, lit } = useParts(useView, 'ambient', 'lit');
   const picture = useMemo(() => pictureOf(evaluation, ambient, lit), [evaluation, ambient, lit]);
   const { cost, depthMm } = evaluation;
   const { assemblies } = evaluation;

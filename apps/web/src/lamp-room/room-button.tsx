@@ -1,0 +1,22 @@
+import type { ReactNode } from 'react';
+
+interface RoomButtonProps {
+  readonly pressed?: boolean;
+  readonly label: string;
+  readonly onClick: () => void;
+  readonly children: ReactNode;
+}
+
+/** A button in the dark of the lamp room. */
+export const RoomButton = ({ pressed, label, onClick, children }: RoomButtonProps) => (
+  <button
+    type="button"
+    aria-pressed={pressed}
+    aria-label={label}
+    title={label}
+    onClick={onClick}
+    className="flex min-h-6 items-center rounded-[2px] bg-black/55 px-1.5 text-[13px] text-[#f2ead8] hover:bg-black/80 aria-pressed:bg-[#f2ead8] aria-pressed:text-black"
+  >
+    {children}
+  </button>
+);
