@@ -15,6 +15,7 @@ export const jobInMemory = async (page: Page): Promise<void> => {
     updatedAt: '2030-01-01T00:00:00Z',
     revision: number,
     summary: null,
+    summaryOf: null,
     head: {
       number,
       parent: null,

@@ -60,6 +60,8 @@ const sourceFiles = [
   'apps/web/vite.config.ts',
   'apps/web/tsconfig.json',
   'apps/server/tsconfig.json',
+  'packages/core/package.json',
+  'packages/contract/package.json',
   'packages/core/tsconfig.json',
   'packages/contract/tsconfig.json',
   'apps/cli/tsconfig.json',

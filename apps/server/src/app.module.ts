@@ -10,6 +10,8 @@ import { EvaluationService } from './evaluation/evaluation.service.js';
 import { HealthController } from './health/health.controller.js';
 import { JobsController } from './jobs/jobs.controller.js';
 import { JobsService } from './jobs/jobs.service.js';
+import { SummariesService } from './summaries/summaries.service.js';
+import { SummaryPool } from './summaries/summary-pool.js';
 import { SweepQueue } from './sweeps/sweep-queue.js';
 import { SweepRunner } from './sweeps/sweep-runner.js';
 import { SweepsController } from './sweeps/sweeps.controller.js';
@@ -39,10 +41,11 @@ export class AppModule {
       controllers: [JobsController, CatalogueController, SweepsController, HealthController],
       providers: [
         CatalogueService,
-        EvaluationService,
         JobsService,
         SeedService,
         SweepQueue,
+        SummariesService,
+        SummaryPool,
         SweepsService,
         { provide: APP_FILTER, useClass: ProblemFilter },
         { provide: APP_GUARD, useClass: ThrottlerGuard },

@@ -1,19 +1,19 @@
 import 'reflect-metadata';
-import { existsSync } from 'node:fs';
-import path from 'node:path';
 import { ConsoleLogger, ValidationPipe } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import { maxDesignCharacters } from '@vitrum/core';
-import express, { type Request, type Response } from 'express';
 import helmet from 'helmet';
 import { AppModule } from './app.module.js';
 import { badRequest, problemsOf } from './common/problems.js';
+import { packed } from './common/packed.js';
 import { requestLog } from './common/request-log.js';
+import { serveWeb } from './common/serve-web.js';
 import type { Config } from './config.js';
 import { DatabaseService } from './database/database.module.js';
 import { SeedService } from './seed/seed.service.js';
+import { SummariesService } from './summaries/summaries.service.js';
 
 const security = helmet({
   contentSecurityPolicy: {
@@ -29,17 +29,6 @@ const security = helmet({
   },
   strictTransportSecurity: false,
 });
-
-/** The built web app, with every path that is no file answered by its page. */
-const serveWeb = (app: NestExpressApplication, webRoot: string): void => {
-  const page = path.join(webRoot, 'index.html');
-  if (!existsSync(page)) return;
-  app.use(express.static(webRoot, { index: false, maxAge: '1h' }));
-  app.use((request: Request, response: Response, next: () => void) => {
-    if (request.method !== 'GET' || request.path.startsWith('/api') || path.extname(request.path) !== '') next();
-    else response.setHeader('Cache-Control', 'no-cache').sendFile(page, { dotfiles: 'allow' });
-  });
-};
 
 const describeApi = (app: NestExpressApplication): void => {
   const description = new DocumentBuilder()
@@ -61,6 +50,7 @@ export const createApp = async (config: Config, quiet = false): Promise<NestExpr
   });
   app.use(requestLog);
   app.use(security);
+  app.use(packed);
   app.useBodyParser('json', { limit: maxDesignCharacters * 1.2 });
   app.setGlobalPrefix('api');
   app.useGlobalPipes(
@@ -70,5 +60,6 @@ export const createApp = async (config: Config, quiet = false): Promise<NestExpr
   serveWeb(app, config.webRoot);
   app.enableShutdownHooks();
   await app.get(DatabaseService).setUp(() => app.get(SeedService).seed(config.seed));
+  await app.get(SummariesService).catchUp();
   return app;
 };

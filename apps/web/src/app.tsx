@@ -2,13 +2,9 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { createBrowserRouter, Navigate, Outlet, useRouteError } from 'react-router';
 import { listJobs } from './api/jobs';
-import { JobBookPage } from './job-book/job-book-page';
-import { JobPage } from './job/job-page';
-import { NewJobPage } from './new-job/new-job-page';
+import { JobShell } from './job/job-shell';
 import { ErrorSheet } from './pages/error-sheet';
 import { NotFoundPage } from './pages/not-found-page';
-import { PracticePage } from './practice/practice-page';
-import { ShelfPage } from './shelf/shelf-page';
 import { useView } from './view/view-store';
 
 const CaughtError = () => <ErrorSheet error={useRouteError()} />;
@@ -21,32 +17,42 @@ const Themed = () => {
   return <Outlet />;
 };
 
+const Opening = () => (
+  <p className="p-8" role="status">
+    Opening …
+  </p>
+);
+
 /** A first visit opens a lit job; later ones the job book. */
 const Door = () => {
   const welcomed = useView((view) => view.welcomed);
   const { data, error } = useQuery({ queryKey: ['jobs'], queryFn: listJobs, staleTime: 0, enabled: !welcomed });
   if (welcomed || error !== null) return <Navigate to="/jobs" replace />;
-  if (data === undefined)
-    return (
-      <p className="p-8" role="status">
-        Opening …
-      </p>
-    );
+  if (data === undefined) return <Opening />;
   const first = data.find(({ summary }) => (summary?.counts.fix ?? 0) > 0) ?? data[0];
   return <Navigate to={first === undefined ? '/jobs' : `/jobs/${first.id}/face`} replace />;
+};
+
+/** Pages that are fetched when they are first gone to. */
+const pages = {
+  jobBook: () => import('./job-book/job-book-page').then(({ JobBookPage: Component }) => ({ Component })),
+  newJob: () => import('./new-job/new-job-page').then(({ NewJobPage: Component }) => ({ Component })),
+  shelf: () => import('./shelf/shelf-page').then(({ ShelfPage: Component }) => ({ Component })),
+  practice: () => import('./practice/practice-page').then(({ PracticePage: Component }) => ({ Component })),
 };
 
 export const router = createBrowserRouter([
   {
     element: <Themed />,
     errorElement: <CaughtError />,
+    HydrateFallback: Opening,
     children: [
       { path: '/', element: <Door /> },
-      { path: '/jobs', element: <JobBookPage /> },
-      { path: '/jobs/new', element: <NewJobPage /> },
-      { path: '/jobs/:jobId/:step?', element: <JobPage /> },
-      { path: '/shelf', element: <ShelfPage /> },
-      { path: '/practice', element: <PracticePage /> },
+      { path: '/jobs', lazy: pages.jobBook },
+      { path: '/jobs/new', lazy: pages.newJob },
+      { path: '/jobs/:jobId/:step?', element: <JobShell /> },
+      { path: '/shelf', lazy: pages.shelf },
+      { path: '/practice', lazy: pages.practice },
       { path: '*', element: <NotFoundPage /> },
     ],
   },

@@ -31,7 +31,10 @@ export interface JobListing {
   readonly dueOn: string | null;
   readonly updatedAt: string;
   readonly revision: number;
+  /** Of the newest revision that has been summed up; it follows a save after a moment. */
   readonly summary: DesignSummary | null;
+  /** Which revision that is. */
+  readonly summaryOf: number | null;
 }
 
 export interface JobView extends JobListing {

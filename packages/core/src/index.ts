@@ -1,16 +1,18 @@
 export {
   asArtwork,
-  fontListings,
-  loadFontBook,
-  parseFont,
   takeDrawing,
   usualIntake,
   type DrawingFile,
+  type IntakeOptions,
+  type TakenDrawing,
+} from './artwork/intake/index.js';
+export {
+  fontListings,
+  loadFontBook,
+  parseFont,
   type FontBook,
   type FontListing,
-  type IntakeOptions,
   type Lettering,
-  type TakenDrawing,
 } from './artwork/lettering/index.js';
 export {
   allBuilds,

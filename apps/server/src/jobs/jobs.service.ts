@@ -1,7 +1,6 @@
 import { Injectable, NotFoundException } from '@nestjs/common';
 import type {
   CreateJobDto,
-  DesignSummary,
   JobListing,
   JobView,
   RevisionView,
@@ -9,12 +8,11 @@ import type {
   UpdateJobDto,
 } from '@vitrum/contract';
 import { readDesign, type Design } from '@vitrum/core';
-import { and, asc, desc, eq, max, sql } from 'drizzle-orm';
-import { CatalogueService } from '../catalogue/catalogue.service.js';
+import { and, asc, desc, eq, isNotNull, max, sql, type SQL } from 'drizzle-orm';
 import { badRequest } from '../common/problems.js';
 import { DatabaseService, type Transaction } from '../database/database.module.js';
 import { jobs, revisions } from '../database/schema.js';
-import { EvaluationService } from '../evaluation/evaluation.service.js';
+import { SummariesService } from '../summaries/summaries.service.js';
 import { designHash } from './design-hash.js';
 import { listingOf, revisionView, revisionWithDesign, type JobRow, type RevisionRow } from './views.js';
 
@@ -27,7 +25,6 @@ interface NewRevision {
   readonly jobId: string;
   readonly parent: number | null;
   readonly design: Design;
-  readonly summary: DesignSummary | null;
   readonly note: string;
   readonly setAside: boolean;
 }
@@ -45,36 +42,37 @@ export const designFromWire = (value: unknown): Design => {
 export class JobsService {
   constructor(
     private readonly database: DatabaseService,
-    private readonly catalogue: CatalogueService,
-    private readonly evaluation: EvaluationService,
+    private readonly summaries: SummariesService,
   ) {}
 
   async list(): Promise<readonly JobListing[]> {
+    const summed = this.lastSummed(eq(revisions.jobId, jobs.id)).as('summed');
     const rows = await this.database.db
-      .select({ job: jobs, summary: revisions.summary })
+      .select({ job: jobs, summed: { number: summed.number, summary: summed.summary } })
       .from(jobs)
-      .innerJoin(revisions, and(eq(revisions.jobId, jobs.id), eq(revisions.number, jobs.headRevision)))
+      .leftJoinLateral(summed, sql`true`)
       .orderBy(asc(jobs.createdAt), asc(jobs.id));
-    return rows.map(({ job, summary }) => listingOf(job, summary));
+    return rows.map((row) => listingOf(row.job, row.summed));
   }
 
   async get(id: string): Promise<JobView> {
     const { job, head } = await this.jobWithHead(id);
-    return { ...listingOf(job, head.summary), head: revisionWithDesign(head) };
+    const [summed] = await this.lastSummed(eq(revisions.jobId, id));
+    return { ...listingOf(job, summed ?? null), head: revisionWithDesign(head) };
   }
 
   async create(request: CreateJobDto, status: JobRow['status'] = 'quoted'): Promise<JobView> {
     const design = designFromWire(request.design);
-    const summary = await this.summarise(design);
     const id = await this.database.db.transaction(async (transaction) => {
       const [job] = await transaction
         .insert(jobs)
         .values({ name: request.name, customer: request.customer ?? '', status, dueOn: request.dueOn ?? null })
         .returning();
       if (job === undefined) throw new Error('the database returned no new job');
-      await this.append(transaction, { jobId: job.id, parent: null, design, summary, note: 'first', setAside: false });
+      await this.append(transaction, { jobId: job.id, parent: null, design, note: 'first', setAside: false });
       return job.id;
     });
+    this.summaries.want(id, 1);
     return this.get(id);
   }
 
@@ -100,18 +98,19 @@ export class JobsService {
   async save(id: string, value: unknown, basedOn: string, note: string): Promise<SaveOutcome> {
     const design = designFromWire(value);
     const hash = designHash(design);
-    const summary = await this.summarise(design);
-    return this.database.db.transaction(async (transaction): Promise<SaveOutcome> => {
+    const outcome = await this.database.db.transaction(async (transaction): Promise<SaveOutcome> => {
       const [job] = await transaction.select().from(jobs).where(eq(jobs.id, id)).for('update');
       if (job === undefined) throw noSuchJob();
       const head = await this.revisionRow(transaction, id, job.headRevision);
       if (head.hash === hash) return { kind: 'saved', revision: revisionWithDesign(head) };
       const stale = head.hash !== basedOn;
       const parent = stale ? await this.numberOfHash(transaction, id, basedOn) : head.number;
-      const row = await this.append(transaction, { jobId: id, parent, design, summary, note, setAside: stale });
+      const row = await this.append(transaction, { jobId: id, parent, design, note, setAside: stale });
       const yours = revisionWithDesign(row);
       return stale ? { kind: 'conflict', head: revisionWithDesign(head), yours } : { kind: 'saved', revision: yours };
     });
+    if (outcome.kind === 'saved') this.summaries.want(id, outcome.revision.number);
+    return outcome;
   }
 
   async revisions(id: string): Promise<readonly RevisionView[]> {
@@ -128,8 +127,14 @@ export class JobsService {
     return revisionWithDesign(await this.revisionRow(this.database.db, id, number));
   }
 
-  private async summarise(design: Design): Promise<DesignSummary | null> {
-    return this.evaluation.summarise(design, await this.catalogue.read());
+  /** The newest revision of the line that has been summed up. */
+  private lastSummed(where: SQL | undefined) {
+    return this.database.db
+      .select({ number: revisions.number, summary: revisions.summary })
+      .from(revisions)
+      .where(and(where, eq(revisions.setAside, false), isNotNull(revisions.summary)))
+      .orderBy(desc(revisions.number))
+      .limit(1);
   }
 
   private async append(transaction: Transaction, next: NewRevision): Promise<RevisionRow> {

@@ -1,12 +1,17 @@
-import type { JobListing, RevisionView, RevisionWithDesign } from '@vitrum/contract';
-import type { DesignSummary } from '@vitrum/contract';
+import type { DesignSummary, JobListing, RevisionView, RevisionWithDesign } from '@vitrum/contract';
 import type { jobs, revisions } from '../database/schema.js';
 import { designFromStore } from './stored-design.js';
 
 export type JobRow = typeof jobs.$inferSelect;
 export type RevisionRow = typeof revisions.$inferSelect;
 
-export const listingOf = (job: JobRow, summary: DesignSummary | null): JobListing => ({
+/** A revision that has been summed up. */
+interface Summed {
+  readonly number: number;
+  readonly summary: DesignSummary | null;
+}
+
+export const listingOf = (job: JobRow, summed: Summed | null): JobListing => ({
   id: job.id,
   name: job.name,
   customer: job.customer,
@@ -14,7 +19,8 @@ export const listingOf = (job: JobRow, summary: DesignSummary | null): JobListin
   dueOn: job.dueOn,
   updatedAt: job.updatedAt.toISOString(),
   revision: job.headRevision,
-  summary,
+  summary: summed?.summary ?? null,
+  summaryOf: summed?.number ?? null,
 });
 
 export const revisionView = (row: Omit<RevisionRow, 'design' | 'summary'>): RevisionView => ({

@@ -19,7 +19,7 @@ const runner = () =>
     shop.app.get(SweepsService),
     shop.app.get(SweepQueue),
     shop.app.get(CatalogueService),
-    shop.app.get(EvaluationService),
+    new EvaluationService(),
   );
 const plan = {
   assembly: 0,

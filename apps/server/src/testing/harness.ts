@@ -4,6 +4,7 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import pg from 'pg';
 import request, { type Response } from 'supertest';
 import { createApp } from '../create-app.js';
+import { SummariesService } from '../summaries/summaries.service.js';
 
 const server = process.env['VITRUM_TEST_POSTGRES'];
 
@@ -25,11 +26,8 @@ export interface TestShop {
 
 const databaseName = (): string => `t_${randomBytes(6).toString('hex')}`;
 
-const appOn = (database: string, seed: boolean): Promise<NestExpressApplication> =>
-  createApp(
-    { databaseUrl: `${server}/${database}`, host: '127.0.0.1', port: 0, webRoot: '/nowhere', seed, worker: false },
-    true,
-  );
+const appOn = (database: string, seed: boolean, webRoot = '/nowhere'): Promise<NestExpressApplication> =>
+  createApp({ databaseUrl: `${server}/${database}`, host: '127.0.0.1', port: 0, webRoot, seed, worker: false }, true);
 
 /** A database that holds the demo shop, to be copied: putting it in evaluates every job. */
 let demoShop: Promise<string> | null = null;
@@ -37,17 +35,18 @@ const withDemoShop = async (): Promise<string> => {
   const name = databaseName();
   await onServer(`create database ${name}`);
   const app = await appOn(name, true);
+  await app.get(SummariesService).idle();
   await app.close();
   return name;
 };
 
 /** A whole server on a database of its own, on a free port. */
-export const openShop = async (seed = true): Promise<TestShop> => {
+export const openShop = async (seed = true, webRoot?: string): Promise<TestShop> => {
   const name = databaseName();
   if (seed) demoShop ??= withDemoShop();
   await onServer(`create database ${name}${seed ? ` template ${await demoShop}` : ''}`);
   const databaseUrl = `${server}/${name}`;
-  const app = await appOn(name, seed);
+  const app = await appOn(name, seed, webRoot);
   await app.listen(0, '127.0.0.1');
   return {
     app,

@@ -17,6 +17,11 @@ const nothing = { evaluation: null, findings: null, problems: [], crash: null } 
 
 export const useEvaluation = create<EvaluationState>(() => ({ jobId: null, ...nothing }));
 
+/** What was found of another job is not shown on the page of this one. */
+export const aboutJob = (jobId: string): void => {
+  if (useEvaluation.getState().jobId !== jobId) useEvaluation.setState({ jobId, ...nothing });
+};
+
 const hear = (reply: SessionReply): void => {
   switch (reply.kind) {
     case 'evaluated':
@@ -41,10 +46,8 @@ export const connectEvaluation = (client: LightClient) => {
   return {
     open: (catalogue: Catalogue): void => client.setUp('catalogue', { kind: 'open', catalogue }),
     evaluate: (jobId: string, design: Design): void => {
-      if (useEvaluation.getState().jobId !== jobId) {
-        callOff();
-        useEvaluation.setState({ jobId, ...nothing });
-      }
+      if (useEvaluation.getState().jobId !== jobId) callOff();
+      aboutJob(jobId);
       callOff = client.ask({
         request: { kind: 'evaluate', design },
         lane: 'design',

@@ -25,6 +25,3 @@ export const runEvaluation = (catalogue: Catalogue): (() => void) => {
     link.leave();
   };
 };
-
-/** Has the thread that lights come up while the job is still on its way; returns what lets it go. */
-export const warmEvaluation = (): (() => void) => workers.evaluation.hold();

@@ -1,12 +1,18 @@
+import type { DesignSummary } from '@vitrum/contract';
 import type { Figure, Finding, TapeFigure } from '@vitrum/core';
-import { lazy, Suspense, useMemo } from 'react';
+import { useMemo } from 'react';
 import { useEvaluation } from '../evaluation/evaluation-store';
 import { useOwn } from '../evaluation/own';
+import { LastFigures } from '../job/last-lit';
+import { lazyPart } from '../ui/lazy-part';
 import { SheetDialog } from '../ui/sheet-dialog';
 import { useView } from '../view/view-store';
 
 /** The chart library is fetched when a chart is first opened. */
-const ContrastChart = lazy(() => import('./contrast-chart').then((module) => ({ default: module.ContrastChart })));
+const ContrastChart = lazyPart(() => import('./contrast-chart'), 'ContrastChart', {
+  onlyWhenShown: true,
+  fallback: <p className="h-64">Drawing …</p>,
+});
 
 const kindMark: Readonly<Record<Figure['kind'], string>> = { computed: '=', typical: '~', measured: '•' };
 
@@ -27,11 +33,7 @@ const FigureSheet = ({ figure }: { readonly figure: Figure }) => (
     wide={figure.id === 'dots-vanish'}
   >
     <p className="mb-3">{figure.how}</p>
-    {figure.id === 'dots-vanish' && (
-      <Suspense fallback={<p className="h-64">Drawing …</p>}>
-        <ContrastChart />
-      </Suspense>
-    )}
+    {figure.id === 'dots-vanish' && <ContrastChart />}
     <table className="w-full border-collapse">
       <caption className="sr-only">What it is computed from</caption>
       <thead>
@@ -60,7 +62,7 @@ const FigureSheet = ({ figure }: { readonly figure: Figure }) => (
 );
 
 /** The handful of figures that decide; each explains itself when asked. */
-export const FiguresTape = () => {
+export const FiguresTape = ({ last }: { readonly last: DesignSummary | null }) => {
   const all = useEvaluation((state) => state.evaluation?.figures);
   const chosen = useOwn()?.index ?? 0;
   // Of several assemblies, those of the chosen one and of the sign.
@@ -68,12 +70,13 @@ export const FiguresTape = () => {
   const findings = useEvaluation((state) => state.evaluation?.findings);
   const shown = useView((view) => view.shownFigure);
   const open = figures?.find(({ id }) => id === shown);
+  if (figures === undefined) return <LastFigures summary={last} />;
   return (
     <section
       aria-label="Figures"
       className="no-print relative flex min-h-[56px] shrink-0 overflow-x-auto border-t border-line bg-sheet"
     >
-      {(figures ?? []).map((figure) => {
+      {figures.map((figure) => {
         const wrong = isWrong(figure, findings);
         return (
           <button

@@ -4,12 +4,14 @@ import { DropdownMenu } from 'radix-ui';
 import { useRef, useState, type ChangeEvent } from 'react';
 import { setDesign, useDocument } from '../document/document-store';
 import { saveZip } from '../files/files-store';
+import { lazyPart } from '../ui/lazy-part';
 import { SheetDialog } from '../ui/sheet-dialog';
 import { saveFile } from '../ui/save-file';
 import { useView } from '../view/view-store';
 import { useCatalogue } from './catalogue-context';
-import { RevisionsDialog } from './revisions-dialog';
 import { useParts } from '../view/use-parts';
+
+const RevisionsDialog = lazyPart(() => import('./revisions-dialog'), 'RevisionsDialog');
 
 const item = 'cursor-default px-3 py-1.5 outline-none data-[highlighted]:bg-paper';
 

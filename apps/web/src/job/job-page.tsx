@@ -1,21 +1,25 @@
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useEffect, useState } from 'react';
 import { Navigate, useParams } from 'react-router';
-import { getCatalogue, getJob, saveDesign } from '../api/jobs';
+import { saveDesign } from '../api/jobs';
 import { ApiError } from '../api/client';
 import { startAutosave } from '../document/autosave';
 import { selectAssembly } from '../document/selection';
 import { openDocument, useDocument } from '../document/document-store';
 import { readDraft } from '../document/drafts';
-import { runEvaluation, warmEvaluation } from '../evaluation/run-evaluation';
+import { aboutJob, useEvaluation } from '../evaluation/evaluation-store';
+import { runEvaluation } from '../evaluation/run-evaluation';
 import { ErrorSheet } from '../pages/error-sheet';
 import { NotFoundPage } from '../pages/not-found-page';
-import { TryoutsPage } from '../tryouts/tryouts-page';
+import { fetchTheRest, lazyPart } from '../ui/lazy-part';
 import { SheetDialog } from '../ui/sheet-dialog';
 import { markVisited, useView } from '../view/view-store';
 import { CatalogueContext } from './catalogue-context';
 import { ConflictDialog } from './conflict-dialog';
 import { FiguresTape } from '../figures/figures-tape';
+import { JobFrame } from './job-frame';
+import { catalogueQuery, jobQuery } from './job-query';
+import { LastLit } from './last-lit';
 import { JobHeader } from './job-header';
 import { LitView } from '../lamp-room/lit-view';
 import { SheetLayout } from '../drawings/sheet-layout';
@@ -26,6 +30,8 @@ import { keys, useShortcuts } from './use-shortcuts';
 import { WiringDiagram } from '../drawings/wiring-diagram';
 import { WorkLine } from '../steps/work-line';
 
+const TryoutsPage = lazyPart(() => import('../tryouts/tryouts-page'), 'TryoutsPage');
+
 const after = (ms: number, work: () => void): (() => void) => {
   const timer = setTimeout(work, ms);
   return () => clearTimeout(timer);
@@ -33,17 +39,12 @@ const after = (ms: number, work: () => void): (() => void) => {
 
 /** Opens the job in the document store, with what an earlier visit could not save, and saves from then on. */
 const useOpenJob = (jobId: string) => {
-  const { data: job, error } = useQuery({
-    queryKey: ['job', jobId],
-    queryFn: () => getJob(jobId),
-    staleTime: Infinity,
-    gcTime: 0,
-    refetchOnWindowFocus: false,
-  });
+  const { data: job, error } = useQuery(jobQuery(jobId));
   useEffect(() => {
     if (job === undefined) return undefined;
     const draft = readDraft(localStorage, jobId);
     selectAssembly(null);
+    aboutJob(jobId);
     openDocument(jobId, job.head, draft?.design ?? null, draft?.basedOn ?? job.head.hash);
     return startAutosave({ storage: localStorage, save: saveDesign, after });
   }, [job, jobId]);
@@ -63,6 +64,13 @@ const KeysSheet = ({ onClose }: { readonly onClose: () => void }) => (
   </SheetDialog>
 );
 
+/** Runs work once nothing else is to be done; returns what calls it off. */
+const whenIdle = (work: () => void): (() => void) => {
+  if (typeof requestIdleCallback !== 'function') return after(1000, work);
+  const handle = requestIdleCallback(work);
+  return () => cancelIdleCallback(handle);
+};
+
 const leaveWarning = (event: BeforeUnloadEvent): void => {
   if (useDocument.getState().save.kind === 'refused') event.preventDefault();
 };
@@ -70,17 +78,14 @@ const leaveWarning = (event: BeforeUnloadEvent): void => {
 export const JobPage = () => {
   const { jobId = '', step } = useParams();
   const { job, error } = useOpenJob(jobId);
-  const { data: catalogue, error: catalogueError } = useQuery({
-    queryKey: ['catalogue'],
-    queryFn: getCatalogue,
-    staleTime: Infinity,
-  });
+  const { data: catalogue, error: catalogueError } = useQuery(catalogueQuery);
   const open = useDocument((state) => state.jobId === jobId && state.design !== null);
   const [help, setHelp] = useState(false);
   const showHelp = useCallback(() => setHelp(true), []);
   useShortcuts(jobId, showHelp);
-  useEffect(warmEvaluation, []);
   useEffect(() => (catalogue === undefined || !open ? undefined : runEvaluation(catalogue)), [catalogue, open, jobId]);
+  const isLit = useEvaluation(({ evaluation }) => evaluation !== null);
+  useEffect(() => (isLit ? whenIdle(() => void fetchTheRest()) : undefined), [isLit]);
   useEffect(() => {
     if (isWorkStep(step)) markVisited(jobId, step);
   }, [jobId, step]);
@@ -97,34 +102,28 @@ export const JobPage = () => {
     return <NotFoundPage what="There is no such job in the book." />;
   const failure = error ?? catalogueError;
   if (failure !== null && !open) return <ErrorSheet error={failure} />;
-  if (catalogue === undefined || !open)
-    return (
-      <p className="p-8" role="status">
-        Opening the job …
-      </p>
-    );
+  if (catalogue === undefined || !open) return <LastLit jobId={jobId} />;
   if (!isWorkStep(step) && step !== 'tryouts') return <Navigate to={`/jobs/${jobId}/face`} replace />;
   return (
     <CatalogueContext value={catalogue}>
-      <div className="flex h-full flex-col max-lg:h-auto print:h-auto">
-        <JobHeader jobId={jobId} onHelp={showHelp} />
-        <div className="flex min-h-0 flex-1 max-lg:flex-col">
-          <WorkLine jobId={jobId} status={job?.status ?? 'quoted'} />
-          {step === 'tryouts' ? (
-            <TryoutsPage jobId={jobId} />
-          ) : (
-            <>
-              <main className="no-print flex min-w-0 flex-1 flex-col max-lg:min-h-[560px]">
-                <h1 className="sr-only">{job?.name}</h1>
-                <LitView />
-                {step === 'cut' ? <SheetLayout /> : step === 'power' ? <WiringDiagram /> : <Slice />}
-              </main>
-              <StepPanel step={step} />
-            </>
-          )}
-        </div>
-        <FiguresTape />
-      </div>
+      <JobFrame
+        header={<JobHeader jobId={jobId} onHelp={showHelp} />}
+        line={<WorkLine jobId={jobId} status={job?.status ?? 'quoted'} />}
+        tape={<FiguresTape last={job?.summary ?? null} />}
+      >
+        {step === 'tryouts' ? (
+          <TryoutsPage jobId={jobId} />
+        ) : (
+          <>
+            <main className="no-print flex min-w-0 flex-1 flex-col max-lg:min-h-[560px]">
+              <h1 className="sr-only">{job?.name}</h1>
+              <LitView last={job?.summary ?? null} />
+              {step === 'cut' ? <SheetLayout /> : step === 'power' ? <WiringDiagram /> : <Slice />}
+            </main>
+            <StepPanel step={step} />
+          </>
+        )}
+      </JobFrame>
       <ConflictDialog />
       {help && <KeysSheet onClose={() => setHelp(false)} />}
     </CatalogueContext>

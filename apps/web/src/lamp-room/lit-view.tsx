@@ -7,10 +7,12 @@ import {
   type Evaluation,
   type Exposure,
 } from '@vitrum/core';
+import type { DesignSummary } from '@vitrum/contract';
 import { useMemo, useRef, useState } from 'react';
 import { useBench } from '../bench/bench-store';
 import { useChosenIndex } from '../document/selection';
 import { useEvaluation } from '../evaluation/evaluation-store';
+import { LastPicture } from '../job/last-lit';
 import { useSize } from '../job/use-size';
 import { useParts } from '../view/use-parts';
 import { useView } from '../view/view-store';
@@ -141,17 +143,18 @@ const Room = ({ evaluation, shown, switchedOn }: RoomProps) => {
 };
 
 /** The lamp room: the sign as it looks, always. */
-export const LitView = () => {
+export const LitView = ({ last }: { readonly last: DesignSummary | null }) => {
   const evaluation = useEvaluation((state) => state.evaluation);
   const isWrong = useEvaluation((state) => state.problems.length > 0);
   const bench = useParts(useBench, 'setting', 'evaluation', 'switchedOn');
+  if (evaluation === null && !isWrong) return <LastPicture summary={last} />;
   if (evaluation === null)
     return (
       <div
         className="lamp-room flex min-h-[220px] flex-1 items-center justify-center bg-[#1d1c1a] text-[#e9e2d2]"
         role="status"
       >
-        {isWrong ? 'This design cannot be lit yet; see what is wrong on the right.' : 'Lighting the sign …'}
+        This design cannot be lit yet; see what is wrong on the right.
       </div>
     );
   return (

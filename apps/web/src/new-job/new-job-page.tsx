@@ -1,3 +1,5 @@
+// The form’s decorators want it before they run.
+import 'reflect-metadata';
 import { NewJobForm } from '@vitrum/contract';
 import {
   allBuilds,

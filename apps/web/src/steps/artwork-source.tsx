@@ -7,9 +7,9 @@ import { changeDesign } from '../document/document-store';
 import { useOwn } from '../evaluation/own';
 import { useDesignValue } from '../fields/design-fields';
 import { TypedField } from '../fields/typed-field';
-import { IntakeDialog } from '../intake/intake-dialog';
 import { readDrawingFile } from '../intake/read-drawing-file';
 import { Button } from '../ui/button';
+import { lazyPart } from '../ui/lazy-part';
 import { useView } from '../view/view-store';
 
 interface FileButtonProps {
@@ -17,6 +17,8 @@ interface FileButtonProps {
   readonly accept: string;
   readonly onFile: (file: File) => Promise<void>;
 }
+
+const IntakeDialog = lazyPart(() => import('../intake/intake-dialog'), 'IntakeDialog');
 
 const FileButton = ({ label, accept, onFile }: FileButtonProps) => {
   const pick = (event: ChangeEvent<HTMLInputElement>): void => {

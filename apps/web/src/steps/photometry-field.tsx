@@ -4,7 +4,10 @@ import { useFields } from '../document/selection';
 import { useDesignValue } from '../fields/design-fields';
 import { changeDesign } from '../document/document-store';
 import { Button } from '../ui/button';
-import { PolarChart } from './polar-chart';
+import { lazyPart } from '../ui/lazy-part';
+
+/** The chart library is fetched with the first measured strip. */
+const PolarChart = lazyPart(() => import('./polar-chart'), 'PolarChart', { onlyWhenShown: true });
 
 const Measured = ({ file, name }: { readonly file: PhotometricFile; readonly name: string }) => (
   <figure className="my-2">

@@ -5,19 +5,18 @@ import { pageOf, type AssemblyStep } from '../builds';
 import { useDocument } from '../document/document-store';
 import { useChosenIndex } from '../document/selection';
 import { FindingsPanel } from '../findings/findings-panel';
-import { BuildStep, CutStep, ProveStep } from './bench-steps';
-import { ArtworkStep } from './artwork-step';
-import { BriefStep } from './brief-step';
-import { PowerStep } from './power/power-step';
+import { lazyPart } from '../ui/lazy-part';
 import { stepName } from './step-names';
+
+const ArtworkStep = lazyPart(() => import('./artwork-step'), 'ArtworkStep');
 
 /** Steps of the sign as a whole; the others show the chosen assembly. */
 const signPanels: Readonly<Record<Exclude<WorkStep, AssemblyStep>, ComponentType>> = {
-  brief: BriefStep,
-  power: PowerStep,
-  cut: CutStep,
-  build: BuildStep,
-  prove: ProveStep,
+  brief: lazyPart(() => import('./brief-step'), 'BriefStep'),
+  power: lazyPart(() => import('./power/power-step'), 'PowerStep'),
+  cut: lazyPart(() => import('./bench-steps'), 'CutStep'),
+  build: lazyPart(() => import('./bench-steps'), 'BuildStep'),
+  prove: lazyPart(() => import('./bench-steps'), 'ProveStep'),
 };
 
 const isOfSign = (step: WorkStep): step is keyof typeof signPanels => step in signPanels;

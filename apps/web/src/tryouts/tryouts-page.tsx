@@ -10,9 +10,12 @@ import { tryoutsLink } from './link';
 import { PinnedRow } from './pinned-row';
 import type { PlanDraft, PlanOptions } from './plan-form';
 import { PointCard } from './point-card';
-import { SweepChart } from './sweep-chart';
 import { TryoutsPanel } from './tryouts-panel';
+import { lazyPart } from '../ui/lazy-part';
 import { useTryouts } from './tryouts-store';
+
+/** The chart library is fetched when there is something to chart. */
+const SweepChart = lazyPart(() => import('./sweep-chart'), 'SweepChart', { onlyWhenShown: true });
 
 const roundTo = (value: number, step: number): number => Math.round(value / step) * step;
 

@@ -1,4 +1,4 @@
-import type { DrawingFile, IntakeOptions, TakenDrawing } from '../artwork/lettering/index.js';
+import type { DrawingFile, IntakeOptions, TakenDrawing } from '../artwork/intake/index.js';
 import type { Catalogue } from '../document/catalogue/index.js';
 import type { Design } from '../sign/design/index.js';
 import type { Evaluation } from '../sign/evaluate/index.js';

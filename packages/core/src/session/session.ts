@@ -1,12 +1,15 @@
-import { takeDrawing, type FontBook } from '../artwork/lettering/index.js';
+import type { FontBook } from '../artwork/lettering/index.js';
 import { createEvaluator, createJudge, evaluate, type Evaluator } from '../sign/evaluate/index.js';
 import { solveSign } from '../sign/solving/index.js';
-import { benchZip, lightZip } from '../files/exports/index.js';
 import { fullGrid } from '../light/glow/index.js';
 import { buildOf } from '../builds/index.js';
 import type { Catalogue } from '../document/catalogue/index.js';
 import { checkAxes, solve, sweep, type TryPoint } from '../sign/tryouts/index.js';
 import type { SessionReply, SessionRequest } from './protocol.js';
+
+// Writing files and reading drawings weigh as much as all the rest; a thread that only lights never loads them.
+const filesOut = () => import('../files/exports/index.js');
+const drawingsIn = () => import('../artwork/intake/index.js');
 
 /** What the thread lends the session. */
 export interface SessionHost {
@@ -62,6 +65,7 @@ export const createSession = ({ fonts, post, pause }: SessionHost) => {
     post({ kind: 'progress', id, done: 0, what: 'drawing the parts' });
     const evaluation = evaluate(design, opened.catalogue, fonts);
     if (!evaluation.ok) return post({ kind: 'refused', id, problems: evaluation.problems });
+    const { benchZip } = await filesOut();
     const zip = await benchZip(evaluation.value);
     post(cancelled.has(id) ? { kind: 'cancelled', id } : { kind: 'packed', id, zip });
   };
@@ -74,6 +78,7 @@ export const createSession = ({ fonts, post, pause }: SessionHost) => {
     if (!evaluation.ok) return post({ kind: 'refused', id, problems: evaluation.problems });
     await pause();
     if (cancelled.has(id)) return post({ kind: 'cancelled', id });
+    const { lightZip } = await filesOut();
     post({ kind: 'packed', id, zip: lightZip(evaluation.value) });
   };
 
@@ -147,7 +152,8 @@ export const createSession = ({ fonts, post, pause }: SessionHost) => {
     }
   };
 
-  const runTake = ({ id, file, options }: Extract<SessionRequest, { kind: 'take' }>): void => {
+  const runTake = async ({ id, file, options }: Extract<SessionRequest, { kind: 'take' }>): Promise<void> => {
+    const { takeDrawing } = await drawingsIn();
     const taken = takeDrawing(file, options);
     post(taken.ok ? { kind: 'taken', id, drawing: taken.value } : { kind: 'refused', id, problems: taken.problems });
   };

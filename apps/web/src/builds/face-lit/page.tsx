@@ -3,12 +3,12 @@ import { facedRows } from '../faces/prove-rows';
 import { CrossingField } from '../letters/crossing-field';
 import { LetterStart } from '../letters/letter-start';
 import { LetterStrip } from '../letters/letter-strip';
-import { LetterLightStep } from '../letters/light-step';
-import { SplitFields } from '../letters/split-fields';
 import { SplitLines } from '../letters/split-lines';
 import type { BuildPage } from '../common/build-page';
-import { CansStep } from './cans-step';
-import { LetterFaceStep } from './face-step';
+import { lazyPart } from '../../ui/lazy-part';
+
+const LetterLightStep = lazyPart(() => import('../letters/light-step'), 'LetterLightStep');
+const SplitFields = lazyPart(() => import('../letters/split-fields'), 'SplitFields');
 
 // A page is asked about assemblies of its own build alone.
 const asCans = (own: AssemblyEvaluation): FaceLitResults => own as unknown as FaceLitResults;
@@ -17,7 +17,11 @@ const asCans = (own: AssemblyEvaluation): FaceLitResults => own as unknown as Fa
 export const faceLitPage: BuildPage = {
   name: 'face-lit',
   stepNames: { case: 'Cans' },
-  panels: { case: CansStep, light: () => <LetterLightStep build="face-lit" behind={false} />, face: LetterFaceStep },
+  panels: {
+    case: lazyPart(() => import('./cans-step'), 'CansStep'),
+    light: () => <LetterLightStep build="face-lit" behind={false} />,
+    face: lazyPart(() => import('./face-step'), 'LetterFaceStep'),
+  },
   faceDetail: (own) => `passes ${Math.round(asCans(own).stack.transmittance * 100)} %`,
   cutting: { tool: 'bit-3', front: 'front up', behind: 'back up, drawn mirrored' },
   ArtworkFields: () => <SplitFields build="face-lit" />,

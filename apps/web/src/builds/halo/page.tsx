@@ -2,13 +2,13 @@ import type { AssemblyEvaluation, HaloResults } from '@vitrum/core';
 import { CrossingField } from '../letters/crossing-field';
 import { LetterStart } from '../letters/letter-start';
 import { LetterStrip } from '../letters/letter-strip';
-import { LetterLightStep } from '../letters/light-step';
-import { SplitFields } from '../letters/split-fields';
 import { SplitLines } from '../letters/split-lines';
 import type { BuildPage, OverlayProps } from '../common/build-page';
-import { LettersStep } from './letters-step';
 import { PostsOverlay } from './posts-overlay';
-import { WallStep } from './wall-step';
+import { lazyPart } from '../../ui/lazy-part';
+
+const LetterLightStep = lazyPart(() => import('../letters/light-step'), 'LetterLightStep');
+const SplitFields = lazyPart(() => import('../letters/split-fields'), 'SplitFields');
 
 // A page is asked about assemblies of its own build alone.
 const asHalo = (own: AssemblyEvaluation): HaloResults => own as unknown as HaloResults;
@@ -17,7 +17,11 @@ const asHalo = (own: AssemblyEvaluation): HaloResults => own as unknown as HaloR
 export const haloPage: BuildPage = {
   name: 'halo',
   stepNames: { case: 'Letters', face: 'Wall' },
-  panels: { case: LettersStep, light: () => <LetterLightStep build="halo" behind />, face: WallStep },
+  panels: {
+    case: lazyPart(() => import('./letters-step'), 'LettersStep'),
+    light: () => <LetterLightStep build="halo" behind />,
+    face: lazyPart(() => import('./wall-step'), 'WallStep'),
+  },
   faceDetail: (own) => `glow ${Math.round(asHalo(own).glow.halfMm)} mm`,
   cutting: { tool: 'bit-3', front: 'front up', behind: 'back up, drawn mirrored' },
   ArtworkFields: () => <SplitFields build="halo" />,

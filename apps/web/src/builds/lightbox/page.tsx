@@ -3,11 +3,9 @@ import { useOwnOf } from '../../evaluation/own';
 import { facedRows } from '../faces/prove-rows';
 import type { BuildPage } from '../common/build-page';
 import { BlockMark } from './block-mark';
-import { BrightnessCheck } from './brightness-check';
-import { CaseStep } from './case-step';
-import { FaceStep } from './face-step';
-import { FilmFields } from './film-fields';
-import { LightStep } from './light-step';
+import { lazyPart } from '../../ui/lazy-part';
+
+const BrightnessCheck = lazyPart(() => import('./brightness-check'), 'BrightnessCheck');
 
 // A page is asked about assemblies of its own build alone.
 const asBox = (own: AssemblyEvaluation): BoxResults => own as unknown as BoxResults;
@@ -21,10 +19,14 @@ const ProveFields = () => {
 export const lightboxPage: BuildPage = {
   name: 'lightbox',
   stepNames: {},
-  panels: { case: CaseStep, light: LightStep, face: FaceStep },
+  panels: {
+    case: lazyPart(() => import('./case-step'), 'CaseStep'),
+    light: lazyPart(() => import('./light-step'), 'LightStep'),
+    face: lazyPart(() => import('./face-step'), 'FaceStep'),
+  },
   faceDetail: (own) => `passes ${Math.round(asBox(own).stack.transmittance * 100)} %`,
   cutting: { tool: 'film-knife', front: 'from the front', behind: 'from behind, cut mirrored' },
-  ArtworkFields: FilmFields,
+  ArtworkFields: lazyPart(() => import('./film-fields'), 'FilmFields'),
   FeedFields: null,
   overlays: [],
   drawn: { strip: BlockMark },

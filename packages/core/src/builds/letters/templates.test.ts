@@ -6,7 +6,7 @@ import type { FontBook } from '../../artwork/lettering/index.js';
 import { outlineBounds } from '../../base/outlines/index.js';
 import { changed, curlew, evaluatedCoarsely, tern, testFonts } from '../../testing/harness.js';
 import { benchPack, templatesOf, tiledPdf, type Template } from '../../files/exports/index.js';
-import type { Tile } from '../../making/templates/tiled-pdf.js';
+import type { Tile } from '../../making/templates/index.js';
 
 let fonts: FontBook;
 let letters: Single<HaloResults>;

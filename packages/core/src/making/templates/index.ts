@@ -1,1 +1,2 @@
-export * from './tiled-pdf.js';
+export * from './tile.js';
+export { checkSquareMm, newPdf, papers, tiledPdf, type Paper } from './tiled-pdf.js';

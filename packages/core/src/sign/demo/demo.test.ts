@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from '@jest/globals';
-import { asArtwork, takeDrawing, usualIntake } from '../../artwork/lettering/index.js';
+import { asArtwork, takeDrawing, usualIntake } from '../../artwork/intake/index.js';
 import { readDesign } from '../design/index.js';
 import { demoDesigns, demoJobs } from './index.js';
 

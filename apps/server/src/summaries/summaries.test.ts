@@ -1,0 +1,91 @@
+import { describe, expect, it } from '@jest/globals';
+import type { JobListing, JobView, RevisionWithDesign } from '@vitrum/contract';
+import { demoDesigns, shippedCatalogue, type Design } from '@vitrum/core';
+import { eq } from 'drizzle-orm';
+import { DatabaseService } from '../database/database.module.js';
+import { revisions } from '../database/schema.js';
+import { body, demoShopForTests } from '../testing/harness.js';
+import { SummariesService } from './summaries.service.js';
+import { SummaryPool } from './summary-pool.js';
+
+const shop = demoShopForTests();
+const { api } = shop;
+const summed = (): Promise<void> => shop.app.get(SummariesService).idle();
+
+const newJob = async (design: Design = demoDesigns.dispensary): Promise<JobView> =>
+  body<JobView>(await api().post('/api/jobs').send({ name: 'Summed', design }).expect(201));
+const read = async ({ id }: { readonly id: string }): Promise<JobView> =>
+  body<JobView>(await api().get(`/api/jobs/${id}`).expect(200));
+const deeper = (design: Design, mm: number): Design => {
+  const [box] = design.assemblies;
+  if (box?.build !== 'lightbox') throw new Error('not a box');
+  return { ...design, assemblies: [{ ...box, case: { ...box.case, depthInsideMm: mm } }] };
+};
+const save = async (id: string, design: Design, basedOn: string): Promise<RevisionWithDesign> =>
+  body<RevisionWithDesign>(
+    await api().put(`/api/jobs/${id}/design`).set('If-Match', `"${basedOn}"`).send({ design }).expect(200),
+  );
+
+describe('the picture and figures of a save', () => {
+  it('follow it: the answer comes first, and until then the last ones stand', async () => {
+    const job = await newJob();
+    expect([job.summary, job.summaryOf]).toEqual([null, null]);
+    await summed();
+    const first = await read(job);
+    expect(first.summaryOf).toBe(1);
+    expect(first.summary?.thumbnail).toMatch(/^data:image\/png;base64,/);
+    await save(job.id, deeper(job.head.design, 90), job.head.hash);
+    const meanwhile = await read(job);
+    expect([meanwhile.revision, meanwhile.summaryOf]).toEqual([2, 1]);
+    await summed();
+    const then = await read(job);
+    expect([then.summaryOf, then.summary?.size]).toEqual([2, '900 × 300 × 96 mm']);
+    const listed = body<readonly JobListing[]>(await api().get('/api/jobs')).find(({ id }) => id === job.id);
+    expect(listed).toMatchObject({ summaryOf: 2, summary: { size: '900 × 300 × 96 mm' } });
+  });
+
+  it('are worked out for the newest of many saves, not for each', async () => {
+    const job = await newJob();
+    let basedOn = job.head.hash;
+    for (let mm = 90; mm < 100; mm += 1) basedOn = (await save(job.id, deeper(job.head.design, mm), basedOn)).hash;
+    await summed();
+    expect((await read(job)).summaryOf).toBe(11);
+    const rows = await shop.app
+      .get(DatabaseService)
+      .db.select({ summary: revisions.summary })
+      .from(revisions)
+      .where(eq(revisions.jobId, job.id));
+    expect(rows.filter(({ summary }) => summary !== null).length).toBeLessThan(rows.length);
+  });
+
+  it('are made up for after a server ended before it had them', async () => {
+    const job = await newJob();
+    await summed();
+    const { db } = shop.app.get(DatabaseService);
+    await db.update(revisions).set({ summary: null }).where(eq(revisions.jobId, job.id));
+    await shop.app.get(SummariesService).catchUp();
+    await summed();
+    expect((await read(job)).summaryOf).toBe(1);
+  });
+
+  it('are left out of a design that cannot be built, and others go on', async () => {
+    const [box] = demoDesigns.dispensary.assemblies;
+    const broken = { ...demoDesigns.dispensary, assemblies: [{ ...box, face: { sheetId: 'moon' } }] };
+    const bad = await newJob(broken as unknown as Design);
+    const good = await newJob();
+    await summed();
+    expect([(await read(bad)).summary, (await read(good)).summaryOf]).toEqual([null, 1]);
+  });
+
+  it('are worked out beside the thread that answers', async () => {
+    const pool = shop.app.get(SummaryPool);
+    let turns = 0;
+    const ticking = setInterval(() => (turns += 1), 5);
+    const begun = performance.now();
+    await pool.summarise({ design: demoDesigns['lantern-rooms'], catalogue: shippedCatalogue });
+    const tookMs = performance.now() - begun;
+    clearInterval(ticking);
+    // A thread that was kept busy would have ticked hardly at all.
+    expect(turns).toBeGreaterThan(tookMs / 5 / 4);
+  });
+});
