@@ -41,7 +41,7 @@ export default tseslint.config(
   { files: ['apps/web/**/*.tsx', 'apps/web/**/*.ts'], ...reactHooks.configs.flat['recommended-latest'] },
   {
     files: ['packages/**/*.ts', 'apps/**/*.ts', 'apps/**/*.tsx'],
-    ignores: ['**/builds/**', '**/testing/**', '**/*.test.ts'],
+    ignores: ['**/builds/**', '**/testing/**', '**/*.test.ts', '**/*.test.tsx'],
     rules: {
       'no-restricted-syntax': [
         'error',

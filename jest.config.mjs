@@ -9,7 +9,12 @@ const shared = {
         jsc: {
           target: 'es2022',
           parser: { syntax: 'typescript', tsx: true, decorators: true },
-          transform: { legacyDecorator: true, decoratorMetadata: true, useDefineForClassFields: false },
+          transform: {
+            legacyDecorator: true,
+            decoratorMetadata: true,
+            useDefineForClassFields: false,
+            react: { runtime: 'automatic' },
+          },
         },
         module: { type: 'es6' },
       },
@@ -48,6 +53,12 @@ export default {
     },
     project('contract', 'packages/contract/src'),
     project('web', 'apps/web/src'),
+    // Components, in a document that is made up.
+    {
+      ...project('web-parts', 'apps/web/src'),
+      testMatch: ['**/*.test.tsx'],
+      testEnvironment: '<rootDir>/scripts/lib/jest-dom-environment.mjs',
+    },
     project('cli', 'apps/cli/src'),
     project('server', 'apps/server/src'),
   ],

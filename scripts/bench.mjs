@@ -1,5 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
+import { pageBench } from './lib/page-bench.mjs';
 import { inRoot } from './lib/paths.mjs';
 import { runMain, say } from './lib/say.mjs';
 import { setUp } from './lib/setup.mjs';
@@ -333,11 +334,13 @@ const parts = {
   tracing: tracingLines,
   artwork: artworkLines,
   demos: demoLines,
+  page: () => pageBench(say, rated),
 };
 
 await runMain(async () => {
   const named = process.argv.slice(2);
   await setUp();
   const loaded = await loadCore();
-  for (const [name, lines] of Object.entries(parts)) if (named.length === 0 || named.includes(name)) lines(loaded);
+  for (const [name, lines] of Object.entries(parts))
+    if (named.length === 0 || named.includes(name)) await lines(loaded);
 });

@@ -129,7 +129,7 @@ await runMain(async () => {
   const since = Date.now();
   const runs = {
     checks: runChecks,
-    unit: () => runJest(['core', 'new-build', 'contract', 'web', 'cli'], environment, folder),
+    unit: () => runJest(['core', 'new-build', 'contract', 'web', 'web-parts', 'cli'], environment, folder),
     server: () => runJest(['server'], environment, folder),
     browser: () => runBrowser(environment, folder),
   };

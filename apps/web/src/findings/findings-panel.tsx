@@ -92,6 +92,12 @@ const FindingCard = ({
   );
 };
 
+/** What is read out when the findings change; nothing while none can be told. */
+const toldAloud = (known: boolean, count: number): string => {
+  if (!known) return '';
+  return count === 0 ? 'Nothing to mend' : `${count} findings`;
+};
+
 const UnknownFields = ({ fields }: { readonly fields: readonly string[] }) =>
   fields.length === 0 ? null : (
     <article className="mb-2 border border-l-4 border-line border-l-soft bg-sheet px-3 py-2">
@@ -119,7 +125,7 @@ export const FindingsPanel = () => {
     <section aria-label="Findings" className="pt-3">
       <h2 className="mb-1.5 text-[15px] font-bold">Findings</h2>
       <div aria-live="polite" className="sr-only">
-        {findings.length === 0 ? 'Nothing to mend' : `${findings.length} findings`}
+        {toldAloud(evaluation !== null && problems.length === 0, findings.length)}
       </div>
       {crash !== null && (
         <p role="alert" className="mb-2 border border-l-4 border-line border-l-signal bg-sheet px-3 py-2 text-signal">

@@ -1,0 +1,125 @@
+import { beforeEach, describe, expect, it } from '@jest/globals';
+import { fireEvent, render, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { demoDesigns, fieldsOf, set, type Evaluation, type Finding, type LightboxAssembly } from '@vitrum/core';
+import { undo, useDocument } from '../document/document-store';
+import { useEvaluation } from '../evaluation/evaluation-store';
+import { openDesign } from '../testing/open-design';
+import { useView } from '../view/view-store';
+import { FindingsPanel } from './findings-panel';
+
+const box = fieldsOf<LightboxAssembly>('assemblies.0');
+const finding = (change: Partial<Finding> = {}): Finding => ({
+  id: 'dots-show',
+  rule: 'dots-show',
+  severity: 'fix',
+  what: 'Dots show on the face',
+  why: 'The ripple is 3.1 % where 1.2 % is seen.',
+  step: 'case',
+  numbers: [],
+  where: null,
+  assembly: null,
+  fixes: [],
+  whyNone: null,
+  ...change,
+});
+const deeper = {
+  id: 'deeper',
+  label: 'Deeper: 96 mm',
+  before: 3.104,
+  after: 0.9,
+  unit: '%',
+  priceChange: 4.2,
+  settles: true,
+  change: [set(box.case.depthInsideMm, 96)],
+};
+const evaluation = (findings: readonly Finding[], unknownFields: readonly string[] = []): Evaluation =>
+  ({
+    findings,
+    unknownFields,
+    cost: { currency: '€' },
+    assemblies: [{ label: 'A' }, { label: 'B' }],
+  }) as unknown as Evaluation;
+const depth = (): number => {
+  const [own] = useDocument.getState().design!.assemblies;
+  return own?.build === 'lightbox' ? own.case.depthInsideMm : Number.NaN;
+};
+
+beforeEach(() => {
+  openDesign(demoDesigns.dispensary);
+  useEvaluation.setState(useEvaluation.getInitialState(), true);
+});
+
+describe('the findings', () => {
+  it('say how bad, what, why, and that remedies are being tried', () => {
+    useEvaluation.setState({
+      evaluation: evaluation([finding(), finding({ id: 'heavy', severity: 'note', assembly: 1 })]),
+    });
+    render(<FindingsPanel />);
+    const [first, second] = screen.getAllByRole('article');
+    expect(within(first!).getByText('Will disappoint')).toBeTruthy();
+    expect(within(first!).getByText('working out what would help …')).toBeTruthy();
+    expect(within(second!).getByText('To know')).toBeTruthy();
+    // Of several assemblies, the one that is meant.
+    expect(within(second!).getByText('B')).toBeTruthy();
+  });
+
+  it('offer each remedy with its figures and its price, one click to apply and one undo to take back', async () => {
+    const user = userEvent.setup();
+    const cheaper = { ...deeper, id: 'opal', label: 'Opal face', after: 2, priceChange: -3.456, settles: false };
+    const findings = [finding({ fixes: [deeper, cheaper] as never })];
+    useEvaluation.setState({ evaluation: evaluation(findings), findings });
+    render(<FindingsPanel />);
+    const [row, other] = screen.getAllByRole('listitem');
+    expect(row!.textContent).toContain('3.10.9 % · +€4.20');
+    expect(other!.textContent).toContain('−€3.46');
+    expect(other!.textContent).toContain('(helps, not enough)');
+    expect(screen.queryByText('working out what would help …')).toBeNull();
+    await user.click(screen.getByRole('button', { name: 'Apply: Deeper: 96 mm' }));
+    expect(depth()).toBe(96);
+    undo();
+    expect(depth()).toBe(81);
+  });
+
+  it('show their place while they are pointed at or stepped to', () => {
+    useEvaluation.setState({ evaluation: evaluation([finding()]), findings: [finding()] });
+    render(<FindingsPanel />);
+    const card = screen.getByRole('article');
+    fireEvent.mouseEnter(card);
+    expect(useView.getState().shownFinding).toBe('dots-show');
+    fireEvent.mouseLeave(card);
+    expect(useView.getState().shownFinding).toBeNull();
+  });
+
+  it('say why nothing helps, where nothing does', () => {
+    const findings = [finding({ whyNone: 'No sheet on the shelf is as large.' })];
+    useEvaluation.setState({ evaluation: evaluation(findings), findings });
+    render(<FindingsPanel />);
+    expect(screen.getByText('No sheet on the shelf is as large.')).toBeTruthy();
+  });
+
+  it('that are none say so, and what to do next', () => {
+    useEvaluation.setState({ evaluation: evaluation([]), findings: [] });
+    render(<FindingsPanel />);
+    expect(screen.getByText('Nothing to mend. On to the cutting.')).toBeTruthy();
+  });
+
+  it('tell what keeps the design from being built, with its place, and that the program failed', () => {
+    useEvaluation.setState({
+      problems: [{ path: 'assemblies.0.face.sheetId', message: 'there is no sheet “moon”' }],
+      crash: 'out of light',
+    });
+    render(<FindingsPanel />);
+    const [crash, problem] = screen.getAllByRole('alert');
+    expect(crash!.textContent).toContain('out of light. Your design is kept');
+    expect(problem!.textContent).toContain('there is no sheet “moon”assemblies.0.face.sheetId');
+    expect(screen.queryByText(/Nothing to mend/)).toBeNull();
+  });
+
+  it('name fields that Vitrum does not know', () => {
+    useEvaluation.setState({ evaluation: evaluation([], ['power.joints', 'brief.colour']), findings: [] });
+    render(<FindingsPanel />);
+    expect(screen.getByText('2 fields that Vitrum does not know')).toBeTruthy();
+    expect(screen.getByText('power.joints, brief.colour')).toBeTruthy();
+  });
+});
