@@ -1,6 +1,7 @@
 import tailwind from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { constants } from 'node:zlib';
+import { withoutWork } from './without-work.ts';
 import { compression, defineAlgorithm } from 'vite-plugin-compression2';
 import { defineConfig } from 'vite';
 
@@ -12,6 +13,7 @@ export default defineConfig({
   plugins: [
     react(),
     tailwind(),
+    withoutWork(),
     compression({
       algorithms: ['gzip', defineAlgorithm('brotliCompress', quick)],
       include: /\.(html|js|css|json|svg)$/,

@@ -28,24 +28,26 @@ const noteTimes = () => {
 
 const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
 
-/** One visit: times, and what of scripts had come by the first picture (packed and unpacked bytes). */
+/** One visit: times, and each script with its packed and unpacked bytes and when it had come. */
 const visit = async (context, address) => {
   const page = await context.newPage();
-  const scripts = [];
-  page.on('requestfinished', async (request) => {
-    if (!/\.js$/.test(new URL(request.url()).pathname)) return;
-    const atMs = request.timing().responseEnd + request.timing().startTime;
-    const response = await request.response();
-    const [sizes, body] = await Promise.all([request.sizes(), response.body().catch(() => Buffer.alloc(0))]);
-    scripts.push({ name: request.url().split('/').at(-1), atMs, packed: sizes.responseBodySize, plain: body.length });
-  });
   await page.addInitScript(noteTimes);
   await page.goto(address, { waitUntil: 'commit' });
   await page.waitForFunction(() => window.__times.ownFigure !== undefined && window.__times.ownPicture !== undefined);
-  const times = await page.evaluate(() => ({ ...window.__times, origin: performance.timeOrigin }));
-  await page.waitForTimeout(500);
+  const found = await page.evaluate(() => ({
+    times: window.__times,
+    scripts: performance
+      .getEntriesByType('resource')
+      .filter(({ name }) => new URL(name).pathname.endsWith('.js'))
+      .map((entry) => ({
+        name: entry.name.split('/').at(-1),
+        atMs: entry.responseEnd,
+        packed: entry.encodedBodySize,
+        plain: entry.decodedBodySize,
+      })),
+  }));
   await page.close();
-  return { times, scripts };
+  return found;
 };
 
 const summedUp = async (url) => {
@@ -76,10 +78,10 @@ export const pageBench = async (say, rated) => {
         await context.close();
       }
       const { scripts, times } = found.cold.at(-1);
-      const before = scripts.filter(({ atMs }) => atMs <= times.origin + times.lastPicture);
+      const before = scripts.filter(({ atMs }) => atMs <= times.lastPicture);
       const first = before.filter(({ name: file }) => !/^(light|circuit)-/.test(file));
       const worker = scripts.filter(({ name: file }) => /^light-[^/]*\.js$/.test(file)).slice(0, 1);
-      const own = scripts.filter(({ atMs }) => atMs <= times.origin + times.ownFigure);
+      const own = scripts.filter(({ atMs }) => atMs <= times.ownFigure);
       say(`\npage: ${job.name}, ${visits} visits`);
       say(
         `  script before the first picture    ${rated(sum(first, 'packed'), 250, 'kB packed', 'less')}, ${sum(first, 'plain').toFixed(0)} kB plain`,

@@ -58,6 +58,7 @@ const sourceFiles = [
   'tsconfig.json',
   'apps/web/index.html',
   'apps/web/vite.config.ts',
+  'apps/web/without-work.ts',
   'apps/web/tsconfig.json',
   'apps/server/tsconfig.json',
   'packages/core/package.json',

@@ -1,8 +1,16 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import { createBrowserRouter, Navigate, Outlet, useRouteError } from 'react-router';
+import {
+  createBrowserRouter,
+  Navigate,
+  Outlet,
+  useRouteError,
+  type LoaderFunctionArgs,
+  type ShouldRevalidateFunctionArgs,
+} from 'react-router';
 import { listJobs } from './api/jobs';
 import { JobShell } from './job/job-shell';
+import { startJob } from './job/start-job';
 import { ErrorSheet } from './pages/error-sheet';
 import { NotFoundPage } from './pages/not-found-page';
 import { useView } from './view/view-store';
@@ -41,6 +49,16 @@ const pages = {
   practice: () => import('./practice/practice-page').then(({ PracticePage: Component }) => ({ Component })),
 };
 
+/** All that a job’s page waits for is begun before any of it is drawn. */
+const beginJob = ({ params }: LoaderFunctionArgs): null => {
+  if (params['jobId'] !== undefined) startJob(params['jobId']);
+  return null;
+};
+
+/** Going from step to step begins nothing. */
+const isOtherJob = ({ currentParams, nextParams }: ShouldRevalidateFunctionArgs): boolean =>
+  currentParams['jobId'] !== nextParams['jobId'];
+
 export const router = createBrowserRouter([
   {
     element: <Themed />,
@@ -50,7 +68,7 @@ export const router = createBrowserRouter([
       { path: '/', element: <Door /> },
       { path: '/jobs', lazy: pages.jobBook },
       { path: '/jobs/new', lazy: pages.newJob },
-      { path: '/jobs/:jobId/:step?', element: <JobShell /> },
+      { path: '/jobs/:jobId/:step?', loader: beginJob, shouldRevalidate: isOtherJob, element: <JobShell /> },
       { path: '/shelf', lazy: pages.shelf },
       { path: '/practice', lazy: pages.practice },
       { path: '*', element: <NotFoundPage /> },

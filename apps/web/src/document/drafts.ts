@@ -1,4 +1,7 @@
 import { readDesign, type Design } from '@vitrum/core';
+import { draftKey, type DraftStorage } from './draft-key';
+
+export type { DraftStorage } from './draft-key';
 
 /** Edits that the server does not have yet, kept in the browser until it does. */
 export interface Draft {
@@ -7,14 +10,9 @@ export interface Draft {
   readonly basedOn: string;
 }
 
-/** Where drafts are kept; the browser’s local storage, or a stand-in in tests. */
-export type DraftStorage = Pick<Storage, 'getItem' | 'setItem' | 'removeItem'>;
-
-const keyOf = (jobId: string): string => `vitrum.draft.${jobId}`;
-
 /** The draft of a job, or null when there is none that can be read. */
 export const readDraft = (storage: DraftStorage, jobId: string): Draft | null => {
-  const text = storage.getItem(keyOf(jobId));
+  const text = storage.getItem(draftKey(jobId));
   if (text === null) return null;
   try {
     const { design, basedOn } = JSON.parse(text) as { design?: unknown; basedOn?: unknown };
@@ -27,10 +25,10 @@ export const readDraft = (storage: DraftStorage, jobId: string): Draft | null =>
 
 export const writeDraft = (storage: DraftStorage, jobId: string, draft: Draft): void => {
   try {
-    storage.setItem(keyOf(jobId), JSON.stringify(draft));
+    storage.setItem(draftKey(jobId), JSON.stringify(draft));
   } catch {
     // Storage full or forbidden: the edit still lives in the page and goes to the server as usual.
   }
 };
 
-export const dropDraft = (storage: DraftStorage, jobId: string): void => storage.removeItem(keyOf(jobId));
+export const dropDraft = (storage: DraftStorage, jobId: string): void => storage.removeItem(draftKey(jobId));

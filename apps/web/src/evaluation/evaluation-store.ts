@@ -43,9 +43,17 @@ const hear = (reply: SessionReply): void => {
  */
 export const connectEvaluation = (client: LightClient) => {
   let callOff: () => void = () => undefined;
+  let newest: { readonly jobId: string; readonly design: Design; readonly catalogue: Catalogue | null } | null = null;
+  let opened: Catalogue | null = null;
   return {
-    open: (catalogue: Catalogue): void => client.setUp('catalogue', { kind: 'open', catalogue }),
+    open: (catalogue: Catalogue): void => {
+      opened = catalogue;
+      client.setUp('catalogue', { kind: 'open', catalogue });
+    },
+    /** Lights a design of a job; what is being lit already, with the same catalogue, is not lit twice. */
     evaluate: (jobId: string, design: Design): void => {
+      if (newest?.jobId === jobId && newest.design === design && newest.catalogue === opened) return;
+      newest = { jobId, design, catalogue: opened };
       if (useEvaluation.getState().jobId !== jobId) callOff();
       aboutJob(jobId);
       callOff = client.ask({
@@ -53,10 +61,16 @@ export const connectEvaluation = (client: LightClient) => {
         lane: 'design',
         evenIfLate: true,
         hear,
-        fail: (crash) => useEvaluation.setState({ crash }),
+        fail: (crash) => {
+          newest = null;
+          useEvaluation.setState({ crash });
+        },
       });
     },
     /** Nothing more of what was asked is heard. */
-    leave: (): void => callOff(),
+    leave: (): void => {
+      newest = null;
+      callOff();
+    },
   };
 };

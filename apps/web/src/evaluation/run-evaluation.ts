@@ -1,9 +1,6 @@
 import type { Catalogue } from '@vitrum/core';
 import { useDocument } from '../document/document-store';
-import { workers } from '../workers/clients';
-import { connectEvaluation } from './evaluation-store';
-
-const link = connectEvaluation(workers.evaluation);
+import { evaluationLink as link } from './link';
 
 const evaluateOpen = (): void => {
   const { jobId, design } = useDocument.getState();

@@ -5,7 +5,12 @@ import { workers } from '../workers/clients';
 import { catalogueQuery } from './job-query';
 import { LastLit } from './last-lit';
 
-const JobPage = lazy(() => import('./job-page').then((module) => ({ default: module.JobPage })));
+const fetchPage = () => import('./job-page').then((module) => ({ default: module.JobPage }));
+
+// This module comes with every page; whoever begins with a job has its page fetched at once.
+if (/^\/jobs\/(?!new(\/|$))[^/]/.test(location.pathname)) void fetchPage().catch(() => undefined);
+
+const JobPage = lazy(fetchPage);
 
 /**
  * The page of a job in two steps: what was last seen of it, which weighs next to nothing, and the page itself. The thread

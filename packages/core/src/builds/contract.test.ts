@@ -138,7 +138,7 @@ describe.each(builds.map((build) => [build.name, build] as const))('the build â€
 
   it('is told from the front, in the slice and in words', () => {
     const [own] = sound(createEvaluator(shippedCatalogue, fonts, coarse).evaluate(start(build))).assemblies;
-    const { body, fitted } = build.front(own!);
+    const { body, fitted } = build.work.front(own!);
     expect(body.flat().length).toBeGreaterThan(2);
     expect(fitted.width * fitted.height).toBeGreaterThan(100);
     const section = build.sectionAt(own!, 0);
@@ -147,7 +147,7 @@ describe.each(builds.map((build) => [build.name, build] as const))('the build â€
     const { leastMm, mostMm, mm } = build.depth(own!);
     expect(leastMm <= mm && mm <= mostMm).toBe(true);
     expect(`${build.words.name}${build.words.detail}${build.words.sizesAsk}`.length).toBeGreaterThan(30);
-    expect(build.figures(own!).length).toBeGreaterThan(3);
+    expect(build.work.figures(own!).length).toBeGreaterThan(3);
     expect(build.soakPoints.length).toBeGreaterThan(0);
   });
 });

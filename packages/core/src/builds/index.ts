@@ -5,6 +5,7 @@ import type { Build, Laid } from './common/build.js';
 export type {
   Build,
   BuildWords,
+  BuildWork,
   Laid,
   LightAim,
   Lit,
@@ -43,7 +44,7 @@ type Registered = (typeof registry)[number];
 /** The name of a build, an assembly of any, and what its stages find: derived from the registry. */
 export type BuildName = Registered['name'];
 export type Assembly = ReturnType<Registered['start']>['assemblies'][number];
-export type BuildResults = Parameters<Registered['figures']>[0];
+export type BuildResults = Parameters<Registered['depth']>[0];
 
 /** A build whose assemblies are of no known kind: what the parts of the program see that go over all of them. */
 export type AnyBuild = Build;

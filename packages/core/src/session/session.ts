@@ -87,7 +87,7 @@ export const createSession = ({ fonts, post, pause }: SessionHost) => {
     const evaluation = opened.evaluator.quick(design);
     if (!evaluation.ok) return post({ kind: 'refused', id, problems: evaluation.problems });
     const own = evaluation.value.assemblies[assembly];
-    const trace = own === undefined ? null : buildOf(own).trace;
+    const trace = own === undefined ? null : buildOf(own).work.trace;
     if (own === undefined || trace === null)
       return post({
         kind: 'refused',

@@ -2,8 +2,8 @@ import opentype, { type Font } from 'opentype.js';
 import { failure, success, type Result } from '../../base/result.js';
 import { fontListings } from './fonts.js';
 
-/** Parsed fonts by id; made once by each host from the files that ship with the program. */
-export type FontBook = ReadonlyMap<string, Font>;
+/** Fonts by id; made once by each host from the files that ship with the program. */
+export type FontBook = Pick<ReadonlyMap<string, Font>, 'get' | 'keys'>;
 
 /** Parses one font file (.woff, .ttf, .otf). Fails with a sentence when the bytes are no readable font. */
 export const parseFont = (id: string, bytes: ArrayBuffer): Result<Font> => {
@@ -15,14 +15,23 @@ export const parseFont = (id: string, bytes: ArrayBuffer): Result<Font> => {
   }
 };
 
-/** Loads every shipped font through `load`, which turns a package file's name into its bytes. */
+/**
+ * Loads the files of all shipped fonts through `load`, which turns a package file’s name into its bytes. A font is parsed
+ * when it is first asked for: most signs want one of them.
+ */
 export const loadFontBook = async (load: (file: string) => Promise<ArrayBuffer>): Promise<FontBook> => {
-  const fonts = await Promise.all(
-    fontListings.map(async ({ id, file }) => {
-      const font = parseFont(id, await load(file));
+  const files = new Map(await Promise.all(fontListings.map(async ({ id, file }) => [id, await load(file)] as const)));
+  const parsed = new Map<string, Font>();
+  return {
+    keys: () => files.keys(),
+    get: (id) => {
+      const bytes = files.get(id);
+      const known = parsed.get(id);
+      if (bytes === undefined || known !== undefined) return known;
+      const font = parseFont(id, bytes);
       if (!font.ok) throw new Error(`a font that ships with the program is broken: ${id}`);
-      return [id, font.value] as const;
-    }),
-  );
-  return new Map(fonts);
+      parsed.set(id, font.value);
+      return font.value;
+    },
+  };
 };

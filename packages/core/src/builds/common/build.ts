@@ -142,6 +142,34 @@ export interface SoakPoint {
 /** What a drawing tool of the shop cuts of an assembly: a part, and whether the tool of the artwork cuts it. */
 export type CutByTool = (part: CutPart) => boolean;
 
+/**
+ * What only evaluating, solving and writing files need of a build: a file `work.ts` of its own in the folder, which the
+ * page’s bundle leaves out, for that runs in workers and on the server.
+ */
+export interface BuildWork<Own extends AnyAssembly, OwnLaid extends Laid, Results extends AssemblyResults<Own>> {
+  readonly stages: (catalogue: Catalogue, fonts: FontBook, limits: GridLimits) => Stages<Own, OwnLaid, Results>;
+  /** Its own checks, beside those that every build shares. */
+  readonly rules: readonly Rule<Results>[];
+  /**
+   * Ways to make an assembly from scratch, by rough sums from what its present form comes to, the cheapest first: a solver
+   * judges them.
+   */
+  readonly seeds: (results: Results, catalogue: Catalogue, aim: LightAim) => readonly Seed[];
+  /** How it does with less strip, when no supply carries what there is. */
+  readonly lessStrip: (results: Results) => Remedy;
+  /** Its figures of the tape, in order; those of the sign follow. */
+  readonly figures: (results: Results) => readonly Figure[];
+  /** What is seen of it from the front. */
+  readonly front: (results: Results) => Front;
+  /** Templates to print at 1:1, by the name of their file. */
+  readonly templates: (results: Results) => Readonly<Record<string, Template>>;
+  /** What can be printed in three dimensions. */
+  readonly solids: (results: Results) => readonly Solid[];
+  readonly cutByTool: CutByTool;
+  /** The same light traced photon by photon, report by report; null where it is not done. */
+  readonly trace: ((results: Results) => Generator<TraceReport, void>) | null;
+}
+
 /** All that differs between builds. One folder each; no other file asks for the name of a build. */
 export interface Build<
   Own extends AnyAssembly = AnyAssembly,
@@ -158,34 +186,14 @@ export interface Build<
   readonly sizes: readonly SizeQuestion[];
   /** A solved start from the answers of a new job. */
   readonly start: (answers: NewJobAnswers) => DesignOf<Own>;
-  readonly stages: (catalogue: Catalogue, fonts: FontBook, limits: GridLimits) => Stages<Own, OwnLaid, Results>;
-  /** Its own checks, beside those that every build shares. */
-  readonly rules: readonly Rule<Results>[];
-  /**
-   * Ways to make an assembly from scratch, by rough sums from what its present form comes to, the cheapest first: a solver
-   * judges them.
-   */
-  readonly seeds: (results: Results, catalogue: Catalogue, aim: LightAim) => readonly Seed[];
-  /** How it does with less strip, when no supply carries what there is. */
-  readonly lessStrip: (results: Results) => Remedy;
-  /** Its figures of the tape, in order; those of the sign follow. */
-  readonly figures: (results: Results) => readonly Figure[];
+  readonly work: BuildWork<Own, OwnLaid, Results>;
   /** The slice at x (mm right of the middle). */
   readonly sectionAt: (results: Results, xMm: number) => Section;
   /** Half-beam cones of the LEDs that a slice meets, as rings in its axes (z, y). */
   readonly cones: (results: Results, section: Section, spread: number) => readonly Ring[];
   /** What the slice’s handle drags. */
   readonly depth: (results: Results) => SliceDepth;
-  /** What is seen of it from the front. */
-  readonly front: (results: Results) => Front;
-  /** Templates to print at 1:1, by the name of their file. */
-  readonly templates: (results: Results) => Readonly<Record<string, Template>>;
-  /** What can be printed in three dimensions. */
-  readonly solids: (results: Results) => readonly Solid[];
-  readonly cutByTool: CutByTool;
   readonly soakPoints: readonly SoakPoint[];
-  /** The same light traced photon by photon, report by report; null where it is not done. */
-  readonly trace: ((results: Results) => Generator<TraceReport, void>) | null;
   /** What may be tried out in many combinations; null where nothing is. */
   readonly tryout: Tryout<Results> | null;
   /** Demo designs by the name that the command line takes. */

@@ -1,6 +1,6 @@
 import { set } from '../../document/design/index.js';
 import { fieldsIn } from '../../judging/results/index.js';
-import type { Build } from '../common/build.js';
+import type { BuildWork } from '../common/build.js';
 import { bestSeeds, givenLm, stripPrice, type RoughSeed } from '../common/seeds.js';
 import { facesOnOffer } from '../faces/candidates.js';
 import { besideStripMm, seedStrips } from '../letters/seed-strips.js';
@@ -15,7 +15,7 @@ const wideStrokeMm = 60;
 const pitchesADepth = 0.8;
 
 /** Face-lit letters with every strip that suits, along the middle of the strokes, or both sides of wide ones. */
-export const faceLitSeeds: Build<FaceLitResults['assembly'], never, FaceLitResults>['seeds'] = (
+export const faceLitSeeds: BuildWork<FaceLitResults['assembly'], never, FaceLitResults>['seeds'] = (
   results,
   catalogue,
   aim,

@@ -26,7 +26,7 @@ import { jumpersOf } from '../letters/jumpers.js';
 import { letterPaths, letterRuns } from '../letters/runs.js';
 import { partsOfLetters } from '../letters/splits.js';
 import { recomputedOf, commonStages } from '../common/common-stages.js';
-import type { Build } from '../common/build.js';
+import type { BuildWork } from '../common/build.js';
 import { letterRouters } from '../common/wire-routes.js';
 import { cansGeometry } from './geometry.js';
 import { faceLitBought, faceLitParts, shapingByShape, type FaceLitFacts } from './parts.js';
@@ -41,7 +41,7 @@ const backShare = 0.5;
 const noPosts = [] as const;
 
 /** The stages of face-lit letters, in the order of the work. */
-export const faceLitStages: Build<FaceLitAssembly, FaceLitLaid, FaceLitResults>['stages'] = (
+export const faceLitStages: BuildWork<FaceLitAssembly, FaceLitLaid, FaceLitResults>['stages'] = (
   catalogue,
   fonts,
   limits,

@@ -1,21 +1,14 @@
 import { fieldsIn } from '../../judging/results/index.js';
-import { dropLines } from '../letters/candidates.js';
 import { letterMigrations } from '../letters/migrations.js';
 import { letterSizes } from '../letters/sizes.js';
 import type { Build } from '../common/build.js';
 import { openSoakPoints } from '../common/soak-points.js';
 import { haloCones } from './cones.js';
 import { haloDemos, newHalo } from './demos.js';
-import { haloFigures } from './figures.js';
-import { haloFront } from './front.js';
 import type { HaloLaid, HaloResults } from './results.js';
-import { haloRules } from './rules.js';
-import { haloSeeds } from './seeds.js';
 import { haloSchema, type HaloAssembly } from './schema.js';
 import { haloSectionAt } from './section.js';
-import { haloSolids } from './solids.js';
-import { haloStages } from './stages.js';
-import { haloTemplates } from './templates.js';
+import { haloWork } from './work.js';
 
 /** Opaque letters held off a wall, lit from behind. */
 export const halo: Build<HaloAssembly, HaloLaid, HaloResults, typeof haloDemos> = {
@@ -28,12 +21,8 @@ export const halo: Build<HaloAssembly, HaloLaid, HaloResults, typeof haloDemos> 
   schema: haloSchema,
   migrations: letterMigrations,
   sizes: letterSizes,
+  work: haloWork,
   start: newHalo,
-  stages: haloStages,
-  rules: haloRules,
-  seeds: haloSeeds,
-  lessStrip: dropLines,
-  figures: haloFigures,
   sectionAt: ({ lettering, geometry, assembly, materials, runs, posts }, x) =>
     haloSectionAt(x, lettering.outline, geometry, assembly, materials, runs, posts),
   cones: haloCones,
@@ -44,12 +33,7 @@ export const halo: Build<HaloAssembly, HaloLaid, HaloResults, typeof haloDemos> 
     leastMm: 4,
     mostMm: 200,
   }),
-  front: haloFront,
-  templates: haloTemplates,
-  solids: haloSolids,
-  cutByTool: ({ stock }) => stock !== 'return',
   soakPoints: openSoakPoints,
-  trace: null,
   tryout: null,
   demos: haloDemos,
 };

@@ -1,7 +1,7 @@
 import type { Strip } from '../../document/catalogue/index.js';
 import { set } from '../../document/design/index.js';
 import { fieldsIn } from '../../judging/results/index.js';
-import type { Build } from '../common/build.js';
+import type { BuildWork } from '../common/build.js';
 import { bestSeeds, givenLm, stripPrice, type RoughSeed } from '../common/seeds.js';
 import { besideStripMm, seedStrips } from '../letters/seed-strips.js';
 import { meanStrokeMm, roundMmOf } from '../letters/stroke.js';
@@ -21,7 +21,7 @@ const layoutsFor = (strokeMm: number, { widthMm }: Strip) =>
   strokeMm > 2 * (setbackMm(strokeMm / 3) + widthMm) + postRoomMm ? (['outline'] as const) : (['centre'] as const);
 
 /** Halo letters with every strip that suits, along the outline where strokes are wide enough, else along their middle. */
-export const haloSeeds: Build<HaloResults['assembly'], never, HaloResults>['seeds'] = (results, catalogue, aim) => {
+export const haloSeeds: BuildWork<HaloResults['assembly'], never, HaloResults>['seeds'] = (results, catalogue, aim) => {
   const { glow, assembly, runs, geometry } = results;
   const fields = fieldsIn(results);
   const strokeMm = meanStrokeMm(results);

@@ -18,7 +18,7 @@ import { jumpersOf } from '../letters/jumpers.js';
 import { letterPaths, letterRuns } from '../letters/runs.js';
 import { partsOfLetters } from '../letters/splits.js';
 import { recomputedOf, commonStages } from '../common/common-stages.js';
-import type { Build } from '../common/build.js';
+import type { BuildWork } from '../common/build.js';
 import { letterRouters } from '../common/wire-routes.js';
 import { haloGeometry } from './geometry.js';
 import { haloBought, haloParts, type HaloFacts } from './parts.js';
@@ -39,7 +39,7 @@ const noPosts: readonly Post[] = [];
 const postList = (parts: readonly PostedPart[]) => parts.flatMap(({ posts }) => posts);
 
 /** The stages of halo letters, in the order of the work. */
-export const haloStages: Build<HaloAssembly, HaloLaid, HaloResults>['stages'] = (catalogue, fonts, limits) => {
+export const haloStages: BuildWork<HaloAssembly, HaloLaid, HaloResults>['stages'] = (catalogue, fonts, limits) => {
   const stages = {
     ...commonStages(),
     materials: memoizeLast(findHaloMaterials),

@@ -2,7 +2,7 @@ import type { Board, Catalogue, Strip } from '../../document/catalogue/index.js'
 import { set } from '../../document/design/index.js';
 import { suitableStrips } from '../../judging/findings/index.js';
 import { fieldsIn } from '../../judging/results/index.js';
-import type { Build } from '../common/build.js';
+import type { BuildWork } from '../common/build.js';
 import { bestSeeds, givenLm, stripPrice, type RoughSeed } from '../common/seeds.js';
 import { facesOnOffer, holds } from '../faces/candidates.js';
 import type { BoxResults } from './results.js';
@@ -37,7 +37,7 @@ const boardFor = (
 const laidMm = (roomMm: number, { cutPitchMm }: Strip): number => Math.floor(roomMm / cutPitchMm) * cutPitchMm;
 
 /** Light boxes with rows on the back: every strip that suits, from one row on, as deep as hides its rows. */
-export const boxSeeds: Build<BoxResults['assembly'], never, BoxResults>['seeds'] = (results, catalogue, aim) => {
+export const boxSeeds: BuildWork<BoxResults['assembly'], never, BoxResults>['seeds'] = (results, catalogue, aim) => {
   const { geometry, glow, materials, assembly } = results;
   const fields = fieldsIn(results);
   const { widthMm, heightMm } = geometry.inside;

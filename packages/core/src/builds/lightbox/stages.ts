@@ -8,7 +8,7 @@ import { faceStack } from '../../light/optics/index.js';
 import type { CutPart } from '../../making/parts/index.js';
 import type { Circuit } from '../../power/circuit/index.js';
 import type { StripBed } from '../../power/heat/index.js';
-import type { Build } from '../common/build.js';
+import type { BuildWork } from '../common/build.js';
 import type { PartFacts } from './types.js';
 import { commonStages, recomputedOf } from '../common/common-stages.js';
 import { boxRouter } from '../common/wire-routes.js';
@@ -27,7 +27,11 @@ import { lightboxSteps } from './steps.js';
 import { ventsOf } from './vents.js';
 
 /** The stages of a light box, in the order of the work. */
-export const lightboxStages: Build<LightboxAssembly, BoxLaid, BoxResults>['stages'] = (catalogue, fonts, limits) => {
+export const lightboxStages: BuildWork<LightboxAssembly, BoxLaid, BoxResults>['stages'] = (
+  catalogue,
+  fonts,
+  limits,
+) => {
   // Rasters of the same size are new objects each time; their numbers tell them apart.
   const letters = memoizeLast((outline: Outline, width: number, height: number, columns: number, rows: number) =>
     coverage(outline, { x: -width / 2, y: -height / 2, width, height }, columns, rows),

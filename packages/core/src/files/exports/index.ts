@@ -55,7 +55,7 @@ const partFiles = ({ parts, assemblies }: Evaluation): readonly PackFile[] => [
   ...parts.cut.flatMap((part) => drawings('parts', part)),
   ...assemblies.flatMap((own) => {
     const { cutMm } = own.materials.tool;
-    const { cutByTool } = buildOf(own);
+    const { cutByTool } = buildOf(own).work;
     const prefix = own.label === '' ? '' : `${own.id}-`;
     return cutMm > 0
       ? own.cut
@@ -69,7 +69,7 @@ const partFiles = ({ parts, assemblies }: Evaluation): readonly PackFile[] => [
 const solidFiles = ({ assemblies }: Evaluation): readonly PackFile[] =>
   assemblies.flatMap((own) =>
     buildOf(own)
-      .solids(own)
+      .work.solids(own)
       .map(({ name, title, triangles }) => ({
         path: `print/${own.label === '' ? '' : `${own.id}-`}${name}.stl`,
         bytes: stlOf(triangles, title),

@@ -6,7 +6,7 @@ import type { Evaluation } from '../../sign/evaluate/index.js';
 export const templatesOf = ({ assemblies }: Pick<Evaluation, 'assemblies'>): Readonly<Record<string, Template>> =>
   Object.fromEntries(
     assemblies.flatMap((own) =>
-      Object.entries(buildOf(own).templates(own)).map(([name, template]) => [
+      Object.entries(buildOf(own).work.templates(own)).map(([name, template]) => [
         own.label === '' ? name : `${own.id}-${name}`,
         template,
       ]),
@@ -15,4 +15,4 @@ export const templatesOf = ({ assemblies }: Pick<Evaluation, 'assemblies'>): Rea
 
 /** The strip template of an assembly as PDF, 1:1 in tiles. */
 export const templatePdf = (own: Evaluation['assemblies'][number], paper: Paper): Promise<Uint8Array> =>
-  tiledPdf(buildOf(own).templates(own)['strip-template']!, paper);
+  tiledPdf(buildOf(own).work.templates(own)['strip-template']!, paper);

@@ -58,18 +58,18 @@ const trialGrid: GridLimits = {
 };
 
 /** How each assembly does with less strip, where one supply does not carry it all. */
-const lessStrip = ({ assemblies }: SignResults) => assemblies.map((own) => buildOf(own).lessStrip(own));
+const lessStrip = ({ assemblies }: SignResults) => assemblies.map((own) => buildOf(own).work.lessStrip(own));
 
 /** The checks that the builds of a sign bring along. */
 const checksOf = ({ assemblies }: SignResults): readonly SignCheck[] => [
-  ...assemblies.flatMap((own: AnyResults) => ofBuild(buildOf(own).rules, own)),
+  ...assemblies.flatMap((own: AnyResults) => ofBuild(buildOf(own).work.rules, own)),
   onSign(supplyTooSmall(lessStrip)),
 ];
 
 const figuresOf = (results: SignResults): readonly TapeFigure[] => [
   ...results.assemblies.flatMap((own) =>
     buildOf(own)
-      .figures(own)
+      .work.figures(own)
       .map((figure) => ({ ...figure, assembly: own.index })),
   ),
   ...signFigures(results).map((figure) => ({ ...figure, assembly: null })),
@@ -85,7 +85,7 @@ const judged = (stages: StageRun, catalogue: Catalogue) => {
   const { findings: raw } = judgedBy(stages, catalogue);
   const evaluation: Evaluation = {
     ...results,
-    assemblies: results.assemblies.map((own): AssemblyEvaluation => ({ ...own, front: buildOf(own).front(own) })),
+    assemblies: results.assemblies.map((own): AssemblyEvaluation => ({ ...own, front: buildOf(own).work.front(own) })),
     figures: figuresOf(results),
     findings: raw.map(withoutRemedies),
     unknownFields: unknownFields(results.design),

@@ -55,7 +55,7 @@ const namedPart =
   (part: CutPart): CutPart =>
     label === '' ? part : { ...part, id: `${id}-${part.id}`, name: `${label} ${part.name}` };
 
-type AnyStages = ReturnType<ReturnType<typeof buildOf>['stages']>;
+type AnyStages = ReturnType<ReturnType<typeof buildOf>['work']['stages']>;
 
 /**
  * The pipelines of all builds, and between them what a sign shares: `lay` of each assembly, `wire` of the sign, `light` of
@@ -67,7 +67,7 @@ export const createStages = (catalogue: Catalogue, fonts: FontBook, limits: Grid
   /** Each place of the list has stages of its own for each build, so that two boxes do not forget each other. */
   const stagesOf = (assembly: AnyAssembly, index: number): AnyStages => {
     const key = `${index} ${assembly.build}`;
-    const known = own.get(key) ?? buildOf(assembly).stages(catalogue, fonts, limits);
+    const known = own.get(key) ?? buildOf(assembly).work.stages(catalogue, fonts, limits);
     own.set(key, known);
     return known;
   };

@@ -151,7 +151,7 @@ export function* solveSign(
     };
   const aim = aimOf(start.brief, own.glow.faceReflectance);
   const isBetter = comparison(index, aim);
-  const seeds = buildOf(own).seeds(own, judge.catalogue, aim);
+  const seeds = buildOf(own).work.seeds(own, judge.catalogue, aim);
   const found: Candidate[] = [{ design: base, judged: first, change: power }];
   for (const { change } of seeds) {
     const clean = found.filter(({ judged }) => severe(judged).length === 0).length;

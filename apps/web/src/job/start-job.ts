@@ -1,0 +1,24 @@
+import { queryClient } from '../api/query-client';
+import { hasDraft } from '../document/draft-key';
+import { evaluationLink } from '../evaluation/link';
+import { workers } from '../workers/clients';
+import { catalogueQuery, jobQuery } from './job-query';
+
+/**
+ * Begins all that the page of a job waits for, side by side, before anything of it is drawn: its thread, the shelf, the job
+ * and its light. A job with edits that were not saved is lit once they are read.
+ */
+export const startJob = (jobId: string): void => {
+  // Started, and let go at once: whoever shows the job holds it.
+  workers.evaluation.hold()();
+  const light = async (): Promise<void> => {
+    const [catalogue, { head }] = await Promise.all([
+      queryClient.fetchQuery(catalogueQuery),
+      queryClient.fetchQuery(jobQuery(jobId)),
+    ]);
+    evaluationLink.open(catalogue);
+    if (!hasDraft(localStorage, jobId)) evaluationLink.evaluate(jobId, head.design);
+  };
+  // What fails here fails again, and is told, where it is shown.
+  light().catch(() => undefined);
+};
