@@ -9,7 +9,7 @@ import {
 } from '@vitrum/core';
 import { create } from 'zustand';
 import { workers, type CircuitClient } from '../workers/clients';
-import type { Unnumbered } from '../workers/worker-client';
+import type { Unnumbered } from '../workers/protocol';
 
 type Opened = Extract<FaultReply, { kind: 'opened' }>;
 type Hidden = Extract<FaultReply, { kind: 'hidden' }>;

@@ -1,4 +1,5 @@
-import { createWorkerClient, type Numbered, type Thread, type WorkerClientOptions } from '../workers/worker-client';
+import type { Numbered, Thread, WorkerClientOptions } from '../workers/protocol';
+import { createWorkerClient } from '../workers/worker-client';
 
 /** A client of threads that do nothing until the test answers for them; timers run when told. */
 export const fakeThreads = <Request extends Numbered & { readonly kind: string }, Reply extends Numbered>(

@@ -1,6 +1,7 @@
 import type { FaultReply, FaultRequest, SessionReply, SessionRequest } from '@vitrum/core';
 import { meaningOfCircuit, meaningOfLight } from './meanings';
-import { createWorkerClient, type WorkerClient } from './worker-client';
+import type { WorkerClient } from './protocol';
+import { createWorkerClient } from './worker-client';
 
 export type LightClient = WorkerClient<SessionRequest, SessionReply>;
 export type CircuitClient = WorkerClient<FaultRequest, FaultReply>;

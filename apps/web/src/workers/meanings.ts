@@ -1,5 +1,5 @@
 import type { SessionReply } from '@vitrum/core';
-import type { Meaning } from './worker-client';
+import type { Meaning } from './protocol';
 
 /** What the light’s replies mean for their questions; the fixes of a design that is overtaken may be cut short. */
 export const meaningOfLight = (reply: SessionReply): Meaning => {

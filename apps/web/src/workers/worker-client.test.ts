@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { fakeThreads } from '../testing/fake-thread';
-import type { Meaning } from './worker-client';
+import type { Meaning } from './protocol';
 
 interface Ask {
   readonly id: number;

@@ -15,7 +15,7 @@ import {
 import { wayFinder } from '../letters/way-inside.js';
 
 /** Strip as it lies: the way of each segment. */
-interface Strung {
+export interface Strung {
   readonly segments: readonly { readonly path: readonly Point3[] }[];
 }
 

@@ -30,9 +30,9 @@ import { gridOver, mapValue, smoothMapValue, type Grid } from '../../base/raster
 import { edgeGlow, postShadows, type EdgeReport, type PostShadow } from './edge.js';
 import { leaksOf, type Leaks } from './leaks.js';
 import { letterLights, type Looking } from './lights.js';
-import { luxAt, sourcesOf, withoutPosts } from './sources.js';
+import { luxAt, sourcesOf, withoutPosts, type Sources } from './sources.js';
 import { alongRings, type AlongRings } from './along-rings.js';
-import type { HaloScene, StandingPost } from './types.js';
+import type { HaloScene, StandingPost, WallLight } from './types.js';
 import { judgeHalo } from './verdict.js';
 import { lightWall } from './wall-light.js';
 
@@ -190,33 +190,23 @@ const spotsAlong = (report: EdgeReport, { smooth, atTip, lit }: AlongRings, cdPe
   });
 };
 
-/**
- * The glow stage of halo letters: luminance of the wall toward a viewer on the normal, as a map, and the edge along the
- * outline to the last digit: every LED’s light summed at each place of it, what bounces taken from the map.
- */
-export const haloGlowOf = (inputs: HaloGlowInputs): HaloGlow => {
-  const { brief, outline, geometry, materials, runs, share, posts, limits } = inputs;
-  const wallRgb = materials.wall.reflectanceRgb;
-  const colour = colourOf(brief.light, materials.strip);
-  const lights = letterLights(
-    runs,
-    colour.lumensPerM / materials.strip.ledsPerM,
-    share.fluxShare,
-    inputs.distribution,
-    inputs.looking,
-  );
-  const scene: HaloScene = {
-    outline,
-    standoffMm: geometry.standoffMm,
-    returnMm: geometry.returnMm,
-    posts,
-    lights,
-    wallReflectance: luminanceOf(wallRgb),
-    backReflectance: materials.backFinish.reflectance,
-  };
-  const sources = sourcesOf(scene);
-  const grid = wallGrid(outline, geometry.ledZMm, limits);
-  const wall = lightWall(scene, grid, sources);
+/** The letters as what is lit and what lights. */
+const sceneOf = (
+  { outline, geometry, materials, runs, share, distribution, looking, posts }: HaloGlowInputs,
+  lumensPerM: number,
+): HaloScene => ({
+  outline,
+  standoffMm: geometry.standoffMm,
+  returnMm: geometry.returnMm,
+  posts,
+  lights: letterLights(runs, lumensPerM / materials.strip.ledsPerM, share.fluxShare, distribution, looking),
+  wallReflectance: luminanceOf(materials.wall.reflectanceRgb),
+  backReflectance: materials.backFinish.reflectance,
+});
+
+/** The edge looked at all round: what light it gets, where posts darken it, what ripples along it. */
+const edgeOf = ({ outline, geometry, runs, posts }: HaloGlowInputs, sources: Sources, wall: WallLight, grid: Grid) => {
+  const free = withoutPosts(sources);
   const bouncedAt = (at: Point): number => smoothMapValue(wall.bouncedLux, grid, at);
   const roundMm = outline.reduce((sum, ring) => sum + ringLength(ring), 0);
   const stepMm = Math.max(geometry.ledZMm / placesPerHeight, 1, roundMm / mostPlaces);
@@ -230,62 +220,76 @@ export const haloGlowOf = (inputs: HaloGlowInputs): HaloGlow => {
     ends: (at: Point) => mapValue(wall.hidden, grid, at) > 0.9,
   };
   const report = edgeGlow(probe, outline, stepMm, every);
-  const free = withoutPosts(sources);
+  const withoutThem = { ...probe, luxAt: (at: Point) => luxAt(free, at[0], at[1]) + bouncedAt(at) };
   const shadows = posts.every(({ stands }) => stands !== 'in-the-light')
     ? []
-    : postShadows(
-        report,
-        edgeGlow(
-          { ...probe, luxAt: (at) => luxAt(free, at[0], at[1]) + bouncedAt(at) },
-          outline,
-          stepMm,
-          Number.MAX_SAFE_INTEGER,
-        ),
-      );
-  const tinted = throughTint(colour.hue, wallRgb);
-  const cdPerLux = tinted.luminanceShare / Math.PI;
+    : postShadows(report, edgeGlow(withoutThem, outline, stepMm, Number.MAX_SAFE_INTEGER));
+  const scallop = strongestRipple(
+    outline.map((ring) => ({ line: measureLine(ring, true), closed: true })),
+    {
+      pitchMm: runs.ledPitchMm,
+      // Shadows of posts are told apart from what repeats with the LEDs.
+      directAt: (at) => luxAt(free, at[0], at[1]),
+      allAt: probe.luxAt,
+    },
+  );
   const along = alongRings(report.places, Math.max(runs.ledPitchMm, poolHeights * geometry.ledZMm), {
     laid: runs.segments.map(({ path }) => path.map(([x, y]): Point => [x, y])),
     leftOut: runs.leftOut,
   });
-  const evenness = evennessAlong(
-    along,
-    report,
-    strongestRipple(
-      outline.map((ring) => ({ line: measureLine(ring, true), closed: true })),
-      {
-        pitchMm: runs.ledPitchMm,
-        // Shadows of posts are told apart from what repeats with the LEDs.
-        directAt: (at) => luxAt(free, at[0], at[1]),
-        allAt: probe.luxAt,
-      },
-    ),
-    cdPerLux,
-    runs.ledPitchMm,
-    brief,
-    Math.sqrt(grid.area.width * grid.area.height),
-  );
-  const ground = new Float32Array(wall.directLux.length);
+  return { report, shadows, scallop, along };
+};
+
+/** The wall’s luminance as a map, and its light added up: seen, behind the letters, bounced, and where it is bright. */
+const groundOf = ({ directLux, bouncedLux, hidden }: WallLight, grid: Grid, cdPerLux: number, halfLux: number) => {
+  const luminance = new Float32Array(directLux.length);
   const cellM2 = (grid.cellWidthMm * grid.cellHeightMm) / 1e6;
-  const halfLux = evenness.meanCdM2 / cdPerLux / 2;
   let [seen, behind, hiddenCells, bounced, overHalf, halfCells] = [0, 0, 0, 0, 0, 0];
-  for (let cell = 0; cell < ground.length; cell += 1) {
-    const lux = wall.directLux[cell]! + wall.bouncedLux[cell]!;
-    ground[cell] = lux * cdPerLux;
-    seen += lux * (1 - wall.hidden[cell]!);
-    behind += lux * wall.hidden[cell]!;
-    hiddenCells += wall.hidden[cell]!;
+  for (let cell = 0; cell < luminance.length; cell += 1) {
+    const lux = directLux[cell]! + bouncedLux[cell]!;
+    const open = 1 - hidden[cell]!;
+    luminance[cell] = lux * cdPerLux;
+    seen += lux * open;
+    behind += lux * hidden[cell]!;
+    hiddenCells += hidden[cell]!;
     if (lux >= halfLux) {
-      overHalf += lux * (1 - wall.hidden[cell]!);
-      halfCells += 1 - wall.hidden[cell]!;
+      overHalf += lux * open;
+      halfCells += open;
     }
-    bounced += wall.bouncedLux[cell]!;
+    bounced += bouncedLux[cell]!;
   }
+  return {
+    luminance,
+    seenLm: seen * cellM2,
+    bouncedLm: bounced * cellM2,
+    behindLux: hiddenCells > 0 ? behind / hiddenCells : 0,
+    overHalfCdM2: halfCells > 0 ? (overHalf / halfCells) * cdPerLux : 0,
+  };
+};
+
+/**
+ * The glow stage of halo letters: luminance of the wall toward a viewer on the normal, as a map, and the edge along the
+ * outline to the last digit: every LED’s light summed at each place of it, what bounces taken from the map.
+ */
+export const haloGlowOf = (inputs: HaloGlowInputs): HaloGlow => {
+  const { brief, outline, geometry, materials, runs, share, limits } = inputs;
+  const wallRgb = materials.wall.reflectanceRgb;
+  const colour = colourOf(brief.light, materials.strip);
+  const scene = sceneOf(inputs, colour.lumensPerM);
+  const grid = wallGrid(outline, geometry.ledZMm, limits);
+  const sources = sourcesOf(scene);
+  const wall = lightWall(scene, grid, sources);
+  const { report, shadows, scallop, along } = edgeOf(inputs, sources, wall, grid);
+  const tinted = throughTint(colour.hue, wallRgb);
+  const cdPerLux = tinted.luminanceShare / Math.PI;
+  const faceMm = Math.sqrt(grid.area.width * grid.area.height);
+  const evenness = evennessAlong(along, report, scallop, cdPerLux, runs.ledPitchMm, brief, faceMm);
+  const ground = groundOf(wall, grid, cdPerLux, evenness.meanCdM2 / cdPerLux / 2);
   const faceReflectance = luminanceOf(wallRgb);
   const daylight = daylightOf(evenness.meanCdM2, faceReflectance);
   return {
     grid,
-    luminance: ground,
+    luminance: ground.luminance,
     letters: wall.hidden,
     hue: tinted.hue,
     drift: hueDriftOf(runs, share, materials.strip, grid),
@@ -299,18 +303,18 @@ export const haloGlowOf = (inputs: HaloGlowInputs): HaloGlow => {
     resolved: true,
     halfMm: report.halfMm,
     tenthMm: report.tenthMm,
-    overHalfCdM2: halfCells > 0 ? (overHalf / halfCells) * cdPerLux : 0,
+    overHalfCdM2: ground.overHalfCdM2,
     shadows,
     leaks: leaksOf({
       geometry,
       passesPerMm: materials.board.passesPerMm ?? 0,
       lumensPerM: colour.lumensPerM,
       fromReturnMm: Math.max(0.5, inputs.setbackMm - geometry.wallMm),
-      onBacksLux: hiddenCells > 0 ? (behind / hiddenCells) * faceReflectance : 0,
+      onBacksLux: ground.behindLux * faceReflectance,
     }),
     onWallLm: wall.onWallLm,
-    seenLm: seen * cellM2,
-    outLm: seen * cellM2 * faceReflectance,
-    bouncedShare: wall.onWallLm > 0 ? (bounced * cellM2) / wall.onWallLm : 0,
+    seenLm: ground.seenLm,
+    outLm: ground.seenLm * faceReflectance,
+    bouncedShare: wall.onWallLm > 0 ? ground.bouncedLm / wall.onWallLm : 0,
   };
 };

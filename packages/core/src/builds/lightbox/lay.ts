@@ -1,0 +1,48 @@
+import { success } from '../../base/result.js';
+import type { BoxLaid, BoxResults } from './results.js';
+import type { LightboxAssembly } from './schema.js';
+import type { Catalogue } from '../../document/catalogue/index.js';
+import type { FontBook } from '../../artwork/lettering/index.js';
+import type { BoxMemos } from './memos.js';
+import type { Stages } from '../common/build.js';
+
+type Box = Stages<LightboxAssembly, BoxLaid, BoxResults>;
+
+/** Lays a light box: everything that stands before the circuit. */
+export const layBox =
+  (stages: BoxMemos, catalogue: Catalogue, fonts: FontBook): Box['lay'] =>
+  (brief, _power, assembly) => {
+    const { artwork, light } = assembly;
+    const found = stages.materials.run(assembly, catalogue);
+    if (!found.ok) return found;
+    const materials = found.value;
+    const font = stages.font.run(artwork.fontId, artwork.ownFont ?? null, fonts);
+    const set = stages.artwork.run(artwork.text ?? brief.text, artwork, font, artwork.offsetXMm, artwork.offsetYMm);
+    if (!set.ok) return set;
+    const lettering = set.value;
+    const workability = stages.workability.run(lettering.outline, materials.tool);
+    const sized = stages.geometry.run(assembly.case, materials);
+    if (!sized.ok) return sized;
+    const geometry = sized.value;
+    const strung = stages.runs.run(geometry, light, materials);
+    if (!strung.ok) return strung;
+    const runs = strung.value;
+    const section = stages.section.run(geometry, assembly.case, materials, runs);
+    const entry = stages.entry.run(brief.leadExit, geometry);
+    const router = stages.router.run(geometry.inside, runs);
+    const distribution = stages.photometry.run(materials.strip, light.photometry);
+    if (!distribution.ok) return distribution;
+    const stack = stages.optics.run(materials);
+    return success({
+      materials,
+      lettering,
+      workability,
+      geometry,
+      runs,
+      section,
+      distribution: distribution.value,
+      stack,
+      entry,
+      router,
+    });
+  };

@@ -1,0 +1,38 @@
+import { fullGrid } from '../light/glow/index.js';
+import { createEvaluator, evaluate } from '../sign/evaluate/index.js';
+import type { Asked, Run } from './turns.js';
+
+// Writing files and reading drawings weigh as much as all the rest; a thread that only lights never loads them.
+const filesOut = () => import('../files/exports/index.js');
+const drawingsIn = () => import('../artwork/intake/index.js');
+
+/** Everything that goes to the bench, as a ZIP. */
+export const runPack = async (run: Run, { id, design }: Asked<'pack'>): Promise<void> => {
+  const { post, catalogue, fonts, isCancelled } = run;
+  post({ kind: 'progress', id, done: 0, what: 'drawing the parts' });
+  const evaluation = evaluate(design, catalogue, fonts);
+  if (!evaluation.ok) return post({ kind: 'refused', id, problems: evaluation.problems });
+  const { benchZip } = await filesOut();
+  const zip = await benchZip(evaluation.value);
+  return post(isCancelled(id) ? { kind: 'cancelled', id } : { kind: 'packed', id, zip });
+};
+
+/** The light maps in full resolution, as a ZIP. */
+export const runMaps = async (run: Run, { id, design }: Asked<'maps'>): Promise<void> => {
+  const { post, pause, catalogue, fonts, isCancelled } = run;
+  post({ kind: 'progress', id, done: 0, what: 'lighting it in full' });
+  await pause();
+  const evaluation = createEvaluator(catalogue, fonts, { grid: fullGrid }).evaluate(design);
+  if (!evaluation.ok) return post({ kind: 'refused', id, problems: evaluation.problems });
+  await pause();
+  if (isCancelled(id)) return post({ kind: 'cancelled', id });
+  const { lightZip } = await filesOut();
+  return post({ kind: 'packed', id, zip: lightZip(evaluation.value) });
+};
+
+/** A drawing file made into an outline; it needs no catalogue. */
+export const runTake = async ({ post }: Pick<Run, 'post'>, { id, file, options }: Asked<'take'>): Promise<void> => {
+  const { takeDrawing } = await drawingsIn();
+  const taken = takeDrawing(file, options);
+  post(taken.ok ? { kind: 'taken', id, drawing: taken.value } : { kind: 'refused', id, problems: taken.problems });
+};

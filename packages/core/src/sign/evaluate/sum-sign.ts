@@ -1,0 +1,81 @@
+import { memoizeLast } from '../../base/maths/index.js';
+import { placedRect, rectRound } from '../../base/placing/index.js';
+import type { AnyResults } from '../../builds/index.js';
+import type { Catalogue, Strip } from '../../document/catalogue/index.js';
+import { frontOf } from '../../judging/results/index.js';
+import { costOf } from '../../making/cost/index.js';
+import { pack, type SegmentToCut } from '../../making/packing/index.js';
+import { electrical, sumParts, type BoughtPart, type CutPart } from '../../making/parts/index.js';
+import { buildListOf, mergeSteps } from '../../making/steps/index.js';
+import type { Circuit } from '../../power/circuit/index.js';
+import type { Design } from '../design/index.js';
+import { keptList } from './kept-list.js';
+import type { StagesOf } from './lay-sign.js';
+import type { LitAssembly } from './light-sign.js';
+import type { StageResults } from './types.js';
+
+/** A part of one assembly of several, named by it. */
+const namedPart =
+  (id: string, label: string) =>
+  (part: CutPart): CutPart =>
+    label === '' ? part : { ...part, id: `${id}-${part.id}`, name: `${label} ${part.name}` };
+
+const boughtOf = (
+  { brief, power }: Design,
+  catalogue: Catalogue,
+  lit: readonly LitAssembly[],
+  circuit: Circuit,
+): readonly BoughtPart[] => [
+  ...electrical(
+    catalogue,
+    brief,
+    power,
+    lit.map(({ materials, runs, assembly }) => ({
+      strip: materials.strip,
+      runs,
+      hold: assembly.light.hold ?? 'tape',
+    })),
+    circuit,
+  ),
+  ...lit.flatMap(({ bought }) => bought),
+];
+
+/** Adds up what the assemblies of a sign share: parts, sheets, steps, cost. */
+export const signSums = (catalogue: Catalogue, stagesOf: StagesOf) => {
+  const listed = memoizeLast(sumParts);
+  const planned = memoizeLast(buildListOf);
+  const packing = memoizeLast(pack);
+  const cost = memoizeLast(costOf);
+  const cutList = keptList<CutPart>();
+  const strips = keptList<Strip>();
+  const segmentsToCut = memoizeLast((solved: Circuit): readonly SegmentToCut[] => solved.segments);
+
+  const sumUp = (design: Design, lit: readonly LitAssembly[], circuit: Circuit): StageResults => {
+    const cut = cutList(lit.flatMap((each) => each.cut.map(namedPart(each.id, each.label))));
+    const parts = listed.run(cut, boughtOf(design, catalogue, lit, circuit));
+    const packed = packing.run(
+      parts.cut,
+      segmentsToCut.run(circuit),
+      strips(lit.map(({ materials }) => materials.strip)),
+      catalogue,
+      design.brief.quantity,
+    );
+    const buildList = planned.run(
+      mergeSteps(lit.map((each) => ({ ...each, steps: stagesOf(each.assembly, each.index).steps(each) }))),
+    );
+    const assemblies = lit.map((each): AnyResults => ({ ...each, packing: packed }));
+    return {
+      design,
+      // Each was made by the build that its name names.
+      assemblies: assemblies as unknown as StageResults['assemblies'],
+      bounds: rectRound(assemblies.map((each) => placedRect(each.placing, frontOf(each)))),
+      depthMm: Math.max(...assemblies.map(({ placing, geometry }) => placing.zMm + geometry.outside.depthMm)),
+      circuit,
+      parts,
+      packing: packed,
+      buildList,
+      cost: cost.run(design.brief, parts, packed, buildList, catalogue),
+    };
+  };
+  return { sumUp, stages: { packing, cost } };
+};
