@@ -152,6 +152,9 @@ export const FindingsPanel = () => {
           currency={currency}
         />
       ))}
+      {evaluation === null && crash === null && problems.length === 0 && (
+        <p className="text-[13px] text-soft">They come with the light …</p>
+      )}
       {evaluation !== null && <UnknownFields fields={evaluation.unknownFields} />}
       {evaluation !== null && findings.length === 0 && problems.length === 0 && (
         <p className="border border-l-4 border-line border-l-sound bg-sheet px-3 py-2">

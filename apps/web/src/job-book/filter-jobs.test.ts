@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import type { JobListing } from '@vitrum/contract';
-import { dueText, filterJobs, type JobFilter } from './filter-jobs';
+import { dueText, filterJobs, isOnItsWay, type JobFilter } from './filter-jobs';
 
 const job = (
   name: string,
@@ -8,7 +8,7 @@ const job = (
   status: JobListing['status'],
   dueOn: string | null,
   updatedAt: string,
-): JobListing => ({ id: name, name, customer, status, dueOn, updatedAt, revision: 1, summary: null });
+): JobListing => ({ id: name, name, customer, status, dueOn, updatedAt, revision: 1, summary: null, summaryOf: 1 });
 
 const jobs = [
   job('Ticket board', 'Ferries', 'quoted', '2030-03-01', '2029-01-03'),
@@ -36,5 +36,13 @@ describe('the job book', () => {
     expect(
       ['2030-01-10', '2030-01-11', '2030-01-19', '2030-01-09', '2030-01-01', null].map((due) => dueText(due, today)),
     ).toEqual(['due today', 'due tomorrow', 'due in 9 days', '1 day late', '9 days late', 'no date']);
+  });
+
+  it('waits for the picture of what was saved a moment ago, and no longer', () => {
+    const saved = { ...jobs[0]!, revision: 2, summaryOf: 1, updatedAt: '2030-01-10T15:00:00Z' };
+    const seconds = (after: number): number => Date.parse(saved.updatedAt) + 1000 * after;
+    expect(isOnItsWay(saved, seconds(5))).toBe(true);
+    expect(isOnItsWay(saved, seconds(90))).toBe(false);
+    expect(isOnItsWay({ ...saved, summaryOf: 2 }, seconds(5))).toBe(false);
   });
 });

@@ -34,3 +34,10 @@ export const dueText = (dueOn: string | null, today: Date): string => {
   if (days === 0) return 'due today';
   return days === 1 ? 'due tomorrow' : `due in ${days} days`;
 };
+
+/** A picture that does not come within this time does not come (ms). */
+const followsWithinMs = 60_000;
+
+/** Whether the picture of a job’s newest design is still to come: it was saved a moment ago and is not summed up yet. */
+export const isOnItsWay = ({ summaryOf, revision, updatedAt }: JobListing, nowMs: number): boolean =>
+  summaryOf !== revision && nowMs - Date.parse(updatedAt) < followsWithinMs;

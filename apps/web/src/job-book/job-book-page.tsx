@@ -8,7 +8,8 @@ import { listJobs } from '../api/jobs';
 import { fieldLook } from '../fields/field-row';
 import { ErrorSheet } from '../pages/error-sheet';
 import { PageHeader } from '../pages/page-header';
-import { dueText, filterJobs, type JobFilter, type JobOrder } from './filter-jobs';
+import { dueText, filterJobs, isOnItsWay, type JobFilter, type JobOrder } from './filter-jobs';
+import { WallPicture } from '../ui/wall-picture';
 
 const Standing = ({ job }: { readonly job: JobListing }) => {
   const counts = job.summary?.counts;
@@ -37,20 +38,23 @@ const Standing = ({ job }: { readonly job: JobListing }) => {
   );
 };
 
-const JobCard = ({ job }: { readonly job: JobListing }) => {
+/** Pictures follow a save after a moment; they are asked for again so often. */
+const askAgainMs = 1500;
+
+const JobCard = ({ job, asOfMs }: { readonly job: JobListing; readonly asOfMs: number }) => {
   const cost = job.summary?.figures.find(({ id }) => id === 'cost');
   return (
     <li>
       <Link to={`/jobs/${job.id}/face`} className="group block border border-line bg-sheet hover:border-ink">
         <div className="flex h-40 items-center justify-center overflow-hidden bg-[#2c2a27]">
           {job.summary?.thumbnail ? (
-            <img
+            <WallPicture
               src={job.summary.thumbnail}
               alt={`${job.name}, lit at dusk`}
-              className="h-full w-full bg-[#0f0f0e] object-contain"
+              className="h-full w-full bg-[#0f0f0e]"
             />
           ) : (
-            <span className="text-[#e9e2d2]">no picture</span>
+            <span className="text-[#e9e2d2]">{isOnItsWay(job, asOfMs) ? 'lighting it …' : 'no picture'}</span>
           )}
         </div>
         <div className="grid grid-cols-[1fr_auto] gap-x-3 px-3 py-2">
@@ -116,7 +120,12 @@ const Filters = ({
 
 /** All jobs, lit. */
 export const JobBookPage = () => {
-  const { data, error } = useQuery({ queryKey: ['jobs'], queryFn: listJobs, staleTime: 0 });
+  const { data, error, dataUpdatedAt } = useQuery({
+    queryKey: ['jobs'],
+    queryFn: listJobs,
+    staleTime: 0,
+    refetchInterval: ({ state }) => (state.data?.some((job) => isOnItsWay(job, Date.now())) ? askAgainMs : false),
+  });
   const [filter, setFilter] = useState<JobFilter>({ words: '', status: 'all', order: 'due' });
   useEffect(() => {
     document.title = 'Job book · Vitrum';
@@ -152,7 +161,7 @@ export const JobBookPage = () => {
         )}
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(290px,1fr))] gap-4">
           {shown.map((job) => (
-            <JobCard key={job.id} job={job} />
+            <JobCard key={job.id} job={job} asOfMs={dataUpdatedAt} />
           ))}
         </ul>
       </main>

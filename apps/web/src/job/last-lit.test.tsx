@@ -41,13 +41,13 @@ describe('a job whose light is on its way', () => {
     expect(screen.getByRole('status').textContent).toContain('cannot be lit yet');
   });
 
-  it('shows its last figures, each said to be as saved, until its own are there', () => {
+  it('shows its last figures, said to be as last saved, until its own are there', () => {
     render(<FiguresTape last={last} />);
-    expect(screen.getByLabelText('Figures as last saved').textContent).toBe('81 mmdepth inside, as saved');
+    expect(screen.getByLabelText('Figures as last saved').textContent).toBe('as last saved81 mmdepth inside');
     act(() =>
       useEvaluation.setState({ evaluation: { figures, findings: [], assemblies: [] } as unknown as Evaluation }),
     );
-    expect(screen.queryByText(/as saved/)).toBeNull();
+    expect(screen.queryByText(/as last saved/)).toBeNull();
     expect(screen.getByRole('button').textContent).toContain('90 mm');
   });
 });

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { DesignSummary } from '@vitrum/contract';
 import { Link } from 'react-router';
+import { WallPicture } from '../ui/wall-picture';
 import { JobFrame } from './job-frame';
 import { jobQuery } from './job-query';
 
@@ -8,17 +9,17 @@ import { jobQuery } from './job-query';
 export const LastPicture = ({ summary }: { readonly summary: DesignSummary | null }) => (
   <div
     role="status"
-    className="lamp-room relative flex min-h-[220px] flex-1 flex-col items-center justify-center gap-3 overflow-hidden bg-[#1d1c1a] p-10 text-[#e9e2d2]"
+    className="lamp-room relative flex min-h-[220px] flex-1 items-end justify-center overflow-hidden bg-[#1d1c1a] pb-10 text-[#e9e2d2]"
   >
     {summary !== null && summary.thumbnail !== null && (
-      <img
+      <WallPicture
         src={summary.thumbnail}
         alt="The sign as last saved, at dusk"
-        data-testid="last-picture"
-        className="min-h-0 w-full flex-1 object-contain"
+        testId="last-picture"
+        className="absolute inset-0 p-10"
       />
     )}
-    <p className="rounded-[2px] bg-black/55 px-2 text-[13px]">
+    <p className="relative rounded-[2px] bg-black/55 px-2 text-[13px]">
       {summary === null ? 'Lighting the sign …' : 'As last saved, at dusk; lighting it now …'}
     </p>
   </div>
@@ -31,10 +32,13 @@ export const LastFigures = ({ summary }: { readonly summary: DesignSummary | nul
     aria-busy
     className="no-print relative flex min-h-[56px] shrink-0 overflow-x-auto border-t border-line bg-sheet text-soft"
   >
+    {summary !== null && (
+      <p className="w-16 shrink-0 self-center border-r border-line pl-3 text-xs leading-tight">as last saved</p>
+    )}
     {summary?.figures.map(({ id, text, label }) => (
       <p key={id} className="min-w-[124px] flex-1 border-r border-line px-3 py-1.5 last:border-r-0">
         <span className="figure block text-[16px] leading-tight font-semibold whitespace-nowrap">{text}</span>
-        <span className="block truncate text-xs">{label}, as saved</span>
+        <span className="block truncate text-xs">{label}</span>
       </p>
     ))}
   </section>

@@ -48,11 +48,13 @@ const StepLink = ({ jobId, step, index: place, status }: StepLinkProps) => {
   const build = useDocument(({ design }) => design?.assemblies[index]?.build);
   const name = stepName(step, build);
   const visited = useView((view) => view.visited[jobId] ?? noVisits);
-  const state = stepState(step, evaluation?.findings ?? [], hasSeen(step, visited, status));
+  const known = evaluation !== null;
+  const state = stepState(step, evaluation?.findings ?? [], known && hasSeen(step, visited, status));
+  const inWords = known ? words[state.kind](state.count) : 'being worked out';
   return (
     <NavLink
       to={`/jobs/${jobId}/${step}`}
-      title={`${name}: ${words[state.kind](state.count)} (key ${place + 1})`}
+      title={`${name}: ${inWords} (key ${place + 1})`}
       className={({ isActive }) =>
         `relative flex min-h-[62px] items-center gap-3 border-l-4 py-1.5 pr-1 pl-4 max-lg:min-h-0 max-lg:flex-col max-lg:border-b-4 max-lg:border-l-0 max-lg:px-2 ${isActive ? 'border-ink bg-sheet' : 'border-transparent hover:bg-sheet'}`
       }
@@ -63,7 +65,7 @@ const StepLink = ({ jobId, step, index: place, status }: StepLinkProps) => {
         <span className="block text-xs leading-tight text-soft max-lg:hidden">
           {evaluation === null || own === null ? '…' : stepDetail(step, evaluation, own)}
         </span>
-        <span className="sr-only">{words[state.kind](state.count)}</span>
+        <span className="sr-only">{inWords}</span>
       </span>
     </NavLink>
   );
