@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { strFromU8, unzipSync } from 'fflate';
 import { PDFDocument } from 'pdf-lib';
-import { expect, openJob, test } from './support/shop';
+import { expect, openJob, test, showOver } from './support/shop';
 
 /** An anchor of our own drawing: a stock with a ring, and a bowed arm. */
 const anchor = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 200 220">
@@ -66,7 +66,7 @@ test('a customer’s SVG becomes halo letters: sized, mended by what is found, a
 
   // A segment of strip is pushed along and held.
   await page.getByRole('link', { name: /Light/ }).click();
-  await page.getByRole('button', { name: 'Show strip' }).click();
+  await showOver(page, 'strip');
   const start = page.getByRole('slider', { name: 'Start of segment 1', exact: true });
   await start.focus();
   await start.press('Shift+ArrowRight');
@@ -102,7 +102,7 @@ test('the ferry’s letters: each ambient light, wall and layout shows on the wa
   await expect(page.getByLabel('Row pitch')).toBeVisible();
   await page.getByLabel('Strip or modules').selectOption('modules-12v-75');
   await expect(page.getByText(/jumpers, .* of wire/)).toBeVisible();
-  await page.getByRole('button', { name: 'Show strip' }).click();
+  await showOver(page, 'strip');
   // One module is pushed along its wire by the arrow keys, stays there, and is let go.
   const module = page.getByRole('slider', { name: 'Module 1 of segment 2', exact: true });
   await expect(module).toHaveAttribute('aria-valuetext', 'as solved');

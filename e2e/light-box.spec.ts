@@ -17,6 +17,11 @@ test('a new user follows the finding of the first job, drags, undoes, reloads an
   await page.goto(shop.url);
   await expect(page).toHaveURL(/\/jobs\/[^/]+\/face$/);
   await settled(page);
+  const findings = page.getByRole('region', { name: 'Findings' });
+  await expect(findings.getByText('1 will disappoint')).toBeVisible();
+  await expect(findings.getByText('The rows show as bands from 3 m')).toBeVisible();
+  await expect(findings.getByRole('button', { name: /^Apply: / })).toHaveCount(1);
+  await findings.getByRole('button', { name: 'Read it' }).click();
   const finding = page.locator('[data-finding="dots-show"]');
   await expect(finding.getByRole('heading')).toHaveText('The rows show as bands from 3 m');
   await finding.hover();
@@ -259,9 +264,9 @@ test('a new job begins solved, and is solved again without what was set by hand'
   await page.getByLabel('Seen after dark').selectOption('country');
   await page.getByLabel('Weather').selectOption('outdoors');
   await settled(page);
-  await expect(page.getByRole('heading', { name: 'Too bright for dark country' })).toBeVisible();
+  await expect(page.getByText('Too bright for dark country')).toBeVisible();
   await page.getByRole('button', { name: 'Choose strip, depth and supplies for me' }).click();
   await settled(page);
-  await expect(page.getByRole('heading', { name: 'Too bright for dark country' })).toHaveCount(0);
+  await expect(page.getByText('Too bright for dark country')).toHaveCount(0);
   await expect(figure(page, 'depth inside')).toContainText('120 mm');
 });

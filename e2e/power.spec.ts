@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { strFromU8, unzipSync } from 'fflate';
-import { expect, faceBrightness, openJob, saved, settled, test } from './support/shop';
+import { expect, faceBrightness, openJob, saved, settled, test, showOver } from './support/shop';
 
 test('a dim far end is fed: the letters even out in the figures and on the wall', async ({ page, shop }) => {
   await openJob(page, shop, 'Curlew', 'power');
@@ -18,7 +18,7 @@ test('a dim far end is fed: the letters even out in the figures and on the wall'
   // Beside the last letter, where the glow is neither black nor burnt out.
   const farEnd = (): Promise<number> => faceBrightness(page, 0.98, 0.5);
   const [dimShare, dimPicture] = [await least(), await farEnd()];
-  await page.getByRole('button', { name: 'Show wires' }).click();
+  await showOver(page, 'wires');
   const wires = page.getByTestId('wires-overlay');
   await expect(wires.locator('title')).toHaveCount(7);
   await page.getByRole('button', { name: 'Feed the far end of chain 1' }).click();

@@ -60,6 +60,12 @@ const compare = async (page, place, choices) => {
   await page.waitForTimeout(1500);
 };
 
+/** Lays something over the sign, if it does not lie there already. */
+const showOver = async (page, what) => {
+  const button = page.getByRole('button', { name: `Show ${what}` });
+  if ((await button.getAttribute('aria-pressed')) !== 'true') await button.click();
+};
+
 /** Each picture: its file, how to get there from an empty browser, and the part of the page if not all of it. */
 const pictures = [
   ['job-face', (page) => openJob(page, 'Dispensary', 'face')],
@@ -67,6 +73,7 @@ const pictures = [
     'job-face-mended',
     async (page) => {
       await openJob(page, 'Dispensary', 'face');
+      await page.getByRole('button', { name: 'Read it' }).click();
       await page.getByRole('button', { name: 'Apply: Five rows' }).click();
       await page.getByText('revision 2').waitFor();
       await settled(page);
@@ -82,7 +89,7 @@ const pictures = [
     'halo-letters',
     async (page) => {
       await openJob(page, 'Curlew', 'case');
-      await page.getByRole('button', { name: 'Show strip' }).click();
+      await showOver(page, 'strip');
     },
   ],
   [
@@ -90,7 +97,7 @@ const pictures = [
     async (page) => {
       await openJob(page, 'Lantern', 'light');
       await page.keyboard.press('a');
-      await page.getByRole('button', { name: 'Show strip' }).click();
+      await showOver(page, 'strip');
       await page.waitForTimeout(500);
     },
   ],
@@ -99,7 +106,7 @@ const pictures = [
     'job-false-colour',
     async (page) => {
       await openJob(page, 'Ticket', 'power');
-      await page.getByRole('button', { name: 'Show false colour' }).click();
+      await showOver(page, 'false colour');
     },
   ],
   [
@@ -123,7 +130,7 @@ const pictures = [
           injections: [{ assembly: own.id, segment: 7, end: 'end' }],
         },
       }));
-      await page.getByRole('button', { name: 'Show wires' }).click();
+      await showOver(page, 'wires');
       await page.waitForTimeout(800);
     },
   ],

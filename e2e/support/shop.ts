@@ -95,6 +95,18 @@ export const test = base.extend<object, { shop: Shop }>({
 
 export { expect };
 
+/** All findings are read, not the worst alone; a page remembers which. */
+const withAllFindings = async (page: Page): Promise<void> => {
+  await page.addInitScript(() => {
+    const key = 'vitrum.view';
+    const kept = JSON.parse(localStorage.getItem(key) ?? '{"state":{},"version":0}') as {
+      readonly state: { findingsOpen?: boolean };
+    };
+    kept.state.findingsOpen ??= true;
+    localStorage.setItem(key, JSON.stringify(kept));
+  });
+};
+
 /**
  * Opens a step of a job of its own, made from the demo design whose name begins so, and waits until it is lit and its
  * fixes are tried. The seeded jobs stay as they are.
@@ -103,6 +115,7 @@ export const openJob = async (page: Page, shop: Shop, name: string, step: string
   const design = Object.values(demoDesigns).find((each) => each.name.startsWith(name));
   const made = await page.request.post(`${shop.url}/api/jobs`, { data: { name: 'Trial', design } });
   const { id } = (await made.json()) as JobView;
+  await withAllFindings(page);
   await page.goto(`${shop.url}/jobs/${id}/${step}`);
   await settled(page);
   return id;
@@ -114,6 +127,16 @@ export const settled = async (page: Page, timeout = 20_000): Promise<void> => {
 };
 
 export const saved = (page: Page): Promise<void> => expect(page.locator('[data-save="saved"]')).toBeVisible();
+
+/** Lays something over the sign, if it does not lie there already; a step that was just opened brings its own. */
+export const showOver = async (page: Page, what: string): Promise<void> => {
+  const button = page.getByRole('button', { name: `Show ${what}` });
+  await expect(async () => {
+    if ((await button.getAttribute('aria-pressed')) !== 'true') await button.click();
+    await page.waitForTimeout(250);
+    expect(await button.getAttribute('aria-pressed')).toBe('true');
+  }).toPass();
+};
 
 /** The text of a figure on the tape. */
 export const figure = (page: Page, label: string): Locator =>

@@ -48,6 +48,49 @@ const depth = (): number => {
 beforeEach(() => {
   openDesign(demoDesigns.dispensary);
   useEvaluation.setState(useEvaluation.getInitialState(), true);
+  useView.setState({ findingsOpen: true });
+});
+
+describe('the findings in short', () => {
+  beforeEach(() => useView.setState({ findingsOpen: false }));
+
+  it('count what stops and what disappoints, and show the worst with its best remedy', async () => {
+    const user = userEvent.setup();
+    const worst = finding({
+      id: 'no-supply',
+      severity: 'stop',
+      what: 'No supply is as large',
+      fixes: [deeper] as never,
+    });
+    const findings = [finding({ id: 'heavy', severity: 'note' }), finding(), worst];
+    useEvaluation.setState({ evaluation: evaluation(findings), findings });
+    render(<FindingsPanel />);
+    expect(screen.getByText('1 stops the build, 1 will disappoint, 1 to know')).toBeTruthy();
+    expect(screen.getByText('No supply is as large')).toBeTruthy();
+    expect(screen.queryByText('Dots show on the face')).toBeNull();
+    await user.click(screen.getByRole('button', { name: 'Apply: Deeper: 96 mm' }));
+    expect(depth()).toBe(96);
+  });
+
+  it('open to all of them, and are as they were left', async () => {
+    const user = userEvent.setup();
+    const findings = [finding(), finding({ id: 'heavy', severity: 'note', what: 'It is heavy' })];
+    useEvaluation.setState({ evaluation: evaluation(findings), findings });
+    render(<FindingsPanel />);
+    await user.click(screen.getByRole('button', { name: 'All 2' }));
+    expect(screen.getAllByRole('article')).toHaveLength(2);
+    expect(useView.getState().findingsOpen).toBe(true);
+    await user.click(screen.getByRole('button', { name: 'Fewer' }));
+    expect(screen.queryAllByRole('article')).toHaveLength(0);
+  });
+
+  it('say that nothing is to be mended, though there is something to know', () => {
+    const findings = [finding({ severity: 'note' })];
+    useEvaluation.setState({ evaluation: evaluation(findings), findings });
+    render(<FindingsPanel />);
+    expect(screen.getByText('Nothing to mend, 1 to know')).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Read it' })).toBeTruthy();
+  });
 });
 
 describe('the findings', () => {
@@ -101,7 +144,8 @@ describe('the findings', () => {
   it('that are none say so, and what to do next', () => {
     useEvaluation.setState({ evaluation: evaluation([]), findings: [] });
     render(<FindingsPanel />);
-    expect(screen.getByText('Nothing to mend. On to the cutting.')).toBeTruthy();
+    expect(screen.getAllByText('Nothing to mend')).toHaveLength(2);
+    expect(screen.queryByRole('button')).toBeNull();
   });
 
   it('tell what keeps the design from being built, with its place, and that the program failed', () => {

@@ -13,7 +13,7 @@ import { ErrorSheet } from '../pages/error-sheet';
 import { NotFoundPage } from '../pages/not-found-page';
 import { fetchTheRest, lazyPart } from '../ui/lazy-part';
 import { SheetDialog } from '../ui/sheet-dialog';
-import { markVisited, useView } from '../view/view-store';
+import { enterStep, markVisited, useView } from '../view/view-store';
 import { CatalogueContext } from './catalogue-context';
 import { ConflictDialog } from './conflict-dialog';
 import { FiguresTape } from '../figures/figures-tape';
@@ -87,7 +87,9 @@ export const JobPage = () => {
   const isLit = useEvaluation(({ evaluation }) => evaluation !== null);
   useEffect(() => (isLit ? whenIdle(() => void fetchTheRest()) : undefined), [isLit]);
   useEffect(() => {
-    if (isWorkStep(step)) markVisited(jobId, step);
+    if (!isWorkStep(step)) return;
+    markVisited(jobId, step);
+    enterStep(step);
   }, [jobId, step]);
   useEffect(() => {
     useView.setState({ welcomed: true, shownFigure: null, shownFinding: null, sliceXMm: null });

@@ -80,7 +80,7 @@ const ChosenLayers = ({ own, view }: { readonly own: AssemblyEvaluation; readonl
   const { overlays, drawn } = pageOf(own);
   return (
     <g transform={turned(view)}>
-      <SliceLine own={own} view={view} />
+      {shown.includes('slice') && <SliceLine own={own} view={view} />}
       {overlays
         .filter((overlay) => shown.includes(overlay))
         .map((overlay) => {

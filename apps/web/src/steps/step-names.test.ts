@@ -21,14 +21,14 @@ describe('the steps of the work line', () => {
     expect(workSteps.map(({ step }) => stepName(step, undefined))).toEqual(workSteps.map(({ name }) => name));
   });
 
-  it('stand as their gravest finding says, and say how many there are', () => {
+  it('stand as their gravest finding says, and say how many there are as grave', () => {
     const findings = [
       finding('light', 'note'),
       finding('light', 'stop'),
       finding('light', 'fix'),
       finding('face', 'fix'),
     ];
-    expect(stepState('light', findings, true)).toEqual({ kind: 'stop', count: 3 });
+    expect(stepState('light', findings, true)).toEqual({ kind: 'stop', count: 1 });
     expect(stepState('face', findings, false)).toEqual({ kind: 'fix', count: 1 });
     expect(stepState('power', [finding('power', 'note')], true)).toEqual({ kind: 'note', count: 1 });
   });

@@ -81,6 +81,9 @@ const gravest = (findings: readonly Finding[]): 'stop' | 'fix' | 'note' =>
 /** Wrong things speak first; a step never looked at is untouched; notes do not dim a lamp. */
 export const stepState = (step: WorkStep, findings: readonly Finding[], seen: boolean): StepState => {
   const own = findings.filter((finding) => finding.step === step);
-  if (own.length > 0) return { kind: gravest(own), count: own.length };
+  if (own.length > 0) {
+    const kind = gravest(own);
+    return { kind, count: own.filter(({ severity }) => severity === kind).length };
+  }
   return { kind: seen ? 'fine' : 'untouched', count: 0 };
 };

@@ -6,6 +6,7 @@ import { useDocument } from '../document/document-store';
 import { useChosenIndex } from '../document/selection';
 import { FindingsPanel } from '../findings/findings-panel';
 import { lazyPart } from '../ui/lazy-part';
+import { useView } from '../view/view-store';
 import { stepName } from './step-names';
 
 const ArtworkStep = lazyPart(() => import('./artwork-step'), 'ArtworkStep');
@@ -26,24 +27,27 @@ const panelOf = (step: WorkStep, build: string): ComponentType => {
   return step === 'artwork' ? ArtworkStep : pageOf({ build }).panels[step];
 };
 
-/** The settings of a step, and under them the findings. */
+/** The findings in short, and under them the settings of a step. */
 export const StepPanel = ({ step }: { readonly step: WorkStep }) => {
   const index = useChosenIndex();
   const build = useDocument((state) => state.design?.assemblies[index]?.build);
   const name = useDocument((state) => state.design?.name);
+  const allFindings = useView((view) => view.findingsOpen);
   return (
     <aside
       aria-label="Settings"
       className="w-[332px] shrink-0 overflow-y-auto border-l border-line px-4 py-3 max-lg:w-full max-lg:border-t max-lg:border-l-0 print:w-full print:border-0"
     >
       <p className="print-only text-lg font-bold">{name}</p>
+      <div
+        className={`no-print -mx-4 mb-2 border-b border-line bg-paper px-4 ${allFindings ? '' : 'sticky -top-3 z-10 -mt-3 pt-3'}`}
+      >
+        <FindingsPanel />
+      </div>
       <h2 className="mb-1 text-[15px] font-bold">{stepName(step, build)}</h2>
       {!isOfSign(step) && <AssemblyBar />}
       {/* A field must not carry what was typed for one assembly over to another. */}
       {build !== undefined && createElement(panelOf(step, build), { key: isOfSign(step) ? 'sign' : index })}
-      <div className="no-print">
-        <FindingsPanel />
-      </div>
     </aside>
   );
 };

@@ -1,8 +1,8 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
-import { markVisited, toggleOverlay, useView } from './view-store';
+import { enterStep, markVisited, toggleOverlay, useView } from './view-store';
 
 beforeEach(() => {
-  useView.setState({ overlays: ['sizes'], visited: {} });
+  useView.setState({ overlays: ['sizes'], chosenOverlays: {}, step: null, visited: {} });
 });
 
 describe('how the page looks', () => {
@@ -12,6 +12,20 @@ describe('how the page looks', () => {
     toggleOverlay('sizes');
     toggleOverlay('strip');
     expect(useView.getState().overlays).toEqual([]);
+  });
+
+  it('shows with each step what it is about, or what was chosen for it', () => {
+    enterStep('face');
+    expect(useView.getState().overlays).toEqual([]);
+    enterStep('power');
+    expect(useView.getState().overlays).toContain('wires');
+    toggleOverlay('wires');
+    enterStep('face');
+    toggleOverlay('sizes');
+    enterStep('power');
+    expect(useView.getState().overlays).not.toContain('wires');
+    enterStep('face');
+    expect(useView.getState().overlays).toEqual(['sizes']);
   });
 
   it('remembers which steps of which job were looked at, each once', () => {

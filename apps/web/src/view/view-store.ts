@@ -3,12 +3,13 @@ import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 
 /** What can be laid over the lit view. */
-export type Overlay = 'strip' | 'wires' | 'posts' | 'sizes' | 'false-colour' | 'findings';
+export type Overlay = 'strip' | 'wires' | 'posts' | 'sizes' | 'slice' | 'false-colour' | 'findings';
 export const overlayNames: Readonly<Record<Overlay, string>> = {
   strip: 'strip',
   wires: 'wires',
   posts: 'posts',
   sizes: 'sizes',
+  slice: 'slice',
   'false-colour': 'false colour',
   findings: 'findings',
 };
@@ -16,15 +17,33 @@ export const overlayNames: Readonly<Record<Overlay, string>> = {
 /** Overlays that are there where a build draws them. */
 export const buildOverlays: readonly Overlay[] = ['posts'];
 
+/** What lies over the sign when a step is first opened: what that step is about. The picture is clean where it is the point. */
+const usualOverlays: Readonly<Record<WorkStep, readonly Overlay[]>> = {
+  brief: [],
+  artwork: ['sizes', 'findings'],
+  case: ['sizes', 'slice', 'posts', 'findings'],
+  light: ['strip', 'slice', 'findings'],
+  power: ['strip', 'wires', 'findings'],
+  face: [],
+  cut: ['sizes', 'posts'],
+  build: ['strip', 'posts', 'sizes'],
+  prove: [],
+};
+
 interface ViewState {
   readonly ambient: Ambient;
   readonly lit: boolean;
+  /** What lies over the sign now, and what was chosen for each step. */
   readonly overlays: readonly Overlay[];
+  readonly chosenOverlays: Partial<Readonly<Record<WorkStep, readonly Overlay[]>>>;
+  readonly step: WorkStep | null;
   readonly unit: LengthUnit;
   readonly theme: 'light' | 'dark';
   /** Where the slice is taken, mm from the middle; null: where the sign has most to show. */
   readonly sliceXMm: number | null;
   readonly shownFinding: string | null;
+  /** Whether all findings are shown, or the worst alone. */
+  readonly findingsOpen: boolean;
   readonly shownFigure: string | null;
   readonly visited: Readonly<Record<string, readonly WorkStep[]>>;
   readonly welcomed: boolean;
@@ -36,33 +55,43 @@ export const useView = create<ViewState>()(
     (): ViewState => ({
       ambient: 'evening',
       lit: true,
-      overlays: ['posts', 'sizes', 'findings'],
+      overlays: [],
+      chosenOverlays: {},
+      step: null,
       unit: 'mm',
       theme: 'light',
       sliceXMm: null,
       shownFinding: null,
+      findingsOpen: false,
       shownFigure: null,
       visited: {},
       welcomed: false,
     }),
     {
       name: 'vitrum.view',
-      partialize: ({ ambient, overlays: shown, unit, theme, visited, welcomed }) => ({
+      partialize: ({ ambient, chosenOverlays, unit, theme, visited, welcomed, findingsOpen }) => ({
         ambient,
-        overlays: shown,
+        chosenOverlays,
         unit,
         theme,
         visited,
         welcomed,
+        findingsOpen,
       }),
     },
   ),
 );
 
+/** A step was opened: over the sign lies what was chosen for it, or what it usually wants. */
+export const enterStep = (step: WorkStep): void =>
+  void useView.setState(({ chosenOverlays }) => ({ step, overlays: chosenOverlays[step] ?? usualOverlays[step] }));
+
+/** Lays something over the sign, or takes it off; remembered for the step that is open. */
 export const toggleOverlay = (overlay: Overlay): void =>
-  void useView.setState(({ overlays: shown }) => ({
-    overlays: shown.includes(overlay) ? shown.filter((other) => other !== overlay) : [...shown, overlay],
-  }));
+  void useView.setState(({ overlays: shown, step, chosenOverlays }) => {
+    const overlays = shown.includes(overlay) ? shown.filter((other) => other !== overlay) : [...shown, overlay];
+    return step === null ? { overlays } : { overlays, chosenOverlays: { ...chosenOverlays, [step]: overlays } };
+  });
 
 /** Remembers that a step of a job has been looked at. */
 export const markVisited = (jobId: string, step: WorkStep): void =>

@@ -25,6 +25,24 @@ describe('lengths as makers type them', () => {
     ['-5+10', 5],
     ['2*45', 90],
     ['600mm/2mm*1mm', 300],
+    ['1-3/4"', 44.45],
+    ['1-3/4 in', 44.45],
+    [`5' 6-1/2"`, 1689.1],
+    [`5'6½"`, 1689.1],
+    ['½ in', 12.7],
+    ['1⅝in', 41.275],
+    ['2 ⅜ inches', 60.325],
+    ['10 feet', 3048],
+    ['1 foot 2 inches', 355.6],
+    ['3 ft 6 in', 1066.8],
+    ['5’ 6”', 1676.4],
+    ['600mm - 3/4in', 580.95],
+    ['600mm-3/4in', 580.95],
+    ['600 − 12', 588],
+    ['2 - 3/4', 1.25],
+    ['4 × 25', 100],
+    ['1,5', 1.5],
+    ['0,125', 0.125],
   ])('%s is %d mm', (text, expected) => expect(mm(text)).toBeCloseTo(expected, 9));
 
   it.each([
@@ -33,6 +51,10 @@ describe('lengths as makers type them', () => {
     ['9/16', 14.2875],
     ['10mm + 1', 35.4],
     ["2'", 609.6],
+    ['1-3/4', 44.45],
+    ['10-1/2', 266.7],
+    ['10 - 1/2', 241.3],
+    ['1½', 38.1],
   ])('%s in inches is %d mm', (text, expected) => expect(mm(text, 'in')).toBeCloseTo(expected, 9));
 
   it.each([
@@ -53,6 +75,15 @@ describe('lengths as makers type them', () => {
     const parsed = parseLength(text, 'mm');
     expect(parsed.ok).toBe(false);
     if (!parsed.ok) expect(parsed.problems[0]?.message.length).toBeGreaterThan(10);
+  });
+
+  it.each([
+    ['1-3/4', 'mm', '“1-3/4” can be read two ways: write “1 3/4 in” for inches, or “1 - 3/4” for what is left'],
+    ['1,800', 'mm', '“1,800” can be read two ways: write 1800 or 1.800'],
+    ['2 m + 1,200', 'in', '“1,200” can be read two ways: write 1200 or 1.200'],
+  ] as const)('“%s” is asked, not guessed', (text, unit, sentence) => {
+    const parsed = parseLength(text, unit);
+    expect(parsed.ok ? '' : parsed.problems[0]?.message).toContain(sentence);
   });
 
   it('never throws, whatever is typed', () => {

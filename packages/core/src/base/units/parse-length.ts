@@ -13,6 +13,8 @@ const mmPerUnit: Readonly<Record<string, number>> = {
   '"': mmPerInch,
   '″': mmPerInch,
   ft: mmPerFoot,
+  foot: mmPerFoot,
+  feet: mmPerFoot,
   "'": mmPerFoot,
   '′': mmPerFoot,
 };
@@ -25,8 +27,63 @@ interface Quantity {
 
 class LengthSyntaxError extends Error {}
 
-const token =
-  /\s*(?:(\d+)\s+(\d+)\/(\d+)|(\d+)\/(\d+)(?=\s*(?:mm|cm|m|inches|inch|in|ft|["″'′])(?![a-z]))|(\d+(?:[.,]\d+)?|[.,]\d+)|([-+*/()])|(inches|inch|mm|cm|in|ft|m|["″'′]))/iy;
+/** Fractions of one sign, as they are pasted or typed on some keyboards. */
+const signedFractions: Readonly<Record<string, string>> = {
+  '¼': '1/4',
+  '½': '1/2',
+  '¾': '3/4',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+  '⅓': '1/3',
+  '⅔': '2/3',
+};
+
+/** Signs that stand for others: curly and doubled marks of feet and inches, dashes, fractions of one sign. */
+const plainly = (text: string): string =>
+  text
+    .replace(/[‘’]/g, "'")
+    .replace(/[“”]|''/g, '"')
+    .replace(/[–—−]/g, '-')
+    .replace(/[×·]/g, '*')
+    .replace(/(\d)?\s*([¼½¾⅛⅜⅝⅞⅓⅔])/g, (_, whole: string | undefined, sign: string) =>
+      whole === undefined ? ` ${signedFractions[sign]}` : `${whole} ${signedFractions[sign]}`,
+    )
+    .trim();
+
+/** A whole number, a dash and a fraction of a rule, close together: `1-3/4`. */
+const dashed = /(?<![\d./*+(-]\s*)(?<!\d)(\d+)-(\d+)\/(2|4|8|16|32|64)(?!\d)/g;
+const inchMark = /^\s*(?:"|″|in\b|inch|inches)/i;
+
+/**
+ * `1-3/4` is how makers write one and three quarters, of inches: so it is read where inches are meant, after feet, before a
+ * mark of inches, or where bare numbers are inches. In millimetres it could be a difference as well, and is asked.
+ */
+const undashed = (text: string, unit: LengthUnit): string =>
+  text.replace(dashed, (written: string, whole: string, above: string, below: string, at: number) => {
+    if (Number(above) >= Number(below)) return written;
+    const [before, after] = [text.slice(0, at), text.slice(at + written.length)];
+    const meansInches =
+      inchMark.test(after) || (unit === 'in' && !/^\s*(mm|cm|m)\b/i.test(after)) || /['′]\s*$/.test(before);
+    if (meansInches) return `${whole} ${above}/${below}`;
+    throw new LengthSyntaxError(
+      `“${written}” can be read two ways: write “${whole} ${above}/${below} in” for inches, or “${whole} - ${above}/${below}” for what is left`,
+    );
+  });
+
+/** A comma before three digits may part thousands or decimals; which, only the maker knows. */
+const refuseTwoReadings = (text: string): void => {
+  const [written, whole, rest] = /(?<![\d.,])([1-9]\d{0,2}),(\d{3})(?![\d.,])/.exec(text) ?? [];
+  if (written !== undefined)
+    throw new LengthSyntaxError(`“${written}” can be read two ways: write ${whole}${rest} or ${whole}.${rest}`);
+};
+
+const units = 'inches|inch|feet|foot|mm|cm|in|ft|m';
+const token = new RegExp(
+  `\\s*(?:(\\d+)\\s+(\\d+)\\/(\\d+)|(\\d+)\\/(\\d+)(?=\\s*(?:${units}|["″'′])(?![a-z]))|(\\d+(?:[.,]\\d+)?|[.,]\\d+)|([-+*/()])|(${units}|["″'′]))`,
+  'iy',
+);
 
 type Token =
   | { readonly kind: 'number'; readonly value: number }
@@ -137,15 +194,18 @@ class LengthParser {
 }
 
 /**
- * A length as a maker types it, in mm: `45`, `4.5cm`, `1 3/4`, `9/16in`, `3' 6"`, `600/2-12`, `(2+1)*20mm`.
- * Bare numbers count in `unit`. Fails with a sentence when the text is not a finite length.
+ * A length as a maker types it, in mm: `45`, `4.5cm`, `1 3/4`, `1-3/4"`, `1½`, `9/16in`, `5' 6-1/2"`, `10 feet`,
+ * `600/2-12`, `(2+1)*20mm`. Bare numbers count in `unit`. Fails with a sentence when the text is not a finite length, or
+ * can be read two ways.
  */
 export const parseLength = (text: string, unit: LengthUnit): Result<number> => {
   if (text.trim() === '') return failure({ path: '', message: 'type a length, such as 45, 1 3/4 or 600/2-12' });
   if (text.length > 80) return failure({ path: '', message: 'that is too long for a length' });
   try {
     const bareMm = unit === 'in' ? mmPerInch : 1;
-    const parser = new LengthParser(tokenise(text.trim()), bareMm);
+    const plain = undashed(plainly(text), unit);
+    refuseTwoReadings(plain);
+    const parser = new LengthParser(tokenise(plain), bareMm);
     const { value, power } = parser.parse();
     if (!Number.isFinite(value)) return failure({ path: '', message: 'that divides by zero' });
     if (power === 0 && parser.usedUnit)
