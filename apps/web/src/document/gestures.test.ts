@@ -1,17 +1,8 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
-import type { RevisionWithDesign } from '@vitrum/contract';
 import { demoDesigns, fieldsOf, inDesign, set, type LightboxAssembly } from '@vitrum/core';
-import { beginGesture, changeDesign, openDocument, redo, undo, useDocument } from './document-store';
+import { beginGesture, changeDesign, redo, undo, useDocument } from './document-store';
+import { openDesign } from '../testing/open-design';
 
-const head: RevisionWithDesign = {
-  number: 4,
-  parent: 3,
-  hash: 'h4',
-  savedAt: '2030-01-01T00:00:00Z',
-  note: '',
-  setAside: false,
-  design: demoDesigns.dispensary,
-};
 const box = fieldsOf<LightboxAssembly>('assemblies.0');
 const depth = (): number => {
   const [assembly] = useDocument.getState().design!.assemblies;
@@ -23,7 +14,7 @@ const quantity = (): number => useDocument.getState().design!.brief.quantity;
 describe('a drag', () => {
   let usual = 0;
   beforeEach(() => {
-    openDocument('one', head, null, '');
+    openDesign(demoDesigns.dispensary);
     usual = depth();
   });
 

@@ -1,30 +1,12 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
-import type { RevisionWithDesign } from '@vitrum/contract';
 import { demoDesigns, fieldsOf, inDesign, seededRandom, set, type Design, type LightboxAssembly } from '@vitrum/core';
-import {
-  beginGesture,
-  changeDesign,
-  openDocument,
-  redo,
-  setDesign,
-  undo,
-  useDocument,
-  type Gesture,
-} from './document-store';
+import { beginGesture, changeDesign, redo, setDesign, undo, useDocument, type Gesture } from './document-store';
+import { openDesign } from '../testing/open-design';
 import { entryBetween, noHistory, recorded, redone, undone } from './history';
 
 const operations = 10_000;
 const seed = 20_301;
 
-const head: RevisionWithDesign = {
-  number: 1,
-  parent: null,
-  hash: 'h1',
-  savedAt: '2030-01-01T00:00:00Z',
-  note: '',
-  setAside: false,
-  design: demoDesigns.dispensary,
-};
 const box = fieldsOf<LightboxAssembly>('assemblies.0');
 
 /** What of a design the model knows. */
@@ -85,7 +67,7 @@ const plainModel = (start: Known) => {
 };
 
 describe('the history of a design, by chance', () => {
-  beforeEach(() => openDocument('one', head, null, ''));
+  beforeEach(() => openDesign(demoDesigns.dispensary));
 
   it(`agrees with a plain model through ${operations} edits, drags, cancels, undos and redos`, () => {
     const random = seededRandom(seed);

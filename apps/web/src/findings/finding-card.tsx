@@ -30,9 +30,12 @@ export const FixRow = ({ fix, currency }: FixRowProps) => (
     <span className="min-w-0">
       <span className="block leading-tight">{fix.label}</span>
       <span className="figure flex flex-wrap items-center gap-x-1 text-xs text-soft">
-        {short(fix.before)}
-        <ArrowRight size={11} aria-label="to" />
-        {short(fix.after)} {fix.unit} · {priceText(fix.priceChange, currency)}
+        <span className="flex items-center gap-x-1 whitespace-nowrap">
+          {short(fix.before)}
+          <ArrowRight size={11} aria-label="to" />
+          {short(fix.after)} {fix.unit}
+        </span>
+        <span className="whitespace-nowrap">· {priceText(fix.priceChange, currency)}</span>
         {!fix.settles && <em className="font-sans not-italic">(helps, not enough)</em>}
       </span>
     </span>

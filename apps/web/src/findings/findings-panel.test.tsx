@@ -114,7 +114,7 @@ describe('the findings', () => {
     useEvaluation.setState({ evaluation: evaluation(findings), findings });
     render(<FindingsPanel />);
     const [row, other] = screen.getAllByRole('listitem');
-    expect(row!.textContent).toContain('3.10.9 % · +€4.20');
+    expect(row!.textContent).toContain('3.10.9 %· +€4.20');
     expect(other!.textContent).toContain('−€3.46');
     expect(other!.textContent).toContain('(helps, not enough)');
     expect(screen.queryByText('working out what would help …')).toBeNull();
