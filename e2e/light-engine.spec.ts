@@ -12,6 +12,10 @@ test('a sweep is tried, a point taken and undone; another is stopped half-way', 
   await openJob(page, shop, 'Dispensary', 'face');
   await page.getByRole('link', { name: 'Try-outs' }).click();
   await expect(page).toHaveURL(/\/tryouts$/);
+  // The chart is drawn without being asked for, the design as it is among what was tried.
+  await expect(page.getByTestId('sweep-chart')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Stop' })).toHaveCount(0, { timeout: 60_000 });
+  await expect(page.getByTestId('sweep-chart')).toHaveAttribute('aria-label', /^Try-outs: \d\d+ combinations/);
   await page.getByLabel('Depth from').fill('60');
   await page.getByLabel('Depth to').fill('140');
   await page.getByLabel('Step').fill('40');
@@ -19,8 +23,8 @@ test('a sweep is tried, a point taken and undone; another is stopped half-way', 
   await page.getByLabel('Rows from').fill('2');
   await page.getByLabel('Rows to').fill('5');
   await page.getByLabel('Rows to').press('Enter');
-  await page.getByLabel('Opal acrylic 5 mm, dense').uncheck();
-  await page.getByLabel('Light-diffusing acrylic 3 mm').uncheck();
+  await page.getByRole('checkbox', { name: 'Opal acrylic 5 mm, dense' }).uncheck();
+  await page.getByRole('checkbox', { name: 'Light-diffusing acrylic 3 mm' }).uncheck();
   await expect(page.getByText('12 combinations')).toBeVisible();
   await page.getByRole('button', { name: 'Try them all' }).click();
   await expect(page.getByTestId('sweep-chart')).toBeVisible();

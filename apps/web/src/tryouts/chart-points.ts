@@ -1,4 +1,4 @@
-import type { TryPoint } from '@vitrum/core';
+import type { TryPoint, TryStanding } from '@vitrum/core';
 
 /** What the height of a point in the chart stands for. */
 export type Upward = 'visibility' | 'evenness' | 'depth';
@@ -12,7 +12,7 @@ export const upwardNames: Readonly<Record<Upward, string>> = {
 const leastVisibility = 0.02;
 
 /** Height of a point; hidden ripples all lie at the bottom of their scale. */
-export const heightOf = (point: TryPoint, upward: Upward): number => {
+export const heightOf = (point: TryStanding, upward: Upward): number => {
   switch (upward) {
     case 'visibility':
       return Math.max(leastVisibility, point.visibility);

@@ -43,6 +43,12 @@ export const connectTryouts = (client: LightClient, memory: Memory, remote: Remo
       if (jobId !== null) onServer.forget(jobId);
       callOff = local.sweep(design, plan, size);
     },
+    /** The first chart of a job whose try-outs are opened; not when something was tried, is being tried or was stopped. */
+    sweepAsOpened: (design: Design, plan: SweepAxes, size: number): void => {
+      const { points, running, ended, solution } = useTryouts.getState();
+      if (points.length > 0 || running !== null || ended !== null || solution !== null) return;
+      callOff = local.sweep(design, plan, size, true);
+    },
     sweepOnServer: async (design: Design, plan: SweepAxes): Promise<void> => {
       cancel();
       await onServer.start(design, plan);

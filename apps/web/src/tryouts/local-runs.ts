@@ -38,8 +38,8 @@ const hearTrace = (reply: SessionReply): void => {
 
 /** Runs in the page’s own thread. Each gives what calls it off. */
 export const localRuns = (client: LightClient) => ({
-  sweep: (design: Design, plan: SweepAxes, size: number): (() => void) => {
-    beginRun({ kind: 'sweep', done: 0, of: size }, { points: [] });
+  sweep: (design: Design, plan: SweepAxes, size: number, asOpened = false): (() => void) => {
+    beginRun({ kind: 'sweep', done: 0, of: size, asOpened }, { points: [] });
     return client.ask({ request: { kind: 'sweep', design, plan }, hear: hearSweep, fail: failed });
   },
   solve: (design: Design, goal: Goal, room: SolveRoom): (() => void) => {

@@ -1,4 +1,4 @@
-import { faceOptions, tryoutOf, type Catalogue, type Design } from '@vitrum/core';
+import { faceOptions, standingOf, sweepSize, tryoutOf, type Catalogue, type Design } from '@vitrum/core';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useChosenIndex } from '../document/selection';
 import { changeDesign, useDocument } from '../document/document-store';
@@ -8,7 +8,7 @@ import { useCatalogue } from '../job/catalogue-context';
 import { upwardNames, type Upward } from './chart-points';
 import { tryoutsLink } from './link';
 import { PinnedRow } from './pinned-row';
-import type { PlanDraft, PlanOptions } from './plan-form';
+import { planOf, type PlanDraft, type PlanOptions } from './plan-form';
 import { PointCard } from './point-card';
 import { TryoutsPanel } from './tryouts-panel';
 import { lazyPart } from '../ui/lazy-part';
@@ -63,7 +63,14 @@ export const TryoutsPage = ({ jobId }: { readonly jobId: string }) => {
     return design === null ? null : startFrom(design, chosen, catalogue);
   }, [catalogue, chosen]);
   useEffect(() => tryoutsLink.open(catalogue), [catalogue]);
-  useEffect(() => tryoutsLink.about(jobId), [jobId]);
+  useEffect(() => {
+    tryoutsLink.about(jobId);
+    const { design } = useDocument.getState();
+    if (start === null || design === null) return;
+    const axes = planOf(start.draft, start.options);
+    tryoutsLink.sweepAsOpened(design, axes, sweepSize(axes));
+  }, [jobId, start]);
+  const now = useMemo(() => (evaluation === null ? null : standingOf(evaluation, chosen)), [evaluation, chosen]);
   const take = useCallback((id: number) => {
     const point = useTryouts.getState().points.find((each) => each.id === id);
     if (point !== undefined) changeDesign(point.change);
@@ -96,15 +103,22 @@ export const TryoutsPage = ({ jobId }: { readonly jobId: string }) => {
               </option>
             ))}
           </select>
-          <p className="text-[13px] text-soft">filled: will do · hollow: fails something</p>
+          <p className="text-[13px] text-soft">filled: will do · hollow: fails something · ring: the design now</p>
         </div>
         <div className="relative min-h-[240px] flex-1">
           {points.length > 0 ? (
-            <SweepChart points={points} upward={upward} currency={currency} onHover={setHovered} onTake={take} />
+            <SweepChart
+              points={points}
+              now={now}
+              upward={upward}
+              currency={currency}
+              onHover={setHovered}
+              onTake={take}
+            />
           ) : (
             <p className="flex h-full items-center justify-center px-8 text-center text-soft">
               {running === null
-                ? 'Every combination of depth, rows, face and lining comes to stand here, by price and evenness. Begin with “Try them all”, or let Vitrum solve for the shallowest.'
+                ? 'No combination of these makes a case. Change what is tried, then “Try them all”.'
                 : 'The first ones come …'}
             </p>
           )}

@@ -75,6 +75,7 @@ export const TryoutsPanel = ({ link, currency, draft: start, options, rowsWord }
   const ended = useTryouts((state) => state.ended);
   const solution = useTryouts((state) => state.solution);
   const axes = planOf(draft, options);
+  const busy = running !== null && !(running.kind === 'sweep' && running.asOpened === true);
   const run = (): void => {
     const { design } = useDocument.getState();
     if (design !== null) link.sweep(design, axes, sweepSize(axes));
@@ -105,7 +106,7 @@ export const TryoutsPanel = ({ link, currency, draft: start, options, rowsWord }
       <h3 className="mt-2 font-bold">Solve within the bounds below</h3>
       <div className="my-1 flex flex-wrap gap-1.5">
         {wishes.map(({ goal, label }) => (
-          <Button key={goal} disabled={running !== null} onClick={solve(goal)}>
+          <Button key={goal} disabled={busy} onClick={solve(goal)}>
             {label}
           </Button>
         ))}
@@ -147,14 +148,10 @@ export const TryoutsPanel = ({ link, currency, draft: start, options, rowsWord }
       <div className="mt-3 flex items-center justify-between">
         <h3 className="font-bold">What to try</h3>
         <span className="flex gap-1.5">
-          <Button
-            disabled={running !== null}
-            onClick={runOnServer}
-            title="Goes on when this page is closed; for large sweeps"
-          >
+          <Button disabled={busy} onClick={runOnServer} title="Goes on when this page is closed; for large sweeps">
             On the server
           </Button>
-          <Button look="strong" disabled={running !== null} onClick={run}>
+          <Button look="strong" disabled={busy} onClick={run}>
             Try them all
           </Button>
         </span>

@@ -9,6 +9,8 @@ export type Running =
       readonly of: number;
       /** Set when it runs on the server: its id there. */
       readonly onServer?: string;
+      /** Begun by the page itself when it was opened; whatever is asked for takes its place. */
+      readonly asOpened?: boolean;
     }
   | { readonly kind: 'solve'; readonly done: number; readonly goal: Goal }
   | { readonly kind: 'trace'; readonly done: number };

@@ -110,6 +110,22 @@ describe('the page’s side of try-outs', () => {
     expect(useTryouts.getState()).toMatchObject({ running: null, solution: { tried: 3 } });
   });
 
+  it('tries the usual combinations when it is opened, once, and gives way to whatever is asked for', () => {
+    const { link, answer, kinds } = fake();
+    link.about('job-1');
+    link.sweepAsOpened(design, plan, 2);
+    link.sweepAsOpened(design, plan, 2);
+    expect(kinds()).toEqual(['sweep']);
+    expect(useTryouts.getState().running).toMatchObject({ kind: 'sweep', asOpened: true });
+    answer('sweep', { kind: 'tried', points: [point(0)], done: 1 });
+    link.sweep(design, plan, 2);
+    expect(kinds()).toEqual(['sweep', 'cancel', 'sweep']);
+    link.cancel();
+    // What was stopped by hand is not begun again by coming back.
+    link.sweepAsOpened(design, plan, 2);
+    expect(kinds()).toEqual(['sweep', 'cancel', 'sweep', 'cancel']);
+  });
+
   it('says why a run was refused or failed', () => {
     const { link, answer, fail } = fake();
     link.sweep(design, plan, 2);

@@ -45,6 +45,22 @@ export const shortfalls = ({ design, findings }: Evaluation, own: AssemblyEvalua
 /** Evaluates designs for try-outs: every figure, on a coarser map. */
 export type TryEvaluator = (design: Design) => Result<Evaluation>;
 
+/** Where an assembly stands among what was tried. */
+export type TryStanding = Pick<TryPoint, 'costPerSign' | 'minOverMean' | 'visibility' | 'depthMm'>;
+
+/** Where an assembly of an evaluation stands, by the measures of try-outs; null where nothing of it is tried. */
+export const standingOf = ({ design, assemblies, cost }: Evaluation, index: number): TryStanding | null => {
+  const own = assemblies[index];
+  const tryout = tryoutOf(design, index);
+  if (own === undefined || tryout === null) return null;
+  return {
+    costPerSign: cost.perSign,
+    minOverMean: own.glow.evenness.minOverMean,
+    visibility: visibilityOf(own),
+    depthMm: tryout.read(own).depthMm,
+  };
+};
+
 /** One combination tried on an assembly of the design; null when it makes none at all. */
 export const tryPoint = (
   design: Design,
@@ -58,19 +74,18 @@ export const tryPoint = (
   const tried = changed.ok ? evaluate(changed.value) : changed;
   const own = tried.ok ? tried.value.assemblies[index] : undefined;
   const tryout = tryoutOf(design, index);
-  if (!tried.ok || own === undefined || tryout === null) return null;
+  const standing = tried.ok ? standingOf(tried.value, index) : null;
+  if (!tried.ok || own === undefined || tryout === null || standing === null) return null;
   const { glow, runs } = own;
   const { ambient } = tried.value.design.brief;
   return {
     id,
     change,
     ...tryout.read(own),
+    ...standing,
     face,
     ledCount: runs.leds.count,
-    costPerSign: tried.value.cost.perSign,
-    minOverMean: glow.evenness.minOverMean,
     meanCdM2: glow.evenness.meanCdM2,
-    visibility: visibilityOf(own),
     litOverUnlit: glow.daylight.find((each) => each.ambient === ambient)?.litOverUnlit ?? 0,
     fails: shortfalls(tried.value, own),
     picture: shrink(renderFace(own, 'evening', true, true), picturePx),
