@@ -264,6 +264,7 @@ test('a new job begins solved, and is solved again without what was set by hand'
   await page.getByLabel('Seen after dark').selectOption('country');
   await page.getByLabel('Weather').selectOption('outdoors');
   await settled(page);
+  await page.getByRole('button', { name: /^(All \d+|Read it)$/ }).click();
   await expect(page.getByText('Too bright for dark country')).toBeVisible();
   await page.getByRole('button', { name: 'Choose strip, depth and supplies for me' }).click();
   await settled(page);

@@ -52,7 +52,7 @@ beforeEach(() => {
 });
 
 describe('the findings in short', () => {
-  beforeEach(() => useView.setState({ findingsOpen: false }));
+  beforeEach(() => void useView.setState({ findingsOpen: false }));
 
   it('count what stops and what disappoints, and show the worst with its best remedy', async () => {
     const user = userEvent.setup();
