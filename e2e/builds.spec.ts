@@ -23,8 +23,8 @@ const walk = async (page: Page, url: string, words: string): Promise<void> => {
     const link = page.getByRole('navigation', { name: 'Work line' }).getByRole('link').nth(index);
     const name = (await link.locator('.font-bold').last().textContent())!;
     await expect(settings.getByRole('heading', { level: 2 }).first()).toHaveText(name);
-    // More than the heading and the findings: what the step is about.
-    expect((await settings.innerText()).length).toBeGreaterThan(120);
+    // More than the heading and the findings: what the step is about, once it is fetched.
+    await expect.poll(async () => (await settings.innerText()).length).toBeGreaterThan(120);
   }
   await page.keyboard.press('3');
   const handle = page.getByTestId('depth-handle');
