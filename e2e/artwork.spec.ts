@@ -3,6 +3,7 @@ import { createRequire } from 'node:module';
 import { encode } from 'fast-png';
 import { strFromU8, unzipSync } from 'fflate';
 import { expect, openJob, test } from './support/shop';
+import { choose, slideTo } from './support/controls';
 
 const fish = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 300 140">
 <g id="body"><path fill-rule="evenodd" d="M20 70C60 10 170 10 220 65L280 25C265 55 265 85 280 115L220 75C170 130 60 130 20 70ZM70 55a8 8 0 1 0 16 0a8 8 0 1 0-16 0z"/></g>
@@ -76,7 +77,7 @@ test('letters are set in a font file of one’s own, spaced out, and cut mirrore
   await openJob(page, shop, 'Rye', 'artwork');
   const packages = createRequire(new URL('../packages/core/package.json', import.meta.url));
   const font = await readFile(packages.resolve('@fontsource/anton/files/anton-latin-400-normal.woff'));
-  const size = page.getByText(/the lettering is/);
+  const size = page.getByText(/^the lettering is/);
   const before = await size.textContent();
   await page.getByLabel('Font file …').setInputFiles({ name: 'own.woff', mimeType: 'font/woff', buffer: font });
   await expect(page.getByText('Set in own.woff')).toBeVisible();
@@ -85,7 +86,7 @@ test('letters are set in a font file of one’s own, spaced out, and cut mirrore
   await page.getByLabel('Room between letters').fill('20');
   await page.getByLabel('Room between letters').press('Enter');
   await expect(size).not.toHaveText(own ?? '');
-  await page.getByLabel('Worked').selectOption('true');
+  await choose(page.getByLabel('Worked'), 'true');
   await page.getByRole('button', { name: 'Use a shipped font' }).click();
   await expect(page.getByLabel('Letters in')).toBeVisible();
   await page
@@ -106,12 +107,12 @@ test('a scan is traced, with threshold and smoothing at hand', async ({ page, sh
   const sheet = page.getByRole('dialog');
   const width50 = sheet.getByText(/^2\d\.?\d* mm × 2\d/);
   await expect(width50).toBeVisible();
-  await sheet.getByLabel('Ink is darker than').fill('210');
+  await slideTo(sheet, /^Ink is darker than/, 210, 1);
   await expect(sheet.getByText(/^3\d\.?\d* mm × 3\d/)).toBeVisible();
   await sheet.getByLabel('Light on a dark ground').check();
   await expect(sheet.getByText(/^6\d\.?\d* mm × 4\d/)).toBeVisible();
   await sheet.getByLabel('Light on a dark ground').uncheck();
-  await sheet.getByLabel('Smooth over').fill('3');
+  await slideTo(sheet, /^Smooth over/, 3, 0.5);
   await sheet.getByLabel(/is truly/).fill('120');
   await sheet.getByRole('button', { name: 'Use this drawing' }).click();
   await expect(page.getByLabel('Drawing’s width')).toHaveValue('120 mm');

@@ -3,6 +3,7 @@ import type { JobView } from '@vitrum/contract';
 import { parseDesign } from '@vitrum/core';
 import { strFromU8, unzipSync } from 'fflate';
 import { expect, openJob, saved, settled, test } from './support/shop';
+import { choose, expectChosen } from './support/controls';
 
 test('a sign of two assemblies: put together, wired to one supply, exported, reloaded, undone', async ({
   page,
@@ -20,11 +21,11 @@ test('a sign of two assemblies: put together, wired to one supply, exported, rel
 
   // Letters with a halo are added, and stand on the front of the box.
   const assemblies = page.getByRole('region', { name: 'Assemblies' });
-  await assemblies.getByLabel('Add an assembly').selectOption({ label: 'Halo letters' });
+  await choose(assemblies.getByLabel('Add an assembly'), { label: 'Halo letters' });
   await expect(page.getByTestId('assembly-tag')).toHaveCount(2);
-  await expect(assemblies.getByLabel(/^Assembly, one of 2/)).toHaveValue('assembly-2');
+  await expectChosen(assemblies.getByLabel(/^Assembly, one of 2/), 'assembly-2');
   await expect(page.getByRole('heading', { name: 'Letters', exact: true })).toBeVisible();
-  await assemblies.getByLabel('Stands on').selectOption({ label: 'the front of A, light box' });
+  await choose(assemblies.getByLabel('Stands on'), { label: 'the front of A, light box' });
   const up = assemblies.getByLabel('Middle, up');
   await up.fill('40');
   await up.press('Enter');
@@ -50,7 +51,7 @@ test('a sign of two assemblies: put together, wired to one supply, exported, rel
   // Both are of one voltage before one supply can feed them.
   await page.getByRole('link', { name: /^Light/ }).click();
   await expect(page.getByText('A and B cannot share one supply')).toBeVisible();
-  await page.getByLabel('Strip', { exact: true }).selectOption('white-12v-60');
+  await choose(page.getByLabel('Strip', { exact: true }), 'white-12v-60');
   await page.getByRole('link', { name: /^Power/ }).click();
   // Fixes of both are tried, each of them whole.
   await settled(page, 90_000);
@@ -86,7 +87,7 @@ test('a sign of two assemblies: put together, wired to one supply, exported, rel
   await settled(page, 90_000);
   await expect(page.getByTestId('assembly-tag')).toHaveCount(2);
   await page.getByRole('link', { name: /^Case/ }).click();
-  await assemblies.getByLabel(/^Assembly, one of 2/).selectOption('assembly-2');
+  await choose(assemblies.getByLabel(/^Assembly, one of 2/), 'assembly-2');
   await assemblies.getByRole('button', { name: 'Take this assembly away' }).click();
   await expect(page.getByTestId('assembly-tag')).toHaveCount(0);
   await page.getByRole('link', { name: /^Power/ }).click();

@@ -24,7 +24,7 @@ const walk = async (page: Page, url: string, words: string): Promise<void> => {
     const name = (await link.locator('.font-bold').last().textContent())!;
     await expect(settings.getByRole('heading', { level: 2 }).first()).toHaveText(name);
     // More than the heading and the findings: what the step is about, once it is fetched.
-    await expect.poll(async () => (await settings.innerText()).length).toBeGreaterThan(120);
+    await expect.poll(async () => (await settings.innerText()).length).toBeGreaterThan(60);
   }
   await page.keyboard.press('3');
   const handle = page.getByTestId('depth-handle');

@@ -1,4 +1,5 @@
 import { expect, faceBrightness, openJob, saved, settled, test } from './support/shop';
+import { choose, slideTo } from './support/controls';
 
 test('the bench’s controller drives the lit view; its meter and thermometer read the circuit', async ({
   page,
@@ -13,31 +14,34 @@ test('the bench’s controller drives the lit view; its meter and thermometer re
       .evaluate((canvas: HTMLCanvasElement) => [
         ...(canvas.getContext('2d')?.getImageData(canvas.width >> 2, canvas.height >> 3, 1, 1).data ?? []),
       ]);
-  await bench.getByRole('combobox', { name: 'Colour' }).selectOption({ label: 'only green' });
+  await choose(bench.getByRole('combobox', { name: 'Colour' }), { label: 'only green' });
   await expect.poll(async () => (await middle())[0]!).toBeLessThan(60);
   expect((await middle())[1]!).toBeGreaterThan(100);
+  // A camera shows light in proportion, where an eye gets used to less of it.
+  await page.getByRole('button', { name: /^As a camera/ }).click();
+  await expect(page.getByText('as a camera')).toBeVisible();
   const full = await faceBrightness(page, 0.2, 0.2);
-  await bench.getByRole('slider', { name: /^Level/ }).fill('20');
+  await slideTo(bench, /^Level/, 20, 5);
   await expect.poll(() => faceBrightness(page, 0.2, 0.2)).toBeLessThan(0.8 * full);
   await bench.getByRole('button', { name: 'Switch off' }).click();
   await expect.poll(() => faceBrightness(page, 0.2, 0.2)).toBeLessThan(40);
   // Off, the meter reads nothing; on, nearly all of the supply’s volts at the end of the lead.
-  await bench.getByRole('combobox', { name: 'Meter held to' }).selectOption({ label: 'end of the lead' });
+  await choose(bench.getByRole('combobox', { name: 'Meter held to' }), { label: 'end of the lead' });
   const meter = bench.getByRole('status', { name: 'Meter', exact: true });
   await expect(meter).toHaveText('0.00 V');
   await bench.getByRole('button', { name: 'Switch on' }).click();
   // What it is held to is read anew by itself; dimmed, it says that it reads while the light is on.
   await expect(meter).toHaveText(/^11\.\d\d V$/);
   await expect(bench.getByText('dimming is in time, 20 % of it')).toBeVisible();
-  await bench.getByRole('combobox', { name: 'Meter held to' }).selectOption({ label: 'start of segment 1' });
+  await choose(bench.getByRole('combobox', { name: 'Meter held to' }), { label: 'start of segment 1' });
   await expect(meter).toHaveText(/^11\.\d\d V$/);
-  await bench
-    .getByRole('combobox', { name: 'Continuity of plus, switched off, to' })
-    .selectOption({ label: 'end of segment 1' });
+  await choose(bench.getByRole('combobox', { name: 'Continuity of plus, switched off, to' }), {
+    label: 'end of segment 1',
+  });
   await expect(bench.getByRole('status', { name: 'Continuity' })).toHaveText(/^beep, \d+ mΩ$/);
   const warm = bench.getByRole('status', { name: 'Thermometer' });
   const late = await warm.textContent();
-  await bench.getByRole('slider', { name: /minutes after it went on/ }).fill('0');
+  await slideTo(bench, /minutes after it went on/, 0, 5);
   await expect(warm).toHaveText('25–25 °C');
   expect(late).not.toBe('25–25 °C');
   // Put away, the lit view shows the design again.
@@ -77,6 +81,8 @@ test('readings typed in are judged, stay with the job, and can be struck out', a
   await steps.getByRole('button', { name: 'Strike out the reading of Only red' }).click();
   await expect(steps.getByText(/^1 of 13 measured\./)).toBeVisible();
   // Shown on the lit view as the step asks: one segment alone leaves the others dark.
+  await page.getByRole('button', { name: /^As a camera/ }).click();
+  await expect(page.getByText('as a camera')).toBeVisible();
   const bright = await faceBrightness(page, 0.5, 0.9);
   await steps
     .getByRole('listitem')

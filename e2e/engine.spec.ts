@@ -1,4 +1,5 @@
 import { expect, openJob, saved, settled, test } from './support/shop';
+import { choose, slideTo } from './support/controls';
 
 /** Longer than a thread is kept that nobody wants. */
 const lingeringMs = 8000;
@@ -11,8 +12,8 @@ test('threads are there while they are wanted, one for each use, and gone when t
   expect(page.workers()).toHaveLength(1);
   const bench = page.getByRole('region', { name: 'Bench' });
   await bench.getByRole('button', { name: 'Lay it on the bench' }).click();
-  for (const level of ['20', '50', '80']) await bench.getByRole('slider', { name: /^Level/ }).fill(level);
-  await bench.getByRole('combobox', { name: 'Meter held to' }).selectOption({ label: 'end of the lead' });
+  for (const level of [20, 50, 80]) await slideTo(bench, /^Level/, level, 5);
+  await choose(bench.getByRole('combobox', { name: 'Meter held to' }), { label: 'end of the lead' });
   await expect(bench.getByRole('status', { name: 'Meter', exact: true })).toContainText('V');
   // One lights the design, one the bench’s setting, one reads the circuit.
   expect(page.workers().length).toBeLessThanOrEqual(3);

@@ -2,6 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { strFromU8, unzipSync } from 'fflate';
 import { PDFDocument } from 'pdf-lib';
 import { expect, openJob, test, showOver } from './support/shop';
+import { choose } from './support/controls';
 
 /** An anchor of our own drawing: a stock with a ring, and a bowed arm. */
 const anchor = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 200 220">
@@ -75,7 +76,7 @@ test('a customer’s SVG becomes halo letters: sized, mended by what is found, a
   await expect(start).toHaveAttribute('aria-valuetext', 'as solved');
 
   await page.getByRole('link', { name: /Letters/ }).click();
-  await page.getByLabel('Letters are').selectOption('hollow');
+  await choose(page.getByLabel('Letters are'), 'hollow');
   await expect(page.getByLabel('Return thickness')).toBeVisible();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Bench pack' }).click();
@@ -95,12 +96,12 @@ test('a customer’s SVG becomes halo letters: sized, mended by what is found, a
 test('the ferry’s letters: each ambient light, wall and layout shows on the wall', async ({ page, shop }) => {
   await openJob(page, shop, 'Curlew', 'face');
   await expect(page.getByTestId('verdict')).toContainText('Even along the edge');
-  await page.getByLabel('Wall or backer').selectOption('red-brick');
-  await expect(page.getByText(/gives back 1\d % of what falls on it/)).toBeVisible();
+  await choose(page.getByLabel('Wall or backer'), 'red-brick');
+  await expect(page.getByText(/reflects 1\d % of what falls on it/)).toBeVisible();
   await page.getByRole('link', { name: /Light/ }).click();
-  await page.getByLabel('Runs', { exact: true }).selectOption('rows');
+  await choose(page.getByLabel('Runs', { exact: true }), 'rows');
   await expect(page.getByLabel('Row pitch')).toBeVisible();
-  await page.getByLabel('Strip or modules').selectOption('modules-12v-75');
+  await choose(page.getByLabel('Strip or modules'), 'modules-12v-75');
   await expect(page.getByText(/jumpers, .* of wire/)).toBeVisible();
   await showOver(page, 'strip');
   // One module is pushed along its wire by the arrow keys, stays there, and is let go.
@@ -159,11 +160,11 @@ test('face-lit letters from a new job: faces, returns rolled out flat, and a dee
   await handle.focus();
   await handle.press('Shift+ArrowDown');
   await expect(depth).toHaveValue(`${solvedMm + 10} mm`);
-  await page.getByLabel('Faces').selectOption('inset');
+  await choose(page.getByLabel('Faces'), 'inset');
   await page.getByRole('link', { name: /Face/ }).click();
   await expect(page.getByTestId('verdict')).toBeVisible();
   await page.getByRole('link', { name: /Light/ }).click();
-  await page.getByLabel('Runs', { exact: true }).selectOption('centre');
+  await choose(page.getByLabel('Runs', { exact: true }), 'centre');
   await expect(page.getByText('strokes narrower than twice this')).toBeVisible();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Bench pack' }).click();

@@ -1,31 +1,32 @@
 import { expect, openJob, saved, settled, test } from './support/shop';
+import { choose, expectChosen } from './support/controls';
 
 test('strip runs along chosen sides of a case; what doubles back is found, and mended with a click', async ({
   page,
   shop,
 }) => {
   await openJob(page, shop, 'Dispensary', 'light');
-  await page.getByLabel('Runs', { exact: true }).selectOption('rim');
+  await choose(page.getByLabel('Runs', { exact: true }), 'rim');
   await settled(page);
   const segments = page.getByRole('row').filter({ has: page.getByRole('cell', { name: /^(top|right|bottom|left)$/ }) });
   await expect(segments).toHaveCount(4);
-  await page.getByLabel('Along the bottom').selectOption('2');
+  await choose(page.getByLabel('Along the bottom'), '2');
   await expect(segments).toHaveCount(5);
-  await page.getByLabel('Along the left').selectOption('0');
+  await choose(page.getByLabel('Along the left'), '0');
   await expect(segments).toHaveCount(4);
-  await expect(page.getByLabel('Along the bottom')).toHaveValue('2');
+  await expectChosen(page.getByLabel('Along the bottom'), '2');
   await saved(page);
   await page.reload();
-  await expect(page.getByLabel('Along the bottom')).toHaveValue('2');
-  await expect(page.getByLabel('Along the left')).toHaveValue('0');
+  await expectChosen(page.getByLabel('Along the bottom'), '2');
+  await expectChosen(page.getByLabel('Along the left'), '0');
 });
 
 test('strip that was stuck before is told of, and clips hold it', async ({ page, shop }) => {
   await openJob(page, shop, 'Dispensary', 'light');
-  await page.getByLabel('The strip is').selectOption('true');
+  await choose(page.getByLabel('The strip is'), 'true');
   const finding = page.getByText('Hold the strip by more than its tape');
   await expect(finding.first()).toBeVisible();
-  await page.getByLabel('Held by').selectOption('clips');
+  await choose(page.getByLabel('Held by'), 'clips');
   await expect(finding).toHaveCount(0);
 });
 

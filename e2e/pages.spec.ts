@@ -1,14 +1,25 @@
 import { fileURLToPath } from 'node:url';
 import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
 import { expect, figure, openJob, settled, test } from './support/shop';
+import { choose } from './support/controls';
 
-const serious = async (page: Parameters<typeof figure>[0]): Promise<readonly string[]> => {
+const serious = async (page: Page, within = 'body'): Promise<readonly string[]> => {
   // Legacy: no page of its own for each run, since there are no frames to put together.
-  const axe = new AxeBuilder({ page }).options({ resultTypes: ['violations'] }).setLegacyMode();
+  const axe = new AxeBuilder({ page })
+    .include(within)
+    .options({ resultTypes: ['violations'] })
+    .setLegacyMode();
   const { violations } = await axe.analyze();
   return violations
     .filter(({ impact }) => impact === 'serious' || impact === 'critical')
     .map(({ id, nodes }) => `${id}: ${nodes[0]?.html.slice(0, 160) ?? ''}`);
+};
+
+const darken = async (page: Page): Promise<void> => {
+  await page.getByRole('button', { name: 'Job menu' }).click();
+  await page.getByRole('menuitem', { name: 'Dark page' }).click();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
 };
 
 for (const [name, path] of [
@@ -16,38 +27,59 @@ for (const [name, path] of [
   ['new job', '/jobs/new'],
   ['shelf', '/shelf'],
   ['practice', '/practice'],
+  ['guide', '/guide'],
+  ['guide of a build', '/guide/halo'],
   ['not found', '/nowhere/at/all'],
   ['no such job', '/jobs/00000000-0000-4000-8000-000000000000/case'],
 ] as const)
-  test(`axe finds nothing serious on: ${name}`, async ({ page, shop }) => {
+  test(`axe finds nothing serious on: ${name}, light and dark`, async ({ page, shop }) => {
     await page.goto(`${shop.url}${path}`);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     expect(await serious(page)).toEqual([]);
+    await page.evaluate(() => {
+      document.documentElement.dataset['theme'] = 'dark';
+    });
+    expect(await serious(page)).toEqual([]);
   });
 
-test('axe finds nothing serious on any step of the job page', async ({ page, shop }) => {
-  await openJob(page, shop, 'Dispensary', 'brief');
-  const settings = page.getByRole('complementary', { name: 'Settings' });
-  for (const [index, step] of [
-    'brief',
-    'artwork',
-    'case',
-    'light',
-    'power',
-    'face',
-    'cut',
-    'build',
-    'prove',
-  ].entries()) {
-    const link = page.getByRole('navigation', { name: 'Work line' }).getByRole('link').nth(index);
-    await link.click();
-    await expect(page).toHaveURL(new RegExp(`/${step}$`));
-    const name = (await link.locator('.font-bold').last().textContent())!;
-    await expect(settings.getByRole('heading', { level: 2 }).first()).toHaveText(name);
+for (const theme of ['light', 'dark'])
+  test(`axe finds nothing serious on any step of the job page, nor on bench mode: ${theme}`, async ({ page, shop }) => {
+    const id = await openJob(page, shop, 'Dispensary', 'brief');
+    if (theme === 'dark') await darken(page);
+    const settings = page.getByRole('complementary', { name: 'Settings' });
+    for (const [index, step] of [
+      'brief',
+      'artwork',
+      'case',
+      'light',
+      'power',
+      'face',
+      'cut',
+      'build',
+      'prove',
+    ].entries()) {
+      const link = page.getByRole('navigation', { name: 'Work line' }).getByRole('link').nth(index);
+      await link.click();
+      await expect(page).toHaveURL(new RegExp(`/${step}$`));
+      const name = (await link.locator('.font-bold').last().textContent())!;
+      await expect(settings.getByRole('heading', { level: 2 }).first()).toHaveText(name);
+      await settled(page);
+      expect([step, await serious(page)]).toEqual([step, []]);
+    }
+    await page.goto(`${shop.url}/jobs/${id}/bench`);
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^1\. /);
+    expect(await serious(page)).toEqual([]);
+    await page.goto(`${shop.url}/jobs/${id}/face`);
     await settled(page);
-    expect([step, await serious(page)]).toEqual([step, []]);
-  }
-});
+    await page.getByLabel('Face', { exact: true }).click();
+    await expect(page.getByRole('listbox')).toBeVisible();
+    // What is behind an open list is hidden, and the list keeps the focus.
+    expect(await serious(page, '[role="listbox"]')).toEqual([]);
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Find', exact: true }).click();
+    await expect(page.getByPlaceholder(/A field, a finding/)).toBeVisible();
+    expect(await serious(page)).toEqual([]);
+  });
 
 test('axe finds nothing serious on the sheet that takes a drawing in', async ({ page, shop }) => {
   await openJob(page, shop, 'Ferry way', 'artwork');
@@ -78,11 +110,9 @@ test('axe finds nothing serious on the try-outs, empty and full, nor on measurin
 
 test('axe finds nothing serious on the dark page, nor on an open figure', async ({ page, shop }) => {
   await openJob(page, shop, 'Dispensary', 'face');
-  await page.getByRole('button', { name: 'Job menu' }).click();
-  await page.getByRole('menuitem', { name: 'Dark page' }).click();
-  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
+  await darken(page);
   expect(await serious(page)).toEqual([]);
-  await figure(page, 'dots vanish at').click();
+  await figure(page, 'nearer than').click();
   await expect(page.getByRole('dialog').locator('svg').first()).toBeVisible();
   expect(await serious(page)).toEqual([]);
 });
@@ -117,7 +147,7 @@ test('the job book finds, filters and opens', async ({ page, shop }) => {
   await page.getByLabel('Find').fill('fish');
   await expect(page.getByRole('listitem')).toHaveCount(1);
   await page.getByLabel('Find').fill('ferries');
-  await page.getByLabel('Status').selectOption('cutting');
+  await choose(page.getByLabel('Status'), 'cutting');
   await expect(page.getByText('No job fits')).toBeVisible();
   await page.getByLabel('Find').fill('');
   await page.getByRole('link', { name: /Rye & Salt/ }).click();
@@ -129,6 +159,17 @@ test('on a phone the build list is there to read, and nothing runs off sideways'
   await openJob(page, shop, 'Rye', 'build');
   await expect(page.getByText('Full power for an hour before closing')).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(392);
+});
+
+test('on a phone the try-outs have their chart, within the page', async ({ page, shop }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await openJob(page, shop, 'Dispensary', 'face');
+  await page.getByRole('link', { name: 'Try-outs' }).click();
+  const chart = page.getByTestId('sweep-chart');
+  await expect(chart.locator('canvas, svg').first()).toBeVisible();
+  const box = (await chart.boundingBox())!;
+  expect(box.height).toBeGreaterThan(200);
+  expect(box.x + box.width).toBeLessThanOrEqual(392);
 });
 
 test('a page that is not there says so, and leads back', async ({ page, shop }) => {

@@ -1,5 +1,6 @@
 import { mkdirSync } from 'node:fs';
 import { createRequire } from 'node:module';
+import { drawBuilds } from './lib/build-pictures.mjs';
 import { chromiumArguments, findChromium } from './lib/chromium.mjs';
 import { inRoot } from './lib/paths.mjs';
 import { runMain, say } from './lib/say.mjs';
@@ -7,6 +8,7 @@ import { setUp } from './lib/setup.mjs';
 import { demoServer } from './lib/stage.mjs';
 
 const folder = inRoot('docs', 'screenshots');
+const guideFolder = inRoot('apps', 'web', 'public', 'guide');
 
 const settled = async (page) => {
   await page.getByTestId('face').first().waitFor();
@@ -29,7 +31,7 @@ const openTrial = async (page, name, place, change = (design) => design) => {
     await page.request.post('/api/jobs', { data: { name: first.design.name, design: change(first.design) } })
   ).json();
   await page.goto(`/jobs/${made.id}/${place}`);
-  if (place !== 'tryouts') await settled(page);
+  if (place !== 'tryouts' && place !== 'bench') await settled(page);
 };
 
 const withRows =
@@ -40,24 +42,10 @@ const withRows =
   });
 
 const idle = (page) => page.getByRole('button', { name: 'Stop' }).waitFor({ state: 'detached', timeout: 60_000 });
-const step = (page, name) => page.getByRole('link', { name: new RegExp(`^${name}`) }).click();
-const pin = async (page) => {
-  await page.getByRole('link', { name: 'Try-outs' }).click();
-  await page.getByRole('button', { name: 'Pin', exact: true }).click();
-  await page.waitForTimeout(800);
-};
-
-/** Pins the demo box with each choice of a step in turn. */
-const compare = async (page, place, choices) => {
-  await openTrial(page, 'Dispensary', place);
-  for (const [index, [field, value]] of choices.entries()) {
-    if (index > 0) await step(page, place === 'case' ? 'Case' : 'Face');
-    await page.getByLabel(field, { exact: true }).selectOption(value);
-    await settled(page);
-    if (index < choices.length - 1) await pin(page);
-  }
-  await page.getByRole('link', { name: 'Try-outs' }).click();
-  await page.waitForTimeout(1500);
+/** Chooses from a list what a selector finds in it. */
+const choose = async (list, option) => {
+  await list.click();
+  await list.page().getByRole('listbox').locator(option).click();
 };
 
 /** Lays something over the sign, if it does not lie there already. */
@@ -172,19 +160,18 @@ const pictures = [
       await page.getByRole('button', { name: 'Shallowest' }).click();
       await idle(page);
       await page.getByTestId('solution').getByRole('button', { name: 'Take it' }).click();
-      await page.getByText('never seen').first().waitFor();
+      await page.getByText('none seen').first().waitFor();
       await page.waitForTimeout(1500);
     },
   ],
   [
-    'compare-linings',
-    (page) =>
-      compare(page, 'case', [
-        ['Lining', 'matt-white'],
-        ['Lining', 'aluminium-tape'],
-        ['Lining', 'bare-ply'],
-      ]),
-    '[aria-label="Variants"]',
+    'bench-mode',
+    async (page) => {
+      await page.setViewportSize({ width: 1024, height: 768 });
+      await openTrial(page, 'Curlew', 'bench');
+      await page.getByRole('navigation', { name: 'Steps' }).getByText('Cut and lay').click();
+      await page.waitForTimeout(600);
+    },
   ],
   [
     'bench',
@@ -192,8 +179,8 @@ const pictures = [
       await openTrial(page, 'Slipway', 'prove');
       const bench = page.getByRole('region', { name: 'Bench' });
       await bench.getByRole('button', { name: 'Lay it on the bench' }).click();
-      await bench.getByRole('combobox', { name: 'Colour' }).selectOption({ label: 'only green' });
-      await bench.getByRole('combobox', { name: 'Meter held to' }).selectOption({ label: 'end of segment 4' });
+      await choose(bench.getByRole('combobox', { name: 'Colour' }), ':text-is("only green")');
+      await choose(bench.getByRole('combobox', { name: 'Meter held to' }), ':text-is("end of segment 4")');
       await bench.getByRole('status', { name: 'Meter', exact: true }).getByText('V').waitFor();
       await bench.getByText('Thermometer').first().scrollIntoViewIfNeeded();
       await page.waitForTimeout(1200);
@@ -209,6 +196,13 @@ const pictures = [
   ],
 ];
 
+/** Of each build, by any demo job of it: its page of the guide is illustrated with these. */
+const guidePictures = [
+  ['lightbox', 'Dispensary'],
+  ['halo', 'Curlew'],
+  ['face-lit', 'Tern'],
+].flatMap(([build, name]) => ['face', 'case'].map((place) => [`${build}-${place}`, name, place]));
+
 const only = process.argv.slice(2);
 
 await runMain(async () => {
@@ -218,6 +212,8 @@ await runMain(async () => {
   const server = await demoServer();
   const browser = await chromium.launch({ executablePath, args: chromiumArguments });
   mkdirSync(folder, { recursive: true });
+  mkdirSync(guideFolder, { recursive: true });
+  if (only.length === 0) await drawBuilds(inRoot('apps', 'web', 'public', 'builds'));
   try {
     for (const [name, arrange, part] of pictures.filter(([name]) => only.length === 0 || only.includes(name))) {
       const page = await browser.newPage({ baseURL: server.url, viewport: { width: 1280, height: 800 } });
@@ -229,6 +225,14 @@ await runMain(async () => {
       const target = part === undefined ? page : page.locator(part);
       await target.screenshot({ path: `${folder}/${name}.png` });
       say(`docs/screenshots/${name}.png`);
+      await page.close();
+    }
+    for (const [file, name, place] of guidePictures.filter(([file]) => only.length === 0 || only.includes(file))) {
+      const page = await browser.newPage({ baseURL: server.url, viewport: { width: 1280, height: 800 } });
+      await openJob(page, name, place);
+      await page.waitForTimeout(300);
+      await page.locator('main').screenshot({ path: `${guideFolder}/${file}.jpg`, type: 'jpeg', quality: 82 });
+      say(`apps/web/public/guide/${file}.jpg`);
       await page.close();
     }
   } finally {

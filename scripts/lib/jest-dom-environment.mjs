@@ -10,10 +10,19 @@ class NoResizes {
   disconnect() {}
 }
 
+/** Nothing is dragged or scrolled there. */
+const noPointers = {
+  hasPointerCapture: () => false,
+  setPointerCapture() {},
+  releasePointerCapture() {},
+  scrollIntoView() {},
+};
+
 /** A document without a browser, for tests of components. */
 export default class DomEnvironment extends TestEnvironment {
   async setup() {
     await super.setup();
     Object.assign(this.global, lacking, { ResizeObserver: NoResizes });
+    Object.assign(this.global.Element.prototype, noPointers);
   }
 }

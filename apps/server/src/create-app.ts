@@ -7,6 +7,7 @@ import { maxDesignCharacters } from '@vitrum/core';
 import helmet from 'helmet';
 import { AppModule } from './app.module.js';
 import { badRequest, problemsOf } from './common/problems.js';
+import { neverKept } from './common/never-kept.js';
 import { packed } from './common/packed.js';
 import { requestLog } from './common/request-log.js';
 import { serveWeb } from './common/serve-web.js';
@@ -51,6 +52,7 @@ export const createApp = async (config: Config, quiet = false): Promise<NestExpr
   app.use(requestLog);
   app.use(security);
   app.use(packed);
+  app.use('/api', neverKept);
   app.useBodyParser('json', { limit: maxDesignCharacters * 1.2 });
   app.setGlobalPrefix('api');
   app.useGlobalPipes(

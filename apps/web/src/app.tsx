@@ -38,7 +38,7 @@ const Door = () => {
   if (welcomed || error !== null) return <Navigate to="/jobs" replace />;
   if (data === undefined) return <Opening />;
   const first = data.find(({ summary }) => (summary?.counts.fix ?? 0) > 0) ?? data[0];
-  return <Navigate to={first === undefined ? '/jobs' : `/jobs/${first.id}/face`} replace />;
+  return <Navigate to={first === undefined ? '/jobs' : `/jobs/${first.id}`} replace />;
 };
 
 /** Pages that are fetched when they are first gone to. */
@@ -46,6 +46,7 @@ const pages = {
   jobBook: () => import('./job-book/job-book-page').then(({ JobBookPage: Component }) => ({ Component })),
   newJob: () => import('./new-job/new-job-page').then(({ NewJobPage: Component }) => ({ Component })),
   shelf: () => import('./shelf/shelf-page').then(({ ShelfPage: Component }) => ({ Component })),
+  guide: () => import('./guide/guide-page').then(({ GuidePage: Component }) => ({ Component })),
   practice: () => import('./practice/practice-page').then(({ PracticePage: Component }) => ({ Component })),
 };
 
@@ -71,6 +72,7 @@ export const router = createBrowserRouter([
       { path: '/jobs/:jobId/:step?', loader: beginJob, shouldRevalidate: isOtherJob, element: <JobShell /> },
       { path: '/shelf', lazy: pages.shelf },
       { path: '/practice', lazy: pages.practice },
+      { path: '/guide/:build?', lazy: pages.guide },
       { path: '*', element: <NotFoundPage /> },
     ],
   },

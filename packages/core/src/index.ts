@@ -164,6 +164,7 @@ export {
   fullGrid,
   histogram,
   linearOf,
+  type LinearRgb,
   previewGrid,
   type Daylight,
   type Evenness,
@@ -188,7 +189,7 @@ export type { Outline, Point, Rect, Ring } from './base/outlines/index.js';
 export type { Packing, PlacedPiece } from './making/packing/index.js';
 export type { BoughtPart, CutPart, Parts } from './making/parts/index.js';
 export * from './sign/picture/index.js';
-export type { BuildList, Step } from './making/steps/index.js';
+export type { BuildList, Step, StepDrawing, StepView } from './making/steps/index.js';
 export * from './base/result.js';
 export type { Section, SectionShape } from './light/section/index.js';
 export * from './sign/tryouts/index.js';

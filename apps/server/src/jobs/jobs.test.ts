@@ -52,6 +52,18 @@ describe('the job book', () => {
     expect(read.head).toMatchObject({ number: 1, parent: null, setAside: false });
   });
 
+  it('answers with the job as it is now, whatever a browser kept of the same design', async () => {
+    const job = await newJob();
+    const first = await api().get(`/api/jobs/${job.id}`).expect(200);
+    expect(first.headers['cache-control']).toBe('no-store');
+    await api().patch(`/api/jobs/${job.id}`).send({ status: 'building' }).expect(200);
+    const again = await api()
+      .get(`/api/jobs/${job.id}`)
+      .set('If-None-Match', first.headers['etag'] as string)
+      .expect(200);
+    expect(body<JobView>(again)).toMatchObject({ status: 'building' });
+  });
+
   it('changes status and dates, and refuses others with the place', async () => {
     const job = await newJob();
     const updated = body<JobView>(

@@ -26,8 +26,14 @@ export class SummariesService implements OnModuleDestroy {
   /** Asks for the summary of a revision; one of an older revision of the job that still waits is given up. */
   want(jobId: string, revision: number): void {
     this.waiting.set(jobId, revision);
+    this.begin();
+  }
+
+  private begin(): void {
     this.working ??= this.work().finally(() => {
       this.working = null;
+      // What was asked for after the last was taken and before this ended.
+      if (this.waiting.size > 0 && !this.stopped.signal.aborted) this.begin();
     });
   }
 
@@ -69,7 +75,7 @@ export class SummariesService implements OnModuleDestroy {
     if (row === undefined) return;
     const task = { design: designFromStore(row.design), catalogue: await this.catalogue.read() };
     const summary = await this.pool.summarise(task, this.stopped.signal);
-    if (summary !== null) await this.database.db.update(revisions).set({ summary }).where(one);
+    await this.database.db.update(revisions).set({ summary }).where(one);
   }
 
   async onModuleDestroy(): Promise<void> {

@@ -3,6 +3,14 @@ import { litPng, type Evaluation, type Severity } from '@vitrum/core';
 
 const thumbnailPx = 320;
 
+/** What lists show of a design that cannot be built as it stands: that it stops, and no picture. */
+export const unbuildable: DesignSummary = {
+  size: '',
+  figures: [],
+  counts: { stop: 1, fix: 0, note: 0 },
+  thumbnail: null,
+};
+
 const sizeWords = ({ bounds, depthMm }: Evaluation): string =>
   [bounds.width, bounds.height, depthMm].map((value) => Math.round(value)).join(' × ') + ' mm';
 

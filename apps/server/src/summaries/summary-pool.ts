@@ -16,10 +16,10 @@ const idleMs = 60_000;
 /** Threads beside the one that answers requests, in which designs are evaluated. */
 @Injectable()
 export class SummaryPool implements OnModuleDestroy {
-  private pool: Piscina<SummaryTask, DesignSummary | null> | null = null;
+  private pool: Piscina<SummaryTask, DesignSummary> | null = null;
 
   /** Throws when a design takes too long or too much memory. */
-  summarise(task: SummaryTask, signal?: AbortSignal): Promise<DesignSummary | null> {
+  summarise(task: SummaryTask, signal?: AbortSignal): Promise<DesignSummary> {
     this.pool ??= new Piscina({
       filename: thread,
       minThreads: 0,

@@ -1,7 +1,7 @@
 import type { DesignSummary } from '@vitrum/contract';
 import { createEvaluator, type Catalogue, type Design } from '@vitrum/core';
 import { shippedFonts } from '../evaluation/font-book.js';
-import { summaryOf } from './summary-of.js';
+import { summaryOf, unbuildable } from './summary-of.js';
 
 /** What the thread is given. */
 export interface SummaryTask {
@@ -11,8 +11,8 @@ export interface SummaryTask {
 
 const fonts = shippedFonts();
 
-/** Runs in a thread of the pool: a design evaluated and summed up; null when it cannot be evaluated. */
-export default async ({ design, catalogue }: SummaryTask): Promise<DesignSummary | null> => {
+/** Runs in a thread of the pool: a design evaluated and summed up. */
+export default async ({ design, catalogue }: SummaryTask): Promise<DesignSummary> => {
   const evaluation = createEvaluator(catalogue, await fonts).evaluate(design);
-  return evaluation.ok ? summaryOf(evaluation.value) : null;
+  return evaluation.ok ? summaryOf(evaluation.value) : unbuildable;
 };

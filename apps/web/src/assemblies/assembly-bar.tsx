@@ -15,8 +15,8 @@ import { changeDesign, useDocument } from '../document/document-store';
 import { selectAssembly, useChosenIndex, useFields } from '../document/selection';
 import { useEvaluation } from '../evaluation/evaluation-store';
 import { ChoiceField, LengthField, NumberField } from '../fields/design-fields';
-import { fieldLook } from '../fields/field-row';
 import { Button } from '../ui/button';
+import { Choice } from '../ui/choice';
 import { LabelledChoice } from '../ui/labelled-choice';
 import { titleOf } from './title-of';
 
@@ -38,22 +38,15 @@ const AddChoice = ({ design }: { readonly design: Design }) => {
   const bounds = useEvaluation((state) => state.evaluation?.bounds);
   const yMm = bounds === undefined ? 0 : Math.round(bounds.y - belowMm);
   return (
-    <select
-      aria-label="Add an assembly"
-      className={`${fieldLook} min-w-0 flex-1`}
+    <Choice
+      label="Add an assembly"
+      className="min-w-0 flex-1"
       value=""
+      unchosen="Add to this sign …"
       disabled={design.assemblies.length >= mostAssemblies}
-      onChange={({ target }) => take(addAssembly(design, target.value, { on: null, xMm: 0, yMm, turnDeg: 0 }))}
-    >
-      <option value="" disabled>
-        Add to this sign …
-      </option>
-      {allBuilds.map(({ name, words }) => (
-        <option key={name} value={name}>
-          {words.name}
-        </option>
-      ))}
-    </select>
+      options={allBuilds.map(({ name, words }) => ({ value: name, label: words.name }))}
+      onChoose={(build) => take(addAssembly(design, build, { on: null, xMm: 0, yMm, turnDeg: 0 }))}
+    />
   );
 };
 
@@ -102,18 +95,13 @@ export const AssemblyBar = () => {
         <AddChoice design={design} />
         <Button
           aria-label={`Copy ${buildOf(chosen).words.name.toLowerCase()}`}
-          title="The same once more"
           disabled={design.assemblies.length >= mostAssemblies}
           onClick={() => take(copyAssembly(design, index))}
         >
           <Copy size={14} aria-hidden /> Copy
         </Button>
         {several && (
-          <Button
-            aria-label="Take this assembly away"
-            title="Take this assembly away"
-            onClick={() => void changeDesign(removeAssembly(design, index))}
-          >
+          <Button aria-label="Take this assembly away" onClick={() => void changeDesign(removeAssembly(design, index))}>
             <Trash2 size={14} aria-hidden />
           </Button>
         )}

@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import { fieldLook } from '../fields/field-row';
 import { Button } from '../ui/button';
 import { LabelledChoice } from '../ui/labelled-choice';
+import { Slide } from '../ui/slide';
 import type { BenchLink } from './bench-store';
 import { useBench } from './bench-store';
 import { effectAt, effects, type Effect } from './effects';
@@ -62,18 +63,13 @@ export const ControllerPanel = ({ evaluation, link }: ControllerPanelProps) => {
           ]}
         />
       )}
-      <label className="block text-[13px]">
-        Level, {Math.round(level * 100)} %
-        <input
-          type="range"
-          min={0}
-          max={100}
-          step={5}
-          className="block w-full"
-          value={Math.round(level * 100)}
-          onChange={(event) => link.set(evaluation, { level: Number(event.target.value) / 100 })}
-        />
-      </label>
+      <Slide
+        label={`Level, ${Math.round(level * 100)} %`}
+        max={100}
+        step={5}
+        value={Math.round(level * 100)}
+        onChange={(percent) => link.set(evaluation, { level: percent / 100 })}
+      />
       {pixels > 0 && (
         <label className="flex items-center justify-between gap-2 text-[13px]">
           Pixels told, of {pixels}

@@ -2,9 +2,10 @@ import { buildOf, temperatureAt, type Evaluation, type ThermometerPlace } from '
 import { useEffect, useState } from 'react';
 import { useDocument } from '../document/document-store';
 import { useCatalogue } from '../job/catalogue-context';
-import type { Held } from '../practice/bench-drawing';
+import { BenchDrawing, type Held } from '../practice/bench-drawing';
 import { mannerWords, probesAt, readingText } from '../practice/probe-at';
 import { LabelledChoice } from '../ui/labelled-choice';
+import { Slide } from '../ui/slide';
 import { useBench } from './bench-store';
 import { meterLink, useMeter } from './meter-store';
 import { useParts } from '../view/use-parts';
@@ -38,6 +39,9 @@ const Display = ({ label, children }: { readonly label: string; readonly childre
   </p>
 );
 
+/** How wide the circuit is drawn in the settings (px). */
+const drawnPx = 300;
+
 /** Volts, amperes by clamp, and continuity, read off the design’s own circuit. */
 const Meter = () => {
   const opened = useMeter((state) => state.opened);
@@ -62,27 +66,36 @@ const Meter = () => {
   const there = probesAt(opened.probes, held === '' ? null : (JSON.parse(held) as Held));
   const chosen = there.includes(probe) ? probe : (there[0] ?? -1);
   const point = held.includes('"point"') ? (JSON.parse(held) as { readonly point: string }).point : null;
+  const hold = (place: string): void => {
+    const all = probesAt(opened.probes, JSON.parse(place) as Held);
+    if (all.length === 0) return;
+    setHeld(place);
+    setFar('');
+    // While one colour is on alone, its return is the one to read.
+    const lit = all.find((each) => {
+      const { probe: own } = opened.probes[each]!;
+      return own.kind === 'volts' && (own.channel ?? 0) === setting?.channel;
+    });
+    setProbe(lit ?? all[0] ?? -1);
+  };
   return (
     <div className="space-y-2">
+      <BenchDrawing
+        drawing={opened.drawing}
+        lights={opened.drawing.segments.map(() => Float64Array.of(dark ? 0 : level))}
+        held={held === '' ? null : (JSON.parse(held) as Held)}
+        onHold={(place) => hold(JSON.stringify(place))}
+        shownPx={drawnPx}
+      />
       <LabelledChoice
         label="Meter held to"
         value={held}
-        onChoose={(place) => {
-          setHeld(place);
-          setFar('');
-          const all = probesAt(opened.probes, JSON.parse(place) as Held);
-          // While one colour is on alone, its return is the one to read.
-          const lit = all.find((each) => {
-            const { probe: own } = opened.probes[each]!;
-            return own.kind === 'volts' && (own.channel ?? 0) === setting?.channel;
-          });
-          setProbe(lit ?? all[0] ?? -1);
-        }}
+        onChoose={hold}
         options={[
           ...points.map(({ id, name }) => ({ value: JSON.stringify({ point: id }), label: name })),
           ...clamps.map(({ wire, name }) => ({ value: JSON.stringify({ wire }), label: `clamp on ${name}` })),
         ]}
-        {...(held === '' ? { unchosen: { value: '', label: 'choose a place' } } : {})}
+        unchosen="click the drawing, or choose"
       />
       {there.length > 1 && (
         <LabelledChoice
@@ -106,7 +119,7 @@ const Meter = () => {
               meterLink.ohms({ point, conductor: 0 }, { point: other, conductor: 0 });
             }}
             options={points.filter(({ id }) => id !== point).map(({ id, name }) => ({ value: id, label: name }))}
-            {...(far === '' ? { unchosen: { value: '', label: 'choose the other end' } } : {})}
+            unchosen="choose the other end"
           />
           {far !== '' && (
             <Display label="Continuity">
@@ -139,18 +152,7 @@ const Thermometer = ({ evaluation }: { readonly evaluation: Evaluation }) => {
         onChoose={setChosen}
         options={places.map(({ option }) => option)}
       />
-      <label className="block text-[13px]">
-        {minutes} minutes after it went on
-        <input
-          type="range"
-          min={0}
-          max={120}
-          step={5}
-          className="block w-full"
-          value={minutes}
-          onChange={(event) => setMinutes(Number(event.target.value))}
-        />
-      </label>
+      <Slide label={`${minutes} minutes after it went on`} max={120} step={5} value={minutes} onChange={setMinutes} />
       <Display label="Thermometer">{`${Math.round(low)}–${Math.round(high)} °C`}</Display>
     </div>
   );

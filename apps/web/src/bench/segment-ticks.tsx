@@ -1,5 +1,6 @@
 import { segmentTests, type Evaluation, type SegmentTest } from '@vitrum/core';
 import { useDocument } from '../document/document-store';
+import { Tick } from '../ui/tick';
 import { tickTest } from './readings';
 
 const words = ({ time, channel }: SegmentTest): string => (time === 'closed' ? 'once more' : (channel ?? 'lights'));
@@ -31,15 +32,14 @@ export const SegmentTicks = ({ evaluation }: { readonly evaluation: Evaluation }
             {tests
               .filter((test) => test.segment === segment)
               .map((test) => (
-                <label key={test.key} className="flex min-h-7 items-center gap-1">
-                  <input
-                    type="checkbox"
-                    checked={ticked.has(test.key)}
-                    aria-label={`Segment ${segment}: ${words(test)}`}
-                    onChange={({ target }) => tickTest(test.key, target.checked)}
-                  />
+                <Tick
+                  key={test.key}
+                  on={ticked.has(test.key)}
+                  label={`Segment ${segment}: ${words(test)}`}
+                  onChange={(on) => tickTest(test.key, on)}
+                >
                   {words(test)}
-                </label>
+                </Tick>
               ))}
           </li>
         ))}

@@ -7,6 +7,7 @@ import { SheetDialog } from '../ui/sheet-dialog';
 import { CouponForm } from './coupon-form';
 import { LuxForm } from './lux-form';
 import { today } from './reading-rows';
+import { Ways } from '../ui/ways';
 
 /** What readings have come to. */
 export interface Readings {
@@ -47,19 +48,8 @@ export const MeasureDialog = ({ kind, item, onClose }: MeasureDialogProps) => {
   const use = (readings: Readings): void => void send(() => putMeasured(kind, item.id, { ...readings, on: today() }));
   return (
     <SheetDialog open onClose={onClose} title={`Measure: ${item.name}`}>
-      <div role="radiogroup" aria-label="How" className="mb-3 flex gap-1.5">
-        {ways.map(({ id, label }) => (
-          <button
-            key={id}
-            type="button"
-            role="radio"
-            aria-checked={way === id}
-            onClick={() => setWay(id)}
-            className="border-b-[3px] border-line px-2 py-1 aria-checked:border-ink aria-checked:font-bold"
-          >
-            {label}
-          </button>
-        ))}
+      <div className="mb-3">
+        <Ways label="How" value={way} options={ways.map(({ id, label }) => ({ value: id, label }))} onChoose={setWay} />
       </div>
       {way === 'lux' ? <LuxForm busy={busy} onUse={use} /> : <CouponForm busy={busy} onUse={use} />}
       {problem !== null && (

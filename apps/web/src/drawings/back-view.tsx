@@ -16,21 +16,29 @@ const arrowAt = (path: readonly Place[], share: number, size: number): string =>
   return `${corner(0.5)} ${x},${y} ${corner(-0.5)}`;
 };
 
+interface BackViewProps {
+  readonly evaluation: Evaluation;
+  /** The chain whose wires stand out; all alike when null. */
+  readonly chain?: number | null;
+  /** How tall it stands on the screen (px). */
+  readonly tall?: number;
+}
+
 /**
  * The sign from behind, as it lies on the bench: strip with numbers and arrows, the way data runs where it is told, wires
  * on their ways, and the holes they go through.
  */
-export const BackView = ({ evaluation }: { readonly evaluation: Evaluation }) => {
+export const BackView = ({ evaluation, chain = null, tall = tallPx }: BackViewProps) => {
   const { bounds, circuit, assemblies } = evaluation;
   const [width, height] = [bounds.width + 2 * marginMm, bounds.height + 2 * marginMm];
   // Left is right from behind, and up is less.
   const place = ([x, y]: readonly number[]): Place => [-x!, -y!];
   const line = (path: readonly (readonly number[])[]): string => path.map((at) => place(at).join()).join(' ');
-  const unit = height / tallPx;
+  const unit = height / tall;
   return (
     <svg
       viewBox={`${marginMm - bounds.x - width} ${marginMm - bounds.y - height} ${width} ${height}`}
-      style={{ height: tallPx, width: (tallPx * width) / height, maxWidth: 'none' }}
+      style={{ height: tall, width: (tall * width) / height, maxWidth: 'none' }}
       role="img"
       aria-label={`The sign from behind: ${circuit.segments.length} segments of strip, ${circuit.wires.length} wires`}
     >
@@ -51,7 +59,8 @@ export const BackView = ({ evaluation }: { readonly evaluation: Evaluation }) =>
           points={line(run.path)}
           fill="none"
           stroke={inks[wireKind(run)]}
-          strokeWidth={1.8 * unit}
+          strokeWidth={(chain === run.chain ? 3 : 1.8) * unit}
+          opacity={chain === null || chain === run.chain ? 1 : 0.25}
           strokeDasharray={wireKind(run) !== 'power' ? `${5 * unit} ${3 * unit}` : undefined}
         >
           <title>{`${run.from} to ${run.to}: ${coreWords(run.cores)}`}</title>

@@ -1,13 +1,14 @@
 import { set, type FieldRef } from '@vitrum/core';
 import { useId } from 'react';
 import { changeDesign } from '../document/document-store';
-import { FieldRow, fieldLook } from './field-row';
+import { Choice, type ChoiceOption } from '../ui/choice';
+import { FieldRow } from './field-row';
 import { useDesignValue } from './design-fields';
 
 interface ColourFieldProps {
   readonly label: string;
   readonly value: string;
-  readonly choices: readonly { readonly value: string; readonly label: string }[];
+  readonly choices: readonly ChoiceOption[];
   readonly onChoose: (choice: string) => void;
   /** Where a mixed colour is stored; null while a white is chosen. */
   readonly colourField: FieldRef<string> | null;
@@ -37,14 +38,13 @@ export const ColourField = ({ label, value, choices, onChoose, colourField }: Co
   return (
     <>
       <FieldRow id={id} label={label}>
-        <select id={id} className={fieldLook} value={value} onChange={(event) => onChoose(event.target.value)}>
-          {!known && <option value={value}>White {value} K</option>}
-          {choices.map((choice) => (
-            <option key={choice.value} value={choice.value}>
-              {choice.label}
-            </option>
-          ))}
-        </select>
+        <Choice
+          id={id}
+          className="w-40"
+          value={value}
+          options={known ? choices : [{ value, label: `White ${value} K` }, ...choices]}
+          onChoose={onChoose}
+        />
       </FieldRow>
       {colourField !== null && <ColourInput label="Colour" field={colourField} />}
     </>

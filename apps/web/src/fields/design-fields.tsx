@@ -2,6 +2,8 @@ import { fieldValue, formatLength, parseLength, pathOf, type FieldRef } from '@v
 import { useId, type ReactNode } from 'react';
 import { changeDesign, useDocument } from '../document/document-store';
 import { useView } from '../view/view-store';
+import { helpId } from '../help/with-help';
+import { Choice, type ChoiceOption } from '../ui/choice';
 import { FieldRow, fieldLook } from './field-row';
 import { TypedField } from './typed-field';
 
@@ -85,7 +87,7 @@ export const NumberField = ({
 };
 
 interface ChoiceFieldProps extends FieldProps<string | number | boolean | null | undefined> {
-  readonly choices: readonly { readonly value: string; readonly label: string }[];
+  readonly choices: readonly ChoiceOption[];
   /** The stored value for a choice; by default the choice itself. */
   readonly toStored?: (choice: string) => unknown;
   /** Shown while the design leaves the field out. */
@@ -110,19 +112,14 @@ export const ChoiceField = ({
   const known = choices.some((choice) => choice.value === value);
   return (
     <FieldRow id={id} label={label} hint={hint} stacked={wide}>
-      <select
+      <Choice
         id={id}
-        className={`${fieldLook} ${wide ? 'w-full' : 'min-w-0'}`}
+        describedBy={helpId(id)}
+        className={wide ? 'w-full' : 'w-40'}
         value={value}
-        onChange={(event) => void setField(field, toStored(event.target.value))}
-      >
-        {!known && <option value={value}>{value} (not in the catalogue)</option>}
-        {choices.map((choice) => (
-          <option key={choice.value} value={choice.value}>
-            {choice.label}
-          </option>
-        ))}
-      </select>
+        options={known ? choices : [{ value, label: `${value} (not in the catalogue)` }, ...choices]}
+        onChoose={(choice) => void setField(field, toStored(choice))}
+      />
     </FieldRow>
   );
 };
@@ -137,6 +134,7 @@ export const WordsField = ({ label, field, hint }: FieldProps<string | undefined
         id={id}
         rows={2}
         maxLength={200}
+        aria-describedby={helpId(id)}
         className={`${fieldLook} w-full resize-y`}
         value={value}
         onChange={(event) => void setField(field, event.target.value)}

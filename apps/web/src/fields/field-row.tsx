@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { WithHelp } from '../help/with-help';
 
 interface FieldRowProps {
   readonly id: string;
@@ -12,18 +13,20 @@ interface FieldRowProps {
 
 /** A label, its field, what follows from it, and what is wrong with it. */
 export const FieldRow = ({ id, label, hint, problem = null, children, stacked = false }: FieldRowProps) => (
-  <div className="py-1">
-    <div className={stacked ? 'flex flex-col gap-1' : 'flex items-center justify-between gap-3'}>
-      <label htmlFor={id}>{label}</label>
-      {children}
+  <WithHelp id={id} label={label}>
+    <div className="py-1">
+      <div className={stacked ? 'flex flex-col gap-1' : 'flex items-center justify-between gap-3'}>
+        <label htmlFor={id}>{label}</label>
+        {children}
+      </div>
+      {problem !== null && (
+        <p id={`${id}-problem`} role="alert" className="mt-0.5 text-xs font-semibold text-signal">
+          {problem}
+        </p>
+      )}
+      {problem === null && hint !== undefined && <p className="mt-0.5 text-xs text-soft">{hint}</p>}
     </div>
-    {problem !== null && (
-      <p id={`${id}-problem`} role="alert" className="mt-0.5 text-xs font-semibold text-signal">
-        {problem}
-      </p>
-    )}
-    {problem === null && hint !== undefined && <p className="mt-0.5 text-xs text-soft">{hint}</p>}
-  </div>
+  </WithHelp>
 );
 
 export const fieldLook =

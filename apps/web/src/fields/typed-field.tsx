@@ -1,5 +1,6 @@
 import { useId, type KeyboardEvent, type ReactNode } from 'react';
 import { FieldRow, fieldLook } from './field-row';
+import { helpId } from '../help/with-help';
 import { useDraft } from './use-draft';
 
 interface TypedFieldProps {
@@ -39,7 +40,7 @@ export const TypedField = ({ label, stored, save, nudge, hint, inputMode = 'text
         autoComplete="off"
         spellCheck={false}
         aria-invalid={draft.problem !== null}
-        aria-describedby={draft.problem === null ? undefined : `${id}-problem`}
+        aria-describedby={draft.problem === null ? helpId(id) : `${id}-problem`}
         onChange={(event) => draft.type(event.target.value)}
         onFocus={(event) => event.target.select()}
         onBlur={draft.commit}

@@ -74,7 +74,7 @@ export const FiguresTape = ({ last }: { readonly last: DesignSummary | null }) =
   return (
     <section
       aria-label="Figures"
-      className="no-print relative flex min-h-[56px] shrink-0 overflow-x-auto border-t border-line bg-sheet"
+      className="no-print relative flex min-h-[64px] shrink-0 overflow-x-auto border-t border-line bg-sheet"
     >
       {figures.map((figure) => {
         const wrong = isWrong(figure, findings);
@@ -83,15 +83,15 @@ export const FiguresTape = ({ last }: { readonly last: DesignSummary | null }) =
             key={figure.id}
             type="button"
             onClick={() => useView.setState({ shownFigure: figure.id })}
-            title="How it was worked out"
-            className="min-w-[124px] flex-1 border-r border-line px-3 py-1.5 text-left last:border-r-0 hover:bg-paper"
+            aria-description="How it was worked out"
+            className="flex min-w-[124px] flex-1 flex-col justify-start border-r border-line px-3 py-1.5 text-left last:border-r-0 hover:bg-paper"
           >
             <span
               className={`figure block text-[16px] leading-tight font-semibold whitespace-nowrap ${wrong ? 'text-signal' : ''}`}
             >
               {figure.text}
             </span>
-            <span className="block truncate text-xs text-soft">
+            <span className="block text-xs leading-[1.2] text-soft">
               <span aria-hidden className="figure">
                 {kindMark[figure.kind]}{' '}
               </span>

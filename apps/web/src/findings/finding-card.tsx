@@ -1,10 +1,11 @@
 import type { Finding, Fix, Severity } from '@vitrum/core';
 import { ArrowRight, CircleAlert, Info, OctagonX } from 'lucide-react';
-import { changeDesign } from '../document/document-store';
+import { changeDesign, undo, useDocument } from '../document/document-store';
 import { Button } from '../ui/button';
+import { tell } from '../ui/notices-store';
 import { useView } from '../view/view-store';
 
-export const severityWords: Readonly<Record<Severity, string>> = {
+const severityWords: Readonly<Record<Severity, string>> = {
   stop: 'Stops the build',
   fix: 'Will disappoint',
   note: 'To know',
@@ -19,6 +20,18 @@ const bars: Readonly<Record<Severity, string>> = {
 const short = (value: number): string => String(Math.round(value * 100) / 100);
 const priceText = (change: number, currency: string): string =>
   Math.abs(change) < 0.005 ? 'same price' : `${change > 0 ? '+' : '−'}${currency}${Math.abs(change).toFixed(2)}`;
+
+/** Applies a remedy, and says so with a way back, as long as nothing else was changed since. */
+const apply = (fix: Fix): void => {
+  if (changeDesign(fix.change).length > 0) return;
+  const steps = useDocument.getState().history.past.length;
+  tell({
+    words: `Applied: ${fix.label}`,
+    undo: () => {
+      if (useDocument.getState().history.past.length === steps) undo();
+    },
+  });
+};
 
 interface FixRowProps {
   readonly fix: Fix;
@@ -39,7 +52,7 @@ export const FixRow = ({ fix, currency }: FixRowProps) => (
         {!fix.settles && <em className="font-sans not-italic">(helps, not enough)</em>}
       </span>
     </span>
-    <Button aria-label={`Apply: ${fix.label}`} onClick={() => void changeDesign(fix.change)}>
+    <Button aria-label={`Apply: ${fix.label}`} onClick={() => apply(fix)}>
       Apply
     </Button>
   </li>

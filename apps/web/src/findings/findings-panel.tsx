@@ -1,4 +1,4 @@
-import type { Finding, Problem, Severity } from '@vitrum/core';
+import type { Finding, Problem } from '@vitrum/core';
 import { ChevronDown, ChevronUp, CircleCheck } from 'lucide-react';
 import { useEvaluation } from '../evaluation/evaluation-store';
 import { useParts } from '../view/use-parts';
@@ -67,6 +67,7 @@ const Worst = ({ findings, working, currency }: BandProps) => {
       onBlur={show(null)}
     >
       <p className="leading-tight font-semibold">{worst.what}</p>
+      <p className="mb-1 text-xs leading-tight text-soft">{worst.why}</p>
       {best !== undefined && (
         <ul>
           <FixRow fix={best} currency={currency} />
@@ -78,22 +79,20 @@ const Worst = ({ findings, working, currency }: BandProps) => {
   );
 };
 
-const barOf = (severity: Severity | null): string => {
-  if (severity === null) return 'border-l-sound';
-  return severity === 'note' ? 'border-l-soft' : 'border-l-signal';
+/** Sound when nothing is found, soft when there is something to know, and a signal when something wants mending. */
+const barOf = (findings: readonly Finding[]): string => {
+  if (findings.length === 0) return 'border-l-sound';
+  return worstOf(findings) === null ? 'border-l-soft' : 'border-l-signal';
 };
 
 /** How many stop and how many disappoint, on every step, and the worst with its best remedy. */
 const Band = ({ findings, working, currency }: BandProps) => {
   const isOpen = useView((view) => view.findingsOpen);
   const worst = worstOf(findings);
-  const severity = findings[0]?.severity ?? null;
   const Icon = worst === null ? CircleCheck : icons[worst.severity];
   const Chevron = isOpen ? ChevronUp : ChevronDown;
   return (
-    <div
-      className={`border border-l-4 border-line bg-sheet px-3 py-2 ${barOf(worst?.severity ?? (severity && 'note'))}`}
-    >
+    <div className={`border border-l-4 border-line bg-sheet px-3 py-2 ${barOf(findings)}`}>
       <div className="flex items-center justify-between gap-2">
         <p className={`flex items-center gap-1.5 text-[13px] font-bold ${worst === null ? '' : 'text-signal'}`}>
           <Icon size={14} aria-hidden /> {countWords(findings)}

@@ -17,6 +17,8 @@ import { useView } from '../view/view-store';
 import { workers } from '../workers/clients';
 import { DrawingPreview } from './drawing-preview';
 import { askIntake, type Intake } from './ask-intake';
+import { Slide } from '../ui/slide';
+import { Tick } from '../ui/tick';
 
 interface Work {
   readonly intake: Intake | null;
@@ -65,64 +67,34 @@ interface WishFieldsProps {
   readonly onWish: (options: IntakeOptions) => void;
 }
 
-const Slider = (props: {
-  readonly label: string;
-  readonly value: number;
-  readonly max: number;
-  readonly step: number;
-  readonly unit: string;
-  readonly onChange: (value: number) => void;
-}) => (
-  <FieldRow id={`intake-${props.label}`} label={props.label} hint={`${props.value} ${props.unit}`.trim()}>
-    <input
-      id={`intake-${props.label}`}
-      type="range"
-      min={0}
-      max={props.max}
-      step={props.step}
-      value={props.value}
-      onChange={(event) => props.onChange(Number(event.target.value))}
-      className="w-36 accent-[var(--ink)]"
-    />
-  </FieldRow>
-);
-
 const WishFields = ({ file, layers, options, onWish }: WishFieldsProps) => (
   <>
     {file.kind === 'picture' ? (
       <>
-        <Slider
-          label="Ink is darker than"
+        <Slide
+          label={`Ink is darker than ${options.threshold} of 255`}
           value={options.threshold}
           max={255}
           step={1}
-          unit="of 255"
           onChange={(threshold) => onWish({ ...options, threshold })}
         />
-        <Slider
-          label="Smooth over"
+        <Slide
+          label={`Smooth over ${options.smoothPx} pixels`}
           value={options.smoothPx}
           max={8}
           step={0.5}
-          unit="pixels"
           onChange={(smoothPx) => onWish({ ...options, smoothPx })}
         />
-        <label className="flex items-center gap-2 py-1">
-          <input
-            type="checkbox"
-            checked={options.inverted}
-            onChange={(event) => onWish({ ...options, inverted: event.target.checked })}
-          />
+        <Tick on={options.inverted} onChange={(inverted) => onWish({ ...options, inverted })}>
           Light on a dark ground
-        </label>
+        </Tick>
       </>
     ) : (
-      <Slider
-        label="Gaps closed up to"
+      <Slide
+        label={`Gaps closed up to ${options.gapMm} mm`}
         value={options.gapMm}
         max={2}
         step={0.05}
-        unit="mm"
         onChange={(gapMm) => onWish({ ...options, gapMm })}
       />
     )}
@@ -132,17 +104,16 @@ const WishFields = ({ file, layers, options, onWish }: WishFieldsProps) => (
         {layers.map((layer) => {
           const on = options.layers === null || options.layers.includes(layer);
           return (
-            <label key={layer} className="flex items-center gap-2 py-0.5 text-[13px]">
-              <input
-                type="checkbox"
-                checked={on}
-                onChange={() => {
-                  const now = options.layers ?? layers;
-                  onWish({ ...options, layers: on ? now.filter((each) => each !== layer) : [...now, layer] });
-                }}
-              />
+            <Tick
+              key={layer}
+              on={on}
+              onChange={() => {
+                const now = options.layers ?? layers;
+                onWish({ ...options, layers: on ? now.filter((each) => each !== layer) : [...now, layer] });
+              }}
+            >
               {layer === '' ? '(no name)' : layer}
-            </label>
+            </Tick>
           );
         })}
       </fieldset>

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { JobListing } from '@vitrum/contract';
-import { jobStatuses, type JobStatus } from '@vitrum/core';
+import { jobStatuses } from '@vitrum/core';
 import { CircleAlert, CircleCheck, OctagonX, Plus } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
@@ -10,13 +10,16 @@ import { ErrorSheet } from '../pages/error-sheet';
 import { PageHeader } from '../pages/page-header';
 import { dueText, filterJobs, isOnItsWay, type JobFilter, type JobOrder } from './filter-jobs';
 import { WallPicture } from '../ui/wall-picture';
+import { LabelledChoice } from '../ui/labelled-choice';
+import { Skeleton } from '../ui/skeleton';
 
-const Standing = ({ job }: { readonly job: JobListing }) => {
-  const counts = job.summary?.counts;
-  if (counts === undefined)
+const Standing = ({ job: { summary } }: { readonly job: JobListing }) => {
+  if (summary === null) return <span className="text-soft">not looked at yet</span>;
+  const { counts } = summary;
+  if (summary.thumbnail === null)
     return (
       <span className="flex items-center gap-1 text-signal">
-        <OctagonX size={14} aria-hidden /> cannot be evaluated
+        <OctagonX size={14} aria-hidden /> cannot be built as it stands
       </span>
     );
   if (counts.stop > 0)
@@ -45,7 +48,7 @@ const JobCard = ({ job, asOfMs }: { readonly job: JobListing; readonly asOfMs: n
   const cost = job.summary?.figures.find(({ id }) => id === 'cost');
   return (
     <li>
-      <Link to={`/jobs/${job.id}/face`} className="group block border border-line bg-sheet hover:border-ink">
+      <Link to={`/jobs/${job.id}`} className="group block border border-line bg-sheet hover:border-ink">
         <div className="flex h-40 items-center justify-center overflow-hidden bg-[#2c2a27]">
           {job.summary?.thumbnail ? (
             <WallPicture
@@ -73,6 +76,12 @@ const JobCard = ({ job, asOfMs }: { readonly job: JobListing; readonly asOfMs: n
   );
 };
 
+const orders: readonly { readonly value: JobOrder; readonly label: string }[] = [
+  { value: 'due', label: 'due date' },
+  { value: 'name', label: 'name' },
+  { value: 'changed', label: 'last change' },
+];
+
 const Filters = ({
   filter,
   onChange,
@@ -90,31 +99,20 @@ const Filters = ({
         onChange={(event) => onChange({ ...filter, words: event.target.value })}
       />
     </label>
-    <label className="flex flex-col text-xs text-soft">
-      Status
-      <select
-        className={`${fieldLook} text-sm`}
-        value={filter.status}
-        onChange={(event) => onChange({ ...filter, status: event.target.value as JobStatus | 'all' })}
-      >
-        <option value="all">all</option>
-        {jobStatuses.map((status) => (
-          <option key={status}>{status}</option>
-        ))}
-      </select>
-    </label>
-    <label className="flex flex-col text-xs text-soft">
-      In order of
-      <select
-        className={`${fieldLook} text-sm`}
-        value={filter.order}
-        onChange={(event) => onChange({ ...filter, order: event.target.value as JobOrder })}
-      >
-        <option value="due">due date</option>
-        <option value="name">name</option>
-        <option value="changed">last change</option>
-      </select>
-    </label>
+    <LabelledChoice
+      label="Status"
+      className="w-36"
+      value={filter.status}
+      options={[{ value: 'all' as const, label: 'all' }, ...jobStatuses.map((value) => ({ value, label: value }))]}
+      onChoose={(status) => onChange({ ...filter, status })}
+    />
+    <LabelledChoice
+      label="In order of"
+      className="w-36"
+      value={filter.order}
+      options={orders}
+      onChoose={(order) => onChange({ ...filter, order })}
+    />
   </div>
 );
 
@@ -146,7 +144,13 @@ export const JobBookPage = () => {
             <Plus size={16} aria-hidden /> New job
           </Link>
         </div>
-        {data === undefined && <p role="status">Opening the book …</p>}
+        {data === undefined && (
+          <Skeleton
+            says="Opening the book …"
+            shapes={Array.from({ length: 6 }, () => 'h-[260px]')}
+            className="grid grid-cols-[repeat(auto-fill,minmax(290px,1fr))] gap-4"
+          />
+        )}
         {data?.length === 0 && (
           <p className="border border-line bg-sheet p-6">
             Jobs stand here, each as it will look lit.{' '}

@@ -1,5 +1,7 @@
 import type { Catalogue } from '@vitrum/core';
 import { createContext, useContext } from 'react';
+import type { MaterialFacts } from '../fields/material-facts';
+import type { ChoiceOption } from '../ui/choice';
 
 /** The shop's catalogue, there for every step. */
 export const CatalogueContext = createContext<Catalogue | null>(null);
@@ -10,6 +12,8 @@ export const useCatalogue = (): Catalogue => {
   return catalogue;
 };
 
-/** Catalogue items as choices. */
-export const choicesOf = (items: readonly { readonly id: string; readonly name: string }[]) =>
-  items.map(({ id, name }) => ({ value: id, label: name }));
+/** Catalogue items as choices, each with what tells it from the others. */
+export const choicesOf = <Item extends { readonly id: string; readonly name: string }>(
+  items: readonly Item[],
+  about: (item: Item) => MaterialFacts = () => ({}),
+): readonly ChoiceOption[] => items.map((item) => ({ value: item.id, label: item.name, ...about(item) }));

@@ -19,7 +19,7 @@ describe('undo and redo in the head of a job', () => {
     render(
       <MemoryRouter>
         <CatalogueContext value={shippedCatalogue}>
-          <JobHeader jobId="job" onHelp={() => undefined} />
+          <JobHeader jobId="job" onHelp={() => undefined} onFind={() => undefined} />
         </CatalogueContext>
       </MemoryRouter>,
     );

@@ -2,7 +2,9 @@ import { fileName, parseDesign, printDesign, problemLine } from '@vitrum/core';
 import { Menu } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useRef, useState, type ChangeEvent } from 'react';
+import { useNavigate } from 'react-router';
 import { setDesign, useDocument } from '../document/document-store';
+import { useChosenIndex } from '../document/selection';
 import { saveZip } from '../files/files-store';
 import { lazyPart } from '../ui/lazy-part';
 import { SheetDialog } from '../ui/sheet-dialog';
@@ -31,6 +33,9 @@ export const JobMenu = ({ jobId, onHelp }: JobMenuProps) => {
   const [revisions, setRevisions] = useState(false);
   const [refused, setRefused] = useState<readonly string[]>([]);
   const catalogue = useCatalogue();
+  const navigate = useNavigate();
+  const index = useChosenIndex();
+  const build = useDocument(({ design }) => design?.assemblies[index]?.build);
   const picker = useRef<HTMLInputElement>(null);
   const onFile = async (event: ChangeEvent<HTMLInputElement>): Promise<void> => {
     const file = event.target.files?.[0];
@@ -79,6 +84,9 @@ export const JobMenu = ({ jobId, onHelp }: JobMenuProps) => {
               onSelect={() => useView.setState({ theme: theme === 'light' ? 'dark' : 'light' })}
             >
               {theme === 'light' ? 'Dark page' : 'Light page'}
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={item} onSelect={() => void navigate(`/guide/${build ?? ''}`)}>
+              Guide to this build
             </DropdownMenu.Item>
             <DropdownMenu.Item className={item} onSelect={onHelp}>
               Keys (?)

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import type { WorkStep } from '@vitrum/core';
 import { useCallback, useEffect, useState } from 'react';
 import { Navigate, useParams } from 'react-router';
 import { saveDesign } from '../api/jobs';
@@ -9,6 +10,8 @@ import { openDocument, useDocument } from '../document/document-store';
 import { readDraft } from '../document/drafts';
 import { aboutJob, useEvaluation } from '../evaluation/evaluation-store';
 import { runEvaluation } from '../evaluation/run-evaluation';
+import { HelpContext } from '../help/help-context';
+import { useHelpHere } from '../help/use-help-here';
 import { ErrorSheet } from '../pages/error-sheet';
 import { NotFoundPage } from '../pages/not-found-page';
 import { fetchTheRest, lazyPart } from '../ui/lazy-part';
@@ -22,14 +25,23 @@ import { catalogueQuery, jobQuery } from './job-query';
 import { LastLit } from './last-lit';
 import { JobHeader } from './job-header';
 import { LitView } from '../lamp-room/lit-view';
-import { SheetLayout } from '../drawings/sheet-layout';
 import { Slice } from '../slice/slice';
 import { StepPanel } from '../steps/step-panel';
-import { isWorkStep } from '../steps/step-names';
+import { firstStep, isWorkStep } from '../steps/step-names';
 import { keys, useShortcuts } from './use-shortcuts';
-import { WiringDiagram } from '../drawings/wiring-diagram';
 import { WorkLine } from '../steps/work-line';
 
+const over = { fallback: null } as const;
+const under = { fallback: <div className="h-[262px] shrink-0 bg-sheet" /> } as const;
+
+const BenchPage = lazyPart(() => import('../bench-mode/bench-page'), 'BenchPage');
+const StepBelow = lazyPart(() => import('../bench-mode/step-below'), 'StepBelow', under);
+const SearchSheet = lazyPart(() => import('../search/search-sheet'), 'SearchSheet', over);
+const SheetLayout = lazyPart(() => import('../drawings/sheet-layout'), 'SheetLayout', under);
+const WiringDiagram = lazyPart(() => import('../drawings/wiring-diagram'), 'WiringDiagram', under);
+const HelpLayer = lazyPart(() => import('../help/help-layer'), 'HelpLayer', over);
+const HintLayer = lazyPart(() => import('../ui/hint-layer'), 'HintLayer', over);
+const Notices = lazyPart(() => import('../ui/notices'), 'Notices', over);
 const TryoutsPage = lazyPart(() => import('../tryouts/tryouts-page'), 'TryoutsPage');
 
 const after = (ms: number, work: () => void): (() => void) => {
@@ -64,6 +76,22 @@ const KeysSheet = ({ onClose }: { readonly onClose: () => void }) => (
   </SheetDialog>
 );
 
+/** What is drawn under the picture: what the step is about. */
+const Below = ({ step }: { readonly step: WorkStep }) => {
+  if (step === 'cut') return <SheetLayout />;
+  if (step === 'power') return <WiringDiagram />;
+  return step === 'build' ? <StepBelow /> : <Slice />;
+};
+
+/** What lies over the page now and then. */
+const Layers = () => (
+  <>
+    <Notices />
+    <HintLayer />
+    <HelpLayer />
+  </>
+);
+
 /** Runs work once nothing else is to be done; returns what calls it off. */
 const whenIdle = (work: () => void): (() => void) => {
   if (typeof requestIdleCallback !== 'function') return after(1000, work);
@@ -82,9 +110,12 @@ export const JobPage = () => {
   const open = useDocument((state) => state.jobId === jobId && state.design !== null);
   const [help, setHelp] = useState(false);
   const showHelp = useCallback(() => setHelp(true), []);
-  useShortcuts(jobId, showHelp);
+  const [finding, setFinding] = useState(false);
+  const find = useCallback(() => setFinding(true), []);
+  useShortcuts(jobId, { onHelp: showHelp, onFind: find });
   useEffect(() => (catalogue === undefined || !open ? undefined : runEvaluation(catalogue)), [catalogue, open, jobId]);
   const isLit = useEvaluation(({ evaluation }) => evaluation !== null);
+  const helpHere = useHelpHere(isLit);
   useEffect(() => (isLit ? whenIdle(() => void fetchTheRest()) : undefined), [isLit]);
   useEffect(() => {
     if (!isWorkStep(step)) return;
@@ -92,7 +123,7 @@ export const JobPage = () => {
     enterStep(step);
   }, [jobId, step]);
   useEffect(() => {
-    useView.setState({ welcomed: true, shownFigure: null, shownFinding: null, sliceXMm: null });
+    useView.setState({ welcomed: true, shownFigure: null, shownFinding: null, shownStep: null, sliceXMm: null });
     window.addEventListener('beforeunload', leaveWarning);
     return () => window.removeEventListener('beforeunload', leaveWarning);
   }, []);
@@ -105,29 +136,41 @@ export const JobPage = () => {
   const failure = error ?? catalogueError;
   if (failure !== null && !open) return <ErrorSheet error={failure} />;
   if (catalogue === undefined || !open) return <LastLit jobId={jobId} />;
-  if (!isWorkStep(step) && step !== 'tryouts') return <Navigate to={`/jobs/${jobId}/face`} replace />;
+  if (step === 'bench')
+    return (
+      <CatalogueContext value={catalogue}>
+        <BenchPage jobId={jobId} />
+        <ConflictDialog />
+      </CatalogueContext>
+    );
+  if (!isWorkStep(step) && step !== 'tryouts')
+    return <Navigate to={`/jobs/${jobId}/${firstStep(job?.status, window.innerWidth)}`} replace />;
   return (
     <CatalogueContext value={catalogue}>
-      <JobFrame
-        header={<JobHeader jobId={jobId} onHelp={showHelp} />}
-        line={<WorkLine jobId={jobId} status={job?.status ?? 'quoted'} />}
-        tape={<FiguresTape last={job?.summary ?? null} />}
-      >
-        {step === 'tryouts' ? (
-          <TryoutsPage jobId={jobId} />
-        ) : (
-          <>
-            <main className="no-print flex min-w-0 flex-1 flex-col max-lg:min-h-[560px]">
-              <h1 className="sr-only">{job?.name}</h1>
-              <LitView last={job?.summary ?? null} />
-              {step === 'cut' ? <SheetLayout /> : step === 'power' ? <WiringDiagram /> : <Slice />}
-            </main>
-            <StepPanel step={step} />
-          </>
-        )}
-      </JobFrame>
-      <ConflictDialog />
-      {help && <KeysSheet onClose={() => setHelp(false)} />}
+      <HelpContext value={helpHere}>
+        <JobFrame
+          header={<JobHeader jobId={jobId} onHelp={showHelp} onFind={find} />}
+          line={<WorkLine jobId={jobId} status={job?.status ?? 'quoted'} />}
+          tape={<FiguresTape last={job?.summary ?? null} />}
+        >
+          {step === 'tryouts' ? (
+            <TryoutsPage jobId={jobId} />
+          ) : (
+            <>
+              <main className="no-print flex min-w-0 flex-1 flex-col max-lg:min-h-[560px]">
+                <h1 className="sr-only">{job?.name}</h1>
+                <LitView last={job?.summary ?? null} />
+                <Below step={step} />
+              </main>
+              <StepPanel step={step} />
+            </>
+          )}
+        </JobFrame>
+        {isLit && <Layers />}
+        <ConflictDialog />
+        {finding && <SearchSheet jobId={jobId} onClose={() => setFinding(false)} />}
+        {help && <KeysSheet onClose={() => setHelp(false)} />}
+      </HelpContext>
     </CatalogueContext>
   );
 };

@@ -2,15 +2,11 @@ import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect } from 'react';
 import { useParams } from 'react-router';
 import { workers } from '../workers/clients';
+import { fetchJobPage } from './fetch-job-page';
 import { catalogueQuery } from './job-query';
 import { LastLit } from './last-lit';
 
-const fetchPage = () => import('./job-page').then((module) => ({ default: module.JobPage }));
-
-// This module comes with every page; whoever begins with a job has its page fetched at once.
-if (/^\/jobs\/(?!new(\/|$))[^/]/.test(location.pathname)) void fetchPage().catch(() => undefined);
-
-const JobPage = lazy(fetchPage);
+const JobPage = lazy(fetchJobPage);
 
 /**
  * The page of a job in two steps: what was last seen of it, which weighs next to nothing, and the page itself. The thread

@@ -29,11 +29,14 @@ describe('a job whose light is on its way', () => {
     expect(screen.getByRole('status').textContent).toContain('As last saved, at dusk; lighting it now');
   });
 
-  it('that was never lit says only that it is being lit', () => {
-    render(<LitView last={null} />);
-    expect(screen.queryByRole('img')).toBeNull();
-    expect(screen.getByRole('status').textContent).toBe('Lighting the sign …');
-  });
+  it.each([null, { ...last, figures: [], thumbnail: null }])(
+    'that has no picture says only that it is being lit',
+    (none) => {
+      render(<LitView last={none} />);
+      expect(screen.queryByRole('img')).toBeNull();
+      expect(screen.getByRole('status').textContent).toBe('Lighting the sign …');
+    },
+  );
 
   it('that cannot be lit says so, and shows no picture that is none of it', () => {
     useEvaluation.setState({ problems: [{ path: 'x', message: 'too deep' }] });

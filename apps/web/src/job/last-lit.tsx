@@ -11,7 +11,7 @@ export const LastPicture = ({ summary }: { readonly summary: DesignSummary | nul
     role="status"
     className="lamp-room relative flex min-h-[220px] flex-1 items-end justify-center overflow-hidden bg-[#1d1c1a] pb-10 text-[#e9e2d2]"
   >
-    {summary !== null && summary.thumbnail !== null && (
+    {summary?.thumbnail && (
       <WallPicture
         src={summary.thumbnail}
         alt="The sign as last saved, at dusk"
@@ -20,7 +20,7 @@ export const LastPicture = ({ summary }: { readonly summary: DesignSummary | nul
       />
     )}
     <p className="relative rounded-[2px] bg-black/55 px-2 text-[13px]">
-      {summary === null ? 'Lighting the sign …' : 'As last saved, at dusk; lighting it now …'}
+      {!summary?.thumbnail ? 'Lighting the sign …' : 'As last saved, at dusk; lighting it now …'}
     </p>
   </div>
 );
@@ -30,15 +30,15 @@ export const LastFigures = ({ summary }: { readonly summary: DesignSummary | nul
   <section
     aria-label="Figures as last saved"
     aria-busy
-    className="no-print relative flex min-h-[56px] shrink-0 overflow-x-auto border-t border-line bg-sheet text-soft"
+    className="no-print relative flex min-h-[64px] shrink-0 overflow-x-auto border-t border-line bg-sheet text-soft"
   >
-    {summary !== null && (
+    {summary !== null && summary.figures.length > 0 && (
       <p className="w-16 shrink-0 self-center border-r border-line pl-3 text-xs leading-tight">as last saved</p>
     )}
     {summary?.figures.map(({ id, text, label }) => (
       <p key={id} className="min-w-[124px] flex-1 border-r border-line px-3 py-1.5 last:border-r-0">
         <span className="figure block text-[16px] leading-tight font-semibold whitespace-nowrap">{text}</span>
-        <span className="block truncate text-xs">{label}</span>
+        <span className="block text-xs leading-[1.2]">{label}</span>
       </p>
     ))}
   </section>

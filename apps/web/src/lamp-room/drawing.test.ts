@@ -11,7 +11,7 @@ import {
   type Evaluation,
 } from '@vitrum/core';
 import { contrastCurve } from '../figures/contrast-curve';
-import { fitted, frontView, rectOnScreen, toSign, toScreen, zoomAbout } from './front-view';
+import { fitted, frontView, pinched, rectOnScreen, toSign, toScreen, zoomAbout } from './front-view';
 import { lightCones, luminanceProfile, onSlice, sliceDrawing } from '../slice/slice-drawing';
 import { hasSeen, stepDetail, stepName, stepState, workSteps } from '../steps/step-names';
 
@@ -55,6 +55,19 @@ describe('the front on the screen', () => {
     expect(rect.x).toBeGreaterThan(30);
     expect(rect.x + rect.width).toBeLessThan(760);
     expect(toSign(view, ...toScreen(view, 123, -45))).toEqual([expect.closeTo(123), expect.closeTo(-45)]);
+  });
+
+  it('keeps what is between two fingers between them, as much larger as they go apart', () => {
+    const view = frontView(box.front.fitted, size, fitted);
+    const pinch = { hand: fitted, view, middle: [210, 150] as const, apartPx: 80 };
+    const held = toSign(view, 210, 150);
+    const apart = pinched(pinch, [260, 130], 160);
+    const now = frontView(box.front.fitted, size, apart);
+    expect(now.scale / view.scale).toBeCloseTo(2, 6);
+    const [x, y] = toScreen(now, ...held);
+    expect([x, y]).toEqual([expect.closeTo(260, 6), expect.closeTo(130, 6)]);
+    // Two fingers that go the same way move it alone.
+    expect(pinched(pinch, [240, 150], 80)).toEqual({ zoom: 1, shiftX: 30, shiftY: 0 });
   });
 
   it('zooms about the pointer, which stays on its spot', () => {

@@ -5,8 +5,10 @@ import {
   type Ambient,
   type AssemblyEvaluation,
   type Exposure,
+  type Glare,
 } from '@vitrum/core';
 import { useEffect, useRef } from 'react';
+import { paint } from '../ui/paint';
 import { outlinePath } from './front-shapes';
 import { rectOnScreen, turnOf, type FrontView } from './front-view';
 
@@ -21,27 +23,21 @@ interface FaceCanvasProps {
   readonly falseTop: number | null;
   /** What the eye is used to. */
   readonly exposure: Exposure;
+  /** The veil of the light over what stands round it; null when there is none. */
+  readonly glare: Glare | null;
 }
 
 /** The lit face, a cell a pixel, stretched smoothly over its place. */
-export const FaceCanvas = ({ sign, index, view, ambient, lit, falseTop, exposure }: FaceCanvasProps) => {
+export const FaceCanvas = ({ sign, index, view, ambient, lit, falseTop, exposure, glare }: FaceCanvasProps) => {
   const own = sign[index]!;
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
-    // Of several assemblies, each is seen with what stands behind it.
-    const behind =
-      sign.length > 1 && own.front.lights === 'ground'
-        ? sceneBehind(sign, index, lit, exposure.lux, exposure.whiteCdM2 / exposure.surroundWhiteCdM2)
-        : null;
+    // What lights a wall is seen on all that is there already.
+    const behind = own.front.lights === 'ground' ? sceneBehind(sign, index, { lit, lux: exposure.lux, glare }) : null;
     const picture =
-      falseTop === null ? renderFace(own, ambient, lit, false, exposure, behind) : renderFalseColour(own, falseTop);
-    const target = canvas.current;
-    const context = target?.getContext('2d');
-    if (!target || !context) return;
-    target.width = picture.width;
-    target.height = picture.height;
-    context.putImageData(new ImageData(new Uint8ClampedArray(picture.data), picture.width, picture.height), 0, 0);
-  }, [sign, index, own, ambient, lit, falseTop, exposure]);
+      falseTop === null ? renderFace(own, ambient, lit, false, { exposure, behind }) : renderFalseColour(own, falseTop);
+    paint(canvas.current, picture);
+  }, [sign, index, own, ambient, lit, falseTop, exposure, glare]);
   const place = rectOnScreen(view, own.glow.grid.area);
   const { clip } = own.front;
   const local = { ...view, originX: view.originX - place.x, originY: view.originY - place.y };

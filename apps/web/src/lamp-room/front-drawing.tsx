@@ -1,4 +1,4 @@
-import { formatLength, type AssemblyEvaluation, type Evaluation } from '@vitrum/core';
+import { formatLength, type AssemblyEvaluation, type Evaluation, type Exposure, type Glare } from '@vitrum/core';
 import { AssemblyTags } from '../assemblies/assembly-tags';
 import { pageOf } from '../builds';
 import { useParts } from '../view/use-parts';
@@ -7,6 +7,7 @@ import { FindingMark, FrontShapes, LostMarks, SizesOverlay, SpotMarks } from './
 import { turned, type FrontView } from './front-view';
 import { MeasureLine, type Measuring } from './measure';
 import { SliceLine } from './slice-line';
+import { stripLabels } from './strip-labels';
 import { StripOverlay } from './strip-overlay';
 import { WiresOverlay } from './wires-overlay';
 
@@ -22,18 +23,18 @@ export const SignShapes = ({
   shown,
   view,
   views,
-  lit,
+  ...seen
 }: Pick<DrawingProps, 'view' | 'views'> & {
   readonly shown: readonly AssemblyEvaluation[];
   readonly lit: boolean;
-}) => {
-  const ambient = useView((state) => state.ambient);
-  return shown.map((each, index) => (
+  readonly exposure: Exposure;
+  readonly glare: Glare | null;
+}) =>
+  shown.map((each, index) => (
     <g key={each.id} transform={turned(views[index] ?? view)}>
-      <FrontShapes own={each} sign={shown} view={views[index] ?? view} ambient={ambient} lit={lit} />
+      <FrontShapes own={each} view={views[index] ?? view} {...seen} />
     </g>
   ));
-};
 
 /** What lies over each assembly, whichever is chosen. */
 const AssemblyLayers = ({
@@ -103,12 +104,15 @@ export const FrontOverlays = ({ evaluation, view, views, chosen, ink, falseColou
   const { overlays, unit } = useParts(useView, 'overlays', 'unit');
   const { assemblies } = evaluation;
   const show = (mm: number): string => formatLength(mm, unit);
+  const numbered = overlays.includes('strip')
+    ? assemblies.flatMap((own, index) => stripLabels(own, views[index] ?? view))
+    : [];
   return (
     <>
       {assemblies.map((each, index) => (
         <AssemblyLayers key={each.id} own={each} view={views[index]!} falseColour={falseColour} />
       ))}
-      {overlays.includes('wires') && <WiresOverlay evaluation={evaluation} view={view} />}
+      {overlays.includes('wires') && <WiresOverlay evaluation={evaluation} view={view} taken={numbered} />}
       {overlays.includes('sizes') && <SizesOverlay bounds={evaluation.bounds} view={view} ink={ink} show={show} />}
       <FindingPlaces evaluation={evaluation} view={view} views={views} />
       {measuring !== null && <MeasureLine points={measuring} view={view} show={show} />}

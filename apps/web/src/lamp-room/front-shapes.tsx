@@ -1,4 +1,14 @@
-import { exposureFor, shapeColour, type Ambient, type AssemblyEvaluation, type Outline, type Rect } from '@vitrum/core';
+import {
+  addGlare,
+  placed,
+  shapeColour,
+  type AssemblyEvaluation,
+  type Exposure,
+  type Glare,
+  type LinearRgb,
+  type Outline,
+  type Rect,
+} from '@vitrum/core';
 import { rectOnScreen, toScreen, type FrontView } from './front-view';
 
 /** An outline as a path on the screen. */
@@ -16,21 +26,43 @@ export const outlinePath = (outline: Outline, view: FrontView): string =>
     )
     .join('');
 
+/** Shares of width and height. */
+const edgePlaces = [
+  [0, 0],
+  [0.5, 0],
+  [1, 0],
+  [0, 0.5],
+  [1, 0.5],
+  [0, 1],
+  [0.5, 1],
+  [1, 1],
+] as const;
+
 interface FrontProps {
   readonly own: AssemblyEvaluation;
-  readonly sign: readonly AssemblyEvaluation[];
   readonly view: FrontView;
-  readonly ambient: Ambient;
+  readonly exposure: Exposure;
   readonly lit: boolean;
+  /** The veil of the light over what stands round it; null when there is none. */
+  readonly glare: Glare | null;
 }
 
+/** The veil over the edge of an assembly: the mean of its corners and of the middles between them. */
+const veilOver = ({ front, placing }: AssemblyEvaluation, glare: Glare | null): LinearRgb => {
+  const veil = new Float64Array(3);
+  if (glare === null) return [0, 0, 0];
+  const { x, y, width, height } = front.fitted;
+  for (const [u, v] of edgePlaces) addGlare(glare, ...placed(placing, [x + u * width, y + v * height]), veil);
+  return [veil[0]! / edgePlaces.length, veil[1]! / edgePlaces.length, veil[2]! / edgePlaces.length];
+};
+
 /** What is seen of an assembly over its lit ground, under the ambient light. */
-export const FrontShapes = ({ own, sign, view, ambient, lit }: FrontProps) => {
-  const exposure = exposureFor(sign, ambient, lit);
+export const FrontShapes = ({ own, view, exposure, lit, glare }: FrontProps) => {
+  const veil = veilOver(own, glare);
   return (
     <g>
       {own.front.shapes.map((shape) => {
-        const colour = shapeColour(own, shape, exposure, lit);
+        const colour = shapeColour(own, shape, exposure, lit, veil);
         const line = shape.lineMm === undefined ? null : Math.max(1.5, 2 * shape.lineMm * view.scale);
         return (
           <path

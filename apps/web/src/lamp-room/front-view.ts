@@ -87,3 +87,29 @@ export const zoomAbout = (hand: HandView, view: FrontView, factor: number, x: nu
     shiftY: hand.shiftY + (y - view.originY) * (1 - real),
   };
 };
+
+/** A place on the screen (px). */
+export type ScreenPlace = readonly [number, number];
+
+/** Two fingers on the front as they were set down. */
+export interface Pinch {
+  readonly hand: HandView;
+  readonly view: FrontView;
+  /** Between them, on the screen, and how far apart they were (px). */
+  readonly middle: ScreenPlace;
+  readonly apartPx: number;
+}
+
+/** What two fingers make of the view: what was between them stays there, as much larger as they are farther apart. */
+export const pinched = (
+  { hand, view, middle, apartPx }: Pinch,
+  nowMiddle: ScreenPlace,
+  nowApartPx: number,
+): HandView => {
+  const zoomed = zoomAbout(hand, view, nowApartPx / Math.max(1, apartPx), middle[0], middle[1]);
+  return {
+    ...zoomed,
+    shiftX: zoomed.shiftX + nowMiddle[0] - middle[0],
+    shiftY: zoomed.shiftY + nowMiddle[1] - middle[1],
+  };
+};

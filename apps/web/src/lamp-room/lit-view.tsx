@@ -1,12 +1,4 @@
-import {
-  exposureFor,
-  groundColour,
-  placedRect,
-  rectRound,
-  type AssemblyEvaluation,
-  type Evaluation,
-  type Exposure,
-} from '@vitrum/core';
+import { placedRect, rectRound, surfaceColour, wallBehind, type Evaluation, type Exposure } from '@vitrum/core';
 import type { DesignSummary } from '@vitrum/contract';
 import { useMemo, useRef, useState } from 'react';
 import { useBench } from '../bench/bench-store';
@@ -16,6 +8,7 @@ import { LastPicture } from '../job/last-lit';
 import { useSize } from '../job/use-size';
 import { useParts } from '../view/use-parts';
 import { useView } from '../view/view-store';
+import { ArrowHead } from './arrow-head';
 import { ambientNames } from './ambient-names';
 import { FaceCanvas } from './face-canvas';
 import { FalseScale } from './false-scale';
@@ -24,6 +17,8 @@ import { fitted, frontView, viewOf } from './front-view';
 import { MeasurePlot } from './measure';
 import { RoomBar } from './room-bar';
 import { useHand } from './use-hand';
+import { useSeen } from './use-seen';
+import { WallCanvas } from './wall-canvas';
 
 const roundedTop = (value: number): number => {
   const power = 10 ** Math.floor(Math.log10(Math.max(1, value)));
@@ -34,34 +29,11 @@ const roundedTop = (value: number): number => {
 const falseTopOf = ({ assemblies }: Evaluation): number =>
   roundedTop(Math.max(...assemblies.map(({ glow }) => glow.evenness.highCdM2)) * 1.05);
 
-const lightsWall = ({ front, placing }: AssemblyEvaluation): boolean => front.lights === 'ground' && placing.zMm === 0;
-
-/** The wall behind a sign: the one that its letters light, or a plain one. */
-const wallOf = ({ assemblies }: Evaluation): AssemblyEvaluation =>
-  assemblies.reduce((wall, own) => (lightsWall(own) && !lightsWall(wall) ? own : wall));
-
-/** The wall’s colour, and ink that is read on it. */
-const wallAndInk = (evaluation: Evaluation, exposure: Exposure): readonly [wall: string, ink: string] => {
-  const wall = groundColour(wallOf(evaluation), exposure);
+/** The wall’s colour far from the sign, and ink that is read on it. */
+const wallAndInk = ({ assemblies }: Evaluation, exposure: Exposure): readonly [wall: string, ink: string] => {
+  const wall = surfaceColour(wallBehind(assemblies), exposure);
   return [wall, Number(/\d+/.exec(wall)?.[0] ?? 0) > 120 ? '#1a1c21' : '#e9e2d2'];
 };
-
-const ArrowHead = () => (
-  <defs>
-    <marker
-      id="arrow"
-      viewBox="0 0 10 10"
-      refX="8"
-      refY="5"
-      markerWidth="9"
-      markerHeight="9"
-      markerUnits="userSpaceOnUse"
-      orient="auto"
-    >
-      <path d="M0 0L10 5L0 10z" fill="#ffd27a" />
-    </marker>
-  </defs>
-);
 
 interface RoomProps {
   readonly evaluation: Evaluation;
@@ -86,8 +58,8 @@ const Room = ({ evaluation, shown, switchedOn }: RoomProps) => {
   );
   const view = frontView(fit, size, hand);
   const views = assemblies.map(({ placing }) => viewOf(view, placing));
-  const usual = useMemo(() => exposureFor(assemblies, ambient, lightsOn), [assemblies, ambient, lightsOn]);
-  const [wall, ink] = wallAndInk(evaluation, exposureFor(assemblies, ambient, lit));
+  const { exposure, glare } = useSeen(evaluation, shown, { lightsOn, lit });
+  const [wall, ink] = wallAndInk(evaluation, exposure);
   const falseTop = showsFalse ? falseTopOf(evaluation) : null;
   const { measuring, toggleMeasuring, zoom, onWheel, handlers } = useHand({ room, view, assemblies, hand, setHand });
 
@@ -98,6 +70,9 @@ const Room = ({ evaluation, shown, switchedOn }: RoomProps) => {
       style={{ background: wall }}
       onWheel={onWheel}
     >
+      {size.width > 0 && glare !== null && (
+        <WallCanvas sign={shown.assemblies} view={view} exposure={exposure} glare={glare} />
+      )}
       {size.width > 0 &&
         shown.assemblies.map(({ id }, index) => (
           <FaceCanvas
@@ -108,7 +83,8 @@ const Room = ({ evaluation, shown, switchedOn }: RoomProps) => {
             ambient={ambient}
             lit={lit}
             falseTop={falseTop}
-            exposure={usual}
+            exposure={exposure}
+            glare={glare}
           />
         ))}
       <svg
@@ -118,7 +94,7 @@ const Room = ({ evaluation, shown, switchedOn }: RoomProps) => {
         {...handlers}
       >
         <ArrowHead />
-        <SignShapes shown={shown.assemblies} view={view} views={views} lit={lit} />
+        <SignShapes shown={shown.assemblies} view={view} views={views} lit={lit} exposure={exposure} glare={glare} />
         <FrontOverlays
           evaluation={evaluation}
           view={view}

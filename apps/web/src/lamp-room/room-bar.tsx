@@ -1,8 +1,8 @@
 import { ambientLux, type Evaluation } from '@vitrum/core';
-import { Maximize, Minus, Plus, Ruler } from 'lucide-react';
+import { Camera, Maximize, Minus, Plus, Ruler } from 'lucide-react';
 import { pageOf } from '../builds';
 import { useParts } from '../view/use-parts';
-import { buildOverlays, overlayNames, toggleOverlay, useView, type Overlay } from '../view/view-store';
+import { buildOverlays, overlayNames, toggleOverlay, toggleViewer, useView, type Overlay } from '../view/view-store';
 import { ambientNames } from './ambient-names';
 import { RoomButton } from './room-button';
 
@@ -24,11 +24,12 @@ interface RoomBarProps {
 
 /** What is seen, and the tools: zoom, measure, overlays. */
 export const RoomBar = ({ evaluation, measuring, onMeasure, onZoom, onFit }: RoomBarProps) => {
-  const { ambient, overlays } = useParts(useView, 'ambient', 'overlays');
+  const { ambient, overlays, viewer } = useParts(useView, 'ambient', 'overlays', 'viewer');
   return (
     <div className="pointer-events-none absolute inset-x-0 top-0 flex flex-wrap items-center justify-between gap-2 px-3 py-2 [&>*]:pointer-events-auto">
       <p className="figure rounded-[2px] bg-black/55 px-1.5 text-[13px] text-[#f2ead8]">
         front · {ambientNames[ambient]}, {ambientLux[ambient].toLocaleString('en')} lx
+        {viewer === 'camera' && ' · as a camera'}
       </p>
       <div className="mr-auto flex gap-1.5" role="group" aria-label="View">
         <RoomButton label="Closer" onClick={() => onZoom(1.3)}>
@@ -46,6 +47,13 @@ export const RoomBar = ({ evaluation, measuring, onMeasure, onZoom, onFit }: Roo
           onClick={onMeasure}
         >
           <Ruler size={15} aria-hidden />
+        </RoomButton>
+        <RoomButton
+          pressed={viewer === 'camera'}
+          label="As a camera, exposed for the glow (key C); else as the eye sees it there"
+          onClick={toggleViewer}
+        >
+          <Camera size={15} aria-hidden />
         </RoomButton>
       </div>
       <div className="flex gap-1.5" role="group" aria-label="Shown over the sign">

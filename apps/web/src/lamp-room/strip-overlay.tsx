@@ -1,16 +1,13 @@
 import type { AssemblyEvaluation, Segment } from '@vitrum/core';
 import { pageOf } from '../builds';
 import { toScreen, type FrontView } from './front-view';
+import { stripLabels } from './strip-labels';
+import { thinned } from './thinned';
 
 interface OverlayProps {
   readonly own: AssemblyEvaluation;
   readonly view: FrontView;
 }
-
-/** Numbers stand this far above strings of modules, so as not to lie on one (px). */
-const aboveModulesPx = 16;
-/** Segments drawn with so few points are straight. */
-const straightPoints = 2;
 
 const pathOf = ({ path }: Segment, view: FrontView): string =>
   `M${path
@@ -21,23 +18,19 @@ const pathOf = ({ path }: Segment, view: FrontView): string =>
     )
     .join('L')}`;
 
-const middleOf = ({ path, from, to }: Segment): readonly [number, number] => {
-  const half = path[path.length >> 1]!;
-  return path.length <= straightPoints ? [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2] : [half[0], half[1]];
-};
-
 /** Segments of strip with what they are called and the way current runs. */
 export const StripOverlay = ({ own, view }: OverlayProps) => {
   const width = Math.max(3, own.materials.strip.widthMm * view.scale);
   const { drawn, SegmentStart } = pageOf(own);
   const Own = drawn.strip;
+  const labels = stripLabels(own, view);
+  const shown = thinned(labels);
   return (
     <g data-testid="strip-overlay">
       {Own !== undefined && <Own own={own} view={view} />}
-      {own.runs.segments.map((segment) => {
+      {own.runs.segments.map((segment, index) => {
         const [x1, y1] = toScreen(view, segment.from[0], segment.from[1]);
-        const [mx, middleY] = toScreen(view, ...middleOf(segment));
-        const my = middleY - (own.materials.strip.form === 'modules' ? aboveModulesPx : 0);
+        const { x: mx, y: my } = labels[index]!;
         const path = pathOf(segment, view);
         return (
           <g key={segment.number} fill="none">
@@ -55,19 +48,23 @@ export const StripOverlay = ({ own, view }: OverlayProps) => {
             ) : (
               <SegmentStart segment={segment} view={view} />
             )}
-            <circle cx={mx} cy={my} r={own.label === '' ? 10 : 12} fill="#1a1c21" stroke="#ffd27a" />
-            <text
-              x={mx}
-              y={my + 4}
-              textAnchor="middle"
-              fontSize={own.label === '' ? 11 : 10}
-              fontWeight={700}
-              fill="#ffd27a"
-              className="figure"
-            >
-              {own.label}
-              {segment.number}
-            </text>
+            {shown[index]! && (
+              <>
+                <circle cx={mx} cy={my} r={own.label === '' ? 10 : 12} fill="#1a1c21" stroke="#ffd27a" />
+                <text
+                  x={mx}
+                  y={my + 4}
+                  textAnchor="middle"
+                  fontSize={own.label === '' ? 11 : 10}
+                  fontWeight={700}
+                  fill="#ffd27a"
+                  className="figure"
+                >
+                  {own.label}
+                  {segment.number}
+                </text>
+              </>
+            )}
           </g>
         );
       })}

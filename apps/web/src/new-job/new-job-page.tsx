@@ -3,18 +3,23 @@ import 'reflect-metadata';
 import { NewJobForm } from '@vitrum/contract';
 import {
   allBuilds,
+  applyChange,
   buildOf,
+  fieldsOf,
   formatLength,
   jobName,
   newDesign,
   parseLength,
+  set as put,
   sizeProblems,
   usualSizes,
+  type AnyAssembly,
+  type Design,
   type SizeQuestion,
 } from '@vitrum/core';
 import { validate } from 'class-validator';
 import { Fragment, useEffect, useState, type FormEvent } from 'react';
-import { useNavigate } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import { createJob, getCatalogue } from '../api/jobs';
 import { chooseDesign } from '../solving/choose';
 import { FieldRow, fieldLook } from '../fields/field-row';
@@ -22,6 +27,8 @@ import { TypedField } from '../fields/typed-field';
 import { PageHeader } from '../pages/page-header';
 import { Button } from '../ui/button';
 import { useView } from '../view/view-store';
+import { BuildChoice } from './build-choice';
+import { DrawingChoice, type OwnDrawing } from './drawing-choice';
 
 type Problems = Readonly<Record<string, string>>;
 
@@ -34,42 +41,36 @@ const check = async (form: NewJobForm): Promise<Problems> => {
   return { ...Object.fromEntries<string>(fields), ...sizeProblems(buildOf(form).sizes, form.sizesMm) };
 };
 
-interface BuildChoiceProps {
-  readonly chosen: string;
-  readonly onChoose: (build: string) => void;
-}
+/** The form as it is opened, for the build that was asked for if there is such a one. */
+const formFor = (build: string | null): NewJobForm =>
+  Object.assign(
+    new NewJobForm(),
+    allBuilds.some(({ name }) => name === build)
+      ? { build, sizesMm: usualSizes(buildOf({ build: build! }).sizes) }
+      : {},
+  );
 
-const BuildChoice = ({ chosen, onChoose }: BuildChoiceProps) => (
-  <fieldset className="mb-5">
-    <legend className="mb-1.5 font-bold">What is it?</legend>
-    <div className="grid grid-cols-2 gap-2 sm:grid-cols-3">
-      {allBuilds.map(({ name: build, words: { name, detail } }) => (
-        <label
-          key={build}
-          className={`flex gap-2 border px-3 py-2 ${build === chosen ? 'border-ink bg-sheet' : 'border-line'}`}
-        >
-          <input
-            type="radio"
-            name="build"
-            checked={build === chosen}
-            onChange={() => onChoose(build)}
-            className="mt-1 accent-[var(--ink)]"
-          />
-          <span>
-            <span className="block font-semibold">{name}</span>
-            <span className="block text-xs text-soft">{detail}</span>
-          </span>
-        </label>
-      ))}
-    </div>
-  </fieldset>
-);
+/** A drawing takes the place of lettering. */
+const withDrawing = (design: Design, drawing: OwnDrawing | null): Design => {
+  if (drawing === null) return design;
+  const change = design.assemblies.map((_, index) =>
+    put(fieldsOf<AnyAssembly>(`assemblies.${index}`).artwork.drawing, drawing),
+  );
+  const drawn = applyChange(design, change);
+  if (!drawn.ok) throw new Error(drawn.problems[0]?.message ?? 'the drawing cannot be used');
+  return drawn.value;
+};
+
+/** A name without its ending. */
+const bare = (fileName: string): string => fileName.replace(/\.[^.]*$/, '').slice(0, 80);
 
 /** A build and three questions; the sign is lit as soon as they are answered. */
 export const NewJobPage = () => {
   const navigate = useNavigate();
   const unit = useView((view) => view.unit);
-  const [form, setForm] = useState(() => new NewJobForm());
+  const [asked] = useSearchParams();
+  const [form, setForm] = useState(() => formFor(asked.get('build')));
+  const [drawing, setDrawing] = useState<OwnDrawing | null>(null);
   const [problems, setProblems] = useState<Problems>({});
   /** Fields whose text is no length; the form waits for them. */
   const [mistyped, setMistyped] = useState<Readonly<Record<string, boolean>>>({});
@@ -123,14 +124,17 @@ export const NewJobPage = () => {
   };
   const submit = async (event: FormEvent): Promise<void> => {
     event.preventDefault();
-    const wrong = await check(form);
+    // What is drawn need not be said as well: the drawing’s name stands for it.
+    const told = form.text.trim() === '' && drawing !== null ? bare(drawing.name) : form.text;
+    const answers = Object.assign(new NewJobForm(), form, { text: told });
+    const wrong = await check(answers);
     setProblems(wrong);
     if (Object.keys(wrong).length > 0 || Object.values(mistyped).some(Boolean)) return;
     const calledOff = new AbortController();
     setChoosing(calledOff);
     try {
-      const name = jobName(form.text);
-      const plain = newDesign(form.build, { ...form, name });
+      const name = jobName(told);
+      const plain = withDrawing(newDesign(form.build, { ...answers, name }), drawing);
       const design = await chooseDesign(await getCatalogue(), plain, 0, { signal: calledOff.signal }).then(
         (solved) => solved.design,
         (error: unknown) => {
@@ -163,6 +167,7 @@ export const NewJobPage = () => {
                 onChange={(event) => set({ text: event.target.value })}
               />
             </FieldRow>
+            <DrawingChoice drawing={drawing} onChange={setDrawing} />
           </fieldset>
           <fieldset className="mb-4">
             <legend className="mb-1 font-bold">{words.sizesAsk}</legend>

@@ -43,7 +43,7 @@ export const Measure = ({ opened, held, onHold, link }: MeasureProps) => {
         value={held === null ? '' : JSON.stringify(held)}
         onChoose={(place) => place !== '' && onHold(JSON.parse(place) as Held)}
         options={places}
-        {...(held === null ? { unchosen: { value: '', label: 'click the drawing, or choose' } } : {})}
+        unchosen="click the drawing, or choose"
       />
       <LabelledChoice
         label="How"
@@ -51,7 +51,7 @@ export const Measure = ({ opened, held, onHold, link }: MeasureProps) => {
         disabled={there.length < 2}
         onChoose={setChosen}
         options={there.map((place) => ({ value: place, label: mannerWords(opened.probes[place]!.probe, opened) }))}
-        {...(held === null ? { unchosen: { value: -1, label: '–' } } : {})}
+        unchosen="–"
       />
       <div className="flex flex-wrap gap-2">
         <Button look="strong" disabled={probe < 0 || answer !== null} onClick={() => link.measure(probe)}>

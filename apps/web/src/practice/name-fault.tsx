@@ -19,7 +19,6 @@ export const NameFault = ({ opened, link }: { readonly opened: Opened; readonly 
         label="It is this"
         value={fault}
         onChoose={setFault}
-        unchosen={{ value: -1, label: 'choose' }}
         options={opened.faults.map((words, index) => ({
           value: index,
           label: words,

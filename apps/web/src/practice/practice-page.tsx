@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import { PageHeader } from '../pages/page-header';
 import { Button } from '../ui/button';
 import { LabelledChoice } from '../ui/labelled-choice';
+import { Skeleton } from '../ui/skeleton';
 import { BenchDrawing, type Held } from './bench-drawing';
 import { Measure } from './measure';
 import { ReadingsTable } from './meter';
@@ -112,7 +113,11 @@ export const PracticePage = () => {
           </p>
         )}
         {opened === null ? (
-          <p role="status">Laying the circuit out …</p>
+          <Skeleton
+            says="Laying the circuit out …"
+            shapes={['h-[420px]', 'h-[220px]']}
+            className="grid gap-5 lg:grid-cols-[minmax(0,1fr)_320px]"
+          />
         ) : (
           <Bench key={`${circuit} ${seed}`} opened={opened} link={link} />
         )}

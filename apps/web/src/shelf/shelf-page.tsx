@@ -6,6 +6,7 @@ import { MeasureDialog } from '../calibrate/measure-dialog';
 import { Button } from '../ui/button';
 import { ErrorSheet } from '../pages/error-sheet';
 import { PageHeader } from '../pages/page-header';
+import { Skeleton } from '../ui/skeleton';
 
 interface Section {
   readonly title: string;
@@ -56,7 +57,7 @@ const sectionsOf = ({
     },
     {
       title: 'Faces',
-      columns: ['name', 'passes', 'gives back', 'scatter', 'sheet', 'price'],
+      columns: ['name', 'passes', 'reflects', 'scatter', 'sheet', 'price'],
       rows: faces.map((face) => [
         face.name,
         percent(face.transmittance),
@@ -69,7 +70,7 @@ const sectionsOf = ({
     },
     {
       title: 'On the inner side',
-      columns: ['name', 'passes', 'gives back', 'scatter', 'price'],
+      columns: ['name', 'passes', 'reflects', 'scatter', 'price'],
       rows: coatings.map((coating) => [
         coating.name,
         percent(coating.transmittance),
@@ -93,7 +94,7 @@ const sectionsOf = ({
     },
     {
       title: 'Linings',
-      columns: ['name', 'gives back', 'price'],
+      columns: ['name', 'reflects', 'price'],
       rows: linings.map((lining) => [lining.name, percent(lining.reflectance), price(lining.price, 'm²')]),
     },
     {
@@ -248,7 +249,9 @@ export const ShelfPage = () => {
           have <strong className="text-ink">measured</strong> your own: a lux meter or a photograph will do, and designs
           use them from then on. A strip is measured on a finished box, in the step Prove.
         </p>
-        {data === undefined && <p role="status">Fetching the shelf …</p>}
+        {data === undefined && (
+          <Skeleton says="Fetching the shelf …" shapes={Array.from({ length: 12 }, () => 'mb-2 h-6')} />
+        )}
         <nav aria-label="On the shelf" className="mb-4 flex flex-wrap gap-x-4 gap-y-1">
           {sections.map(({ title, rows }) => (
             <a key={title} href={`#${slug(title)}`} className="underline underline-offset-2">

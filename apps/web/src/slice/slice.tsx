@@ -6,23 +6,13 @@ import { useDesignValue } from '../fields/design-fields';
 import { useOwn } from '../evaluation/own';
 import { useEvaluation } from '../evaluation/evaluation-store';
 import { useView } from '../view/view-store';
-import { lightCones, luminanceProfile, onSlice, ringPath, sliceDrawing, type SliceDrawing } from './slice-drawing';
+import { lightCones, luminanceProfile, onSlice, sliceDrawing, type SliceDrawing } from './slice-drawing';
+import { SectionDepth, SectionShapes } from './section-shapes';
 import { useSize } from '../job/use-size';
 import { useParts } from '../view/use-parts';
 
 const heldAt = (mm: number, { leastMm, mostMm }: SliceDepth): number =>
   Math.min(mostMm, Math.max(leastMm, Math.round(mm)));
-
-const fills = {
-  return: 'url(#grain)',
-  back: '#dcc79a',
-  face: '#cfe3ec',
-  strip: '#1a1c21',
-  block: '#b9b2a3',
-  wall: '#c9c4b8',
-  letter: 'url(#grain)',
-  post: '#8d99a3',
-} as const;
 
 interface DepthHandleProps {
   readonly drawing: SliceDrawing;
@@ -94,11 +84,14 @@ const DepthHandle = ({ drawing, handle, hold }: DepthHandleProps) => {
   );
 };
 
+/** Narrower than this there is room for the figures alone (px). */
+const roomForWordsPx = 330;
+
 const Drawing = ({ own }: { readonly own: AssemblyEvaluation }) => {
   const holder = useRef<HTMLDivElement>(null);
   const size = useSize(holder);
   const [held, hold] = useState<number | null>(null);
-  const { unit, sliceXMm, shownFinding, lit } = useParts(useView, 'unit', 'sliceXMm', 'shownFinding', 'lit');
+  const { sliceXMm, shownFinding, lit } = useParts(useView, 'sliceXMm', 'shownFinding', 'lit');
   const findings = useEvaluation(({ evaluation }) => evaluation?.findings) ?? [];
   const build = buildOf(own);
   const xMm = sliceXMm ?? own.section.atXMm;
@@ -106,31 +99,14 @@ const Drawing = ({ own }: { readonly own: AssemblyEvaluation }) => {
   const drawing = sliceDrawing(section, size, held);
   const profile = luminanceProfile(drawing, own, xMm);
   const handle = build.depth(own);
-  const [rightX] = onSlice(drawing, 0, -section.heightMm / 2);
-  const [, faceInner] = onSlice(drawing, handle.mm, 0);
-  const [, backInner] = onSlice(drawing, 0, 0);
   const place = findings.find(
     ({ id, where, assembly }) => id === shownFinding && where?.view === 'slice' && assembly === own.index,
   )?.where;
   return (
     <div ref={holder} className="relative min-w-0 flex-1">
       <svg className="absolute inset-0 h-full w-full" role="group" aria-label="The slice, to scale">
-        <defs>
-          <pattern id="grain" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(8)">
-            <rect width="7" height="7" fill="#e0c996" />
-            <path d="M0 2h7M0 5.5h7" stroke="#c4a667" strokeWidth="0.7" />
-          </pattern>
-        </defs>
         {lit && lightCones(drawing, own).map((path) => <path key={path} d={path} fill="#f5b945" fillOpacity={0.17} />)}
-        {section.shapes.map((shape, index) => (
-          <path
-            key={`${shape.role}-${index}`}
-            d={ringPath(drawing, shape.ring)}
-            fill={fills[shape.role]}
-            stroke="#4a4438"
-            strokeWidth={0.8}
-          />
-        ))}
+        <SectionShapes drawing={drawing} />
         {place && (
           <rect
             x={onSlice(drawing, 0, place.rect.y + place.rect.height)[0]}
@@ -146,27 +122,10 @@ const Drawing = ({ own }: { readonly own: AssemblyEvaluation }) => {
         <path d={profile.path} fill="none" className="stroke-signal" strokeWidth={1.8} data-testid="profile" />
         <path d={`M${drawing.left} ${drawing.faceY - 14}h${drawing.widthPx}`} className="stroke-line" fill="none" />
         <text x={drawing.left} y={11} fontSize={12} className="fill-soft">
-          luminance along the slice: {Math.round(profile.lowCdM2)} to {Math.round(profile.topCdM2)} cd/m²
+          {size.width > roomForWordsPx ? 'luminance along the slice: ' : ''}
+          {Math.round(profile.lowCdM2)} to {Math.round(profile.topCdM2)} cd/m²
         </text>
-        <g className="figure fill-ink stroke-ink" fontSize={13}>
-          <path
-            fill="none"
-            d={`M${rightX + 8} ${faceInner}h10M${rightX + 13} ${faceInner}V${backInner}M${rightX + 8} ${backInner}h10`}
-          />
-          <text
-            stroke="none"
-            transform={`translate(${rightX + 32} ${(faceInner + backInner) / 2}) rotate(-90)`}
-            textAnchor="middle"
-            data-testid="slice-depth"
-          >
-            {formatLength(handle.mm, unit)}
-          </text>
-        </g>
-        <g fontSize={12} className="fill-soft">
-          <text x={drawing.left - 8} y={(faceInner + backInner) / 2} textAnchor="end">
-            top
-          </text>
-        </g>
+        <SectionDepth drawing={drawing} own={own} />
         <DepthHandle drawing={drawing} handle={handle} hold={hold} />
       </svg>
     </div>

@@ -1,38 +1,19 @@
 import { set } from '@vitrum/core';
 import { useFields } from '../document/selection';
-import { formatLength, parseFont, parseLength, type DrawingFile } from '@vitrum/core';
+import { formatLength, parseFont, parseLength } from '@vitrum/core';
 import { fromByteArray } from 'base64-js';
-import { useState, type ChangeEvent } from 'react';
+import { useState } from 'react';
 import { changeDesign } from '../document/document-store';
 import { useOwn } from '../evaluation/own';
 import { useDesignValue } from '../fields/design-fields';
 import { TypedField } from '../fields/typed-field';
-import { readDrawingFile } from '../intake/read-drawing-file';
+import { drawingTypes, useDrawingFile } from '../intake/use-drawing-file';
 import { Button } from '../ui/button';
+import { FileButton } from '../ui/file-button';
 import { lazyPart } from '../ui/lazy-part';
 import { useView } from '../view/view-store';
 
-interface FileButtonProps {
-  readonly label: string;
-  readonly accept: string;
-  readonly onFile: (file: File) => Promise<void>;
-}
-
 const IntakeDialog = lazyPart(() => import('../intake/intake-dialog'), 'IntakeDialog');
-
-const FileButton = ({ label, accept, onFile }: FileButtonProps) => {
-  const pick = (event: ChangeEvent<HTMLInputElement>): void => {
-    const file = event.target.files?.[0];
-    event.target.value = '';
-    if (file !== undefined) void onFile(file);
-  };
-  return (
-    <label className="inline-flex min-h-7 cursor-pointer items-center rounded-[3px] border border-ink bg-sheet px-2.5 pt-[5px] pb-[3px] font-semibold whitespace-nowrap focus-within:outline-2 focus-within:outline-lamp hover:bg-paper">
-      {label}
-      <input type="file" accept={accept} className="sr-only" onChange={pick} />
-    </label>
-  );
-};
 
 const Alert = ({ problem }: { readonly problem: string | null }) =>
   problem === null ? null : (
@@ -67,27 +48,14 @@ const DrawingWidth = ({ scale }: { readonly scale: number }) => {
 export const DrawingField = () => {
   const at = useFields();
   const drawing = useDesignValue(at.artwork.drawing);
-  const [file, setFile] = useState<DrawingFile | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
-  const onFile = async (picked: File): Promise<void> => {
-    try {
-      setFile(await readDrawingFile(picked));
-      setProblem(null);
-    } catch (error) {
-      setProblem(error instanceof Error ? error.message : String(error));
-    }
-  };
+  const { file, problem, open, close } = useDrawingFile();
   return (
     <section aria-label="Drawing" className="mt-2 border-t border-line pt-2">
       <div className="flex flex-wrap items-center justify-between gap-2">
         <h3 className="min-w-0 truncate font-bold">{drawing ? drawing.name : 'Or a drawing of your own'}</h3>
         <span className="flex gap-1.5">
           {drawing && <Button onClick={() => void changeDesign([set(at.artwork.drawing, null)])}>Back to text</Button>}
-          <FileButton
-            label={drawing ? 'Another …' : 'SVG, DXF, scan …'}
-            accept=".svg,.dxf,.png,.jpg,.jpeg"
-            onFile={onFile}
-          />
+          <FileButton label={drawing ? 'Another …' : 'SVG, DXF, scan …'} accept={drawingTypes} onFile={open} />
         </span>
       </div>
       <Alert problem={problem} />
@@ -95,11 +63,10 @@ export const DrawingField = () => {
       {file !== null && (
         <IntakeDialog
           file={file}
-          onClose={() => setFile(null)}
+          onClose={() => close()}
           onUse={(value) => {
             const [wrong] = changeDesign([set(at.artwork.drawing, value)]);
-            setProblem(wrong === undefined ? null : wrong.message);
-            setFile(null);
+            close(wrong === undefined ? null : wrong.message);
           }}
         />
       )}

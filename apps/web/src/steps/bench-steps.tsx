@@ -2,14 +2,14 @@ import { BenchPanel } from '../bench/bench-panel';
 import { titleOf } from '../assemblies/title-of';
 import { pageOf, type ProveRow } from '../builds';
 import { useOwn } from '../evaluation/own';
-import type { AssemblyEvaluation, Step } from '@vitrum/core';
+import type { AssemblyEvaluation } from '@vitrum/core';
 import { Printer } from 'lucide-react';
 import { useEvaluation } from '../evaluation/evaluation-store';
 import { Button } from '../ui/button';
 import { useLength } from '../view/use-length';
 import { FindFault } from './find-fault/find-fault';
 
-const PrintButton = () => (
+export const PrintButton = () => (
   <Button className="no-print my-1" onClick={() => window.print()}>
     <Printer size={15} aria-hidden /> Print
   </Button>
@@ -102,52 +102,6 @@ export const CutStep = () => {
             .map((roll) => `${(roll.lengthMm / 1000).toFixed(2)} m of ${roll.materialName}, ${show(roll.widthMm)} wide`)
             .join('; ')}.`}
       </p>
-    </>
-  );
-};
-
-const phases: Readonly<Record<Step['phase'], string>> = {
-  prepare: 'Prepare',
-  cut: 'Cut',
-  finish: 'Finish',
-  wire: 'Wire',
-  assemble: 'Assemble',
-  prove: 'Prove',
-  hang: 'Hang',
-};
-
-const duration = (minutes: number): string =>
-  minutes >= 60 ? `${Math.round(minutes / 6) / 10} h` : `${Math.round(minutes)} min`;
-
-export const BuildStep = () => {
-  const buildList = useEvaluation((state) => state.evaluation?.buildList);
-  if (buildList === undefined) return null;
-  return (
-    <>
-      <PrintButton />
-      <p className="text-[13px] text-soft">
-        {duration(buildList.workMinutes)} at the bench, {duration(buildList.waitMinutes)} of drying and soaking. Times
-        are typical.
-      </p>
-      <ol>
-        {buildList.steps.map((step, index) => (
-          <li key={step.id} className="border-b border-line py-1.5">
-            <p className="flex justify-between gap-2">
-              <span className="font-semibold">
-                {index + 1}. {step.title}
-              </span>
-              <span className="figure text-[13px] whitespace-nowrap">{duration(step.minutes)}</span>
-            </p>
-            <p className="text-[13px] text-soft">
-              {phases[step.phase]}. {step.detail}
-              {step.waitMinutes > 0 && ` Then wait ${duration(step.waitMinutes)}.`}
-            </p>
-            {step.caution !== null && (
-              <p className="mt-0.5 border-l-4 border-caution pl-2 text-[13px]">{step.caution}</p>
-            )}
-          </li>
-        ))}
-      </ol>
     </>
   );
 };

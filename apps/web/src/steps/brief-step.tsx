@@ -59,7 +59,7 @@ export const BriefStep = () => {
       <WordsField label="The sign says" field={inDesign.brief.text} />
       <LengthField label="Read from" field={inDesign.brief.readingDistanceMm} hint="the nearest people usually stand" />
       <ChoiceField
-        label="Brightest light it must beat"
+        label="Brightest light around it"
         field={inDesign.brief.ambient}
         wide
         choices={ambients.map((ambient) => ({

@@ -3,7 +3,9 @@ import { useId } from 'react';
 import { useDesignValue } from '../fields/design-fields';
 import { FieldRow, fieldLook } from '../fields/field-row';
 import { changeDesign } from '../document/document-store';
-import { useCatalogue } from '../job/catalogue-context';
+import { choicesOf, useCatalogue } from '../job/catalogue-context';
+import { aboutSheet } from '../fields/material-facts';
+import { Choice } from '../ui/choice';
 
 interface Coat {
   readonly coatingId: string;
@@ -40,19 +42,13 @@ const CoatRow = ({ coat, put }: RowProps) => {
             }}
           />
         )}
-        <select
+        <Choice
           id={id}
-          className={`${fieldLook} min-w-0`}
+          className={counted ? 'w-32' : 'w-40'}
           value={coat.coatingId}
-          onChange={({ target }) => put(target.value === '' ? null : { coatingId: target.value, coats: 1 })}
-        >
-          <option value="">nothing</option>
-          {coatings.map((coating) => (
-            <option key={coating.id} value={coating.id}>
-              {coating.name}
-            </option>
-          ))}
-        </select>
+          options={[{ value: '', label: 'nothing' }, ...choicesOf(coatings, aboutSheet)]}
+          onChoose={(chosen) => put(chosen === '' ? null : { coatingId: chosen, coats: 1 })}
+        />
       </span>
     </FieldRow>
   );

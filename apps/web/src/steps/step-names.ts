@@ -17,6 +17,13 @@ export const workSteps: readonly { readonly step: WorkStep; readonly name: strin
 export const isWorkStep = (value: string | undefined): value is WorkStep =>
   workSteps.some(({ step }) => step === value);
 
+/** Narrower than this is a phone (px). */
+const phonePx = 640;
+
+/** Where a job opens: on a phone in bench mode while it is being made, else where it is looked at. */
+export const firstStep = (status: JobStatus | undefined, widthPx: number): WorkStep | 'bench' =>
+  widthPx < phonePx && (status === 'cutting' || status === 'building') ? 'bench' : 'face';
+
 /** How a step stands. */
 export interface StepState {
   readonly kind: 'untouched' | 'fine' | 'note' | 'fix' | 'stop';

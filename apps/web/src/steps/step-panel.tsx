@@ -1,6 +1,5 @@
 import type { WorkStep } from '@vitrum/core';
 import { createElement, type ComponentType } from 'react';
-import { AssemblyBar } from '../assemblies/assembly-bar';
 import { pageOf, type AssemblyStep } from '../builds';
 import { useDocument } from '../document/document-store';
 import { useChosenIndex } from '../document/selection';
@@ -9,6 +8,7 @@ import { lazyPart } from '../ui/lazy-part';
 import { useView } from '../view/view-store';
 import { stepName } from './step-names';
 
+const AssemblyBar = lazyPart(() => import('../assemblies/assembly-bar'), 'AssemblyBar', { fallback: null });
 const ArtworkStep = lazyPart(() => import('./artwork-step'), 'ArtworkStep');
 
 /** Steps of the sign as a whole; the others show the chosen assembly. */
@@ -16,7 +16,7 @@ const signPanels: Readonly<Record<Exclude<WorkStep, AssemblyStep>, ComponentType
   brief: lazyPart(() => import('./brief-step'), 'BriefStep'),
   power: lazyPart(() => import('./power/power-step'), 'PowerStep'),
   cut: lazyPart(() => import('./bench-steps'), 'CutStep'),
-  build: lazyPart(() => import('./bench-steps'), 'BuildStep'),
+  build: lazyPart(() => import('../bench-mode/build-step'), 'BuildStep'),
   prove: lazyPart(() => import('./bench-steps'), 'ProveStep'),
 };
 

@@ -1,5 +1,6 @@
 import type { Picture } from '@vitrum/core';
 import { useEffect, useRef } from 'react';
+import { paint } from '../ui/paint';
 
 interface PictureCanvasProps {
   readonly picture: Picture;
@@ -10,21 +11,6 @@ interface PictureCanvasProps {
 /** A rendered picture, pixel by pixel. */
 export const PictureCanvas = ({ picture, label, className = '' }: PictureCanvasProps) => {
   const canvas = useRef<HTMLCanvasElement>(null);
-  useEffect(() => {
-    const context = canvas.current?.getContext('2d');
-    if (context === null || context === undefined) return;
-    const image = context.createImageData(picture.width, picture.height);
-    image.data.set(picture.data);
-    context.putImageData(image, 0, 0);
-  }, [picture]);
-  return (
-    <canvas
-      ref={canvas}
-      width={picture.width}
-      height={picture.height}
-      role="img"
-      aria-label={label}
-      className={className}
-    />
-  );
+  useEffect(() => paint(canvas.current, picture), [picture]);
+  return <canvas ref={canvas} role="img" aria-label={label} className={className} />;
 };

@@ -1,4 +1,4 @@
-import { renderFace, renderSign, type Ambient, type Evaluation, type Picture } from '@vitrum/core';
+import { renderSign, type Evaluation } from '@vitrum/core';
 import { Pin, X } from 'lucide-react';
 import { useMemo } from 'react';
 import { setDesign, useDocument } from '../document/document-store';
@@ -13,17 +13,12 @@ import { useParts } from '../view/use-parts';
 
 const signPx = 200;
 
-/** The face of a sign of one assembly; the whole where there are several. */
-const pictureOf = (evaluation: Evaluation, ambient: Ambient, lit: boolean): Picture => {
-  const [only, ...others] = evaluation.assemblies;
-  return only === undefined || others.length > 0
-    ? renderSign(evaluation, ambient, signPx, lit)
-    : renderFace(only, ambient, lit, true);
-};
-
 const Variant = ({ evaluation }: { readonly evaluation: Evaluation }) => {
   const { ambient, lit } = useParts(useView, 'ambient', 'lit');
-  const picture = useMemo(() => pictureOf(evaluation, ambient, lit), [evaluation, ambient, lit]);
+  const picture = useMemo(
+    () => renderSign(evaluation, ambient, signPx, { lit, samples: 1 }),
+    [evaluation, ambient, lit],
+  );
   const { cost, depthMm } = evaluation;
   const { assemblies } = evaluation;
   const named = assemblies.map(({ label, glow }) => ({ of: label === '' ? '' : `${label} `, glow }));

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { TypedField } from '../fields/typed-field';
 import { useView } from '../view/view-store';
 import { stepsBetween } from './chart-points';
+import { Tick } from '../ui/tick';
 
 /** What the form holds; a plan follows from it. */
 export interface PlanDraft {
@@ -43,24 +44,6 @@ const Ticks = ({ legend, children }: { readonly legend: string; readonly childre
     <legend className="font-bold">{legend}</legend>
     {children}
   </fieldset>
-);
-
-interface TickProps {
-  readonly label: string;
-  readonly on: boolean;
-  readonly onChange: (on: boolean) => void;
-}
-
-const Tick = ({ label, on, onChange }: TickProps) => (
-  <label className="flex items-start gap-2 py-0.5 text-[13px] leading-tight">
-    <input
-      type="checkbox"
-      className="mt-px accent-[var(--ink)]"
-      checked={on}
-      onChange={({ target }) => onChange(target.checked)}
-    />
-    {label}
-  </label>
 );
 
 const toggled = (list: readonly string[], item: string, on: boolean): readonly string[] =>
@@ -107,20 +90,22 @@ export const PlanForm = ({ draft, options, rowsWord, onChange }: PlanFormProps) 
         {options.faces.map(({ name }) => (
           <Tick
             key={name}
-            label={name}
             on={draft.faces.includes(name)}
             onChange={(on) => onChange({ ...draft, faces: toggled(draft.faces, name, on) })}
-          />
+          >
+            {name}
+          </Tick>
         ))}
       </Ticks>
       <Ticks legend="Linings">
         {options.linings.map(({ id, name }) => (
           <Tick
             key={id}
-            label={name}
             on={draft.linings.includes(id)}
             onChange={(on) => onChange({ ...draft, linings: toggled(draft.linings, id, on) })}
-          />
+          >
+            {name}
+          </Tick>
         ))}
       </Ticks>
       <p className="figure mt-1 text-xs text-soft">{size} combinations</p>

@@ -160,7 +160,7 @@ export const SweepChart = ({ points, now, upward, currency, onHover, onTake }: S
   return (
     <div
       ref={holder}
-      className="h-full w-full"
+      className="absolute inset-0"
       role="img"
       aria-label={`Try-outs: ${points.length} combinations by price and ${upwardNames[upward]}`}
       data-testid="sweep-chart"

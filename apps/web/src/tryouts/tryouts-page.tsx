@@ -3,7 +3,6 @@ import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useChosenIndex } from '../document/selection';
 import { changeDesign, useDocument } from '../document/document-store';
 import { useEvaluation } from '../evaluation/evaluation-store';
-import { fieldLook } from '../fields/field-row';
 import { useCatalogue } from '../job/catalogue-context';
 import { upwardNames, type Upward } from './chart-points';
 import { tryoutsLink } from './link';
@@ -11,6 +10,7 @@ import { PinnedRow } from './pinned-row';
 import { planOf, type PlanDraft, type PlanOptions } from './plan-form';
 import { PointCard } from './point-card';
 import { TryoutsPanel } from './tryouts-panel';
+import { Choice } from '../ui/choice';
 import { lazyPart } from '../ui/lazy-part';
 import { useTryouts } from './tryouts-store';
 
@@ -91,18 +91,13 @@ export const TryoutsPage = ({ jobId }: { readonly jobId: string }) => {
           <label htmlFor="upward" className="text-[13px]">
             Upward
           </label>
-          <select
+          <Choice
             id="upward"
-            className={`${fieldLook} w-72`}
+            className="w-72"
             value={upward}
-            onChange={({ target }) => setUpward(target.value as Upward)}
-          >
-            {Object.entries(upwardNames).map(([value, label]) => (
-              <option key={value} value={value}>
-                {label}
-              </option>
-            ))}
-          </select>
+            options={(Object.entries(upwardNames) as [Upward, string][]).map(([value, label]) => ({ value, label }))}
+            onChoose={setUpward}
+          />
           <p className="text-[13px] text-soft">filled: will do · hollow: fails something · ring: the design now</p>
         </div>
         <div className="relative min-h-[240px] flex-1">

@@ -2,6 +2,7 @@ import { sweepSize, type Goal, type TryPoint } from '@vitrum/core';
 import { useState } from 'react';
 import { changeDesign, useDocument } from '../document/document-store';
 import { Button } from '../ui/button';
+import { ProgressBar } from '../ui/progress-bar';
 import { useLength } from '../view/use-length';
 import { shortList } from './chart-points';
 import { planOf, PlanForm, type PlanDraft, type PlanOptions } from './plan-form';
@@ -18,10 +19,9 @@ const listed = 6;
 
 const Progress = ({ running, link }: { readonly running: Running; readonly link: TryoutsLink }) => (
   <div className="my-2 flex items-center gap-2" role="status">
-    <progress
-      className="h-2 flex-1 accent-[var(--lamp)]"
-      {...(running.kind === 'sweep' ? { value: running.done, max: running.of } : {})}
-      aria-label={running.kind === 'solve' ? `Looking for the ${running.goal}` : 'Trying combinations'}
+    <ProgressBar
+      label={running.kind === 'solve' ? `Looking for the ${running.goal}` : 'Trying combinations'}
+      done={running.kind === 'sweep' ? { value: running.done, max: running.of } : null}
     />
     <span className="figure text-xs">
       {running.kind === 'sweep'

@@ -1,4 +1,4 @@
-import type { Ambient, LengthUnit, WorkStep } from '@vitrum/core';
+import type { Ambient, LengthUnit, Viewer, WorkStep } from '@vitrum/core';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 
@@ -33,6 +33,8 @@ const usualOverlays: Readonly<Record<WorkStep, readonly Overlay[]>> = {
 interface ViewState {
   readonly ambient: Ambient;
   readonly lit: boolean;
+  /** Shown as the eye sees it there, or as a camera exposed for the glow. */
+  readonly viewer: Viewer;
   /** What lies over the sign now, and what was chosen for each step. */
   readonly overlays: readonly Overlay[];
   readonly chosenOverlays: Partial<Readonly<Record<WorkStep, readonly Overlay[]>>>;
@@ -45,8 +47,12 @@ interface ViewState {
   /** Whether all findings are shown, or the worst alone. */
   readonly findingsOpen: boolean;
   readonly shownFigure: string | null;
+  /** The step of the build list that is looked at; the first that is not done when null. */
+  readonly shownStep: string | null;
   readonly visited: Readonly<Record<string, readonly WorkStep[]>>;
   readonly welcomed: boolean;
+  /** What a field means is told when it is gone to. */
+  readonly help: boolean;
 }
 
 /** How the page looks; kept in the browser, never in the design. */
@@ -55,6 +61,7 @@ export const useView = create<ViewState>()(
     (): ViewState => ({
       ambient: 'evening',
       lit: true,
+      viewer: 'eye',
       overlays: [],
       chosenOverlays: {},
       step: null,
@@ -64,12 +71,14 @@ export const useView = create<ViewState>()(
       shownFinding: null,
       findingsOpen: false,
       shownFigure: null,
+      shownStep: null,
       visited: {},
       welcomed: false,
+      help: true,
     }),
     {
       name: 'vitrum.view',
-      partialize: ({ ambient, chosenOverlays, unit, theme, visited, welcomed, findingsOpen }) => ({
+      partialize: ({ ambient, chosenOverlays, unit, theme, visited, welcomed, findingsOpen, help }) => ({
         ambient,
         chosenOverlays,
         unit,
@@ -77,6 +86,7 @@ export const useView = create<ViewState>()(
         visited,
         welcomed,
         findingsOpen,
+        help,
       }),
     },
   ),
@@ -92,6 +102,10 @@ export const toggleOverlay = (overlay: Overlay): void =>
     const overlays = shown.includes(overlay) ? shown.filter((other) => other !== overlay) : [...shown, overlay];
     return step === null ? { overlays } : { overlays, chosenOverlays: { ...chosenOverlays, [step]: overlays } };
   });
+
+/** As the eye sees it, or as a camera exposed for the glow. */
+export const toggleViewer = (): void =>
+  void useView.setState(({ viewer }) => ({ viewer: viewer === 'eye' ? 'camera' : 'eye' }));
 
 /** Remembers that a step of a job has been looked at. */
 export const markVisited = (jobId: string, step: WorkStep): void =>

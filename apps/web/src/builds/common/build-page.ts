@@ -1,6 +1,8 @@
 import type { AssemblyEvaluation, Segment, WorkStep } from '@vitrum/core';
 import type { ComponentType } from 'react';
 import type { FrontView } from '../../lamp-room/front-view';
+import type { Guide } from '../../guide/types';
+import type { HelpTexts } from '../../help/types';
 import type { Overlay } from '../../view/view-store';
 
 /** What an overlay of a build is drawn from. */
@@ -24,6 +26,10 @@ export type AssemblyStep = Extract<WorkStep, 'artwork' | 'case' | 'light' | 'fac
 /** All that the page says and draws of one build. One folder each; nothing else on the page asks for the name of a build. */
 export interface BuildPage {
   readonly name: string;
+  /** What its own fields mean; fetched when the page has nothing else to do. */
+  readonly loadHelp: () => Promise<{ readonly help: HelpTexts }>;
+  /** Its page of the guide, fetched when it is opened. */
+  readonly loadGuide: () => Promise<{ readonly guide: Guide }>;
   /** What its steps are called where it has words of its own. */
   readonly stepNames: Partial<Readonly<Record<AssemblyStep, string>>>;
   readonly panels: Readonly<Record<Exclude<AssemblyStep, 'artwork'>, ComponentType>>;

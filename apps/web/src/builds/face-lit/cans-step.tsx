@@ -3,6 +3,7 @@ import type { FaceLitAssembly, FaceLitResults } from '@vitrum/core';
 import { useOwnOf } from '../../evaluation/own';
 import { ChoiceField, LengthField } from '../../fields/design-fields';
 import { useLength } from '../../view/use-length';
+import { aboutBoard, aboutLining } from '../../fields/material-facts';
 import { choicesOf, useCatalogue } from '../../job/catalogue-context';
 import { ColourInput } from '../../fields/colour-field';
 
@@ -29,7 +30,10 @@ export const CansStep = () => {
         label="Returns"
         wide
         field={at.cans.returnBoardId}
-        choices={choicesOf(boards.filter(({ uses }) => uses.includes('letter')))}
+        choices={choicesOf(
+          boards.filter(({ uses }) => uses.includes('letter')),
+          aboutBoard,
+        )}
       />
       <LengthField
         label="Return thickness"
@@ -40,7 +44,10 @@ export const CansStep = () => {
         label="Backs"
         wide
         field={at.cans.backBoardId}
-        choices={choicesOf(boards.filter(({ uses }) => uses.includes('back')))}
+        choices={choicesOf(
+          boards.filter(({ uses }) => uses.includes('back')),
+          aboutBoard,
+        )}
       />
       <ChoiceField
         label="Faces"
@@ -51,7 +58,7 @@ export const CansStep = () => {
         ]}
       />
       <LengthField label="Play" field={at.cans.playMm} hint="all round, of backs, inset faces and trims" />
-      <ChoiceField label="Lining" field={at.cans.liningId} choices={choicesOf(linings)} />
+      <ChoiceField label="Lining" field={at.cans.liningId} choices={choicesOf(linings, aboutLining)} />
       <ColourInput label="Finished in" field={at.cans.colour} />
       <h3 className="mt-3 font-bold">Returns, rolled out flat</h3>
       <ul className="text-[13px]">

@@ -2,6 +2,7 @@ import { useFields } from '../../document/selection';
 import type { FaceLitAssembly, FaceLitResults } from '@vitrum/core';
 import { useOwnOf } from '../../evaluation/own';
 import { ChoiceField } from '../../fields/design-fields';
+import { aboutSheet } from '../../fields/material-facts';
 import { choicesOf, useCatalogue } from '../../job/catalogue-context';
 import { CoatsField } from '../../steps/coats-field';
 import { LitToUnlit, percent, ReportTable, Spots, Verdict } from '../../steps/glow-report';
@@ -19,7 +20,7 @@ export const LetterFaceStep = () => {
       <ChoiceField
         label="Face"
         field={at.face.sheetId}
-        choices={choicesOf(faces)}
+        choices={choicesOf(faces, aboutSheet)}
         wide
         hint={`passes ${percent(own.materials.face.transmittance)} (typical)`}
       />

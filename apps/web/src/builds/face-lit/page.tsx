@@ -16,6 +16,8 @@ const asCans = (own: AssemblyEvaluation): FaceLitResults => own as unknown as Fa
 /** Face-lit letters on the page. */
 export const faceLitPage: BuildPage = {
   name: 'face-lit',
+  loadHelp: () => import('./field-help'),
+  loadGuide: () => import('./guide'),
   stepNames: { case: 'Cans' },
   panels: {
     case: lazyPart(() => import('./cans-step'), 'CansStep'),

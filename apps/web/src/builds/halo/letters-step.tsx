@@ -6,6 +6,7 @@ import { useOwnOf } from '../../evaluation/own';
 import { ChoiceField, LengthField, NumberField, useDesignValue } from '../../fields/design-fields';
 import { Button } from '../../ui/button';
 import { useLength } from '../../view/use-length';
+import { aboutBoard, aboutLining } from '../../fields/material-facts';
 import { choicesOf, useCatalogue } from '../../job/catalogue-context';
 import { ColourInput } from '../../fields/colour-field';
 
@@ -115,7 +116,10 @@ export const LettersStep = () => {
         label="Cut from"
         wide
         field={at.letters.boardId}
-        choices={choicesOf(boards.filter(({ uses }) => uses.includes('letter')))}
+        choices={choicesOf(
+          boards.filter(({ uses }) => uses.includes('letter')),
+          aboutBoard,
+        )}
         hint={geometry === undefined ? undefined : `${show(geometry.outside.depthMm)} from wall to front`}
       />
       {form === 'hollow' && (
@@ -136,7 +140,7 @@ export const LettersStep = () => {
       <ChoiceField
         label="Backs finished"
         field={at.letters.backFinishId}
-        choices={choicesOf(linings)}
+        choices={choicesOf(linings, aboutLining)}
         hint={
           own === null
             ? undefined
@@ -146,7 +150,7 @@ export const LettersStep = () => {
       <ColourInput label="Finished in" field={at.letters.colour} />
       <h3 className="mt-3 font-bold">Posts</h3>
       <LengthField label="Thickness" field={at.posts.diameterMm} />
-      <NumberField label="One carries" field={at.posts.perPostKg} unit="kg" step={0.1} />
+      <NumberField label="Load a post" field={at.posts.perPostKg} unit="kg" step={0.1} />
       <PostsTable />
       <p className="mt-2 border-l-4 border-caution pl-2 text-[13px]">
         Fixings rated for the wall; heavy or overhead letters: a structural professional.

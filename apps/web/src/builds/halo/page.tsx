@@ -16,6 +16,8 @@ const asHalo = (own: AssemblyEvaluation): HaloResults => own as unknown as HaloR
 /** Halo letters on the page. */
 export const haloPage: BuildPage = {
   name: 'halo',
+  loadHelp: () => import('./field-help'),
+  loadGuide: () => import('./guide'),
   stepNames: { case: 'Letters', face: 'Wall' },
   panels: {
     case: lazyPart(() => import('./letters-step'), 'LettersStep'),

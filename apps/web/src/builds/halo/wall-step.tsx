@@ -3,6 +3,7 @@ import type { HaloAssembly, HaloResults } from '@vitrum/core';
 import { useOwnOf } from '../../evaluation/own';
 import { ChoiceField } from '../../fields/design-fields';
 import { useLength } from '../../view/use-length';
+import { aboutWall } from '../../fields/material-facts';
 import { choicesOf, useCatalogue } from '../../job/catalogue-context';
 import { LitToUnlit, percent, ReportTable, Spots, Verdict } from '../../steps/glow-report';
 
@@ -22,8 +23,8 @@ export const WallStep = () => {
         label="Wall or backer"
         wide
         field={at.letters.wallId}
-        choices={choicesOf(walls)}
-        hint={`gives back ${percent(glow.faceReflectance)} of what falls on it (typical)`}
+        choices={choicesOf(walls, aboutWall)}
+        hint={`reflects ${percent(glow.faceReflectance)} of what falls on it (typical)`}
       />
       <Verdict glow={glow} />
       <h3 className="mt-3 font-bold">What the eye sees</h3>

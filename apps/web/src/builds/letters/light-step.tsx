@@ -8,6 +8,7 @@ import { chainOf, useOwnOf } from '../../evaluation/own';
 import { ChoiceField, LengthField, NumberField, useDesignValue } from '../../fields/design-fields';
 import { Button } from '../../ui/button';
 import { useLength } from '../../view/use-length';
+import { aboutStrip } from '../../fields/material-facts';
 import { choicesOf, useCatalogue } from '../../job/catalogue-context';
 import { leaveOut, letLie, useMoved } from './strip-edits';
 import { CutsField } from '../../steps/cuts-field';
@@ -124,7 +125,7 @@ export const LetterLightStep = ({ build, behind }: LetterLightProps) => {
       <ChoiceField
         label="Strip or modules"
         field={at.light.stripId}
-        choices={choicesOf(strips)}
+        choices={choicesOf(strips, aboutStrip)}
         wide
         hint={
           evaluation === null

@@ -2,6 +2,7 @@ import type { BoxResults, LightboxAssembly } from '@vitrum/core';
 import { useFields } from '../../document/selection';
 import { useOwnOf } from '../../evaluation/own';
 import { ChoiceField, LengthField, useDesignValue } from '../../fields/design-fields';
+import { aboutBoard, aboutLining } from '../../fields/material-facts';
 import { choicesOf, useCatalogue } from '../../job/catalogue-context';
 import { useLength } from '../../view/use-length';
 import { BlockField } from './block-field';
@@ -45,12 +46,18 @@ export const CaseStep = () => {
       <ChoiceField
         label="Returns"
         field={at.case.returnBoardId}
-        choices={choicesOf(boards.filter(({ uses }) => uses.includes('return')))}
+        choices={choicesOf(
+          boards.filter(({ uses }) => uses.includes('return')),
+          aboutBoard,
+        )}
       />
       <ChoiceField
         label="Back"
         field={at.case.backBoardId}
-        choices={choicesOf(boards.filter(({ uses }) => uses.includes('back')))}
+        choices={choicesOf(
+          boards.filter(({ uses }) => uses.includes('back')),
+          aboutBoard,
+        )}
       />
       <ChoiceField
         label="Corners"
@@ -75,11 +82,11 @@ export const CaseStep = () => {
       <ChoiceField
         label="Lining"
         field={at.case.liningId}
-        choices={choicesOf(linings)}
+        choices={choicesOf(linings, aboutLining)}
         hint={
           evaluation === null
             ? undefined
-            : `gives back ${Math.round(evaluation.materials.lining.reflectance * 100)} % of what falls on it`
+            : `reflects ${Math.round(evaluation.materials.lining.reflectance * 100)} % of what falls on it`
         }
       />
       <BlockField />

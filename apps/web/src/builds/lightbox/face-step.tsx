@@ -4,6 +4,7 @@ import { ChoiceField, LengthField, useDesignValue } from '../../fields/design-fi
 import { changeDesign } from '../../document/document-store';
 import { useOwnOf } from '../../evaluation/own';
 import { Button } from '../../ui/button';
+import { aboutSheet } from '../../fields/material-facts';
 import { choicesOf, useCatalogue } from '../../job/catalogue-context';
 import { CoatsField } from '../../steps/coats-field';
 import { LitToUnlit, percent, ReportTable, Spots, Verdict } from '../../steps/glow-report';
@@ -27,7 +28,7 @@ const SecondSheet = () => {
         <h3 className="font-bold">Second sheet</h3>
         <Button onClick={() => void changeDesign([set(at, null)])}>Take it out</Button>
       </div>
-      <ChoiceField label="Sheet" field={at.sheetId} choices={choicesOf(faces)} wide />
+      <ChoiceField label="Sheet" field={at.sheetId} choices={choicesOf(faces, aboutSheet)} wide />
       <LengthField label="Gap to the face" field={at.gapMm} hint="0 is tight against it" />
       <CoatsField field={at.coats} />
     </section>
@@ -47,7 +48,7 @@ export const FaceStep = () => {
       <ChoiceField
         label="Face"
         field={at.face.sheetId}
-        choices={choicesOf(faces)}
+        choices={choicesOf(faces, aboutSheet)}
         wide
         hint={`passes ${percent(face.transmittance)}, ${face.scatter.kind === 'lambertian' ? 'scatters fully' : `scatters ${percent(face.scatter.hazeShare)} within ±${face.scatter.sigmaDeg}°`} (typical)`}
       />

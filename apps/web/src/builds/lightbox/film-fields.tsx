@@ -1,6 +1,7 @@
 import type { LightboxAssembly } from '@vitrum/core';
 import { useFields } from '../../document/selection';
 import { ChoiceField, LengthField } from '../../fields/design-fields';
+import { aboutFilm } from '../../fields/material-facts';
 import { choicesOf, useCatalogue } from '../../job/catalogue-context';
 
 /** Film on a face: what light goes through, which film, and where it stands. */
@@ -19,7 +20,7 @@ export const FilmFields = () => {
           { value: 'coloured-letters', label: 'both, letters coloured' },
         ]}
       />
-      <ChoiceField label="Film" wide field={at.artwork.filmId} choices={choicesOf(films)} />
+      <ChoiceField label="Film" wide field={at.artwork.filmId} choices={choicesOf(films, aboutFilm)} />
       <LengthField label="Shift right" field={at.artwork.offsetXMm} />
       <LengthField label="Shift up" field={at.artwork.offsetYMm} />
     </>

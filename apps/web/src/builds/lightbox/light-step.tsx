@@ -1,13 +1,15 @@
 import { set, usualInsetMm, type BoxResults, type LightboxAssembly } from '@vitrum/core';
 import { useFields } from '../../document/selection';
 import { useId } from 'react';
-import { FieldRow, fieldLook } from '../../fields/field-row';
+import { FieldRow } from '../../fields/field-row';
+import { Choice, type ChoiceOption } from '../../ui/choice';
 import { ChoiceField, LengthField, NumberField, useDesignValue } from '../../fields/design-fields';
 import { changeDesign } from '../../document/document-store';
 import { useEvaluation } from '../../evaluation/evaluation-store';
 import { chainOf, useOwnOf } from '../../evaluation/own';
 import { Button } from '../../ui/button';
 import { useLength } from '../../view/use-length';
+import { aboutStrip } from '../../fields/material-facts';
 import { choicesOf, useCatalogue } from '../../job/catalogue-context';
 import { CutsField } from '../../steps/cuts-field';
 import { HoldFields } from '../../steps/hold-fields';
@@ -31,6 +33,12 @@ const facings = {
 } as const;
 type Layout = keyof typeof facings;
 
+const layouts: readonly ChoiceOption<Layout>[] = [
+  { value: 'rows', label: 'in rows on the back' },
+  { value: 'rim', label: 'round the rim' },
+  { value: 'block', label: 'round the block' },
+];
+
 /** A new layout takes the facing that is usual for it. */
 const LayoutField = ({ layout }: { readonly layout: Layout }) => {
   const at = useFields<LightboxAssembly>();
@@ -42,21 +50,15 @@ const LayoutField = ({ layout }: { readonly layout: Layout }) => {
       label="Runs"
       hint={block === null ? 'a block inside the case is set in the step Case' : undefined}
     >
-      <select
+      <Choice
         id={id}
-        className={`${fieldLook} min-w-0`}
+        className="w-40"
         value={layout}
-        onChange={({ target }) =>
-          void changeDesign([
-            set(at.light.layout, target.value as Layout),
-            set(at.light.facing, facings[target.value as Layout][0].value),
-          ])
+        options={layouts.filter(({ value }) => value !== 'block' || block !== null || layout === 'block')}
+        onChoose={(chosen) =>
+          void changeDesign([set(at.light.layout, chosen), set(at.light.facing, facings[chosen][0].value)])
         }
-      >
-        <option value="rows">in rows on the back</option>
-        <option value="rim">round the rim</option>
-        {(block !== null || layout === 'block') && <option value="block">round the block</option>}
-      </select>
+      />
     </FieldRow>
   );
 };
@@ -77,10 +79,10 @@ export const LightStep = () => {
   const reels = own?.packing.reels.find(({ stripId }) => stripId === own.materials.strip.id)?.reels ?? [];
   return (
     <>
-      <ChoiceField label="Strip" field={at.light.stripId} choices={choicesOf(strips)} wide />
+      <ChoiceField label="Strip" field={at.light.stripId} choices={choicesOf(strips, aboutStrip)} wide />
       <LayoutField layout={layout} />
       <ChoiceField
-        label="LEDs look"
+        label="LEDs face"
         field={at.light.facing}
         choices={facings[layout]}
         otherwise={facings[layout][0].value}

@@ -18,6 +18,8 @@ const ProveFields = () => {
 /** Light boxes on the page. */
 export const lightboxPage: BuildPage = {
   name: 'lightbox',
+  loadHelp: () => import('./field-help'),
+  loadGuide: () => import('./guide'),
   stepNames: {},
   panels: {
     case: lazyPart(() => import('./case-step'), 'CaseStep'),

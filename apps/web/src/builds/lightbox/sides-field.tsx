@@ -2,7 +2,8 @@ import { boxSides, set, timesAlong, passesOf, type BoxSide, type LightboxAssembl
 import { changeDesign } from '../../document/document-store';
 import { useFields } from '../../document/selection';
 import { useDesignValue } from '../../fields/design-fields';
-import { FieldRow, fieldLook } from '../../fields/field-row';
+import { FieldRow } from '../../fields/field-row';
+import { Choice } from '../../ui/choice';
 import { sidesWith } from './side-edits';
 
 const often = ['none', 'once', 'twice', 'three times', 'four times'] as const;
@@ -21,18 +22,13 @@ export const SidesField = () => {
     <>
       {boxSides.map((side) => (
         <FieldRow key={side} id={`side-${side}`} label={`Along the ${side}`}>
-          <select
+          <Choice
             id={`side-${side}`}
-            className={fieldLook}
+            className="w-40"
             value={times[side]}
-            onChange={({ target }) => change(side, Number(target.value))}
-          >
-            {often.map((word, count) => (
-              <option key={word} value={count}>
-                {word}
-              </option>
-            ))}
-          </select>
+            options={often.map((label, value) => ({ value, label }))}
+            onChoose={(count) => change(side, count)}
+          />
         </FieldRow>
       ))}
     </>

@@ -6,6 +6,7 @@ import { BenchDrawing } from '../../practice/bench-drawing';
 import { judgedWords } from '../../practice/meter';
 import { heldAt, readingText } from '../../practice/probe-at';
 import { Button } from '../../ui/button';
+import { Choice } from '../../ui/choice';
 import { LabelledChoice } from '../../ui/labelled-choice';
 import { useCatalogue } from '../../job/catalogue-context';
 import { finderLink, judged, useFinder, type FinderLink } from './finder-store';
@@ -35,21 +36,16 @@ const Looks = ({ opened, link }: { readonly opened: Opened; readonly link: Finde
       {opened.drawing.segments.map(({ label }, segment) => (
         <li key={label} className="flex items-center justify-between gap-2 text-[13px]">
           <span>Segment {label} is</span>
-          <select
-            aria-label={`How segment ${label} looks`}
-            className={fieldLook}
+          <Choice
+            label={`How segment ${label} looks`}
+            className="w-40"
             value={seen[segment] ?? ''}
-            onChange={(event) =>
-              link.look(segment, event.target.value === '' ? null : (event.target.value as Appearance))
-            }
-          >
-            <option value="">not looked at</option>
-            {looks.map(({ look, name }) => (
-              <option key={look} value={look}>
-                {name}
-              </option>
-            ))}
-          </select>
+            options={[
+              { value: '', label: 'not looked at' },
+              ...looks.map(({ look, name }) => ({ value: look, label: name })),
+            ]}
+            onChoose={(look) => link.look(segment, look === '' ? null : look)}
+          />
         </li>
       ))}
     </ul>
@@ -83,8 +79,6 @@ const Reading = ({
         onChoose={setProbe}
         options={opened.probes.map(({ words }, index) => ({ value: index, label: words }))}
       />
-      {/* The list cuts long words off. */}
-      <p className="text-xs text-soft">{opened.probes[probe]!.words}</p>
       <div className="flex items-end gap-2">
         {held.kind === 'colour' ? (
           <LabelledChoice
@@ -95,7 +89,7 @@ const Reading = ({
               ...opened.drawing.colours.map((name, channel) => ({ value: String(channel), label: name })),
               { value: '-1', label: 'not at all' },
             ]}
-            {...(text === '' ? { unchosen: { value: '', label: 'choose' } } : {})}
+            unchosen="choose"
           />
         ) : (
           <label htmlFor={id} className="flex-1 text-[13px]">

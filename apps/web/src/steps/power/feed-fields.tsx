@@ -2,9 +2,10 @@ import { inDesign, pairsOf, type Evaluation, type WiredSegment } from '@vitrum/c
 import { useState } from 'react';
 import { pageOf } from '../../builds';
 import { ChoiceField } from '../../fields/design-fields';
-import { fieldLook } from '../../fields/field-row';
 import { Button } from '../../ui/button';
+import { Choice } from '../../ui/choice';
 import { useLength } from '../../view/use-length';
+import { aboutWire } from '../../fields/material-facts';
 import { choicesOf, useCatalogue } from '../../job/catalogue-context';
 import { changePower, pairSegments } from './power-edits';
 
@@ -19,18 +20,13 @@ const PairByHand = ({ evaluation }: { readonly evaluation: Evaluation }) => {
     if (one !== undefined && other !== undefined) changePower((now) => pairSegments(now, one, other));
   };
   const choose = (label: string, value: number, set: (index: number) => void) => (
-    <select
-      aria-label={label}
-      className={`${fieldLook} !w-16`}
+    <Choice
+      label={label}
+      className="w-16"
       value={value}
-      onChange={(event) => set(Number(event.target.value))}
-    >
-      {segments.map((segment, index) => (
-        <option key={segment.label} value={index}>
-          {segment.label}
-        </option>
-      ))}
-    </select>
+      options={segments.map((segment, index) => ({ value: index, label: segment.label }))}
+      onChoose={set}
+    />
   );
   return (
     <div className="flex items-center gap-2 py-1 text-[13px]">
@@ -116,7 +112,7 @@ export const FeedFields = ({ evaluation }: { readonly evaluation: Evaluation }) 
       <ChoiceField
         label="Lead"
         field={inDesign.power.wireId}
-        choices={[{ value: 'auto', label: 'chosen by load' }, ...choicesOf(pairsOf(wires))]}
+        choices={[{ value: 'auto', label: 'chosen by load' }, ...choicesOf(pairsOf(wires), aboutWire)]}
         hint={`${circuit.lead.name}, ${show(design.brief.leadLengthMm)}, loses ${circuit.leadDropV.toFixed(2)} V; fuse ${circuit.fuseA} A`}
       />
     </>

@@ -1,5 +1,6 @@
 import type { Evaluation, WiredSegment } from '@vitrum/core';
 import { beginChain, changePower, carryOn, inject, isInjected, putInZone, zoneOf } from './power-edits';
+import { Choice } from '../../ui/choice';
 
 const mostZones = 8;
 
@@ -78,17 +79,19 @@ export const SegmentsTable = ({ evaluation }: { readonly evaluation: Evaluation 
                 )}
               </td>
               <td className="text-right">
-                <select
-                  aria-label={`Zone of segment ${label}`}
-                  className="bg-transparent"
+                <Choice
+                  label={`Zone of segment ${label}`}
+                  className="ml-auto w-14"
                   value={zoneOf(design.power, ref)}
-                  onChange={(event) => changePower((now) => putInZone(now, ref, Number(event.target.value)))}
-                >
-                  <option value={0}>–</option>
-                  {Array.from({ length: Math.min(mostZones, zoneCount + 1) }, (_, zone) => (
-                    <option key={zone}>{zone + 1}</option>
-                  ))}
-                </select>
+                  options={[
+                    { value: 0, label: '–' },
+                    ...Array.from({ length: Math.min(mostZones, zoneCount + 1) }, (_, zone) => ({
+                      value: zone + 1,
+                      label: String(zone + 1),
+                    })),
+                  ]}
+                  onChoose={(zone) => changePower((now) => putInZone(now, ref, zone))}
+                />
               </td>
             </tr>
           );

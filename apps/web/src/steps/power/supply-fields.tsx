@@ -2,6 +2,7 @@ import { set, inDesign } from '@vitrum/core';
 import { limitedPowerWatts, sourceOf, supplyChoices, type Evaluation } from '@vitrum/core';
 import { changeDesign } from '../../document/document-store';
 import { ChoiceField, NumberField } from '../../fields/design-fields';
+import { aboutSupply } from '../../fields/material-facts';
 import { choicesOf, useCatalogue } from '../../job/catalogue-context';
 
 /** Other ways to feed the same load, with what they cost; one click takes one. */
@@ -102,7 +103,7 @@ export const SupplyFields = ({ evaluation }: { readonly evaluation: Evaluation }
       <ChoiceField
         label="Supply"
         field={inDesign.power.supplyId}
-        choices={[{ value: 'auto', label: 'chosen by load' }, ...choicesOf(suited)]}
+        choices={[{ value: 'auto', label: 'chosen by load' }, ...choicesOf(suited, aboutSupply)]}
         hint={supplyHint(evaluation)}
       />
       <NumberField label="Supplies" field={inDesign.power.supplyCount} />

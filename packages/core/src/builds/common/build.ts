@@ -22,7 +22,7 @@ import type { LightRuns, LightShare, Point3 } from '../../light/runs/index.js';
 import type { Section } from '../../light/section/index.js';
 import type { BoughtPart, CutPart } from '../../making/parts/index.js';
 import type { Solid } from '../../making/solids/index.js';
-import type { Step } from '../../making/steps/index.js';
+import type { ToldStep } from '../../making/steps/index.js';
 import type { Template } from '../../making/templates/index.js';
 import type { Circuit, Router, WireRun } from '../../power/circuit/index.js';
 import type { Heat, OwnPower } from '../../power/heat/index.js';
@@ -74,7 +74,7 @@ export interface Stages<Own extends AnyAssembly, OwnLaid extends Laid, Results e
   readonly lay: (brief: Brief, power: PowerDesign, assembly: Own) => Result<OwnLaid>;
   readonly light: (brief: Brief, power: PowerDesign, assembly: Own, laid: OwnLaid, wired: Wired) => Lit;
   readonly parts: (results: Omit<Results, 'cut' | 'bought' | 'packing'>) => OwnParts;
-  readonly steps: (results: Omit<Results, 'packing'>) => readonly Step[];
+  readonly steps: (results: Omit<Results, 'packing'>) => readonly ToldStep[];
   /** The stages that did not answer from memory since they were last run. */
   readonly recomputed: () => readonly StageName[];
 }

@@ -1,4 +1,4 @@
-import type { Step } from '../../making/steps/index.js';
+import type { ToldStep } from '../../making/steps/index.js';
 
 /** A length as it stands in a step. */
 export const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
@@ -7,14 +7,14 @@ export const counted = (count: number, what: string): string => `${count} ${what
 
 /** One step, its parts in the order in which they are read. */
 export const step = (
-  phase: Step['phase'],
+  phase: ToldStep['phase'],
   id: string,
   title: string,
   detail: string,
   minutes: number,
   caution: string | null = null,
   waitMinutes = 0,
-): Step => ({ id, phase, title, detail, minutes, waitMinutes, caution, ofSign: false });
+): ToldStep => ({ id, phase, title, detail, minutes, waitMinutes, caution, ofSign: false });
 
 /** A step that is done once for the whole sign. */
-export const signStep = (...told: Parameters<typeof step>): Step => ({ ...step(...told), ofSign: true });
+export const signStep = (...told: Parameters<typeof step>): ToldStep => ({ ...step(...told), ofSign: true });

@@ -1,6 +1,6 @@
 import { coreWords, jointWords, type Circuit, type WireRun } from '../../power/circuit/index.js';
 import type { JointKind } from '../../document/catalogue/index.js';
-import type { Step } from '../../making/steps/index.js';
+import type { ToldStep } from '../../making/steps/index.js';
 import { counted, mm, signStep } from './step-words.js';
 
 /** Usual minutes for one conductor joined at both its ends. */
@@ -32,7 +32,7 @@ export const joiningCaution = ({ joint }: Circuit): string | null =>
   joint.kind === 'solder' || joint.kind === 'plug' ? 'Solder: ventilate, mind burns.' : null;
 
 /** One step a chain, each with its wires joint by joint. */
-const chainSteps = ({ chains, wires, joint }: Circuit): readonly Step[] =>
+const chainSteps = ({ chains, wires, joint }: Circuit): readonly ToldStep[] =>
   chains.map((chain) => {
     const own = wires.filter((wire) => wire.chain === chain.number);
     const cores = own.reduce((sum, wire) => sum + wire.cores.length, 0);
@@ -47,7 +47,7 @@ const chainSteps = ({ chains, wires, joint }: Circuit): readonly Step[] =>
   });
 
 /** What is set on the controller, and where it goes. */
-const controllerSteps = ({ drive, pixels, leadCores }: Circuit): readonly Step[] => {
+const controllerSteps = ({ drive, pixels, leadCores }: Circuit): readonly ToldStep[] => {
   const { controller, amplifiers, inside, sensorWindow } = drive;
   if (controller === null) return [];
   const place = inside ? 'Fix it inside the sign, where it can be reached' : 'Fix it beside the supply';
@@ -72,4 +72,7 @@ const controllerSteps = ({ drive, pixels, leadCores }: Circuit): readonly Step[]
 };
 
 /** Joint by joint: a step for each chain of the circuit of the sign, then the controller. */
-export const wiringSteps = (circuit: Circuit): readonly Step[] => [...chainSteps(circuit), ...controllerSteps(circuit)];
+export const wiringSteps = (circuit: Circuit): readonly ToldStep[] => [
+  ...chainSteps(circuit),
+  ...controllerSteps(circuit),
+];

@@ -22,7 +22,7 @@ const darkest = (results: FaceLitResults): Figure =>
     'Luminance of the darkest place over the mean of all faces, a border of one face thickness left out.',
     [
       computed('light reflected inside', `${Math.round(results.glow.indirectShare * 100)} %`),
-      typical('lining gives back', `${Math.round(results.materials.lining.reflectance * 100)} %`),
+      typical('lining reflects', `${Math.round(results.materials.lining.reflectance * 100)} %`),
     ],
   );
 

@@ -23,8 +23,7 @@ import { letterBed } from '../letters/heat-bed.js';
 import { leadEntryOf } from '../letters/lead-entry.js';
 import { jumpersOf } from '../letters/jumpers.js';
 import { letterPaths, letterRuns } from '../letters/runs.js';
-import { partsOfLetters } from '../letters/splits.js';
-import { commonStages } from '../common/common-stages.js';
+import { letteringMemos } from '../letters/lay-lettering.js';
 import { letterRouters } from '../common/wire-routes.js';
 import { cansGeometry } from './geometry.js';
 import { faceLitBought, faceLitParts, shapingByShape, type FaceLitFacts } from './parts.js';
@@ -75,10 +74,8 @@ export const faceLitMemos = (catalogue: Catalogue, limits: GridLimits) => {
   const trace = traceByCan();
   const insideOf = outlineByShape((part, wallMm: number) => offset(part, -wallMm, followedMm));
   return {
-    ...commonStages(),
+    ...letteringMemos(),
     materials: memoizeLast(findFaceLitMaterials),
-    letters: memoizeLast(solidParts),
-    letterParts: memoizeLast(partsOfLetters),
     shape: memoizeLast((outline: Outline) => simplify(outline, followedMm)),
     inside: memoizeLast((outline: Outline, wallMm: number) =>
       solidParts(outline).flatMap((part) => insideOf(part, wallMm)),

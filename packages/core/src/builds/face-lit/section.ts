@@ -69,7 +69,7 @@ export const faceLitSectionAt = (
       },
       { name: 'gap', detail: `${mm(depthInsideMm - geometry.ledZMm)} LED to face`, at: [depthInsideMm / 2, 0] },
       { name: 'strip', detail: strip.name, at: [strip.heightMm, 0] },
-      { name: 'lining', detail: `${lining.name}, gives back ${Math.round(lining.reflectance * 100)} %`, at: [0, 0] },
+      { name: 'lining', detail: `${lining.name}, reflects ${Math.round(lining.reflectance * 100)} %`, at: [0, 0] },
       { name: 'back', detail: backBoard.name, at: [-backMm, 0] },
     ],
     rearZMm: -backMm,

@@ -1,7 +1,7 @@
 import type { Circuit } from '../../power/circuit/index.js';
 import type { Jumper } from '../../light/runs/index.js';
 import type { CutPart } from '../../making/parts/index.js';
-import type { Step } from '../../making/steps/index.js';
+import type { ToldStep } from '../../making/steps/index.js';
 import { counted, mm, signStep, step } from '../common/step-words.js';
 import { joiningCaution, joiningWords, wiringSteps } from '../common/wiring-steps.js';
 import type { FaceLitFacts } from './parts.js';
@@ -21,7 +21,7 @@ const toolCautions = {
 } as const;
 
 /** The build list of face-lit letters. Times are typical and meant to be replaced by the shop’s own. */
-export const faceLitSteps = (facts: FaceLitStepFacts): readonly Step[] => {
+export const faceLitSteps = (facts: FaceLitStepFacts): readonly ToldStep[] => {
   const { parts, circuit, jumpers, materials, geometry, assembly, runs, letters, brief } = facts;
   const returns = parts.filter(({ stock }) => stock === 'return');
   const count = letters.length;

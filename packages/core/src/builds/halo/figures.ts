@@ -4,7 +4,7 @@ import { computed, daylight, evenness, one, typical, vanishing, type Figure } fr
 const standoff = ({ geometry, assembly, materials }: HaloResults): Figure => ({
   id: 'standoff',
   text: `${one(geometry.standoffMm)} mm`,
-  label: 'standoff',
+  label: 'standoff, wall to letter',
   kind: 'computed',
   value: geometry.standoffMm,
   unit: 'mm',
@@ -20,7 +20,7 @@ const standoff = ({ geometry, assembly, materials }: HaloResults): Figure => ({
 const glowWidth = ({ glow }: HaloResults): Figure => ({
   id: 'glow-width',
   text: `${one(glow.halfMm)} mm`,
-  label: 'glow to half',
+  label: 'out, the glow is half',
   kind: 'computed',
   value: glow.halfMm,
   unit: 'mm',
@@ -48,7 +48,7 @@ const scallops = (results: HaloResults): Figure =>
 const luminance = ({ glow, materials }: HaloResults): Figure => ({
   id: 'luminance',
   text: `${Math.round(glow.evenness.meanCdM2)} cd/m²`,
-  label: 'wall at the edge',
+  label: 'on the wall, beside the letters',
   kind: 'computed',
   value: glow.evenness.meanCdM2,
   unit: 'cd/m²',
@@ -56,7 +56,7 @@ const luminance = ({ glow, materials }: HaloResults): Figure => ({
   inputs: [
     computed('from the LEDs', `${Math.round(glow.emittedLm)} lm`),
     computed('on the wall that is seen', `${Math.round(glow.seenLm)} lm`),
-    typical('wall gives back', `${Math.round(glow.faceReflectance * 100)} %`),
+    typical('wall reflects', `${Math.round(glow.faceReflectance * 100)} %`),
     typical('wall', materials.wall.name),
   ],
 });

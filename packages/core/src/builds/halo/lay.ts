@@ -7,6 +7,7 @@ import type { Catalogue } from '../../document/catalogue/index.js';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import type { HaloMemos } from './memos.js';
 import type { Stages } from '../common/build.js';
+import { layLettering } from '../letters/lay-lettering.js';
 
 const noPosts: readonly Post[] = [];
 type Halo = Stages<HaloAssembly, HaloLaid, HaloResults>;
@@ -19,13 +20,9 @@ export const layHalo =
     const found = stages.materials.run(assembly, catalogue);
     if (!found.ok) return found;
     const materials = found.value;
-    const font = stages.font.run(artwork.fontId, artwork.ownFont ?? null, fonts);
-    const set = stages.artwork.run(artwork.text ?? brief.text, artwork, font);
+    const set = layLettering(stages, brief, artwork, materials.tool, fonts);
     if (!set.ok) return set;
-    const lettering = set.value;
-    const letters = stages.letters.run(lettering.outline);
-    const letterParts = stages.letterParts.run(letters, artwork.splits, artwork.registration);
-    const workability = stages.workability.run(lettering.outline, materials.tool, letterParts);
+    const { lettering, letters, workability } = set.value;
     const outline = stages.shape.run(lettering.outline);
     const sized = stages.geometry.run(assembly, materials, lettering.bounds);
     if (!sized.ok) return sized;

@@ -229,7 +229,7 @@ export const haloTooDim: Rule<HaloResults> = ({ results, catalogue }) => {
     severity: 'fix',
     step: 'light',
     what: `The glow is lost in ${ambientWords[design.brief.ambient]}`,
-    why: `At the edge the lit wall is ${ratio.toFixed(2)} times as bright as unlit; ${readsAsLit} is the usual least (typical). A paler wall gives back more of both.`,
+    why: `At the edge the lit wall is ${ratio.toFixed(2)} times as bright as unlit; ${readsAsLit} is the usual least (typical). A paler wall reflects more of both.`,
     numbers: [
       { label: 'lit to unlit', value: Math.round(ratio * 100) / 100, unit: ': 1' },
       { label: 'at the edge', value: Math.round(results.glow.evenness.meanCdM2), unit: 'cd/m²' },

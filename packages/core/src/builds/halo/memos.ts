@@ -5,7 +5,7 @@ import type { HaloResults } from './results.js';
 import { haloGlowOf, type Looking } from '../../light/wall/index.js';
 import type { LoadedPost, PostedPart } from '../../making/hanging/index.js';
 import { memoizeLast } from '../../base/maths/index.js';
-import { simplify, solidParts, type Outline } from '../../base/outlines/index.js';
+import { simplify, type Outline } from '../../base/outlines/index.js';
 import type { CutPart } from '../../making/parts/index.js';
 import type { Jumper, LightShare } from '../../light/runs/index.js';
 import type { Circuit } from '../../power/circuit/index.js';
@@ -14,8 +14,7 @@ import { letterBed } from '../letters/heat-bed.js';
 import { leadEntryOf } from '../letters/lead-entry.js';
 import { jumpersOf } from '../letters/jumpers.js';
 import { letterPaths, letterRuns } from '../letters/runs.js';
-import { partsOfLetters } from '../letters/splits.js';
-import { commonStages } from '../common/common-stages.js';
+import { letteringMemos } from '../letters/lay-lettering.js';
 import { letterRouters } from '../common/wire-routes.js';
 import { haloGeometry } from './geometry.js';
 import { haloBought, haloParts, type HaloFacts } from './parts.js';
@@ -88,10 +87,8 @@ const glowWithin =
 /** The stages of halo letters, each memoized by its last call. */
 export const haloMemos = (catalogue: Catalogue, limits: GridLimits) => {
   return {
-    ...commonStages(),
+    ...letteringMemos(),
     materials: memoizeLast(findHaloMaterials),
-    letters: memoizeLast(solidParts),
-    letterParts: memoizeLast(partsOfLetters),
     shape: memoizeLast((outline: Outline) => simplify(outline, followedMm)),
     geometry: memoizeLast(haloGeometry),
     entry: memoizeLast(leadEntryOf),

@@ -122,7 +122,7 @@ export const haloSectionAt = (
       },
       {
         name: 'backs',
-        detail: `${backFinish.name}, gives back ${Math.round(backFinish.reflectance * 100)} %`,
+        detail: `${backFinish.name}, reflects ${Math.round(backFinish.reflectance * 100)} %`,
         at: [geometry.bedZMm, 0],
       },
       { name: 'wall', detail: wall.name, at: [0, -heightMm / 2 + 10] },

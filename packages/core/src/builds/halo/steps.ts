@@ -2,7 +2,7 @@ import { cornerWords } from '../../light/laying/index.js';
 import type { Circuit } from '../../power/circuit/index.js';
 import type { Jumper } from '../../light/runs/index.js';
 import type { CutPart } from '../../making/parts/index.js';
-import type { Step } from '../../making/steps/index.js';
+import type { ToldStep } from '../../making/steps/index.js';
 import { counted, mm, signStep, step } from '../common/step-words.js';
 import { joiningCaution, joiningWords, wiringSteps } from '../common/wiring-steps.js';
 import type { HaloFacts } from './parts.js';
@@ -31,7 +31,7 @@ const minutesByShell = 6;
 const printing = (
   parts: readonly CutPart[],
   { materials, assembly }: Pick<LetterFacts, 'materials' | 'assembly'>,
-): Step => {
+): ToldStep => {
   const { perimeters, solidLayers, layerMm } = printOf(assembly.letters);
   const kg = parts.reduce((sum, part) => sum + (part.stock === 'print' ? part.kg * part.count : 0), 0);
   return step(
@@ -49,7 +49,7 @@ const cutting = (
   { materials, geometry, assembly }: Omit<LetterFacts, 'parts'>,
   fronts: number,
   holes: number,
-): readonly Step[] => [
+): readonly ToldStep[] => [
   step(
     'cut',
     'lettering',
@@ -83,7 +83,7 @@ const cutting = (
   ),
 ];
 
-const letters = ({ parts, materials, geometry, assembly, posts }: HaloStepFacts): readonly Step[] => {
+const letters = ({ parts, materials, geometry, assembly, posts }: HaloStepFacts): readonly ToldStep[] => {
   const fronts = parts.filter(({ id }) => /^letter-\d+[a-z]?$/.test(id)).length;
   const holes = posts.reduce((sum, part) => sum + part.posts.length, 0);
   const printed = isPrinted(materials.board);
@@ -112,7 +112,7 @@ const letters = ({ parts, materials, geometry, assembly, posts }: HaloStepFacts)
   ];
 };
 
-const wire = ({ runs, circuit, jumpers, materials, assembly }: HaloStepFacts): readonly Step[] => {
+const wire = ({ runs, circuit, jumpers, materials, assembly }: HaloStepFacts): readonly ToldStep[] => {
   const open = jumpers.filter(({ openMm }) => openMm > 0);
   const corners = cornerWords(runs.corners);
   return [
@@ -137,7 +137,7 @@ const wire = ({ runs, circuit, jumpers, materials, assembly }: HaloStepFacts): r
 };
 
 /** The build list of halo letters. Times are typical and meant to be replaced by the shop’s own. */
-export const haloSteps = (facts: HaloStepFacts): readonly Step[] => {
+export const haloSteps = (facts: HaloStepFacts): readonly ToldStep[] => {
   const { circuit, materials, brief, posts, geometry } = facts;
   const holes = posts.reduce((sum, part) => sum + part.posts.length, 0);
   return [

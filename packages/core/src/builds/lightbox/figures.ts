@@ -32,15 +32,15 @@ const darkest = (results: BoxResults): Figure =>
     'Luminance of the darkest place over the mean of the lit area, a border of one face thickness left out.',
     [
       computed('light reflected inside', `${Math.round(results.glow.indirectShare * 100)} %`),
-      typical('lining gives back', `${Math.round(results.materials.lining.reflectance * 100)} %`),
+      typical('lining reflects', `${Math.round(results.materials.lining.reflectance * 100)} %`),
     ],
   );
 
 const dotsAndBands = (results: BoxResults): Figure => {
-  const { bands } = results.glow.evenness;
+  const { bands, dots } = results.glow.evenness;
   const { rowPitchMm } = results.runs;
   return vanishing(results, {
-    name: 'dots',
+    name: bands !== null && bands.vanishesAtMm > dots.vanishesAtMm ? 'bands' : 'dots',
     never: 'dots and bands',
     how: 'Contrast at the LED pitch and at the row pitch, each against the contrast sensitivity of the eye (Barten 2004) at this luminance; the farther distance counts.',
     between: [

@@ -34,7 +34,7 @@ export const lightboxFront = (results: BoxResults): Front => {
     outline: [rectRing(seated), rectRing(opening)],
     rule: 'evenodd',
     paint: { reflects: [grey, grey, grey] },
-    beside: false,
+    beside: true,
   };
   return {
     lights: 'itself',

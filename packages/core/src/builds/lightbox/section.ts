@@ -209,7 +209,7 @@ export const lightboxSection = (
       },
       {
         name: 'lining',
-        detail: `${materials.lining.name}, gives back ${percent(materials.lining.reflectance)}`,
+        detail: `${materials.lining.name}, reflects ${percent(materials.lining.reflectance)}`,
         at: [inside.depthMm * 0.4, -half],
       },
       { name: 'back', detail: `${materials.backBoard.name}, screwed: opens for service`, at: [rearZ / 2, -half * 0.6] },

@@ -1,10 +1,10 @@
-import type { Step } from '../../making/steps/index.js';
+import type { ToldStep } from '../../making/steps/index.js';
 import { ledgeOf } from './ledge-parts.js';
 import type { StepFacts } from './types.js';
 import { joiningCaution, joiningWords, wiringSteps } from '../common/wiring-steps.js';
 
 /** A step; whether it is the sign’s is said at the end. */
-type Told = Omit<Step, 'ofSign'> & Partial<Pick<Step, 'ofSign'>>;
+type Told = Omit<ToldStep, 'ofSign'> & Partial<Pick<ToldStep, 'ofSign'>>;
 
 const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
 
@@ -40,6 +40,7 @@ const cut = ({ parts, design, geometry }: StepFacts): readonly Told[] => {
       detail: boards.map((part) => `${part.name} ${mm(part.widthMm)} × ${mm(part.heightMm)}`).join('; '),
       minutes: 12 + 6 * boards.length,
       waitMinutes: 0,
+      shows: { view: 'sheets', parts: boards.map(({ name }) => name) },
       caution: 'Table saw: guard and riving knife on, push stick, eye and ear protection, dust extraction.',
     },
     {
@@ -56,6 +57,7 @@ const cut = ({ parts, design, geometry }: StepFacts): readonly Told[] => {
       phase: 'cut',
       title: `Cut the face ${mm(geometry.face.widthMm)} × ${mm(geometry.face.heightMm)}`,
       detail: `It plays ${mm(design.playMm)} on every side; leave its film on until the end.`,
+      shows: { view: 'sheets', parts: parts.filter(({ stock }) => stock === 'face').map(({ name }) => name) },
       minutes: 20,
       waitMinutes: 0,
       caution:
@@ -245,7 +247,7 @@ const close = (facts: StepFacts): readonly Told[] => [
 const ofSign: ReadonlySet<string> = new Set(['solder', 'soak', 'lead']);
 
 /** The build list of a light box. Times are typical and meant to be replaced by the shop’s own. */
-export const lightboxSteps = (facts: StepFacts): readonly Step[] =>
+export const lightboxSteps = (facts: StepFacts): readonly ToldStep[] =>
   [...prepare(facts), ...cut(facts), ...finish(facts), ...wire(facts), ...close(facts)].map((told) => ({
     ...told,
     ofSign: told.ofSign ?? ofSign.has(told.id),

@@ -67,7 +67,7 @@ export const withMeasured = <Kind extends MeasurableKind>(
   if (figures.reflectance !== undefined && transmittance + reflectance > 1)
     return failure({
       path: 'figures.reflectance',
-      message: `passes ${transmittance} and gives back ${reflectance}: more than came in; measure both again`,
+      message: `passes ${transmittance} and reflects ${reflectance}: more than came in; measure both again`,
     });
   const lobe = scatter.kind === 'lobe' ? scatter : { kind: 'lobe' as const, sigmaDeg: 45, hazeShare: 1 };
   return success({

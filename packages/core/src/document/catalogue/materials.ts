@@ -109,7 +109,7 @@ const makesLight = <T extends { readonly name: string; readonly transmittance: n
     : [
         {
           path,
-          message: `${name} passes ${transmittance} and gives back ${reflectance} of the light: together that must be between 0 and 1; put its figures right on the shelf`,
+          message: `${name} passes ${transmittance} and reflects ${reflectance} of the light: together that must be between 0 and 1; put its figures right on the shelf`,
         },
       ];
 

@@ -108,6 +108,11 @@ export const proof = z
       .max(20_000)
       .optional()
       .describe('Tests of single segments that were passed, each by its name.'),
+    built: z
+      .array(z.string().min(1).max(160))
+      .max(2000)
+      .optional()
+      .describe('Steps of the build list that are done, each by its name.'),
   })
   .optional()
   .describe('What was measured at the real bench.');

@@ -1,5 +1,6 @@
 import { sum } from '../../base/maths/index.js';
 import type { AssemblyResults, SignResults } from '../results/index.js';
+import type { Ambient } from '../../document/design/index.js';
 import { ambientLux } from '../../light/glow/index.js';
 import type { Figure } from './types.js';
 import { computed, one, two, typical } from './words.js';
@@ -14,6 +15,14 @@ interface VanishingWords {
   readonly between?: Figure['inputs'];
 }
 
+const inLight: Readonly<Record<Ambient, string>> = {
+  noon: 'noon sun',
+  overcast: 'overcast',
+  shop: 'shop light',
+  evening: 'dusk',
+  dark: 'in the dark',
+};
+
 /** Lit over unlit in the light of the place. */
 export const daylight = ({ glow, design }: AssemblyResults): Figure => {
   const { ambient } = design.brief;
@@ -21,15 +30,15 @@ export const daylight = ({ glow, design }: AssemblyResults): Figure => {
   return {
     id: 'daylight',
     rules: ['too-dim'],
-    text: `${ratio >= 100 ? Math.round(ratio) : one(ratio)} : 1`,
-    label: `to unlit, ${ambient}`,
+    text: `${ratio >= 100 ? Math.round(ratio) : one(ratio)} times`,
+    label: `as bright lit as unlit, ${inLight[ambient]}`,
     kind: 'computed',
     value: ratio,
-    unit: ': 1',
-    how: 'Luminance lit over luminance unlit under the brief’s light; unlit the face gives back daylight.',
+    unit: 'times',
+    how: 'Luminance lit over luminance unlit under the brief’s light; unlit the face reflects daylight.',
     inputs: [
       typical('ambient', `${ambientLux[ambient]} lx`),
-      computed('face gives back', `${Math.round(glow.faceReflectance * 100)} %`),
+      computed('face reflects', `${Math.round(glow.faceReflectance * 100)} %`),
       computed('luminance by itself', `${Math.round(glow.evenness.meanCdM2)} cd/m²`),
     ],
   };
@@ -41,12 +50,16 @@ export const vanishing = (
   { name, never, how, between = [] }: VanishingWords,
 ): Figure => {
   const { dots, dotsVanishAtMm } = glow.evenness;
-  const unseen = dotsVanishAtMm <= 0;
+  const metres = (mm: number): string => `${mm < 10_000 ? one(mm / 1000) : Math.round(mm / 1000)} m`;
+  const from = metres(design.brief.readingDistanceMm);
+  const unseen = dotsVanishAtMm <= design.brief.readingDistanceMm;
   return {
     id: 'dots-vanish',
     rules: ['dots-show'],
-    text: unseen ? 'never seen' : `${one(dotsVanishAtMm / 1000)} m`,
-    label: unseen ? (never ?? name) : `${name} vanish at`,
+    text: unseen ? 'none seen' : 'seen',
+    label: unseen
+      ? `${never ?? name}, from ${from} on${dotsVanishAtMm > 0 ? `; under ${metres(dotsVanishAtMm)} they show` : ''}`
+      : `${name}, nearer than ${metres(dotsVanishAtMm)}`,
     kind: 'computed',
     value: dotsVanishAtMm / 1000,
     unit: 'm',
@@ -69,8 +82,8 @@ export const evenness = (
 ): Figure => ({
   id: 'evenness',
   rules,
-  text: two(glow.evenness.minOverMean),
-  label: 'darkest to mean',
+  text: `${Math.round(100 * glow.evenness.minOverMean)} %`,
+  label: 'of the mean, at the darkest place',
   kind: 'computed',
   value: glow.evenness.minOverMean,
   unit: '',
@@ -93,7 +106,7 @@ export const watts = ({ circuit, assemblies, design }: SignResults): Figure => (
   label:
     circuit.supply === null
       ? 'no supply carries it'
-      : `of ${circuit.supplyCount > 1 ? `${circuit.supplyCount} × ` : ''}${circuit.supply.watts} W supply`,
+      : `drawn, of ${circuit.supplyCount > 1 ? `${circuit.supplyCount} × ` : ''}${circuit.supply.watts} W`,
   kind: 'computed',
   value: circuit.watts,
   unit: 'W',
@@ -122,7 +135,7 @@ export const reel = ({ assemblies, circuit, packing }: SignResults): Figure => {
   return {
     id: 'reel',
     text: `${one(metres)} m`,
-    label: reels.length <= 1 ? `of a ${reelMm / 1000} m reel` : `from ${reels.length} reels`,
+    label: reels.length <= 1 ? 'of strip, from one reel' : `of strip, from ${reels.length} reels`,
     kind: 'computed',
     value: metres,
     unit: 'm',
@@ -139,7 +152,7 @@ export const reel = ({ assemblies, circuit, packing }: SignResults): Figure => {
 export const weight = ({ parts }: SignResults): Figure => ({
   id: 'weight',
   text: `${one(parts.kg)} kg`,
-  label: 'hangs',
+  label: 'weight as it hangs',
   kind: 'computed',
   value: parts.kg,
   unit: 'kg',
@@ -156,7 +169,7 @@ export const price = ({ cost }: SignResults): Figure => ({
   id: 'cost',
   rules: ['costs-too-much'],
   text: `${cost.currency}${cost.perSign.toFixed(2)}`,
-  label: `a sign, ${one(cost.hours)} h`,
+  label: `a sign, with ${one(cost.hours)} h of work`,
   kind: 'computed',
   value: cost.perSign,
   unit: cost.currency,

@@ -25,7 +25,7 @@ export const judgeHalo = (
   if (dots.vanishesAtMm > brief.readingDistanceMm)
     return {
       verdict: 'dots',
-      sentence: `From ${from} the LEDs show as scallops on the wall: ${percent(dots.contrast)} of contrast where the eye sees ${percent(dots.threshold)}; they melt beyond ${metres(dots.vanishesAtMm)}.`,
+      sentence: `From ${from} the LEDs show as scallops on the wall: ${percent(dots.contrast)} of contrast where the eye sees ${percent(dots.threshold)}; they show from anywhere nearer than ${metres(dots.vanishesAtMm)}.`,
     };
   if (minOverMean < evenAlongEdge)
     return {

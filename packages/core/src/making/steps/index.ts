@@ -1,3 +1,7 @@
+import { usualDrawing, type StepDrawing } from './step-drawing.js';
+
+export type { StepDrawing, StepView } from './step-drawing.js';
+
 /** One thing to do at the bench. */
 export interface Step {
   readonly id: string;
@@ -12,7 +16,14 @@ export interface Step {
   readonly caution: string | null;
   /** Done once for the whole sign, whichever assembly tells of it. */
   readonly ofSign: boolean;
+  /** The assembly that tells of it, by its place in the sign. */
+  readonly assembly: number;
+  /** What is drawn beside it. */
+  readonly shows: StepDrawing;
 }
+
+/** A step as a build tells it: where it names no drawing it has the usual one. */
+export type ToldStep = Omit<Step, 'shows' | 'assembly'> & Partial<Pick<Step, 'shows'>>;
 
 /** The build list in order. */
 export interface BuildList {
@@ -25,11 +36,26 @@ export interface BuildList {
 export interface AssemblySteps {
   readonly id: string;
   readonly label: string;
-  readonly steps: readonly Step[];
+  readonly index: number;
+  readonly steps: readonly ToldStep[];
 }
 
-const named = ({ id, label }: AssemblySteps, step: Step): Step =>
-  label === '' ? step : { ...step, id: `${id}-${step.id}`, title: `${label}: ${step.title}` };
+/** Parts bear the label of their assembly before their name. */
+const ownParts = ({ label }: AssemblySteps, shows: StepDrawing): StepDrawing =>
+  label === '' || shows.parts === undefined
+    ? shows
+    : { ...shows, parts: shows.parts.map((name) => `${label} ${name}`) };
+
+const drawn = (own: AssemblySteps, told: ToldStep): Step => ({
+  ...told,
+  assembly: own.index,
+  shows: ownParts(own, told.shows ?? usualDrawing(told)),
+});
+
+const named = (own: AssemblySteps, told: ToldStep): Step => {
+  const step = drawn(own, told);
+  return own.label === '' ? step : { ...step, id: `${own.id}-${step.id}`, title: `${own.label}: ${step.title}` };
+};
 
 /**
  * The steps of all assemblies in one order: each keeps its own, and what is done once for the sign waits until every
@@ -40,9 +66,10 @@ export const mergeSteps = (assemblies: readonly AssemblySteps[]): readonly Step[
   const merged: Step[] = [];
   while (left.some(({ steps }) => steps.length > 0)) {
     for (const { own, steps } of left) while (steps[0]?.ofSign === false) merged.push(named(own, steps.shift()!));
-    const next = left.flatMap(({ steps }) => steps.slice(0, 1))[0];
-    if (next === undefined) break;
-    merged.push(next);
+    const teller = left.find(({ steps }) => steps.length > 0);
+    const next = teller?.steps[0];
+    if (teller === undefined || next === undefined) break;
+    merged.push(drawn(teller.own, next));
     for (const each of left) if (each.steps[0]?.id === next.id) each.steps.shift();
   }
   return merged;

@@ -1,18 +1,9 @@
-export {
-  byteOf,
-  exposureFor,
-  falseColour,
-  groundColour,
-  renderFace,
-  renderFalseColour,
-  resized,
-  shapeColour,
-  shrink,
-  surfaceColour,
-  surroundColour,
-  type Exposure,
-  type Lit,
-  type Picture,
-} from './render-face.js';
-export { sceneBehind, type PlacedFront, type SceneLight } from './scene.js';
-export { renderSign } from './sign.js';
+export { shapeColour, surfaceColour } from './colours.js';
+export { exposureFor, type Exposure, type Lit, type Viewer } from './exposure.js';
+export { falseColour, renderFalseColour } from './false-colour.js';
+export { addGlare, glareOf, type Glare } from './glare.js';
+export { renderFace, type Picture, type SeenBy } from './render-face.js';
+export { shrink } from './shrink.js';
+export type { PlacedFront } from './layer.js';
+export { sceneBehind, wallBehind, type SceneLight } from './scene.js';
+export { renderSign, renderWall } from './sign.js';

@@ -1,19 +1,10 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../artwork/lettering/index.js';
-import { wallRgb, type BoxResults } from '../../builds/index.js';
+import type { BoxResults } from '../../builds/index.js';
 import type { Single } from '../../testing/harness.js';
 import { ambients } from '../../light/glow/index.js';
 import { changed, dispensary, inAssembly, evaluated, testFonts } from '../../testing/harness.js';
-import {
-  exposureFor,
-  falseColour,
-  renderFace,
-  renderFalseColour,
-  renderSign,
-  shapeColour,
-  surroundColour,
-  type Picture,
-} from './index.js';
+import { falseColour, renderFace, renderFalseColour, renderSign, type Picture } from './index.js';
 
 let fonts: FontBook;
 let box: Single<BoxResults>;
@@ -26,7 +17,6 @@ const at = ({ width, height, data }: Picture, u: number, v: number): readonly nu
   const pixel = (Math.floor(v * height) * width + Math.floor(u * width)) * 4;
   return [...data.slice(pixel, pixel + 4)];
 };
-const bytes = (css: string): readonly number[] => [...css.matchAll(/\d+/g)].map(([digits]) => Number(digits));
 
 describe('the lit picture', () => {
   it('is opaque, a pixel a cell, brighter where the luminance is higher', () => {
@@ -87,30 +77,6 @@ describe('the lit picture', () => {
       number,
     ];
     expect(g).toBeGreaterThan(2 * r);
-  });
-});
-
-describe('exposure', () => {
-  it('never lets the sign or paper burn out', () => {
-    for (const ambient of ambients) {
-      const { whiteCdM2, lux } = exposureFor([box], ambient);
-      expect(whiteCdM2).toBeGreaterThan((lux * 0.84) / Math.PI);
-      expect(whiteCdM2).toBeGreaterThan(box.glow.evenness.highCdM2);
-    }
-  });
-
-  it('a wall grows darker from noon to dark beside a lit sign', () => {
-    const walls = ambients.map((ambient) => bytes(surroundColour(wallRgb, exposureFor([box], ambient)))[0]!);
-    expect([...walls].sort((a, b) => b - a)).toEqual(walls);
-    expect(walls[0]).toBeGreaterThan(150);
-    expect(walls.at(-1)).toBeLessThan(30);
-  });
-
-  it('an unlit sign in the dark is dark', () => {
-    expect(at(renderFace(box, 'dark', false, false), 0.5, 0.5)[0]).toBeLessThan(100);
-    expect(bytes(shapeColour(box, box.front.shapes.at(-1)!, exposureFor([box], 'dark', false), false))[0]).toBeLessThan(
-      40,
-    );
   });
 });
 

@@ -1,96 +1,59 @@
-import { inOutline } from '../../base/outlines/index.js';
-import { placed, unplaced, type Placing } from '../../base/placing/index.js';
-import { wallRgb, type Front } from '../../builds/index.js';
-import type { Glow } from '../../light/glow/index.js';
-import { cellOf } from './cell-of.js';
+import { placed } from '../../base/placing/index.js';
+import { wallRgb } from '../../builds/index.js';
+import type { LinearRgb } from '../../light/colour/index.js';
+import { addGlare, type Glare } from './glare.js';
+import { layerOf, type LayerOptions, type PlacedFront } from './layer.js';
 
-/** An assembly where it stands. */
-export interface PlacedFront {
-  readonly glow: Glow;
-  readonly front: Front;
-  readonly placing: Placing;
-}
-
-/** What is seen at a place, lit and under the light of the room: red, green and blue (cd/m²) into `into`. */
+/**
+ * What is seen at a place, lit and under the light of the room: red, green and blue (cd/m²) into `into`, and the luminance
+ * of the ground that the eye takes it against; 0 where it is its own.
+ */
 export type SceneLight = (x: number, y: number, into: Float64Array) => void;
 
-/** Bodies of more points than this are told by their maps alone: letters, whose maps are fine enough. */
-const fewPoints = 64;
+/** What is seen, beside the assemblies: whether they are lit, the light of the place, and the veil over what is round them. */
+export interface SceneOptions extends LayerOptions {
+  readonly glare: Glare | null;
+}
 
-/** Adds what one assembly shows at a place of the sign to what stands behind it. */
-const layOver = (
-  { glow, front, placing }: PlacedFront,
-  at: readonly [number, number],
-  lit: boolean,
-  ambientCdM2: number,
-  into: Float64Array,
-): void => {
-  const local = unplaced(placing, at);
-  const cell = cellOf(glow.grid, local[0], local[1]);
-  const own = cell >= 0 && lit ? glow.luminance[cell]! : 0;
-  const letters = cell >= 0 ? glow.letters[cell]! : 0;
-  if (front.lights === 'ground') {
-    // Light on what is behind adds to it; the letters hide both.
-    for (let channel = 0; channel < 3; channel += 1) {
-      const bare = into[channel]! + own * front.seenHue[channel]!;
-      into[channel] = bare * (1 - letters) + ambientCdM2 * front.cover.reflects[channel]! * letters;
-    }
-    return;
-  }
-  const hidden = front.covered === 'letters' ? letters : 1 - letters;
-  const shown = front.clip === null ? 1 : letters;
-  if (cell >= 0) {
-    for (let channel = 0; channel < 3; channel += 1) {
-      const light = own * front.seenHue[channel]!;
-      const bare = light + ambientCdM2 * glow.unlitRgb[channel]!;
-      const film = light * front.cover.passes[channel]! + ambientCdM2 * front.cover.reflects[channel]!;
-      const seen = front.clip === null ? bare * (1 - hidden) + film * hidden : bare;
-      into[channel] = seen * shown + into[channel]! * (1 - shown);
-    }
-    return;
-  }
-  const points = front.body.reduce((sum, ring) => sum + ring.length, 0);
-  if (points > fewPoints || !inOutline(local, front.body)) return;
-  const edge = front.shapes.find(({ beside }) => beside)?.paint.reflects ?? wallRgb;
-  for (let channel = 0; channel < 3; channel += 1) into[channel] = ambientCdM2 * edge[channel]!;
+/** The bare wall at a place, with the veil over it. */
+const wallAt = (wall: LinearRgb, { lux, glare }: SceneOptions, x: number, y: number, into: Float64Array): void => {
+  for (let channel = 0; channel < 3; channel += 1) into[channel] = (lux / Math.PI) * wall[channel]!;
+  into[3] = 0;
+  if (glare !== null) addGlare(glare, x, y, into);
 };
 
 /**
  * What is seen behind the assembly at `index` of a sign, in its own axes: the wall and every other assembly that stands
  * before it in the list, and those after it that light the same wall. Light between assemblies is left out.
  */
-export const sceneBehind = (
-  assemblies: readonly PlacedFront[],
-  index: number,
-  lit: boolean,
-  lux: number,
-  surroundShare: number,
-): SceneLight => {
+export const sceneBehind = (assemblies: readonly PlacedFront[], index: number, options: SceneOptions): SceneLight => {
   const self = assemblies[index]!;
-  const ambientCdM2 = lux / Math.PI;
   const level = self.placing.zMm;
   const others = assemblies.filter(
     (each, at) => at < index || (at > index && each.front.lights === 'ground' && each.placing.zMm === level),
   );
-  const wall = self.front.lights === 'ground' && self.placing.zMm === 0 ? self.glow.unlitRgb : null;
+  const wall = self.front.lights === 'ground' && self.placing.zMm === 0 ? self.glow.unlitRgb : wallRgb;
+  const layers = others.map((other) => layerOf(other, options));
   return (x, y, into) => {
     const at = placed(self.placing, [x, y]);
-    for (let channel = 0; channel < 3; channel += 1)
-      into[channel] = ambientCdM2 * (wall?.[channel] ?? wallRgb[channel]! * surroundShare);
-    for (const other of others) layOver(other, at, lit, ambientCdM2, into);
+    wallAt(wall, options, at[0], at[1], into);
+    for (const layer of layers) layer(at, into);
   };
 };
 
+const lightsWall = ({ front, placing }: PlacedFront): boolean => front.lights === 'ground' && placing.zMm === 0;
+
+/** The wall behind a sign: the one that its letters light, or a plain one. */
+export const wallBehind = (assemblies: readonly PlacedFront[]): LinearRgb =>
+  assemblies.find(lightsWall)?.glow.unlitRgb ?? wallRgb;
+
 /** What is seen of a whole sign at a place of it, its wall included. */
-export const sceneOfSign = (
-  assemblies: readonly PlacedFront[],
-  lit: boolean,
-  lux: number,
-  surroundShare: number,
-): SceneLight => {
-  const ambientCdM2 = lux / Math.PI;
+export const sceneOfSign = (assemblies: readonly PlacedFront[], options: SceneOptions): SceneLight => {
+  const wall = wallBehind(assemblies);
+  const layers = assemblies.map((each) => layerOf(each, options));
   return (x, y, into) => {
-    for (let channel = 0; channel < 3; channel += 1) into[channel] = ambientCdM2 * wallRgb[channel]! * surroundShare;
-    for (const each of assemblies) layOver(each, [x, y], lit, ambientCdM2, into);
+    wallAt(wall, options, x, y, into);
+    const at = [x, y] as const;
+    for (const layer of layers) layer(at, into);
   };
 };

@@ -2,6 +2,7 @@ import { fieldsOf, type LetterAssembly } from '@vitrum/core';
 import { useChosenIndex } from '../../../document/selection';
 import { useOwn } from '../../../evaluation/own';
 import { ChoiceField, LengthField } from '../../../fields/design-fields';
+import { aboutSheet } from '../../../fields/material-facts';
 import { choicesOf, useCatalogue } from '../../../job/catalogue-context';
 import { LetterLightStep } from '../../../builds/letters/light-step';
 import type { BuildPage } from '../../../builds/common/build-page';
@@ -30,7 +31,7 @@ const FaceStep = () => {
   const own = useOwn();
   return (
     <>
-      <ChoiceField label="Face" field={face.sheetId} choices={choicesOf(faces)} wide />
+      <ChoiceField label="Face" field={face.sheetId} choices={choicesOf(faces, aboutSheet)} wide />
       {own !== null && <Verdict glow={own.glow} />}
       {own !== null && <LitToUnlit glow={own.glow} />}
     </>
@@ -40,6 +41,9 @@ const FaceStep = () => {
 /** The page’s part of a build that stands in the tests alone. */
 export const litDiscPage: BuildPage = {
   name: 'lit-disc',
+  loadHelp: () => Promise.resolve({ help: {} }),
+  loadGuide: () =>
+    Promise.resolve({ guide: { about: 'A disc, lit.', decides: [], order: [], wrong: [], pictures: [] } }),
   stepNames: { case: 'Disc' },
   panels: { case: DiscStep, light: () => <LetterLightStep build="lit-disc" behind={false} />, face: FaceStep },
   faceDetail: ({ glow }) => `${Math.round(glow.evenness.meanCdM2)} cd/m²`,

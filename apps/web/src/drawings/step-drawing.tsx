@@ -1,0 +1,139 @@
+import { buildOf, renderSign, wiringDiagram, type AssemblyEvaluation, type Evaluation, type Step } from '@vitrum/core';
+import { useMemo, useRef } from 'react';
+import { useSize } from '../job/use-size';
+import { sliceDrawing } from '../slice/slice-drawing';
+import { SectionDepth, SectionShapes } from '../slice/section-shapes';
+import { PictureCanvas } from '../tryouts/picture-canvas';
+import { useView } from '../view/view-store';
+import { BackView } from './back-view';
+import { FrontBoard } from './front-board';
+import { SheetDrawing } from './sheet-drawing';
+import { CircuitDrawing } from './circuit-drawing';
+
+interface EvaluationProps {
+  readonly evaluation: Evaluation;
+}
+
+/** The sheets that hold the parts of a step; every sheet where it names none. */
+const Sheets = ({ evaluation, parts }: EvaluationProps & { readonly parts: readonly string[] | undefined }) => {
+  const isOwn = (label: string): boolean =>
+    parts === undefined || parts.some((name) => label === name || label.startsWith(`${name} `));
+  const drawn = evaluation.packing.sheets.flatMap((sheets) =>
+    Array.from({ length: sheets.sheets }, (_, sheet) => ({ sheets, sheet })).filter(({ sheet }) =>
+      sheets.placed.some((piece) => piece.sheet === sheet && isOwn(piece.label)),
+    ),
+  );
+  return (
+    <div className="flex h-full gap-4 overflow-auto bg-sheet p-2 max-sm:flex-col">
+      {drawn.length === 0 && <p className="text-soft">Nothing here is cut from sheet.</p>}
+      {drawn.map(({ sheets, sheet }) => (
+        <SheetDrawing
+          key={`${sheets.materialId}-${sheet}`}
+          sheets={sheets}
+          sheet={sheet}
+          outstanding={parts === undefined ? null : isOwn}
+        />
+      ))}
+    </div>
+  );
+};
+
+/** The section of an assembly with its layers named. */
+const SectionDrawing = ({ own }: { readonly own: AssemblyEvaluation }) => {
+  const holder = useRef<HTMLDivElement>(null);
+  const size = useSize(holder);
+  const section = useMemo(() => buildOf(own).sectionAt(own, own.section.atXMm), [own]);
+  // No profile of luminance stands over this one.
+  const drawing = { ...sliceDrawing(section, { ...size, height: size.height + 56 }, null), faceY: 20 };
+  return (
+    <div className="flex h-full gap-3 bg-sheet p-2 max-sm:flex-col">
+      <div ref={holder} className="min-h-[150px] min-w-0 flex-1">
+        {size.width > 0 && (
+          <svg className="h-full w-full" aria-hidden>
+            <SectionShapes drawing={drawing} />
+            <SectionDepth drawing={drawing} own={own} />
+          </svg>
+        )}
+      </div>
+      <dl className="w-60 shrink-0 self-center text-[13px] max-sm:w-full">
+        {own.section.layers.map(({ name, detail }) => (
+          <div key={name} className="flex gap-2 border-b border-line py-0.5 last:border-b-0">
+            <dt className="w-14 shrink-0 font-bold">{name}</dt>
+            <dd className="text-soft">{detail}</dd>
+          </div>
+        ))}
+      </dl>
+    </div>
+  );
+};
+
+/** The sign from behind, or its circuit from the socket on, to be moved sideways where it is wide. */
+const Circuit = ({ evaluation, chain }: EvaluationProps & { readonly chain: number | null }) => {
+  const holder = useRef<HTMLDivElement>(null);
+  const { height } = useSize(holder);
+  const diagram = useMemo(() => wiringDiagram(evaluation), [evaluation]);
+  return (
+    <div ref={holder} className="h-full overflow-auto bg-sheet p-2">
+      {chain === null ? (
+        <CircuitDrawing diagram={diagram} />
+      ) : (
+        height > 0 && (
+          <BackView evaluation={evaluation} chain={chain > 0 ? chain : null} tall={Math.max(140, height - 24)} />
+        )
+      )}
+    </div>
+  );
+};
+
+/** Drawn on the thread that answers: as large as is still quick. */
+const litPx = 400;
+
+const Lit = ({ evaluation }: EvaluationProps) => {
+  const ambient = useView((state) => state.ambient);
+  const picture = useMemo(() => renderSign(evaluation, ambient, litPx, { samples: 1 }), [evaluation, ambient]);
+  const [red, green, blue] = picture.data;
+  return (
+    <div className="flex h-full items-center justify-center" style={{ background: `rgb(${red} ${green} ${blue})` }}>
+      <PictureCanvas picture={picture} label="The sign, lit" className="max-h-full max-w-full" />
+    </div>
+  );
+};
+
+const everyChain = 0;
+
+const Drawn = ({ evaluation, step: { shows, assembly } }: StepDrawingProps) => {
+  switch (shows.view) {
+    case 'sheets':
+      return <Sheets evaluation={evaluation} parts={shows.parts} />;
+    case 'section':
+      return <SectionDrawing own={evaluation.assemblies[assembly]!} />;
+    case 'wires':
+      return <Circuit evaluation={evaluation} chain={shows.chain ?? everyChain} />;
+    case 'circuit':
+      return <Circuit evaluation={evaluation} chain={null} />;
+    case 'lit':
+      return <Lit evaluation={evaluation} />;
+    case 'strip':
+    case 'letters':
+    case 'posts':
+    case 'sizes':
+      return <FrontBoard evaluation={evaluation} view={shows.view} />;
+  }
+};
+
+interface StepDrawingProps {
+  readonly evaluation: Evaluation;
+  readonly step: Step;
+}
+
+/** What one step of the build is about, drawn. */
+export const StepDrawing = (props: StepDrawingProps) => (
+  <div
+    role="group"
+    aria-label={`Drawing: ${props.step.title}`}
+    className="h-full w-full"
+    data-view={props.step.shows.view}
+  >
+    <Drawn {...props} />
+  </div>
+);

@@ -1,0 +1,83 @@
+import { inOutline } from '../../base/outlines/index.js';
+import { unplaced, type Placing } from '../../base/placing/index.js';
+import { mapValue } from '../../base/raster/index.js';
+import { wallRgb, type Front } from '../../builds/index.js';
+import type { Glow } from '../../light/glow/index.js';
+import { faceLight } from './render-face.js';
+import { wallFade } from './wall-fade.js';
+
+/** An assembly where it stands. */
+export interface PlacedFront {
+  readonly glow: Glow;
+  readonly front: Front;
+  readonly placing: Placing;
+}
+
+/** Whether the assemblies are lit, and the light of the place (lx). */
+export interface LayerOptions {
+  readonly lit: boolean;
+  readonly lux: number;
+}
+
+type Place = readonly [number, number];
+
+/** Lays what an assembly shows at a place of the sign over what is there already: see `SceneLight`. */
+export type Layer = (at: Place, into: Float64Array) => void;
+
+/** Bodies of more points than this are told by their maps alone: letters, whose maps are fine enough. */
+const fewPoints = 64;
+
+const inGrid = ({ grid: { area } }: Glow, [x, y]: Place): boolean =>
+  x >= area.x && y >= area.y && x <= area.x + area.width && y <= area.y + area.height;
+
+/** Light on what is behind adds to it; the letters hide both. */
+const onGround = (own: PlacedFront, { lit, lux }: LayerOptions): Layer => {
+  const { glow, front, placing } = own;
+  const fade = wallFade(own);
+  const letterSeen = front.cover.reflects.map((share) => (lux / Math.PI) * share);
+  return (at, into) => {
+    const local = unplaced(placing, at);
+    if (!inGrid(glow, local)) return;
+    const light = lit ? mapValue(glow.luminance, glow.grid, local) * fade(local[0], local[1]) : 0;
+    const letters = mapValue(glow.letters, glow.grid, local);
+    for (let channel = 0; channel < 3; channel += 1) {
+      const bare = into[channel]! + light * front.seenHue[channel]!;
+      into[channel] = bare * (1 - letters) + letterSeen[channel]! * letters;
+    }
+    if (letters > 0.5) into[3] = 0;
+  };
+};
+
+/** A face of its own, its cover, and the edge round it. */
+const onItself = (own: PlacedFront, { lit, lux }: LayerOptions): Layer => {
+  const { glow, front, placing } = own;
+  const ambientCdM2 = lux / Math.PI;
+  const asWhole = faceLight(own, lit, ambientCdM2);
+  const hasEdge = front.body.reduce((sum, ring) => sum + ring.length, 0) <= fewPoints;
+  const edge = front.shapes.find(({ beside }) => beside)?.paint.reflects ?? wallRgb;
+  return (at, into) => {
+    const local = unplaced(placing, at);
+    if (!inGrid(glow, local)) {
+      if (!hasEdge || !inOutline(local, front.body)) return;
+      for (let channel = 0; channel < 3; channel += 1) into[channel] = ambientCdM2 * edge[channel]!;
+      into[3] = 0;
+      return;
+    }
+    const light = lit ? mapValue(glow.luminance, glow.grid, local) : 0;
+    const letters = mapValue(glow.letters, glow.grid, local);
+    const hidden = front.covered === 'letters' ? letters : 1 - letters;
+    const shown = front.clip === null ? 1 : letters;
+    for (let channel = 0; channel < 3; channel += 1) {
+      const ofLight = light * front.seenHue[channel]!;
+      const bare = ofLight + ambientCdM2 * glow.unlitRgb[channel]!;
+      const film = ofLight * front.cover.passes[channel]! + ambientCdM2 * front.cover.reflects[channel]!;
+      const seen = front.clip === null ? bare * (1 - hidden) + film * hidden : bare;
+      into[channel] = seen * shown + into[channel]! * (1 - shown);
+    }
+    if (shown > 0.5) into[3] = hidden < 0.5 ? asWhole : 0;
+  };
+};
+
+/** How an assembly lies over what is behind it. */
+export const layerOf = (own: PlacedFront, options: LayerOptions): Layer =>
+  (own.front.lights === 'ground' ? onGround : onItself)(own, options);
