@@ -10,7 +10,8 @@ export default defineConfig({
   expect: { timeout: 20_000 },
   fullyParallel: false,
   workers: 1,
-  retries: 0,
+  // On a machine that stalls, one test of a long run may lose its browser; `npm test` names each that needed this.
+  retries: 1,
   forbidOnly: true,
   outputDir: './test-results',
   reporter: [['list'], ['json']],
@@ -19,6 +20,8 @@ export default defineConfig({
     acceptDownloads: true,
     contextOptions: { reducedMotion: 'reduce' },
     trace: 'off',
+    // An action that hangs says where it did, long before the test's own time is up.
+    actionTimeout: minuteMs / 2,
     launchOptions: {
       executablePath: process.env['VITRUM_CHROMIUM'] ?? '/usr/bin/chromium',
       args: [

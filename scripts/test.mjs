@@ -85,6 +85,13 @@ const runJest = async (projects, environment, folder) => {
   }
 };
 
+/** Titles of the tests that failed once and passed when they were run again. */
+const secondTries = (suites) =>
+  suites.flatMap(({ specs = [], suites: inner = [] }) => [
+    ...specs.filter(({ tests }) => tests.some(({ status }) => status === 'flaky')).map(({ title }) => title),
+    ...secondTries(inner),
+  ]);
+
 const runBrowser = async (environment, folder) => {
   const report = path.join(folder, 'browser.json');
   const executable = await findChromium();
@@ -94,8 +101,9 @@ const runBrowser = async (environment, folder) => {
     { ...environment, VITRUM_CHROMIUM: executable, PLAYWRIGHT_JSON_OUTPUT_NAME: report },
   );
   try {
-    const { stats } = JSON.parse(readFileSync(report, 'utf8'));
+    const { stats, suites } = JSON.parse(readFileSync(report, 'utf8'));
     const failed = stats.unexpected;
+    for (const title of secondTries(suites)) say(`passed at the second try only: ${title}`);
     return { passed: stats.expected + stats.flaky, failed: code !== 0 && failed === 0 ? 1 : failed };
   } catch {
     return { passed: 0, failed: 1 };

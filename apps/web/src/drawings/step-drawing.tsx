@@ -1,9 +1,10 @@
-import { buildOf, renderSign, wiringDiagram, type AssemblyEvaluation, type Evaluation, type Step } from '@vitrum/core';
+import { buildOf, wiringDiagram, type AssemblyEvaluation, type Evaluation, type Step } from '@vitrum/core';
 import { useMemo, useRef } from 'react';
 import { useSize } from '../job/use-size';
 import { sliceDrawing } from '../slice/slice-drawing';
 import { SectionDepth, SectionShapes } from '../slice/section-shapes';
 import { PictureCanvas } from '../tryouts/picture-canvas';
+import { useSignPicture } from '../tryouts/use-sign-picture';
 import { useView } from '../view/view-store';
 import { BackView } from './back-view';
 import { FrontBoard } from './front-board';
@@ -85,12 +86,12 @@ const Circuit = ({ evaluation, chain }: EvaluationProps & { readonly chain: numb
   );
 };
 
-/** Drawn on the thread that answers: as large as is still quick. */
-const litPx = 400;
+const litPx = 800;
 
 const Lit = ({ evaluation }: EvaluationProps) => {
   const ambient = useView((state) => state.ambient);
-  const picture = useMemo(() => renderSign(evaluation, ambient, litPx, { samples: 1 }), [evaluation, ambient]);
+  const picture = useSignPicture(evaluation, ambient, litPx);
+  if (picture === null) return null;
   const [red, green, blue] = picture.data;
   return (
     <div className="flex h-full items-center justify-center" style={{ background: `rgb(${red} ${green} ${blue})` }}>

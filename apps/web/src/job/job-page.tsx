@@ -10,12 +10,14 @@ import { openDocument, useDocument } from '../document/document-store';
 import { readDraft } from '../document/drafts';
 import { aboutJob, useEvaluation } from '../evaluation/evaluation-store';
 import { runEvaluation } from '../evaluation/run-evaluation';
+import { FindingsPanel } from '../findings/findings-panel';
 import { HelpContext } from '../help/help-context';
 import { useHelpHere } from '../help/use-help-here';
 import { ErrorSheet } from '../pages/error-sheet';
 import { NotFoundPage } from '../pages/not-found-page';
 import { fetchTheRest, lazyPart } from '../ui/lazy-part';
 import { SheetDialog } from '../ui/sheet-dialog';
+import { useNarrow } from '../view/use-narrow';
 import { enterStep, markVisited, useView } from '../view/view-store';
 import { CatalogueContext } from './catalogue-context';
 import { ConflictDialog } from './conflict-dialog';
@@ -116,6 +118,7 @@ export const JobPage = () => {
   useEffect(() => (catalogue === undefined || !open ? undefined : runEvaluation(catalogue)), [catalogue, open, jobId]);
   const isLit = useEvaluation(({ evaluation }) => evaluation !== null);
   const helpHere = useHelpHere(isLit);
+  const isNarrow = useNarrow();
   useEffect(() => (isLit ? whenIdle(() => void fetchTheRest()) : undefined), [isLit]);
   useEffect(() => {
     if (!isWorkStep(step)) return;
@@ -160,6 +163,11 @@ export const JobPage = () => {
               <main className="no-print flex min-w-0 flex-1 flex-col max-lg:min-h-[560px]">
                 <h1 className="sr-only">{job?.name}</h1>
                 <LitView last={job?.summary ?? null} />
+                {isNarrow && (
+                  <div className="border-y border-line bg-paper px-4 pt-2">
+                    <FindingsPanel />
+                  </div>
+                )}
                 <Below step={step} />
               </main>
               <StepPanel step={step} />

@@ -5,6 +5,7 @@ import { useDocument } from '../document/document-store';
 import { useChosenIndex } from '../document/selection';
 import { FindingsPanel } from '../findings/findings-panel';
 import { lazyPart } from '../ui/lazy-part';
+import { useNarrow } from '../view/use-narrow';
 import { useView } from '../view/view-store';
 import { stepName } from './step-names';
 
@@ -27,23 +28,26 @@ const panelOf = (step: WorkStep, build: string): ComponentType => {
   return step === 'artwork' ? ArtworkStep : pageOf({ build }).panels[step];
 };
 
-/** The findings in short, and under them the settings of a step. */
+/** The findings in short, and under them the settings of a step. In one column the findings lie under the picture instead. */
 export const StepPanel = ({ step }: { readonly step: WorkStep }) => {
   const index = useChosenIndex();
   const build = useDocument((state) => state.design?.assemblies[index]?.build);
   const name = useDocument((state) => state.design?.name);
   const allFindings = useView((view) => view.findingsOpen);
+  const isNarrow = useNarrow();
   return (
     <aside
       aria-label="Settings"
       className="w-[332px] shrink-0 overflow-y-auto border-l border-line px-4 py-3 max-lg:w-full max-lg:border-t max-lg:border-l-0 print:w-full print:border-0"
     >
       <p className="print-only text-lg font-bold">{name}</p>
-      <div
-        className={`no-print -mx-4 mb-2 border-b border-line bg-paper px-4 ${allFindings ? '' : 'sticky -top-3 z-10 -mt-3 pt-3'}`}
-      >
-        <FindingsPanel />
-      </div>
+      {!isNarrow && (
+        <div
+          className={`no-print -mx-4 mb-2 border-b border-line bg-paper px-4 ${allFindings ? '' : 'sticky -top-3 z-10 -mt-3 pt-3'}`}
+        >
+          <FindingsPanel />
+        </div>
+      )}
       <h2 className="mb-1 text-[15px] font-bold">{stepName(step, build)}</h2>
       {!isOfSign(step) && <AssemblyBar />}
       {/* A field must not carry what was typed for one assembly over to another. */}

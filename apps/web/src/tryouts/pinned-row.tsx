@@ -1,11 +1,11 @@
-import { renderSign, type Evaluation } from '@vitrum/core';
+import type { Evaluation } from '@vitrum/core';
 import { Pin, X } from 'lucide-react';
-import { useMemo } from 'react';
 import { setDesign, useDocument } from '../document/document-store';
 import { useEvaluation } from '../evaluation/evaluation-store';
 import { Button } from '../ui/button';
 import { useView } from '../view/view-store';
 import { PictureCanvas } from './picture-canvas';
+import { useSignPicture } from './use-sign-picture';
 import type { TryoutsLink } from './connect-tryouts';
 import { mostPinned } from './pinning';
 import { useTryouts } from './tryouts-store';
@@ -15,10 +15,7 @@ const signPx = 200;
 
 const Variant = ({ evaluation }: { readonly evaluation: Evaluation }) => {
   const { ambient, lit } = useParts(useView, 'ambient', 'lit');
-  const picture = useMemo(
-    () => renderSign(evaluation, ambient, signPx, { lit, samples: 1 }),
-    [evaluation, ambient, lit],
-  );
+  const picture = useSignPicture(evaluation, ambient, signPx, lit);
   const { cost, depthMm } = evaluation;
   const { assemblies } = evaluation;
   const named = assemblies.map(({ label, glow }) => ({ of: label === '' ? '' : `${label} `, glow }));
@@ -27,7 +24,7 @@ const Variant = ({ evaluation }: { readonly evaluation: Evaluation }) => {
   return (
     <>
       <div className="flex h-24 items-center justify-center bg-[#1d1c1a] p-1.5">
-        <PictureCanvas picture={picture} label={sentence} className="max-h-full max-w-full" />
+        {picture !== null && <PictureCanvas picture={picture} label={sentence} className="max-h-full max-w-full" />}
       </div>
       <p className="figure mt-1 text-xs">
         {Math.round(depthMm)} mm deep, {luminance} cd/m², {cost.currency}

@@ -1,10 +1,12 @@
 import type { FaultReply, FaultRequest, SessionReply, SessionRequest } from '@vitrum/core';
-import { meaningOfCircuit, meaningOfLight } from './meanings';
+import { meaningOfCircuit, meaningOfLight, meaningOfPicture } from './meanings';
+import type { PictureReply, PictureRequest } from './picture-protocol';
 import type { WorkerClient } from './protocol';
 import { createWorkerClient } from './worker-client';
 
 export type LightClient = WorkerClient<SessionRequest, SessionReply>;
 export type CircuitClient = WorkerClient<FaultRequest, FaultReply>;
+export type PictureClient = WorkerClient<PictureRequest, PictureReply>;
 
 /** A page that comes back this soon finds its thread warm. */
 const lingerMs = 5000;
@@ -39,6 +41,14 @@ const circuit = (name: string): CircuitClient =>
     lingerMs,
   });
 
+const pictures = (name: string): PictureClient =>
+  createWorkerClient<PictureRequest, PictureReply>({
+    start: () => new Worker(new URL('./picture.ts', import.meta.url), { type: 'module', name }),
+    meaningOf: meaningOfPicture,
+    callingOff: 'silence',
+    lingerMs,
+  });
+
 /** Every thread that the page may have, by what it is for; none runs before it is asked. */
 export const workers = {
   evaluation: lasting('evaluation'),
@@ -47,6 +57,7 @@ export const workers = {
   files: passing('files'),
   choosing: passing('choosing'),
   intake: passing('intake'),
+  pictures: pictures('pictures'),
   practice: circuit('practice'),
   meter: circuit('meter'),
   faultFinder: circuit('fault finder'),

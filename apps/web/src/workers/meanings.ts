@@ -19,6 +19,9 @@ export const meaningOfLight = (reply: SessionReply): Meaning => {
 /** Every question about a circuit has one answer. */
 export const meaningOfCircuit = (): Meaning => 'over';
 
+/** A picture that is asked for comes once. */
+export const meaningOfPicture = (): Meaning => 'over';
+
 /** Why a question came to nothing, in one sentence, or null when it did not. */
 export const refusalOf = (reply: SessionReply): string | null => {
   if (reply.kind === 'crashed') return reply.message;

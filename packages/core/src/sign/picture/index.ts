@@ -6,4 +6,4 @@ export { renderFace, type Picture, type SeenBy } from './render-face.js';
 export { shrink } from './shrink.js';
 export type { PlacedFront } from './layer.js';
 export { sceneBehind, wallBehind, type SceneLight } from './scene.js';
-export { renderSign, renderWall } from './sign.js';
+export { renderSign, renderWall, type PicturedSign } from './sign.js';
