@@ -13,6 +13,8 @@ const main = async () => {
     ...process.env,
     DATABASE_URL: process.env.DATABASE_URL || postgres.url,
     PORT: process.env.PORT || '4780',
+    // The page comes from Vite's own server there.
+    VITRUM_ORIGINS: process.env.VITRUM_ORIGINS || 'http://localhost:5173,http://127.0.0.1:5173',
   };
   const options = { cwd: root, env: environment, stdio: 'inherit' };
   const children = [

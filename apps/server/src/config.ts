@@ -6,6 +6,10 @@ export interface Config {
   readonly databaseUrl: string;
   readonly host: string;
   readonly port: number;
+  /** Names that it answers under beside those of this machine (a proxy’s, say). */
+  readonly hosts: readonly string[];
+  /** Pages elsewhere that may write, as `http://host:port`. */
+  readonly origins: readonly string[];
   /** Built web app to serve; may be missing in development. */
   readonly webRoot: string;
   readonly seed: boolean;
@@ -16,6 +20,14 @@ export interface Config {
 export const CONFIG = Symbol('config');
 export const defaultPort = 4780;
 
+const loopback = new Set(['127.0.0.1', '::1', 'localhost']);
+
+const listed = (text = ''): readonly string[] =>
+  text
+    .split(',')
+    .map((each) => each.trim())
+    .filter((each) => each !== '');
+
 /** Reads and checks the environment. Throws with one clear sentence. */
 export const readConfig = (environment: NodeJS.ProcessEnv): Config => {
   const databaseUrl = environment['DATABASE_URL'];
@@ -24,10 +36,17 @@ export const readConfig = (environment: NodeJS.ProcessEnv): Config => {
   const port = Number(environment['PORT'] ?? defaultPort);
   if (!Number.isInteger(port) || port < 0 || port > 65_535)
     throw new Error(`PORT must be a number from 0 to 65535, and is “${environment['PORT'] ?? ''}”.`);
+  const host = environment['HOST'] ?? '127.0.0.1';
+  if (!loopback.has(host) && environment['VITRUM_ALLOW_NETWORK'] !== 'yes')
+    throw new Error(
+      `HOST is “${host}”, which others can reach, and Vitrum has no accounts yet: whoever reaches it may read and change every job. Set VITRUM_ALLOW_NETWORK=yes if that is what you want.`,
+    );
   return {
     databaseUrl,
-    host: environment['HOST'] ?? '127.0.0.1',
+    host,
     port,
+    hosts: listed(environment['VITRUM_HOSTS']),
+    origins: listed(environment['VITRUM_ORIGINS']),
     webRoot: fileURLToPath(new URL('../../web/dist', import.meta.url)),
     seed: environment['VITRUM_SEED'] !== 'off',
     worker: environment['VITRUM_WORKER'] !== 'off',

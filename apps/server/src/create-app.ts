@@ -3,16 +3,18 @@ import { ConsoleLogger, ValidationPipe } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
-import { maxDesignCharacters } from '@vitrum/core';
 import helmet from 'helmet';
 import { AppModule } from './app.module.js';
 import { badRequest, problemsOf } from './common/problems.js';
+import { knownHosts } from './common/known-hosts.js';
 import { neverKept } from './common/never-kept.js';
+import { notTooDeep } from './common/not-too-deep.js';
 import { packed } from './common/packed.js';
 import { requestLog } from './common/request-log.js';
 import { serveWeb } from './common/serve-web.js';
 import type { Config } from './config.js';
 import { DatabaseService } from './database/database.module.js';
+import { keepBytesOfDesigns } from './intake/wire-body.js';
 import { SeedService } from './seed/seed.service.js';
 import { SummariesService } from './summaries/summaries.service.js';
 
@@ -30,6 +32,9 @@ const security = helmet({
   },
   strictTransportSecurity: false,
 });
+
+/** What carries no design is short. */
+const mostBodyBytes = 64_000;
 
 const describeApi = (app: NestExpressApplication): void => {
   const description = new DocumentBuilder()
@@ -50,10 +55,13 @@ export const createApp = async (config: Config, quiet = false): Promise<NestExpr
     abortOnError: false,
   });
   app.use(requestLog);
+  app.use(knownHosts(config));
   app.use(security);
   app.use(packed);
   app.use('/api', neverKept);
-  app.useBodyParser('json', { limit: maxDesignCharacters * 1.2 });
+  app.use(['/api/jobs', '/api/sweeps'], keepBytesOfDesigns);
+  app.useBodyParser('json', { limit: mostBodyBytes });
+  app.use(notTooDeep);
   app.setGlobalPrefix('api');
   app.useGlobalPipes(
     new ValidationPipe({ whitelist: true, exceptionFactory: (errors) => badRequest(problemsOf(errors)) }),

@@ -1,3 +1,4 @@
+import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { createApp } from './create-app.js';
 import { readConfig } from './config.js';
@@ -11,6 +12,12 @@ const explain = (error: unknown, port: number): string => {
   return `Vitrum could not start: ${message ?? String(error)}`;
 };
 
+/** Whoever sends a request at a trickle is not waited for. Answers, events among them, may take as long as they do. */
+const limitTimes = (server: Server): void => {
+  server.headersTimeout = 10_000;
+  server.requestTimeout = 30_000;
+};
+
 /** Stops the worker first when the server is told to stop; Nest closes the rest. */
 const stopWith = (stopWorker: () => Promise<void>): void => {
   for (const signal of ['SIGTERM', 'SIGINT'] as const) process.once(signal, () => void stopWorker());
@@ -20,7 +27,8 @@ const run = async (): Promise<void> => {
   const config = readConfig(process.env);
   try {
     const app = await createApp(config);
-    await app.listen(config.port, config.host);
+    const server = await app.listen(config.port, config.host);
+    limitTimes(server as Server);
     if (config.worker) stopWith(keepWorker(process.env));
     const { port } = app.getHttpServer().address() as AddressInfo;
     process.stdout.write(`listening http://${config.host}:${port}\n`);

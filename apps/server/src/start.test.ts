@@ -1,4 +1,5 @@
-import { spawn } from 'node:child_process';
+import { execFileSync, spawn } from 'node:child_process';
+import { createHash } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer, type AddressInfo, type Server } from 'node:net';
 import os from 'node:os';
@@ -47,6 +48,12 @@ const start = (
     child.on('exit', (code) => resolve({ code, out, complaint: complaint.trim() }));
   });
 
+/** Where `npm start` keeps the cluster of a data folder: beneath it, or in a stand-in that the system user can get to. */
+const ownCluster = (data: string): string => {
+  const name = createHash('sha256').update(data).digest('hex').slice(0, 12);
+  return process.getuid?.() === 0 ? `(${data}|vitrum-${name})/postgres` : `${data}/postgres`;
+};
+
 const occupied = (): Promise<Server> =>
   new Promise((resolve) => {
     const server = createServer();
@@ -69,6 +76,52 @@ describe('starting and stopping', () => {
       expect(ended.out).toContain('Stopping');
     },
     slowMs,
+  );
+
+  it(
+    'brings its own database up again when that was killed; meanwhile it says so, and nothing is lost',
+    async () => {
+      const own = mkdtempSync(path.join(os.tmpdir(), 'vitrum-own-'));
+      const seen: number[] = [];
+      let jobsAfter: readonly unknown[] = [];
+      let why = '';
+      const waitFor = async (url: string, status: number): Promise<void> => {
+        for (let turn = 0; turn < 300; turn += 1) {
+          const answer = await fetch(`${url}/api/ready`);
+          if (!seen.includes(answer.status)) seen.push(answer.status);
+          if (answer.status === 503) why = ((await answer.json()) as { readonly message: string }).message;
+          expect((await fetch(`${url}/api/health`)).status).toBe(200);
+          if (answer.status === status) return;
+          await new Promise((resolve) => setTimeout(resolve, 100));
+        }
+      };
+      const act = async (url: string): Promise<void> => {
+        await waitFor(url, 200);
+        const before = (await (await fetch(`${url}/api/jobs`)).json()) as readonly unknown[];
+        const [postmaster] = execFileSync('pgrep', ['-f', `postgres -D .*${ownCluster(own)}`], {
+          encoding: 'utf8',
+        }).split('\n');
+        process.kill(Number(postmaster), 'SIGKILL');
+        await waitFor(url, 503);
+        await waitFor(url, 200);
+        jobsAfter = (await (await fetch(`${url}/api/jobs`)).json()) as readonly unknown[];
+        expect(jobsAfter).toHaveLength(before.length);
+      };
+      let failure: unknown = null;
+      const ended = await start({ PORT: '0', DATABASE_URL: '', VITRUM_DATA: own }, (url, stop) => {
+        void act(url)
+          .catch((error: unknown) => (failure = error))
+          .finally(stop);
+      });
+      rmSync(own, { recursive: true, force: true });
+      expect(failure).toBeNull();
+      expect(seen).toEqual([200, 503]);
+      expect(why).toContain('The database does not answer');
+      expect(jobsAfter.length).toBeGreaterThan(0);
+      expect(ended.out).toContain('it is up again');
+      expect(ended.code).toBe(0);
+    },
+    2 * slowMs,
   );
 
   it(

@@ -24,6 +24,28 @@ describe('what crosses the wire', () => {
     ]);
   });
 
+  it.each(['2030-W05-3', '2030-02-30', '0000-01-01', '2030-1-1', '20300101', '2030-01-01T00:00:00Z', 7])(
+    'a due date is a day of the calendar, and %s is none',
+    async (dueOn) => {
+      expect(await wrongFields(plainToInstance(UpdateJobDto, { dueOn }))).toEqual(['dueOn']);
+    },
+  );
+
+  it('a due date may be taken back, a name may not', async () => {
+    expect(await wrongFields(plainToInstance(UpdateJobDto, { dueOn: null }))).toEqual([]);
+    expect(await wrongFields(plainToInstance(UpdateJobDto, { name: null, customer: null, status: null }))).toEqual([
+      'name',
+      'customer',
+      'status',
+    ]);
+  });
+
+  it('texts can be shown: no NUL, no half of a character', async () => {
+    for (const name of ['Bar\u0000', 'Bar \ud83c', '\udf7a Bar', 'Bar\u001b[2J'])
+      expect(await wrongFields(plainToInstance(UpdateJobDto, { name }))).toEqual(['name']);
+    expect(await wrongFields(plainToInstance(UpdateJobDto, { name: 'Bar \u{1f37a}\nGrün' }))).toEqual([]);
+  });
+
   it('a save is a design with a short note', async () => {
     expect(await wrongFields(plainToInstance(SaveDesignDto, { design: {}, note: 'x'.repeat(201) }))).toEqual(['note']);
   });

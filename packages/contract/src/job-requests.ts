@@ -1,20 +1,23 @@
 import { jobStatuses, type JobStatus } from '@vitrum/core';
-import { IsDateString, IsIn, IsNotEmpty, IsObject, IsOptional, IsString, MaxLength } from 'class-validator';
+import { IsIn, IsNotEmpty, IsObject, IsOptional, IsString, MaxLength } from 'class-validator';
+import { IsDay, IsPlainText, MayBeAbsent } from './validators.js';
 
 /** A new job with its first design. The design itself is checked by the core’s schema. */
 export class CreateJobDto {
   @IsString()
+  @IsPlainText()
   @IsNotEmpty({ message: 'give the job a name' })
   @MaxLength(120, { message: 'a job’s name has at most 120 characters' })
   name: string;
 
-  @IsOptional()
+  @MayBeAbsent()
   @IsString()
+  @IsPlainText()
   @MaxLength(120, { message: 'a customer’s name has at most 120 characters' })
   customer?: string;
 
   @IsOptional()
-  @IsDateString({ strict: true }, { message: 'the due date is a day such as 2030-01-31' })
+  @IsDay('the due date is a day such as 2030-01-31')
   dueOn?: string | null;
 
   @IsObject({ message: 'a design is a JSON object' })
@@ -23,23 +26,25 @@ export class CreateJobDto {
 
 /** What may change about a job beside its design. */
 export class UpdateJobDto {
-  @IsOptional()
+  @MayBeAbsent()
   @IsString()
+  @IsPlainText()
   @IsNotEmpty({ message: 'give the job a name' })
   @MaxLength(120, { message: 'a job’s name has at most 120 characters' })
   name?: string;
 
-  @IsOptional()
+  @MayBeAbsent()
   @IsString()
+  @IsPlainText()
   @MaxLength(120, { message: 'a customer’s name has at most 120 characters' })
   customer?: string;
 
-  @IsOptional()
+  @MayBeAbsent()
   @IsIn(jobStatuses, { message: `a job is one of ${jobStatuses.join(', ')}` })
   status?: JobStatus;
 
   @IsOptional()
-  @IsDateString({ strict: true }, { message: 'the due date is a day such as 2030-01-31' })
+  @IsDay('the due date is a day such as 2030-01-31')
   dueOn?: string | null;
 }
 
@@ -48,8 +53,9 @@ export class SaveDesignDto {
   @IsObject({ message: 'a design is a JSON object' })
   design: object;
 
-  @IsOptional()
+  @MayBeAbsent()
   @IsString()
+  @IsPlainText()
   @MaxLength(200, { message: 'a note has at most 200 characters' })
   note?: string;
 }

@@ -1,7 +1,6 @@
 import type { MeasuredFigures } from '@vitrum/core';
 import { Type } from 'class-transformer';
 import {
-  IsDateString,
   IsInt,
   IsNotEmpty,
   IsNumber,
@@ -13,6 +12,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
+import { IsDay, IsPlainText } from './validators.js';
 
 const aNumber = { allowNaN: false, allowInfinity: false } as const;
 
@@ -46,10 +46,11 @@ export class MeasuredDto {
   @Type(() => MeasuredFiguresDto)
   figures: MeasuredFiguresDto;
 
-  @IsDateString({ strict: true }, { message: 'the day is one such as 2030-01-31' })
+  @IsDay('the day is one such as 2030-01-31')
   on: string;
 
   @IsString()
+  @IsPlainText()
   @IsNotEmpty({ message: 'say how it was measured' })
   @MaxLength(120, { message: 'how it was measured has at most 120 characters' })
   how: string;

@@ -14,6 +14,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
+import { IsPlainText } from './validators.js';
 
 const mostValues = 2000;
 const aNumber = { allowNaN: false, allowInfinity: false } as const;
@@ -21,6 +22,7 @@ const aNumber = { allowNaN: false, allowInfinity: false } as const;
 /** One field of a design set to a value. */
 export class FieldChangeDto {
   @IsString()
+  @IsPlainText()
   @MaxLength(120)
   path: string;
 
@@ -32,6 +34,7 @@ export class FieldChangeDto {
 /** A face to try. */
 export class FaceOptionDto {
   @IsString()
+  @IsPlainText()
   @MaxLength(200)
   name: string;
 
@@ -72,6 +75,7 @@ export class SweepPlanDto {
   @ArrayMinSize(1, { message: 'choose at least one lining' })
   @ArrayMaxSize(100)
   @IsString({ each: true })
+  @IsPlainText({ each: true })
   liningIds: string[];
 }
 

@@ -100,6 +100,7 @@ export {
   fieldsOf,
   maxDesignCharacters,
   mostAssemblies,
+  nestingProblem,
   pathOf,
   printDesign,
   set,

@@ -49,10 +49,12 @@ export class CatalogueService {
   }
 
   private async put(kind: MeasurableKind, id: string, data: object): Promise<object> {
-    await this.database.db
-      .update(catalogueItems)
-      .set({ data })
-      .where(and(eq(catalogueItems.kind, kind), eq(catalogueItems.id, id)));
+    await this.database.steady((db) =>
+      db
+        .update(catalogueItems)
+        .set({ data })
+        .where(and(eq(catalogueItems.kind, kind), eq(catalogueItems.id, id))),
+    );
     return data;
   }
 
@@ -74,10 +76,9 @@ export class CatalogueService {
   }
 
   async read(): Promise<Catalogue> {
-    const rows = await this.database.db
-      .select()
-      .from(catalogueItems)
-      .orderBy(asc(catalogueItems.kind), asc(catalogueItems.place));
+    const rows = await this.database.steady((db) =>
+      db.select().from(catalogueItems).orderBy(asc(catalogueItems.kind), asc(catalogueItems.place)),
+    );
     const { catalogue, problems } = readCatalogue(rows);
     for (const { path, message } of problems) this.log.warn(`the catalogue’s ${path} ${message}; what ships is used`);
     return catalogue;

@@ -1,5 +1,6 @@
 import { ArgumentsHost, Catch, ExceptionFilter, HttpException, HttpStatus, Logger } from '@nestjs/common';
 import type { ProblemReport } from '@vitrum/contract';
+import { isAboutData, isAway } from '../database/away.js';
 import type { Request, Response } from 'express';
 
 const bodyOf = (exception: HttpException): Record<string, unknown> => {
@@ -7,9 +8,11 @@ const bodyOf = (exception: HttpException): Record<string, unknown> => {
   return typeof body === 'string' ? { message: body } : (body as Record<string, unknown>);
 };
 
-/** Errors raised below Nest (body parser) carry a status of their own. */
+/** Errors raised below Nest (body parser) carry a status of their own; those of the database tell whose fault they are. */
 const statusOf = (exception: unknown): number => {
   if (exception instanceof HttpException) return exception.getStatus();
+  if (isAway(exception)) return HttpStatus.SERVICE_UNAVAILABLE;
+  if (isAboutData(exception)) return HttpStatus.BAD_REQUEST;
   const status = (exception as { status?: unknown } | null)?.status;
   return typeof status === 'number' && status >= 400 && status < 500 ? status : HttpStatus.INTERNAL_SERVER_ERROR;
 };
@@ -18,6 +21,14 @@ const parserMessages: Readonly<Record<number, string>> = {
   400: 'The body is not valid JSON.',
   413: 'The body is too large; a design is far smaller.',
 };
+
+const databaseMessages: Readonly<Record<number, string>> = {
+  400: 'Something in this request cannot be stored as it is.',
+  503: 'The database does not answer just now; nothing is lost, try again in a moment.',
+};
+
+/** After so long it is worth trying again (s). */
+const tryAgainAfterS = 2;
 
 /** The parser's own words about broken JSON say little to a person; they follow in brackets. */
 const sentenceOf = (message: unknown, statusCode: number): string => {
@@ -35,16 +46,27 @@ export class ProblemFilter implements ExceptionFilter {
     const request = host.switchToHttp().getRequest<Request>();
     const statusCode = statusOf(exception);
     const requestId = String(response.getHeader('x-request-id') ?? '');
-    if (statusCode >= 500)
-      this.logger.error({
-        requestId,
-        url: request.originalUrl,
-        error: String(exception),
-        stack: (exception as Error | null)?.stack,
-      });
+    const fromDatabase = !(exception instanceof HttpException) && (isAway(exception) || isAboutData(exception));
+    if (statusCode >= 500) this.note(exception, requestId, request);
+    if (statusCode === 503 && !response.headersSent) response.setHeader('Retry-After', tryAgainAfterS);
     const body = exception instanceof HttpException ? bodyOf(exception) : {};
-    const message = sentenceOf(body['message'], statusCode);
+    const message = fromDatabase ? databaseMessages[statusCode]! : sentenceOf(body['message'], statusCode);
     const report: ProblemReport = { problems: [], ...body, statusCode, message, requestId };
     if (!response.headersSent) response.status(statusCode).json(report);
+  }
+
+  /** In a log that people may be shown: what failed and where, not what it failed on. */
+  private note(exception: unknown, requestId: string, { method, path }: Request): void {
+    const cause = (exception as { cause?: unknown } | null)?.cause ?? exception;
+    const { message, name, stack } = cause instanceof Error ? cause : new Error(String(cause));
+    const where = (stack ?? '').split('\n').filter((line) => /^\s+at /.test(line));
+    this.logger.error({
+      requestId,
+      method,
+      path,
+      error: name,
+      message: message.slice(0, 200),
+      where: where.slice(0, 8),
+    });
   }
 }

@@ -9,6 +9,8 @@ export const problemsOf = (errors: readonly ValidationError[], under = ''): read
     return [...own, ...problemsOf(error.children ?? [], path)];
   });
 
-/** A 400 that lists what is wrong and where. */
-export const badRequest = (problems: readonly Problem[]): HttpException =>
-  new BadRequestException({ message: 'The request cannot be taken as it is.', problems });
+/** A 400 that lists what is wrong and where. What is wrong with the whole is its message. */
+export const badRequest = (problems: readonly Problem[]): HttpException => {
+  const whole = problems.find(({ path }) => path === '');
+  return new BadRequestException({ message: whole?.message ?? 'The request cannot be taken as it is.', problems });
+};

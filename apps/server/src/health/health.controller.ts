@@ -1,4 +1,4 @@
-import { Controller, Get, ServiceUnavailableException } from '@nestjs/common';
+import { Controller, Get, HttpException } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import { SkipThrottle } from '@nestjs/throttler';
 import { DatabaseService } from '../database/database.module.js';
@@ -16,9 +16,10 @@ export class HealthController {
   }
 
   @Get('ready')
-  @ApiOperation({ summary: 'The process can answer: its database does' })
+  @ApiOperation({ summary: 'The process can answer: its database does; if not, why' })
   async ready(): Promise<{ readonly status: string }> {
-    if (!(await this.database.isReady())) throw new ServiceUnavailableException('The database does not answer.');
+    const why = await this.database.absence();
+    if (why !== null) throw new HttpException({ message: `The database does not answer: ${why}.` }, 503);
     return { status: 'ready' };
   }
 }

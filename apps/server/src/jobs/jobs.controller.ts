@@ -6,17 +6,15 @@ import {
   Headers,
   HttpException,
   Param,
-  ParseIntPipe,
   ParseUUIDPipe,
   Patch,
   Post,
   Put,
   Res,
+  type PipeTransform,
 } from '@nestjs/common';
 import { ApiBody, ApiConflictResponse, ApiHeader, ApiOperation, ApiTags } from '@nestjs/swagger';
 import {
-  CreateJobDto,
-  SaveDesignDto,
   UpdateJobDto,
   type JobListing,
   type JobView,
@@ -25,6 +23,8 @@ import {
 } from '@vitrum/contract';
 import { designJsonSchema, jobStatuses } from '@vitrum/core';
 import type { Response } from 'express';
+import { wireBody } from '../intake/wire-body.js';
+import type { NewJob, Save } from '../intake/wire-requests.js';
 import { JobsService } from './jobs.service.js';
 
 const preconditionRequired = 428;
@@ -36,6 +36,17 @@ const jobFields = { name: text, customer: text, dueOn: { ...text, format: 'date'
 const jobId = new ParseUUIDPipe({
   exceptionFactory: () => new HttpException('There is no such job in the book.', 404),
 });
+
+const mostRevisions = 2 ** 31 - 1;
+
+/** A number that no revision can have is that of none. */
+const revisionNumber: PipeTransform<string, number> = {
+  transform: (text) => {
+    const number = /^\d{1,10}$/.test(text) ? Number(text) : 0;
+    if (number < 1 || number > mostRevisions) throw new HttpException('There is no such revision of this job.', 404);
+    return number;
+  },
+};
 
 /** `"abc"` or `W/"abc"` or `abc` → `abc`. */
 const bareTag = (header: string): string => header.trim().replace(/^W\//, '').replace(/^"|"$/g, '');
@@ -54,7 +65,7 @@ export class JobsController {
   @Post()
   @ApiOperation({ summary: 'A new job with its first design' })
   @ApiBody({ schema: { type: 'object', required: ['name', 'design'], properties: { ...jobFields, design } } })
-  create(@Body() request: CreateJobDto): Promise<JobView> {
+  create(@Body(wireBody('create')) request: NewJob): Promise<JobView> {
     return this.jobs.create(request);
   }
 
@@ -80,13 +91,13 @@ export class JobsController {
   @ApiConflictResponse({ description: 'Somebody saved in between: both versions are kept and returned.' })
   async save(
     @Param('id', jobId) id: string,
-    @Body() request: SaveDesignDto,
+    @Body(wireBody('save')) request: Save,
     @Headers('if-match') basedOn: string | undefined,
     @Res({ passthrough: true }) response: Response,
-  ): Promise<RevisionWithDesign> {
+  ): Promise<RevisionView> {
     if (basedOn === undefined)
       throw new HttpException('Say in If-Match which revision was edited, by its hash.', preconditionRequired);
-    const outcome = await this.jobs.save(id, request.design, bareTag(basedOn), request.note ?? '');
+    const outcome = await this.jobs.save(id, request, bareTag(basedOn));
     if (outcome.kind === 'conflict')
       throw new ConflictException({
         message: 'This job was saved elsewhere in the meantime. Both versions are kept.',
@@ -105,7 +116,10 @@ export class JobsController {
 
   @Get(':id/revisions/:number')
   @ApiOperation({ summary: 'One revision with its design' })
-  revision(@Param('id', jobId) id: string, @Param('number', ParseIntPipe) number: number): Promise<RevisionWithDesign> {
+  revision(
+    @Param('id', jobId) id: string,
+    @Param('number', revisionNumber) number: number,
+  ): Promise<RevisionWithDesign> {
     return this.jobs.revision(id, number);
   }
 }

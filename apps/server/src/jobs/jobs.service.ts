@@ -1,42 +1,40 @@
+import { randomUUID } from 'node:crypto';
 import { Injectable, NotFoundException } from '@nestjs/common';
-import type {
-  CreateJobDto,
-  JobListing,
-  JobView,
-  RevisionView,
-  RevisionWithDesign,
-  UpdateJobDto,
-} from '@vitrum/contract';
-import { readDesign, type Design } from '@vitrum/core';
+import type { JobListing, JobView, RevisionView, RevisionWithDesign, UpdateJobDto } from '@vitrum/contract';
 import { and, asc, desc, eq, isNotNull, max, sql, type SQL } from 'drizzle-orm';
-import { badRequest } from '../common/problems.js';
-import { DatabaseService, type Transaction } from '../database/database.module.js';
+import { DatabaseService, type Database, type Transaction } from '../database/database.module.js';
 import { jobs, revisions } from '../database/schema.js';
 import { SummariesService } from '../summaries/summaries.service.js';
-import { designHash } from './design-hash.js';
+import type { CheckedDesign } from '../intake/check-design.js';
+import type { NewJob, Save } from '../intake/wire-requests.js';
 import { listingOf, revisionView, revisionWithDesign, type JobRow, type RevisionRow } from './views.js';
 
 /** What became of a save. */
 export type SaveOutcome =
-  | { readonly kind: 'saved'; readonly revision: RevisionWithDesign }
+  | { readonly kind: 'saved'; readonly revision: RevisionView }
   | { readonly kind: 'conflict'; readonly head: RevisionWithDesign; readonly yours: RevisionWithDesign };
 
 interface NewRevision {
   readonly jobId: string;
   readonly parent: number | null;
-  readonly design: Design;
+  readonly design: CheckedDesign;
   readonly note: string;
   readonly setAside: boolean;
 }
 
-/** Checks a design that came over the wire. Throws a 400 that names every wrong field. */
-export const designFromWire = (value: unknown): Design => {
-  const read = readDesign(value);
-  if (read.ok) return read.value;
-  throw badRequest(
-    read.problems.map(({ path, message }) => ({ path: path === '' ? 'design' : `design.${path}`, message })),
-  );
-};
+/** A revision without its design and what was worked out from it, which weigh a thousand times as much. */
+const lightColumns = {
+  id: revisions.id,
+  jobId: revisions.jobId,
+  number: revisions.number,
+  parent: revisions.parent,
+  hash: revisions.hash,
+  note: revisions.note,
+  setAside: revisions.setAside,
+  createdAt: revisions.createdAt,
+} as const;
+
+type LightRow = Omit<RevisionRow, 'design' | 'summary'>;
 
 @Injectable()
 export class JobsService {
@@ -46,31 +44,34 @@ export class JobsService {
   ) {}
 
   async list(): Promise<readonly JobListing[]> {
-    const summed = this.lastSummed(eq(revisions.jobId, jobs.id)).as('summed');
-    const rows = await this.database.db
-      .select({ job: jobs, summed: { number: summed.number, summary: summed.summary } })
-      .from(jobs)
-      .leftJoinLateral(summed, sql`true`)
-      .orderBy(asc(jobs.createdAt), asc(jobs.id));
+    const rows = await this.database.steady((db) => {
+      const summed = this.lastSummed(db, eq(revisions.jobId, jobs.id)).as('summed');
+      return db
+        .select({ job: jobs, summed: { number: summed.number, summary: summed.summary } })
+        .from(jobs)
+        .leftJoinLateral(summed, sql`true`)
+        .orderBy(asc(jobs.createdAt), asc(jobs.id));
+    });
     return rows.map((row) => listingOf(row.job, row.summed));
   }
 
   async get(id: string): Promise<JobView> {
     const { job, head } = await this.jobWithHead(id);
-    const [summed] = await this.lastSummed(eq(revisions.jobId, id));
+    const [summed] = await this.database.steady((db) => this.lastSummed(db, eq(revisions.jobId, id)));
     return { ...listingOf(job, summed ?? null), head: revisionWithDesign(head) };
   }
 
-  async create(request: CreateJobDto, status: JobRow['status'] = 'quoted'): Promise<JobView> {
-    const design = designFromWire(request.design);
-    const id = await this.database.db.transaction(async (transaction) => {
-      const [job] = await transaction
+  async create({ name, customer, dueOn, design }: NewJob, status: JobRow['status'] = 'quoted'): Promise<JobView> {
+    // Named here, so that work which is done again after a lost connection makes one job, not two.
+    const id = randomUUID();
+    await this.database.transaction(async (transaction) => {
+      const made = await transaction
         .insert(jobs)
-        .values({ name: request.name, customer: request.customer ?? '', status, dueOn: request.dueOn ?? null })
-        .returning();
-      if (job === undefined) throw new Error('the database returned no new job');
-      await this.append(transaction, { jobId: job.id, parent: null, design, note: 'first', setAside: false });
-      return job.id;
+        .values({ id, name, customer, status, dueOn })
+        .onConflictDoNothing()
+        .returning({ id: jobs.id });
+      if (made.length > 0)
+        await this.append(transaction, { jobId: id, parent: null, design, note: 'first', setAside: false });
     });
     this.summaries.want(id, 1);
     return this.get(id);
@@ -82,11 +83,13 @@ export class JobsService {
         request[key] === undefined ? [] : [[key, request[key]]],
       ),
     );
-    const rows = await this.database.db
-      .update(jobs)
-      .set({ ...given, updatedAt: sql`now()` })
-      .where(eq(jobs.id, id))
-      .returning({ id: jobs.id });
+    const rows = await this.database.steady((db) =>
+      db
+        .update(jobs)
+        .set({ ...given, updatedAt: sql`now()` })
+        .where(eq(jobs.id, id))
+        .returning({ id: jobs.id }),
+    );
     if (rows.length === 0) throw noSuchJob();
     return this.get(id);
   }
@@ -95,41 +98,43 @@ export class JobsService {
    * Saves a design made from the revision whose hash is `basedOn`. When that is no longer the head, the design is kept as
    * a set-aside revision and both sides are returned; nothing is lost either way.
    */
-  async save(id: string, value: unknown, basedOn: string, note: string): Promise<SaveOutcome> {
-    const design = designFromWire(value);
-    const hash = designHash(design);
-    const outcome = await this.database.db.transaction(async (transaction): Promise<SaveOutcome> => {
+  async save(id: string, { design, note }: Save, basedOn: string): Promise<SaveOutcome> {
+    const outcome = await this.database.transaction(async (transaction): Promise<SaveOutcome> => {
       const [job] = await transaction.select().from(jobs).where(eq(jobs.id, id)).for('update');
       if (job === undefined) throw noSuchJob();
-      const head = await this.revisionRow(transaction, id, job.headRevision);
-      if (head.hash === hash) return { kind: 'saved', revision: revisionWithDesign(head) };
+      const head = await this.lightRow(transaction, id, job.headRevision);
+      // Also what a save finds that was done before its connection was lost.
+      if (head.hash === design.hash) return { kind: 'saved', revision: revisionView(head) };
       const stale = head.hash !== basedOn;
       const parent = stale ? await this.numberOfHash(transaction, id, basedOn) : head.number;
       const row = await this.append(transaction, { jobId: id, parent, design, note, setAside: stale });
-      const yours = revisionWithDesign(row);
-      return stale ? { kind: 'conflict', head: revisionWithDesign(head), yours } : { kind: 'saved', revision: yours };
+      if (!stale) return { kind: 'saved', revision: revisionView(row) };
+      const [theirs, yours] = [
+        await this.revisionRow(transaction, id, head.number),
+        await this.revisionRow(transaction, id, row.number),
+      ];
+      return { kind: 'conflict', head: revisionWithDesign(theirs), yours: revisionWithDesign(yours) };
     });
     if (outcome.kind === 'saved') this.summaries.want(id, outcome.revision.number);
     return outcome;
   }
 
   async revisions(id: string): Promise<readonly RevisionView[]> {
-    await this.jobWithHead(id);
-    const rows = await this.database.db
-      .select()
-      .from(revisions)
-      .where(eq(revisions.jobId, id))
-      .orderBy(desc(revisions.number));
+    const rows = await this.database.steady((db) =>
+      db.select(lightColumns).from(revisions).where(eq(revisions.jobId, id)).orderBy(desc(revisions.number)),
+    );
+    // A job has one revision at least.
+    if (rows.length === 0) throw noSuchJob();
     return rows.map(revisionView);
   }
 
   async revision(id: string, number: number): Promise<RevisionWithDesign> {
-    return revisionWithDesign(await this.revisionRow(this.database.db, id, number));
+    return revisionWithDesign(await this.database.steady((db) => this.revisionRow(db, id, number)));
   }
 
   /** The newest revision of the line that has been summed up. */
-  private lastSummed(where: SQL | undefined) {
-    return this.database.db
+  private lastSummed(db: Database, where: SQL | undefined) {
+    return db
       .select({ number: revisions.number, summary: revisions.summary })
       .from(revisions)
       .where(and(where, eq(revisions.setAside, false), isNotNull(revisions.summary)))
@@ -137,7 +142,7 @@ export class JobsService {
       .limit(1);
   }
 
-  private async append(transaction: Transaction, next: NewRevision): Promise<RevisionRow> {
+  private async append(transaction: Transaction, { design, ...next }: NewRevision): Promise<LightRow> {
     const [last] = await transaction
       .select({ number: max(revisions.number) })
       .from(revisions)
@@ -145,8 +150,8 @@ export class JobsService {
     const number = (last?.number ?? 0) + 1;
     const [row] = await transaction
       .insert(revisions)
-      .values({ ...next, number, hash: designHash(next.design) })
-      .returning();
+      .values({ ...next, number, hash: design.hash, design: sql`${design.text}::json` })
+      .returning(lightColumns);
     if (row === undefined) throw new Error('the database returned no new revision');
     if (!next.setAside)
       await transaction
@@ -165,9 +170,20 @@ export class JobsService {
   }
 
   private async jobWithHead(id: string): Promise<{ readonly job: JobRow; readonly head: RevisionRow }> {
-    const [job] = await this.database.db.select().from(jobs).where(eq(jobs.id, id));
-    if (job === undefined) throw noSuchJob();
-    return { job, head: await this.revisionRow(this.database.db, id, job.headRevision) };
+    return this.database.steady(async (db) => {
+      const [job] = await db.select().from(jobs).where(eq(jobs.id, id));
+      if (job === undefined) throw noSuchJob();
+      return { job, head: await this.revisionRow(db, id, job.headRevision) };
+    });
+  }
+
+  private async lightRow(db: Pick<Transaction, 'select'>, jobId: string, number: number): Promise<LightRow> {
+    const [row] = await db
+      .select(lightColumns)
+      .from(revisions)
+      .where(and(eq(revisions.jobId, jobId), eq(revisions.number, number)));
+    if (row === undefined) throw noSuchRevision();
+    return row;
   }
 
   private async revisionRow(db: Pick<Transaction, 'select'>, jobId: string, number: number): Promise<RevisionRow> {
@@ -175,9 +191,11 @@ export class JobsService {
       .select()
       .from(revisions)
       .where(and(eq(revisions.jobId, jobId), eq(revisions.number, number)));
-    if (row === undefined) throw new NotFoundException('There is no such revision of this job.');
+    if (row === undefined) throw noSuchRevision();
     return row;
   }
 }
+
+const noSuchRevision = (): NotFoundException => new NotFoundException('There is no such revision of this job.');
 
 const noSuchJob = (): NotFoundException => new NotFoundException('There is no such job in the book.');

@@ -3,6 +3,7 @@ import { demoJobs } from '@vitrum/core';
 import { CatalogueService } from '../catalogue/catalogue.service.js';
 import { DatabaseService } from '../database/database.module.js';
 import { jobs } from '../database/schema.js';
+import { storedForm } from '../intake/check-design.js';
 import { JobsService } from '../jobs/jobs.service.js';
 
 const dayMs = 86_400_000;
@@ -25,7 +26,7 @@ export class SeedService {
     if (any !== undefined) return;
     for (const { design, customer, status, dueInDays } of demoJobs) {
       const dueOn = new Date(Date.now() + dueInDays * dayMs).toISOString().slice(0, 10);
-      await this.jobs.create({ name: design.name, customer, dueOn, design }, status);
+      await this.jobs.create({ name: design.name, customer, dueOn, design: storedForm(design) }, status);
     }
     this.logger.log(`the demo shop has been set up with ${demoJobs.length} jobs`);
   }

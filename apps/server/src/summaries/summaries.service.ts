@@ -57,7 +57,8 @@ export class SummariesService implements OnModuleDestroy {
       await this.sumUp(...next).catch((error: unknown) => {
         if (!this.stopped.signal.aborted)
           this.logger.warn(
-            `revision ${next?.join(' ')} has no summary: ${error instanceof Error ? error.message : String(error)}`,
+            // What failed, not what it failed on: a failed query tells its values.
+            `revision ${next?.join(' ')} has no summary: ${String((error as { cause?: unknown }).cause ?? error).slice(0, 200)}`,
           );
       });
   }
@@ -71,11 +72,13 @@ export class SummariesService implements OnModuleDestroy {
 
   private async sumUp(jobId: string, number: number): Promise<void> {
     const one = and(eq(revisions.jobId, jobId), eq(revisions.number, number));
-    const [row] = await this.database.db.select({ design: revisions.design }).from(revisions).where(one);
+    const [row] = await this.database.steady((db) =>
+      db.select({ design: revisions.design }).from(revisions).where(one),
+    );
     if (row === undefined) return;
     const task = { design: designFromStore(row.design), catalogue: await this.catalogue.read() };
     const summary = await this.pool.summarise(task, this.stopped.signal);
-    await this.database.db.update(revisions).set({ summary }).where(one);
+    await this.database.steady((db) => db.update(revisions).set({ summary }).where(one));
   }
 
   async onModuleDestroy(): Promise<void> {

@@ -41,8 +41,10 @@ export class SweepRunner implements OnModuleDestroy {
 
   /** One sweep at a time, however it came in. */
   run(id: string): Promise<void> {
-    this.busy = this.busy.then(() => this.take(id));
-    return this.busy;
+    const turn = this.busy.then(() => this.take(id));
+    // One that failed must not stop those after it.
+    this.busy = turn.catch((error: unknown) => this.logger.warn(`sweep ${id} was not taken: ${String(error)}`));
+    return turn;
   }
 
   private async take(id: string): Promise<void> {

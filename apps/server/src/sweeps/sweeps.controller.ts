@@ -14,14 +14,20 @@ import {
 } from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { SkipThrottle } from '@nestjs/throttler';
-import { SweepRequestDto, type SweepView } from '@vitrum/contract';
-import { concatMap, from, map, Observable, takeWhile, timer } from 'rxjs';
+import type { SweepView } from '@vitrum/contract';
+import { concatMap, defer, finalize, from, map, Observable, takeWhile, timer } from 'rxjs';
+import { wireBody } from '../intake/wire-body.js';
+import type { NewSweep } from '../intake/wire-requests.js';
+import { Busy } from '../common/busy.js';
+import { ExistingSweep } from './existing-sweep.js';
 import { SweepsService } from './sweeps.service.js';
 
 const lookEveryMs = 400;
 /** Beyond any sweep; what a page says it has heard is not believed further. */
 const mostPlaces = 1_000_000;
 const clamp = (value: number, low: number, high: number): number => Math.min(high, Math.max(low, value));
+/** Each looks into the database again and again. */
+const mostStreams = 200;
 const ended: readonly string[] = ['done', 'failed', 'cancelled'];
 
 const sweepId = new ParseUUIDPipe({ exceptionFactory: () => new HttpException('There is no such sweep.', 404) });
@@ -29,6 +35,8 @@ const sweepId = new ParseUUIDPipe({ exceptionFactory: () => new HttpException('T
 @ApiTags('sweeps')
 @Controller('sweeps')
 export class SweepsController {
+  private streams = 0;
+
   constructor(private readonly sweeps: SweepsService) {}
 
   @Post()
@@ -37,8 +45,8 @@ export class SweepsController {
   @ApiBody({
     schema: { type: 'object', required: ['design', 'plan'], properties: { design: {}, plan: { type: 'object' } } },
   })
-  create(@Body() { design, plan }: SweepRequestDto): Promise<SweepView> {
-    return this.sweeps.create(design, plan);
+  create(@Body(wireBody('sweep')) request: NewSweep): Promise<SweepView> {
+    return this.sweeps.create(request);
   }
 
   @Get(':id')
@@ -58,12 +66,13 @@ export class SweepsController {
   @SkipThrottle()
   @ApiOperation({ summary: 'Progress and points as server-sent events' })
   events(
-    @Param('id', sweepId) id: string,
+    @Param('id', ExistingSweep) id: string,
     @Headers('last-event-id') lastEventId: string | undefined,
   ): Observable<MessageEvent> {
+    if (this.streams >= mostStreams) throw new Busy('Too many pages listen to sweeps just now; try again in a moment.');
     let last = clamp(Math.floor(Number(lastEventId) || 0), 0, mostPlaces);
     let finished = false;
-    return timer(0, lookEveryMs).pipe(
+    const events = timer(0, lookEveryMs).pipe(
       takeWhile(() => !finished),
       concatMap(() => from(this.sweeps.since(id, last))),
       map(({ sweep, points, last: place }) => {
@@ -73,5 +82,9 @@ export class SweepsController {
         return { id: String(place), data: { sweep, points } };
       }),
     );
+    return defer(() => {
+      this.streams += 1;
+      return events;
+    }).pipe(finalize(() => (this.streams -= 1)));
   }
 }

@@ -1,16 +1,15 @@
+import { randomUUID } from 'node:crypto';
 import { Injectable, NotFoundException } from '@nestjs/common';
 import type { SweepEvent, SweepPointView, SweepView } from '@vitrum/contract';
-import { checkAxes, readDesign, sweepSize, type Design, type SweepAxes } from '@vitrum/core';
+import type { Design, SweepAxes } from '@vitrum/core';
 import { and, asc, eq, gt, inArray, lt, or, sql } from 'drizzle-orm';
-import { badRequest } from '../common/problems.js';
 import { DatabaseService } from '../database/database.module.js';
 import { sweepPoints, sweeps } from '../database/schema.js';
+import type { NewSweep } from '../intake/wire-requests.js';
 import { SweepQueue } from './sweep-queue.js';
 import { designFromStore } from '../jobs/stored-design.js';
 import { sweepView } from './sweep-views.js';
 
-/** The most combinations of one sweep on the server. */
-const mostPoints = 20_000;
 /** A run that has not been heard of for so long has died with its process. */
 const deadAfter = sql`interval '6 seconds'`;
 const pointsAnEvent = 200;
@@ -31,22 +30,21 @@ export class SweepsService {
     private readonly queue: SweepQueue,
   ) {}
 
-  async create(design: object, plan: SweepAxes): Promise<SweepView> {
-    const read = readDesign(design);
-    if (!read.ok) throw badRequest(read.problems.map(({ path, message }) => ({ path: `design.${path}`, message })));
-    const checked = checkAxes(plan, read.value, mostPoints);
-    if (!checked.ok) throw badRequest(checked.problems.map(({ path, message }) => ({ path: `plan.${path}`, message })));
-    const [row] = await this.database.db
-      .insert(sweeps)
-      .values({ design: read.value, plan, total: sweepSize(plan) })
-      .returning();
-    if (row === undefined) throw new Error('a sweep was not stored');
+  async create({ design, plan, total }: NewSweep): Promise<SweepView> {
+    const id = randomUUID();
+    await this.database.steady((db) =>
+      db
+        .insert(sweeps)
+        .values({ id, design: sql`${design.text}::json`, plan, total })
+        .onConflictDoNothing(),
+    );
+    const row = await this.row(id);
     await this.queue.send(row.id);
     return sweepView(row);
   }
 
   private async row(id: string) {
-    const [row] = await this.database.db.select().from(sweeps).where(eq(sweeps.id, id));
+    const [row] = await this.database.steady((db) => db.select().from(sweeps).where(eq(sweeps.id, id)));
     if (row === undefined) throw new NotFoundException('There is no such sweep.');
     return row;
   }
@@ -58,12 +56,14 @@ export class SweepsService {
   /** Where a sweep stands, with the points after place `from`. */
   async since(id: string, from: number): Promise<SweepEvent & { readonly last: number }> {
     const row = await this.row(id);
-    const points = await this.database.db
-      .select()
-      .from(sweepPoints)
-      .where(and(eq(sweepPoints.sweepId, id), gt(sweepPoints.place, from)))
-      .orderBy(asc(sweepPoints.place))
-      .limit(pointsAnEvent);
+    const points = await this.database.steady((db) =>
+      db
+        .select()
+        .from(sweepPoints)
+        .where(and(eq(sweepPoints.sweepId, id), gt(sweepPoints.place, from)))
+        .orderBy(asc(sweepPoints.place))
+        .limit(pointsAnEvent),
+    );
     return {
       sweep: sweepView(row),
       points: points.flatMap(({ data }) => (data === null ? [] : [data])),
@@ -73,10 +73,12 @@ export class SweepsService {
 
   async cancel(id: string): Promise<SweepView> {
     await this.row(id);
-    await this.database.db
-      .update(sweeps)
-      .set({ status: 'cancelled', updatedAt: sql`now()` })
-      .where(and(eq(sweeps.id, id), inArray(sweeps.status, ['queued', 'running'])));
+    await this.database.steady((db) =>
+      db
+        .update(sweeps)
+        .set({ status: 'cancelled', updatedAt: sql`now()` })
+        .where(and(eq(sweeps.id, id), inArray(sweeps.status, ['queued', 'running']))),
+    );
     return sweepView(await this.row(id));
   }
 
@@ -107,7 +109,7 @@ export class SweepsService {
 
   /** Stores points from place `from` on; false when the sweep has been cancelled or taken by another runner. */
   async store(id: string, runner: string, from: number, points: readonly (SweepPointView | null)[]): Promise<boolean> {
-    return this.database.db.transaction(async (transaction) => {
+    return this.database.transaction(async (transaction) => {
       const held = await transaction
         .update(sweeps)
         .set({ done: from + points.length, updatedAt: sql`now()` })
@@ -124,10 +126,12 @@ export class SweepsService {
   }
 
   async end(id: string, runner: string, error: string | null): Promise<void> {
-    await this.database.db
-      .update(sweeps)
-      .set({ status: error === null ? 'done' : 'failed', error, updatedAt: sql`now()` })
-      .where(and(eq(sweeps.id, id), eq(sweeps.runner, runner), eq(sweeps.status, 'running')));
+    await this.database.steady((db) =>
+      db
+        .update(sweeps)
+        .set({ status: error === null ? 'done' : 'failed', error, updatedAt: sql`now()` })
+        .where(and(eq(sweeps.id, id), eq(sweeps.runner, runner), eq(sweeps.status, 'running'))),
+    );
   }
 
   /** Sweeps that want doing and that nobody works on: left behind by a process that died. */

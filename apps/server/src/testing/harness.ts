@@ -27,7 +27,19 @@ export interface TestShop {
 const databaseName = (): string => `t_${randomBytes(6).toString('hex')}`;
 
 const appOn = (database: string, seed: boolean, webRoot = '/nowhere'): Promise<NestExpressApplication> =>
-  createApp({ databaseUrl: `${server}/${database}`, host: '127.0.0.1', port: 0, webRoot, seed, worker: false }, true);
+  createApp(
+    {
+      databaseUrl: `${server}/${database}`,
+      host: '127.0.0.1',
+      port: 0,
+      hosts: ['shop.test'],
+      origins: [],
+      webRoot,
+      seed,
+      worker: false,
+    },
+    true,
+  );
 
 /** A database that holds the demo shop, to be copied: putting it in evaluates every job. */
 let demoShop: Promise<string> | null = null;

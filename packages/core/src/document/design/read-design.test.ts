@@ -1,26 +1,28 @@
 import { describe, expect, it } from '@jest/globals';
 import * as z from 'zod';
+import { deepestNesting, mostUnknownFields } from './bounds.js';
+import { fieldNamesOf } from './field-names.js';
 import { designReader, maxDesignCharacters, printDesign } from './read-design.js';
 
-const reader = designReader<{ readonly size: number }>(
-  z.looseObject({
-    format: z.literal('vitrum-design'),
-    version: z.literal(2),
-    size: z.number().min(1).max(90),
-    count: z.int().optional(),
-    name: z.string().min(2).max(5).optional(),
-    list: z.array(z.number()).min(1).max(2).optional(),
-    long: z.array(z.number()).optional(),
-    kind: z.enum(['halo', 'box']).optional(),
-    on: z.boolean().optional(),
-    colour: z
-      .string()
-      .regex(/^#[0-9a-f]{6}$/)
-      .optional(),
-    part: z.discriminatedUnion('is', [z.looseObject({ is: z.literal('a') })]).optional(),
-  }),
-  [{ from: 1, apply: (design) => ({ ...design, size: Number(design['width']) }) }],
-);
+const schema = z.looseObject({
+  format: z.literal('vitrum-design'),
+  version: z.literal(2),
+  size: z.number().min(1).max(90),
+  count: z.int().optional(),
+  name: z.string().min(2).max(5).optional(),
+  list: z.array(z.number()).min(1).max(2).optional(),
+  long: z.array(z.number()).optional(),
+  kind: z.enum(['halo', 'box']).optional(),
+  on: z.boolean().optional(),
+  colour: z
+    .string()
+    .regex(/^#[0-9a-f]{6}$/)
+    .optional(),
+  part: z.discriminatedUnion('is', [z.looseObject({ is: z.literal('a') })]).optional(),
+});
+const reader = designReader<{ readonly size: number }>(schema, fieldNamesOf(schema), [
+  { from: 1, apply: (design) => ({ ...design, size: Number(design['width']) }) },
+]);
 
 const base = { format: 'vitrum-design', version: 2, size: 5 };
 const problem = (change: object): string => {
@@ -91,6 +93,16 @@ describe('reading a design', () => {
     for (const mark of ['', '\uFEFF'])
       expect(reader.parse(mark + printDesign(design))).toEqual({ ok: true, value: design });
     expect(printDesign(design).endsWith('}\n')).toBe(true);
+  });
+
+  it('takes fields that it does not know, but neither a flood of them nor what lies ever deeper', () => {
+    const fields = (count: number) => Object.fromEntries(Array.from({ length: count }, (_, at) => [`new${at}`, at]));
+    expect(problem(fields(mostUnknownFields))).toBe('');
+    expect(problem(fields(mostUnknownFields + 1))).toContain('more than 2000 fields');
+    const nested = (depth: number): object => JSON.parse('{"in":'.repeat(depth) + '1' + '}'.repeat(depth)) as object;
+    expect(problem({ later: nested(deepestNesting - 1) })).toBe('');
+    expect(problem({ later: nested(deepestNesting) })).toContain('more than 64 deep');
+    expect(problem({ later: nested(100_000) })).toContain('more than 64 deep');
   });
 
   it('does not even look into a file that is far too large', () => {

@@ -1,5 +1,7 @@
 import * as z from 'zod';
 import { failure, success, type Problem, type Result } from '../../base/result.js';
+import { mostUnknownFields, nestingProblem } from './bounds.js';
+import type { FieldNames } from './field-names.js';
 import { designFormat, designVersion } from './frame.js';
 import { migrate, type Migration } from './migrate.js';
 
@@ -89,16 +91,28 @@ export interface DesignReader<Design> {
   readonly parse: (text: string) => Result<Design>;
 }
 
-/** A reader for a schema, and the way from each older version to it. */
-export const designReader = <Design>(schema: z.ZodType, migrations: readonly Migration[]): DesignReader<Design> => {
+const tooManyUnknown: Problem = {
+  path: '',
+  message: `more than ${mostUnknownFields} fields are of no version that this one knows; that is no design`,
+};
+
+/** A reader for a schema and the names that it gives, and the way from each older version to it. */
+export const designReader = <Design>(
+  schema: z.ZodType,
+  names: FieldNames,
+  migrations: readonly Migration[],
+): DesignReader<Design> => {
   const read = (given: unknown): Result<Design> => {
-    const header = headerProblem(given);
-    if (header !== null) return failure(header);
+    const amiss = headerProblem(given) ?? nestingProblem(given);
+    if (amiss !== null) return failure(amiss);
     const migrated = migrate(given as Readonly<Record<string, unknown>>, migrations);
     if (!migrated.ok) return migrated;
     const value = migrated.value;
     const parsed = schema.safeParse(value);
-    if (parsed.success) return success(parsed.data as Design);
+    if (parsed.success)
+      return names.unknown(parsed.data, mostUnknownFields + 1).length > mostUnknownFields
+        ? failure(tooManyUnknown)
+        : success(parsed.data as Design);
     return failure(...parsed.error.issues.slice(0, maxProblems).map((issue) => problemOf(value, issue)));
   };
   return {

@@ -29,8 +29,8 @@ const ofBuilds =
   (assembly) =>
     allBuilds.find(({ name }) => name === assembly['build'])?.migrations[from]?.(assembly) ?? assembly;
 
-const reader = designReader<Design>(designSchema, [fromVersion1(ofBuilds(1))]);
 const names = fieldNamesOf(designSchema);
+const reader = designReader<Design>(designSchema, names, [fromVersion1(ofBuilds(1))]);
 
 /**
  * Checks a parsed JSON value against the design document’s schema and returns it as a design, older versions brought to
