@@ -1,3 +1,5 @@
+import { execFileSync } from 'node:child_process';
+import { chromium, type Page } from '@playwright/test';
 import { expect, figure, openJob, saved, settled, test } from './support/shop';
 
 const depthField = (page: Parameters<typeof figure>[0]) =>
@@ -58,4 +60,151 @@ test('two tabs save the same job: the second is told, both versions exist', asyn
   await expect(second.getByText('set aside: saved while another was newer')).toHaveCount(1);
   await expect(second.getByRole('button', { name: 'Bring back' })).toHaveCount(before + 3);
   await other.close();
+});
+
+test('leaving for the job book at once loses nothing, nor does closing the page at once', async ({
+  page,
+  shop,
+  context,
+}) => {
+  const id = await openJob(page, shop, 'Ticket', 'case');
+  await setDepth(page, '94');
+  await page.getByRole('link', { name: 'Job book' }).click();
+  await expect(page.getByRole('heading', { name: 'Job book' })).toBeVisible();
+  const depthSaved = async (): Promise<number> => {
+    const job = (await (await page.request.get(`${shop.url}/api/jobs/${id}`)).json()) as {
+      head: { design: { assemblies: { case: { depthInsideMm: number } }[] } };
+    };
+    return job.head.design.assemblies[0]!.case.depthInsideMm;
+  };
+  await expect.poll(depthSaved).toBe(94);
+  const again = await context.newPage();
+  await again.goto(`${shop.url}/jobs/${id}/case`);
+  await settled(again);
+  await setDepth(again, '97');
+  await again.close({ runBeforeUnload: true });
+  await expect.poll(depthSaved).toBe(97);
+});
+
+test('edits of two tabs that were closed while the server was away are both offered', async ({
+  page,
+  shop,
+  context,
+}) => {
+  const id = await openJob(page, shop, 'Dispensary', 'case');
+  const other = await context.newPage();
+  await other.goto(`${shop.url}/jobs/${id}/case`);
+  await settled(other);
+  await shop.kill();
+  await setDepth(page, '91');
+  await expect(page.locator('[data-save="away"]')).toBeVisible();
+  await setDepth(other, '95');
+  await expect(other.locator('[data-save="away"]')).toBeVisible();
+  await other.close();
+  await page.close();
+  await shop.start();
+  const again = await context.newPage();
+  await again.goto(`${shop.url}/jobs/${id}/case`);
+  await expect(figure(again, 'depth inside')).toContainText('95 mm');
+  const offered = again.getByRole('dialog', { name: 'Edits from other pages that were closed' });
+  await offered.getByRole('button', { name: 'Go on with these' }).click();
+  await expect(offered).toHaveCount(0);
+  await expect(figure(again, 'depth inside')).toContainText('91 mm');
+  await saved(again);
+  await again.reload();
+  await settled(again);
+  await expect(figure(again, 'depth inside')).toContainText('91 mm');
+  await expect(offered).toHaveCount(0);
+});
+
+test('theirs, once taken, is not asked about again, and no revisions pile up', async ({ page, shop, context }) => {
+  const id = await openJob(page, shop, 'Rye', 'case');
+  const other = await context.newPage();
+  await other.goto(`${shop.url}/jobs/${id}/case`);
+  await settled(other);
+  await setDepth(page, '61');
+  await saved(page);
+  await setDepth(other, '62');
+  const dialog = other.getByRole('dialog', { name: 'This job was saved elsewhere too' });
+  await dialog.getByRole('button', { name: 'Take theirs' }).click();
+  await expect(figure(other, 'depth inside')).toContainText('61 mm');
+  const revisions = async () =>
+    ((await (await page.request.get(`${shop.url}/api/jobs/${id}/revisions`)).json()) as unknown[]).length;
+  const before = await revisions();
+  for (let turn = 0; turn < 2; turn += 1) {
+    await other.reload();
+    await settled(other);
+    await expect(figure(other, 'depth inside')).toContainText('61 mm');
+    await expect(dialog).toHaveCount(0);
+  }
+  expect(await revisions()).toBe(before);
+});
+
+test('a browser that keeps nothing opens jobs, says that it keeps nothing, and asks before closing', async ({
+  page,
+  shop,
+}) => {
+  await page.addInitScript(() => {
+    Object.defineProperty(window, 'localStorage', {
+      get: () => {
+        throw new DOMException('blocked', 'SecurityError');
+      },
+    });
+    IDBFactory.prototype.open = () => {
+      throw new DOMException('blocked', 'SecurityError');
+    };
+  });
+  await page.goto(`${shop.url}/jobs`);
+  await page
+    .getByRole('link', { name: /Dispensary/ })
+    .first()
+    .click();
+  await settled(page);
+  await page.goto(`${page.url().replace(/\/[a-z]+$/, '')}/case`);
+  await settled(page);
+  await setDepth(page, '88');
+  await saved(page);
+  await shop.kill();
+  await setDepth(page, '89');
+  await expect(page.locator('[data-save="away"]')).toContainText('this browser keeps nothing: leave this page open');
+  const asked = page.waitForEvent('dialog');
+  await page.close({ runBeforeUnload: true });
+  const dialog = await asked;
+  expect(dialog.type()).toBe('beforeunload');
+  await dialog.dismiss();
+  await shop.start();
+  await saved(page);
+});
+
+test('a browser that is killed a moment after an edit has it when it is opened again', async ({ shop }, {
+  outputDir,
+}) => {
+  const profile = `${outputDir}/profile`;
+  const launch = () =>
+    chromium.launchPersistentContext(profile, {
+      executablePath: process.env['VITRUM_CHROMIUM'] ?? '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking'],
+      viewport: { width: 1280, height: 800 },
+    });
+  const pageOf = async (context: Awaited<ReturnType<typeof launch>>): Promise<Page> =>
+    context.pages()[0] ?? context.newPage();
+  let context = await launch();
+  let page = await pageOf(context);
+  const id = await openJob(page, shop, 'Ticket', 'case');
+  for (const depth of ['83', '84', '85']) {
+    await shop.kill();
+    await setDepth(page, depth);
+    const gone = context.waitForEvent('close');
+    await page.waitForTimeout(100);
+    // As a power cut would: nothing is told to anybody. Every process of this browser names its profile.
+    execFileSync('pkill', ['-KILL', '-f', profile]);
+    await gone;
+    await shop.start();
+    context = await launch();
+    page = await pageOf(context);
+    await page.goto(`${shop.url}/jobs/${id}/case`);
+    await expect(figure(page, 'depth inside')).toContainText(`${depth} mm`);
+    await saved(page);
+  }
+  await context.close();
 });

@@ -173,7 +173,7 @@ describe('what comes from outside', () => {
           return asked
             .set('content-type', 'application/json')
             .serialize((sent: unknown) => sent as string)
-            .send(bytes as unknown as object);
+            .send(bytes);
         }),
       );
       for (const { status } of answers) counts.set(status, (counts.get(status) ?? 0) + 1);

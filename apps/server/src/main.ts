@@ -28,7 +28,7 @@ const run = async (): Promise<void> => {
   try {
     const app = await createApp(config);
     const server = await app.listen(config.port, config.host);
-    limitTimes(server as Server);
+    limitTimes(server);
     if (config.worker) stopWith(keepWorker(process.env));
     const { port } = app.getHttpServer().address() as AddressInfo;
     process.stdout.write(`listening http://${config.host}:${port}\n`);

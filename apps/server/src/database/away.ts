@@ -25,7 +25,7 @@ const inTheWay = new Set(['40001', '40P01']);
 const chain = (error: unknown): readonly { readonly code?: unknown; readonly message?: unknown }[] => {
   const found = [];
   for (let each = error; typeof each === 'object' && each !== null && found.length < 8;)
-    each = (found.push(each as { code?: unknown; message?: unknown }), (each as { cause?: unknown }).cause);
+    each = (found.push(each), (each as { cause?: unknown }).cause);
   return found;
 };
 

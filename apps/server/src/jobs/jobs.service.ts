@@ -106,14 +106,13 @@ export class JobsService {
       // Also what a save finds that was done before its connection was lost.
       if (head.hash === design.hash) return { kind: 'saved', revision: revisionView(head) };
       const stale = head.hash !== basedOn;
+      // The same edits, sent once more from the same old revision, are kept already.
+      const known = stale ? await this.numberOfHash(transaction, id, design.hash) : null;
+      if (known !== null) return this.conflict(transaction, id, head.number, known);
       const parent = stale ? await this.numberOfHash(transaction, id, basedOn) : head.number;
       const row = await this.append(transaction, { jobId: id, parent, design, note, setAside: stale });
       if (!stale) return { kind: 'saved', revision: revisionView(row) };
-      const [theirs, yours] = [
-        await this.revisionRow(transaction, id, head.number),
-        await this.revisionRow(transaction, id, row.number),
-      ];
-      return { kind: 'conflict', head: revisionWithDesign(theirs), yours: revisionWithDesign(yours) };
+      return this.conflict(transaction, id, head.number, row.number);
     });
     if (outcome.kind === 'saved') this.summaries.want(id, outcome.revision.number);
     return outcome;
@@ -140,6 +139,14 @@ export class JobsService {
       .where(and(where, eq(revisions.setAside, false), isNotNull(revisions.summary)))
       .orderBy(desc(revisions.number))
       .limit(1);
+  }
+
+  private async conflict(transaction: Transaction, id: string, theirs: number, yours: number): Promise<SaveOutcome> {
+    return {
+      kind: 'conflict',
+      head: revisionWithDesign(await this.revisionRow(transaction, id, theirs)),
+      yours: revisionWithDesign(await this.revisionRow(transaction, id, yours)),
+    };
   }
 
   private async append(transaction: Transaction, { design, ...next }: NewRevision): Promise<LightRow> {

@@ -243,6 +243,8 @@ describe('starting', () => {
     const config = {
       databaseUrl: shop.databaseUrl,
       host: '127.0.0.1',
+      hosts: [],
+      origins: [],
       port: 0,
       webRoot: '/nowhere',
       seed: true,
@@ -261,6 +263,8 @@ describe('starting', () => {
         {
           databaseUrl: 'postgres://x:y@127.0.0.1:1/z',
           host: '127.0.0.1',
+          hosts: [],
+          origins: [],
           port: 0,
           webRoot: '/nowhere',
           seed: true,

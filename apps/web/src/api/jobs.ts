@@ -14,9 +14,18 @@ export const createJob = (name: string, design: Design): Promise<JobView> =>
 export const setStatus = (id: string, status: JobStatus): Promise<JobView> =>
   request(`/jobs/${id}`, { method: 'PATCH', body: json({ status }) });
 
-/** Saves a design made from the revision whose hash is `basedOn`. */
-export const saveDesign = (id: string, design: Design, basedOn: string): Promise<RevisionWithDesign> =>
-  request(`/jobs/${id}/design`, { method: 'PUT', headers: { 'If-Match': `"${basedOn}"` }, body: json({ design }) });
+/** The most that a browser sends for a page that is going (bytes); the rest of what it may send is other pages’. */
+const mostOnLeavingBytes = 60_000;
+
+/**
+ * Saves a design made from the revision whose hash is `basedOn`. On leaving it is sent even if the page goes before the
+ * answer comes, where it is small enough.
+ */
+export const saveDesign = (id: string, design: Design, basedOn: string, leaving = false): Promise<RevisionView> => {
+  const body = json({ design });
+  const keepalive = leaving && new Blob([body]).size <= mostOnLeavingBytes;
+  return request(`/jobs/${id}/design`, { method: 'PUT', headers: { 'If-Match': `"${basedOn}"` }, body, keepalive });
+};
 
 export const listRevisions = (id: string): Promise<readonly RevisionView[]> => request(`/jobs/${id}/revisions`);
 

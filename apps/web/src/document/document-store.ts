@@ -1,6 +1,7 @@
 import type { RevisionWithDesign } from '@vitrum/contract';
 import { applyChange, type Design, type DesignChange, type Problem } from '@vitrum/core';
 import { create } from 'zustand';
+import type { Keeping } from './journal/journal';
 import { noHistory, recorded, redone, undone, type History } from './history';
 
 /** How the page’s design stands to the server’s. */
@@ -23,6 +24,8 @@ interface DocumentState {
   readonly basedOn: string;
   readonly revision: number;
   readonly save: SaveState;
+  /** Whether the newest edits are safe in the browser, for as long as the server does not have them. */
+  readonly keeping: Keeping;
   readonly history: History;
   readonly gesture: OpenGesture | null;
 }
@@ -34,9 +37,18 @@ export const useDocument = create<DocumentState>(() => ({
   basedOn: '',
   revision: 0,
   save: { kind: 'saved' },
+  keeping: 'kept',
   history: noHistory,
   gesture: null,
 }));
+
+/** Takes down how the edits of a job stand in the browser. */
+export const setKeeping = (jobId: string, keeping: Keeping): void =>
+  useDocument.setState((state) => (state.jobId === jobId ? { keeping } : state));
+
+/** Whether closing the page now would lose edits: neither the server nor the browser has them. */
+export const wouldLose = ({ save, keeping }: Pick<DocumentState, 'save' | 'keeping'>): boolean =>
+  save.kind === 'refused' || (save.kind !== 'saved' && save.kind !== 'conflict' && keeping !== 'kept');
 
 const edited = ({ save }: DocumentState): SaveState => (save.kind === 'conflict' ? save : { kind: 'unsaved' });
 
@@ -60,6 +72,7 @@ export const openDocument = (
     basedOn: draft === null ? head.hash : draftBasedOn,
     revision: head.number,
     save: { kind: draft === null ? 'saved' : 'unsaved' },
+    keeping: 'kept',
     history: noHistory,
     gesture: null,
   });

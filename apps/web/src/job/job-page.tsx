@@ -2,13 +2,9 @@ import { useQuery } from '@tanstack/react-query';
 import type { WorkStep } from '@vitrum/core';
 import { useCallback, useEffect, useState } from 'react';
 import { Navigate, useParams } from 'react-router';
-import { saveDesign } from '../api/jobs';
 import { ApiError } from '../api/client';
-import { startAutosave } from '../document/autosave';
-import { selectAssembly } from '../document/selection';
-import { openDocument, useDocument } from '../document/document-store';
-import { readDraft } from '../document/drafts';
-import { aboutJob, useEvaluation } from '../evaluation/evaluation-store';
+import { useDocument, wouldLose } from '../document/document-store';
+import { useEvaluation } from '../evaluation/evaluation-store';
 import { runEvaluation } from '../evaluation/run-evaluation';
 import { FindingsPanel } from '../findings/findings-panel';
 import { HelpContext } from '../help/help-context';
@@ -23,12 +19,15 @@ import { CatalogueContext } from './catalogue-context';
 import { ConflictDialog } from './conflict-dialog';
 import { FiguresTape } from '../figures/figures-tape';
 import { JobFrame } from './job-frame';
-import { catalogueQuery, jobQuery } from './job-query';
+import { catalogueQuery } from './job-query';
+import { KeptEdits } from './kept-edits';
+import { useOpenJob } from './use-open-job';
 import { LastLit } from './last-lit';
 import { JobHeader } from './job-header';
 import { LitView } from '../lamp-room/lit-view';
 import { Slice } from '../slice/slice';
 import { StepPanel } from '../steps/step-panel';
+import { after } from '../view/after';
 import { firstStep, isWorkStep } from '../steps/step-names';
 import { keys, useShortcuts } from './use-shortcuts';
 import { WorkLine } from '../steps/work-line';
@@ -45,25 +44,6 @@ const HelpLayer = lazyPart(() => import('../help/help-layer'), 'HelpLayer', over
 const HintLayer = lazyPart(() => import('../ui/hint-layer'), 'HintLayer', over);
 const Notices = lazyPart(() => import('../ui/notices'), 'Notices', over);
 const TryoutsPage = lazyPart(() => import('../tryouts/tryouts-page'), 'TryoutsPage');
-
-const after = (ms: number, work: () => void): (() => void) => {
-  const timer = setTimeout(work, ms);
-  return () => clearTimeout(timer);
-};
-
-/** Opens the job in the document store, with what an earlier visit could not save, and saves from then on. */
-const useOpenJob = (jobId: string) => {
-  const { data: job, error } = useQuery(jobQuery(jobId));
-  useEffect(() => {
-    if (job === undefined) return undefined;
-    const draft = readDraft(localStorage, jobId);
-    selectAssembly(null);
-    aboutJob(jobId);
-    openDocument(jobId, job.head, draft?.design ?? null, draft?.basedOn ?? job.head.hash);
-    return startAutosave({ storage: localStorage, save: saveDesign, after });
-  }, [job, jobId]);
-  return { job, error };
-};
 
 const KeysSheet = ({ onClose }: { readonly onClose: () => void }) => (
   <SheetDialog open onClose={onClose} title="Keys">
@@ -102,7 +82,7 @@ const whenIdle = (work: () => void): (() => void) => {
 };
 
 const leaveWarning = (event: BeforeUnloadEvent): void => {
-  if (useDocument.getState().save.kind === 'refused') event.preventDefault();
+  if (wouldLose(useDocument.getState())) event.preventDefault();
 };
 
 export const JobPage = () => {
@@ -176,6 +156,7 @@ export const JobPage = () => {
         </JobFrame>
         {isLit && <Layers />}
         <ConflictDialog />
+        <KeptEdits jobId={jobId} />
         {finding && <SearchSheet jobId={jobId} onClose={() => setFinding(false)} />}
         {help && <KeysSheet onClose={() => setHelp(false)} />}
       </HelpContext>

@@ -1,7 +1,8 @@
 import { CloudOff, Check, LoaderCircle, TriangleAlert } from 'lucide-react';
 import { useDocument, type SaveState } from '../document/document-store';
+import type { Keeping } from '../document/journal';
 
-const words = (save: SaveState, revision: number): string => {
+const words = (save: SaveState, keeping: Keeping, revision: number): string => {
   switch (save.kind) {
     case 'saved':
       return `revision ${revision}, saved`;
@@ -9,7 +10,9 @@ const words = (save: SaveState, revision: number): string => {
     case 'saving':
       return 'saving …';
     case 'away':
-      return 'server away; your edits are kept here';
+      return keeping === 'failed'
+        ? 'server away, and this browser keeps nothing: leave this page open'
+        : 'server away; your edits are kept here';
     case 'refused':
       return `not saved: ${save.message}`;
     case 'conflict':
@@ -21,6 +24,7 @@ const words = (save: SaveState, revision: number): string => {
 export const SaveNote = () => {
   const save = useDocument((state) => state.save);
   const revision = useDocument((state) => state.revision);
+  const keeping = useDocument((state) => state.keeping);
   const bad = save.kind === 'away' || save.kind === 'refused' || save.kind === 'conflict';
   const Icon = save.kind === 'saved' ? Check : save.kind === 'away' ? CloudOff : bad ? TriangleAlert : LoaderCircle;
   return (
@@ -30,7 +34,7 @@ export const SaveNote = () => {
       className={`flex min-w-0 items-center gap-1 text-[13px] ${bad ? 'font-semibold text-signal' : 'text-soft'}`}
     >
       <Icon size={14} aria-hidden className="shrink-0" />
-      <span className="truncate">{words(save, revision)}</span>
+      <span className="truncate">{words(save, keeping, revision)}</span>
     </span>
   );
 };

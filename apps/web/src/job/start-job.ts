@@ -1,5 +1,5 @@
 import { queryClient } from '../api/query-client';
-import { hasDraft } from '../document/draft-key';
+import { draftStore, leftBehind } from '../document/journal';
 import { evaluationLink } from '../evaluation/link';
 import { workers } from '../workers/clients';
 import { fetchJobPage } from './fetch-job-page';
@@ -18,14 +18,15 @@ export const startJob = (jobId: string): void => {
   // Started, and let go at once: whoever shows the job holds it.
   workers.evaluation.hold()();
   const light = async (): Promise<void> => {
-    const [catalogue, { head }] = await Promise.all([
+    const [catalogue, { head }, drafts] = await Promise.all([
       queryClient.fetchQuery(catalogueQuery),
       queryClient.fetchQuery(jobQuery(jobId)),
+      leftBehind(draftStore, jobId),
     ]);
     // Another job may have been gone to meanwhile; its light is not put out by this one’s.
     if (newest !== jobId) return;
     evaluationLink.open(catalogue);
-    if (!hasDraft(localStorage, jobId)) evaluationLink.evaluate(jobId, head.design);
+    if (drafts.length === 0) evaluationLink.evaluate(jobId, head.design);
   };
   // What fails here fails again, and is told, where it is shown.
   light().catch(() => undefined);

@@ -17,7 +17,7 @@ export const nestingProblem = (root: unknown): Problem | null => {
       return { path: '', message: `values lie more than ${deepestNesting} deep in one another; that is no design` };
     const inner: object[] = [];
     for (const value of level)
-      for (const each of Array.isArray(value) ? (value as readonly unknown[]) : Object.values(value))
+      for (const each of Object.values(value) as readonly unknown[])
         if (typeof each === 'object' && each !== null) inner.push(each);
     level = inner;
   }
