@@ -34,10 +34,15 @@ const Opening = () => (
 /** A first visit opens a lit job; later ones the job book. */
 const Door = () => {
   const welcomed = useView((view) => view.welcomed);
-  const { data, error } = useQuery({ queryKey: ['jobs'], queryFn: listJobs, staleTime: 0, enabled: !welcomed });
+  const { data, error } = useQuery({
+    queryKey: ['first jobs'],
+    queryFn: () => listJobs(),
+    staleTime: 0,
+    enabled: !welcomed,
+  });
   if (welcomed || error !== null) return <Navigate to="/jobs" replace />;
   if (data === undefined) return <Opening />;
-  const first = data.find(({ summary }) => (summary?.counts.fix ?? 0) > 0) ?? data[0];
+  const first = data.jobs.find(({ summary }) => (summary?.counts.fix ?? 0) > 0) ?? data.jobs[0];
   return <Navigate to={first === undefined ? '/jobs' : `/jobs/${first.id}`} replace />;
 };
 

@@ -12,6 +12,7 @@ export {
   type SweepView,
 } from './sweep-request.js';
 export type {
+  DesignFacts,
   DesignSummary,
   JobListing,
   JobView,

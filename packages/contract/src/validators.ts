@@ -3,7 +3,7 @@ import { ValidateBy, ValidateIf, buildMessage, type ValidationOptions } from 'cl
 const isText = (value: unknown): boolean =>
   typeof value !== 'string' ||
   // Neither half of a pair of surrogates alone nor a character that no page shows and no database keeps.
-   
+
   !/[\u0000-\u0008\u000b\u000c\u000e-\u001f]|[\ud800-\udfff]/u.test(value);
 
 /** Text that can be shown and stored: no control characters, no half of a surrogate pair. */
@@ -35,5 +35,4 @@ export const IsDay = (message: string): PropertyDecorator =>
   ValidateBy({ name: 'isDay', validator: { validate: isDay, defaultMessage: () => message } });
 
 /** May be left out, but not be null. */
-export const MayBeAbsent = (): PropertyDecorator =>
-  ValidateIf((_form: object, value: unknown) => value !== undefined);
+export const MayBeAbsent = (): PropertyDecorator => ValidateIf((_form: object, value: unknown) => value !== undefined);

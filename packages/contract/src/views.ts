@@ -1,11 +1,15 @@
 import type { Design, JobStatus, Problem, Severity } from '@vitrum/core';
 
-/** The few facts of a design that lists show; worked out when it is saved. */
-export interface DesignSummary {
+/** The few facts of a design that lists show; worked out after it was saved. */
+export interface DesignFacts {
   readonly size: string;
   readonly figures: readonly { readonly id: string; readonly text: string; readonly label: string }[];
   readonly counts: Readonly<Record<Severity, number>>;
-  /** PNG as a data URL; null when the design could not be evaluated. */
+}
+
+/** The same with its picture. */
+export interface DesignSummary extends DesignFacts {
+  /** Where its picture is, which never changes there; null when the design could not be evaluated. */
   readonly thumbnail: string | null;
 }
 

@@ -1,7 +1,8 @@
-import type { DesignSummary, SweepPointView, SweepStatus } from '@vitrum/contract';
+import type { DesignFacts, SweepPointView, SweepStatus } from '@vitrum/contract';
 import type { Design, JobStatus, SweepAxes } from '@vitrum/core';
 import {
   boolean,
+  customType,
   date,
   index,
   integer,
@@ -15,16 +16,26 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core';
 
-export const jobs = pgTable('jobs', {
-  id: uuid('id').primaryKey().defaultRandom(),
-  name: text('name').notNull(),
-  customer: text('customer').notNull().default(''),
-  status: text('status').$type<JobStatus>().notNull().default('quoted'),
-  dueOn: date('due_on', { mode: 'string' }),
-  headRevision: integer('head_revision').notNull().default(0),
-  createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
-  updatedAt: timestamp('updated_at', { withTimezone: true }).notNull().defaultNow(),
-});
+const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
+
+export const jobs = pgTable(
+  'jobs',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    name: text('name').notNull(),
+    customer: text('customer').notNull().default(''),
+    status: text('status').$type<JobStatus>().notNull().default('quoted'),
+    dueOn: date('due_on', { mode: 'string' }),
+    headRevision: integer('head_revision').notNull().default(0),
+    /** What lists show of revision `summaryOf`, the newest that has been summed up, and its picture (PNG). */
+    summary: json('summary').$type<DesignFacts>(),
+    summaryOf: integer('summary_of'),
+    picture: bytes('picture'),
+    createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
+    updatedAt: timestamp('updated_at', { withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [index('jobs_made').on(table.createdAt, table.id)],
+);
 
 /** Append-only. `design` is json, not jsonb: it keeps the text as it came, odd escapes and all. */
 export const revisions = pgTable(
@@ -38,7 +49,6 @@ export const revisions = pgTable(
     parent: integer('parent'),
     hash: text('hash').notNull(),
     design: json('design').$type<Design>().notNull(),
-    summary: json('summary').$type<DesignSummary>(),
     note: text('note').notNull().default(''),
     setAside: boolean('set_aside').notNull().default(false),
     createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),

@@ -10,10 +10,12 @@ import {
   Patch,
   Post,
   Put,
+  Query,
   Res,
+  StreamableFile,
   type PipeTransform,
 } from '@nestjs/common';
-import { ApiBody, ApiConflictResponse, ApiHeader, ApiOperation, ApiTags } from '@nestjs/swagger';
+import { ApiBody, ApiConflictResponse, ApiHeader, ApiOperation, ApiQuery, ApiTags } from '@nestjs/swagger';
 import {
   UpdateJobDto,
   type JobListing,
@@ -25,6 +27,7 @@ import { designJsonSchema, jobStatuses } from '@vitrum/core';
 import type { Response } from 'express';
 import { wireBody } from '../intake/wire-body.js';
 import type { NewJob, Save } from '../intake/wire-requests.js';
+import { readCursor, writeCursor } from './job-cursor.js';
 import { JobsService } from './jobs.service.js';
 
 const preconditionRequired = 428;
@@ -37,12 +40,15 @@ const jobId = new ParseUUIDPipe({
   exceptionFactory: () => new HttpException('There is no such job in the book.', 404),
 });
 
+/** A page weighs some 50 kB. */
+const jobsAPage = 50;
+
 const mostRevisions = 2 ** 31 - 1;
 
 /** A number that no revision can have is that of none. */
-const revisionNumber: PipeTransform<string, number> = {
-  transform: (text) => {
-    const number = /^\d{1,10}$/.test(text) ? Number(text) : 0;
+const revisionNumber: PipeTransform<string | undefined, number> = {
+  transform: (text: string | undefined) => {
+    const number = /^\d{1,10}$/.test(text ?? '') ? Number(text) : 0;
     if (number < 1 || number > mostRevisions) throw new HttpException('There is no such revision of this job.', 404);
     return number;
   },
@@ -57,9 +63,32 @@ export class JobsController {
   constructor(private readonly jobs: JobsService) {}
 
   @Get()
-  @ApiOperation({ summary: 'All jobs with the summary of their latest design' })
-  list(): Promise<readonly JobListing[]> {
-    return this.jobs.list();
+  @ApiOperation({
+    summary: 'Jobs with the summary of their latest design, a page at a time; the header Link tells where the next is',
+  })
+  @ApiQuery({ name: 'after', required: false, description: 'Where the page goes on, as Link gives it' })
+  async list(
+    @Query('after') after: string | undefined,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<readonly JobListing[]> {
+    const { jobs, next } = await this.jobs.list(after === undefined ? null : readCursor(after), jobsAPage);
+    if (next !== null) response.setHeader('Link', `</api/jobs?after=${writeCursor(next)}>; rel="next"`);
+    return jobs;
+  }
+
+  @Get(':id/picture')
+  @ApiOperation({ summary: 'The picture of a revision at dusk, as lists show it (PNG)' })
+  @ApiQuery({ name: 'of', description: 'Which revision, as the summary’s address of its picture says' })
+  async picture(
+    @Param('id', jobId) id: string,
+    @Query('of', revisionNumber) of: number,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<StreamableFile> {
+    const picture = await this.jobs.picture(id, of);
+    if (picture === null) throw new HttpException('There is no picture of that revision.', 404);
+    // What was summed up once is not summed up otherwise later.
+    response.setHeader('Cache-Control', 'private, max-age=31536000, immutable');
+    return new StreamableFile(picture, { type: 'image/png' });
   }
 
   @Post()

@@ -1,13 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable, NotFoundException } from '@nestjs/common';
 import type { JobListing, JobView, RevisionView, RevisionWithDesign, UpdateJobDto } from '@vitrum/contract';
-import { and, asc, desc, eq, isNotNull, max, sql, type SQL } from 'drizzle-orm';
-import { DatabaseService, type Database, type Transaction } from '../database/database.module.js';
+import { and, asc, desc, eq, getTableColumns, max, sql } from 'drizzle-orm';
+import { DatabaseService, type Transaction } from '../database/database.module.js';
 import { jobs, revisions } from '../database/schema.js';
 import { SummariesService } from '../summaries/summaries.service.js';
 import type { CheckedDesign } from '../intake/check-design.js';
 import type { NewJob, Save } from '../intake/wire-requests.js';
-import { listingOf, revisionView, revisionWithDesign, type JobRow, type RevisionRow } from './views.js';
+import { listingOf, revisionView, revisionWithDesign, type JobRow, type ListedJob, type RevisionRow } from './views.js';
 
 /** What became of a save. */
 export type SaveOutcome =
@@ -22,7 +22,26 @@ interface NewRevision {
   readonly setAside: boolean;
 }
 
-/** A revision without its design and what was worked out from it, which weigh a thousand times as much. */
+/** Where a page of jobs goes on. */
+export interface JobCursor {
+  /** As the database writes it, to the microsecond. */
+  readonly madeAt: string;
+  readonly id: string;
+}
+
+export interface JobPage {
+  readonly jobs: readonly JobListing[];
+  readonly next: JobCursor | null;
+}
+
+const { picture, ...besidesPicture } = getTableColumns(jobs);
+const listedColumns = {
+  ...besidesPicture,
+  hasPicture: sql<boolean>`${picture} is not null`,
+  madeAt: sql<string>`${jobs.createdAt}::text`,
+};
+
+/** A revision without its design, which weighs a hundred times as much. */
 const lightColumns = {
   id: revisions.id,
   jobId: revisions.jobId,
@@ -34,7 +53,7 @@ const lightColumns = {
   createdAt: revisions.createdAt,
 } as const;
 
-type LightRow = Omit<RevisionRow, 'design' | 'summary'>;
+type LightRow = Omit<RevisionRow, 'design'>;
 
 @Injectable()
 export class JobsService {
@@ -43,22 +62,41 @@ export class JobsService {
     private readonly summaries: SummariesService,
   ) {}
 
-  async list(): Promise<readonly JobListing[]> {
-    const rows = await this.database.steady((db) => {
-      const summed = this.lastSummed(db, eq(revisions.jobId, jobs.id)).as('summed');
-      return db
-        .select({ job: jobs, summed: { number: summed.number, summary: summed.summary } })
+  /** A page of jobs in the order in which they were made, from after the one that `cursor` stands for. */
+  async list(cursor: JobCursor | null, most: number): Promise<JobPage> {
+    const rows = await this.database.steady((db) =>
+      db
+        .select(listedColumns)
         .from(jobs)
-        .leftJoinLateral(summed, sql`true`)
-        .orderBy(asc(jobs.createdAt), asc(jobs.id));
-    });
-    return rows.map((row) => listingOf(row.job, row.summed));
+        .where(
+          cursor === null
+            ? undefined
+            : sql`(${jobs.createdAt}, ${jobs.id}) > (${cursor.madeAt}::timestamptz, ${cursor.id}::uuid)`,
+        )
+        .orderBy(asc(jobs.createdAt), asc(jobs.id))
+        .limit(most + 1),
+    );
+    const last = rows.length > most ? rows[most - 1] : undefined;
+    return {
+      jobs: rows.slice(0, most).map(listingOf),
+      next: last === undefined ? null : { madeAt: last.madeAt, id: last.id },
+    };
   }
 
   async get(id: string): Promise<JobView> {
     const { job, head } = await this.jobWithHead(id);
-    const [summed] = await this.database.steady((db) => this.lastSummed(db, eq(revisions.jobId, id)));
-    return { ...listingOf(job, summed ?? null), head: revisionWithDesign(head) };
+    return { ...listingOf(job), head: revisionWithDesign(head) };
+  }
+
+  /** The picture of a revision (PNG), if it is that which lists show; null when there is none. */
+  async picture(id: string, of: number): Promise<Buffer | null> {
+    const [row] = await this.database.steady((db) =>
+      db
+        .select({ picture: jobs.picture })
+        .from(jobs)
+        .where(and(eq(jobs.id, id), eq(jobs.summaryOf, of))),
+    );
+    return row?.picture ?? null;
   }
 
   async create({ name, customer, dueOn, design }: NewJob, status: JobRow['status'] = 'quoted'): Promise<JobView> {
@@ -100,7 +138,11 @@ export class JobsService {
    */
   async save(id: string, { design, note }: Save, basedOn: string): Promise<SaveOutcome> {
     const outcome = await this.database.transaction(async (transaction): Promise<SaveOutcome> => {
-      const [job] = await transaction.select().from(jobs).where(eq(jobs.id, id)).for('update');
+      const [job] = await transaction
+        .select({ headRevision: jobs.headRevision })
+        .from(jobs)
+        .where(eq(jobs.id, id))
+        .for('update');
       if (job === undefined) throw noSuchJob();
       const head = await this.lightRow(transaction, id, job.headRevision);
       // Also what a save finds that was done before its connection was lost.
@@ -129,16 +171,6 @@ export class JobsService {
 
   async revision(id: string, number: number): Promise<RevisionWithDesign> {
     return revisionWithDesign(await this.database.steady((db) => this.revisionRow(db, id, number)));
-  }
-
-  /** The newest revision of the line that has been summed up. */
-  private lastSummed(db: Database, where: SQL | undefined) {
-    return db
-      .select({ number: revisions.number, summary: revisions.summary })
-      .from(revisions)
-      .where(and(where, eq(revisions.setAside, false), isNotNull(revisions.summary)))
-      .orderBy(desc(revisions.number))
-      .limit(1);
   }
 
   private async conflict(transaction: Transaction, id: string, theirs: number, yours: number): Promise<SaveOutcome> {
@@ -176,9 +208,9 @@ export class JobsService {
     return row?.number ?? null;
   }
 
-  private async jobWithHead(id: string): Promise<{ readonly job: JobRow; readonly head: RevisionRow }> {
+  private async jobWithHead(id: string): Promise<{ readonly job: ListedJob; readonly head: RevisionRow }> {
     return this.database.steady(async (db) => {
-      const [job] = await db.select().from(jobs).where(eq(jobs.id, id));
+      const [job] = await db.select(listedColumns).from(jobs).where(eq(jobs.id, id));
       if (job === undefined) throw noSuchJob();
       return { job, head: await this.revisionRow(db, id, job.headRevision) };
     });

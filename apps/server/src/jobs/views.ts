@@ -1,17 +1,17 @@
-import type { DesignSummary, JobListing, RevisionView, RevisionWithDesign } from '@vitrum/contract';
+import type { JobListing, RevisionView, RevisionWithDesign } from '@vitrum/contract';
 import type { jobs, revisions } from '../database/schema.js';
 import { designFromStore } from './stored-design.js';
 
 export type JobRow = typeof jobs.$inferSelect;
 export type RevisionRow = typeof revisions.$inferSelect;
 
-/** A revision that has been summed up. */
-interface Summed {
-  readonly number: number;
-  readonly summary: DesignSummary | null;
-}
+/** Where the picture of a summed-up revision is; what is there never changes. */
+const pictureOf = (id: string, revision: number): string => `/api/jobs/${id}/picture?of=${revision}`;
 
-export const listingOf = (job: JobRow, summed: Summed | null): JobListing => ({
+/** A job without its picture, which weighs ten times as much. */
+export type ListedJob = Omit<JobRow, 'picture'> & { readonly hasPicture: boolean };
+
+export const listingOf = ({ summary, summaryOf, hasPicture, ...job }: ListedJob): JobListing => ({
   id: job.id,
   name: job.name,
   customer: job.customer,
@@ -19,11 +19,14 @@ export const listingOf = (job: JobRow, summed: Summed | null): JobListing => ({
   dueOn: job.dueOn,
   updatedAt: job.updatedAt.toISOString(),
   revision: job.headRevision,
-  summary: summed?.summary ?? null,
-  summaryOf: summed?.number ?? null,
+  summary:
+    summary === null || summaryOf === null
+      ? null
+      : { ...summary, thumbnail: hasPicture ? pictureOf(job.id, summaryOf) : null },
+  summaryOf,
 });
 
-export const revisionView = (row: Omit<RevisionRow, 'design' | 'summary'>): RevisionView => ({
+export const revisionView = (row: Omit<RevisionRow, 'design'>): RevisionView => ({
   number: row.number,
   parent: row.parent,
   hash: row.hash,

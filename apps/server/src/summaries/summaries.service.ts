@@ -1,5 +1,5 @@
 import { Injectable, Logger, OnModuleDestroy } from '@nestjs/common';
-import { and, eq, isNull } from 'drizzle-orm';
+import { and, eq, isNull, lt, lte, or } from 'drizzle-orm';
 import { CatalogueService } from '../catalogue/catalogue.service.js';
 import { DatabaseService } from '../database/database.module.js';
 import { jobs, revisions } from '../database/schema.js';
@@ -40,10 +40,9 @@ export class SummariesService implements OnModuleDestroy {
   /** Asks for all that a server which ended left undone. */
   async catchUp(): Promise<void> {
     const undone = await this.database.db
-      .select({ jobId: revisions.jobId, number: revisions.number })
-      .from(revisions)
-      .innerJoin(jobs, and(eq(revisions.jobId, jobs.id), eq(revisions.number, jobs.headRevision)))
-      .where(isNull(revisions.summary));
+      .select({ jobId: jobs.id, number: jobs.headRevision })
+      .from(jobs)
+      .where(or(isNull(jobs.summaryOf), lt(jobs.summaryOf, jobs.headRevision)));
     for (const { jobId, number } of undone) this.want(jobId, number);
   }
 
@@ -77,8 +76,14 @@ export class SummariesService implements OnModuleDestroy {
     );
     if (row === undefined) return;
     const task = { design: designFromStore(row.design), catalogue: await this.catalogue.read() };
-    const summary = await this.pool.summarise(task, this.stopped.signal);
-    await this.database.steady((db) => db.update(revisions).set({ summary }).where(one));
+    const { facts, picture } = await this.pool.summarise(task, this.stopped.signal);
+    await this.database.steady((db) =>
+      db
+        .update(jobs)
+        .set({ summary: facts, summaryOf: number, picture: picture === null ? null : Buffer.from(picture) })
+        // One that took its time does not come over a newer.
+        .where(and(eq(jobs.id, jobId), or(isNull(jobs.summaryOf), lte(jobs.summaryOf, number)))),
+    );
   }
 
   async onModuleDestroy(): Promise<void> {

@@ -1,7 +1,7 @@
 import { fileURLToPath } from 'node:url';
 import { Injectable, OnModuleDestroy } from '@nestjs/common';
-import type { DesignSummary } from '@vitrum/contract';
 import { Piscina } from 'piscina';
+import type { SummedUp } from './summary-of.js';
 import type { SummaryTask } from './summary-thread.js';
 
 /** From the sources and from what is built of them alike: a thread runs what is built. */
@@ -16,10 +16,10 @@ const idleMs = 60_000;
 /** Threads beside the one that answers requests, in which designs are evaluated. */
 @Injectable()
 export class SummaryPool implements OnModuleDestroy {
-  private pool: Piscina<SummaryTask, DesignSummary> | null = null;
+  private pool: Piscina<SummaryTask, SummedUp> | null = null;
 
   /** Throws when a design takes too long or too much memory. */
-  summarise(task: SummaryTask, signal?: AbortSignal): Promise<DesignSummary> {
+  summarise(task: SummaryTask, signal?: AbortSignal): Promise<SummedUp> {
     this.pool ??= new Piscina({
       filename: thread,
       minThreads: 0,

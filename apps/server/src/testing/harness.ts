@@ -52,12 +52,16 @@ const withDemoShop = async (): Promise<string> => {
   return name;
 };
 
-/** A whole server on a database of its own, on a free port. */
-export const openShop = async (seed = true, webRoot?: string): Promise<TestShop> => {
+/** A new database with nothing in it; gives its address. */
+export const emptyDatabase = async (): Promise<string> => {
   const name = databaseName();
-  if (seed) demoShop ??= withDemoShop();
-  await onServer(`create database ${name}${seed ? ` template ${await demoShop}` : ''}`);
-  const databaseUrl = `${server}/${name}`;
+  await onServer(`create database ${name}`);
+  return `${server}/${name}`;
+};
+
+/** A whole server without demo jobs on a database that is there, on a free port. */
+export const openOn = async (databaseUrl: string, seed = false, webRoot?: string): Promise<TestShop> => {
+  const name = new URL(databaseUrl).pathname.slice(1);
   const app = await appOn(name, seed, webRoot);
   await app.listen(0, '127.0.0.1');
   return {
@@ -69,6 +73,14 @@ export const openShop = async (seed = true, webRoot?: string): Promise<TestShop>
       await onServer(`drop database ${name} with (force)`);
     },
   };
+};
+
+/** A whole server on a database of its own, on a free port. */
+export const openShop = async (seed = true, webRoot?: string): Promise<TestShop> => {
+  const name = databaseName();
+  if (seed) demoShop ??= withDemoShop();
+  await onServer(`create database ${name}${seed ? ` template ${await demoShop}` : ''}`);
+  return openOn(`${server}/${name}`, seed, webRoot);
 };
 
 /** The demo shop for all tests of a file: open before the first of them, closed after the last. */

@@ -26,7 +26,7 @@ const answer = (status: number, body: string): Call[] => {
 describe('requests to the server', () => {
   it('give back what it says', async () => {
     const calls = answer(200, '[]');
-    await expect(listJobs()).resolves.toEqual([]);
+    await expect(listJobs()).resolves.toEqual({ jobs: [], next: null });
     expect(calls[0]?.url).toBe('/api/jobs');
   });
 

@@ -37,8 +37,13 @@ const parsed = (text: string): unknown => {
   }
 };
 
-/** A request to the API; throws `ApiError` or `ServerAway`. */
-export const request = async <T>(path: string, options: RequestInit = {}): Promise<T> => {
+interface Answer<T> {
+  readonly body: T;
+  readonly headers: Headers;
+}
+
+/** A request to the API with the headers of its answer; throws `ApiError` or `ServerAway`. */
+export const ask = async <T>(path: string, options: RequestInit = {}): Promise<Answer<T>> => {
   const headers = { ...(options.body === undefined ? {} : { 'content-type': 'application/json' }), ...options.headers };
   let response: Response;
   try {
@@ -59,5 +64,9 @@ export const request = async <T>(path: string, options: RequestInit = {}): Promi
       retryAfterOf(response),
     );
   }
-  return body as T;
+  return { body: body as T, headers: response.headers };
 };
+
+/** A request to the API; throws `ApiError` or `ServerAway`. */
+export const request = async <T>(path: string, options: RequestInit = {}): Promise<T> =>
+  (await ask<T>(path, options)).body;

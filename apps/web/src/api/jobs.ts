@@ -1,10 +1,21 @@
 import type { JobListing, JobView, RevisionView, RevisionWithDesign } from '@vitrum/contract';
 import type { Catalogue, Design, JobStatus, MeasurableKind, MeasuredFigures } from '@vitrum/core';
-import { request } from './client';
+import { ask, request } from './client';
 
 const json = (body: unknown): string => JSON.stringify(body);
 
-export const listJobs = (): Promise<readonly JobListing[]> => request('/jobs');
+/** A page of the job book, and where the next is. */
+export interface JobsPage {
+  readonly jobs: readonly JobListing[];
+  readonly next: string | null;
+}
+
+/** The first page of jobs, or that which a page before names. */
+export const listJobs = async (at: string | null = null): Promise<JobsPage> => {
+  const { body, headers } = await ask<readonly JobListing[]>(at ?? '/jobs');
+  const next = /<\/api([^>]+)>; rel="next"/.exec(headers.get('link') ?? '')?.[1] ?? null;
+  return { jobs: body, next };
+};
 
 export const getJob = (id: string): Promise<JobView> => request(`/jobs/${id}`);
 

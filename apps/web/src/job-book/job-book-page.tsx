@@ -1,14 +1,13 @@
-import { useQuery } from '@tanstack/react-query';
 import type { JobListing } from '@vitrum/contract';
 import { jobStatuses } from '@vitrum/core';
 import { CircleAlert, CircleCheck, OctagonX, Plus } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
-import { listJobs } from '../api/jobs';
 import { fieldLook } from '../fields/field-row';
 import { ErrorSheet } from '../pages/error-sheet';
 import { PageHeader } from '../pages/page-header';
 import { dueText, filterJobs, isOnItsWay, type JobFilter, type JobOrder } from './filter-jobs';
+import { useAllJobs } from './use-all-jobs';
 import { WallPicture } from '../ui/wall-picture';
 import { LabelledChoice } from '../ui/labelled-choice';
 import { Skeleton } from '../ui/skeleton';
@@ -41,9 +40,6 @@ const Standing = ({ job: { summary } }: { readonly job: JobListing }) => {
   );
 };
 
-/** Pictures follow a save after a moment; they are asked for again so often. */
-const askAgainMs = 1500;
-
 const JobCard = ({ job, asOfMs }: { readonly job: JobListing; readonly asOfMs: number }) => {
   const cost = job.summary?.figures.find(({ id }) => id === 'cost');
   return (
@@ -53,6 +49,7 @@ const JobCard = ({ job, asOfMs }: { readonly job: JobListing; readonly asOfMs: n
           {job.summary?.thumbnail ? (
             <WallPicture
               src={job.summary.thumbnail}
+              lazy
               alt={`${job.name}, lit at dusk`}
               className="h-full w-full bg-[#0f0f0e]"
             />
@@ -118,12 +115,7 @@ const Filters = ({
 
 /** All jobs, lit. */
 export const JobBookPage = () => {
-  const { data, error, dataUpdatedAt } = useQuery({
-    queryKey: ['jobs'],
-    queryFn: listJobs,
-    staleTime: 0,
-    refetchInterval: ({ state }) => (state.data?.some((job) => isOnItsWay(job, Date.now())) ? askAgainMs : false),
-  });
+  const { data, isWhole, error, dataUpdatedAt } = useAllJobs();
   const [filter, setFilter] = useState<JobFilter>({ words: '', status: 'all', order: 'due' });
   useEffect(() => {
     document.title = 'Job book · Vitrum';
@@ -151,6 +143,11 @@ export const JobBookPage = () => {
             className="grid grid-cols-[repeat(auto-fill,minmax(290px,1fr))] gap-4"
           />
         )}
+        {!isWhole && data !== undefined && (
+          <p role="status" className="mb-2 text-[13px] text-soft">
+            {data.length} jobs read, more are on their way …
+          </p>
+        )}
         {data?.length === 0 && (
           <p className="border border-line bg-sheet p-6">
             Jobs stand here, each as it will look lit.{' '}
@@ -160,7 +157,7 @@ export const JobBookPage = () => {
             : three questions, and it is lit.
           </p>
         )}
-        {data !== undefined && data.length > 0 && shown.length === 0 && (
+        {data !== undefined && data.length > 0 && shown.length === 0 && isWhole && (
           <p>No job fits; clear the search or the status.</p>
         )}
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(290px,1fr))] gap-4">

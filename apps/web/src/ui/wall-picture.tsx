@@ -16,15 +16,18 @@ interface WallPictureProps {
   readonly alt: string;
   readonly className: string;
   readonly testId?: string;
+  /** Fetched when it comes near to being seen. */
+  readonly lazy?: boolean;
 }
 
 /** A picture of a sign on its wall; the wall goes on round it, so that it has no bars. */
-export const WallPicture = ({ src, alt, className, testId }: WallPictureProps) => {
+export const WallPicture = ({ src, alt, className, testId, lazy = false }: WallPictureProps) => {
   const [wall, setWall] = useState<string | null>(null);
   return (
     <span className={`flex ${className}`} {...(wall === null ? {} : { style: { background: wall } })}>
       <img
         src={src}
+        loading={lazy ? 'lazy' : 'eager'}
         alt={alt}
         data-testid={testId}
         onLoad={({ currentTarget }) => setWall(wallOf(currentTarget))}
