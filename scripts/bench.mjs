@@ -2,6 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
 import { pageBench } from './lib/page-bench.mjs';
 import { inRoot } from './lib/paths.mjs';
+import { serverBench } from './lib/server-bench.mjs';
 import { runMain, say } from './lib/say.mjs';
 import { setUp } from './lib/setup.mjs';
 
@@ -335,6 +336,7 @@ const parts = {
   artwork: artworkLines,
   demos: demoLines,
   page: () => pageBench(say, rated),
+  server: ({ core }) => serverBench(say, rated, core),
 };
 
 await runMain(async () => {

@@ -28,10 +28,15 @@ export const startServer = ({ environment, log }) =>
       await exited;
       clearTimeout(timer);
     };
+    /** As a power cut would. */
+    const kill = async () => {
+      if (child.exitCode === null) child.kill('SIGKILL');
+      await exited;
+    };
     child.stdout.on('data', (chunk) => {
       file.write(chunk);
       const url = /^listening (\S+)/m.exec(String(chunk))?.[1];
-      if (url !== undefined) resolve({ url, stop, exited });
+      if (url !== undefined) resolve({ url, stop, kill, exited });
     });
     child.stderr.on('data', (chunk) => {
       file.write(chunk);

@@ -14,6 +14,7 @@ import { requestLog } from './common/request-log.js';
 import { serveWeb } from './common/serve-web.js';
 import type { Config } from './config.js';
 import { DatabaseService } from './database/database.module.js';
+import { IntakePool } from './intake/intake-pool.js';
 import { keepBytesOfDesigns } from './intake/wire-body.js';
 import { SeedService } from './seed/seed.service.js';
 import { SummariesService } from './summaries/summaries.service.js';
@@ -59,7 +60,7 @@ export const createApp = async (config: Config, quiet = false): Promise<NestExpr
   app.use(security);
   app.use(packed);
   app.use('/api', neverKept);
-  app.use(['/api/jobs', '/api/sweeps'], keepBytesOfDesigns);
+  app.use(['/api/jobs', '/api/sweeps'], keepBytesOfDesigns(app.get(IntakePool)));
   app.useBodyParser('json', { limit: mostBodyBytes });
   app.use(notTooDeep);
   app.setGlobalPrefix('api');

@@ -2,6 +2,7 @@ import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { createApp } from './create-app.js';
 import { readConfig } from './config.js';
+import { IntakePool } from './intake/intake-pool.js';
 import { keepWorker } from './worker-process.js';
 
 const explain = (error: unknown, port: number): string => {
@@ -29,6 +30,7 @@ const run = async (): Promise<void> => {
     const app = await createApp(config);
     const server = await app.listen(config.port, config.host);
     limitTimes(server);
+    app.get(IntakePool).warm();
     if (config.worker) stopWith(keepWorker(process.env));
     const { port } = app.getHttpServer().address() as AddressInfo;
     process.stdout.write(`listening http://${config.host}:${port}\n`);

@@ -95,12 +95,14 @@ export * from './sign/demo/index.js';
 export { wiringDiagram, type Diagram, type DiagramBox, type DiagramLink } from './power/diagram/index.js';
 export {
   canonicalJson,
+  deepestNesting,
   designFormat,
   designVersion,
   fieldsOf,
   maxDesignCharacters,
   mostAssemblies,
-  nestingProblem,
+  mostParts,
+  shapeProblem,
   pathOf,
   printDesign,
   set,

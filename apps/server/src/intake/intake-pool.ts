@@ -4,7 +4,7 @@ import { Piscina } from 'piscina';
 import { badRequest } from '../common/problems.js';
 import { Busy } from '../common/busy.js';
 import type { Taken } from './check-design.js';
-import type { IntakeTask } from './intake-thread.js';
+import type { IntakeTask, LaneData } from './intake-thread.js';
 import type { WireKind, WireRequests } from './wire-requests.js';
 
 /** From the sources and from what is built of them alike: a thread runs what is built. */
@@ -15,12 +15,17 @@ const mostMemoryMb = 512;
 /** Bodies up to here are read in a few milliseconds whatever is in them; they do not queue behind larger ones. */
 const smallBytes = 48_000;
 
-const lane = (mostWaiting: number): Piscina<IntakeTask, Taken<WireRequests[WireKind]>> =>
+/** Whoever would wait longer than a second or two is told to come again. */
+const mostSmallWaiting = 512;
+const mostLargeWaiting = 3;
+
+const lane = (mostWaiting: number, stepsBack: number): Piscina<IntakeTask, Taken<WireRequests[WireKind]>> =>
   new Piscina({
     filename: thread,
     minThreads: 1,
     maxThreads: 1,
     maxQueue: mostWaiting,
+    workerData: { stepsBack } satisfies LaneData,
     resourceLimits: { maxOldGenerationSizeMb: mostMemoryMb },
   });
 
@@ -29,17 +34,31 @@ const lane = (mostWaiting: number): Piscina<IntakeTask, Taken<WireRequests[WireK
 export class IntakePool implements OnModuleDestroy {
   private readonly lanes = new Map<'small' | 'large', ReturnType<typeof lane>>();
 
-  private laneFor({ length }: Uint8Array): ReturnType<typeof lane> {
-    const name = length <= smallBytes ? 'small' : 'large';
-    const found = this.lanes.get(name) ?? lane(name === 'small' ? 512 : 16);
+  /** Starts the threads, so that the first who save do not wait for that. */
+  warm(): void {
+    for (const name of ['small', 'large'] as const) this.lane(name);
+  }
+
+  private lane(name: 'small' | 'large'): ReturnType<typeof lane> {
+    const found = this.lanes.get(name) ?? (name === 'small' ? lane(mostSmallWaiting, 0) : lane(mostLargeWaiting, 8));
     this.lanes.set(name, found);
     return found;
   }
 
+  private static laneOf(bytes: number): 'small' | 'large' {
+    return bytes <= smallBytes ? 'small' : 'large';
+  }
+
+  /** Whether a body of so many bytes would have to wait too long. */
+  isFullFor(bytes: number): boolean {
+    const pool = this.lanes.get(IntakePool.laneOf(bytes));
+    return pool !== undefined && pool.queueSize >= pool.options.maxQueue;
+  }
+
   /** Throws a 400 that names every wrong field, a 422 for what takes too long or too much, a 503 when too many wait. */
   async take<Kind extends WireKind>(kind: Kind, bytes: Uint8Array): Promise<WireRequests[Kind]> {
-    const pool = this.laneFor(bytes);
-    if (pool.queueSize >= pool.options.maxQueue) throw new Busy();
+    const pool = this.lane(IntakePool.laneOf(bytes.length));
+    if (this.isFullFor(bytes.length)) throw new Busy();
     const taken = (await pool
       .run({ kind, bytes }, { signal: AbortSignal.timeout(deadlineMs) })
       .catch((error: unknown) => {

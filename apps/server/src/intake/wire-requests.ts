@@ -1,9 +1,10 @@
 import 'reflect-metadata';
 import { CreateJobDto, SaveDesignDto, SweepRequestDto } from '@vitrum/contract';
-import { checkAxes, nestingProblem, sweepSize, type Problem, type SweepAxes } from '@vitrum/core';
+import { checkAxes, sweepSize, type Problem, type SweepAxes } from '@vitrum/core';
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import { problemsOf } from '../common/problems.js';
+import { textShapeProblem } from './scan-shape.js';
 import { readWireDesign, storedForm, type CheckedDesign, type Taken } from './check-design.js';
 
 /** A new job as it was asked for. */
@@ -50,6 +51,8 @@ const forms = {
 } as const;
 
 const parsed = (bytes: Uint8Array): Taken<Readonly<Record<string, unknown>>> => {
+  const tooMuch = textShapeProblem(bytes);
+  if (tooMuch !== null) return failed('', tooMuch);
   let body: unknown;
   try {
     body = JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(bytes));
@@ -58,9 +61,7 @@ const parsed = (bytes: Uint8Array): Taken<Readonly<Record<string, unknown>>> => 
   }
   if (typeof body !== 'object' || body === null || Array.isArray(body))
     return failed('', 'The body is a JSON object in braces; this is something else.');
-  // Before anything walks through it.
-  const deep = nestingProblem(body);
-  return deep === null ? { ok: true, value: body as Readonly<Record<string, unknown>> } : failed('', deep.message);
+  return { ok: true, value: body as Readonly<Record<string, unknown>> };
 };
 
 /** What lies beside the design, checked by its form; unknown fields are dropped. */

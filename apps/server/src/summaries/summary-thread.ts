@@ -1,4 +1,5 @@
 import { createEvaluator, type Catalogue, type Design } from '@vitrum/core';
+import { stepBack } from '../common/step-back.js';
 import { shippedFonts } from '../evaluation/font-book.js';
 import { summaryOf, unbuildable, type SummedUp } from './summary-of.js';
 
@@ -7,6 +8,9 @@ export interface SummaryTask {
   readonly design: Design;
   readonly catalogue: Catalogue;
 }
+
+// Whoever waits for an answer goes before a picture for a list.
+stepBack(15);
 
 const fonts = shippedFonts();
 

@@ -24,5 +24,5 @@ export { fromVersion1 } from './from-version-1.js';
 export type { Frozen } from './frozen.js';
 export { lettering, maxDrawingNumbers } from './lettering-schema.js';
 export type { AssemblyMigration, Migration } from './migrate.js';
-export { nestingProblem } from './bounds.js';
+export { deepestNesting, mostParts, shapeProblem } from './bounds.js';
 export { designReader, maxDesignCharacters, printDesign, type DesignReader } from './read-design.js';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import * as z from 'zod';
-import { deepestNesting, mostUnknownFields } from './bounds.js';
+import { deepestNesting, mostParts, mostUnknownFields } from './bounds.js';
 import { fieldNamesOf } from './field-names.js';
 import { designReader, maxDesignCharacters, printDesign } from './read-design.js';
 
@@ -103,6 +103,7 @@ describe('reading a design', () => {
     expect(problem({ later: nested(deepestNesting - 1) })).toBe('');
     expect(problem({ later: nested(deepestNesting) })).toContain('more than 64 deep');
     expect(problem({ later: nested(100_000) })).toContain('more than 64 deep');
+    expect(problem({ later: Array.from({ length: mostParts }, () => []) })).toContain('more than 60000 objects');
   });
 
   it('does not even look into a file that is far too large', () => {

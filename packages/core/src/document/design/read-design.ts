@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { failure, success, type Problem, type Result } from '../../base/result.js';
-import { mostUnknownFields, nestingProblem } from './bounds.js';
+import { mostUnknownFields, shapeProblem } from './bounds.js';
 import type { FieldNames } from './field-names.js';
 import { designFormat, designVersion } from './frame.js';
 import { migrate, type Migration } from './migrate.js';
@@ -103,7 +103,7 @@ export const designReader = <Design>(
   migrations: readonly Migration[],
 ): DesignReader<Design> => {
   const read = (given: unknown): Result<Design> => {
-    const amiss = headerProblem(given) ?? nestingProblem(given);
+    const amiss = headerProblem(given) ?? shapeProblem(given);
     if (amiss !== null) return failure(amiss);
     const migrated = migrate(given as Readonly<Record<string, unknown>>, migrations);
     if (!migrated.ok) return migrated;
