@@ -14,7 +14,7 @@ test('edits go on while the server is gone, and are saved when it is back', asyn
   await openJob(page, shop, 'Ticket', 'case');
   await shop.kill();
   await setDepth(page, '91');
-  await expect(page.locator('[data-save="away"]')).toContainText('your edits are kept here');
+  await expect(page.locator('[data-save="away"]')).toContainText('edits kept here');
   await setDepth(page, '92');
   await expect(figure(page, 'depth inside')).toContainText('92 mm');
   await shop.start();
@@ -166,7 +166,7 @@ test('a browser that keeps nothing opens jobs, says that it keeps nothing, and a
   await saved(page);
   await shop.kill();
   await setDepth(page, '89');
-  await expect(page.locator('[data-save="away"]')).toContainText('this browser keeps nothing: leave this page open');
+  await expect(page.locator('[data-save="away"]')).toContainText('keep this page open');
   const asked = page.waitForEvent('dialog');
   await page.close({ runBeforeUnload: true });
   const dialog = await asked;

@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { createWriteStream, mkdirSync } from 'node:fs';
+import { mkdirSync } from 'node:fs';
 import path from 'node:path';
 import { inRoot } from './paths.mjs';
 
@@ -9,10 +9,14 @@ const stopWithinMs = 8000;
  * Starts the built server; resolves with its URL once it listens, rejects with its own sentence when it cannot. Logs go
  * to `log`.
  */
-export const startServer = ({ environment, log }) =>
-  new Promise((resolve, reject) => {
-    mkdirSync(path.dirname(log), { recursive: true });
-    const file = createWriteStream(log, { flags: 'a' });
+export const startServer = async ({ environment, log }) => {
+  // Found only when it is wanted: on a fresh clone the packages are not there yet.
+  const { createStream } = await import('rotating-file-stream');
+  mkdirSync(path.dirname(log), { recursive: true });
+  const file = createStream(path.basename(log), { path: path.dirname(log), size: '10M', maxFiles: 5 });
+  // A log that cannot be written (its folder is gone, the disk is full) stops nothing.
+  file.on('error', () => undefined);
+  return new Promise((resolve, reject) => {
     // A process group of its own: Ctrl-C reaches this script, which then stops the server in order.
     const child = spawn('node', ['--enable-source-maps', inRoot('apps/server/dist/main.js')], {
       env: { ...process.env, ...environment },
@@ -50,3 +54,4 @@ export const startServer = ({ environment, log }) =>
       reject(new Error(complaint.trim() || `The server ended with code ${code}; its log is ${log}.`)),
     );
   });
+};

@@ -14,7 +14,8 @@ export const requestLog = (request: Request, response: Response, next: NextFunct
     logger.log({
       requestId,
       method: request.method,
-      url: request.originalUrl,
+      // Without what is asked for behind it: a log is shown to others.
+      path: request.originalUrl.split('?')[0],
       status: response.statusCode,
       ms: Math.round(performance.now() - started),
     });

@@ -40,7 +40,7 @@ export class IntakePool implements OnModuleDestroy {
   }
 
   private lane(name: 'small' | 'large'): ReturnType<typeof lane> {
-    const found = this.lanes.get(name) ?? (name === 'small' ? lane(mostSmallWaiting, 0) : lane(mostLargeWaiting, 8));
+    const found = this.lanes.get(name) ?? (name === 'small' ? lane(mostSmallWaiting, 0) : lane(mostLargeWaiting, 4));
     this.lanes.set(name, found);
     return found;
   }
@@ -63,11 +63,9 @@ export class IntakePool implements OnModuleDestroy {
       .run({ kind, bytes }, { signal: AbortSignal.timeout(deadlineMs) })
       .catch((error: unknown) => {
         throw new HttpException(
-          {
-            message: 'This takes too long or too much room to be read; a design is far simpler.',
-            cause: String(error),
-          },
+          { message: 'This takes too long or too much room to be read; a design is far simpler.' },
           422,
+          { cause: error },
         );
       })) as Taken<WireRequests[Kind]>;
     if (!taken.ok) throw badRequest(taken.problems);

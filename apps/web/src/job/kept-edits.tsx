@@ -5,6 +5,8 @@ import { SheetDialog } from '../ui/sheet-dialog';
 import { useParts } from '../view/use-parts';
 import { useKeptEdits } from './kept-edits-store';
 
+const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
+
 const without = (draft: Draft): void =>
   useKeptEdits.setState(({ drafts }) => ({ drafts: drafts.filter((each) => each !== draft) }));
 
@@ -36,9 +38,7 @@ export const KeptEdits = ({ jobId }: { readonly jobId: string }) => {
       <ul>
         {drafts.map((draft) => (
           <li key={draft.page} className="flex flex-wrap items-center gap-2 border-t border-line py-2">
-            <span className="flex-1">
-              {draft.at === 0 ? 'of an earlier visit' : new Date(draft.at).toLocaleString()}
-            </span>
+            <span className="flex-1">{draft.at === 0 ? 'of an earlier visit' : when.format(draft.at)}</span>
             <Button onClick={() => goOnWith(draft)}>Go on with these</Button>
             <Button look="quiet" onClick={() => throwAway(draft)}>
               Throw away

@@ -10,14 +10,20 @@ const words = (save: SaveState, keeping: Keeping, revision: number): string => {
     case 'saving':
       return 'saving …';
     case 'away':
-      return keeping === 'failed'
-        ? 'server away, and this browser keeps nothing: leave this page open'
-        : 'server away; your edits are kept here';
+      return keeping === 'failed' ? 'server away: keep this page open' : 'server away, edits kept here';
     case 'refused':
       return `not saved: ${save.message}`;
     case 'conflict':
       return 'saved elsewhere too; choose';
   }
+};
+
+/** The same at length, for whoever points at it. */
+const atLength = (save: SaveState, keeping: Keeping): string | undefined => {
+  if (save.kind !== 'away') return undefined;
+  return keeping === 'failed'
+    ? 'The server does not answer, and this browser keeps nothing: your edits are in this page alone. They are saved once the server is back.'
+    : 'The server does not answer. Your edits are kept in this browser, and saved once it is back.';
 };
 
 /** How the page's design stands to the server's. */
@@ -31,6 +37,7 @@ export const SaveNote = () => {
     <span
       role="status"
       data-save={save.kind}
+      title={atLength(save, keeping)}
       className={`flex min-w-0 items-center gap-1 text-[13px] ${bad ? 'font-semibold text-signal' : 'text-soft'}`}
     >
       <Icon size={14} aria-hidden className="shrink-0" />

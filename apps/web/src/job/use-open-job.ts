@@ -38,6 +38,7 @@ export const useOpenJob = (jobId: string) => {
       autosave = startAutosave({ journal, save: saveDesign, after, savedLater });
       // Only once this page keeps the edits itself.
       await journal.idle();
+      if (mine !== undefined && useDocument.getState().keeping !== 'kept') return;
       const offered = new Set(others.map(({ page }) => page));
       const isTaken = ({ page }: Draft): boolean =>
         !offered.has(page) &&

@@ -6,8 +6,12 @@ export const thisPage: string = crypto.randomUUID();
 /** Not there in old browsers, nor where a page is served from another machine without encryption. */
 const locks = (): LockManager | undefined => (globalThis.navigator as Navigator | undefined)?.locks;
 
+let signedIn = false;
+
 /** Holds a lock while this page lives; the browser lets go of it when the page ends, however it ends. */
 export const signIn = (): void => {
+  if (signedIn) return;
+  signedIn = true;
   locks()
     ?.request(lockOf(thisPage), () => new Promise(() => undefined))
     .catch(() => undefined);
