@@ -1,5 +1,3 @@
-import { execFileSync } from 'node:child_process';
-import { chromium, type Page } from '@playwright/test';
 import { expect, figure, openJob, saved, settled, test } from './support/shop';
 
 const depthField = (page: Parameters<typeof figure>[0]) =>
@@ -174,37 +172,4 @@ test('a browser that keeps nothing opens jobs, says that it keeps nothing, and a
   await dialog.dismiss();
   await shop.start();
   await saved(page);
-});
-
-test('a browser that is killed a moment after an edit has it when it is opened again', async ({ shop }, {
-  outputDir,
-}) => {
-  const profile = `${outputDir}/profile`;
-  const launch = () =>
-    chromium.launchPersistentContext(profile, {
-      executablePath: process.env['VITRUM_CHROMIUM'] ?? '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking'],
-      viewport: { width: 1280, height: 800 },
-    });
-  const pageOf = async (context: Awaited<ReturnType<typeof launch>>): Promise<Page> =>
-    context.pages()[0] ?? context.newPage();
-  let context = await launch();
-  let page = await pageOf(context);
-  const id = await openJob(page, shop, 'Ticket', 'case');
-  for (const depth of ['83', '84', '85']) {
-    await shop.kill();
-    await setDepth(page, depth);
-    const gone = context.waitForEvent('close');
-    await page.waitForTimeout(100);
-    // As a power cut would: nothing is told to anybody. Every process of this browser names its profile.
-    execFileSync('pkill', ['-KILL', '-f', profile]);
-    await gone;
-    await shop.start();
-    context = await launch();
-    page = await pageOf(context);
-    await page.goto(`${shop.url}/jobs/${id}/case`);
-    await expect(figure(page, 'depth inside')).toContainText(`${depth} mm`);
-    await saved(page);
-  }
-  await context.close();
 });

@@ -73,6 +73,8 @@ const runJest = async (projects, environment, folder) => {
     '--json',
     `--outputFile=${report}`,
     '--silent',
+    // All results are in by then: a thread that is still ending must not hold up the rest.
+    '--forceExit',
     `--maxWorkers=${workersEach}`,
   ];
   const code = await exitCode(`unit tests: ${projects.join(', ')}`, args, environment);

@@ -1,14 +1,4 @@
-import { workerData } from 'piscina';
-import { stepBack } from '../common/step-back.js';
 import { takeRequest, type WireKind } from './wire-requests.js';
-
-/** What all threads of a lane are given. */
-export interface LaneData {
-  /** How far they let others go first. */
-  readonly stepsBack: number;
-}
-
-stepBack((workerData as LaneData).stepsBack);
 
 /** What the thread is given. */
 export interface IntakeTask {

@@ -8,7 +8,7 @@ import type { SummaryTask } from './summary-thread.js';
 const thread = fileURLToPath(new URL('../../dist/summaries/summary-thread.js', import.meta.url));
 
 /** No design that a person made takes as long; the thread that does is ended and another started. */
-const deadlineMs = 10_000;
+const deadlineMs = 20_000;
 const mostMemoryMb = 768;
 /** A thread that nothing was asked of for so long gives its memory back. */
 const idleMs = 60_000;

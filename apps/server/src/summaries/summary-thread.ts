@@ -1,5 +1,4 @@
 import { createEvaluator, type Catalogue, type Design } from '@vitrum/core';
-import { stepBack } from '../common/step-back.js';
 import { shippedFonts } from '../evaluation/font-book.js';
 import { summaryOf, unbuildable, type SummedUp } from './summary-of.js';
 
@@ -8,9 +7,6 @@ export interface SummaryTask {
   readonly design: Design;
   readonly catalogue: Catalogue;
 }
-
-// Whoever waits for an answer goes before a picture for a list.
-stepBack(5);
 
 const fonts = shippedFonts();
 
