@@ -1,9 +1,17 @@
-import { expect, figure, openJob, saved, settled, test } from './support/shop';
+import type { BrowserContext, Page } from '@playwright/test';
+import { expect, figure, openJob, saved, settled, test, type Shop } from './support/shop';
 
-const depthField = (page: Parameters<typeof figure>[0]) =>
-  page.getByLabel('Depth inside', { exact: true }).and(page.locator('input'));
+const depthField = (page: Page) => page.getByLabel('Depth inside', { exact: true }).and(page.locator('input'));
 
-const setDepth = async (page: Parameters<typeof figure>[0], value: string): Promise<void> => {
+/** The same job in another tab of the same browser. */
+const openBeside = async (context: BrowserContext, shop: Shop, id: string): Promise<Page> => {
+  const page = await context.newPage();
+  await page.goto(`${shop.url}/jobs/${id}/case`);
+  await settled(page);
+  return page;
+};
+
+const setDepth = async (page: Page, value: string): Promise<void> => {
   await depthField(page).fill(value);
   await depthField(page).press('Enter');
 };
@@ -29,9 +37,7 @@ test('edits survive closing the page while the server is gone', async ({ context
   await expect(page.locator('[data-save="away"]')).toBeVisible();
   await page.close({ runBeforeUnload: false });
   await shop.start();
-  const again = await context.newPage();
-  await again.goto(`${shop.url}/jobs/${id}/case`);
-  await settled(again);
+  const again = await openBeside(context, shop, id);
   await expect(figure(again, 'depth inside')).toContainText('103 mm');
   await saved(again);
 });
@@ -76,9 +82,7 @@ test('leaving for the job book at once loses nothing, nor does closing the page 
     return job.head.design.assemblies[0]!.case.depthInsideMm;
   };
   await expect.poll(depthSaved).toBe(94);
-  const again = await context.newPage();
-  await again.goto(`${shop.url}/jobs/${id}/case`);
-  await settled(again);
+  const again = await openBeside(context, shop, id);
   await setDepth(again, '97');
   await again.close({ runBeforeUnload: true });
   await expect.poll(depthSaved).toBe(97);
@@ -90,9 +94,7 @@ test('edits of two tabs that were closed while the server was away are both offe
   context,
 }) => {
   const id = await openJob(page, shop, 'Dispensary', 'case');
-  const other = await context.newPage();
-  await other.goto(`${shop.url}/jobs/${id}/case`);
-  await settled(other);
+  const other = await openBeside(context, shop, id);
   await shop.kill();
   await setDepth(page, '91');
   await expect(page.locator('[data-save="away"]')).toBeVisible();
@@ -117,9 +119,7 @@ test('edits of two tabs that were closed while the server was away are both offe
 
 test('theirs, once taken, is not asked about again, and no revisions pile up', async ({ page, shop, context }) => {
   const id = await openJob(page, shop, 'Rye', 'case');
-  const other = await context.newPage();
-  await other.goto(`${shop.url}/jobs/${id}/case`);
-  await settled(other);
+  const other = await openBeside(context, shop, id);
   await setDepth(page, '61');
   await saved(page);
   await setDepth(other, '62');

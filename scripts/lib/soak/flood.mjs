@@ -31,7 +31,7 @@ const worst = (designs) => {
 /** So many of the worst requests, some at a time; beside them whether the server lives, and an honest save now and then. */
 export const flood = async (shop, designs, { requests = 2000, lanes = 8 } = {}) => {
   const bodies = worst(designs);
-  const { id, head } = await shop.newJob('Honest', designs[0]);
+  const { id } = await shop.newJob('Honest', designs[0]);
   let left = requests;
   const statuses = new Map();
   const slow = [];
@@ -81,6 +81,5 @@ export const flood = async (shop, designs, { requests = 2000, lanes = 8 } = {}) 
     health99: percentile(health, 99),
     save99: percentile(saves, 99),
     refused,
-    head,
   };
 };

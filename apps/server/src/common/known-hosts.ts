@@ -1,4 +1,5 @@
-import type { RequestHandler } from 'express';
+import type { ProblemReport } from '@vitrum/contract';
+import type { RequestHandler, Response } from 'express';
 import type { Config } from '../config.js';
 
 const loopback = new Set(['localhost', '127.0.0.1', '[::1]']);
@@ -13,7 +14,10 @@ const nameOf = (host: string): string | null => {
   }
 };
 
-const refusal = (message: string) => ({ statusCode: 403, message, problems: [], requestId: '' });
+const refuse = (response: Response, message: string): void => {
+  const requestId = String(response.getHeader('x-request-id') ?? '');
+  response.status(403).json({ statusCode: 403, message, problems: [], requestId } satisfies ProblemReport);
+};
 
 /**
  * Answers only under names of its own, so that no page of another site reaches it by a name that was pointed here; and
@@ -26,14 +30,10 @@ export const knownHosts = ({ hosts, origins }: Pick<Config, 'hosts' | 'origins'>
   return (request, response, next) => {
     const { host = '', origin } = request.headers;
     if (!isKnown(nameOf(host))) {
-      response.status(403).json(refusal('This server does not go by that name; name it in VITRUM_HOSTS if it should.'));
-      return;
+      return refuse(response, 'This server does not go by that name; name it in VITRUM_HOSTS if it should.');
     }
     const isForeign = origin === undefined ? request.headers['sec-fetch-site'] === 'cross-site' : !isOwn(origin, host);
-    if (isForeign && !harmless.has(request.method)) {
-      response.status(403).json(refusal('Pages of other sites may not write here.'));
-      return;
-    }
-    next();
+    if (isForeign && !harmless.has(request.method)) return refuse(response, 'Pages of other sites may not write here.');
+    return next();
   };
 };

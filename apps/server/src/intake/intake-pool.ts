@@ -29,6 +29,14 @@ const lane = (mostWaiting: number): Piscina<IntakeTask, Taken<WireRequests[WireK
     resourceLimits: { maxOldGenerationSizeMb: mostMemoryMb },
   });
 
+/** Bounded bodies are read soon: what was not read in time waited for a busy machine, and is welcome again. */
+const failure = (error: unknown): never => {
+  if ((error as { name?: unknown } | null)?.name === 'AbortError') throw new Busy();
+  throw new HttpException({ message: 'This takes too much room to be read; a design is far simpler.' }, 422, {
+    cause: error,
+  });
+};
+
 /** Reads and checks what comes over the wire in threads beside the one that answers: small bodies in one, large in another. */
 @Injectable()
 export class IntakePool implements OnModuleDestroy {
@@ -55,19 +63,13 @@ export class IntakePool implements OnModuleDestroy {
     return pool !== undefined && pool.queueSize >= pool.options.maxQueue;
   }
 
-  /** Throws a 400 that names every wrong field, a 422 for what takes too long or too much, a 503 when too many wait. */
+  /** Throws a 400 that names every wrong field, a 422 for what takes too much room, a 503 when too many wait. */
   async take<Kind extends WireKind>(kind: Kind, bytes: Uint8Array): Promise<WireRequests[Kind]> {
     const pool = this.lane(IntakePool.laneOf(bytes.length));
     if (this.isFullFor(bytes.length)) throw new Busy();
     const taken = (await pool
       .run({ kind, bytes }, { signal: AbortSignal.timeout(deadlineMs) })
-      .catch((error: unknown) => {
-        throw new HttpException(
-          { message: 'This takes too long or too much room to be read; a design is far simpler.' },
-          422,
-          { cause: error },
-        );
-      })) as Taken<WireRequests[Kind]>;
+      .catch(failure)) as Taken<WireRequests[Kind]>;
     if (!taken.ok) throw badRequest(taken.problems);
     return taken.value;
   }

@@ -1,7 +1,6 @@
 import { HttpException, Injectable, type PipeTransform } from '@nestjs/common';
+import { isUUID } from 'class-validator';
 import { SweepsService } from './sweeps.service.js';
-
-const uuid = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 
 /** The id of a sweep that is there: a stream of events that has begun can no longer say that it is not. */
 @Injectable()
@@ -9,7 +8,7 @@ export class ExistingSweep implements PipeTransform<string, Promise<string>> {
   constructor(private readonly sweeps: SweepsService) {}
 
   async transform(id: string): Promise<string> {
-    if (!uuid.test(id)) throw new HttpException('There is no such sweep.', 404);
+    if (!isUUID(id)) throw new HttpException('There is no such sweep.', 404);
     await this.sweeps.view(id);
     return id;
   }

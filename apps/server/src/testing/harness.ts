@@ -6,6 +6,9 @@ import request, { type Response } from 'supertest';
 import { createApp } from '../create-app.js';
 import { SummariesService } from '../summaries/summaries.service.js';
 
+// Every server that is open listens for the signals that stop it; files share a process.
+process.setMaxListeners(40);
+
 const server = process.env['VITRUM_TEST_POSTGRES'];
 
 const onServer = async (sql: string): Promise<void> => {

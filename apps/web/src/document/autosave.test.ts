@@ -234,6 +234,24 @@ describe('autosave', () => {
     await it1.run();
   });
 
+  it('a save whose answer was lost is no conflict with what is edited after it', async () => {
+    it1.answerWith(() => Promise.reject(new ServerAway()));
+    setDepth(90);
+    await it1.run();
+    const arrived = it1.saved[0]!.design;
+    setDepth(91);
+    it1.answerWith(conflictWith(arrived));
+    await it1.run();
+    it1.answerWith((design) => Promise.resolve(revision(6, design)));
+    await it1.run();
+    expect(it1.saved.map(({ design, basedOn }) => [depth(design), basedOn])).toEqual([
+      [90, 'h1'],
+      [91, 'h1'],
+      [91, 'h5'],
+    ]);
+    expect(useDocument.getState()).toMatchObject({ save: { kind: 'saved' }, revision: 6 });
+  });
+
   it('would lose edits where neither server nor browser has them, and asks before closing then', () => {
     setDepth(90);
     setKeeping('job', 'writing');

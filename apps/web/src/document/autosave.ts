@@ -1,5 +1,5 @@
 import type { RevisionView, SaveConflict } from '@vitrum/contract';
-import type { Design } from '@vitrum/core';
+import { canonicalJson, type Design } from '@vitrum/core';
 import { ApiError, ServerAway } from '../api/client';
 import { takeRevision, useDocument, type SaveState } from './document-store';
 import type { Journal } from './journal/journal';
@@ -46,8 +46,9 @@ export interface Autosave {
 export const startAutosave = (host: AutosaveHost): Autosave => {
   const { journal, save, after, savedLater, random = Math.random } = host;
   let cancelTimer: () => void = () => undefined;
-  /** What is on its way to the server. */
-  let sending: Design | null = null;
+  let isSending = false;
+  /** What was sent and not answered: it is on its way, or got there though the answer did not come. */
+  let unanswered: Design | null = null;
   let retryMs = firstRetryMs;
   let stopped = false;
 
@@ -58,7 +59,7 @@ export const startAutosave = (host: AutosaveHost): Autosave => {
 
   const keep = (): void => {
     const { jobId, design, basedOn } = useDocument.getState();
-    if (jobId !== null && design !== null) journal.write(jobId, { design, basedOn, sending });
+    if (jobId !== null && design !== null) journal.write(jobId, { design, basedOn, sending: unanswered });
   };
 
   const settle = (jobId: string, sent: Design, saved: RevisionView): void => {
@@ -76,7 +77,8 @@ export const startAutosave = (host: AutosaveHost): Autosave => {
     return later(quietMs);
   };
 
-  const fail = (jobId: string, error: unknown): void => {
+  /** `before`: what was sent before this and not answered; met as the head, it is no conflict. */
+  const fail = (jobId: string, error: unknown, before: Design | null): void => {
     if (stopped || useDocument.getState().jobId !== jobId) return;
     const waitMs = retryAfter(error);
     if (waitMs !== null) {
@@ -86,7 +88,9 @@ export const startAutosave = (host: AutosaveHost): Autosave => {
       retryMs = Math.min(longestRetryMs, retryMs * 2);
     } else if (error instanceof ApiError && error.status === 409) {
       const { head, yours } = error.report as SaveConflict;
-      setSave({ kind: 'conflict', head, yours });
+      const isOwn = before !== null && canonicalJson(before) === canonicalJson(head.design);
+      if (isOwn) useDocument.setState({ basedOn: head.hash, revision: head.number, save: { kind: 'unsaved' } });
+      else setSave({ kind: 'conflict', head, yours });
     } else {
       setSave({ kind: 'refused', message: error instanceof Error ? error.message : String(error) });
     }
@@ -94,10 +98,12 @@ export const startAutosave = (host: AutosaveHost): Autosave => {
 
   const push = async (leaving = false): Promise<void> => {
     const { jobId, design, basedOn, save: state } = useDocument.getState();
-    if (sending !== null || jobId === null || design === null) return;
+    if (isSending || jobId === null || design === null) return;
     if (state.kind === 'conflict' || state.kind === 'saved') return;
     cancelTimer();
-    sending = design;
+    const before = unanswered;
+    isSending = true;
+    unanswered = design;
     // What is sent may arrive though its answer does not; the next page must be able to tell.
     keep();
     setSave({ kind: 'saving' });
@@ -114,11 +120,14 @@ export const startAutosave = (host: AutosaveHost): Autosave => {
       void own.then(() => underWay.get(jobId) === own && underWay.delete(jobId));
       const saved = await saving;
       retryMs = firstRetryMs;
-      sending = null;
+      isSending = false;
+      unanswered = null;
       settle(jobId, design, saved);
     } catch (error) {
-      sending = null;
-      fail(jobId, error);
+      isSending = false;
+      // Refused is answered: it did not get there.
+      if (retryAfter(error) === null) unanswered = null;
+      fail(jobId, error, before);
     }
   };
 

@@ -115,7 +115,7 @@ const Filters = ({
 
 /** All jobs, lit. */
 export const JobBookPage = () => {
-  const { data, isWhole, error, dataUpdatedAt } = useAllJobs();
+  const { data, rest, error, dataUpdatedAt } = useAllJobs();
   const [filter, setFilter] = useState<JobFilter>({ words: '', status: 'all', order: 'due' });
   useEffect(() => {
     document.title = 'Job book · Vitrum';
@@ -143,9 +143,10 @@ export const JobBookPage = () => {
             className="grid grid-cols-[repeat(auto-fill,minmax(290px,1fr))] gap-4"
           />
         )}
-        {!isWhole && data !== undefined && (
+        {rest !== 'none' && data !== undefined && (
           <p role="status" className="mb-2 text-[13px] text-soft">
-            {data.length} jobs read, more are on their way …
+            {data.length} jobs are shown,{' '}
+            {rest === 'coming' ? 'more are on their way …' : 'the others did not come; reload the page to see them.'}
           </p>
         )}
         {data?.length === 0 && (
@@ -157,7 +158,7 @@ export const JobBookPage = () => {
             : three questions, and it is lit.
           </p>
         )}
-        {data !== undefined && data.length > 0 && shown.length === 0 && isWhole && (
+        {data !== undefined && data.length > 0 && shown.length === 0 && rest === 'none' && (
           <p>No job fits; clear the search or the status.</p>
         )}
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(290px,1fr))] gap-4">

@@ -10,8 +10,8 @@ const askAgainMs = 1500;
 interface AllJobs {
   /** Those that have been read; undefined until the first page is there. */
   readonly data: readonly JobListing[] | undefined;
-  /** Whether that is all of them. */
-  readonly isWhole: boolean;
+  /** Whether that is all of them, more are on their way, or the rest did not come. */
+  readonly rest: 'none' | 'coming' | 'missing';
   readonly error: Error | null;
   readonly dataUpdatedAt: number;
 }
@@ -30,9 +30,10 @@ export const useAllJobs = (): AllJobs => {
         : false,
   });
   useEffect(() => {
-    if (hasNextPage && !isFetching) void fetchNextPage();
-  }, [hasNextPage, isFetching, fetchNextPage]);
+    if (hasNextPage && !isFetching && error === null) void fetchNextPage();
+  }, [hasNextPage, isFetching, error, fetchNextPage]);
   const jobs = useMemo(() => data?.pages.flatMap((page) => page.jobs), [data]);
   // What is there is shown, though a later page did not come.
-  return { data: jobs, isWhole: !hasNextPage, error: jobs === undefined ? error : null, dataUpdatedAt };
+  const rest = hasNextPage ? (error === null ? 'coming' : 'missing') : 'none';
+  return { data: jobs, rest, error: jobs === undefined ? error : null, dataUpdatedAt };
 };

@@ -24,8 +24,9 @@ export const useOpenJob = (jobId: string) => {
     if (job === undefined) return undefined;
     let ended = false;
     let autosave: Autosave | null = null;
-    const leave = (): void => {
-      if (document.visibilityState === 'hidden') autosave?.leave();
+    const leave = (): void => autosave?.leave();
+    const leaveIfHidden = (): void => {
+      if (document.visibilityState === 'hidden') leave();
     };
     const open = async (): Promise<void> => {
       const left = await leftBehind(draftStore, jobId);
@@ -47,12 +48,12 @@ export const useOpenJob = (jobId: string) => {
       for (const draft of left.filter(isTaken)) letGo(draftStore, draft);
     };
     open().catch(() => undefined);
-    document.addEventListener('visibilitychange', leave);
+    document.addEventListener('visibilitychange', leaveIfHidden);
     window.addEventListener('pagehide', leave);
     return () => {
       ended = true;
       autosave?.stop();
-      document.removeEventListener('visibilitychange', leave);
+      document.removeEventListener('visibilitychange', leaveIfHidden);
       window.removeEventListener('pagehide', leave);
     };
   }, [job, jobId]);

@@ -62,6 +62,15 @@ export const fieldNamesOf = (schema: Schema): FieldNames => {
       )
     )
       return;
+    if (Array.isArray(value)) {
+      const elements = at.flatMap((each) => below(each, '0', value));
+      if (elements.length > 0) {
+        // Of a long list of numbers there is nothing to tell.
+        for (let index = 0; index < value.length && found.length < most; index += 1)
+          if (typeof value[index] === 'object') collect(value[index], elements, `${path}${index}.`, found, most);
+        return;
+      }
+    }
     for (const [key, inner] of Object.entries(value)) {
       if (found.length >= most) return;
       const named = at.flatMap((each) => below(each, key, value));
