@@ -87,11 +87,11 @@ const Filters = ({
   readonly onChange: (filter: JobFilter) => void;
 }) => (
   <div className="flex flex-wrap items-end gap-3" role="search">
-    <label className="flex flex-col text-xs text-soft">
+    <label className="flex flex-col text-[13px]">
       Find
       <input
         type="search"
-        className={`${fieldLook} w-48 text-sm`}
+        className={`${fieldLook} min-h-8 w-48`}
         value={filter.words}
         onChange={(event) => onChange({ ...filter, words: event.target.value })}
       />

@@ -38,10 +38,11 @@ export const SaveNote = () => {
       role="status"
       data-save={save.kind}
       title={atLength(save, keeping)}
-      className={`flex min-w-0 items-center gap-1 text-[13px] ${bad ? 'font-semibold text-signal' : 'text-soft'}`}
+      // What is wrong is never cut off: the name beside it is.
+      className={`flex items-center gap-1 text-[13px] ${bad ? 'max-w-32 shrink-0 leading-tight xl:max-w-40 font-semibold text-signal' : 'min-w-0 text-soft'}`}
     >
       <Icon size={14} aria-hidden className="shrink-0" />
-      <span className="truncate">{words(save, keeping, revision)}</span>
+      <span className={bad ? 'line-clamp-2' : 'truncate'}>{words(save, keeping, revision)}</span>
     </span>
   );
 };

@@ -56,7 +56,7 @@ export const RoomBar = ({ evaluation, measuring, onMeasure, onZoom, onFit }: Roo
           <Camera size={15} aria-hidden />
         </RoomButton>
       </div>
-      <div className="flex gap-1.5" role="group" aria-label="Shown over the sign">
+      <div className="flex flex-wrap gap-1.5" role="group" aria-label="Shown over the sign">
         {overlaysOf(evaluation).map((overlay) => (
           <RoomButton
             key={overlay}

@@ -16,7 +16,7 @@ export const RoomButton = ({ pressed, label, onClick, children }: RoomButtonProp
       aria-pressed={pressed}
       aria-label={label}
       onClick={onClick}
-      className="flex min-h-6 items-center rounded-[2px] bg-black/55 px-1.5 text-[13px] text-[#f2ead8] hover:bg-black/80 aria-pressed:bg-[#f2ead8] aria-pressed:text-black"
+      className="flex min-h-6 items-center rounded-[2px] bg-black/55 px-1.5 text-[13px] whitespace-nowrap text-[#f2ead8] hover:bg-black/80 aria-pressed:bg-[#f2ead8] aria-pressed:text-black"
     >
       {children}
     </button>
