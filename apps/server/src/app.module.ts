@@ -6,17 +6,17 @@ import { CatalogueService } from './catalogue/catalogue.service.js';
 import { ProblemFilter } from './common/problem.filter.js';
 import { CONFIG, type Config } from './config.js';
 import { DatabaseModule } from './database/database.module.js';
-import { EvaluationService } from './evaluation/evaluation.service.js';
 import { HealthController } from './health/health.controller.js';
 import { IntakePool } from './intake/intake-pool.js';
 import { JobsController } from './jobs/jobs.controller.js';
 import { JobsService } from './jobs/jobs.service.js';
 import { SummariesService } from './summaries/summaries.service.js';
 import { SummaryPool } from './summaries/summary-pool.js';
-import { SweepQueue } from './sweeps/sweep-queue.js';
+import { SweepPool } from './sweeps/sweep-pool.js';
 import { SweepRunner } from './sweeps/sweep-runner.js';
 import { SweepsController } from './sweeps/sweeps.controller.js';
 import { SweepsService } from './sweeps/sweeps.service.js';
+import { WorkerLine } from './sweeps/worker-line.js';
 import { SeedService } from './seed/seed.service.js';
 
 const configModule = (config: Config): DynamicModule => ({
@@ -48,7 +48,6 @@ export class AppModule {
         IntakePool,
         JobsService,
         SeedService,
-        SweepQueue,
         SummariesService,
         SummaryPool,
         SweepsService,
@@ -59,14 +58,14 @@ export class AppModule {
   }
 }
 
-/** What a worker process needs: the database, the catalogue, the queue, and nothing that listens. */
+/** What a worker process needs: the database, the catalogue, and nothing that listens. */
 @Module({})
 export class WorkerModule {
   static with(config: Config): DynamicModule {
     return {
       module: WorkerModule,
       imports: [configModule(config), DatabaseModule],
-      providers: [CatalogueService, EvaluationService, SweepQueue, SweepsService, SweepRunner],
+      providers: [CatalogueService, WorkerLine, SweepPool, SweepRunner],
     };
   }
 }

@@ -10,6 +10,8 @@ export interface Config {
   readonly hosts: readonly string[];
   /** Pages elsewhere that may write, as `http://host:port`. */
   readonly origins: readonly string[];
+  /** Proxies whose word is taken for who asks: addresses, ranges, or `loopback`. */
+  readonly proxies: readonly string[];
   /** Built web app to serve; may be missing in development. */
   readonly webRoot: string;
   readonly seed: boolean;
@@ -47,6 +49,7 @@ export const readConfig = (environment: NodeJS.ProcessEnv): Config => {
     port,
     hosts: listed(environment['VITRUM_HOSTS']),
     origins: listed(environment['VITRUM_ORIGINS']),
+    proxies: listed(environment['VITRUM_PROXIES']),
     webRoot: fileURLToPath(new URL('../../web/dist', import.meta.url)),
     seed: environment['VITRUM_SEED'] !== 'off',
     worker: environment['VITRUM_WORKER'] !== 'off',

@@ -5,6 +5,7 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import helmet from 'helmet';
 import { AppModule } from './app.module.js';
+import { allowedMethods } from './common/allowed-methods.js';
 import { badRequest, problemsOf } from './common/problems.js';
 import { knownHosts } from './common/known-hosts.js';
 import { neverKept } from './common/never-kept.js';
@@ -55,10 +56,12 @@ export const createApp = async (config: Config, quiet = false): Promise<NestExpr
     bodyParser: false,
     abortOnError: false,
   });
+  app.set('trust proxy', [...config.proxies]);
   app.use(requestLog);
   app.use(knownHosts(config));
   app.use(security);
   app.use(packed);
+  app.use(allowedMethods(app));
   app.use('/api', neverKept);
   app.use(['/api/jobs', '/api/sweeps'], keepBytesOfDesigns(app.get(IntakePool)));
   app.useBodyParser('json', { limit: mostBodyBytes });
@@ -71,6 +74,6 @@ export const createApp = async (config: Config, quiet = false): Promise<NestExpr
   serveWeb(app, config.webRoot);
   app.enableShutdownHooks();
   await app.get(DatabaseService).setUp(() => app.get(SeedService).seed(config.seed));
-  await app.get(SummariesService).catchUp();
+  await app.get(SummariesService).start();
   return app;
 };

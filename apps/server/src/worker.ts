@@ -6,7 +6,7 @@ import { readConfig } from './config.js';
 import { SweepRunner } from './sweeps/sweep-runner.js';
 
 /**
- * A worker: takes long work from the queue. `npm start` runs one beside the server; more may run on other machines with
+ * A worker: does long work. `npm start` runs one beside the server; more may run on other machines with
  * the same DATABASE_URL. It ends with the server that started it.
  */
 const run = async (): Promise<void> => {
@@ -16,7 +16,7 @@ const run = async (): Promise<void> => {
   });
   app.enableShutdownHooks();
   process.once('disconnect', () => void app.close().finally(() => process.exit(0)));
-  await app.get(SweepRunner).start();
+  app.get(SweepRunner).start();
 };
 
 run().catch((error: unknown) => {

@@ -1,5 +1,6 @@
 import type { DesignFacts, SweepPointView, SweepStatus } from '@vitrum/contract';
 import type { Design, JobStatus, SweepAxes } from '@vitrum/core';
+import { sql } from 'drizzle-orm';
 import {
   boolean,
   customType,
@@ -67,7 +68,10 @@ export const catalogueItems = pgTable(
   (table) => [primaryKey({ columns: [table.kind, table.id] })],
 );
 
-/** Sweeps that run on the server. `runner` names the process at work; one not heard of for a while has died. */
+/**
+ * Sweeps that run on the server. Who works on one just now is told by a lock on it, which goes with the connection that
+ * took it. `person` is the address it was asked from, `workedMs` what it has had, `updatedAt` when it had its last turn.
+ */
 export const sweeps = pgTable(
   'sweeps',
   {
@@ -75,14 +79,19 @@ export const sweeps = pgTable(
     design: json('design').$type<Design>().notNull(),
     plan: json('plan').$type<SweepAxes>().notNull(),
     status: text('status').$type<SweepStatus>().notNull().default('queued'),
-    runner: uuid('runner'),
+    person: text('person').notNull().default(''),
+    workedMs: integer('worked_ms').notNull().default(0),
     done: integer('done').notNull().default(0),
     total: integer('total').notNull(),
     error: text('error'),
     createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
     updatedAt: timestamp('updated_at', { withTimezone: true }).notNull().defaultNow(),
   },
-  (table) => [index('sweeps_status').on(table.status)],
+  (table) => [
+    index('sweeps_under_way')
+      .on(table.person)
+      .where(sql`status in ('queued', 'running')`),
+  ],
 );
 
 /** What a sweep has found, place by place; null where a combination makes no case. */

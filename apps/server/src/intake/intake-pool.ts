@@ -1,8 +1,10 @@
 import { fileURLToPath } from 'node:url';
 import { HttpException, Injectable, OnModuleDestroy } from '@nestjs/common';
+import type { Design } from '@vitrum/core';
 import { Piscina } from 'piscina';
 import { badRequest } from '../common/problems.js';
 import { Busy } from '../common/busy.js';
+import { designFromStore } from '../jobs/stored-design.js';
 import type { Taken } from './check-design.js';
 import type { IntakeTask } from './intake-thread.js';
 import type { WireKind, WireRequests } from './wire-requests.js';
@@ -20,7 +22,7 @@ const smallBytes = 48_000;
 const mostSmallWaiting = 512;
 const mostLargeWaiting = 3;
 
-const lane = (mostWaiting: number): Piscina<IntakeTask, Taken<WireRequests[WireKind]>> =>
+const lane = (mostWaiting: number): Piscina<IntakeTask, Taken<WireRequests[WireKind]> | string> =>
   new Piscina({
     filename: thread,
     minThreads: 1,
@@ -72,6 +74,15 @@ export class IntakePool implements OnModuleDestroy {
       .catch(failure)) as Taken<WireRequests[Kind]>;
     if (!taken.ok) throw badRequest(taken.problems);
     return taken.value;
+  }
+
+  /** A stored design brought to this version; large ones in a thread, where nobody waits for them but who asked. */
+  async fromStore(text: string): Promise<Design> {
+    if (text.length <= smallBytes) return designFromStore(JSON.parse(text));
+    const pool = this.lane('large');
+    if (this.isFullFor(text.length)) throw new Busy();
+    const read = await pool.run({ kind: 'stored', text }, { signal: AbortSignal.timeout(deadlineMs) }).catch(failure);
+    return JSON.parse(read as string) as Design;
   }
 
   async onModuleDestroy(): Promise<void> {

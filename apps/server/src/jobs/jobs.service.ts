@@ -6,13 +6,19 @@ import { DatabaseService, type Transaction } from '../database/database.module.j
 import { jobs, revisions } from '../database/schema.js';
 import { SummariesService } from '../summaries/summaries.service.js';
 import type { CheckedDesign } from '../intake/check-design.js';
+import { IntakePool } from '../intake/intake-pool.js';
 import type { NewJob, Save } from '../intake/wire-requests.js';
-import { listingOf, revisionView, revisionWithDesign, type JobRow, type ListedJob, type RevisionRow } from './views.js';
+import { listingOf, revisionView, type JobRow, type ListedJob, type RevisionRow } from './views.js';
 
 /** What became of a save. */
 export type SaveOutcome =
   | { readonly kind: 'saved'; readonly revision: RevisionView }
   | { readonly kind: 'conflict'; readonly head: RevisionWithDesign; readonly yours: RevisionWithDesign };
+
+/** The same before the designs of both sides are fetched. */
+type Stored =
+  | { readonly kind: 'saved'; readonly row: RevisionRow }
+  | { readonly kind: 'conflict'; readonly theirs: number; readonly yours: number };
 
 interface NewRevision {
   readonly jobId: string;
@@ -41,7 +47,6 @@ const listedColumns = {
   madeAt: sql<string>`${jobs.createdAt}::text`,
 };
 
-/** A revision without its design, which weighs a hundred times as much. */
 const lightColumns = {
   id: revisions.id,
   jobId: revisions.jobId,
@@ -52,14 +57,17 @@ const lightColumns = {
   setAside: revisions.setAside,
   createdAt: revisions.createdAt,
 } as const;
+const fullColumns = { ...lightColumns, designText: sql<string>`${revisions.design}::text` } as const;
 
-type LightRow = Omit<RevisionRow, 'design'>;
+/** The design as the text that is stored. */
+type FullRow = RevisionRow & { readonly designText: string };
 
 @Injectable()
 export class JobsService {
   constructor(
     private readonly database: DatabaseService,
     private readonly summaries: SummariesService,
+    private readonly intake: IntakePool,
   ) {}
 
   /** A page of jobs in the order in which they were made, from after the one that `cursor` stands for. */
@@ -85,7 +93,7 @@ export class JobsService {
 
   async get(id: string): Promise<JobView> {
     const { job, head } = await this.jobWithHead(id);
-    return { ...listingOf(job), head: revisionWithDesign(head) };
+    return { ...listingOf(job), head: await this.withDesign(head) };
   }
 
   /** The picture of a revision (PNG), if it is that which lists show; null when there is none. */
@@ -137,7 +145,7 @@ export class JobsService {
    * a set-aside revision and both sides are returned; nothing is lost either way.
    */
   async save(id: string, { design, note }: Save, basedOn: string): Promise<SaveOutcome> {
-    const outcome = await this.database.transaction(async (transaction): Promise<SaveOutcome> => {
+    const outcome = await this.database.transaction(async (transaction): Promise<Stored> => {
       const [job] = await transaction
         .select({ headRevision: jobs.headRevision })
         .from(jobs)
@@ -146,18 +154,21 @@ export class JobsService {
       if (job === undefined) throw noSuchJob();
       const head = await this.lightRow(transaction, id, job.headRevision);
       // Also what a save finds that was done before its connection was lost.
-      if (head.hash === design.hash) return { kind: 'saved', revision: revisionView(head) };
+      if (head.hash === design.hash) return { kind: 'saved', row: head };
       const stale = head.hash !== basedOn;
       // The same edits, sent once more from the same old revision, are kept already.
       const known = stale ? await this.numberOfHash(transaction, id, design.hash) : null;
-      if (known !== null) return this.conflict(transaction, id, head.number, known);
+      if (known !== null) return { kind: 'conflict', theirs: head.number, yours: known };
       const parent = stale ? await this.numberOfHash(transaction, id, basedOn) : head.number;
       const row = await this.append(transaction, { jobId: id, parent, design, note, setAside: stale });
-      if (!stale) return { kind: 'saved', revision: revisionView(row) };
-      return this.conflict(transaction, id, head.number, row.number);
+      return stale ? { kind: 'conflict', theirs: head.number, yours: row.number } : { kind: 'saved', row };
     });
-    if (outcome.kind === 'saved') this.summaries.want(id, outcome.revision.number);
-    return outcome;
+    if (outcome.kind === 'conflict') {
+      const [head, yours] = await Promise.all([this.revision(id, outcome.theirs), this.revision(id, outcome.yours)]);
+      return { kind: 'conflict', head, yours };
+    }
+    this.summaries.want(id, outcome.row.number);
+    return { kind: 'saved', revision: revisionView(outcome.row) };
   }
 
   async revisions(id: string): Promise<readonly RevisionView[]> {
@@ -170,18 +181,14 @@ export class JobsService {
   }
 
   async revision(id: string, number: number): Promise<RevisionWithDesign> {
-    return revisionWithDesign(await this.database.steady((db) => this.revisionRow(db, id, number)));
+    return this.withDesign(await this.database.steady((db) => this.revisionRow(db, id, number)));
   }
 
-  private async conflict(transaction: Transaction, id: string, theirs: number, yours: number): Promise<SaveOutcome> {
-    return {
-      kind: 'conflict',
-      head: revisionWithDesign(await this.revisionRow(transaction, id, theirs)),
-      yours: revisionWithDesign(await this.revisionRow(transaction, id, yours)),
-    };
+  private async withDesign({ designText, ...row }: FullRow): Promise<RevisionWithDesign> {
+    return { ...revisionView(row), design: await this.intake.fromStore(designText) };
   }
 
-  private async append(transaction: Transaction, { design, ...next }: NewRevision): Promise<LightRow> {
+  private async append(transaction: Transaction, { design, ...next }: NewRevision): Promise<RevisionRow> {
     const [last] = await transaction
       .select({ number: max(revisions.number) })
       .from(revisions)
@@ -208,7 +215,7 @@ export class JobsService {
     return row?.number ?? null;
   }
 
-  private async jobWithHead(id: string): Promise<{ readonly job: ListedJob; readonly head: RevisionRow }> {
+  private async jobWithHead(id: string): Promise<{ readonly job: ListedJob; readonly head: FullRow }> {
     return this.database.steady(async (db) => {
       const [job] = await db.select(listedColumns).from(jobs).where(eq(jobs.id, id));
       if (job === undefined) throw noSuchJob();
@@ -216,7 +223,7 @@ export class JobsService {
     });
   }
 
-  private async lightRow(db: Pick<Transaction, 'select'>, jobId: string, number: number): Promise<LightRow> {
+  private async lightRow(db: Pick<Transaction, 'select'>, jobId: string, number: number): Promise<RevisionRow> {
     const [row] = await db
       .select(lightColumns)
       .from(revisions)
@@ -225,9 +232,9 @@ export class JobsService {
     return row;
   }
 
-  private async revisionRow(db: Pick<Transaction, 'select'>, jobId: string, number: number): Promise<RevisionRow> {
+  private async revisionRow(db: Pick<Transaction, 'select'>, jobId: string, number: number): Promise<FullRow> {
     const [row] = await db
-      .select()
+      .select(fullColumns)
       .from(revisions)
       .where(and(eq(revisions.jobId, jobId), eq(revisions.number, number)));
     if (row === undefined) throw noSuchRevision();

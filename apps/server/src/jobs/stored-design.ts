@@ -8,3 +8,10 @@ export const designFromStore = (stored: unknown): Design => {
   const read = readDesign(stored);
   return read.ok ? read.value : (stored as Design);
 };
+
+/** The same as text: what it is read from and what it is brought to. */
+export const storedDesignText = (text: string): string => {
+  const stored: unknown = JSON.parse(text);
+  const design = designFromStore(stored);
+  return design === stored ? text : JSON.stringify(design);
+};

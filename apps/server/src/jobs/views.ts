@@ -1,9 +1,9 @@
-import type { JobListing, RevisionView, RevisionWithDesign } from '@vitrum/contract';
+import type { JobListing, RevisionView } from '@vitrum/contract';
 import type { jobs, revisions } from '../database/schema.js';
-import { designFromStore } from './stored-design.js';
 
 export type JobRow = typeof jobs.$inferSelect;
-export type RevisionRow = typeof revisions.$inferSelect;
+/** A revision without its design, which weighs a hundred times as much. */
+export type RevisionRow = Omit<typeof revisions.$inferSelect, 'design'>;
 
 /** Where the picture of a summed-up revision is; what is there never changes. */
 const pictureOf = (id: string, revision: number): string => `/api/jobs/${id}/picture?of=${revision}`;
@@ -26,16 +26,11 @@ export const listingOf = ({ summary, summaryOf, hasPicture, ...job }: ListedJob)
   summaryOf,
 });
 
-export const revisionView = (row: Omit<RevisionRow, 'design'>): RevisionView => ({
+export const revisionView = (row: RevisionRow): RevisionView => ({
   number: row.number,
   parent: row.parent,
   hash: row.hash,
   savedAt: row.createdAt.toISOString(),
   note: row.note,
   setAside: row.setAside,
-});
-
-export const revisionWithDesign = (row: RevisionRow): RevisionWithDesign => ({
-  ...revisionView(row),
-  design: designFromStore(row.design),
 });

@@ -1,10 +1,15 @@
 import { Injectable, Logger, OnModuleDestroy } from '@nestjs/common';
-import { and, eq, isNull, lt, lte, or } from 'drizzle-orm';
+import { and, eq, isNull, lt, lte, or, sql, type SQL } from 'drizzle-orm';
 import { CatalogueService } from '../catalogue/catalogue.service.js';
+import { isAway } from '../database/away.js';
 import { DatabaseService } from '../database/database.module.js';
 import { jobs, revisions } from '../database/schema.js';
-import { designFromStore } from '../jobs/stored-design.js';
 import { SummaryPool } from './summary-pool.js';
+
+/** What a server that ended left undone is looked for so often. */
+const lookRoundMs = 30_000;
+/** What was saved just now is being summed up by the server that took it. */
+const leftAfter = sql`interval '30 seconds'`;
 
 /**
  * Sums revisions up after they were saved: a save answers at once, its picture and figures follow. Of a job that is saved
@@ -15,7 +20,10 @@ export class SummariesService implements OnModuleDestroy {
   private readonly logger = new Logger('summaries');
   private readonly waiting = new Map<string, number>();
   private readonly stopped = new AbortController();
+  /** The newest revision of each job that failed here: it would again. */
+  private readonly failed = new Map<string, number>();
   private working: Promise<void> | null = null;
+  private looking: NodeJS.Timeout | null = null;
 
   constructor(
     private readonly database: DatabaseService,
@@ -37,13 +45,20 @@ export class SummariesService implements OnModuleDestroy {
     });
   }
 
-  /** Asks for all that a server which ended left undone. */
-  async catchUp(): Promise<void> {
+  /** Asks for all that is undone: at the start, and then for what other servers on this database left when they ended. */
+  async start(): Promise<void> {
+    await this.catchUp();
+    this.looking = setInterval(() => {
+      this.catchUp(sql`${jobs.updatedAt} < now() - ${leftAfter}`).catch((error: unknown) => this.tell('some', error));
+    }, lookRoundMs).unref();
+  }
+
+  async catchUp(which?: SQL): Promise<void> {
     const undone = await this.database.db
       .select({ jobId: jobs.id, number: jobs.headRevision })
       .from(jobs)
-      .where(or(isNull(jobs.summaryOf), lt(jobs.summaryOf, jobs.headRevision)));
-    for (const { jobId, number } of undone) this.want(jobId, number);
+      .where(and(which, or(isNull(jobs.summaryOf), lt(jobs.summaryOf, jobs.headRevision))));
+    for (const { jobId, number } of undone) if (this.failed.get(jobId) !== number) this.want(jobId, number);
   }
 
   /** Resolves when nothing waits any more. */
@@ -54,12 +69,16 @@ export class SummariesService implements OnModuleDestroy {
   private async work(): Promise<void> {
     for (let next = this.take(); next !== null && !this.stopped.signal.aborted; next = this.take())
       await this.sumUp(...next).catch((error: unknown) => {
-        if (!this.stopped.signal.aborted)
-          this.logger.warn(
-            // What failed, not what it failed on: a failed query tells its values.
-            `revision ${next?.join(' ')} has no summary: ${String((error as { cause?: unknown }).cause ?? error).slice(0, 200)}`,
-          );
+        if (this.stopped.signal.aborted) return;
+        if (next !== null && !isAway(error)) this.failed.set(...next);
+        this.tell(next?.join(' ') ?? '', error);
       });
+  }
+
+  private tell(revision: string, error: unknown): void {
+    // What failed, not what it failed on: a failed query tells its values.
+    const why = String((error as { cause?: unknown }).cause ?? error).slice(0, 200);
+    this.logger.warn(`revision ${revision} has no summary: ${why}`);
   }
 
   private take(): readonly [jobId: string, revision: number] | null {
@@ -72,10 +91,13 @@ export class SummariesService implements OnModuleDestroy {
   private async sumUp(jobId: string, number: number): Promise<void> {
     const one = and(eq(revisions.jobId, jobId), eq(revisions.number, number));
     const [row] = await this.database.steady((db) =>
-      db.select({ design: revisions.design }).from(revisions).where(one),
+      db
+        .select({ design: sql<string>`${revisions.design}::text` })
+        .from(revisions)
+        .where(one),
     );
     if (row === undefined) return;
-    const task = { design: designFromStore(row.design), catalogue: await this.catalogue.read() };
+    const task = { design: row.design, catalogue: await this.catalogue.read() };
     const { facts, picture } = await this.pool.summarise(task, this.stopped.signal);
     await this.database.steady((db) =>
       db
@@ -89,6 +111,7 @@ export class SummariesService implements OnModuleDestroy {
   async onModuleDestroy(): Promise<void> {
     this.stopped.abort();
     this.waiting.clear();
+    if (this.looking !== null) clearInterval(this.looking);
     await this.idle();
   }
 }

@@ -95,7 +95,7 @@ describe('the picture and figures of a save', () => {
     let turns = 0;
     const ticking = setInterval(() => (turns += 1), 5);
     const begun = performance.now();
-    await pool.summarise({ design: demoDesigns['lantern-rooms'], catalogue: shippedCatalogue });
+    await pool.summarise({ design: JSON.stringify(demoDesigns['lantern-rooms']), catalogue: shippedCatalogue });
     const tookMs = performance.now() - begun;
     clearInterval(ticking);
     // A thread that was kept busy would have ticked hardly at all.

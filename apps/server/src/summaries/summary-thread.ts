@@ -1,10 +1,12 @@
-import { createEvaluator, type Catalogue, type Design } from '@vitrum/core';
-import { shippedFonts } from '../evaluation/font-book.js';
+import { createEvaluator, type Catalogue } from '@vitrum/core';
+import { shippedFonts } from '../common/font-book.js';
+import { designFromStore } from '../jobs/stored-design.js';
 import { summaryOf, unbuildable, type SummedUp } from './summary-of.js';
 
 /** What the thread is given. */
 export interface SummaryTask {
-  readonly design: Design;
+  /** As it is stored. */
+  readonly design: string;
   readonly catalogue: Catalogue;
 }
 
@@ -12,6 +14,6 @@ const fonts = shippedFonts();
 
 /** Runs in a thread of the pool: a design evaluated and summed up. */
 export default async ({ design, catalogue }: SummaryTask): Promise<SummedUp> => {
-  const evaluation = createEvaluator(catalogue, await fonts).evaluate(design);
+  const evaluation = createEvaluator(catalogue, await fonts).evaluate(designFromStore(JSON.parse(design)));
   return evaluation.ok ? summaryOf(evaluation.value) : unbuildable;
 };

@@ -1,86 +1,132 @@
-import { randomUUID } from 'node:crypto';
-import { setImmediate as breathe } from 'node:timers/promises';
+import { setTimeout as pause } from 'node:timers/promises';
 import { Injectable, Logger, OnModuleDestroy } from '@nestjs/common';
-import type { SweepPointView } from '@vitrum/contract';
-import { sweep } from '@vitrum/core';
+import { and, eq, lt, sql } from 'drizzle-orm';
 import { CatalogueService } from '../catalogue/catalogue.service.js';
-import { EvaluationService } from '../evaluation/evaluation.service.js';
-import { SweepQueue } from './sweep-queue.js';
-import { pointView } from './sweep-views.js';
-import { SweepsService, type ClaimedSweep } from './sweeps.service.js';
+import { sweepPoints, sweeps } from '../database/schema.js';
+import { SweepPool, SweepTooCostly } from './sweep-pool.js';
+import type { SweepTurn } from './sweep-thread.js';
+import { nextInTurn, underWay } from './sweep-turns.js';
+import { WorkerLine, type Line } from './worker-line.js';
 
-/** Points are stored together at least this often: what a crash may cost, and how old a progress may be. */
-const storeEveryMs = 700;
-const lookRoundMs = 3000;
+/** How long a sweep is worked on before the next has its turn; also what a crash may cost. */
+const turnMs = 500;
+/** Work that nobody rang for, left behind by a worker that died, is looked for so often. */
+const lookRoundMs = 2000;
+const afterFaultMs = 1000;
+const tidyEveryMs = 3_600_000;
+/** What a sweep found is kept for so long after its end. */
+const keptFor = sql`interval '7 days'`;
 
-/** Works through sweeps of the queue, and takes up those whose runner has died. */
+/** Works through sweeps, a turn of each at a time. Any number of workers may do so on one database. */
 @Injectable()
 export class SweepRunner implements OnModuleDestroy {
   private readonly logger = new Logger('sweeps');
-  private readonly runner = randomUUID();
-  private looking: NodeJS.Timeout | null = null;
   private stopping = false;
-  private busy: Promise<void> = Promise.resolve();
+  private working: Promise<void> = Promise.resolve();
+  private tidied = 0;
 
   constructor(
-    private readonly sweeps: SweepsService,
-    private readonly queue: SweepQueue,
+    private readonly line: WorkerLine,
     private readonly catalogue: CatalogueService,
-    private readonly evaluation: EvaluationService,
+    private readonly pool: SweepPool,
   ) {}
 
-  async start(): Promise<void> {
-    await this.queue.work((id) => this.run(id));
-    const lookRound = async (): Promise<void> => {
-      for (const id of await this.sweeps.orphans()) await this.run(id);
-    };
-    this.looking = setInterval(() => {
-      lookRound().catch((error: unknown) => this.logger.warn(`could not look for orphans: ${String(error)}`));
-    }, lookRoundMs);
+  start(): void {
+    this.working = this.work();
   }
 
-  /** One sweep at a time, however it came in. */
-  run(id: string): Promise<void> {
-    const turn = this.busy.then(() => this.take(id));
-    // One that failed must not stop those after it.
-    this.busy = turn.catch((error: unknown) => this.logger.warn(`sweep ${id} was not taken: ${String(error)}`));
-    return turn;
+  private async work(): Promise<void> {
+    while (!this.stopping)
+      try {
+        if (await this.turn()) continue;
+        await this.tidyUp();
+        await (await this.line.open()).bell(lookRoundMs);
+      } catch (error) {
+        if (this.stopping) return;
+        this.logger.warn(`a turn was lost: ${error instanceof Error ? error.message : String(error)}`);
+        await pause(afterFaultMs);
+      }
   }
 
-  private async take(id: string): Promise<void> {
-    if (this.stopping) return;
-    const claimed = await this.sweeps.claim(id, this.runner);
-    if (claimed === null) return;
+  /** Works on the sweep whose turn it is; false when there is none that nobody else works on. */
+  async turn(): Promise<boolean> {
+    const line = await this.line.open();
+    for (const id of await nextInTurn(line.db)) {
+      if (!(await line.take(id))) continue;
+      try {
+        if (await this.advance(line, id)) return true;
+      } finally {
+        await line.release(id);
+      }
+    }
+    return false;
+  }
+
+  /** False when it came to its end between being seen and being taken. */
+  private async advance(line: Line, id: string): Promise<boolean> {
+    const [row] = await line.db
+      .update(sweeps)
+      .set({ status: 'running' })
+      .where(and(eq(sweeps.id, id), underWay))
+      .returning({ design: sql<string>`design::text`, plan: sweeps.plan, done: sweeps.done, total: sweeps.total });
+    if (row === undefined) return false;
+    const { design, plan, done, total } = row;
+    const begun = Date.now();
     try {
-      if (await this.work(claimed)) await this.sweeps.end(id, this.runner, null);
+      // A row of an older version names no assembly.
+      const task = { id, design, plan: { ...plan, assembly: plan.assembly ?? 0 }, done, turnMs };
+      const points = await this.pool.turn({ ...task, catalogue: await this.catalogue.read() });
+      await this.store(line, id, { points, done, total, workedMs: Date.now() - begun });
     } catch (error) {
-      this.logger.error(
-        `sweep ${id} failed: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}`,
-      );
-      await this.sweeps.end(id, this.runner, error instanceof Error ? error.message : String(error));
+      if (!(error instanceof SweepTooCostly)) throw error;
+      this.logger.warn(`sweep ${id} is given up: ${error.message}`);
+      await line.db
+        .update(sweeps)
+        .set({ status: 'failed', error: error.message, updatedAt: sql`now()` })
+        .where(and(eq(sweeps.id, id), underWay));
     }
+    return true;
   }
 
-  /** True when it came to its end; false when it was cancelled, taken away or left for another day. */
-  private async work({ id, design, plan, done }: ClaimedSweep): Promise<boolean> {
-    const evaluator = await this.evaluation.evaluator(await this.catalogue.read());
-    // What was stored before a crash is gone over without being tried again.
-    const work = sweep(design, plan, evaluator.quick, done);
-    let [from, lot, stored] = [done, [] as (SweepPointView | null)[], Date.now()];
-    for (let turn = work.next(); turn.done !== true; turn = work.next()) {
-      lot.push(turn.value === null ? null : pointView(turn.value));
-      await breathe();
-      if (this.stopping) return false;
-      if (Date.now() - stored < storeEveryMs) continue;
-      if (!(await this.sweeps.store(id, this.runner, from, lot))) return false;
-      [from, lot, stored] = [from + lot.length, [], Date.now()];
-    }
-    return this.sweeps.store(id, this.runner, from, lot);
+  /** On the connection that holds the sweep: when that is lost, so is the turn, and whoever takes it next goes on before it. */
+  private async store(
+    line: Line,
+    id: string,
+    turn: { readonly points: SweepTurn; readonly done: number; readonly total: number; readonly workedMs: number },
+  ): Promise<void> {
+    const { points, done, total, workedMs } = turn;
+    const now = done + points.length;
+    await line.db.transaction(async (transaction) => {
+      const held = await transaction
+        .update(sweeps)
+        .set({
+          done: now,
+          // Fewer points than a turn holds, and not at the end: the plan is shorter than was said.
+          status: now >= total || points.length === 0 ? 'done' : 'running',
+          workedMs: sql`${sweeps.workedMs} + ${workedMs}`,
+          updatedAt: sql`clock_timestamp()`,
+        })
+        .where(and(eq(sweeps.id, id), underWay))
+        .returning({ id: sweeps.id });
+      if (held.length === 0 || points.length === 0) return;
+      await transaction
+        .insert(sweepPoints)
+        .values(points.map((data, index) => ({ sweepId: id, place: done + index + 1, data })))
+        .onConflictDoNothing();
+    });
+  }
+
+  /** Lets go of what nobody will ask for any more. */
+  private async tidyUp(): Promise<void> {
+    if (Date.now() - this.tidied < tidyEveryMs) return;
+    this.tidied = Date.now();
+    const line = await this.line.open();
+    await line.db.delete(sweeps).where(and(sql`not ${underWay}`, lt(sweeps.updatedAt, sql`now() - ${keptFor}`)));
   }
 
   async onModuleDestroy(): Promise<void> {
     this.stopping = true;
-    if (this.looking !== null) clearInterval(this.looking);
-    await this.busy;
+    await Promise.all([this.pool.onModuleDestroy(), this.line.onModuleDestroy()]);
+    await this.working;
   }
 }

@@ -1,8 +1,8 @@
 import type { SweepPointView, SweepView } from '@vitrum/contract';
 import type { TryPoint } from '@vitrum/core';
-import type { sweepPoints, sweeps } from '../database/schema.js';
+import type { sweeps } from '../database/schema.js';
 
-type SweepRow = typeof sweeps.$inferSelect;
+type SweepRow = Pick<typeof sweeps.$inferSelect, 'id' | 'status' | 'done' | 'total' | 'error'>;
 
 /** A sweep as the page sees it. */
 export const sweepView = ({ id, status, done, total, error }: SweepRow): SweepView => ({
@@ -22,5 +22,3 @@ export const pointView = ({ picture, ...point }: TryPoint): SweepPointView => ({
     base64: Buffer.from(picture.data.buffer, picture.data.byteOffset, picture.data.byteLength).toString('base64'),
   },
 });
-
-export type PointRow = typeof sweepPoints.$inferSelect;

@@ -6,6 +6,7 @@ import {
   Headers,
   HttpCode,
   HttpException,
+  Ip,
   MessageEvent,
   Param,
   ParseUUIDPipe,
@@ -45,8 +46,8 @@ export class SweepsController {
   @ApiBody({
     schema: { type: 'object', required: ['design', 'plan'], properties: { design: {}, plan: { type: 'object' } } },
   })
-  create(@Body(wireBody('sweep')) request: NewSweep): Promise<SweepView> {
-    return this.sweeps.create(request);
+  create(@Body(wireBody('sweep')) request: NewSweep, @Ip() person: string): Promise<SweepView> {
+    return this.sweeps.create(request, person);
   }
 
   @Get(':id')

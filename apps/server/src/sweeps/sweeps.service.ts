@@ -1,50 +1,65 @@
 import { randomUUID } from 'node:crypto';
-import { Injectable, NotFoundException } from '@nestjs/common';
-import type { SweepEvent, SweepPointView, SweepView } from '@vitrum/contract';
-import type { Design, SweepAxes } from '@vitrum/core';
-import { and, asc, eq, gt, inArray, lt, or, sql } from 'drizzle-orm';
+import { HttpException, HttpStatus, Injectable, NotFoundException } from '@nestjs/common';
+import type { SweepEvent, SweepView } from '@vitrum/contract';
+import { and, asc, count, eq, gt, sql } from 'drizzle-orm';
+import { Busy } from '../common/busy.js';
 import { DatabaseService } from '../database/database.module.js';
 import { sweepPoints, sweeps } from '../database/schema.js';
 import type { NewSweep } from '../intake/wire-requests.js';
-import { SweepQueue } from './sweep-queue.js';
-import { designFromStore } from '../jobs/stored-design.js';
+import { sweepBell } from './sweep-bell.js';
+import { underWay } from './sweep-turns.js';
 import { sweepView } from './sweep-views.js';
 
-/** A run that has not been heard of for so long has died with its process. */
-const deadAfter = sql`interval '6 seconds'`;
 const pointsAnEvent = 200;
+/** Sweeps of one person that may be under way at once. */
+const mostOfAPerson = 4;
+/** Sweeps that may be under way at once. */
+const mostOfAll = 400;
 
-/** A sweep as a runner works on it. */
-export interface ClaimedSweep {
-  readonly id: string;
-  readonly design: Design;
-  readonly plan: SweepAxes;
-  readonly done: number;
-}
+/** A sweep without its design and plan, which are not looked at while it goes on. */
+const lightColumns = {
+  id: sweeps.id,
+  status: sweeps.status,
+  done: sweeps.done,
+  total: sweeps.total,
+  error: sweeps.error,
+} as const;
 
 /** Sweeps that run on the server: kept in tables, so that any process may ask, work or die. */
 @Injectable()
 export class SweepsService {
-  constructor(
-    private readonly database: DatabaseService,
-    private readonly queue: SweepQueue,
-  ) {}
+  constructor(private readonly database: DatabaseService) {}
 
-  async create({ design, plan, total }: NewSweep): Promise<SweepView> {
+  /** Throws a 429 when so many of this person’s are under way already, a 503 when too many of all are. */
+  async create({ design, plan, total }: NewSweep, person: string): Promise<SweepView> {
     const id = randomUUID();
-    await this.database.steady((db) =>
-      db
+    return this.database.transaction(async (transaction) => {
+      // One after the other for each person, or two at once would both find room.
+      await transaction.execute(sql`select pg_advisory_xact_lock(hashtextextended(${`person ${person}`}, 0))`);
+      const underWayNow = async (whose = sql`true`): Promise<number> =>
+        (await transaction.select({ n: count() }).from(sweeps).where(and(underWay, whose)))[0]?.n ?? 0;
+      if ((await underWayNow(sql`person = ${person}`)) >= mostOfAPerson)
+        throw new HttpException(
+          {
+            message: `${mostOfAPerson} sweeps of yours are under way on the server; stop one, or wait until one is done.`,
+          },
+          HttpStatus.TOO_MANY_REQUESTS,
+        );
+      if ((await underWayNow()) >= mostOfAll)
+        throw new Busy('Too many sweeps are under way on the server; try again later, or run it in the page.');
+      const [row] = await transaction
         .insert(sweeps)
-        .values({ id, design: sql`${design.text}::json`, plan, total })
-        .onConflictDoNothing(),
-    );
-    const row = await this.row(id);
-    await this.queue.send(row.id);
-    return sweepView(row);
+        .values({ id, design: sql`${design.text}::json`, plan, total, person })
+        // Work that was done before its connection was lost, and is done again.
+        .onConflictDoUpdate({ target: sweeps.id, set: { id } })
+        .returning(lightColumns);
+      await transaction.execute(sql`select pg_notify(${sweepBell}, '')`);
+      return sweepView(row!);
+    });
   }
 
   private async row(id: string) {
-    const [row] = await this.database.steady((db) => db.select().from(sweeps).where(eq(sweeps.id, id)));
+    const [row] = await this.database.steady((db) => db.select(lightColumns).from(sweeps).where(eq(sweeps.id, id)));
     if (row === undefined) throw new NotFoundException('There is no such sweep.');
     return row;
   }
@@ -77,69 +92,8 @@ export class SweepsService {
       db
         .update(sweeps)
         .set({ status: 'cancelled', updatedAt: sql`now()` })
-        .where(and(eq(sweeps.id, id), inArray(sweeps.status, ['queued', 'running']))),
+        .where(and(eq(sweeps.id, id), underWay)),
     );
     return sweepView(await this.row(id));
-  }
-
-  /** Takes a sweep that nobody works on, or whose runner has died; null when somebody else has it. */
-  async claim(id: string, runner: string): Promise<ClaimedSweep | null> {
-    const [row] = await this.database.db
-      .update(sweeps)
-      .set({ status: 'running', runner, updatedAt: sql`now()` })
-      .where(
-        and(
-          eq(sweeps.id, id),
-          or(
-            eq(sweeps.status, 'queued'),
-            and(eq(sweeps.status, 'running'), lt(sweeps.updatedAt, sql`now() - ${deadAfter}`)),
-          ),
-        ),
-      )
-      .returning();
-    if (row === undefined) return null;
-    // A row of an older version has an older design in it, and names no assembly.
-    return {
-      id,
-      design: designFromStore(row.design),
-      plan: { ...row.plan, assembly: row.plan.assembly ?? 0 },
-      done: row.done,
-    };
-  }
-
-  /** Stores points from place `from` on; false when the sweep has been cancelled or taken by another runner. */
-  async store(id: string, runner: string, from: number, points: readonly (SweepPointView | null)[]): Promise<boolean> {
-    return this.database.transaction(async (transaction) => {
-      const held = await transaction
-        .update(sweeps)
-        .set({ done: from + points.length, updatedAt: sql`now()` })
-        .where(and(eq(sweeps.id, id), eq(sweeps.runner, runner), eq(sweeps.status, 'running')))
-        .returning({ id: sweeps.id });
-      if (held.length === 0) return false;
-      if (points.length > 0)
-        await transaction
-          .insert(sweepPoints)
-          .values(points.map((data, index) => ({ sweepId: id, place: from + index + 1, data })))
-          .onConflictDoNothing();
-      return true;
-    });
-  }
-
-  async end(id: string, runner: string, error: string | null): Promise<void> {
-    await this.database.steady((db) =>
-      db
-        .update(sweeps)
-        .set({ status: error === null ? 'done' : 'failed', error, updatedAt: sql`now()` })
-        .where(and(eq(sweeps.id, id), eq(sweeps.runner, runner), eq(sweeps.status, 'running'))),
-    );
-  }
-
-  /** Sweeps that want doing and that nobody works on: left behind by a process that died. */
-  async orphans(): Promise<readonly string[]> {
-    const rows = await this.database.db
-      .select({ id: sweeps.id })
-      .from(sweeps)
-      .where(and(inArray(sweeps.status, ['queued', 'running']), lt(sweeps.updatedAt, sql`now() - ${deadAfter}`)));
-    return rows.map(({ id }) => id);
   }
 }

@@ -1,26 +1,36 @@
 import { readFile } from 'node:fs/promises';
-import { describe, expect, it } from '@jest/globals';
+import { afterEach, describe, expect, it } from '@jest/globals';
 import type { ProblemReport, SweepEvent, SweepView } from '@vitrum/contract';
 import { demoDesigns, faceOptions, shippedCatalogue } from '@vitrum/core';
+import pg from 'pg';
 import { CatalogueService } from '../catalogue/catalogue.service.js';
+import type { Config } from '../config.js';
 import { DatabaseService } from '../database/database.module.js';
 import { sweepPoints, sweeps } from '../database/schema.js';
-import { EvaluationService } from '../evaluation/evaluation.service.js';
 import { body, demoShopForTests } from '../testing/harness.js';
 import { eq, sql } from 'drizzle-orm';
-import { SweepQueue } from './sweep-queue.js';
+import { SweepPool, SweepTooCostly } from './sweep-pool.js';
 import { SweepRunner } from './sweep-runner.js';
-import { SweepsService } from './sweeps.service.js';
+import { WorkerLine } from './worker-line.js';
 
 const shop = demoShopForTests();
 const { api } = shop;
-const runner = () =>
-  new SweepRunner(
-    shop.app.get(SweepsService),
-    shop.app.get(SweepQueue),
-    shop.app.get(CatalogueService),
-    new EvaluationService(),
-  );
+
+/** Workers of a test, ended after it. */
+const workers: SweepRunner[] = [];
+const worker = () => {
+  const line = new WorkerLine({ databaseUrl: shop.databaseUrl } as Config);
+  const pool = new SweepPool();
+  const runner = new SweepRunner(line, shop.app.get(CatalogueService), pool);
+  workers.push(runner);
+  return { line, pool, runner };
+};
+const database = () => shop.app.get(DatabaseService).db;
+afterEach(async () => {
+  await Promise.all(workers.splice(0).map((each) => each.onModuleDestroy()));
+  await database().delete(sweeps);
+});
+
 const plan = {
   assembly: 0,
   depthsMm: [60, 90, 120],
@@ -28,14 +38,23 @@ const plan = {
   faces: faceOptions(demoDesigns.dispensary, 0, shippedCatalogue).slice(0, 2),
   liningIds: ['matt-white'],
 };
-const create = async (change: object = {}): Promise<SweepView> =>
-  body(
-    await api()
-      .post('/api/sweeps')
-      .send({ design: demoDesigns.dispensary, plan: { ...plan, ...change } })
-      .expect(202),
-  );
+const request = (change: object = {}, person = '10.0.0.1') =>
+  api()
+    .post('/api/sweeps')
+    .set('X-Forwarded-For', person)
+    .send({ design: demoDesigns.dispensary, plan: { ...plan, ...change } });
+const create = async (change: object = {}, person?: string): Promise<SweepView> =>
+  body(await request(change, person).expect(202));
 const view = async (id: string): Promise<SweepView> => body(await api().get(`/api/sweeps/${id}`).expect(200));
+const long = { depthsMm: Array.from({ length: 1000 }, (_, index) => 40 + index * 0.1) };
+/** Turn after turn until a sweep is at its end; how many turns that took. */
+const turnsUntilDone = async (runner: SweepRunner, id: string, most = 100): Promise<number> => {
+  for (let turns = 1; turns <= most; turns += 1) {
+    await runner.turn();
+    if ((await view(id)).status === 'done') return turns;
+  }
+  throw new Error(`the sweep is not done after ${most} turns`);
+};
 
 /** Every event of a sweep, to its end. */
 const events = async (id: string, lastEventId = ''): Promise<readonly SweepEvent[]> => {
@@ -50,7 +69,7 @@ describe('sweeps on the server', () => {
   it('try every combination and tell each once, in order, with its picture', async () => {
     const { id, total } = await create();
     expect(total).toBe(12);
-    await runner().run(id);
+    await turnsUntilDone(worker().runner, id);
     expect(await view(id)).toMatchObject({ status: 'done', done: 12 });
     const points = (await events(id)).flatMap((event) => event.points);
     expect(points.map((point) => point.id)).toEqual(Array.from({ length: 12 }, (_, place) => place));
@@ -78,51 +97,156 @@ describe('sweeps on the server', () => {
     await db.delete(sweeps).where(eq(sweeps.id, id));
   });
 
-  it('are taken up where a dead runner left them, and by one runner alone', async () => {
+  it('are held by one worker for as long as its connection lives, however long a point takes', async () => {
     const { id } = await create();
-    const service = shop.app.get(SweepsService);
-    const [one, other] = ['11111111-1111-4111-8111-111111111111', '22222222-2222-4222-8222-222222222222'];
-    expect(await service.claim(id, one)).toMatchObject({ done: 0 });
-    expect(await service.claim(id, other)).toBeNull();
-    expect(await service.store(id, one, 0, [null, null, null])).toBe(true);
-    // Its process dies: nothing is heard of it for a while.
-    await shop.app
-      .get(DatabaseService)
-      .db.update(sweeps)
-      .set({ updatedAt: sql`now() - interval '1 minute'` })
+    const [one, other] = [worker(), worker()];
+    const line = await one.line.open();
+    expect(await line.take(id)).toBe(true);
+    // Nothing has been heard of it for an hour.
+    await database()
+      .update(sweeps)
+      .set({ status: 'running', updatedAt: sql`now() - interval '1 hour'` })
       .where(eq(sweeps.id, id));
-    expect(await service.orphans()).toContain(id);
-    await runner().run(id);
-    expect(await view(id)).toMatchObject({ status: 'done', done: 12 });
-    expect((await events(id)).flatMap((event) => event.points)).toHaveLength(9);
-    // The dead one, come back, changes nothing any more.
-    expect(await service.store(id, one, 3, [null])).toBe(false);
+    expect(await other.runner.turn()).toBe(false);
+    expect((await view(id)).done).toBe(0);
+    await line.end();
+    expect(await turnsUntilDone(other.runner, id)).toBeGreaterThan(0);
   });
 
+  it('go on with another worker from what the one whose connection was lost had stored', async () => {
+    const { id } = await create(long);
+    const [one, other] = [worker(), worker()];
+    await one.runner.turn();
+    const stored = (await view(id)).done;
+    expect(stored).toBeGreaterThan(0);
+    // Its next turn is under way when its connection is ended.
+    const turn = one.runner.turn().catch((error: unknown) => error);
+    const killer = new pg.Client({ connectionString: shop.databaseUrl });
+    await killer.connect();
+    try {
+      for (let held = false; !held;) {
+        const { rows } = await killer.query<{ pid: number }>(
+          "select pid from pg_locks where locktype = 'advisory' and database = (select oid from pg_database where datname = current_database())",
+        );
+        held = rows.length > 0;
+        for (const { pid } of rows) await killer.query('select pg_terminate_backend($1)', [pid]);
+      }
+    } finally {
+      await killer.end();
+    }
+    expect(await turn).toBeInstanceOf(Error);
+    expect((await view(id)).done).toBe(stored);
+    await other.runner.turn();
+    expect((await view(id)).done).toBeGreaterThan(stored);
+    // The first one finds its way back, and no place is stored twice or left out.
+    await one.runner.turn();
+    const places = await database()
+      .select({ place: sweepPoints.place })
+      .from(sweepPoints)
+      .where(eq(sweepPoints.sweepId, id));
+    const { done } = await view(id);
+    expect(places.map(({ place }) => place).sort((a, b) => a - b)).toEqual(
+      Array.from({ length: done }, (_, at) => at + 1),
+    );
+  }, 30_000);
+
   it('stop when told to, and keep what they found', async () => {
-    const { id } = await create({ depthsMm: Array.from({ length: 200 }, (_, index) => 40 + index * 0.5) });
-    const running = runner().run(id);
-    for (let turn = 0; (await view(id)).done === 0 && turn < 200; turn += 1)
-      await new Promise((resolve) => setTimeout(resolve, 50));
+    const { id } = await create(long);
+    const { runner } = worker();
+    await runner.turn();
+    const running = runner.turn();
     expect(body<SweepView>(await api().delete(`/api/sweeps/${id}`).expect(200)).status).toBe('cancelled');
     await running;
     const { status, done, total } = await view(id);
     expect(status).toBe('cancelled');
     expect(done).toBeGreaterThan(0);
     expect(done).toBeLessThan(total);
+    expect(await runner.turn()).toBe(false);
   });
 
-  it('reach a worker through the queue', async () => {
-    const worker = runner();
-    await worker.start();
-    try {
-      const { id } = await create({ depthsMm: [70] });
-      for (let turn = 0; (await view(id)).status !== 'done' && turn < 200; turn += 1)
-        await new Promise((resolve) => setTimeout(resolve, 100));
-      expect((await view(id)).status).toBe('done');
-    } finally {
-      await worker.onModuleDestroy();
+  it('of ten points are done in a turn or two beside sixty long ones of fifteen people', async () => {
+    const { runner } = worker();
+    for (let at = 0; at < 60; at += 1) await create(long, `10.0.1.${at % 15}`);
+    for (let turn = 0; turn < 3; turn += 1) await runner.turn();
+    const { id } = await create(
+      { depthsMm: [60, 70, 80, 90, 100], rowCounts: [2, 3], faces: plan.faces.slice(0, 1) },
+      '10.0.2.1',
+    );
+    expect(await turnsUntilDone(runner, id)).toBeLessThanOrEqual(4);
+  }, 60_000);
+
+  it('of people who have had much take turns, person by person', async () => {
+    const { runner } = worker();
+    const [first, second] = [await create(long, '10.0.3.1'), await create(long, '10.0.3.1')];
+    const other = await create(long, '10.0.3.2');
+    await database().update(sweeps).set({ workedMs: 60_000 });
+    for (let turn = 0; turn < 4; turn += 1) await runner.turn();
+    const done = async ({ id }: SweepView) => (await view(id)).done;
+    const [one, two, three] = [await done(first), await done(second), await done(other)];
+    expect(one).toBeGreaterThan(0);
+    expect(two).toBeGreaterThan(0);
+    expect(three).toBeGreaterThan(0);
+    const turns = await database().select({ person: sweeps.person, worked: sweeps.workedMs }).from(sweeps);
+    const had = (person: string) =>
+      turns.filter((row) => row.person === person).reduce((sum, row) => sum + row.worked, 0);
+    // Two turns each, whether of one sweep or of two.
+    expect((had('10.0.3.1') - 120_000) / (had('10.0.3.2') - 60_000)).toBeGreaterThan(0.4);
+    expect((had('10.0.3.1') - 120_000) / (had('10.0.3.2') - 60_000)).toBeLessThan(2.5);
+  });
+
+  it('are at most four of one person at once, even when asked for at the same time', async () => {
+    const answers = await Promise.all(Array.from({ length: 7 }, () => request(long, '10.0.4.1')));
+    expect(answers.map(({ status }) => status).sort()).toEqual([202, 202, 202, 202, 429, 429, 429]);
+    const refused = answers.find(({ status }) => status === 429)!;
+    expect(body<ProblemReport>(refused).message).toContain('4 sweeps of yours are under way');
+    // Another is not held up; and who stops one may have one.
+    await create(long, '10.0.4.2');
+    const mine = answers.find(({ status }) => status === 202)!;
+    await api()
+      .delete(`/api/sweeps/${body<SweepView>(mine).id}`)
+      .expect(200);
+    await create(long, '10.0.4.1');
+  });
+
+  it('whose points cannot be worked out say so, and others go on', async () => {
+    const { id } = await create();
+    const { runner, pool } = worker();
+    const turn = pool.turn.bind(pool);
+    pool.turn = () => Promise.reject(new SweepTooCostly('one combination takes too long to be worked out'));
+    await runner.turn();
+    expect(await view(id)).toMatchObject({
+      status: 'failed',
+      error: 'one combination takes too long to be worked out',
+    });
+    pool.turn = turn;
+    await turnsUntilDone(runner, (await create()).id);
+  });
+
+  it('reach a worker as they come in', async () => {
+    const { runner } = worker();
+    runner.start();
+    const { id } = await create({ depthsMm: [70] });
+    for (let turn = 0; (await view(id)).status !== 'done' && turn < 200; turn += 1)
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    expect((await view(id)).status).toBe('done');
+  }, 30_000);
+
+  it('are let go a week after their end', async () => {
+    const [old, young, going] = [await create(), await create(), await create()];
+    const age = sql`now() - interval '8 days'`;
+    await database().update(sweeps).set({ status: 'done', updatedAt: age }).where(eq(sweeps.id, old.id));
+    await database().update(sweeps).set({ status: 'done' }).where(eq(sweeps.id, young.id));
+    await database().update(sweeps).set({ updatedAt: age }).where(eq(sweeps.id, going.id));
+    const { runner } = worker();
+    runner.start();
+    for (let turn = 0; turn < 200; turn += 1) {
+      const answer = await api().get(`/api/sweeps/${old.id}`);
+      if (answer.status === 404) break;
+      await new Promise((resolve) => setTimeout(resolve, 100));
     }
+    await api().get(`/api/sweeps/${old.id}`).expect(404);
+    await api().get(`/api/sweeps/${young.id}`).expect(200);
+    await api().get(`/api/sweeps/${going.id}`).expect(200);
   }, 30_000);
 
   it.each([
@@ -155,5 +279,17 @@ describe('sweeps on the server', () => {
   it('that are not there are not found', async () => {
     await api().get('/api/sweeps/00000000-0000-4000-8000-000000000000').expect(404);
     await api().delete('/api/sweeps/nonsense').expect(404);
+  });
+
+  it('take no other methods than they have', async () => {
+    const { id } = await create();
+    const refused = await api().patch(`/api/sweeps/${id}`).send({}).expect(405);
+    expect(refused.headers['allow']).toBe('DELETE, GET, HEAD');
+    expect(body<ProblemReport>(refused).message).toContain('PATCH');
+    expect((await api().put('/api/sweeps').expect(405)).headers['allow']).toBe('POST');
+    expect((await api().head(`/api/sweeps/${id}/events`).expect(405)).headers['allow']).toBe('GET');
+    await api().head(`/api/sweeps/${id}`).expect(200);
+    await api().head('/api/jobs').expect(200);
+    await api().patch('/api/nothing').expect(404);
   });
 });

@@ -37,6 +37,7 @@ const appOn = (database: string, seed: boolean, webRoot = '/nowhere'): Promise<N
       port: 0,
       hosts: ['shop.test'],
       origins: [],
+      proxies: ['loopback'],
       webRoot,
       seed,
       worker: false,
