@@ -1,5 +1,5 @@
 /**
- * What takes minutes to break: a crowd, a flood, lost connections, a long book, a killed browser. Tells what it found
+ * What takes minutes to break: a crowd, a flood, lost connections, a long book, many sweeps, a killed browser. Tells what it found
  * beside what is to hold; fails when something was lost, or the server ended.
  */
 import { createRequire } from 'node:module';
@@ -8,6 +8,7 @@ import { inRoot } from './lib/paths.mjs';
 import { runMain, say } from './lib/say.mjs';
 import { setUp } from './lib/setup.mjs';
 import { crowd } from './lib/soak/crowd.mjs';
+import { fairSweeps } from './lib/soak/fair-sweeps.mjs';
 import { flood } from './lib/soak/flood.mjs';
 import { killedBrowser } from './lib/soak/killed-browser.mjs';
 import { longList } from './lib/soak/long-list.mjs';
@@ -19,7 +20,7 @@ const ms = (value) => `${Math.round(value)} ms`;
 await runMain(async () => {
   await setUp();
   const core = createRequire(inRoot('apps/server/package.json')).resolve('@vitrum/core');
-  const { demoDesigns } = await import(pathToFileURL(core).href);
+  const { demoDesigns, faceOptions, shippedCatalogue } = await import(pathToFileURL(core).href);
   const box = demoDesigns.dispensary;
   const asked = process.argv.slice(2);
   let missed = 0;
@@ -59,6 +60,14 @@ await runMain(async () => {
       say(`\nlist: ${jobs} jobs, ${revisions} revisions`);
       tell('first page', `${Math.round(bytes / 1000)} kB`, '≤ 60 kB', bytes <= 60_000);
       tell('first page, half of them within', ms(p50), '≤ 50 ms', p50 <= 50, false);
+    },
+    sweeps: async (shop) => {
+      const { took, refused, begun } = await fairSweeps(shop, box, faceOptions(box, 0, shippedCatalogue));
+      say(
+        `\nsweeps: 60 of 20,000 points of 15 people, ${begun} of them begun; beside them ${took.length} of ten points`,
+      );
+      tell('a fifth of one person', refused, 'refused, 429', refused === 429);
+      tell('ten points, the slowest within', ms(Math.max(...took)), '≤ 5 s', Math.max(...took) <= 5000, false);
     },
     browser: async (shop) => {
       const { kills, lost } = await killedBrowser(shop, box, { kills: Number(process.env.VITRUM_KILLS ?? 100) });

@@ -14,7 +14,7 @@ export const percentile = (values, p) =>
 /** A server of its own, started as `npm start` does, with what the parts of a soak ask of it. */
 export const openShop = async () => {
   const database = await temporaryDatabase();
-  const environment = { DATABASE_URL: database.url, PORT: '0', VITRUM_SEED: 'off' };
+  const environment = { DATABASE_URL: database.url, PORT: '0', VITRUM_SEED: 'off', VITRUM_PROXIES: 'loopback' };
   const log = path.join(database.folder, 'server.log');
   let server = await startServer({ environment, log });
   const port = new URL(server.url).port;

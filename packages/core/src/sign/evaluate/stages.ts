@@ -1,5 +1,5 @@
 import type { FontBook } from '../../artwork/lettering/index.js';
-import { success, type Result } from '../../base/result.js';
+import { failure, success, type Result } from '../../base/result.js';
 import { buildOf, stageNames, type StageName } from '../../builds/index.js';
 import type { Catalogue } from '../../document/catalogue/index.js';
 import type { GridLimits } from '../../light/glow/index.js';
@@ -7,6 +7,7 @@ import type { Design } from '../design/index.js';
 import { laySign, type AnyStages, type Standing, type StagesOf } from './lay-sign.js';
 import { signLighting } from './light-sign.js';
 import { signSums } from './sum-sign.js';
+import { tooMuchWork } from './too-much-work.js';
 import type { StageRun } from './types.js';
 import { signWiring } from './wire-sign.js';
 
@@ -32,6 +33,8 @@ export const createStages = (catalogue: Catalogue, fonts: FontBook, limits: Grid
   const light = signLighting(stagesOf);
   const { sumUp, stages } = signSums(catalogue, stagesOf);
   return (design: Design): Result<StageRun> => {
+    const tooMuch = tooMuchWork(design);
+    if (tooMuch !== null) return failure(tooMuch);
     const laid = laySign(design, stagesOf);
     if (!laid.ok) return laid;
     const solved = wire(design, laid.value);
