@@ -100,7 +100,7 @@ describe('two servers and four workers on one database, behind a proxy', () => {
           let rest = '';
           try {
             for await (const chunk of answer.body!) {
-              rest += decoder.decode(chunk as Uint8Array, { stream: true });
+              rest += decoder.decode(chunk, { stream: true });
               const events = rest.split('\n\n');
               rest = events.pop()!;
               for (const event of events) {

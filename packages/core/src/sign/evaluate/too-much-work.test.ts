@@ -23,7 +23,7 @@ const withDrawing = (rings: readonly (readonly number[])[]): Design => {
   return {
     ...demoDesigns.curlew,
     assemblies: [{ ...letters!, artwork: { ...letters!.artwork, drawing } }],
-  } as Design;
+  };
 };
 const withText = (text: string, assemblies: number): Design => {
   const [letters] = demoDesigns.curlew.assemblies;
@@ -34,7 +34,7 @@ const withText = (text: string, assemblies: number): Design => {
       id: `letters-${at}`,
       artwork: { ...letters!.artwork, text },
     })),
-  } as Design;
+  };
 };
 
 describe('how often outlines cross', () => {
