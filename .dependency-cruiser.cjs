@@ -10,6 +10,7 @@ const only = (name, from, forbidden) => ({
 const neighbourhoods = [
   'base',
   'document',
+  'joinery',
   'artwork',
   'light',
   'power',

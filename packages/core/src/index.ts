@@ -154,7 +154,9 @@ export {
   type Severity,
   type WorkStep,
 } from './judging/findings/index.js';
-export type { CaseGeometry, Member } from './light/geometry/index.js';
+export { cornerJoints, type CornerJoint, type Member, type Seat } from './joinery/members/index.js';
+export type { ChannelSetUp, CutterInUse, SetUp, SetUps } from './joinery/setups/index.js';
+export type { CaseGeometry } from './light/geometry/index.js';
 export {
   ambientLux,
   brightnessLimit,

@@ -64,7 +64,12 @@ export const CaseStep = () => {
         field={at.case.cornerJoint}
         choices={[
           { value: 'butt', label: 'butted, screwed' },
+          { value: 'rabbet', label: 'rabbeted, screwed' },
+          { value: 'pocket-screws', label: 'butted, pocket screws' },
+          { value: 'dowels', label: 'butted, dowelled' },
           { value: 'mitre', label: 'mitred, glued' },
+          { value: 'mitre-spline', label: 'mitred, with splines' },
+          { value: 'mitre-tenon', label: 'mitred, loose tenons' },
         ]}
       />
       <ChoiceField

@@ -51,6 +51,21 @@ const coated = ({ faceCoats, second }: BoxMaterials, { face, inside }: CaseGeome
   }));
 };
 
+/** What each kind of fastener is bought as. */
+const boughtAs = {
+  screw: 'corner-screw',
+  'pocket-screw': 'pocket-screw',
+  dowel: 'dowel',
+  tenon: 'loose-tenon',
+} as const;
+
+/** What holds the four corners, as many at each as one member has. */
+const cornerFixings = (catalogue: Catalogue, { geometry }: PartFacts): readonly BoughtPart[] => {
+  const fasteners = geometry.members[0]?.fasteners ?? [];
+  const [first] = fasteners;
+  return first === undefined ? [] : sundry(catalogue, boughtAs[first.kind], 4 * fasteners.length);
+};
+
 /** What is bought for a light box, for one sign. */
 export const lightboxBought = (
   catalogue: Catalogue,
@@ -59,14 +74,13 @@ export const lightboxBought = (
 ): readonly BoughtPart[] => {
   const { brief, geometry, materials, design } = facts;
   const cutKg = cut.reduce((sum, part) => sum + part.kg * part.count, 0);
-  const corners = design.cornerJoint === 'butt' ? 8 : 0;
   const faceRoundM = (2 * (geometry.inside.widthMm + geometry.inside.heightMm)) / 1000;
   const hangers = Math.max(2, Math.ceil(cutKg / kgPerHanger));
   return [
     ...lined(materials, geometry),
     ...coated(materials, geometry),
     ...sundry(catalogue, 'screw', countHoles(cut, 'back')),
-    ...sundry(catalogue, 'corner-screw', corners),
+    ...cornerFixings(catalogue, facts),
     ...sundry(catalogue, 'face-tape', design.retention === 'groove' ? 0 : Math.ceil(faceRoundM)),
     ...sundry(
       catalogue,

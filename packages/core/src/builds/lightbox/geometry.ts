@@ -2,7 +2,8 @@ import type { LightboxAssembly } from './schema.js';
 import { fieldsOf, pathOf } from '../../document/design/index.js';
 import type { BoxMaterials } from './materials.js';
 import type { CaseDesign } from './schema.js';
-import type { CaseGeometry, Member, Seat } from '../../light/geometry/index.js';
+import { frameMembers, insideOf, panelOf, type Seat } from '../../joinery/members/index.js';
+import type { CaseGeometry } from '../../light/geometry/index.js';
 import type { Block } from '../../light/radiosity/index.js';
 import { failure, success, type Problem, type Result } from '../../base/result.js';
 
@@ -22,10 +23,10 @@ const frontDepth = (design: CaseDesign, faceMm: number): number => {
 /** From the size that was given to the outside of the case along one axis. */
 const outsideFrom = (given: number, design: CaseDesign, returnMm: number): number => {
   if (design.sizeBy === 'outside' || design.retention === 'laid-on') return given;
-  return given + 2 * (design.playMm - design.seatMm + returnMm);
+  return insideOf(given, design.seatMm, design.playMm) + 2 * returnMm;
 };
 
-const faceSeat = (design: CaseDesign, faceMm: number): Seat | null => {
+const faceSeat = (design: CaseDesign, faceMm: number): Omit<Seat, 'stopMm'> | null => {
   if (design.retention === 'laid-on') return null;
   const groove = design.retention === 'groove';
   return {
@@ -34,29 +35,8 @@ const faceSeat = (design: CaseDesign, faceMm: number): Seat | null => {
     fromFrontMm: groove ? design.lipMm : 0,
     widthMm: groove ? faceMm + groovePlayMm : faceMm,
     depthMm: design.seatMm,
-    stopMm: 0,
+    sheetMm: faceMm,
   };
-};
-
-/** Where members meet in butt joints, those that run through keep their seats short of the outside. */
-const membersOf = (
-  design: CaseDesign,
-  outside: { readonly widthMm: number; readonly heightMm: number },
-  returnMm: number,
-  boardWidthMm: number,
-  seats: readonly Seat[],
-): readonly Member[] => {
-  const mitre = design.cornerJoint === 'mitre';
-  const stop = mitre ? 0 : returnMm - design.seatMm;
-  const through = { widthMm: boardWidthMm, thicknessMm: returnMm, ends: mitre ? 'mitre' : 'square' } as const;
-  const stopped = seats.map((seat) => ({ ...seat, stopMm: stop }));
-  const sideLength = outside.heightMm - (mitre ? 0 : 2 * returnMm);
-  return [
-    { ...through, name: 'top', lengthMm: outside.widthMm, seats: stopped },
-    { ...through, name: 'bottom', lengthMm: outside.widthMm, seats: stopped },
-    { ...through, name: 'left', lengthMm: sideLength, seats },
-    { ...through, name: 'right', lengthMm: sideLength, seats },
-  ];
 };
 
 const problemsOf = (
@@ -155,18 +135,21 @@ export const lightboxGeometry = (design: CaseDesign, materials: BoxMaterials): R
   const problems = [...problemsOf(design, returnMm, inside), ...stackProblems(design, materials, inside, lightDepthMm)];
   if (problems.length > 0) return failure(...problems);
 
-  const seated = 2 * (design.seatMm - design.playMm);
+  const panel = {
+    widthMm: panelOf(inside.widthMm, design.seatMm, design.playMm),
+    heightMm: panelOf(inside.heightMm, design.seatMm, design.playMm),
+  };
   const laidOn = design.retention === 'laid-on';
   const front = frontDepth(design, faceMm);
   const depth = backMm + design.depthInsideMm + front;
   const boardWidth = laidOn ? depth - front : depth;
-  const backSeat: Seat = {
+  const backSeat: Omit<Seat, 'stopMm'> = {
     kind: 'rabbet',
     holds: 'back',
     fromFrontMm: boardWidth - backMm,
     widthMm: backMm,
     depthMm: design.seatMm,
-    stopMm: 0,
+    sheetMm: backMm,
   };
   const outside = { widthMm: outerWidth, heightMm: outerHeight, depthMm: depth };
   const seats = [faceSeat(design, faceMm), backSeat].filter((seat) => seat !== null);
@@ -174,12 +157,19 @@ export const lightboxGeometry = (design: CaseDesign, materials: BoxMaterials): R
     outside,
     inside,
     face: {
-      widthMm: laidOn ? outerWidth : inside.widthMm + seated,
-      heightMm: laidOn ? outerHeight : inside.heightMm + seated,
+      widthMm: laidOn ? outerWidth : panel.widthMm,
+      heightMm: laidOn ? outerHeight : panel.heightMm,
       thicknessMm: faceMm,
     },
-    back: { widthMm: inside.widthMm + seated, heightMm: inside.heightMm + seated, thicknessMm: backMm },
-    members: membersOf(design, outside, returnMm, boardWidth, seats),
+    back: { ...panel, thicknessMm: backMm },
+    members: frameMembers({
+      insideWidthMm: inside.widthMm,
+      insideHeightMm: inside.heightMm,
+      memberWidthMm: boardWidth,
+      thicknessMm: returnMm,
+      joint: design.cornerJoint,
+      seats,
+    }),
     faceFrontZMm: design.depthInsideMm + faceMm,
     lightDepthMm,
     block: blockOf(design),

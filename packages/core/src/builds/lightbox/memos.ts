@@ -123,7 +123,7 @@ export const boxMemos = (catalogue: Catalogue, limits: GridLimits) => {
       return { cut, bought: lightboxBought(catalogue, known, cut) };
     }),
     steps: memoizeLast((circuit: Circuit, cut: readonly CutPart[], ...facts: FactList) =>
-      lightboxSteps({ ...factsOf(...facts), parts: cut, circuit }),
+      lightboxSteps({ ...factsOf(...facts), parts: cut, circuit, cutters: catalogue.cutters }),
     ),
   };
 };

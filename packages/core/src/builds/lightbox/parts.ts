@@ -1,4 +1,4 @@
-import type { Member } from '../../light/geometry/index.js';
+import { cornerJoints, memberMm3, type Member } from '../../joinery/members/index.js';
 import { moveOutline, outlineArea, rectRing, subtract, type Outline, type Point } from '../../base/outlines/index.js';
 import type { CutPart, PartLayer, PartShape } from '../../making/parts/index.js';
 import type { PartFacts } from './types.js';
@@ -9,7 +9,6 @@ import { ventHoles } from './vents.js';
 
 const screwEveryMm = 150;
 const screwHoleMm = 3;
-const cornerHoleMm = 4;
 /** Lead hole: the jacket and a grommet round it. */
 const grommetMm = 5;
 /** Height of the lead's hole above the back (mm), clear of the strip. */
@@ -176,24 +175,43 @@ const filmPart = (facts: PartFacts): readonly CutPart[] => {
   ];
 };
 
-const cornerHoles = (member: Member, facts: PartFacts): readonly PartShape[] => {
-  const through = member.name === 'top' || member.name === 'bottom';
-  if (facts.design.cornerJoint === 'mitre' || !through) return [];
-  const across = facts.materials.returnBoard.thicknessMm / 2;
-  const clear = Math.max(10, member.widthMm * 0.25);
+/** Holes through a member that runs through, into the middle of the one that stands between. */
+const cornerHoles = (member: Member): readonly PartShape[] => {
+  if (member.runs !== 'through') return [];
+  const across = member.thicknessMm / 2;
   return [across, member.lengthMm - across].flatMap((x) =>
-    [clear, member.widthMm - clear].map((y): PartShape => ({ kind: 'hole', x, y, diameterMm: cornerHoleMm })),
+    member.fasteners
+      .filter(({ kind }) => kind === 'screw')
+      .map(({ fromFrontMm, diameterMm }): PartShape => ({
+        kind: 'hole',
+        x,
+        y: member.widthMm - fromFrontMm,
+        diameterMm,
+      })),
   );
 };
 
-/** What a member has of wood (mm³): mitred it is a trapezium from above, and so is each of its seats. */
-const memberMm3 = ({ lengthMm, widthMm, thicknessMm, ends, seats }: Member): number => {
-  const mitred = ends === 'mitre';
-  const board = (lengthMm - (mitred ? thicknessMm : 0)) * widthMm * thicknessMm;
-  return seats.reduce((left, seat) => {
-    const along = mitred ? lengthMm - 2 * thicknessMm + seat.depthMm : lengthMm - 2 * seat.stopMm;
-    return left - seat.widthMm * seat.depthMm * along;
-  }, board);
+/** Rabbets across the ends, into which the members between fit. */
+const endRabbets = ({ endRabbetMm, thicknessMm, lengthMm, widthMm }: Member): readonly PartShape[] =>
+  endRabbetMm === 0
+    ? []
+    : [0, lengthMm - thicknessMm].map((x): PartShape => ({
+        kind: 'outline',
+        outline: [rectRing({ x, y: 0, width: thicknessMm, height: widthMm })],
+      }));
+
+const endsNote = ({ ends, endRabbetMm, joint, fasteners }: Member): readonly string[] => {
+  const [fastener] = fasteners;
+  return [
+    ...(ends === 'mitre' ? ['ends mitred 45°, long side given'] : []),
+    ...(endRabbetMm > 0 ? [`rabbets ${round(endRabbetMm)} mm deep across both ends`] : []),
+    ...(joint === 'butt' || joint === 'mitre' ? [] : [`corners: ${cornerJoints[joint].name}`]),
+    ...(fastener === undefined || fastener.kind === 'screw'
+      ? []
+      : [
+          `${fastener.kind === 'pocket-screw' ? 'pocket screws' : `${fastener.kind}s`} ${round(fastener.diameterMm)} × ${round(fastener.lengthMm)} mm at ${fasteners.map(({ fromFrontMm }) => round(fromFrontMm)).join(' and ')} mm from the front edge`,
+        ]),
+  ];
 };
 
 /** Drawn with the front edge at the top and the inner side toward the viewer. */
@@ -229,11 +247,12 @@ const memberPart = (member: Member, facts: PartFacts): CutPart => {
     thicknessMm,
     count: 1,
     kg: (memberMm3(member) * returnBoard.densityKgM3) / 1e9,
-    note: `${member.ends === 'mitre' ? 'ends mitred 45°, long side given; ' : ''}${seatNote}`,
+    note: [...endsNote(member), seatNote].join('; '),
+    member,
     layers: [
       cutOut(lengthMm, widthMm),
-      ...layer('seat', seats),
-      ...layer('drill', [...cornerHoles(member, facts), ...lead, ...vents]),
+      ...layer('seat', [...seats, ...endRabbets(member)]),
+      ...layer('drill', [...cornerHoles(member), ...lead, ...vents]),
     ],
   };
 };

@@ -34,7 +34,9 @@ const caseSchema = z
     depthInsideMm: lengthMm(8, 1000).describe('From the inner face of the back to the inner side of the face.'),
     returnBoardId: id,
     backBoardId: id,
-    cornerJoint: z.enum(['butt', 'mitre']),
+    cornerJoint: z
+      .enum(['butt', 'rabbet', 'pocket-screws', 'dowels', 'mitre', 'mitre-spline', 'mitre-tenon'])
+      .describe('How the returns meet at the corners.'),
     retention: z
       .enum(['rabbet', 'groove', 'laid-on'])
       .describe('How the face is held: in a rabbet at the front, in a groove all round, or laid on the front edges.'),

@@ -1,6 +1,7 @@
 import type { BoxMaterials } from './materials.js';
 import type { CaseDesign } from './schema.js';
-import type { CaseGeometry, Member } from '../../light/geometry/index.js';
+import type { Member } from '../../joinery/members/index.js';
+import type { CaseGeometry } from '../../light/geometry/index.js';
 import type { LightRuns } from '../../light/runs/index.js';
 import { rectRing, subtract, type Outline } from '../../base/outlines/index.js';
 import type { Section, SectionShape } from '../../light/section/index.js';

@@ -1,3 +1,6 @@
+import { cornerJoints } from '../../joinery/members/index.js';
+import { metricFence, setUpsOf, type ChannelSetUp } from '../../joinery/setups/index.js';
+import { membersOf } from '../../making/parts/index.js';
 import type { ToldStep } from '../../making/steps/index.js';
 import { ledgeOf } from './ledge-parts.js';
 import type { StepFacts } from './types.js';
@@ -30,7 +33,44 @@ const prepare = (facts: StepFacts): readonly Told[] => [
   },
 ];
 
-const cut = ({ parts, design, geometry }: StepFacts): readonly Told[] => {
+/** Where the fence stands for each pass, in words; a cutter that is wider than a rabbet at the edge is sunk into the fence. */
+const fenceWords = ({ passes, reference, clearMm }: ChannelSetUp): string =>
+  passes[0]!.fenceMm < 0
+    ? `sunk into the fence so that ${mm(clearMm)} stand out, the ${reference} against it`
+    : `fence ${passes.map(({ fenceMm }) => mm(fenceMm)).join(', ')} from the ${reference} to the near side`;
+
+/** A step for every setting of saw or router table that cuts a channel or a slot; lengths are cut with the boards. */
+const setUpSteps = ({ parts, cutters }: StepFacts): readonly Told[] => {
+  const found = setUpsOf(membersOf(parts), cutters, metricFence);
+  if (!found.ok) return [];
+  return found.value.flatMap((setUp): readonly Told[] => {
+    if (setUp.kind !== 'channel') return [];
+    const { heightsMm, stopped, cutter, members, channel, test } = setUp;
+    return [
+      {
+        id: `set-up-${setUp.id}`,
+        phase: 'cut',
+        title: `${setUp.title}, in ${members.join(' and ')}`,
+        detail: [
+          `${cutter.name}: ${fenceWords(setUp)}; height ${heightsMm.map(mm).join(', then ')}.`,
+          ...(stopped === null
+            ? []
+            : [
+                `Stop blocks ${mm(stopped.blocksMm)} from the bit on both sides leave ${mm(stopped.endMm)} at each end.`,
+              ]),
+          `First an offcut: the ${channel.kind} must measure ${test?.measures.map(({ label, mm: value }) => `${label} ${mm(value)}`).join(', ')}. ${test?.what ?? ''}`,
+        ].join(' '),
+        minutes: 8 + 3 * members.length,
+        waitMinutes: 0,
+        shows: { view: 'set-up', setUp },
+        caution: setUp.cautions.join(' '),
+      },
+    ];
+  });
+};
+
+const cut = (facts: StepFacts): readonly Told[] => {
+  const { parts, design, geometry } = facts;
   const boards = parts.filter(({ stock }) => stock === 'board');
   return [
     {
@@ -43,15 +83,7 @@ const cut = ({ parts, design, geometry }: StepFacts): readonly Told[] => {
       shows: { view: 'sheets', parts: boards.map(({ name }) => name) },
       caution: 'Table saw: guard and riving knife on, push stick, eye and ear protection, dust extraction.',
     },
-    {
-      id: 'seats',
-      phase: 'cut',
-      title: design.retention === 'groove' ? 'Cut the face groove and the rear rabbet' : 'Cut the rabbets',
-      detail: `Try them on offcuts of the face (${mm(geometry.face.thicknessMm)}) and the back (${mm(geometry.back.thicknessMm)}) first.`,
-      minutes: 35,
-      waitMinutes: 0,
-      caution: 'Router or saw by its maker’s manual; feather boards; eye, ear and dust protection.',
-    },
+    ...setUpSteps(facts),
     {
       id: 'face',
       phase: 'cut',
@@ -122,12 +154,12 @@ const ledgeSteps = (facts: Pick<StepFacts, 'runs' | 'materials'>): readonly Told
   ];
 };
 
-const finish = ({ materials, lettering, mode, mirrored, geometry, runs }: StepFacts): readonly Told[] => [
+const finish = ({ design, materials, lettering, mode, mirrored, geometry, runs }: StepFacts): readonly Told[] => [
   {
     id: 'glue-up',
     phase: 'finish',
-    title: 'Glue and screw the returns square',
-    detail: `Measure both diagonals: each ${mm(Math.hypot(geometry.outside.widthMm, geometry.outside.heightMm))}.`,
+    title: 'Join the returns square',
+    detail: `${cornerJoints[design.cornerJoint].howTo} Measure both diagonals: each ${mm(Math.hypot(geometry.outside.widthMm, geometry.outside.heightMm))}.`,
     minutes: 30,
     waitMinutes: 60,
     caution: null,

@@ -1,5 +1,6 @@
 import type { Lettering } from '../../artwork/lettering/index.js';
 import type { BoxMaterials } from './materials.js';
+import type { Cutter } from '../../document/catalogue/index.js';
 import type { Circuit } from '../../power/circuit/index.js';
 import type { Brief } from '../../document/design/index.js';
 import type { BoxArtwork, CaseDesign } from './schema.js';
@@ -24,4 +25,6 @@ export interface PartFacts {
 export interface StepFacts extends PartFacts {
   readonly parts: readonly CutPart[];
   readonly circuit: Circuit;
+  /** Blades and bits of the shop. */
+  readonly cutters: readonly Cutter[];
 }

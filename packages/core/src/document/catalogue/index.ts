@@ -22,6 +22,7 @@ export type {
   CatalogueKind,
   Coating,
   Controller,
+  Cutter,
   FaceSheet,
   Film,
   Joint,

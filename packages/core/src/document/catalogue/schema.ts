@@ -128,6 +128,7 @@ const itemSchemas = {
     bedWidthMm: above,
     bedHeightMm: above,
   }),
+  cutters: z.looseObject({ ...item, kind: z.enum(['blade', 'bit']), cutMm: above, mostDeepMm: above }),
   walls: z.looseObject({ ...item, reflectanceRgb: rgb }),
 } as const;
 

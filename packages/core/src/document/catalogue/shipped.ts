@@ -3,13 +3,16 @@ import { boards, films, linings, walls } from './shipped/boards.js';
 import { coatings, faces } from './shipped/faces.js';
 import { colouredStrips } from './shipped/coloured-strips.js';
 import { whiteStrips } from './shipped/white-strips.js';
-import type { Catalogue, Sundry, Tool } from './types.js';
+import type { Catalogue, Cutter, Sundry, Tool } from './types.js';
 
 const typical = 'typical' as const;
 
 const sundries: readonly Sundry[] = [
   { id: 'screw', name: 'Screw 3 × 16 mm', provenance: typical, price: 0.04, kg: 0.001 },
   { id: 'corner-screw', name: 'Screw 4 × 40 mm', provenance: typical, price: 0.07, kg: 0.003 },
+  { id: 'pocket-screw', name: 'Pocket screw 4 mm', provenance: typical, price: 0.09, kg: 0.003 },
+  { id: 'dowel', name: 'Beech dowel', provenance: typical, price: 0.05, kg: 0.001 },
+  { id: 'loose-tenon', name: 'Loose tenon', provenance: typical, price: 0.16, kg: 0.002 },
   { id: 'hanger', name: 'Slotted hanging plate', provenance: typical, price: 1.2, kg: 0.03 },
   { id: 'wall-fixing', name: 'Wall screw and plug', provenance: typical, price: 0.35, kg: 0.015 },
   { id: 'stand-off', name: 'Stand-off post with wall and letter fixing', provenance: typical, price: 1.9, kg: 0.02 },
@@ -82,6 +85,23 @@ const tools: readonly Tool[] = [
   { ...router(6), id: 'bit-6', name: 'Router bit 6 mm', price: 16, leastStrokeMm: 4 },
 ];
 
+const cutters: readonly Cutter[] = [
+  { id: 'blade', name: 'Saw blade 250 mm', provenance: typical, price: 45, kind: 'blade', cutMm: 3.2, mostDeepMm: 70 },
+  {
+    id: 'thin-blade',
+    name: 'Thin saw blade 180 mm',
+    provenance: typical,
+    price: 38,
+    kind: 'blade',
+    cutMm: 1.8,
+    mostDeepMm: 40,
+  },
+  { id: 'slot-3', name: 'Slot bit 3 mm', provenance: typical, price: 14, kind: 'bit', cutMm: 3, mostDeepMm: 12 },
+  { id: 'slot-2', name: 'Slot bit 2 mm', provenance: typical, price: 14, kind: 'bit', cutMm: 2, mostDeepMm: 8 },
+  { id: 'slot-6', name: 'Slot bit 6 mm', provenance: typical, price: 16, kind: 'bit', cutMm: 6, mostDeepMm: 25 },
+  { id: 'slot-12', name: 'Slot bit 12 mm', provenance: typical, price: 22, kind: 'bit', cutMm: 12, mostDeepMm: 35 },
+];
+
 /** The catalogue that ships with the program: made-up names, usual values, each marked typical and open to change. */
 export const shippedCatalogue: Catalogue = {
   strips: [...whiteStrips, ...colouredStrips],
@@ -96,6 +116,7 @@ export const shippedCatalogue: Catalogue = {
   joints,
   sundries,
   tools,
+  cutters,
   walls,
   rates: { currency: '€', labourPerHour: 38, energyPerKwh: 0.29, kerfMm: 3.2, wasteShare: 0.1 },
 };

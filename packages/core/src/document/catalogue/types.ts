@@ -215,6 +215,15 @@ export interface Tool extends Item {
   readonly bedHeightMm: number;
 }
 
+/** A saw blade or router bit for lengths, grooves and rabbets. Price each; not part of a sign’s cost. */
+export interface Cutter extends Item {
+  readonly kind: 'blade' | 'bit';
+  /** Width of its cut, best measured in an offcut (mm). */
+  readonly cutMm: number;
+  /** How deep it cuts at most (mm). */
+  readonly mostDeepMm: number;
+}
+
 /** The shop's rates. */
 export interface Rates {
   readonly currency: string;
@@ -240,6 +249,7 @@ export interface Catalogue {
   readonly joints: readonly Joint[];
   readonly sundries: readonly Sundry[];
   readonly tools: readonly Tool[];
+  readonly cutters: readonly Cutter[];
   readonly walls: readonly WallFinish[];
   readonly rates: Rates;
 }

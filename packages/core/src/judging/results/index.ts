@@ -10,6 +10,7 @@ import {
   type AssemblyFrame,
   type Fields,
 } from '../../document/design/index.js';
+import type { SetUps } from '../../joinery/setups/index.js';
 import type { SignGeometry } from '../../light/geometry/index.js';
 import type { Glow } from '../../light/glow/index.js';
 import type { LightRuns, LightShare } from '../../light/runs/index.js';
@@ -75,6 +76,8 @@ export interface SignResults<Assembly extends AssemblyResults = AssemblyResults>
   readonly circuit: Circuit;
   readonly parts: Parts;
   readonly packing: Packing;
+  /** Every setting at which its members are sawn and routed. */
+  readonly setUps: SetUps;
   readonly buildList: BuildList;
   readonly cost: Cost;
 }

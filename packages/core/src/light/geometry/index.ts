@@ -1,1 +1,1 @@
-export type { CansGeometry, CaseGeometry, LettersGeometry, Member, SignGeometry, Seat, SheetSize } from './types.js';
+export type { CansGeometry, CaseGeometry, LettersGeometry, SignGeometry, SheetSize } from './types.js';

@@ -1,3 +1,4 @@
+import type { Member } from '../../joinery/members/index.js';
 import type { Block } from '../radiosity/index.js';
 
 /** A flat sheet part, in mm. */
@@ -5,32 +6,6 @@ export interface SheetSize {
   readonly widthMm: number;
   readonly heightMm: number;
   readonly thicknessMm: number;
-}
-
-/** A rabbet or groove along a member. */
-export interface Seat {
-  readonly kind: 'rabbet' | 'groove';
-  readonly holds: 'face' | 'back';
-  /** From the member's front edge to the near side of the seat (mm). */
-  readonly fromFrontMm: number;
-  /** Along the depth of the case (mm). */
-  readonly widthMm: number;
-  /** Into the thickness of the board (mm). */
-  readonly depthMm: number;
-  /** Left uncut at each end (mm), so that the seat does not show on the outside of the corner. */
-  readonly stopMm: number;
-}
-
-/** One member of the frame that the returns make. */
-export interface Member {
-  readonly name: 'top' | 'bottom' | 'left' | 'right';
-  /** Long side, over mitres where there are any. */
-  readonly lengthMm: number;
-  /** Front edge to rear edge. */
-  readonly widthMm: number;
-  readonly thicknessMm: number;
-  readonly ends: 'square' | 'mitre';
-  readonly seats: readonly Seat[];
 }
 
 /** What every sign has: its size over all, its front centred on the origin of drawings (mm). */

@@ -1,3 +1,4 @@
+import type { Member } from '../../joinery/members/index.js';
 import type { BoughtPart, CutPart, Parts } from './types.js';
 
 export { clipEveryMm, clipsOf, electrical, sundry, type StripUse } from './bought.js';
@@ -11,3 +12,7 @@ export const sumParts = (cut: readonly CutPart[], bought: readonly BoughtPart[])
     cut.reduce((sum, part) => sum + part.kg * part.count, 0) +
     bought.reduce((sum, part) => sum + (part.hangs ? part.kg : 0), 0),
 });
+
+/** The members among parts, by the names of their parts. */
+export const membersOf = (cut: readonly CutPart[]): readonly Member[] =>
+  cut.flatMap(({ member, name }) => (member === undefined ? [] : [{ ...member, name }]));

@@ -1,3 +1,4 @@
+import type { Member } from '../../joinery/members/index.js';
 import type { Outline } from '../../base/outlines/index.js';
 
 /** What is done to a part, one drawing layer each. */
@@ -30,6 +31,8 @@ export interface CutPart {
   readonly kg: number;
   readonly note: string;
   readonly layers: readonly PartLayer[];
+  /** As joinery sees it, where it is a member of a frame. */
+  readonly member?: Member;
 }
 
 /** Something bought by the piece or the metre. */

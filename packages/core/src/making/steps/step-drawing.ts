@@ -1,7 +1,9 @@
+import type { SetUp } from '../../joinery/setups/index.js';
 import type { ToldStep } from './index.js';
 
 /** Which drawing of the sign belongs beside a step. */
-export type StepView = 'sheets' | 'section' | 'strip' | 'wires' | 'circuit' | 'letters' | 'posts' | 'sizes' | 'lit';
+export type StepView =
+  'sheets' | 'set-up' | 'section' | 'strip' | 'wires' | 'circuit' | 'letters' | 'posts' | 'sizes' | 'lit';
 
 /** What is drawn beside a step, and what stands out in it. */
 export interface StepDrawing {
@@ -10,13 +12,14 @@ export interface StepDrawing {
   readonly chain?: number;
   /** Names of the parts that are cut. */
   readonly parts?: readonly string[];
+  /** The setting of saw or router table. */
+  readonly setUp?: SetUp;
 }
 
 /** Steps that every build has by these names, and what shows them. */
 const byId: Readonly<Record<string, StepView>> = {
   template: 'strip',
   'bench-test': 'circuit',
-  seats: 'section',
   holes: 'sizes',
   'post-holes': 'posts',
   'glue-up': 'sizes',

@@ -1,11 +1,12 @@
 import { memoizeLast } from '../../base/maths/index.js';
 import { placedRect, rectRound } from '../../base/placing/index.js';
+import { setUpsInBoth } from '../../joinery/setups/index.js';
 import type { AnyResults } from '../../builds/index.js';
 import type { Catalogue, Strip } from '../../document/catalogue/index.js';
 import { frontOf } from '../../judging/results/index.js';
 import { costOf } from '../../making/cost/index.js';
 import { pack, type SegmentToCut } from '../../making/packing/index.js';
-import { electrical, sumParts, type BoughtPart, type CutPart } from '../../making/parts/index.js';
+import { electrical, membersOf, sumParts, type BoughtPart, type CutPart } from '../../making/parts/index.js';
 import { buildListOf, mergeSteps } from '../../making/steps/index.js';
 import type { Circuit } from '../../power/circuit/index.js';
 import type { Design } from '../design/index.js';
@@ -44,6 +45,9 @@ const boughtOf = (
 export const signSums = (catalogue: Catalogue, stagesOf: StagesOf) => {
   const listed = memoizeLast(sumParts);
   const planned = memoizeLast(buildListOf);
+  const setUps = memoizeLast((cut: readonly CutPart[], cutters: Catalogue['cutters']) =>
+    setUpsInBoth(membersOf(cut), cutters),
+  );
   const packing = memoizeLast(pack);
   const cost = memoizeLast(costOf);
   const cutList = keptList<CutPart>();
@@ -73,6 +77,7 @@ export const signSums = (catalogue: Catalogue, stagesOf: StagesOf) => {
       circuit,
       parts,
       packing: packed,
+      setUps: setUps.run(parts.cut, catalogue.cutters),
       buildList,
       cost: cost.run(design.brief, parts, packed, buildList, catalogue),
     };
