@@ -1,24 +1,48 @@
+import { useState } from 'react';
 import { useEvaluation } from '../evaluation/evaluation-store';
+import { Ways } from '../ui/ways';
+import { SetUps } from './set-ups/set-ups';
 import { SheetDrawing } from './sheet-drawing';
 
 const drawnAtMost = 4;
 
 /** Parts on their sheets, ripped along and cross-cut, kerf left between. */
-export const SheetLayout = () => {
+const Sheets = () => {
   const packing = useEvaluation((state) => state.evaluation?.packing);
-  if (packing === undefined) return <div className="h-[262px] shrink-0 bg-sheet" />;
+  if (packing === undefined) return null;
+  if (packing.sheets.length === 0) return <p className="text-soft">Nothing of this sign is cut from sheet.</p>;
+  return packing.sheets.flatMap((sheets) =>
+    Array.from({ length: Math.min(drawnAtMost, sheets.sheets) }, (_, sheet) => (
+      <SheetDrawing key={`${sheets.materialId}-${sheet}`} sheets={sheets} sheet={sheet} />
+    )),
+  );
+};
+
+const views = [
+  { value: 'sheets', label: 'Sheets and bars' },
+  { value: 'set-ups', label: 'Set-ups' },
+] as const;
+
+/** What the step Cut shows under the picture: parts on their sheets, or the settings of saw and router table. */
+export const SheetLayout = () => {
+  const [view, setView] = useState<(typeof views)[number]['value']>('sheets');
+  const sawn =
+    useEvaluation(({ evaluation }) => evaluation?.parts.cut.some(({ member }) => member !== undefined)) ?? false;
+  const shown = sawn ? view : 'sheets';
   return (
-    <section
-      aria-label="Sheet layout"
-      tabIndex={0}
-      className="flex h-[262px] shrink-0 gap-6 overflow-x-auto border-t border-line bg-sheet px-4 py-3"
-    >
-      {packing.sheets.length === 0 && <p className="text-soft">Nothing of this sign is cut from sheet.</p>}
-      {packing.sheets.flatMap((sheets) =>
-        Array.from({ length: Math.min(drawnAtMost, sheets.sheets) }, (_, sheet) => (
-          <SheetDrawing key={`${sheets.materialId}-${sheet}`} sheets={sheets} sheet={sheet} />
-        )),
+    <div className="flex h-[330px] shrink-0 flex-col border-t border-line bg-sheet print:h-auto">
+      {sawn && (
+        <div className="no-print px-3">
+          <Ways label="What is shown of the cutting" value={shown} options={views} onChoose={setView} />
+        </div>
       )}
-    </section>
+      <section
+        aria-label={shown === 'sheets' ? 'Sheet layout' : 'Set-ups'}
+        tabIndex={0}
+        className="flex min-h-0 flex-1 gap-6 overflow-x-auto px-4 py-2 print:overflow-visible"
+      >
+        {shown === 'sheets' ? <Sheets /> : <SetUps />}
+      </section>
+    </div>
   );
 };

@@ -8,6 +8,7 @@ import { useSignPicture } from '../tryouts/use-sign-picture';
 import { useView } from '../view/view-store';
 import { BackView } from './back-view';
 import { FrontBoard } from './front-board';
+import { SetUpDrawing } from './set-ups/set-up-drawing';
 import { SheetDrawing } from './sheet-drawing';
 import { CircuitDrawing } from './circuit-drawing';
 
@@ -106,6 +107,8 @@ const Drawn = ({ evaluation, step: { shows, assembly } }: StepDrawingProps) => {
   switch (shows.view) {
     case 'sheets':
       return <Sheets evaluation={evaluation} parts={shows.parts} />;
+    case 'set-up':
+      return shows.setUp === undefined ? null : <SetUpDrawing setUp={shows.setUp} />;
     case 'section':
       return <SectionDrawing own={evaluation.assemblies[assembly]!} />;
     case 'wires':

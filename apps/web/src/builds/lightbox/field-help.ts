@@ -34,7 +34,7 @@ export const help: HelpTexts = {
     },
     Corners: {
       what: 'How returns meet at the corners.',
-      usual: 'Butted and screwed; mitred where the edge is seen.',
+      usual: 'Butted or rabbeted and screwed; mitred, with splines from 300 mm on, where the edge is seen.',
     },
     'Face held': {
       what: 'How the face is held in the returns.',

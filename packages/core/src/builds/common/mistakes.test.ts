@@ -91,6 +91,41 @@ const mistakes: readonly (readonly [
   ],
   ['rows nearer than strip is wide', 'strips-overlap', 'fix', 'drop-rows', () => box({ 'light.rowCount': 39 })],
   [
+    'a shallow seat for a screwed back',
+    'back-screws-near-edge',
+    'fix',
+    'deeper-seat',
+    () => box({ 'case.seatMm': 4, 'case.playMm': 0.6 }),
+  ],
+  [
+    'a shallow seat in stock too thin for a deeper one',
+    'back-screws-near-edge',
+    'fix',
+    'thicker-returns',
+    () => box({ 'case.seatMm': 4, 'case.playMm': 0.6 }),
+  ],
+  [
+    'screws in returns that are mostly seats',
+    'corners-without-room',
+    'fix',
+    'splined-mitre',
+    () => box({ 'case.depthInsideMm': 13, 'light.rowCount': 12 }),
+  ],
+  [
+    'a groove through most of the board',
+    'weak-groove',
+    'fix',
+    'sturdy-groove',
+    () => box({ 'case.retention': 'groove', 'case.seatMm': 9, 'case.lipMm': 2, 'case.playMm': 1 }),
+  ],
+  [
+    'a groove deeper than any bit on the shelf reaches',
+    'no-cutter',
+    'fix',
+    'mitred-through',
+    () => box({ 'case.returnBoardId': 'oak-18', 'case.retention': 'groove', 'case.seatMm': 15 }),
+  ],
+  [
     'lines nearer than strip is wide',
     'strips-overlap',
     'fix',
@@ -135,6 +170,9 @@ describe('a mistake', () => {
       'side-doubled',
       () => box({ 'light.layout': 'rim', 'light.sides': ['top'] }),
     ],
+    ['eight millimetres of seat hold a screw', 'back-screws-near-edge', () => box({})],
+    ['a groove of half the board stands', 'weak-groove', () => box({ 'case.retention': 'groove', 'case.seatMm': 6 })],
+    ['mitres need no room for screws', 'corners-without-room', () => box({ 'case.cornerJoint': 'mitre' })],
     ['rows side by side do not overlap', 'strips-overlap', () => box({ 'light.rowCount': 12 })],
   ] as const)('%s: no word of %s', (_, rule, design) => {
     expect(findingOn(design(), fonts, rule)).toBeNull();

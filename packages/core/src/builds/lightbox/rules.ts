@@ -5,6 +5,7 @@ import { faceBinds, largerThanSheet, lettersOverhang, tooShallow } from './case-
 import { faceTooHot, tooHot } from '../common/heat-rules.js';
 import { gearFits } from '../common/fits-inside.js';
 import { boxInsides } from './insides.js';
+import { backScrewsNearEdge, cornersWithoutRoom, noCutter, weakGroove } from './joinery-rules.js';
 import { doubledSide } from './side-rules.js';
 import { stripsOverlap } from '../common/overlap-rules.js';
 import { isNoFinish, tapeLetsGo } from '../common/hold-rules.js';
@@ -38,6 +39,10 @@ export const lightboxRules: readonly Rule<BoxResults>[] = [
     isBare: ({ materials }) => isNoFinish(materials.lining) && materials.backBoard.stuff === 'wood',
     finish: whiterLining,
   }),
+  backScrewsNearEdge,
+  cornersWithoutRoom,
+  weakGroove,
+  noCutter,
   faceBinds,
   lettersOverhang,
   overBed,

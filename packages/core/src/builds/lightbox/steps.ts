@@ -45,7 +45,7 @@ const setUpSteps = ({ parts, cutters }: StepFacts): readonly Told[] => {
   if (!found.ok) return [];
   return found.value.flatMap((setUp): readonly Told[] => {
     if (setUp.kind !== 'channel') return [];
-    const { heightsMm, stopped, cutter, members, channel, test } = setUp;
+    const { heightsMm, stopped, cutter, members, test } = setUp;
     return [
       {
         id: `set-up-${setUp.id}`,
@@ -58,7 +58,7 @@ const setUpSteps = ({ parts, cutters }: StepFacts): readonly Told[] => {
             : [
                 `Stop blocks ${mm(stopped.blocksMm)} from the bit on both sides leave ${mm(stopped.endMm)} at each end.`,
               ]),
-          `First an offcut: the ${channel.kind} must measure ${test?.measures.map(({ label, mm: value }) => `${label} ${mm(value)}`).join(', ')}. ${test?.what ?? ''}`,
+          `${test?.what ?? ''} ${(test?.measures ?? []).map(({ label, mm: value }) => `${label} ${mm(value)}`).join(', ')}.`,
         ].join(' '),
         minutes: 8 + 3 * members.length,
         waitMinutes: 0,

@@ -86,7 +86,7 @@ const seatSetUp = (
     clearMm,
     stopped,
     test: {
-      what: `An offcut of the same stock, run through every pass. The ${seat.holds} (${mm(seat.sheetMm)}) must enter by hand.`,
+      what: `On an offcut of the same stock, ${seat.kind === 'groove' ? 'which' : 'in which'} the ${seat.holds} (${mm(seat.sheetMm)}) must ${seat.kind === 'groove' ? 'enter by hand' : 'lie flush'}:`,
       measures: [
         { label: `width of the ${seat.kind}`, mm: clearMm },
         { label: 'depth', mm: seat.depthMm },
@@ -123,7 +123,7 @@ const endRabbetSetUp = (member: Member, cutters: readonly CutterInUse[], scale: 
     clearMm,
     stopped: null,
     test: {
-      what: 'An offcut of the same stock; the end of another must sit flush in it.',
+      what: 'On an offcut of the same stock, in which the end of another must sit flush:',
       measures: [
         { label: 'width of the rabbet', mm: clearMm },
         { label: 'depth', mm: endRabbetMm },

@@ -31,7 +31,7 @@ export const ripSetUps = (members: readonly Member[], blade: CutterInUse, scale:
       reference: 'a straight edge',
       down: 'face',
       passes: [{ wantedMm: widthMm, fenceMm }],
-      test: { what: 'The first one, before the others.', measures: [{ label: 'width', mm: fenceMm }] },
+      test: { what: 'Measure the first one:', measures: [{ label: 'width', mm: fenceMm }] },
       cautions: sawCautions,
     };
   });
@@ -58,10 +58,10 @@ export const lengthSetUps = (
         stopMm,
         test: mitred
           ? {
-              what: 'Four offcuts of 200 mm, mitred and held together with tape: no gap inside or outside.',
+              what: 'Four offcuts of 200 mm, mitred and taped together: no gap inside or outside;',
               measures: [{ label: 'both diagonals alike, about', mm: Math.hypot(200, 200) }],
             }
-          : { what: 'The first one, before the others.', measures: [{ label: 'length', mm: stopMm }] },
+          : { what: 'Measure the first one:', measures: [{ label: 'length', mm: stopMm }] },
         cautions: sawCautions,
       };
     },
@@ -100,7 +100,7 @@ export const splineSetUps = (
       heightsMm: [depthMm],
       splineMm: [blade.cutMm, 2 * depthMm - splinePlayMm],
       test: {
-        what: 'Two mitred offcuts and a spline: they close without force.',
+        what: 'Two mitred offcuts and a spline close without force;',
         measures: [
           { label: 'width of the slot', mm: blade.cutMm },
           { label: 'depth', mm: depthMm },

@@ -1,0 +1,224 @@
+import type { SetUp } from '@vitrum/core';
+import { useId } from 'react';
+import { useLength } from '../../view/use-length';
+import { Dimension } from './dimension';
+
+type Of<Kind extends SetUp['kind']> = Extract<SetUp, { kind: Kind }>;
+
+interface Drawn<Kind extends SetUp['kind']> {
+  readonly setUp: Of<Kind>;
+}
+
+const wood = '#e5cf9d';
+const edge = '#4a4438';
+const steel = '#7d8794';
+
+/** Height of the lettering in a drawing so wide (drawing units): alike in all, however large the member. */
+const letteringOf = (widthMm: number): number => widthMm / 19;
+
+/** The table with the fence that stands on it to the left, its face at 0. */
+const TableAndFence = ({
+  left,
+  right,
+  tall,
+}: {
+  readonly left: number;
+  readonly right: number;
+  readonly tall: number;
+}) => (
+  <>
+    <rect x={left} y={0} width={right - left} height={tall * 0.14} className="fill-line" />
+    <rect x={left} y={-tall} width={-left} height={tall} className="fill-soft" opacity={0.55} />
+  </>
+);
+
+/** A board lying on the table against the fence, from the end: a channel is cut from below, pass after pass. */
+const ChannelDrawing = ({ setUp }: Drawn<'channel'>) => {
+  const show = useLength();
+  const { passes, cutter, thicknessMm, channel, widthMm, heightsMm, clearMm } = setUp;
+  const sunk = passes[0]!.fenceMm < 0;
+  const far = passes.at(-1)!.fenceMm + cutter.cutMm;
+  const boardMm = channel.across ? Math.max(4 * thicknessMm, far + 20) : widthMm;
+  const cropped = Math.min(boardMm, Math.max(far + 22, 46));
+  const [left, right] = [-Math.max(16, 0.3 * cropped), cropped + 0.42 * cropped];
+  const size = letteringOf(right - left);
+  const top = -Math.max(thicknessMm + 4.6 * size, 24);
+  const bottom = Math.max(3.4 * size, 4);
+  const depth = heightsMm.at(-1)!;
+  const from = sunk ? 0 : passes[0]!.fenceMm;
+  return (
+    <svg
+      viewBox={`${left} ${top} ${right - left} ${bottom - top}`}
+      className="h-full w-full"
+      role="img"
+      aria-label={setUp.title}
+    >
+      <TableAndFence left={left} right={right} tall={-top - 2.4 * size} />
+      <path
+        fill={wood}
+        stroke={edge}
+        strokeWidth={size / 12}
+        d={`M0,0V${-thicknessMm}H${cropped}V0H${from + clearMm}V${-depth}H${from}V0Z`}
+      />
+      {cropped < boardMm && (
+        <path
+          d={`M${cropped},${-thicknessMm - 2}l2,${thicknessMm / 3}l-4,${thicknessMm / 3}l2,${thicknessMm / 3 + 4}`}
+          fill="none"
+          stroke={edge}
+          strokeWidth={size / 12}
+        />
+      )}
+      {passes.map(({ fenceMm }, at) => (
+        <rect
+          key={fenceMm}
+          x={fenceMm}
+          y={-depth}
+          width={cutter.cutMm}
+          height={depth + 1.6 * size}
+          fill={at === 0 ? steel : 'none'}
+          fillOpacity={0.9}
+          stroke={steel}
+          strokeWidth={size / 12}
+          strokeDasharray={at === 0 ? undefined : `${size / 4} ${size / 6}`}
+        />
+      ))}
+      {sunk ? (
+        <Dimension from={0} to={clearMm} at={-thicknessMm - 1.6 * size} text={show(clearMm)} size={size} beyond />
+      ) : (
+        <Dimension
+          from={0}
+          to={passes[0]!.fenceMm}
+          at={-thicknessMm - 1.6 * size}
+          text={show(passes[0]!.fenceMm)}
+          size={size}
+          beyond
+        />
+      )}
+      <Dimension from={0} to={-depth} at={cropped + 2 + size / 2} upright text={show(depth)} size={size} />
+      <text x={left + size / 3} y={top + size * 1.1} fontSize={size} className="fill-soft">
+        {setUp.reference} at the fence
+      </text>
+    </svg>
+  );
+};
+
+/** A board ripped: the same view, the blade at its far side. */
+const RipDrawing = ({ setUp }: Drawn<'rip'>) => {
+  const show = useLength();
+  const { widthMm, thicknessMm, cutter, passes } = setUp;
+  const [left, right] = [-0.3 * widthMm, 1.6 * widthMm];
+  const size = letteringOf(right - left);
+  const top = -thicknessMm - 4.4 * size;
+  return (
+    <svg
+      viewBox={`${left} ${top} ${right - left} ${-top + 3 * size}`}
+      className="h-full w-full"
+      role="img"
+      aria-label={setUp.title}
+    >
+      <TableAndFence left={left} right={right} tall={-top - 2.2 * size} />
+      <rect
+        x={0}
+        y={-thicknessMm}
+        width={widthMm}
+        height={thicknessMm}
+        fill={wood}
+        stroke={edge}
+        strokeWidth={size / 12}
+      />
+      <rect
+        x={widthMm + cutter.cutMm}
+        y={-thicknessMm}
+        width={right - widthMm - cutter.cutMm}
+        height={thicknessMm}
+        fill={wood}
+        opacity={0.4}
+      />
+      <rect x={widthMm} y={-thicknessMm - size / 2} width={cutter.cutMm} height={thicknessMm + 2 * size} fill={steel} />
+      <Dimension from={0} to={widthMm} at={-thicknessMm - 1.5 * size} text={show(passes[0].fenceMm)} size={size} />
+    </svg>
+  );
+};
+
+/** From above: the stop block to the left, the blade to the right, square or at 45°. */
+const LengthDrawing = ({ setUp }: Drawn<'length'>) => {
+  const show = useLength();
+  const { ends, stopMm } = setUp;
+  const [long, across, size] = [220, 34, 11];
+  const slope = ends === 'mitre' ? across : 0;
+  return (
+    <svg viewBox="-34 -34 300 92" className="h-full w-full" role="img" aria-label={setUp.title}>
+      <rect x={-26} y={-6} width={26} height={across + 12} className="fill-soft" opacity={0.55} />
+      <path d={`M0,0H${long}L${long - slope},${across}H${slope}Z`} fill={wood} stroke={edge} />
+      <path d={`M${long + 2},-8L${long + 2 - slope * 1.35},${across + 10}`} stroke={steel} strokeWidth={4} />
+      <Dimension from={0} to={long} at={-10} text={show(stopMm)} size={size} />
+      <text x={long / 2} y={across / 2 + size / 3} fontSize={size} textAnchor="middle" fill="#1a1c21">
+        {ends === 'mitre' ? 'long side' : 'cut square'}
+      </text>
+      <text x={-34} y={54} fontSize={size * 0.9} className="fill-soft">
+        stop block
+      </text>
+    </svg>
+  );
+};
+
+/** The mitred end of a board with its slot, square to the slope. */
+const SplineDrawing = ({ setUp }: Drawn<'spline'>) => {
+  const show = useLength();
+  const clip = useId();
+  const { thicknessMm, passes, heightsMm, cutter } = setUp;
+  const long = 4 * thicknessMm;
+  const size = letteringOf(1.6 * long);
+  const along = (passes[0].fenceMm + cutter.cutMm / 2) / Math.SQRT2;
+  return (
+    <svg
+      viewBox={`${-size} ${-3.4 * size} ${1.5 * long} ${thicknessMm + 6 * size}`}
+      className="h-full w-full"
+      role="img"
+      aria-label={setUp.title}
+    >
+      <clipPath id={clip}>
+        <path d={`M0,0H${long}L${long - thicknessMm},${thicknessMm}H0Z`} />
+      </clipPath>
+      <path
+        d={`M0,0H${long}L${long - thicknessMm},${thicknessMm}H0Z`}
+        fill={wood}
+        stroke={edge}
+        strokeWidth={size / 12}
+      />
+      <g clipPath={`url(#${clip})`}>
+        <g transform={`translate(${long - thicknessMm + along} ${thicknessMm - along}) rotate(45)`}>
+          <rect
+            x={-heightsMm[0]}
+            y={-cutter.cutMm / 2}
+            width={2 * heightsMm[0]}
+            height={cutter.cutMm}
+            className="fill-sheet"
+            stroke={edge}
+            strokeWidth={size / 12}
+          />
+        </g>
+      </g>
+      <text x={0} y={-size} fontSize={size} className="figure fill-ink">
+        {show(passes[0].fenceMm)} from the inner edge, {show(heightsMm[0])} deep
+      </text>
+      <text x={size} y={thicknessMm / 2 + size / 3} fontSize={size} fill="#1a1c21">
+        outside above
+      </text>
+    </svg>
+  );
+};
+
+/** The section at a setting of saw or router table, to scale, with its numbers. */
+export const SetUpDrawing = ({ setUp }: { readonly setUp: SetUp }) => {
+  switch (setUp.kind) {
+    case 'channel':
+      return <ChannelDrawing setUp={setUp} />;
+    case 'rip':
+      return <RipDrawing setUp={setUp} />;
+    case 'length':
+      return <LengthDrawing setUp={setUp} />;
+    case 'spline':
+      return <SplineDrawing setUp={setUp} />;
+  }
+};
