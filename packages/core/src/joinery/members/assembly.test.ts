@@ -1,0 +1,124 @@
+import { beforeAll, describe, expect, it } from '@jest/globals';
+import loadManifold, { type Manifold, type ManifoldToplevel } from 'manifold-3d';
+import { cornerJoints, frameMembers, memberMm3, panelOf, type CornerJoint, type Member, type Seat } from './index.js';
+
+let solid: ManifoldToplevel;
+beforeAll(async () => {
+  solid = await loadManifold();
+  solid.setup();
+});
+
+type Corner = readonly [x: number, y: number, z: number];
+
+const box = (low: Corner, high: Corner): Manifold =>
+  solid.Manifold.cube([high[0] - low[0], high[1] - low[1], high[2] - low[2]]).translate([...low]);
+
+/** A member on the bench: along x from 0, its outer side up at y = thickness, its front edge at z = 0 and the rest behind. */
+const cut = (member: Member): Manifold => {
+  const { lengthMm, widthMm, thicknessMm, ends, seats, endRabbetMm } = member;
+  const skew = ends === 'mitre' ? thicknessMm : 0;
+  const profile = new solid.CrossSection([
+    [
+      [skew, 0],
+      [lengthMm - skew, 0],
+      [lengthMm, thicknessMm],
+      [0, thicknessMm],
+    ],
+  ]);
+  let left = profile.extrude(widthMm).translate([0, 0, -widthMm]);
+  for (const { fromFrontMm, widthMm: seatMm, depthMm, stopMm } of seats)
+    left = left.subtract(
+      box(
+        [stopMm > 0 ? stopMm : -1, -1, -fromFrontMm - seatMm],
+        [lengthMm - (stopMm > 0 ? stopMm : -1), depthMm, -fromFrontMm],
+      ),
+    );
+  if (endRabbetMm > 0)
+    for (const [from, to] of [
+      [-1, thicknessMm],
+      [lengthMm - thicknessMm, lengthMm + 1],
+    ] as const)
+      left = left.subtract(box([from, -1, -widthMm - 1], [to, endRabbetMm, 1]));
+  return left;
+};
+
+const [insideW, insideH, wide] = [876, 276, 90];
+
+/** Each member where it belongs, round the middle. */
+const placed = (member: Member): Manifold => {
+  const { name, lengthMm, thicknessMm } = member;
+  const upright = name === 'left' || name === 'right';
+  const half = upright ? insideW / 2 : insideH / 2;
+  const turn = { top: 0, left: 90, bottom: 180, right: 270 }[name] ?? 0;
+  expect(thicknessMm).toBeGreaterThan(0);
+  return cut(member)
+    .translate([-lengthMm / 2, half, 0])
+    .rotate([0, 0, turn]);
+};
+
+const joints = Object.keys(cornerJoints) as readonly CornerJoint[];
+const cases = joints.flatMap((joint) =>
+  [
+    { thicknessMm: 12, seatMm: 6, playMm: 1 },
+    { thicknessMm: 12, seatMm: 8, playMm: 1.2 },
+    { thicknessMm: 18, seatMm: 10, playMm: 0.5 },
+  ].map((stock) => ({ joint, ...stock })),
+);
+
+describe.each(cases)('a case with %j', ({ joint, thicknessMm, seatMm, playMm }) => {
+  const seats: readonly Omit<Seat, 'stopMm'>[] = [
+    { kind: 'groove', holds: 'face', fromFrontMm: 6, widthMm: 3.4, depthMm: seatMm, sheetMm: 3 },
+    { kind: 'rabbet', holds: 'back', fromFrontMm: wide - 4, widthMm: 4, depthMm: seatMm, sheetMm: 4 },
+  ];
+  const members = frameMembers({
+    insideWidthMm: insideW,
+    insideHeightMm: insideH,
+    memberWidthMm: wide,
+    thicknessMm,
+    joint,
+    seats,
+  });
+  const half = [panelOf(insideW, seatMm, playMm) / 2, panelOf(insideH, seatMm, playMm) / 2] as const;
+  /** A panel grown all round, from one depth to another. */
+  const panel = (grownMm: number, fromZ: number, toZ: number): Manifold =>
+    box([-half[0] - grownMm, -half[1] - grownMm, fromZ], [half[0] + grownMm, half[1] + grownMm, toZ]);
+  const overlap = (a: Manifold, b: Manifold): number => a.intersect(b).volume();
+
+  it('goes together: nothing overlaps, the outside is closed, and each member weighs what is said', () => {
+    const parts = members.map(placed);
+    for (const [at, part] of parts.entries()) {
+      expect(part.volume()).toBeCloseTo(memberMm3(members[at]!), 3);
+      for (const other of parts.slice(at + 1)) expect(overlap(part, other)).toBeLessThan(1e-3);
+    }
+    const whole = solid.Manifold.union(parts);
+    const { min, max } = whole.boundingBox();
+    expect([max[0] - min[0], max[1] - min[1]].map((each) => Math.round(each * 1e6) / 1e6)).toEqual([
+      insideW + 2 * thicknessMm,
+      insideH + 2 * thicknessMm,
+    ]);
+    // Cut off between the seats, it is a closed ring of the full thickness: no joint gapes.
+    const slab = whole.trimByPlane([0, 0, 1], -60).trimByPlane([0, 0, -1], 40);
+    const ring = (insideW + 2 * thicknessMm) * (insideH + 2 * thicknessMm) - insideW * insideH;
+    expect(slab.volume() / (20 * ring)).toBeCloseTo(1, 9);
+  });
+
+  it('takes its panels with their play and no more, and the back goes in from behind', () => {
+    const parts = members.map(placed);
+    const face = (grownMm: number): Manifold => panel(grownMm, -9.2, -6.2);
+    const back = (grownMm: number): Manifold => panel(grownMm, -wide - 30, -wide + 4);
+    for (const made of [face, back]) {
+      const reaches = (grownMm: number): number => parts.reduce((sum, part) => sum + overlap(part, made(grownMm)), 0);
+      expect(reaches(0)).toBeLessThan(1e-3);
+      expect(reaches(playMm - 0.01)).toBeLessThan(1e-3);
+      expect(reaches(playMm + 0.01)).toBeGreaterThan(1e-3);
+    }
+  });
+
+  it('shows no seat outside', () => {
+    // A skin of the outside, a tenth of a millimetre thick, is whole but for the rabbet that is open behind.
+    const whole = solid.Manifold.union(members.map(placed));
+    const [w, h] = [insideW / 2 + thicknessMm, insideH / 2 + thicknessMm];
+    const skin = box([-w, -h, -wide + 4], [w, h, 0]).subtract(box([-w + 0.1, -h + 0.1, -wide], [w - 0.1, h - 0.1, 1]));
+    expect(skin.subtract(whole).volume()).toBeLessThan(1e-3);
+  });
+});
