@@ -7,7 +7,7 @@ import {
 } from '../../document/catalogue/index.js';
 import type { CutPart } from '../parts/index.js';
 import { cutReels, type ReelCuts } from './reels.js';
-import { packSheets, type SheetPacking } from './sheets.js';
+import { packSheets, sheetsByArea, type SheetPacking } from './sheets.js';
 
 export { cutReels, type Reel, type ReelPiece, type ReelCuts } from './reels.js';
 export { packSheets, type PlacedPiece, type SheetPacking, type SheetPiece } from './sheets.js';
@@ -72,10 +72,14 @@ const packMaterial = (
       heightMm,
     })),
   ).flat();
-  const packing = packSheets(pieces, material.sheetWidthMm, material.sheetHeightMm, kerfMm);
+  // Wood runs with its grain; sheets without one lie either way.
+  const mayTurn = !('stuff' in material && material.stuff === 'wood');
+  const packing = packSheets(pieces, material.sheetWidthMm, material.sheetHeightMm, kerfMm, mayTurn);
   return {
     ...packing,
     sheets: Math.ceil((packing.sheets * quantity) / packed),
+    // Beyond what was packed, area alone is proof.
+    atLeast: packed === quantity ? packing.atLeast : sheetsByArea(pieces, material, kerfMm, quantity / packed),
     materialId: material.id,
     materialName: material.name,
     form: 'form' in material ? material.form : 'sheet',

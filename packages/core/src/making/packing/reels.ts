@@ -1,4 +1,5 @@
 import { roundOff } from '../../base/maths/index.js';
+import { fewestBins } from './fewest-bins.js';
 import { snapToCut } from '../../light/laying/index.js';
 
 /** A length to be cut from a reel. */
@@ -31,21 +32,16 @@ const inReelLengths = (piece: ReelPiece, reelMm: number, cutPitchMm: number): re
   }));
 };
 
-/**
- * Pieces on reels, longest first, each from the first reel with enough left (first-fit decreasing, at most 11/9 of the
- * best + 1). What is longer than a reel is cut in parts.
- */
+/** Pieces on the fewest reels, what stays on the fullest ones least. What is longer than a reel is cut in parts. */
 export const cutReels = (pieces: readonly ReelPiece[], reelMm: number, cutPitchMm: number): ReelCuts => {
-  const reels: { pieces: ReelPiece[]; leftMm: number }[] = [];
   const parts = pieces.flatMap((piece) => inReelLengths(piece, reelMm, cutPitchMm));
-  for (const piece of parts.sort((a, b) => b.lengthMm - a.lengthMm)) {
-    let reel = reels.find(({ leftMm }) => leftMm >= piece.lengthMm);
-    if (reel === undefined) {
-      reel = { pieces: [], leftMm: reelMm };
-      reels.push(reel);
-    }
-    reel.pieces.push(piece);
-    reel.leftMm -= piece.lengthMm;
-  }
+  const { bins } = fewestBins(
+    parts.map(({ lengthMm }) => lengthMm),
+    Math.max(reelMm, ...parts.map(({ lengthMm }) => lengthMm)),
+  );
+  const reels = bins.map((bin): Reel => {
+    const own = bin.map((at) => parts[at]!);
+    return { pieces: own, leftMm: reelMm - own.reduce((sum, { lengthMm }) => sum + lengthMm, 0) };
+  });
   return { reels, joined: pieces.filter(({ lengthMm }) => lengthMm > reelMm) };
 };
