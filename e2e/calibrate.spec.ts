@@ -83,3 +83,41 @@ test('brightness read on a finished box corrects its strip', async ({ page, shop
     .poll(async () => Number.parseFloat((await figure(page, 'mean luminance').textContent()) ?? '') / before)
     .toBeCloseTo(0.9, 1);
 });
+
+test('calipers on a coupon give the width of a cut, and set-ups and sheets use it', async ({ page, shop }) => {
+  await page.goto(`${shop.url}/shelf`);
+  await page.getByRole('button', { name: 'Measure Laser, 0.2 mm beam', exact: true }).click();
+  const dialog = page.getByRole('dialog');
+  const saved = page.waitForEvent('download');
+  await dialog.getByRole('button', { name: 'Coupon, SVG' }).click();
+  expect((await saved).suggestedFilename()).toBe('kerf-coupon.svg');
+  await dialog.getByLabel('Piece, reading 1').fill('40,2');
+  await dialog.getByLabel('Hole, reading 1').fill('39,8');
+  await expect(dialog.getByRole('alert')).toContainText('swapped');
+  await dialog.getByLabel('Piece, reading 1').fill('39,75');
+  await dialog.getByLabel('Hole, reading 1').fill('40,05');
+  await expect(dialog.getByTestId('fit')).toContainText('It cuts 0.15 mm wide');
+  await expect(dialog).toContainText('too small over 40 mm');
+  await dialog.getByRole('button', { name: 'Use it from now on' }).click();
+  await expect(page.getByRole('row', { name: /^Laser, 0.2 mm beam 0.15 mm/ })).toContainText('measured');
+
+  // A saw has no coupon: an offcut is sawn in two.
+  await page.getByRole('button', { name: 'Measure Saw blade 250 mm', exact: true }).click();
+  await dialog.getByLabel('Whole, reading 1').fill('200');
+  await dialog.getByLabel('Halves, reading 1').fill('197.4');
+  await dialog.getByRole('button', { name: 'Use it from now on' }).click();
+  await expect(page.getByRole('row', { name: /^Saw blade 250 mm 2.6 mm/ })).toContainText('measured');
+
+  await openJob(page, shop, 'Dispensary', 'cut');
+  await page.getByRole('radio', { name: 'Set-ups' }).click();
+  const setUps = page.getByRole('region', { name: 'Set-ups' });
+  await expect(setUps.getByRole('listitem').filter({ hasText: 'rip to width' })).toContainText('Saw blade 250 mm');
+  await expect(setUps.getByRole('img').first()).toBeVisible();
+
+  await page.goto(`${shop.url}/shelf`);
+  for (const name of ['Laser, 0.2 mm beam', 'Saw blade 250 mm']) {
+    await page.getByRole('button', { name: `Measure ${name}`, exact: true }).click();
+    await dialog.getByRole('button', { name: 'Go back to the typical figures' }).click();
+    await expect(page.getByRole('row', { name: new RegExp(`^${name}`) })).toContainText('typical');
+  }
+});

@@ -37,6 +37,10 @@ export class MeasuredFiguresDto implements MeasuredFigures {
   @IsOptional()
   @IsNumber(aNumber, { message: 'lumens for a metre' })
   lumensPerM?: number;
+
+  @IsOptional()
+  @IsNumber(aNumber, { message: 'the width of a cut in millimetres' })
+  cutMm?: number;
 }
 
 /** The shop’s own readings of an item, in place of its typical figures. */

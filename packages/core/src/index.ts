@@ -50,6 +50,7 @@ export {
 export { inPlace, placed, placedOutline, placedRect, rectRound, unplaced, type Placing } from './base/placing/index.js';
 export { fieldsIn, frontOf, inDesign, type AnyAssembly, type AssemblyResults } from './judging/results/index.js';
 export * from './document/calibrate/index.js';
+export { kerfCoupon, kerfSquareMm } from './making/coupons/index.js';
 export * from './document/catalogue/index.js';
 export { cornerWords } from './light/laying/index.js';
 export {

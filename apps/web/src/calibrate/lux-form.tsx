@@ -1,10 +1,10 @@
 import { fitTransmittance } from '@vitrum/core';
 import { useState } from 'react';
-import { fieldLook } from '../fields/field-row';
 import { Button } from '../ui/button';
 import { FitPlot } from './fit-plot';
 import type { Readings } from './measure-dialog';
-import { changeRow, emptyRow, filledRows, type ReadingRow } from './reading-rows';
+import { emptyRow, filledRows, type ReadingRow } from './reading-rows';
+import { ReadingsTable } from './readings-table';
 
 /** Lux without and through the sample, as many times as one likes. */
 export const LuxForm = ({ busy, onUse }: { readonly busy: boolean; readonly onUse: (readings: Readings) => void }) => {
@@ -18,37 +18,13 @@ export const LuxForm = ({ busy, onUse }: { readonly busy: boolean; readonly onUs
         Same lamp, same place: read the meter, lay the sample on it, read again. Three pairs or more tell how sure it
         is.
       </p>
-      <table className="figure w-full text-[13px]">
-        <thead>
-          <tr className="text-left font-sans text-xs text-soft">
-            <th>without, lx</th>
-            <th>through it, lx</th>
-            <th className="text-right">off the fit</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row, index) => (
-            <tr key={index}>
-              {(['first', 'second'] as const).map((key) => (
-                <td key={key} className="py-0.5 pr-2">
-                  <input
-                    className={`${fieldLook} figure w-28 text-right`}
-                    inputMode="decimal"
-                    aria-label={`${key === 'first' ? 'Without' : 'Through'}, reading ${index + 1}`}
-                    value={row[key]}
-                    onChange={({ target }) => setRows(changeRow(rows, index, { ...row, [key]: target.value }))}
-                  />
-                </td>
-              ))}
-              <td className="text-right">
-                {fit?.ok === true && fit.value.offShares[index] !== undefined
-                  ? `${(fit.value.offShares[index] * 100).toFixed(1)} %`
-                  : ''}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <ReadingsTable
+        rows={rows}
+        onChange={setRows}
+        heads={['without, lx', 'through it, lx']}
+        names={['Without', 'Through']}
+        offShares={fit?.ok === true ? fit.value.offShares : null}
+      />
       {fit?.ok === false && (
         <p role="alert" className="mt-1 text-[13px] font-semibold text-signal">
           {fit.problems[0]?.message}

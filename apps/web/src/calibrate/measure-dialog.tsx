@@ -5,6 +5,7 @@ import { forgetMeasured, putMeasured } from '../api/jobs';
 import { Button } from '../ui/button';
 import { SheetDialog } from '../ui/sheet-dialog';
 import { CouponForm } from './coupon-form';
+import { KerfForm } from './kerf-form';
 import { LuxForm } from './lux-form';
 import { today } from './reading-rows';
 import { Ways } from '../ui/ways';
@@ -19,7 +20,13 @@ export interface Readings {
 
 interface MeasureDialogProps {
   readonly kind: MeasurableKind;
-  readonly item: { readonly id: string; readonly name: string; readonly provenance: 'typical' | 'measured' };
+  readonly item: {
+    readonly id: string;
+    readonly name: string;
+    readonly provenance: 'typical' | 'measured';
+    /** Of what cuts: a blade is measured otherwise than a beam or a bit. */
+    readonly kind?: string;
+  };
   readonly onClose: () => void;
 }
 
@@ -46,12 +53,24 @@ export const MeasureDialog = ({ kind, item, onClose }: MeasureDialogProps) => {
     }
   };
   const use = (readings: Readings): void => void send(() => putMeasured(kind, item.id, { ...readings, on: today() }));
+  const cuts = kind === 'tools' || kind === 'cutters';
   return (
     <SheetDialog open onClose={onClose} title={`Measure: ${item.name}`}>
-      <div className="mb-3">
-        <Ways label="How" value={way} options={ways.map(({ id, label }) => ({ value: id, label }))} onChoose={setWay} />
-      </div>
-      {way === 'lux' ? <LuxForm busy={busy} onUse={use} /> : <CouponForm busy={busy} onUse={use} />}
+      {cuts ? (
+        <KerfForm toolName={item.name} isSaw={item.kind === 'blade'} busy={busy} onUse={use} />
+      ) : (
+        <>
+          <div className="mb-3">
+            <Ways
+              label="How"
+              value={way}
+              options={ways.map(({ id, label }) => ({ value: id, label }))}
+              onChoose={setWay}
+            />
+          </div>
+          {way === 'lux' ? <LuxForm busy={busy} onUse={use} /> : <CouponForm busy={busy} onUse={use} />}
+        </>
+      )}
       {problem !== null && (
         <p role="alert" className="mt-2 font-semibold text-signal">
           {problem}

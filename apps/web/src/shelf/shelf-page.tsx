@@ -13,12 +13,14 @@ interface Section {
   readonly columns: readonly string[];
   readonly rows: readonly (readonly string[])[];
   /** Items in the order of the rows, where a shop can measure them with a sheet of their own. */
-  readonly measurable?: { readonly kind: 'faces' | 'coatings'; readonly items: readonly Item[] };
+  readonly measurable?: { readonly kind: Measurable; readonly items: readonly (Item | null)[] };
 }
 
-type Item = Catalogue['faces'][number] | Catalogue['coatings'][number];
+type Measurable = 'faces' | 'coatings' | 'tools' | 'cutters';
+type Sheet = Catalogue['faces'][number] | Catalogue['coatings'][number];
+type Item = Catalogue[Measurable][number];
 
-const scatterOf = ({ scatter }: Item): string =>
+const scatterOf = ({ scatter }: Sheet): string =>
   scatter.kind === 'lambertian'
     ? 'full'
     : `${percent(scatter.hazeShare)} in ±${Math.round(scatter.sigmaDeg * 10) / 10}°`;
@@ -136,6 +138,7 @@ const sectionsOf = ({
         `${item.mostDeepMm} mm deep`,
         price(item.price, 'piece'),
       ]),
+      measurable: { kind: 'cutters', items: cutters },
     },
     {
       title: 'Wire',
@@ -173,6 +176,8 @@ const sectionsOf = ({
         `${tool.leastStrokeMm} mm`,
         `${tool.bedWidthMm} × ${tool.bedHeightMm} mm`,
       ]),
+      // A knife takes nothing away, and what a nozzle lays has no cut.
+      measurable: { kind: 'tools', items: tools.map((tool) => (tool.cutMm > 0 ? tool : null)) },
     },
   ];
 };
@@ -194,8 +199,17 @@ const MeasureCell = ({ item, onMeasure }: { readonly item: Item; readonly onMeas
 
 interface SectionTableProps {
   readonly section: Section;
-  readonly onMeasure: (kind: 'faces' | 'coatings', item: Item) => void;
+  readonly onMeasure: (kind: Measurable, item: Item) => void;
 }
+
+/** Whether the figures of an item are typical or the shop’s own, where they can be measured. */
+const FiguresCell = ({ section, place, onMeasure }: SectionTableProps & { readonly place: number }) => {
+  const { measurable } = section;
+  if (measurable === undefined) return null;
+  const item = measurable.items[place] ?? null;
+  if (item === null) return <td className="py-0.5 text-right text-xs text-soft">nothing to measure</td>;
+  return <MeasureCell item={item} onMeasure={() => onMeasure(measurable.kind, item)} />;
+};
 
 const SectionTable = ({ section, onMeasure }: SectionTableProps) => (
   <section id={slug(section.title)} className="mb-7 overflow-x-auto">
@@ -225,15 +239,7 @@ const SectionTable = ({ section, onMeasure }: SectionTableProps) => (
                 {value}
               </td>
             ))}
-            {section.measurable !== undefined && (
-              <MeasureCell
-                item={section.measurable.items[place]!}
-                onMeasure={() =>
-                  section.measurable !== undefined &&
-                  onMeasure(section.measurable.kind, section.measurable.items[place]!)
-                }
-              />
-            )}
+            <FiguresCell section={section} place={place} onMeasure={onMeasure} />
           </tr>
         ))}
       </tbody>
@@ -244,7 +250,7 @@ const SectionTable = ({ section, onMeasure }: SectionTableProps) => (
 /** What the shop can build from; faces and what is on them can be measured. */
 export const ShelfPage = () => {
   const { data, error } = useQuery({ queryKey: ['catalogue'], queryFn: getCatalogue, staleTime: Infinity });
-  const [measuring, setMeasuring] = useState<{ readonly kind: 'faces' | 'coatings'; readonly item: Item } | null>(null);
+  const [measuring, setMeasuring] = useState<{ readonly kind: Measurable; readonly item: Item } | null>(null);
   useEffect(() => {
     document.title = 'Shelf · Vitrum';
   }, []);
@@ -257,8 +263,8 @@ export const ShelfPage = () => {
         <h1 className="text-2xl font-bold">Shelf</h1>
         <p className="mb-3 max-w-3xl text-soft">
           What designs are made from. Figures are <strong className="text-ink">typical</strong>, usual values, until you
-          have <strong className="text-ink">measured</strong> your own: a lux meter or a photograph will do, and designs
-          use them from then on. A strip is measured on a finished box, in the step Prove.
+          have <strong className="text-ink">measured</strong> your own: a lux meter, a photograph or calipers will do,
+          and designs use them from then on. A strip is measured on a finished box, in the step Prove.
         </p>
         {data === undefined && (
           <Skeleton says="Fetching the shelf …" shapes={Array.from({ length: 12 }, () => 'mb-2 h-6')} />

@@ -1,7 +1,15 @@
 import { describe, expect, it } from '@jest/globals';
 import { shippedCatalogue } from '../catalogue/index.js';
 import { seededRandom } from '../../base/maths/index.js';
-import { fitBrightness, fitCoupon, fitTransmittance, withMeasured, type CouponPhoto } from './index.js';
+import {
+  fitBrightness,
+  fitCoupon,
+  fitKerf,
+  fitSawKerf,
+  fitTransmittance,
+  withMeasured,
+  type CouponPhoto,
+} from './index.js';
 
 const good = <T>(result: { ok: true; value: T } | { ok: false; problems: readonly { message: string }[] }): T => {
   if (!result.ok) throw new Error(result.problems[0]?.message);
@@ -140,5 +148,64 @@ describe('measured figures', () => {
   ])('refuse %j by its path', (figures, path) => {
     const item = withMeasured('faces', opal, figures, measured);
     expect(item.ok ? '' : item.problems[0]?.path).toBe(path);
+  });
+});
+
+describe('the kerf of a tool', () => {
+  it('is half of what hole and piece differ by, whatever the scale of the machine', () => {
+    const random = seededRandom(4);
+    for (let lot = 0; lot < 50; lot += 1) {
+      const [kerf, scale] = [0.1 + random() * 6, 0.99 + random() * 0.02];
+      const pairs = Array.from({ length: 5 }, () => ({
+        pieceMm: 40 * scale - kerf,
+        holeMm: 40 * scale + kerf,
+      }));
+      const fit = fitKerf(pairs, 40);
+      if (!fit.ok) throw new Error('no fit');
+      expect(fit.value.value).toBeCloseTo(kerf, 9);
+      expect(fit.value.scaleErrorMm).toBeCloseTo(40 * (scale - 1), 9);
+      expect(fit.value.error).toBeLessThan(1e-9);
+    }
+  });
+
+  it('is as sure as its readings agree: the standard error of their mean', () => {
+    // Kerfs 0.18, 0.20, 0.22: mean 0.20, spread 0.02, over the root of three.
+    const fit = fitKerf(
+      [0.18, 0.2, 0.22].map((kerf) => ({ pieceMm: 40 - kerf, holeMm: 40 + kerf })),
+      40,
+    );
+    expect(fit.ok && [fit.value.value, fit.value.error, fit.value.readings]).toEqual([
+      expect.closeTo(0.2, 9),
+      expect.closeTo(0.02 / Math.sqrt(3), 9),
+      3,
+    ]);
+  });
+
+  it('of a saw is what two halves lack of the whole', () => {
+    const fit = fitSawKerf([
+      { wholeMm: 200, halvesMm: 196.9 },
+      { wholeMm: 180.4, halvesMm: 177.1 },
+    ]);
+    expect(fit.ok && fit.value.value).toBeCloseTo(3.2, 9);
+  });
+
+  it.each([
+    [fitKerf([{ pieceMm: 40.2, holeMm: 39.8 }], 40), '0.holeMm', 'swapped'],
+    [fitKerf([{ pieceMm: Number.NaN, holeMm: 40 }], 40), '0.pieceMm', 'above 0'],
+    [fitKerf([{ pieceMm: 40, holeMm: 400 }], 40), '0.holeMm', 'too far apart'],
+    [fitKerf([], 40), '', 'no readings'],
+    [fitSawKerf([{ wholeMm: 100, halvesMm: 103 }]), '0.wholeMm', 'swapped'],
+  ] as const)('is refused with its place where readings cannot be so', (fit, path, words) => {
+    expect(fit.ok ? null : fit.problems[0]!.path).toBe(path);
+    expect(fit.ok ? '' : fit.problems[0]!.message).toContain(words);
+  });
+
+  it('goes into the item, which from then on is measured; nothing else of it can be', () => {
+    const blade = shippedCatalogue.cutters[0]!;
+    const measured = { on: '2030-01-31', how: 'calipers', readings: 3, errorShare: 0.01 };
+    const changed = withMeasured('cutters', blade, { cutMm: 2.9 }, measured);
+    expect(changed).toMatchObject({ ok: true, value: { id: blade.id, cutMm: 2.9, provenance: 'measured' } });
+    expect(withMeasured('cutters', blade, { transmittance: 0.4 }, measured).ok).toBe(false);
+    expect(withMeasured('tools', shippedCatalogue.tools[1]!, { cutMm: 60 }, measured).ok).toBe(false);
   });
 });

@@ -2,7 +2,7 @@ import type { Catalogue, Measured } from '../catalogue/index.js';
 import { failure, success, type Problem, type Result } from '../../base/result.js';
 
 /** The lists whose figures a shop can measure. */
-export const measurableKinds = ['strips', 'faces', 'coatings', 'linings'] as const;
+export const measurableKinds = ['strips', 'faces', 'coatings', 'linings', 'tools', 'cutters'] as const;
 export type MeasurableKind = (typeof measurableKinds)[number];
 
 /** Figures that readings may replace. */
@@ -12,6 +12,7 @@ export interface MeasuredFigures {
   readonly sigmaDeg?: number | undefined;
   readonly hazeShare?: number | undefined;
   readonly lumensPerM?: number | undefined;
+  readonly cutMm?: number | undefined;
 }
 
 const allowed: Readonly<Record<MeasurableKind, readonly (keyof MeasuredFigures)[]>> = {
@@ -19,6 +20,8 @@ const allowed: Readonly<Record<MeasurableKind, readonly (keyof MeasuredFigures)[
   faces: ['transmittance', 'reflectance', 'sigmaDeg', 'hazeShare'],
   coatings: ['transmittance', 'reflectance', 'sigmaDeg', 'hazeShare'],
   linings: ['reflectance'],
+  tools: ['cutMm'],
+  cutters: ['cutMm'],
 };
 
 const bounds: Readonly<Record<keyof MeasuredFigures, readonly [number, number]>> = {
@@ -27,6 +30,7 @@ const bounds: Readonly<Record<keyof MeasuredFigures, readonly [number, number]>>
   sigmaDeg: [0.2, 60],
   hazeShare: [0, 1],
   lumensPerM: [1, 20_000],
+  cutMm: [0.01, 40],
 };
 
 /** Share of light that some of is lost in any sheet. */

@@ -104,6 +104,10 @@ const rollsOf = (cut: readonly CutPart[], quantity: number, kerfMm: number): rea
   return [...rolls.values()];
 };
 
+/** What the saw takes: of the widest blade on the shelf, as measured, or the shop’s usual figure where there is none (mm). */
+const sawKerf = ({ cutters, rates }: Catalogue): number =>
+  Math.max(0, ...cutters.filter(({ kind }) => kind === 'blade').map(({ cutMm }) => cutMm)) || rates.kerfMm;
+
 /** The packing stage: parts on sheets with the saw's kerf, segments of each strip on reels. */
 export const pack = (
   cut: readonly CutPart[],
@@ -117,7 +121,7 @@ export const pack = (
     const own = cut.filter(
       (part) => (part.stock === 'board' || part.stock === 'face') && part.materialId === material.id,
     );
-    return own.length === 0 ? [] : [packMaterial(material, own, quantity, catalogue.rates.kerfMm)];
+    return own.length === 0 ? [] : [packMaterial(material, own, quantity, sawKerf(catalogue))];
   });
   const signs = Array.from({ length: Math.min(quantity, packedAtMost) }, (_, sign) => sign);
   const reels = distinctItems(strips).map((strip): StripReels => {
@@ -135,5 +139,5 @@ export const pack = (
       ...cutReels(pieces, strip.reelMm, strip.cutPitchMm),
     };
   });
-  return { sheets, rolls: rollsOf(cut, quantity, catalogue.rates.kerfMm), reels };
+  return { sheets, rolls: rollsOf(cut, quantity, sawKerf(catalogue)), reels };
 };
