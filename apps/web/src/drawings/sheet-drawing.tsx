@@ -51,7 +51,10 @@ export const SheetDrawing = ({ sheets, sheet, outstanding = null }: SheetDrawing
           ))}
       </svg>
       <figcaption className="text-xs text-soft">
-        {sheets.materialName}, {sheets.form} {sheet + 1} of {sheets.sheets}, {show(long)} × {show(short)}
+        {sheets.materialName}, {sheets.form} {sheet + 1} of {sheets.sheets}
+        {sheets.sheets > 1 &&
+          (sheets.atLeast === sheets.sheets ? ' (no fewer will do)' : ` (${sheets.atLeast} at least)`)}
+        , {show(long)} × {show(short)}
       </figcaption>
     </figure>
   );

@@ -1,3 +1,4 @@
+import { TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { useEvaluation } from '../evaluation/evaluation-store';
 import { Ways } from '../ui/ways';
@@ -32,8 +33,14 @@ export const SheetLayout = () => {
   return (
     <div className="flex h-[330px] shrink-0 flex-col border-t border-line bg-sheet print:h-auto">
       {sawn && (
-        <div className="no-print px-3">
+        <div className="no-print flex flex-wrap items-center justify-between gap-x-4 px-3">
           <Ways label="What is shown of the cutting" value={shown} options={views} onChoose={setView} />
+          {shown === 'set-ups' && (
+            <p className="flex items-center gap-1.5 text-[13px] text-caution">
+              <TriangleAlert size={14} aria-hidden /> Push block, eye, ear and dust protection; by each machine’s
+              manual.
+            </p>
+          )}
         </div>
       )}
       <section

@@ -9,6 +9,7 @@ import { fileName, type PackFile } from './file-name.js';
 import { partDxf } from './dxf.js';
 import { partsCsv, stripCsv, wiringCsv } from './parts-csv.js';
 import { litPng } from './png.js';
+import { sheetDrawing, sheetsPdf, sheetsToCut } from './sheet-layouts.js';
 import { partSvg } from './svg.js';
 import { templatesOf } from './template-pdf.js';
 import { toolpathPart } from './toolpath.js';
@@ -17,6 +18,7 @@ import { labelsPdf, wiringPdf } from './wiring-pdf.js';
 export { fileName, type PackFile } from './file-name.js';
 export { lightMaps, lightZip, luminanceCsv, luminancePfm, luminancePng16 } from './light-maps.js';
 export { partDxf } from './dxf.js';
+export { sheetDrawing, sheetsPdf, sheetsToCut, type SheetToCut } from './sheet-layouts.js';
 export { partsCsv, stripCsv, wiringCsv } from './parts-csv.js';
 export { litPng } from './png.js';
 export { partSvg, pathData } from './svg.js';
@@ -65,6 +67,17 @@ const partFiles = ({ parts, assemblies }: Evaluation): readonly PackFile[] => [
   }),
 ];
 
+/** Each sheet and bar as a drawing, and all of them on paper. */
+const layoutFiles = async (evaluation: Evaluation): Promise<readonly PackFile[]> => {
+  const sheets = sheetsToCut(evaluation.packing);
+  if (sheets.length === 0) return [];
+  return [
+    ...sheets.flatMap((sheet) => drawings('layouts', sheetDrawing(sheet))),
+    { path: 'layouts/sheets-a4.pdf', bytes: await sheetsPdf(evaluation, 'a4') },
+    { path: 'layouts/sheets-letter.pdf', bytes: await sheetsPdf(evaluation, 'letter') },
+  ];
+};
+
 /** What can be printed in three dimensions, as STL. */
 const solidFiles = ({ assemblies }: Evaluation): readonly PackFile[] =>
   assemblies.flatMap((own) =>
@@ -87,6 +100,7 @@ export const benchPack = async (evaluation: Evaluation): Promise<readonly PackFi
     { path: 'lit-dusk.png', bytes: litPng(evaluation, 'evening', litViewPx) },
     ...(await templateFiles(evaluation)),
     ...(await wiringFiles(evaluation)),
+    ...(await layoutFiles(evaluation)),
     ...solidFiles(evaluation),
     ...partFiles(evaluation),
   ];

@@ -1,0 +1,50 @@
+import { choose } from './support/controls';
+import { expect, openJob, saved, settled, showOver, test } from './support/shop';
+
+test('a box goes from its joint to the settings of saw and router table', async ({ page, shop }) => {
+  await openJob(page, shop, 'Dispensary', 'cut');
+  await page.getByRole('radio', { name: 'Set-ups' }).click();
+  const setUps = page.getByRole('region', { name: 'Set-ups' });
+  // Butted corners: seats of the long returns are stopped, by a bit between two blocks.
+  const stopped = setUps.getByRole('listitem').filter({ hasText: 'Router table: rabbet for the face' });
+  await expect(stopped).toContainText('Top return, Bottom return');
+  await expect(stopped).toContainText(/Stop blocks, both sides\s*890\smm/);
+  await expect(stopped.getByRole('img', { name: 'Router table: rabbet for the face' })).toBeVisible();
+
+  await page.getByRole('link', { name: /^Case/ }).click();
+  await choose(page.getByLabel('Corners'), 'mitre-spline');
+  await page.getByRole('link', { name: /^Cut/ }).click();
+  await page.getByRole('radio', { name: 'Set-ups' }).click();
+  await expect(setUps.getByRole('listitem').filter({ hasText: 'mitres to length' })).toHaveCount(2);
+  await expect(setUps.getByRole('listitem').filter({ hasText: 'slots for splines' })).toContainText('Spline');
+  // Through seats are cut by the saw now, in all four at once.
+  const through = setUps.getByRole('listitem').filter({ hasText: 'Saw: rabbet for the face' });
+  await expect(through).toContainText('Top return, Bottom return, Left return, Right return');
+  await expect(setUps.getByText(/Stop blocks/)).toHaveCount(0);
+
+  // The same fences in inches show thirty-seconds.
+  await page.getByRole('button', { name: 'Job menu' }).click();
+  await page.getByRole('menuitem', { name: 'Show lengths in inches' }).click();
+  await expect(setUps.getByRole('listitem').filter({ hasText: 'rip to width' })).toContainText(/\d+ \d+\/\d+\sin/);
+  await settled(page);
+  await saved(page);
+
+  // Each setting is a step of the build with its section.
+  await page.getByRole('link', { name: /^Build/ }).click();
+  await page.getByText('Saw: rabbet for the back, in Top return').first().click();
+  await expect(page.getByRole('group', { name: /^Drawing: Saw: rabbet for the back/ }).getByRole('img')).toBeVisible();
+});
+
+test('screws too near an edge are found, and mended by a deeper seat', async ({ page, shop }) => {
+  await openJob(page, shop, 'Dispensary', 'case');
+  await page.getByLabel('Seat depth').fill('4');
+  await page.getByLabel('Seat depth').press('Enter');
+  await page.getByLabel('Play a side').fill('0.9');
+  await page.getByLabel('Play a side').press('Enter');
+  await showOver(page, 'findings');
+  const finding = page.locator('[data-finding="back-screws-near-edge"]');
+  await expect(finding).toContainText('to the edge');
+  await finding.getByRole('button', { name: /Apply/ }).first().click();
+  await expect(finding).toHaveCount(0);
+  await expect(page.getByLabel('Seat depth')).toHaveValue(/6/);
+});
