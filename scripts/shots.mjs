@@ -132,7 +132,14 @@ const pictures = [
       await page.getByTestId('hint').waitFor();
     },
   ],
-  ['job-cut', (page) => openJob(page, 'Ticket', 'cut')],
+  [
+    'job-cut',
+    async (page) => {
+      await openJob(page, 'Dispensary', 'cut');
+      await page.getByRole('radio', { name: 'Set-ups' }).click();
+      await page.getByRole('region', { name: 'Set-ups' }).evaluate((region) => (region.scrollLeft = 860));
+    },
+  ],
   ['job-build', (page) => openJob(page, 'Dispensary', 'build')],
   [
     'job-dark-page',

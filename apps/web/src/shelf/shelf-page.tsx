@@ -172,7 +172,7 @@ const sectionsOf = ({
       columns: ['name', 'width of its cut', 'thinnest stroke', 'bed'],
       rows: tools.map((tool) => [
         tool.name,
-        tool.cutMm === 0 ? 'none, a knife' : `${tool.cutMm} mm`,
+        tool.cutMm === 0 ? (tool.kind === 'knife' ? 'none, a knife' : 'none, it lays') : `${tool.cutMm} mm`,
         `${tool.leastStrokeMm} mm`,
         `${tool.bedWidthMm} × ${tool.bedHeightMm} mm`,
       ]),
