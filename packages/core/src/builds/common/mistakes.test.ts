@@ -126,6 +126,13 @@ const mistakes: readonly (readonly [
     () => box({ 'case.returnBoardId': 'oak-18', 'case.retention': 'groove', 'case.seatMm': 15 }),
   ],
   [
+    'vents that run into each other',
+    'holes-collide',
+    'fix',
+    'other-vents',
+    () => box({ 'case.vents': { count: 40, diameterMm: 30 } }),
+  ],
+  [
     'lines nearer than strip is wide',
     'strips-overlap',
     'fix',
@@ -173,6 +180,12 @@ describe('a mistake', () => {
     ['eight millimetres of seat hold a screw', 'back-screws-near-edge', () => box({})],
     ['a groove of half the board stands', 'weak-groove', () => box({ 'case.retention': 'groove', 'case.seatMm': 6 })],
     ['mitres need no room for screws', 'corners-without-room', () => box({ 'case.cornerJoint': 'mitre' })],
+    ['vents with wood between them', 'holes-collide', () => box({ 'case.vents': { count: 12, diameterMm: 10 } })],
+    [
+      'a lead through the back goes beside the middle row',
+      'holes-collide',
+      () => box({ 'light.rowCount': 9 }, { 'brief.leadExit': 'back' }),
+    ],
     ['rows side by side do not overlap', 'strips-overlap', () => box({ 'light.rowCount': 12 })],
   ] as const)('%s: no word of %s', (_, rule, design) => {
     expect(findingOn(design(), fonts, rule)).toBeNull();

@@ -28,7 +28,7 @@ export const layBox =
     if (!strung.ok) return strung;
     const runs = strung.value;
     const section = stages.section.run(geometry, assembly.case, materials, runs);
-    const entry = stages.entry.run(brief.leadExit, geometry);
+    const entry = stages.entry.run(brief.leadExit, geometry, runs, materials.strip);
     const router = stages.router.run(geometry.inside, runs);
     const distribution = stages.photometry.run(materials.strip, light.photometry);
     if (!distribution.ok) return distribution;

@@ -3,14 +3,13 @@ import { moveOutline, outlineArea, rectRing, subtract, type Outline, type Point 
 import type { CutPart, PartLayer, PartShape } from '../../making/parts/index.js';
 import type { PartFacts } from './types.js';
 import { blockParts } from './block-parts.js';
+import { leadEntry, leadHoleMm } from './lead-entry.js';
 import { ledgeParts } from './ledge-parts.js';
 import { secondPlayMm } from './second-sheet.js';
 import { ventHoles } from './vents.js';
 
 const screwEveryMm = 150;
 const screwHoleMm = 3;
-/** Lead hole: the jacket and a grommet round it. */
-const grommetMm = 5;
 /** Height of the lead's hole above the back (mm), clear of the strip. */
 const leadAboveBackMm = 12;
 
@@ -46,17 +45,15 @@ const leadHole = (x: number, y: number): PartShape => ({
   kind: 'hole',
   x,
   y,
-  diameterMm: widestLeadMm + grommetMm,
+  diameterMm: leadHoleMm,
 });
-
-/** The widest lead in use; holes are drilled for it whatever gauge is chosen later. */
-const widestLeadMm = 7.4;
 
 const backPart = (facts: PartFacts): CutPart => {
   const { geometry, materials, design, brief, runs } = facts;
   const { widthMm, heightMm, thicknessMm } = geometry.back;
   const [midX, midY] = [widthMm / 2, heightMm / 2];
-  const lead = brief.leadExit === 'back' ? [leadHole(midX, midY)] : [];
+  const [leadX, leadY] = leadEntry('back', geometry, runs, materials.strip);
+  const lead = brief.leadExit === 'back' ? [leadHole(midX + leadX, midY + leadY)] : [];
   const rows = runs.segments
     .filter(({ on }) => on === 'back')
     .map(({ from, to }): PartShape => ({

@@ -4,6 +4,7 @@ import { addRows, closerEnds, deepen, dropRows, secondSheet, ventCase, whiterLin
 import { faceBinds, largerThanSheet, lettersOverhang, tooShallow } from './case-rules.js';
 import { faceTooHot, tooHot } from '../common/heat-rules.js';
 import { gearFits } from '../common/fits-inside.js';
+import { holesCollide } from './hole-rules.js';
 import { boxInsides } from './insides.js';
 import { backScrewsNearEdge, cornersWithoutRoom, noCutter, weakGroove } from './joinery-rules.js';
 import { doubledSide } from './side-rules.js';
@@ -43,6 +44,7 @@ export const lightboxRules: readonly Rule<BoxResults>[] = [
   cornersWithoutRoom,
   weakGroove,
   noCutter,
+  holesCollide,
   faceBinds,
   lettersOverhang,
   overBed,
