@@ -10,7 +10,7 @@ test('the build is ticked step by step, each with its drawing, and the ticks sta
   await page.getByRole('button', { name: /^3\. Cut 5 boards/ }).click();
   await expect(drawn.getByText('Top return')).toBeVisible();
   await page.getByRole('checkbox', { name: /^Done: Print the strip template/ }).check();
-  await expect(page.getByText(/^1 of 18 done\./)).toBeVisible();
+  await expect(page.getByText(/^1 of \d+ done\./)).toBeVisible();
   await page.getByRole('link', { name: 'Bench mode' }).click();
   // Steps are walked large; what is ticked makes room for the next.
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^3\. Cut 5 boards/);
@@ -19,17 +19,20 @@ test('the build is ticked step by step, each with its drawing, and the ticks sta
   await page.getByRole('checkbox', { name: 'Done' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^3\. Cut 5 boards/);
   await expect(page.getByText('Table saw: guard')).toBeVisible();
-  await page.getByRole('navigation', { name: 'Steps' }).getByText('Glue and screw').click();
+  await page.getByRole('navigation', { name: 'Steps' }).getByText('Join the returns').click();
   await page.getByRole('button', { name: 'Start the wait, 1 h' }).click();
   await expect(page.getByRole('timer')).toHaveText(/^(1 h 00 min|59 min \d\d s) left/);
   await saved(page);
   await page.reload();
-  await expect(page.getByText('2 of 18 done')).toBeVisible();
-  await page.getByRole('navigation', { name: 'Steps' }).getByText('Glue and screw').click();
+  await expect(page.getByText(/^2 of \d+ done/)).toBeVisible();
+  await page.getByRole('navigation', { name: 'Steps' }).getByText('Join the returns').click();
   await expect(page.getByRole('timer')).toHaveText(/left/);
   const views = new Set<string | null>();
-  for (let step = 0; step < 18; step += 1) {
-    await page.getByRole('navigation', { name: 'Steps' }).getByRole('button').nth(step).click();
+  const steps = page.getByRole('navigation', { name: 'Steps' }).getByRole('button');
+  const count = await steps.count();
+  expect(count).toBeGreaterThan(18);
+  for (let step = 0; step < count; step += 1) {
+    await steps.nth(step).click();
     const drawing = page.getByRole('group', { name: /^Drawing: / });
     views.add(await drawing.getAttribute('data-view'));
     await expect(drawing.locator('svg, canvas').first()).toBeVisible();

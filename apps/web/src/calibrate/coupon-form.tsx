@@ -1,9 +1,9 @@
 import { fitCoupon, type CouponPhoto } from '@vitrum/core';
 import { useState, type ChangeEvent } from 'react';
 import { fieldLook } from '../fields/field-row';
-import { Button } from '../ui/button';
 import { FitPlot } from './fit-plot';
 import type { Readings } from './measure-dialog';
+import { UseReadings } from './readings-end';
 import { linearGrey } from './reading-rows';
 
 const widestPx = 640;
@@ -89,21 +89,16 @@ export const CouponForm = ({
             <strong className="figure">{fit.value.sigmaDeg.toFixed(1)}°</strong>; rings off by{' '}
             <span className="figure">{(fit.value.offShare * 100).toFixed(1)} %</span>
           </p>
-          <Button
-            look="strong"
-            className="mt-2"
-            disabled={busy}
-            onClick={() =>
-              onUse({
-                figures: { sigmaDeg: fit.value.sigmaDeg, hazeShare: fit.value.hazeShare },
-                how: 'photograph of a lit coupon',
-                readings: fit.value.rings.length,
-                errorShare: Math.min(1, fit.value.offShare),
-              })
-            }
-          >
-            Use it from now on
-          </Button>
+          <UseReadings
+            busy={busy}
+            onUse={onUse}
+            readings={{
+              figures: { sigmaDeg: fit.value.sigmaDeg, hazeShare: fit.value.hazeShare },
+              how: 'photograph of a lit coupon',
+              readings: fit.value.rings.length,
+              errorShare: Math.min(1, fit.value.offShare),
+            }}
+          />
         </>
       )}
     </>

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Button } from '../ui/button';
 import { saveFile } from '../ui/save-file';
 import type { Readings } from './measure-dialog';
+import { Refused, UseReadings } from './readings-end';
 import { emptyRow, filledRows, type ReadingRow } from './reading-rows';
 import { ReadingsTable } from './readings-table';
 
@@ -69,11 +70,7 @@ export const KerfForm = ({ toolName, isSaw, busy, onUse }: KerfFormProps) => {
         names={isSaw ? ['Whole', 'Halves'] : ['Piece', 'Hole']}
         offShares={fit?.ok === true ? fit.value.offShares : null}
       />
-      {fit?.ok === false && (
-        <p role="alert" className="mt-1 text-[13px] font-semibold text-signal">
-          {fit.problems[0]?.message}
-        </p>
-      )}
+      {fit?.ok === false && <Refused problems={fit.problems} />}
       {fit?.ok === true && (
         <>
           <p className="mt-2" data-testid="fit">
@@ -88,21 +85,16 @@ export const KerfForm = ({ toolName, isSaw, busy, onUse }: KerfFormProps) => {
               there, not a kerf.
             </p>
           )}
-          <Button
-            look="strong"
-            className="mt-2"
-            disabled={busy}
-            onClick={() =>
-              onUse({
-                figures: { cutMm: Math.round(fit.value.value * 1000) / 1000 },
-                how: isSaw ? 'calipers, offcut sawn in two' : 'calipers, squares and their holes',
-                readings: fit.value.readings,
-                errorShare: Math.min(1, fit.value.error / fit.value.value),
-              })
-            }
-          >
-            Use it from now on
-          </Button>
+          <UseReadings
+            busy={busy}
+            onUse={onUse}
+            readings={{
+              figures: { cutMm: Math.round(fit.value.value * 1000) / 1000 },
+              how: isSaw ? 'calipers, offcut sawn in two' : 'calipers, squares and their holes',
+              readings: fit.value.readings,
+              errorShare: Math.min(1, fit.value.error / fit.value.value),
+            }}
+          />
         </>
       )}
     </>

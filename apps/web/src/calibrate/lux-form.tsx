@@ -1,8 +1,8 @@
 import { fitTransmittance } from '@vitrum/core';
 import { useState } from 'react';
-import { Button } from '../ui/button';
 import { FitPlot } from './fit-plot';
 import type { Readings } from './measure-dialog';
+import { Refused, UseReadings } from './readings-end';
 import { emptyRow, filledRows, type ReadingRow } from './reading-rows';
 import { ReadingsTable } from './readings-table';
 
@@ -25,11 +25,7 @@ export const LuxForm = ({ busy, onUse }: { readonly busy: boolean; readonly onUs
         names={['Without', 'Through']}
         offShares={fit?.ok === true ? fit.value.offShares : null}
       />
-      {fit?.ok === false && (
-        <p role="alert" className="mt-1 text-[13px] font-semibold text-signal">
-          {fit.problems[0]?.message}
-        </p>
-      )}
+      {fit?.ok === false && <Refused problems={fit.problems} />}
       {fit?.ok === true && (
         <>
           <FitPlot
@@ -45,21 +41,16 @@ export const LuxForm = ({ busy, onUse }: { readonly busy: boolean; readonly onUs
             It passes <strong className="figure">{(fit.value.value * 100).toFixed(1)} %</strong>
             {fit.value.readings > 1 && <span className="figure"> ± {(fit.value.error * 100).toFixed(1)}</span>}
           </p>
-          <Button
-            look="strong"
-            className="mt-2"
-            disabled={busy}
-            onClick={() =>
-              onUse({
-                figures: { transmittance: fit.value.value },
-                how: 'lux meter, sample laid on it',
-                readings: fit.value.readings,
-                errorShare: Math.min(1, fit.value.error / fit.value.value),
-              })
-            }
-          >
-            Use it from now on
-          </Button>
+          <UseReadings
+            busy={busy}
+            onUse={onUse}
+            readings={{
+              figures: { transmittance: fit.value.value },
+              how: 'lux meter, sample laid on it',
+              readings: fit.value.readings,
+              errorShare: Math.min(1, fit.value.error / fit.value.value),
+            }}
+          />
         </>
       )}
     </>

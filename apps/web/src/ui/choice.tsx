@@ -1,6 +1,7 @@
 import { Check, ChevronsUpDown } from 'lucide-react';
 import { Select } from 'radix-ui';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
+import { useKeptInView } from './use-kept-in-view';
 
 export interface ChoiceOption<Value extends string | number = string> {
   readonly value: Value;
@@ -48,6 +49,8 @@ export const Choice = <Value extends string | number>({
   className = '',
 }: ChoiceProps<Value>) => {
   const [open, setOpen] = useState(false);
+  const trigger = useRef<HTMLButtonElement>(null);
+  useKeptInView(trigger, open);
   const chosen = options.find((option) => option.value === value);
   return (
     <Select.Root
@@ -61,6 +64,7 @@ export const Choice = <Value extends string | number>({
       }}
     >
       <Select.Trigger
+        ref={trigger}
         {...(id === undefined ? {} : { id })}
         aria-label={label}
         aria-describedby={describedBy}

@@ -1,4 +1,4 @@
-import { outlineBounds, type Rect } from '../../base/outlines/index.js';
+import { distanceToOutline, outlineBounds, type Rect } from '../../base/outlines/index.js';
 import type { Rule, Remedy } from '../../judging/findings/index.js';
 import { fieldsIn, inDesign } from '../../judging/results/index.js';
 import { set, type Brief } from '../../document/design/index.js';
@@ -28,13 +28,6 @@ const holesOf = (part: CutPart): readonly Hole[] =>
 const toRect = ({ x, y }: Hole, rect: Rect): number =>
   Math.hypot(Math.max(rect.x - x, 0, x - rect.x - rect.width), Math.max(rect.y - y, 0, y - rect.y - rect.height));
 
-const toLine = ({ x, y }: Hole, { from, to }: Extract<PartShape, { kind: 'line' }>): number => {
-  const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
-  const square = dx * dx + dy * dy;
-  const at = square === 0 ? 0 : Math.min(1, Math.max(0, ((x - from[0]) * dx + (y - from[1]) * dy) / square));
-  return Math.hypot(x - from[0] - at * dx, y - from[1] - at * dy);
-};
-
 /** Holes of a part that run into a seat, into strip, into one another, or out of an edge. */
 const collisionsIn = (part: CutPart, stripMm: number): readonly Collision[] => {
   const holes = holesOf(part);
@@ -51,7 +44,9 @@ const collisionsIn = (part: CutPart, stripMm: number): readonly Collision[] => {
       // Screws of the back have a rule of their own.
       ...(part.id === 'back' && hole.diameterMm < 4 ? [] : found('the edge', reach + leastWoodMm - edge)),
       ...seats.flatMap((seat) => found('a seat', reach - toRect(hole, seat))),
-      ...lines.flatMap((line) => found('strip', reach + stripMm / 2 - toLine(hole, line))),
+      ...lines.flatMap((line) =>
+        found('strip', reach + stripMm / 2 - distanceToOutline([hole.x, hole.y], [[line.from, line.to]])),
+      ),
       ...holes
         .slice(at + 1)
         .flatMap((other) =>

@@ -1,3 +1,4 @@
+import { distanceToOutline } from '../../base/outlines/index.js';
 import type { Strip } from '../../document/catalogue/index.js';
 import type { Brief } from '../../document/design/index.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
@@ -11,17 +12,14 @@ const clearMm = 2;
 
 /** From a place on the back to the nearest middle line of strip there (mm). */
 const toStrip = (x: number, y: number, { segments }: LightRuns): number =>
-  Math.min(
-    ...segments
+  distanceToOutline(
+    [x, y],
+    segments
       .filter(({ on }) => on === 'back')
-      .map(({ from, to }) => {
-        const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
-        const square = dx * dx + dy * dy;
-        const along = square === 0 ? 0 : ((x - from[0]) * dx + (y - from[1]) * dy) / square;
-        const at = Math.min(1, Math.max(0, along));
-        return Math.hypot(x - from[0] - at * dx, y - from[1] - at * dy);
-      }),
-    Infinity,
+      .map(({ from, to }) => [
+        [from[0], from[1]],
+        [to[0], to[1]],
+      ]),
   );
 
 /** Where the lead goes through the back: in the middle, or as near to it as strip and block leave room, up or down. */

@@ -1,0 +1,20 @@
+import { useEffect, type RefObject } from 'react';
+
+/**
+ * Keeps an element in sight while `active`: what comes in above it may push it out of the window, and a list that hangs on it
+ * would go with it, where nobody can scroll.
+ */
+export const useKeptInView = (element: RefObject<HTMLElement | null>, active: boolean): void => {
+  useEffect(() => {
+    const kept = element.current;
+    if (!active || kept === null || typeof IntersectionObserver !== 'function') return undefined;
+    const observer = new IntersectionObserver(
+      ([entry]) => {
+        if (entry?.isIntersecting === false) kept.scrollIntoView({ block: 'nearest' });
+      },
+      { threshold: 0.5 },
+    );
+    observer.observe(kept);
+    return () => observer.disconnect();
+  }, [element, active]);
+};
