@@ -48,3 +48,20 @@ test('screws too near an edge are found, and mended by a deeper seat', async ({ 
   await expect(finding).toHaveCount(0);
   await expect(page.getByLabel('Seat depth')).toHaveValue(/6/);
 });
+
+test('on paper each sheet and each setting has a page of its own', async ({ page, shop }) => {
+  await openJob(page, shop, 'Dispensary', 'cut');
+  const pages = page.locator('section[aria-label^="Page: "]');
+  await expect(pages).toHaveCount(0);
+  await page.emulateMedia({ media: 'print' });
+  await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
+  // Three materials on a sheet each, and seven settings.
+  await expect(pages).toHaveCount(10);
+  await expect(page.getByRole('region', { name: 'Page: set-up 4' })).toContainText('Stop blocks, both sides');
+  await expect(page.getByRole('region', { name: 'Page: set-up 4' }).getByRole('img')).toBeVisible();
+  await expect(page.getByRole('region', { name: /Page: Birch plywood/ })).toContainText('Top return');
+  for (const own of await pages.all())
+    expect(await own.evaluate((section) => getComputedStyle(section).breakBefore)).toBe('page');
+  await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
+  await expect(pages).toHaveCount(0);
+});

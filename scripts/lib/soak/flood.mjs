@@ -1,4 +1,5 @@
-import { setTimeout as pause } from 'node:timers/promises';
+import { once } from 'node:events';
+import { Worker } from 'node:worker_threads';
 import { percentile } from './shop.mjs';
 
 const deep = (depth) => '{"a":'.repeat(depth) + '1' + '}'.repeat(depth);
@@ -10,15 +11,19 @@ const worst = (designs) => {
   const [box, letters] = designs;
   const many = { ...letters, brief: { ...letters.brief, text: 'ETAOIN SHRDLU '.repeat(14) } };
   const sound = JSON.stringify({ name: 'x', design: box });
+  // Made once: what makes the flood is not to be what is slow.
+  const made = [
+    deep(3000),
+    deep(300_000),
+    withField(box, fields(40_000)),
+    withField(box, fields(1900)),
+    withField(box, `"list":[${'[1],'.repeat(300_000)}1]`),
+    `{"name":"x","design":"${'z'.repeat(1_700_000)}"}`,
+    `{${fields(60_000)}}`,
+    JSON.stringify({ name: 'x', design: many }),
+  ].map((text) => Buffer.from(text));
   return [
-    () => deep(3000),
-    () => deep(300_000),
-    () => withField(box, fields(40_000)),
-    () => withField(box, fields(1900)),
-    () => withField(box, `"list":[${'[1],'.repeat(300_000)}1]`),
-    () => `{"name":"x","design":"${'z'.repeat(1_700_000)}"}`,
-    () => `{${fields(60_000)}}`,
-    () => JSON.stringify({ name: 'x', design: many }),
+    ...made.map((bytes) => () => bytes),
     () => {
       const bytes = Buffer.from(sound);
       for (let spot = 0; spot < 4; spot += 1)
@@ -47,30 +52,13 @@ export const flood = async (shop, designs, { requests = 2000, lanes = 8 } = {}) 
       slow.push(ms);
     }
   };
-  let over = false;
-  const health = [];
-  const listening = (async () => {
-    while (!over) {
-      health.push((await shop.ask('GET', '/api/health')).ms);
-      await pause(20);
-    }
-  })();
-  const saves = [];
-  const refused = [];
-  const honest = (async () => {
-    const own = await shop.newJob('Honest alone', designs[0]);
-    let basedOn = own.head.hash;
-    for (let turn = 0; !over; turn += 1) {
-      const { status, text, ms } = await shop.save(own.id, { ...designs[0], name: `honest ${turn}` }, basedOn);
-      saves.push(ms);
-      if (status === 200) basedOn = JSON.parse(text).hash;
-      else refused.push(status);
-      await pause(200);
-    }
-  })();
+  const probe = new Worker(new URL('./probe.mjs', import.meta.url), {
+    workerData: { port: new URL(shop.url).port, design: designs[0] },
+  });
+  const found = once(probe, 'message');
   await Promise.all(Array.from({ length: lanes }, lane));
-  over = true;
-  await Promise.all([listening, honest]);
+  probe.postMessage('over');
+  const [{ health, saves, refused }] = await found;
   return {
     requests,
     statuses: Object.fromEntries([...statuses].sort(([a], [b]) => a - b)),

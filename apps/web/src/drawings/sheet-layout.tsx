@@ -31,9 +31,9 @@ export const SheetLayout = () => {
     useEvaluation(({ evaluation }) => evaluation?.parts.cut.some(({ member }) => member !== undefined)) ?? false;
   const shown = sawn ? view : 'sheets';
   return (
-    <div className="flex h-[330px] shrink-0 flex-col border-t border-line bg-sheet print:h-auto">
+    <div className="flex h-[330px] shrink-0 flex-col border-t border-line bg-sheet">
       {sawn && (
-        <div className="no-print flex flex-wrap items-center justify-between gap-x-4 px-3">
+        <div className="flex flex-wrap items-center justify-between gap-x-4 px-3">
           <Ways label="What is shown of the cutting" value={shown} options={views} onChoose={setView} />
           {shown === 'set-ups' && (
             <p className="flex items-center gap-1.5 text-[13px] text-caution">
@@ -46,7 +46,7 @@ export const SheetLayout = () => {
       <section
         aria-label={shown === 'sheets' ? 'Sheet layout' : 'Set-ups'}
         tabIndex={0}
-        className="flex min-h-0 flex-1 gap-6 overflow-x-auto px-4 py-2 print:overflow-visible"
+        className="flex min-h-0 flex-1 gap-6 overflow-x-auto px-4 py-2"
       >
         {shown === 'sheets' ? <Sheets /> : <SetUps />}
       </section>

@@ -1,6 +1,7 @@
 import { BenchPanel } from '../bench/bench-panel';
 import { titleOf } from '../assemblies/title-of';
 import { pageOf, type ProveRow } from '../builds';
+import { CutPages } from '../drawings/cut-pages';
 import { useOwn } from '../evaluation/own';
 import type { AssemblyEvaluation } from '@vitrum/core';
 import { Printer } from 'lucide-react';
@@ -102,6 +103,7 @@ export const CutStep = () => {
             .map((roll) => `${(roll.lengthMm / 1000).toFixed(2)} m of ${roll.materialName}, ${show(roll.widthMm)} wide`)
             .join('; ')}.`}
       </p>
+      <CutPages />
     </>
   );
 };

@@ -12,7 +12,7 @@ interface SetUpCardProps {
 export const SetUpCard = ({ setUp, number }: SetUpCardProps) => {
   const show = useLength();
   return (
-    <li className="flex w-[276px] shrink-0 break-inside-avoid flex-col border-r border-line pr-4 last:border-r-0">
+    <li className="flex w-[276px] shrink-0 flex-col border-r border-line pr-4 last:border-r-0 print:w-full print:border-0">
       <h4 className="font-bold">
         <span className="figure pr-1.5">{number}</span>
         {setUp.title}

@@ -19,22 +19,20 @@ export const SetUps = () => {
   if (found.value.length === 0) return <p className="text-soft">Nothing of this sign is sawn to set-ups.</p>;
   const cautions = [...new Set(found.value.flatMap((setUp) => setUp.cautions))];
   return (
-    <>
-      <ol className="flex h-full gap-4 print:h-auto print:flex-wrap">
-        {found.value.map((setUp, at) => (
-          <SetUpCard key={setUp.id} setUp={setUp} number={at + 1} />
-        ))}
-        <li className="w-[300px] shrink-0 text-[13px] text-caution">
-          <h4 className="flex items-center gap-1.5 font-bold">
-            <TriangleAlert size={15} aria-hidden /> At every setting
-          </h4>
-          <ul className="list-disc pl-4">
-            {cautions.map((caution) => (
-              <li key={caution}>{caution}</li>
-            ))}
-          </ul>
-        </li>
-      </ol>
-    </>
+    <ol className="flex h-full gap-4">
+      {found.value.map((setUp, at) => (
+        <SetUpCard key={setUp.id} setUp={setUp} number={at + 1} />
+      ))}
+      <li className="w-[300px] shrink-0 text-[13px] text-caution">
+        <h4 className="flex items-center gap-1.5 font-bold">
+          <TriangleAlert size={15} aria-hidden /> At every setting
+        </h4>
+        <ul className="list-disc pl-4">
+          {cautions.map((caution) => (
+            <li key={caution}>{caution}</li>
+          ))}
+        </ul>
+      </li>
+    </ol>
   );
 };
