@@ -71,7 +71,7 @@ await runMain(async () => {
     },
     browser: async (shop) => {
       const { kills, lost } = await killedBrowser(shop, box, { kills: Number(process.env.VITRUM_KILLS ?? 100) });
-      say(`\nbrowser: killed ${kills} times under edits, its server with it every other time`);
+      say(`\nbrowser: killed ${kills} times under edits, its server as often: before the edits or with it`);
       tell('edits older than 100 ms that were lost', lost, 'none', lost === 0);
     },
   };

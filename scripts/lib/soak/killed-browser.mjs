@@ -36,8 +36,9 @@ export const killedBrowser = async (shop, design, { kills = 20 } = {}) => {
   await ready(page);
   let depth = 60;
   for (let kill = 0; kill < kills; kill += 1) {
-    const serverToo = kill % 2 === 1;
-    if (serverToo) await shop.kill();
+    // The server goes with it every time: before the edits, or in the same moment as the browser.
+    const away = kill % 2 === 1;
+    if (away) await shop.kill();
     /** Each edit and when it was made. */
     const edits = [];
     const until = Date.now() + 300 + Math.random() * 1500;
@@ -52,8 +53,9 @@ export const killedBrowser = async (shop, design, { kills = 20 } = {}) => {
     const at = Date.now();
     // Every process of this browser names its profile.
     execFileSync('pkill', ['-KILL', '-f', profile]);
+    if (!away) await shop.kill();
     await gone;
-    if (serverToo) await shop.start();
+    await shop.start();
     context = await launch();
     page = context.pages()[0] ?? (await context.newPage());
     await ready(page);

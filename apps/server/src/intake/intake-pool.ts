@@ -20,7 +20,7 @@ const smallBytes = 48_000;
 
 /** Whoever would wait longer than a second or two is told to come again. */
 const mostSmallWaiting = 512;
-const mostLargeWaiting = 3;
+const mostLargeWaiting = 2;
 
 const lane = (mostWaiting: number): Piscina<IntakeTask, Taken<WireRequests[WireKind]> | string> =>
   new Piscina({
