@@ -34,11 +34,12 @@ export class SweepsService {
   async create({ design, plan, total }: NewSweep, person: string): Promise<SweepView> {
     const id = randomUUID();
     return this.database.transaction(async (transaction) => {
-      // One after the other for each person, or two at once would both find room.
+      // One after the other for each person, or two at once would both find room. What was stored already, before its
+      // connection was lost, does not stand in its own way.
       await transaction.execute(sql`select pg_advisory_xact_lock(hashtextextended(${`person ${person}`}, 0))`);
       const underWayNow = async (whose = sql`true`): Promise<number> =>
         (await transaction.select({ n: count() }).from(sweeps).where(and(underWay, whose)))[0]?.n ?? 0;
-      if ((await underWayNow(sql`person = ${person}`)) >= mostOfAPerson)
+      if ((await underWayNow(sql`person = ${person} and id <> ${id}`)) >= mostOfAPerson)
         throw new HttpException(
           {
             message: `${mostOfAPerson} sweeps of yours are under way on the server; stop one, or wait until one is done.`,

@@ -18,7 +18,7 @@ export const SetUpCard = ({ setUp, number }: SetUpCardProps) => {
         {setUp.title}
       </h4>
       <p className="text-xs text-soft">
-        {setUp.cutter.name} · {setUp.members.join(', ')} · {setUp.down} down
+        {setUp.cutter.name}; {setUp.members.join(', ')}; {setUp.down} down
       </p>
       <div className="min-h-[76px] flex-1 py-1">
         <SetUpDrawing setUp={setUp} />

@@ -192,6 +192,13 @@ describe('a mistake', () => {
   });
 });
 
+it('holes that collide are shown where they are, in the return that has them', () => {
+  const found = findingOn(box({ 'case.vents': { count: 40, diameterMm: 30 } }), fonts, 'holes-collide');
+  const { y, height } = found!.where!.rect;
+  // Half of 300 mm outside, less half of the 12 mm board.
+  expect(Math.abs(y + height / 2)).toBeCloseTo(150 - 6, 6);
+});
+
 it('clear acrylic sanded lightly is worth a word', () => {
   const sanded = box({ 'face.sheetId': 'clear-3', 'face.coats': [{ coatingId: 'sanded-320', coats: 1 }] });
   expect(findingOn(sanded, fonts, 'shows-inside')?.severity).toBe('note');

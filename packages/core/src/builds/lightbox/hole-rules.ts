@@ -102,12 +102,27 @@ const remediesOf = (results: BoxResults): readonly Remedy[] => {
   ];
 };
 
+/** Where a hole of a part is, seen from the front: returns are drawn with their inner side toward the viewer, front edge up. */
+const placeOf = ({ part, hole }: Collision, { geometry: { outside } }: BoxResults): Rect => {
+  const along = hole.x - part.widthMm / 2;
+  const [right, up] = [outside.widthMm / 2, outside.heightMm / 2];
+  const edge = part.thicknessMm / 2;
+  const places: Readonly<Record<string, readonly [x: number, y: number]>> = {
+    top: [along, up - edge],
+    bottom: [-along, edge - up],
+    left: [edge - right, along],
+    right: [right - edge, -along],
+  };
+  const [x, y] = places[part.id] ?? [along, hole.y - part.heightMm / 2];
+  const size = hole.diameterMm + 2 * edge;
+  return { x: x - size / 2, y: y - size / 2, width: size, height: size };
+};
+
 /** A hole that runs into a groove, into strip, into another, or out of an edge: seen only once it is drilled. */
 export const holesCollide: Rule<BoxResults> = ({ results }) => {
   const [worst] = [...collisions(results)].sort((a, b) => b.byMm - a.byMm);
   if (worst === undefined) return null;
   const { part, hole, what, byMm } = worst;
-  const { outside } = results.geometry;
   return {
     id: 'holes-collide',
     severity: 'fix',
@@ -115,10 +130,7 @@ export const holesCollide: Rule<BoxResults> = ({ results }) => {
     what: `A hole in the ${part.name.toLowerCase()} runs into ${what}`,
     why: `The hole of ${mm(hole.diameterMm)} at ${mm(hole.x)}, ${mm(hole.y)} from the lower left corner of its drawing is ${mm(byMm)} too near.`,
     numbers: [{ label: 'too near', value: byMm, unit: 'mm' }],
-    where: {
-      view: 'front',
-      rect: { x: -outside.widthMm / 2, y: -outside.heightMm / 2, width: outside.widthMm, height: outside.heightMm },
-    },
+    where: { view: 'front', rect: placeOf(worst, results) },
     target: {
       label: 'too near',
       better: 'lower',

@@ -96,8 +96,8 @@ const cutters: readonly Cutter[] = [
     cutMm: 1.8,
     mostDeepMm: 40,
   },
-  { id: 'slot-3', name: 'Slot bit 3 mm', provenance: typical, price: 14, kind: 'bit', cutMm: 3, mostDeepMm: 12 },
   { id: 'slot-2', name: 'Slot bit 2 mm', provenance: typical, price: 14, kind: 'bit', cutMm: 2, mostDeepMm: 8 },
+  { id: 'slot-3', name: 'Slot bit 3 mm', provenance: typical, price: 14, kind: 'bit', cutMm: 3, mostDeepMm: 12 },
   { id: 'slot-6', name: 'Slot bit 6 mm', provenance: typical, price: 16, kind: 'bit', cutMm: 6, mostDeepMm: 25 },
   { id: 'slot-12', name: 'Slot bit 12 mm', provenance: typical, price: 22, kind: 'bit', cutMm: 12, mostDeepMm: 35 },
 ];

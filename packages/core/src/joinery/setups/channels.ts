@@ -86,7 +86,7 @@ const seatSetUp = (
     clearMm,
     stopped,
     test: {
-      what: `On an offcut of the same stock, ${seat.kind === 'groove' ? 'which' : 'in which'} the ${seat.holds} (${mm(seat.sheetMm)}) must ${seat.kind === 'groove' ? 'enter by hand' : 'lie flush'}:`,
+      what: `On an offcut of the same stock, ${seat.kind === 'groove' ? 'which' : 'in which'} the ${seat.holds} must ${seat.kind === 'groove' ? 'enter by hand' : 'lie flush'}:`,
       measures: [
         { label: `width of the ${seat.kind}`, mm: clearMm },
         { label: 'depth', mm: seat.depthMm },

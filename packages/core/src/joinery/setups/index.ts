@@ -25,8 +25,8 @@ export interface SetUps {
   readonly in: Result<readonly SetUp[]>;
 }
 
-/** Blades that are wide enough to be stiff come first where only length and width are cut. */
-const bladeOf = (cutters: readonly CutterInUse[]): CutterInUse | undefined =>
+/** The saw blade for length and width: the widest on the shelf, which is the stiffest. */
+export const sawBladeOf = (cutters: readonly CutterInUse[]): CutterInUse | undefined =>
   [...cutters].filter(({ kind }) => kind === 'blade').sort((a, b) => b.cutMm - a.cutMm)[0];
 
 /**
@@ -40,7 +40,7 @@ export const setUpsOf = (
   scale: FenceScale,
 ): Result<readonly SetUp[]> => {
   if (members.length === 0) return success([]);
-  const blade = bladeOf(cutters);
+  const blade = sawBladeOf(cutters);
   if (blade === undefined)
     return failure({ path: 'cutters', message: 'there is no saw blade on the shelf; put one there' });
   const channels = channelSetUps(members, cutters, scale);

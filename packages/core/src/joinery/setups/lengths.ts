@@ -3,6 +3,9 @@ import { sawCautions } from './cautions.js';
 import { setFence } from './fence.js';
 import type { CutterInUse, FenceScale, LengthSetUp, RipSetUp, SplineSetUp } from './types.js';
 
+/** Long side of the offcuts with which mitres are tried (mm). */
+const offcutMm = 200;
+
 const key = (mm: number): string => mm.toFixed(3);
 
 const groups = (members: readonly Member[], of: (member: Member) => string): readonly (readonly Member[])[] => {
@@ -58,8 +61,11 @@ export const lengthSetUps = (
         stopMm,
         test: mitred
           ? {
-              what: 'Four offcuts of 200 mm, mitred and taped together: no gap inside or outside;',
-              measures: [{ label: 'both diagonals alike, about', mm: Math.hypot(200, 200) }],
+              what: 'Four mitred offcuts of one length taped together, no gap inside or outside:',
+              measures: [
+                { label: 'long side', mm: offcutMm },
+                { label: 'both diagonals alike, about', mm: Math.hypot(offcutMm, offcutMm) },
+              ],
             }
           : { what: 'Measure the first one:', measures: [{ label: 'length', mm: stopMm }] },
         cautions: sawCautions,

@@ -8,8 +8,11 @@ export interface Binned {
 
 const almost = 1e-6;
 
-/** What was tried is looked at no further: beyond that the best so far stands beside its bound. */
-const mostNodes = 60_000;
+/**
+ * Bins looked into before the best so far stands beside its bound: some milliseconds, since this is done again at every edit
+ * and for every fix that is tried.
+ */
+const mostLooks = 150_000;
 
 /**
  * The least number of bins of `capacity` that any packing of some sizes needs (bound L2 of Martello and Toth, 1990): what is
@@ -57,10 +60,11 @@ export const fewestBins = (sizes: readonly number[], capacity: number): Binned =
   const left: number[] = [];
   const rest = new Float64Array(order.length + 1);
   for (let at = order.length - 1; at >= 0; at -= 1) rest[at] = rest[at + 1]! + sizes[order[at]!]!;
-  let nodes = 0;
+  let looks = 0;
   const place = (at: number, from: number): void => {
-    if (best.length <= bound || nodes > mostNodes) return;
-    nodes += 1;
+    if (best.length <= bound || looks > mostLooks) return;
+    // The sum below looks into every bin once, the search after it at most once more.
+    looks += 1 + bins.length;
     if (at === order.length) {
       if (bins.length < best.length) best = bins.map((each) => [...each]);
       return;
@@ -91,5 +95,5 @@ export const fewestBins = (sizes: readonly number[], capacity: number): Binned =
     left.pop();
   };
   place(0, 0);
-  return { bins: best, atLeast: nodes > mostNodes ? bound : best.length };
+  return { bins: best, atLeast: looks > mostLooks ? bound : best.length };
 };

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { seededRandom } from '../../base/maths/index.js';
 import { binsAtLeast, fewestBins } from './fewest-bins.js';
+import { overlapOf } from '../../testing/sheets.js';
 import { packSheets, type PlacedPiece } from './index.js';
 
 /** The least number of bins by trying every set of sizes: an independent sum over subsets, for a dozen sizes at most. */
@@ -76,13 +77,6 @@ describe('lengths in bars', () => {
 
   it('are none for nothing', () => expect(fewestBins([], 100)).toEqual({ bins: [], atLeast: 0 }));
 });
-
-const overlap = (a: PlacedPiece, b: PlacedPiece, kerf: number): boolean =>
-  a.sheet === b.sheet &&
-  a.x < b.x + b.widthMm + kerf - 1e-6 &&
-  b.x < a.x + a.widthMm + kerf - 1e-6 &&
-  a.y < b.y + b.heightMm + kerf - 1e-6 &&
-  b.y < a.y + a.heightMm + kerf - 1e-6;
 
 /** Whether pieces can be parted by cuts from edge to edge, again and again. */
 const sawable = (pieces: readonly PlacedPiece[]): boolean => {
@@ -169,7 +163,7 @@ describe('rectangles on sheets', () => {
         for (const [at, piece] of own.entries()) {
           expect(piece.x + piece.widthMm).toBeLessThanOrEqual(1220 + 1e-6);
           expect(piece.y + piece.heightMm).toBeLessThanOrEqual(610 + 1e-6);
-          for (const other of own.slice(at + 1)) expect(overlap(piece, other, 3.2)).toBe(false);
+          for (const other of own.slice(at + 1)) expect(overlapOf(piece, other, 3.2)).toBe(false);
         }
         expect(sawable(own)).toBe(true);
       }

@@ -5,6 +5,7 @@ import {
   type FaceSheet,
   type Strip,
 } from '../../document/catalogue/index.js';
+import { sawBladeOf } from '../../joinery/setups/index.js';
 import type { CutPart } from '../parts/index.js';
 import { cutReels, type ReelCuts } from './reels.js';
 import { packSheets, sheetsByArea, type SheetPacking } from './sheets.js';
@@ -104,9 +105,8 @@ const rollsOf = (cut: readonly CutPart[], quantity: number, kerfMm: number): rea
   return [...rolls.values()];
 };
 
-/** What the saw takes: of the widest blade on the shelf, as measured, or the shop’s usual figure where there is none (mm). */
-const sawKerf = ({ cutters, rates }: Catalogue): number =>
-  Math.max(0, ...cutters.filter(({ kind }) => kind === 'blade').map(({ cutMm }) => cutMm)) || rates.kerfMm;
+/** What the saw takes: of its blade, as measured, or the shop’s usual figure where there is none on the shelf (mm). */
+const sawKerf = ({ cutters, rates }: Catalogue): number => sawBladeOf(cutters)?.cutMm ?? rates.kerfMm;
 
 /** The packing stage: parts on sheets with the saw's kerf, segments of each strip on reels. */
 export const pack = (

@@ -1,13 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { seededRandom } from '../../base/maths/index.js';
-import { packSheets, cutReels, type PlacedPiece } from './index.js';
-
-const overlap = (a: PlacedPiece, b: PlacedPiece, kerf: number): boolean =>
-  a.sheet === b.sheet &&
-  a.x < b.x + b.widthMm + kerf - 1e-9 &&
-  b.x < a.x + a.widthMm + kerf - 1e-9 &&
-  a.y < b.y + b.heightMm + kerf - 1e-9 &&
-  b.y < a.y + a.heightMm + kerf - 1e-9;
+import { packSheets, cutReels } from './index.js';
+import { overlapOf } from '../../testing/sheets.js';
 
 describe('pieces on sheets', () => {
   it('never overlap, keep a kerf between them, and stay on the sheet (100 seeded lots)', () => {
@@ -24,7 +18,7 @@ describe('pieces on sheets', () => {
         expect(piece.x + piece.widthMm).toBeLessThanOrEqual(1220 + 1e-9);
         expect(piece.y + piece.heightMm).toBeLessThanOrEqual(610 + 1e-9);
         expect(piece.sheet).toBeLessThan(sheets);
-        for (const other of placed.slice(index + 1)) expect(overlap(piece, other, 3.2)).toBe(false);
+        for (const other of placed.slice(index + 1)) expect(overlapOf(piece, other, 3.2)).toBe(false);
       });
     }
   });
@@ -66,6 +60,16 @@ describe('pieces on reels', () => {
     );
     expect(plan.reels.map(({ pieces }) => pieces.length)).toEqual([5, 1]);
     expect(plan.reels.map(({ leftMm }) => leftMm)).toEqual([750, 4150]);
+  });
+
+  it('gives what is longer than a reel, and cannot be cut apart, one to itself; others keep to theirs', () => {
+    const plan = cutReels(
+      [600, 40, 40].map((lengthMm, index) => ({ label: String(index), lengthMm })),
+      50,
+      70,
+    );
+    expect(plan.reels.map(({ pieces }) => pieces.map(({ lengthMm }) => lengthMm))).toEqual([[40], [40], [600]]);
+    expect(plan.reels.map(({ leftMm }) => leftMm)).toEqual([10, 10, -550]);
   });
 
   it('fills gaps with short pieces', () => {

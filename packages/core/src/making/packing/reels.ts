@@ -32,16 +32,30 @@ const inReelLengths = (piece: ReelPiece, reelMm: number, cutPitchMm: number): re
   }));
 };
 
-/** Pieces on the fewest reels, what stays on the fullest ones least. What is longer than a reel is cut in parts. */
+/** What is cut from one reel; less than nothing stays where one piece is longer than it. */
+const reelOf = (pieces: readonly ReelPiece[], reelMm: number): Reel => ({
+  pieces,
+  leftMm: reelMm - pieces.reduce((sum, { lengthMm }) => sum + lengthMm, 0),
+});
+
+/** Pieces on the fewest reels. What is longer than a reel is cut in parts; what cannot be has a reel to itself. */
 export const cutReels = (pieces: readonly ReelPiece[], reelMm: number, cutPitchMm: number): ReelCuts => {
   const parts = pieces.flatMap((piece) => inReelLengths(piece, reelMm, cutPitchMm));
+  const own = parts.filter(({ lengthMm }) => lengthMm <= reelMm);
   const { bins } = fewestBins(
-    parts.map(({ lengthMm }) => lengthMm),
-    Math.max(reelMm, ...parts.map(({ lengthMm }) => lengthMm)),
+    own.map(({ lengthMm }) => lengthMm),
+    reelMm,
   );
-  const reels = bins.map((bin): Reel => {
-    const own = bin.map((at) => parts[at]!);
-    return { pieces: own, leftMm: reelMm - own.reduce((sum, { lengthMm }) => sum + lengthMm, 0) };
-  });
-  return { reels, joined: pieces.filter(({ lengthMm }) => lengthMm > reelMm) };
+  return {
+    reels: [
+      ...bins.map((bin) =>
+        reelOf(
+          bin.map((at) => own[at]!),
+          reelMm,
+        ),
+      ),
+      ...parts.filter(({ lengthMm }) => lengthMm > reelMm).map((part) => reelOf([part], reelMm)),
+    ],
+    joined: pieces.filter(({ lengthMm }) => lengthMm > reelMm),
+  };
 };

@@ -132,6 +132,15 @@ const inStrips = (
     });
 };
 
+/** Pieces laid altogether before the best so far stands: some milliseconds, at every edit. */
+const mostLaid = 2400;
+
+/** The ways that are tried on so many pieces: all of them on few, fewer of every sort on many. */
+const waysFor = (pieces: number): typeof ways => {
+  const every = Math.ceil((ways.length * pieces) / mostLaid);
+  return ways.filter((_, at) => at % every === 0);
+};
+
 const sheetsOf = (placed: readonly PlacedPiece[]): number => 1 + Math.max(-1, ...placed.map(({ sheet }) => sheet));
 
 /**
@@ -158,7 +167,7 @@ export const packSheets = (
   const atLeast = sheetsAtLeast(own, sheet, kerfMm, mayTurn);
   let best = inStrips(own, sheet, kerfMm);
   let sheets = sheetsOf(best);
-  for (const way of ways) {
+  for (const way of waysFor(own.length)) {
     if (sheets <= atLeast) break;
     const tried = cutApart(own, sheet, kerfMm, mayTurn, way);
     const count = sheetsOf(tried);

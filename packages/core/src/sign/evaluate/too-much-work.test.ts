@@ -45,6 +45,8 @@ describe('how often outlines cross', () => {
     expect(about / (4 * teeth * teeth)).toBeLessThan(1.1);
   });
 
+  it('is never of nothing', () => expect(crossingsAbout([])).toBe(0));
+
   it('is never of outlines side by side, however many', () => {
     const rings = Array.from({ length: 2000 }, (_, at) => {
       const [x, y] = [10 * (at % 50), 10 * Math.floor(at / 50)];

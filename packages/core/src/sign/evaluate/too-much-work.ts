@@ -30,6 +30,7 @@ export const crossingsAbout = (rings: Rings): number => {
       const next = (at + 2) % ring.length;
       edges.push([ring[at]!, ring[at + 1]!, ring[next]!, ring[next + 1]!]);
     }
+  if (edges.length < 2) return 0;
   // The same at every call: a drawing is judged alike everywhere.
   const next = seededRandom(1);
   let crossing = 0;
