@@ -99,6 +99,7 @@ export {
   deepestNesting,
   designFormat,
   designVersion,
+  hangingWays,
   fieldsOf,
   maxDesignCharacters,
   mostAssemblies,
@@ -116,6 +117,7 @@ export {
   type FieldRef,
   type Fields,
   type Frozen,
+  type HangingDesign,
   type Placement,
   type PowerDesign,
   type Reading,
@@ -187,7 +189,23 @@ export type { GreyPicture } from './artwork/drawings/index.js';
 export type { Workability } from './artwork/workability/index.js';
 export type { Heat } from './power/heat/index.js';
 export type { Post } from './light/wall/index.js';
-export type { LoadedPost, PostedPart } from './making/hanging/index.js';
+export {
+  fixingItems,
+  hungSection,
+  studMm,
+  studsBetween,
+  usualCleatMm,
+  usualHeightMm,
+  usualShiftMm,
+  usualStudPitchMm,
+  wayNames,
+  type Cleat,
+  type Hang,
+  type HangingWay,
+  type LoadedPost,
+  type PostedPart,
+  type WallFixing,
+} from './making/hanging/index.js';
 export type { LetterRuns, LightRuns, LightShare, Segment } from './light/runs/index.js';
 export { shareStructure, seededRandom, type Random } from './base/maths/index.js';
 export { measureLine } from './base/outlines/index.js';

@@ -3,6 +3,7 @@ import { useRef } from 'react';
 import { pageOf } from '../builds';
 import { useSize } from '../job/use-size';
 import { ArrowHead } from '../lamp-room/arrow-head';
+import { FixingsOverlay } from '../lamp-room/fixings-overlay';
 import { outlinePath, SizesOverlay } from '../lamp-room/front-shapes';
 import { fitted, frontView, toScreen, turned, viewOf, type FrontView } from '../lamp-room/front-view';
 import { StripOverlay } from '../lamp-room/strip-overlay';
@@ -59,7 +60,7 @@ const Diagonal = ({ own, view, show }: OwnProps & { readonly show: (mm: number) 
 
 interface FrontBoardProps {
   readonly evaluation: Evaluation;
-  readonly view: Extract<StepView, 'strip' | 'letters' | 'posts' | 'sizes'>;
+  readonly view: Extract<StepView, 'strip' | 'letters' | 'posts' | 'hang' | 'sizes'>;
 }
 
 /** The front of the sign as lines on a dark board, with what one step is about. */
@@ -88,6 +89,7 @@ export const FrontBoard = ({ evaluation, view: shown }: FrontBoardProps) => {
               </g>
             );
           })}
+          {shown === 'hang' && assemblies.map((own) => <FixingsOverlay key={own.id} own={own} view={lifted} />)}
           {shown !== 'strip' && <SizesOverlay bounds={bounds} view={lifted} ink={ink} show={show} />}
         </svg>
       )}

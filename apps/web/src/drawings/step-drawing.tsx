@@ -1,4 +1,4 @@
-import { buildOf, wiringDiagram, type AssemblyEvaluation, type Evaluation, type Step } from '@vitrum/core';
+import { buildOf, hungSection, wiringDiagram, type AssemblyEvaluation, type Evaluation, type Step } from '@vitrum/core';
 import { useMemo, useRef } from 'react';
 import { useSize } from '../job/use-size';
 import { sliceDrawing } from '../slice/slice-drawing';
@@ -44,7 +44,10 @@ const Sheets = ({ evaluation, parts }: EvaluationProps & { readonly parts: reado
 const SectionDrawing = ({ own }: { readonly own: AssemblyEvaluation }) => {
   const holder = useRef<HTMLDivElement>(null);
   const size = useSize(holder);
-  const section = useMemo(() => buildOf(own).sectionAt(own, own.section.atXMm), [own]);
+  const section = useMemo(
+    () => hungSection(buildOf(own).sectionAt(own, own.section.atXMm), own.hang, own.placing),
+    [own],
+  );
   // No profile of luminance stands over this one.
   const drawing = { ...sliceDrawing(section, { ...size, height: size.height + 56 }, null), faceY: 20 };
   return (
@@ -58,7 +61,7 @@ const SectionDrawing = ({ own }: { readonly own: AssemblyEvaluation }) => {
         )}
       </div>
       <dl className="w-60 shrink-0 self-center text-[13px] max-sm:w-full">
-        {own.section.layers.map(({ name, detail }) => (
+        {section.layers.map(({ name, detail }) => (
           <div key={name} className="flex gap-2 border-b border-line py-0.5 last:border-b-0">
             <dt className="w-14 shrink-0 font-bold">{name}</dt>
             <dd className="text-soft">{detail}</dd>
@@ -120,6 +123,7 @@ const Drawn = ({ evaluation, step: { shows, assembly } }: StepDrawingProps) => {
     case 'strip':
     case 'letters':
     case 'posts':
+    case 'hang':
     case 'sizes':
       return <FrontBoard evaluation={evaluation} view={shows.view} />;
   }

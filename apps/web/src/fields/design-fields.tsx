@@ -26,8 +26,16 @@ interface FieldProps<Value> {
 const nudgeMm = { mm: 1, in: 25.4 / 32 } as const;
 
 /** A length, typed in any unit with fractions and arithmetic, shown in the user's unit. */
-export const LengthField = ({ label, field, hint }: FieldProps<number>) => {
-  const mm = useDesignValue(field) as number;
+export const LengthField = ({
+  label,
+  field,
+  hint,
+  otherwise = 0,
+}: FieldProps<number | undefined> & {
+  /** Shown while the design leaves the field out (mm). */
+  readonly otherwise?: number;
+}) => {
+  const mm = useDesignValue(field) ?? otherwise;
   const unit = useView((view) => view.unit);
   const save = (text: string): string | null => {
     const parsed = parseLength(text, unit);

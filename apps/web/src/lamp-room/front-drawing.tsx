@@ -3,6 +3,7 @@ import { AssemblyTags } from '../assemblies/assembly-tags';
 import { pageOf } from '../builds';
 import { useParts } from '../view/use-parts';
 import { useView } from '../view/view-store';
+import { FixingsOverlay } from './fixings-overlay';
 import { FindingMark, FrontShapes, LostMarks, SizesOverlay, SpotMarks } from './front-shapes';
 import { turned, type FrontView } from './front-view';
 import { MeasureLine, type Measuring } from './measure';
@@ -114,6 +115,8 @@ export const FrontOverlays = ({ evaluation, view, views, chosen, ink, falseColou
       ))}
       {overlays.includes('wires') && <WiresOverlay evaluation={evaluation} view={view} taken={numbered} />}
       {overlays.includes('sizes') && <SizesOverlay bounds={evaluation.bounds} view={view} ink={ink} show={show} />}
+      {overlays.includes('fixings') &&
+        assemblies.map((each) => <FixingsOverlay key={each.id} own={each} view={view} />)}
       <FindingPlaces evaluation={evaluation} view={view} views={views} />
       {measuring !== null && <MeasureLine points={measuring} view={view} show={show} />}
       <AssemblyTags assemblies={assemblies} chosen={chosen} view={view} ink={ink} />

@@ -9,8 +9,9 @@ import { RoomButton } from './room-button';
 /** Overlays that some build of the sign draws, beside those that all have. */
 const overlaysOf = ({ assemblies }: Evaluation): readonly Overlay[] => {
   const own = new Set(assemblies.flatMap((assembly) => pageOf(assembly).overlays));
-  return (Object.keys(overlayNames) as Overlay[]).filter(
-    (overlay) => !buildOverlays.includes(overlay) || own.has(overlay),
+  const fixed = assemblies.some(({ hang }) => hang !== null && hang.fixings.length > 0 && hang.way !== 'posts');
+  return (Object.keys(overlayNames) as Overlay[]).filter((overlay) =>
+    overlay === 'fixings' ? fixed : !buildOverlays.includes(overlay) || own.has(overlay),
   );
 };
 

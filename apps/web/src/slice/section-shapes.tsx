@@ -11,6 +11,8 @@ const fills = {
   wall: '#c9c4b8',
   letter: 'url(#grain)',
   post: '#8d99a3',
+  batten: '#d6b67c',
+  fixing: '#6f7a84',
 } as const;
 
 /** What a section cuts through, each part in its own look. */

@@ -1,4 +1,4 @@
-import { buildOf, formatLength, pathOf, type AssemblyEvaluation, type SliceDepth } from '@vitrum/core';
+import { buildOf, hungSection, formatLength, pathOf, type AssemblyEvaluation, type SliceDepth } from '@vitrum/core';
 import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { changeDesign } from '../document/document-store';
 import { useGesture } from '../document/use-gesture';
@@ -95,7 +95,7 @@ const Drawing = ({ own }: { readonly own: AssemblyEvaluation }) => {
   const findings = useEvaluation(({ evaluation }) => evaluation?.findings) ?? [];
   const build = buildOf(own);
   const xMm = sliceXMm ?? own.section.atXMm;
-  const section = useMemo(() => build.sectionAt(own, xMm), [build, own, xMm]);
+  const section = useMemo(() => hungSection(build.sectionAt(own, xMm), own.hang, own.placing), [build, own, xMm]);
   const drawing = sliceDrawing(section, size, held);
   const profile = luminanceProfile(drawing, own, xMm);
   const handle = build.depth(own);
@@ -136,7 +136,8 @@ const Drawing = ({ own }: { readonly own: AssemblyEvaluation }) => {
 export const Slice = () => {
   const own = useOwn();
   if (own === null) return <div className="h-[262px] shrink-0 bg-sheet" />;
-  const manyLayers = own.section.layers.length > 6;
+  const { layers } = hungSection(own.section, own.hang, own.placing);
+  const manyLayers = layers.length > 6;
   return (
     <section
       aria-label="Slice"
@@ -146,7 +147,7 @@ export const Slice = () => {
         <Drawing own={own} />
       </div>
       <dl className={`w-[272px] shrink-0 self-center ${manyLayers ? 'text-xs' : 'text-[13px]'}`}>
-        {own.section.layers.map(({ name, detail }) => (
+        {layers.map(({ name, detail }) => (
           <div
             key={name}
             className={`flex gap-2 border-b border-line last:border-b-0 ${manyLayers ? 'py-0.5 leading-tight' : 'py-1'}`}

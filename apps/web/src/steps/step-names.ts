@@ -9,6 +9,7 @@ export const workSteps: readonly { readonly step: WorkStep; readonly name: strin
   { step: 'light', name: 'Light' },
   { step: 'power', name: 'Power' },
   { step: 'face', name: 'Face' },
+  { step: 'hang', name: 'Hang' },
   { step: 'cut', name: 'Cut' },
   { step: 'build', name: 'Build' },
   { step: 'prove', name: 'Prove' },
@@ -34,10 +35,27 @@ const counted = (count: number, of: string): string => `${count} ${of}${count ==
 
 const millimetres = (value: number): string => String(Math.round(value));
 
+const shortWays = {
+  cleat: 'cleat',
+  keyholes: 'plates',
+  holes: 'screws',
+  spacers: 'spacers',
+  feet: 'feet',
+  brackets: 'brackets',
+  chain: 'chains',
+  posts: 'posts',
+} as const;
+
 /** The name of a step, by the build of the chosen assembly. */
 export const stepName = (step: WorkStep, build: string | undefined): string => {
   const own = build === undefined ? {} : pageOf({ build }).stepNames;
   return own[step as AssemblyStep] ?? workSteps.find((known) => known.step === step)!.name;
+};
+
+/** What an assembly hangs by, and how heavy it is. */
+const hangDetail = ({ hang }: AssemblyEvaluation): string => {
+  if (hang === null) return 'stands on another';
+  return hang.way === null ? `${hang.kg.toFixed(1)} kg` : `${shortWays[hang.way]}, ${hang.kg.toFixed(1)} kg`;
 };
 
 /** A step in a few words of figures; those of an assembly are told of the chosen one. */
@@ -62,6 +80,8 @@ export const stepDetail = (step: WorkStep, evaluation: Evaluation, own: Assembly
       return `${own.materials.strip.voltageV} V, ${Math.round(circuit.watts)} W`;
     case 'face':
       return pageOf(own).faceDetail(own);
+    case 'hang':
+      return hangDetail(own);
     case 'cut':
       return counted(parts.cut.length, 'part');
     case 'build':
@@ -72,7 +92,7 @@ export const stepDetail = (step: WorkStep, evaluation: Evaluation, own: Assembly
 };
 
 /** Steps that are behind a job once it is past quoting. */
-const designSteps: readonly WorkStep[] = ['brief', 'artwork', 'case', 'light', 'power', 'face'];
+const designSteps: readonly WorkStep[] = ['brief', 'artwork', 'case', 'light', 'power', 'face', 'hang'];
 
 /** Whether somebody has been through a step: here in this browser, or because the job has moved on since. */
 export const hasSeen = (step: WorkStep, visited: readonly WorkStep[], status: JobStatus): boolean =>

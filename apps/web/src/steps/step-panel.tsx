@@ -12,6 +12,8 @@ import { stepName } from './step-names';
 const AssemblyBar = lazyPart(() => import('../assemblies/assembly-bar'), 'AssemblyBar', { fallback: null });
 const ArtworkStep = lazyPart(() => import('./artwork-step'), 'ArtworkStep');
 
+const HangStep = lazyPart(() => import('./hang/hang-step'), 'HangStep');
+
 /** Steps of the sign as a whole; the others show the chosen assembly. */
 const signPanels: Readonly<Record<Exclude<WorkStep, AssemblyStep>, ComponentType>> = {
   brief: lazyPart(() => import('./brief-step'), 'BriefStep'),
@@ -25,7 +27,8 @@ const isOfSign = (step: WorkStep): step is keyof typeof signPanels => step in si
 
 const panelOf = (step: WorkStep, build: string): ComponentType => {
   if (isOfSign(step)) return signPanels[step];
-  return step === 'artwork' ? ArtworkStep : pageOf({ build }).panels[step];
+  if (step === 'artwork') return ArtworkStep;
+  return step === 'hang' ? HangStep : pageOf({ build }).panels[step];
 };
 
 /** The findings in short, and under them the settings of a step. In one column the findings lie under the picture instead. */

@@ -3,11 +3,12 @@ import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 
 /** What can be laid over the lit view. */
-export type Overlay = 'strip' | 'wires' | 'posts' | 'sizes' | 'slice' | 'false-colour' | 'findings';
+export type Overlay = 'strip' | 'wires' | 'posts' | 'fixings' | 'sizes' | 'slice' | 'false-colour' | 'findings';
 export const overlayNames: Readonly<Record<Overlay, string>> = {
   strip: 'strip',
   wires: 'wires',
   posts: 'posts',
+  fixings: 'fixings',
   sizes: 'sizes',
   slice: 'slice',
   'false-colour': 'false colour',
@@ -25,6 +26,7 @@ const usualOverlays: Readonly<Record<WorkStep, readonly Overlay[]>> = {
   light: ['strip', 'slice', 'findings'],
   power: ['strip', 'wires', 'findings'],
   face: [],
+  hang: ['fixings', 'posts', 'findings'],
   cut: ['sizes', 'posts'],
   build: ['strip', 'posts', 'sizes'],
   prove: [],

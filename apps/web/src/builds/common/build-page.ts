@@ -21,7 +21,7 @@ export interface SegmentStartProps {
 export type ProveRow = readonly [what: string, value: string, how: string];
 
 /** The steps that belong to an assembly; the others are the sign’s. */
-export type AssemblyStep = Extract<WorkStep, 'artwork' | 'case' | 'light' | 'face'>;
+export type AssemblyStep = Extract<WorkStep, 'artwork' | 'case' | 'light' | 'face' | 'hang'>;
 
 /** All that the page says and draws of one build. One folder each; nothing else on the page asks for the name of a build. */
 export interface BuildPage {
@@ -32,7 +32,7 @@ export interface BuildPage {
   readonly loadGuide: () => Promise<{ readonly guide: Guide }>;
   /** What its steps are called where it has words of its own. */
   readonly stepNames: Partial<Readonly<Record<AssemblyStep, string>>>;
-  readonly panels: Readonly<Record<Exclude<AssemblyStep, 'artwork'>, ComponentType>>;
+  readonly panels: Readonly<Record<Exclude<AssemblyStep, 'artwork' | 'hang'>, ComponentType>>;
   /** The step Face in a few words of figures. */
   readonly faceDetail: (own: AssemblyEvaluation) => string;
   /** How it speaks of its tool and of work from behind. */

@@ -20,6 +20,7 @@ import type { Glow, GridLimits } from '../../light/glow/index.js';
 import type { Distribution } from '../../light/photometry/index.js';
 import type { LightRuns, LightShare, Point3 } from '../../light/runs/index.js';
 import type { Section } from '../../light/section/index.js';
+import type { HangingWay, HungBody } from '../../making/hanging/index.js';
 import type { BoughtPart, CutPart } from '../../making/parts/index.js';
 import type { Solid } from '../../making/solids/index.js';
 import type { ToldStep } from '../../making/steps/index.js';
@@ -73,7 +74,7 @@ export interface OwnParts {
 export interface Stages<Own extends AnyAssembly, OwnLaid extends Laid, Results extends AssemblyResults> {
   readonly lay: (brief: Brief, power: PowerDesign, assembly: Own) => Result<OwnLaid>;
   readonly light: (brief: Brief, power: PowerDesign, assembly: Own, laid: OwnLaid, wired: Wired) => Lit;
-  readonly parts: (results: Omit<Results, 'cut' | 'bought' | 'packing'>) => OwnParts;
+  readonly parts: (results: Omit<Results, 'cut' | 'bought' | 'packing' | 'hang'>) => OwnParts;
   readonly steps: (results: Omit<Results, 'packing'>) => readonly ToldStep[];
   /** The stages that did not answer from memory since they were last run. */
   readonly recomputed: () => readonly StageName[];
@@ -166,8 +167,19 @@ export interface BuildWork<Own extends AnyAssembly, OwnLaid extends Laid, Result
   /** What can be printed in three dimensions. */
   readonly solids: (results: Results) => readonly Solid[];
   readonly cutByTool: CutByTool;
+  /** What hangs by itself, each with its weight and where that lies, in the axes of the assembly. */
+  readonly hung: (results: Omit<Results, 'packing' | 'hang'>) => readonly HungBody[];
   /** The same light traced photon by photon, report by report; null where it is not done. */
   readonly trace: ((results: Results) => Generator<TraceReport, void>) | null;
+}
+
+/** How assemblies of a build may hang. */
+export interface Hanging {
+  /** Ways to choose from, and the one taken where nothing is chosen: null where it is to be decided. */
+  readonly ways: readonly Exclude<HangingWay, 'posts'>[];
+  readonly usual: HangingWay | null;
+  /** From the rear of the assembly to the wall, held off by its own posts (mm). */
+  readonly standsOffMm: number;
 }
 
 /** All that differs between builds. One folder each; no other file asks for the name of a build. */
@@ -191,6 +203,7 @@ export interface Build<
   readonly sectionAt: (results: Results, xMm: number) => Section;
   /** Half-beam cones of the LEDs that a slice meets, as rings in its axes (z, y). */
   readonly cones: (results: Results, section: Section, spread: number) => readonly Ring[];
+  readonly hanging: (assembly: Own) => Hanging;
   /** What the slice’s handle drags. */
   readonly depth: (results: Results) => SliceDepth;
   readonly soakPoints: readonly SoakPoint[];

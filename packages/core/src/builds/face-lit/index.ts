@@ -1,6 +1,7 @@
 import { fieldsIn } from '../../judging/results/index.js';
 import { letterMigrations } from '../letters/migrations.js';
 import { letterSizes } from '../letters/sizes.js';
+import { faceLitHanging } from './hung.js';
 import type { Build } from '../common/build.js';
 import { closedSoakPoints } from '../common/soak-points.js';
 import { canCones } from './cones.js';
@@ -33,6 +34,7 @@ export const faceLit: Build<FaceLitAssembly, FaceLitLaid, FaceLitResults, typeof
     leastMm: 8,
     mostMm: 400,
   }),
+  hanging: faceLitHanging,
   soakPoints: closedSoakPoints,
   tryout: null,
   demos: faceLitDemos,

@@ -1,3 +1,4 @@
+import type { Hang } from '../../making/hanging/index.js';
 import type { Board, Catalogue } from '../../document/catalogue/index.js';
 import { findFaceLitMaterials, type FaceLitMaterials } from './materials.js';
 import { cansGlowOf, traceByCan } from '../../light/can/index.js';
@@ -47,7 +48,7 @@ export type FactList = readonly [
 
 /** What parts and steps are made from, as a list that a memo can hold against the last. */
 export const factListOf = (
-  { design, assembly, geometry, materials, runs }: Omit<FaceLitResults, 'cut' | 'bought' | 'packing'>,
+  { design, assembly, geometry, materials, runs }: Omit<FaceLitResults, 'cut' | 'bought' | 'packing' | 'hang'>,
   letters: readonly Outline[],
 ): FactList => [design.brief, assembly, geometry, materials, runs, letters];
 
@@ -125,8 +126,9 @@ export const faceLitMemos = (catalogue: Catalogue, limits: GridLimits) => {
       const known = { ...factsOf(...facts), shaping, wireHoles };
       return { cut: faceLitParts(known), bought: faceLitBought(catalogue, known) };
     }),
-    steps: memoizeLast((circuit: Circuit, cut: readonly CutPart[], jumpers: readonly Jumper[], ...facts: FactList) =>
-      faceLitSteps({ ...factsOf(...facts), parts: cut, circuit, jumpers }),
+    steps: memoizeLast(
+      (circuit: Circuit, cut: readonly CutPart[], jumpers: readonly Jumper[], hang: Hang | null, ...facts: FactList) =>
+        faceLitSteps({ ...factsOf(...facts), parts: cut, circuit, jumpers, hang }),
     ),
   };
 };

@@ -68,6 +68,7 @@ const faceOutline = (letter: Outline, { assembly: { cans }, shaping }: FaceLitFa
 const backOutline = (letter: Outline, { assembly: { cans }, shaping }: FaceLitFacts): Outline =>
   shaping.offset(letter, -(cans.wallMm + cans.playMm));
 
+/** A hole in a back, in the axes of the letters. */
 interface BackHole {
   readonly at: Point;
   readonly diameterMm: number;
@@ -117,6 +118,13 @@ const sheets = (
       heightMm: bounds.height,
       count: 1,
       kg: (outlineArea(own) * of.thicknessMm * densityKgM3) / 1e9,
+      ...(role === 'back'
+        ? {
+            fixedAt: holes
+              .filter(({ at, diameterMm }) => diameterMm === screwHoleMm && (parts.length === 1 || inOutline(at, own)))
+              .map(({ at }) => at),
+          }
+        : {}),
       layers: [
         { operation: 'cut', shapes: [{ kind: 'outline', outline }] },
         ...layerOf(
@@ -245,6 +253,5 @@ export const faceLitBought = (catalogue: Catalogue, facts: FaceLitFacts): readon
       hangs: true,
     })),
     ...(assembly.cans.fit === 'trimmed' ? sundry(catalogue, 'trim', Math.ceil(roundM)) : []),
-    ...sundry(catalogue, 'wall-fixing', 2 * letters.filter((letter) => ringArea(letter[0]!) > 0).length, false),
   ];
 };

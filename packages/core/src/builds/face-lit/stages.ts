@@ -36,6 +36,7 @@ export const faceLitStages: BuildWork<FaceLitAssembly, FaceLitLaid, FaceLitResul
         results.circuit,
         results.cut,
         results.jumpers,
+        results.hang,
         ...factListOf(results, stages.letters.run(results.lettering.outline)),
       ),
     recomputed: () => recomputedOf(stages),

@@ -1,3 +1,4 @@
+import { hangSteps, type Hang } from '../../making/hanging/index.js';
 import type { Circuit } from '../../power/circuit/index.js';
 import type { Jumper } from '../../light/runs/index.js';
 import type { CutPart } from '../../making/parts/index.js';
@@ -11,6 +12,7 @@ export interface FaceLitStepFacts extends Omit<FaceLitFacts, 'shaping' | 'wireHo
   readonly parts: readonly CutPart[];
   readonly circuit: Circuit;
   readonly jumpers: readonly Jumper[];
+  readonly hang: Hang | null;
 }
 
 const toolCautions = {
@@ -22,7 +24,7 @@ const toolCautions = {
 
 /** The build list of face-lit letters. Times are typical and meant to be replaced by the shop’s own. */
 export const faceLitSteps = (facts: FaceLitStepFacts): readonly ToldStep[] => {
-  const { parts, circuit, jumpers, materials, geometry, assembly, runs, letters, brief } = facts;
+  const { parts, circuit, jumpers, materials, geometry, assembly, runs, letters, brief, hang } = facts;
   const returns = parts.filter(({ stock }) => stock === 'return');
   const count = letters.length;
   const { cans } = assembly;
@@ -101,20 +103,21 @@ export const faceLitSteps = (facts: FaceLitStepFacts): readonly ToldStep[] => {
       'Do not leave a new sign lit unattended.',
       60,
     ),
+    ...hangSteps(hang, brief.place).put,
+    step(
+      'hang',
+      'lead',
+      'Join the lead, supply last',
+      `${circuit.lead.name}, ${mm(brief.leadLengthMm)}; in-line fuse ${circuit.fuseA} A at the supply.`,
+      15,
+      'Mains side, hard-wired supplies and outdoor signs: local electrical and sign codes, a licensed electrician.',
+    ),
     step(
       'assemble',
       'close',
       cans.fit === 'inset' ? 'Set the faces' : 'Lay the faces on and press the trim round',
       'So that they can be opened again: strip fails before letters do.',
       12 * count,
-    ),
-    step(
-      'hang',
-      'hang',
-      'Hang them level',
-      `${circuit.lead.name}, ${mm(brief.leadLengthMm)}; in-line fuse ${circuit.fuseA} A at the supply.`,
-      20 + 12 * count,
-      'Mains side, hard-wired supplies and outdoor signs: local electrical and sign codes, a licensed electrician. Two people and a stable platform; heavy or overhead work: a structural professional.',
     ),
     step(
       'prove',

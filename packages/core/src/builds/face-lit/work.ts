@@ -1,4 +1,5 @@
 import { dropLines } from '../letters/candidates.js';
+import { faceLitHung } from './hung.js';
 import type { BuildWork } from '../common/build.js';
 import { faceLitFigures } from './figures.js';
 import { faceLitFront } from './front.js';
@@ -20,5 +21,6 @@ export const faceLitWork: BuildWork<FaceLitAssembly, FaceLitLaid, FaceLitResults
   templates: (results) => ({ 'strip-template': cansStripTemplate(results) }),
   solids: () => [],
   cutByTool: ({ stock }) => stock !== 'return',
+  hung: faceLitHung,
   trace: null,
 };

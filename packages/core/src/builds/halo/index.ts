@@ -1,6 +1,7 @@
 import { fieldsIn } from '../../judging/results/index.js';
 import { letterMigrations } from '../letters/migrations.js';
 import { letterSizes } from '../letters/sizes.js';
+import { haloHanging } from './hung.js';
 import type { Build } from '../common/build.js';
 import { openSoakPoints } from '../common/soak-points.js';
 import { haloCones } from './cones.js';
@@ -33,6 +34,7 @@ export const halo: Build<HaloAssembly, HaloLaid, HaloResults, typeof haloDemos> 
     leastMm: 4,
     mostMm: 200,
   }),
+  hanging: haloHanging,
   soakPoints: openSoakPoints,
   tryout: null,
   demos: haloDemos,

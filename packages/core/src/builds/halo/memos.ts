@@ -1,3 +1,4 @@
+import type { Hang } from '../../making/hanging/index.js';
 import type { Board, Catalogue } from '../../document/catalogue/index.js';
 import type { Brief } from '../../document/design/index.js';
 import type { HaloAssembly } from './schema.js';
@@ -40,7 +41,7 @@ export type FactList = readonly [
 
 /** What parts and steps are made from, as a list that a memo can hold against the last. */
 export const factListOf = (
-  { design, assembly, geometry, materials, runs, posts }: Omit<HaloResults, 'cut' | 'bought' | 'packing'>,
+  { design, assembly, geometry, materials, runs, posts }: Omit<HaloResults, 'cut' | 'bought' | 'packing' | 'hang'>,
   letters: readonly Outline[],
 ): FactList => [design.brief, assembly, geometry, materials, runs, posts, letters];
 
@@ -116,8 +117,9 @@ export const haloMemos = (catalogue: Catalogue, limits: GridLimits) => {
       const cut = haloParts(known);
       return { cut, bought: haloBought(catalogue, known, cut) };
     }),
-    steps: memoizeLast((circuit: Circuit, cut: readonly CutPart[], jumpers: readonly Jumper[], ...facts: FactList) =>
-      haloSteps({ ...factsOf(...facts), parts: cut, circuit, jumpers }),
+    steps: memoizeLast(
+      (circuit: Circuit, cut: readonly CutPart[], jumpers: readonly Jumper[], hang: Hang | null, ...facts: FactList) =>
+        haloSteps({ ...factsOf(...facts), parts: cut, circuit, jumpers, hang }),
     ),
   };
 };

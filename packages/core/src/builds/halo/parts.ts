@@ -176,6 +176,5 @@ export const haloBought = (
         ]),
     ...sundry(catalogue, 'stand-off', count),
     ...sundry(catalogue, 'wall-clip', count, false),
-    ...sundry(catalogue, 'wall-fixing', count, false),
   ];
 };

@@ -43,6 +43,7 @@ export const haloStages: BuildWork<HaloAssembly, HaloLaid, HaloResults>['stages'
         results.circuit,
         results.cut,
         results.jumpers,
+        results.hang,
         ...factListOf(results, stages.letters.run(results.lettering.outline)),
       ),
     recomputed: () => recomputedOf(stages),

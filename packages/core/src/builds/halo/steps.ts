@@ -1,3 +1,4 @@
+import { fixingWords, hangingCaution, type Hang } from '../../making/hanging/index.js';
 import { cornerWords } from '../../light/laying/index.js';
 import type { Circuit } from '../../power/circuit/index.js';
 import type { Jumper } from '../../light/runs/index.js';
@@ -13,6 +14,7 @@ export interface HaloStepFacts extends HaloFacts {
   readonly parts: readonly CutPart[];
   readonly circuit: Circuit;
   readonly jumpers: readonly Jumper[];
+  readonly hang: Hang | null;
 }
 
 const toolCautions = {
@@ -138,7 +140,7 @@ const wire = ({ runs, circuit, jumpers, materials, assembly }: HaloStepFacts): r
 
 /** The build list of halo letters. Times are typical and meant to be replaced by the shop’s own. */
 export const haloSteps = (facts: HaloStepFacts): readonly ToldStep[] => {
-  const { circuit, materials, brief, posts, geometry } = facts;
+  const { circuit, materials, brief, posts, geometry, hang } = facts;
   const holes = posts.reduce((sum, part) => sum + part.posts.length, 0);
   return [
     step(
@@ -171,9 +173,9 @@ export const haloSteps = (facts: HaloStepFacts): readonly ToldStep[] => {
       'hang',
       'drill-wall',
       `Drill the wall: ${counted(holes, 'post')} by the template`,
-      'Hang the template by its level lines, not by the ceiling; drill, plug, set every post to the same depth.',
+      `${hang === null ? '' : `${fixingWords(hang)}. `}Hang the template by its level lines, not by the ceiling; set every post to the same depth.`,
       10 + 5 * holes,
-      'Find cables and pipes before drilling. Two people and a stable platform; fixings rated for the wall.',
+      hangingCaution(hang?.kg ?? 0, brief.place),
     ),
     step(
       'hang',

@@ -1,4 +1,5 @@
 import { dropLines } from '../letters/candidates.js';
+import { haloHung } from './hung.js';
 import type { BuildWork } from '../common/build.js';
 import { haloFigures } from './figures.js';
 import { haloFront } from './front.js';
@@ -21,5 +22,6 @@ export const haloWork: BuildWork<HaloAssembly, HaloLaid, HaloResults> = {
   templates: haloTemplates,
   solids: haloSolids,
   cutByTool: ({ stock }) => stock !== 'return',
+  hung: haloHung,
   trace: null,
 };

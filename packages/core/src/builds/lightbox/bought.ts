@@ -6,8 +6,6 @@ import type { PartFacts } from './types.js';
 
 /** Weight of one coat of paint or one layer of film (kg/m²), typical. */
 const coatKgPerM2 = 0.12;
-/** One hanging plate's share of the weight before another is added (kg). */
-const kgPerHanger = 6;
 
 const countHoles = (cut: readonly CutPart[], id: string): number =>
   cut
@@ -72,10 +70,8 @@ export const lightboxBought = (
   facts: PartFacts,
   cut: readonly CutPart[],
 ): readonly BoughtPart[] => {
-  const { brief, geometry, materials, design } = facts;
-  const cutKg = cut.reduce((sum, part) => sum + part.kg * part.count, 0);
+  const { geometry, materials, design } = facts;
   const faceRoundM = (2 * (geometry.inside.widthMm + geometry.inside.heightMm)) / 1000;
-  const hangers = Math.max(2, Math.ceil(cutKg / kgPerHanger));
   return [
     ...lined(materials, geometry),
     ...coated(materials, geometry),
@@ -87,7 +83,5 @@ export const lightboxBought = (
       'spacer-strip',
       materials.second !== null && materials.second.gapMm > 0 ? Math.ceil(faceRoundM) : 0,
     ),
-    ...sundry(catalogue, 'hanger', brief.place === 'wall' || brief.place === 'window' ? hangers : 0),
-    ...sundry(catalogue, 'wall-fixing', brief.place === 'counter' ? 0 : hangers, false),
   ];
 };

@@ -141,13 +141,14 @@ export const lightboxGeometry = (design: CaseDesign, materials: BoxMaterials): R
   };
   const laidOn = design.retention === 'laid-on';
   const front = frontDepth(design, faceMm);
-  const depth = backMm + design.depthInsideMm + front;
+  const recessMm = design.recessMm ?? 0;
+  const depth = recessMm + backMm + design.depthInsideMm + front;
   const boardWidth = laidOn ? depth - front : depth;
   const backSeat: Omit<Seat, 'stopMm'> = {
     kind: 'rabbet',
     holds: 'back',
-    fromFrontMm: boardWidth - backMm,
-    widthMm: backMm,
+    fromFrontMm: boardWidth - backMm - recessMm,
+    widthMm: backMm + recessMm,
     depthMm: design.seatMm,
     sheetMm: backMm,
   };
@@ -170,6 +171,7 @@ export const lightboxGeometry = (design: CaseDesign, materials: BoxMaterials): R
       joint: design.cornerJoint,
       seats,
     }),
+    recessMm,
     faceFrontZMm: design.depthInsideMm + faceMm,
     lightDepthMm,
     block: blockOf(design),

@@ -1,4 +1,5 @@
 import { fieldsIn } from '../../judging/results/index.js';
+import { boxHanging } from './hung.js';
 import type { Build } from '../common/build.js';
 import { closedSoakPoints } from '../common/soak-points.js';
 import { boxCones } from './cones.js';
@@ -31,6 +32,7 @@ export const lightbox: Build<LightboxAssembly, BoxLaid, BoxResults, typeof light
     leastMm: 8,
     mostMm: 1000,
   }),
+  hanging: boxHanging,
   soakPoints: closedSoakPoints,
   tryout: lightboxTryout,
   demos: lightboxDemos,

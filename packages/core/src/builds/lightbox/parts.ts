@@ -222,7 +222,7 @@ const memberPart = (member: Member, facts: PartFacts): CutPart => {
       rectRing({ x: stopMm, y: widthMm - fromFrontMm - seatWidth, width: lengthMm - 2 * stopMm, height: seatWidth }),
     ],
   }));
-  const backMm = geometry.back.thicknessMm;
+  const backMm = geometry.back.thicknessMm + geometry.recessMm;
   const lead =
     brief.leadExit === member.name ? [leadHole(lengthMm / 2, Math.min(backMm + leadAboveBackMm, widthMm / 2))] : [];
   const upright = member.name === 'left' || member.name === 'right';

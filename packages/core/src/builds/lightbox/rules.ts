@@ -4,6 +4,7 @@ import { addRows, closerEnds, deepen, dropRows, secondSheet, ventCase, whiterLin
 import { faceBinds, largerThanSheet, lettersOverhang, tooShallow } from './case-rules.js';
 import { faceTooHot, tooHot } from '../common/heat-rules.js';
 import { gearFits } from '../common/fits-inside.js';
+import { backShutIn, cleatProud } from './hang-rules.js';
 import { holesCollide } from './hole-rules.js';
 import { boxInsides } from './insides.js';
 import { backScrewsNearEdge, cornersWithoutRoom, noCutter, weakGroove } from './joinery-rules.js';
@@ -45,6 +46,8 @@ export const lightboxRules: readonly Rule<BoxResults>[] = [
   weakGroove,
   noCutter,
   holesCollide,
+  backShutIn,
+  cleatProud,
   faceBinds,
   lettersOverhang,
   overBed,

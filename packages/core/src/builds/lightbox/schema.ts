@@ -43,6 +43,9 @@ const caseSchema = z
     seatMm: lengthMm(2, 60).describe('How far the face (and the back) reaches into the returns.'),
     lipMm: lengthMm(2, 60).describe('Wood left in front of a groove.'),
     playMm: lengthMm(0, 10).describe('Clearance on each side of face and back in their seats.'),
+    recessMm: lengthMm(0, 100)
+      .optional()
+      .describe('How far the back stands in from the rear edges, for a cleat or a plug to hide in. Left out: 0.'),
     liningId: id.describe('The finish inside.'),
     vents: z
       .looseObject({

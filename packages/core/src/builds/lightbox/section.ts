@@ -159,8 +159,8 @@ export const lightboxSection = (
   materials: BoxMaterials,
   runs: LightRuns,
 ): Section => {
-  const { inside, outside, face, back } = geometry;
-  const rearZ = -back.thicknessMm;
+  const { inside, outside, face, back, recessMm } = geometry;
+  const rearZ = -back.thicknessMm - recessMm;
   const half = inside.heightMm / 2;
   const [top, bottom] = geometry.members;
   const returnShape = (member: Member | undefined, y: number, side: 1 | -1): readonly SectionShape[] =>
@@ -179,7 +179,7 @@ export const lightboxSection = (
     shapes: [
       ...returnShape(top, half, 1),
       ...returnShape(bottom, -half, -1),
-      { role: 'back', material: materials.backBoard.name, ring: sheet(rearZ, back) },
+      { role: 'back', material: materials.backBoard.name, ring: sheet(-back.thicknessMm, back) },
       { role: 'face', material: materials.face.name, ring: sheet(inside.depthMm, face) },
       ...secondShapes(geometry, materials),
       ...blockShapes(geometry),
@@ -213,7 +213,11 @@ export const lightboxSection = (
         detail: `${materials.lining.name}, reflects ${percent(materials.lining.reflectance)}`,
         at: [inside.depthMm * 0.4, -half],
       },
-      { name: 'back', detail: `${materials.backBoard.name}, screwed: opens for service`, at: [rearZ / 2, -half * 0.6] },
+      {
+        name: 'back',
+        detail: `${materials.backBoard.name}, screwed: opens for service`,
+        at: [-back.thicknessMm / 2, -half * 0.6],
+      },
     ],
     rearZMm: rearZ,
     frontZMm: rearZ + outside.depthMm,

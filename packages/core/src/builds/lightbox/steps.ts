@@ -1,3 +1,4 @@
+import { hangSteps } from '../../making/hanging/index.js';
 import { cornerJoints } from '../../joinery/members/index.js';
 import { metricFence, setUpsOf, type ChannelSetUp } from '../../joinery/setups/index.js';
 import { membersOf } from '../../making/parts/index.js';
@@ -104,6 +105,7 @@ const cut = (facts: StepFacts): readonly Told[] => {
       waitMinutes: 0,
       caution: null,
     },
+    ...hangSteps(facts.hang, facts.brief.place).sawn,
   ];
 };
 
@@ -154,7 +156,17 @@ const ledgeSteps = (facts: Pick<StepFacts, 'runs' | 'materials'>): readonly Told
   ];
 };
 
-const finish = ({ design, materials, lettering, mode, mirrored, geometry, runs }: StepFacts): readonly Told[] => [
+const finish = ({
+  design,
+  materials,
+  lettering,
+  mode,
+  mirrored,
+  geometry,
+  runs,
+  hang,
+  brief,
+}: StepFacts): readonly Told[] => [
   {
     id: 'glue-up',
     phase: 'finish',
@@ -164,6 +176,7 @@ const finish = ({ design, materials, lettering, mode, mirrored, geometry, runs }
     waitMinutes: 60,
     caution: null,
   },
+  ...hangSteps(hang, brief.place).glued,
   {
     id: 'lining',
     phase: 'finish',
@@ -263,16 +276,7 @@ const close = (facts: StepFacts): readonly Told[] => [
     waitMinutes: 0,
     caution: null,
   },
-  {
-    id: 'hang',
-    phase: 'hang',
-    title: facts.brief.place === 'counter' ? 'Set it in place' : 'Hang it level',
-    detail: 'Into studs or rated plugs; check the level on the top return.',
-    minutes: facts.brief.place === 'counter' ? 10 : 30,
-    waitMinutes: 0,
-    caution:
-      'Two people and a stable platform. Heavy or overhead work: a structural professional. Fixings rated for the wall.',
-  },
+  ...hangSteps(facts.hang, facts.brief.place).put,
 ];
 
 /** Done once for the sign, whatever else is in it. */

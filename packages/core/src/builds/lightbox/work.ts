@@ -1,3 +1,4 @@
+import { boxHung } from './hung.js';
 import type { BuildWork } from '../common/build.js';
 import { dropRows } from './candidates.js';
 import { lightboxFigures } from './figures.js';
@@ -22,5 +23,6 @@ export const lightboxWork: BuildWork<LightboxAssembly, BoxLaid, BoxResults> = {
   solids: () => [],
   // Panels are sawn; the tool of the artwork cuts the film alone.
   cutByTool: ({ stock }) => stock === 'film',
+  hung: boxHung,
   trace: traceCheck,
 };

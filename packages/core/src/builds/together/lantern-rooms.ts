@@ -53,6 +53,7 @@ export const lanternRooms: DesignOf<LightboxAssembly | HaloAssembly> = {
         playMm: 1.2,
         liningId: 'matt-white',
       },
+      hanging: { way: 'cleat', heightMm: 2400 },
       light: { stripId: 'white-12v-60', layout: 'rows', rowCount: 4, turnCount: 1, endMarginMm: 12 },
       face: { sheetId: 'opal-3' },
     },

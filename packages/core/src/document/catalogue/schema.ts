@@ -118,7 +118,16 @@ const itemSchemas = {
     perCore: z.boolean(),
     kg: some,
   }),
-  sundries: z.looseObject({ ...item, kg: some }),
+  sundries: z.looseObject({ ...item, kg: some, ratedKg: above.optional() }),
+  fixings: z.looseObject({
+    ...item,
+    holdsIn: z.array(z.enum(['timber', 'masonry', 'board'])).min(1),
+    shearKg: above,
+    pullKg: above,
+    holeMm: above,
+    depthMm: above,
+    kg: some,
+  }),
   tools: z.looseObject({
     ...item,
     kind: z.enum(['knife', 'beam', 'bit', 'nozzle']),

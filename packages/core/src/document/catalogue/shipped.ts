@@ -3,7 +3,7 @@ import { boards, films, linings, walls } from './shipped/boards.js';
 import { coatings, faces } from './shipped/faces.js';
 import { colouredStrips } from './shipped/coloured-strips.js';
 import { whiteStrips } from './shipped/white-strips.js';
-import type { Catalogue, Cutter, Sundry, Tool } from './types.js';
+import type { Catalogue, Cutter, Fixing, Sundry, Tool } from './types.js';
 
 const typical = 'typical' as const;
 
@@ -13,8 +13,12 @@ const sundries: readonly Sundry[] = [
   { id: 'pocket-screw', name: 'Pocket screw 4 mm', provenance: typical, price: 0.09, kg: 0.003 },
   { id: 'dowel', name: 'Beech dowel', provenance: typical, price: 0.05, kg: 0.001 },
   { id: 'loose-tenon', name: 'Loose tenon', provenance: typical, price: 0.16, kg: 0.002 },
-  { id: 'hanger', name: 'Slotted hanging plate', provenance: typical, price: 1.2, kg: 0.03 },
-  { id: 'wall-fixing', name: 'Wall screw and plug', provenance: typical, price: 0.35, kg: 0.015 },
+  { id: 'hanger', name: 'Slotted hanging plate', provenance: typical, price: 1.2, kg: 0.03, ratedKg: 10 },
+  { id: 'spacer', name: 'Spacer with cap, 20 mm', provenance: typical, price: 2.4, kg: 0.03, ratedKg: 8 },
+  { id: 'bracket', name: 'Angle bracket 60 mm', provenance: typical, price: 1.1, kg: 0.06, ratedKg: 20 },
+  { id: 'chain', name: 'Chain 0.5 m with eye and hook', provenance: typical, price: 3.2, kg: 0.09, ratedKg: 25 },
+  { id: 'rubber-foot', name: 'Rubber foot with screw', provenance: typical, price: 0.25, kg: 0.004 },
+  { id: 'cleat-screw', name: 'Screw 4 × 30 mm', provenance: typical, price: 0.05, kg: 0.002, ratedKg: 10 },
   { id: 'stand-off', name: 'Stand-off post with wall and letter fixing', provenance: typical, price: 1.9, kg: 0.02 },
   { id: 'trim', name: 'Trim profile, 1 m', provenance: typical, price: 2.1, kg: 0.06 },
   { id: 'wall-clip', name: 'Wall clip for a post', provenance: typical, price: 0.6, kg: 0.004 },
@@ -23,6 +27,94 @@ const sundries: readonly Sundry[] = [
   { id: 'strip-clip', name: 'Strip clip with screw', provenance: typical, price: 0.09, kg: 0.001 },
   { id: 'spacer-strip', name: 'Spacer strip for a second sheet, 1 m', provenance: typical, price: 1.1, kg: 0.04 },
   { id: 'face-tape', name: 'Face mounting tape, 1 m', provenance: typical, price: 0.5, kg: 0.005 },
+];
+
+/** Working loads as makers of such things usually state them, a quarter to a seventh of what they break at. */
+const fixings: readonly Fixing[] = [
+  {
+    id: 'timber-screw',
+    name: 'Wood screw 5 × 60 mm',
+    provenance: typical,
+    price: 0.12,
+    holdsIn: ['timber'],
+    shearKg: 25,
+    pullKg: 20,
+    holeMm: 3,
+    depthMm: 45,
+    kg: 0.006,
+  },
+  {
+    id: 'timber-bolt',
+    name: 'Coach screw 8 × 80 mm',
+    provenance: typical,
+    price: 0.6,
+    holdsIn: ['timber'],
+    shearKg: 70,
+    pullKg: 55,
+    holeMm: 5.5,
+    depthMm: 65,
+    kg: 0.03,
+  },
+  {
+    id: 'plug-6',
+    name: 'Plug 6 mm with screw',
+    provenance: typical,
+    price: 0.18,
+    holdsIn: ['masonry'],
+    shearKg: 15,
+    pullKg: 8,
+    holeMm: 6,
+    depthMm: 40,
+    kg: 0.005,
+  },
+  {
+    id: 'plug-8',
+    name: 'Plug 8 mm with screw',
+    provenance: typical,
+    price: 0.35,
+    holdsIn: ['masonry'],
+    shearKg: 30,
+    pullKg: 18,
+    holeMm: 8,
+    depthMm: 55,
+    kg: 0.012,
+  },
+  {
+    id: 'anchor-10',
+    name: 'Anchor bolt 10 mm',
+    provenance: typical,
+    price: 1.9,
+    holdsIn: ['masonry'],
+    shearKg: 120,
+    pullKg: 80,
+    holeMm: 10,
+    depthMm: 70,
+    kg: 0.05,
+  },
+  {
+    id: 'board-plug',
+    name: 'Board plug with screw',
+    provenance: typical,
+    price: 0.4,
+    holdsIn: ['board'],
+    shearKg: 6,
+    pullKg: 4,
+    holeMm: 8,
+    depthMm: 32,
+    kg: 0.006,
+  },
+  {
+    id: 'board-toggle',
+    name: 'Board toggle with screw',
+    provenance: typical,
+    price: 1.3,
+    holdsIn: ['board'],
+    shearKg: 15,
+    pullKg: 10,
+    holeMm: 12,
+    depthMm: 60,
+    kg: 0.02,
+  },
 ];
 
 /** A bit cuts to about six times its width, pass over pass. */
@@ -115,6 +207,7 @@ export const shippedCatalogue: Catalogue = {
   wires,
   joints,
   sundries,
+  fixings,
   tools,
   cutters,
   walls,

@@ -200,6 +200,23 @@ export interface Joint extends Item {
 /** Small things counted by the piece. */
 export interface Sundry extends Item {
   readonly kg: number;
+  /** What one may carry, for what a sign hangs by (kg). */
+  readonly ratedKg?: number;
+}
+
+/** What a fixing may hold in: studs, rafters and boards of timber; brick and concrete; plasterboard and the like. */
+export type Ground = 'timber' | 'masonry' | 'board';
+
+/** What holds a sign to its wall. Price each, with its plug. */
+export interface Fixing extends Item {
+  readonly holdsIn: readonly Ground[];
+  /** What one may carry along the wall, and straight off it (kg): working loads, safety counted in. */
+  readonly shearKg: number;
+  readonly pullKg: number;
+  /** Hole that is drilled for it, and how deep (mm). */
+  readonly holeMm: number;
+  readonly depthMm: number;
+  readonly kg: number;
 }
 
 /** What cuts outlines. Price each; not part of a sign’s cost. */
@@ -248,6 +265,7 @@ export interface Catalogue {
   readonly wires: readonly Wire[];
   readonly joints: readonly Joint[];
   readonly sundries: readonly Sundry[];
+  readonly fixings: readonly Fixing[];
   readonly tools: readonly Tool[];
   readonly cutters: readonly Cutter[];
   readonly walls: readonly WallFinish[];

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { colour, lengthMm } from './fields.js';
+import { wall } from './hanging-schema.js';
 
 const money = z.number().min(0).max(1e7);
 
@@ -11,6 +12,7 @@ export const brief = z
       .max(200)
       .describe('What the sign says; a line break starts a new line. An assembly may say something of its own.'),
     place: z.enum(['wall', 'window', 'counter', 'ceiling']).describe('What it hangs on or stands on.'),
+    wall,
     exposure: z.enum(['indoors', 'damp', 'outdoors']),
     ambient: z
       .enum(['noon', 'overcast', 'shop', 'evening', 'dark'])

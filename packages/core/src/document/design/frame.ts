@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { brief } from './brief-schema.js';
 import { id, type segmentRef } from './fields.js';
 import type { Frozen } from './frozen.js';
+import { hanging, type HangingDesign } from './hanging-schema.js';
 import type { lettering } from './lettering-schema.js';
 import { placement, power, proof } from './power-schema.js';
 
@@ -13,7 +14,7 @@ export const designVersion = 2;
 export const mostAssemblies = 12;
 
 /** What every assembly has, whatever its build: spread into the schema of a build. */
-export const assemblyFrame = { id, place: placement } as const;
+export const assemblyFrame = { id, place: placement, hanging } as const;
 
 /** What Vitrum chose by itself, and why. */
 const solved = z
@@ -86,6 +87,7 @@ export interface AssemblyFrame {
   readonly id: string;
   readonly build: string;
   readonly place: Placement;
+  readonly hanging?: HangingDesign | null | undefined;
 }
 
 /** A design, its assemblies of the builds given. */

@@ -1,17 +1,31 @@
 import { buildOf } from '../../builds/index.js';
+import { wallTemplate } from '../../making/hanging/index.js';
 import { tiledPdf, type Paper, type Template } from '../../making/templates/index.js';
 import type { Evaluation } from '../../sign/evaluate/index.js';
 
 /** The templates of a sign, by the name of their file; those of several assemblies named by each. */
-export const templatesOf = ({ assemblies }: Pick<Evaluation, 'assemblies'>): Readonly<Record<string, Template>> =>
-  Object.fromEntries(
-    assemblies.flatMap((own) =>
-      Object.entries(buildOf(own).work.templates(own)).map(([name, template]) => [
-        own.label === '' ? name : `${own.id}-${name}`,
-        template,
-      ]),
-    ),
+export const templatesOf = ({
+  assemblies,
+  bounds,
+  design,
+}: Pick<Evaluation, 'assemblies' | 'bounds' | 'design'>): Readonly<Record<string, Template>> => {
+  const wall = wallTemplate(
+    design.name,
+    bounds,
+    assemblies.flatMap(({ hang }) => hang ?? []),
   );
+  return {
+    ...Object.fromEntries(
+      assemblies.flatMap((own) =>
+        Object.entries(buildOf(own).work.templates(own)).map(([name, template]) => [
+          own.label === '' ? name : `${own.id}-${name}`,
+          template,
+        ]),
+      ),
+    ),
+    ...(wall === null ? {} : { 'wall-template': wall }),
+  };
+};
 
 /** The strip template of an assembly as PDF, 1:1 in tiles. */
 export const templatePdf = (own: Evaluation['assemblies'][number], paper: Paper): Promise<Uint8Array> =>

@@ -7,7 +7,7 @@ import type { Rect } from '../../base/outlines/index.js';
 export type Severity = 'stop' | 'fix' | 'note';
 
 /** The steps of the work line. */
-export type WorkStep = 'brief' | 'artwork' | 'case' | 'light' | 'power' | 'face' | 'cut' | 'build' | 'prove';
+export type WorkStep = 'brief' | 'artwork' | 'case' | 'light' | 'power' | 'face' | 'hang' | 'cut' | 'build' | 'prove';
 
 /** A figure that supports a finding or tells what a fix does. */
 export interface Measure {

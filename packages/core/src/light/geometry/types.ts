@@ -22,6 +22,8 @@ export interface CaseGeometry extends SignGeometry {
   readonly face: SheetSize;
   readonly back: SheetSize;
   readonly members: readonly Member[];
+  /** How far the back stands in from the rear edges of the returns. */
+  readonly recessMm: number;
   /** Front of the face, from the inner side of the back. */
   readonly faceFrontZMm: number;
   /** From the inner side of the back to what the LEDs see first: the face, or a second sheet behind it. */

@@ -2,7 +2,7 @@ import type { Ring } from '../../base/outlines/index.js';
 
 /** One thing cut through: its outline in the section's own axes (x: z of the case, y up), in mm. */
 export interface SectionShape {
-  readonly role: 'return' | 'back' | 'face' | 'strip' | 'block' | 'wall' | 'letter' | 'post';
+  readonly role: 'return' | 'back' | 'face' | 'strip' | 'block' | 'wall' | 'letter' | 'post' | 'batten' | 'fixing';
   readonly material: string;
   readonly ring: Ring;
 }

@@ -1,2 +1,12 @@
+export { centreOfAll, hangOf, usualCleatMm, usualHeightMm, usualShiftMm, type HangFacts } from './hang.js';
+export { leastTipDeg } from './feet.js';
+export { hungSection } from './hung-section.js';
+export { fixingItems } from './rating.js';
+export { hangParts, type HangParts } from './hang-parts.js';
+export { fixingWords, hangingCaution, hangSteps, type HangSteps } from './hang-steps.js';
 export { fixingLoads, leanOver, type FixingLoad } from './loads.js';
 export { placePosts, type LoadedPost, type PostedPart, type PostOptions, type StripBand } from './posts.js';
+export { studMm, studsBetween, usualStudPitchMm, wallOf } from './wall.js';
+export { wallTemplate } from './wall-template.js';
+export { wayNames } from './way-names.js';
+export type { Carrier, Cleat, Feet, Hang, HangingWay, HungBody, PlacedBody, Wall, WallFixing } from './types.js';

@@ -9,7 +9,7 @@ export const sumParts = (cut: readonly CutPart[], bought: readonly BoughtPart[])
   cut,
   bought,
   kg:
-    cut.reduce((sum, part) => sum + part.kg * part.count, 0) +
+    cut.reduce((sum, part) => sum + (part.hangs === false ? 0 : part.kg * part.count), 0) +
     bought.reduce((sum, part) => sum + (part.hangs ? part.kg : 0), 0),
 });
 

@@ -1,5 +1,5 @@
 import type { Member } from '../../joinery/members/index.js';
-import type { Outline } from '../../base/outlines/index.js';
+import type { Outline, Point } from '../../base/outlines/index.js';
 
 /** What is done to a part, one drawing layer each. */
 export type Operation = 'cut' | 'drill' | 'seat' | 'mark' | 'film';
@@ -33,6 +33,10 @@ export interface CutPart {
   readonly layers: readonly PartLayer[];
   /** As joinery sees it, where it is a member of a frame. */
   readonly member?: Member;
+  /** Where it is screwed to what is behind it, in the axes of its assembly. */
+  readonly fixedAt?: readonly Point[];
+  /** Left on the wall or the bench: no part of what hangs. */
+  readonly hangs?: false;
 }
 
 /** Something bought by the piece or the metre. */

@@ -4,6 +4,7 @@ import { buildOf, stageNames, type StageName } from '../../builds/index.js';
 import type { Catalogue } from '../../document/catalogue/index.js';
 import type { GridLimits } from '../../light/glow/index.js';
 import type { Design } from '../design/index.js';
+import { hangingProblems } from './hang-sign.js';
 import { laySign, type AnyStages, type Standing, type StagesOf } from './lay-sign.js';
 import { signLighting } from './light-sign.js';
 import { signSums } from './sum-sign.js';
@@ -35,6 +36,8 @@ export const createStages = (catalogue: Catalogue, fonts: FontBook, limits: Grid
   return (design: Design): Result<StageRun> => {
     const tooMuch = tooMuchWork(design);
     if (tooMuch !== null) return failure(tooMuch);
+    const unknown = hangingProblems(design, catalogue);
+    if (unknown.length > 0) return failure(...unknown);
     const laid = laySign(design, stagesOf);
     if (!laid.ok) return laid;
     const solved = wire(design, laid.value);

@@ -6,10 +6,19 @@ import type { Catalogue, Strip } from '../../document/catalogue/index.js';
 import { frontOf } from '../../judging/results/index.js';
 import { costOf } from '../../making/cost/index.js';
 import { pack, type SegmentToCut } from '../../making/packing/index.js';
-import { electrical, membersOf, sumParts, type BoughtPart, type CutPart } from '../../making/parts/index.js';
+import { hangParts, type Hang, type HangParts } from '../../making/hanging/index.js';
+import {
+  electrical,
+  membersOf,
+  sumParts,
+  type BoughtPart,
+  type CutPart,
+  type PartShape,
+} from '../../making/parts/index.js';
 import { buildListOf, mergeSteps } from '../../making/steps/index.js';
 import type { Circuit } from '../../power/circuit/index.js';
 import type { Design } from '../design/index.js';
+import { signHanging } from './hang-sign.js';
 import { keptList } from './kept-list.js';
 import type { StagesOf } from './lay-sign.js';
 import type { LitAssembly } from './light-sign.js';
@@ -21,13 +30,13 @@ const namedPart =
   (part: CutPart): CutPart =>
     label === '' ? part : { ...part, id: `${id}-${part.id}`, name: `${label} ${part.name}` };
 
-const boughtOf = (
+const wiringOf = (
   { brief, power }: Design,
   catalogue: Catalogue,
   lit: readonly LitAssembly[],
   circuit: Circuit,
-): readonly BoughtPart[] => [
-  ...electrical(
+): readonly BoughtPart[] =>
+  electrical(
     catalogue,
     brief,
     power,
@@ -37,9 +46,38 @@ const boughtOf = (
       hold: assembly.light.hold ?? 'tape',
     })),
     circuit,
-  ),
-  ...lit.flatMap(({ bought }) => bought),
-];
+  );
+
+/** A part with what hanging drills in it. */
+const drilled = (part: CutPart, holes: readonly PartShape[] | undefined): CutPart =>
+  holes === undefined
+    ? part
+    : {
+        ...part,
+        layers: part.layers.some(({ operation }) => operation === 'drill')
+          ? part.layers.map((layer) =>
+              layer.operation === 'drill' ? { ...layer, shapes: [...layer.shapes, ...holes] } : layer,
+            )
+          : [...part.layers, { operation: 'drill', shapes: holes }],
+      };
+
+/** Puts what hanging adds to an assembly among its parts; where nothing is new, all lists keep their identity. */
+const hungParts = (catalogue: Catalogue) => {
+  const added = memoizeLast((hang: Hang, placing: LitAssembly['placing']) => hangParts(hang, placing, catalogue));
+  const cutParts = memoizeLast((own: readonly CutPart[], { cut, holes }: HangParts): readonly CutPart[] => [
+    ...own.map((part) => drilled(part, holes.get(part.id))),
+    ...cut,
+  ]);
+  const boughtParts = memoizeLast((own: readonly BoughtPart[], { bought }: HangParts): readonly BoughtPart[] => [
+    ...own,
+    ...bought,
+  ]);
+  return (each: LitAssembly, hang: Hang | null) => {
+    if (hang === null) return { ...each, hang };
+    const parts = added.run(hang, each.placing);
+    return { ...each, hang, cut: cutParts.run(each.cut, parts), bought: boughtParts.run(each.bought, parts) };
+  };
+};
 
 /** Adds up what the assemblies of a sign share: parts, sheets, steps, cost. */
 export const signSums = (catalogue: Catalogue, stagesOf: StagesOf) => {
@@ -50,13 +88,18 @@ export const signSums = (catalogue: Catalogue, stagesOf: StagesOf) => {
   );
   const packing = memoizeLast(pack);
   const cost = memoizeLast(costOf);
+  const hangs = signHanging(catalogue);
+  const hung: ReturnType<typeof hungParts>[] = [];
   const cutList = keptList<CutPart>();
   const strips = keptList<Strip>();
   const segmentsToCut = memoizeLast((solved: Circuit): readonly SegmentToCut[] => solved.segments);
 
-  const sumUp = (design: Design, lit: readonly LitAssembly[], circuit: Circuit): StageResults => {
+  const sumUp = (design: Design, laidOut: readonly LitAssembly[], circuit: Circuit): StageResults => {
+    const wiring = wiringOf(design, catalogue, laidOut, circuit);
+    const ways = hangs(design.brief, laidOut, wiring);
+    const lit = laidOut.map((each, index) => (hung[index] ??= hungParts(catalogue))(each, ways[index]!));
     const cut = cutList(lit.flatMap((each) => each.cut.map(namedPart(each.id, each.label))));
-    const parts = listed.run(cut, boughtOf(design, catalogue, lit, circuit));
+    const parts = listed.run(cut, [...wiring, ...lit.flatMap(({ bought }) => bought)]);
     const packed = packing.run(
       parts.cut,
       segmentsToCut.run(circuit),

@@ -60,6 +60,7 @@ export const litDisc: Build<LitDiscAssembly, FaceLitLaid, LitDiscResults> = {
     leastMm: 20,
     mostMm: 200,
   }),
+  hanging: () => faceLit.hanging(can),
   soakPoints: faceLit.soakPoints,
   tryout: null,
   demos: {},

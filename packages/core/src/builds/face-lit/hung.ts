@@ -1,0 +1,37 @@
+import { solidParts, type Outline } from '../../base/outlines/index.js';
+import type { HungBody } from '../../making/hanging/index.js';
+import type { Hanging } from '../common/build.js';
+import { hungLetters } from '../letters/hung.js';
+import { fromLeft } from '../letters/parts.js';
+import type { FaceLitResults } from './results.js';
+
+/** Letters of an outline, kept as long as it is: taking them apart is more than hanging them. */
+const kept = new WeakMap<Outline, readonly { readonly outline: Outline }[]>();
+
+const lettersOf = (outline: Outline): readonly { readonly outline: Outline }[] => {
+  const known = kept.get(outline) ?? fromLeft(solidParts(outline).map((each) => ({ outline: each })));
+  kept.set(outline, known);
+  return known;
+};
+
+/** Face-lit letters hang one by one, by screws through their backs. */
+export const faceLitHung = ({
+  lettering,
+  cut,
+  bought,
+  geometry,
+}: Omit<FaceLitResults, 'packing' | 'hang'>): readonly HungBody[] =>
+  hungLetters(
+    lettersOf(lettering.outline).map(({ outline }, index) => ({
+      outline,
+      fixedAt: cut
+        .filter(({ id }) => new RegExp(`^letter-${index + 1}[a-z]?-back$`).test(id))
+        .flatMap(({ fixedAt }) => fixedAt ?? []),
+    })),
+    cut,
+    bought,
+    geometry.outside.depthMm,
+  );
+
+/** Screws through the backs, before the faces are set. */
+export const faceLitHanging = (): Hanging => ({ ways: [], usual: 'holes', standsOffMm: 0 });

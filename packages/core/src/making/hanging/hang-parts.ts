@@ -1,0 +1,225 @@
+import type { Board, Catalogue } from '../../document/catalogue/index.js';
+import { rectRing, type Point } from '../../base/outlines/index.js';
+import { unplaced, type Placing } from '../../base/placing/index.js';
+import { sundry, type BoughtPart, type CutPart, type PartLayer, type PartShape } from '../parts/index.js';
+import { woodKg, woodNear } from './battens.js';
+import { mateScrews } from './hang.js';
+import type { Hang, PlacedBody } from './types.js';
+
+/** What hanging adds to what a sign is made of, and holes by the part that they are drilled in. */
+export interface HangParts {
+  readonly cut: readonly CutPart[];
+  readonly bought: readonly BoughtPart[];
+  readonly holes: ReadonlyMap<string, readonly PartShape[]>;
+}
+
+const one = (mm: number): string => `${Math.round(mm * 10) / 10} mm`;
+
+/** Glue blocks are so large (mm). */
+const blockMm = 45;
+/** Feet are so high (mm), and so wide as their stock is thick. */
+const footHighMm = 30;
+/** Holes (mm): of a plate’s screws beside its slot, of screws and bolts through a sheet. */
+const plateScrewMm = 3;
+const plateReachMm = 12;
+const throughMm = 5;
+
+const wooden = (
+  board: Board,
+  id: string,
+  name: string,
+  widthMm: number,
+  heightMm: number,
+  count: number,
+  note: string,
+  hangs = true,
+  shapes: readonly PartShape[] = [],
+): CutPart => ({
+  id,
+  name,
+  materialId: board.id,
+  materialName: board.name,
+  stock: 'board',
+  widthMm,
+  heightMm,
+  thicknessMm: board.thicknessMm,
+  count,
+  kg: woodKg(board, widthMm, heightMm, board.thicknessMm),
+  note,
+  layers: [
+    {
+      operation: 'cut',
+      shapes: [{ kind: 'outline', outline: [rectRing({ x: 0, y: 0, width: widthMm, height: heightMm })] }],
+    },
+    ...(shapes.length > 0 ? [{ operation: 'drill', shapes } satisfies PartLayer] : []),
+  ],
+  ...(hangs ? {} : { hangs: false as const }),
+});
+
+const battenNote = (thicknessMm: number, side: string, bevelDeg: number): string =>
+  `${one(thicknessMm)} thick; ${side} edge bevelled ${bevelDeg}°, long side given`;
+
+/** Both battens of a cleat, and what holds the foot as far off the wall. */
+const cleatParts = (hang: Hang, catalogue: Catalogue): readonly CutPart[] => {
+  const { cleat, fixings } = hang;
+  const board = cleat === null ? null : woodNear(catalogue, cleat.thicknessMm);
+  if (cleat === null || board === null) return [];
+  const left = cleat.middleMm - cleat.wallLengthMm / 2;
+  const bottom = cleat.topMm - cleat.highMm;
+  const drilled = fixings.map(({ at: [x, y], item }): PartShape => ({
+    kind: 'hole',
+    x: x - left,
+    y: y - bottom,
+    diameterMm: Math.min(item.holeMm, 8),
+  }));
+  const footBoard = woodNear(catalogue, cleat.footMm);
+  return [
+    wooden(
+      board,
+      'cleat-wall',
+      'Cleat, on the wall',
+      cleat.wallLengthMm,
+      cleat.highMm,
+      1,
+      battenNote(board.thicknessMm, 'upper', cleat.bevelDeg),
+      false,
+      drilled,
+    ),
+    wooden(
+      board,
+      'cleat-mate',
+      'Cleat, on the sign',
+      cleat.mateLengthMm,
+      cleat.highMm,
+      1,
+      battenNote(board.thicknessMm, 'lower', cleat.bevelDeg),
+    ),
+    ...(cleat.footMm > 0 && footBoard !== null
+      ? [
+          wooden(
+            footBoard,
+            'cleat-foot',
+            'Foot spacer',
+            Math.min(200, cleat.mateLengthMm),
+            30,
+            1,
+            `holds the lower edge ${one(cleat.footMm)} off the wall${Math.abs(footBoard.thicknessMm - cleat.footMm) > 0.5 ? `: packed or planed to that from ${one(footBoard.thicknessMm)}` : ''}`,
+          ),
+        ]
+      : []),
+  ];
+};
+
+const feetParts = ({ feet }: Hang, catalogue: Catalogue): readonly CutPart[] => {
+  const board = woodNear(catalogue, 18);
+  return feet === null || board === null
+    ? []
+    : [
+        wooden(
+          board,
+          'foot',
+          'Foot',
+          feet.depthMm,
+          footHighMm,
+          2,
+          `stands on edge, its middle under the middle of the depth; two screws of 4 × 40 mm from below, clear of grooves`,
+        ),
+      ];
+};
+
+const blockParts = ({ blocks, way, fixings }: Hang, catalogue: Catalogue): readonly CutPart[] => {
+  const board = woodNear(catalogue, 18);
+  return !blocks || board === null || (way !== 'keyholes' && way !== 'holes' && way !== 'spacers')
+    ? []
+    : [
+        wooden(
+          board,
+          'glue-block',
+          'Glue block',
+          blockMm,
+          blockMm,
+          fixings.length,
+          'glued to the inside of the return, behind a fixing; the back is screwed to it',
+        ),
+      ];
+};
+
+/** What is drilled in the sheet of a body, in its own drawing. */
+const holesIn = (hang: Hang, body: PlacedBody, index: number, placing: Placing): readonly PartShape[] => {
+  const { carrier } = body;
+  if (carrier === null) return [];
+  const place = (at: Point): Point => {
+    const [x, y] = unplaced(placing, at);
+    return [x - carrier.corner[0], y - carrier.corner[1]];
+  };
+  const hole = ([x, y]: Point, diameterMm: number): PartShape => ({ kind: 'hole', x, y, diameterMm });
+  const places = hang.fixings.filter((each) => each.body === index).map(({ at }) => place(at));
+  const { cleat } = hang;
+  switch (hang.way) {
+    case 'keyholes':
+      return places.flatMap(([x, y]) => [-plateReachMm, plateReachMm].map((off) => hole([x + off, y], plateScrewMm)));
+    case 'holes':
+    case 'spacers':
+      return places.map((at) => hole(at, throughMm));
+    case 'cleat': {
+      if (cleat === null || !hang.back) return [];
+      const many = mateScrews(cleat);
+      const half = cleat.mateLengthMm / 2 - 15;
+      return Array.from({ length: many }, (_, at) =>
+        hole(place([cleat.middleMm - half + (2 * half * at) / (many - 1), cleat.topMm - cleat.highMm / 2]), 4),
+      );
+    }
+    default:
+      return [];
+  }
+};
+
+/** What each way is bought with, so many of each. */
+const bought = (hang: Hang, catalogue: Catalogue): readonly BoughtPart[] => {
+  const { way, fixings, cleat, bodies } = hang;
+  const count = fixings.length;
+  const bumpers = 2 * bodies.length;
+  const inTheWall = [...new Set(fixings.map(({ item }) => item))].map((item): BoughtPart => {
+    const quantity = fixings.filter((each) => each.item === item).length;
+    return {
+      id: item.id,
+      name: item.name,
+      quantity,
+      unit: 'piece',
+      unitPrice: item.price,
+      kg: item.kg * quantity,
+      hangs: false,
+    };
+  });
+  const onTheSign = (): readonly BoughtPart[] => {
+    switch (way) {
+      case 'keyholes':
+        return [...sundry(catalogue, 'hanger', count), ...sundry(catalogue, 'rubber-foot', bumpers)];
+      case 'spacers':
+        return sundry(catalogue, 'spacer', count);
+      case 'brackets':
+        return sundry(catalogue, 'bracket', count);
+      case 'chain':
+        return sundry(catalogue, 'chain', count);
+      case 'cleat':
+        return sundry(catalogue, 'cleat-screw', cleat === null ? 0 : mateScrews(cleat));
+      case 'feet':
+        return [...sundry(catalogue, 'corner-screw', 4), ...sundry(catalogue, 'rubber-foot', 4)];
+      default:
+        return [];
+    }
+  };
+  return [...onTheSign(), ...inTheWall];
+};
+
+/** All that hanging adds to the parts of an assembly. */
+export const hangParts = (hang: Hang, placing: Placing, catalogue: Catalogue): HangParts => ({
+  cut: [...cleatParts(hang, catalogue), ...feetParts(hang, catalogue), ...blockParts(hang, catalogue)],
+  bought: bought(hang, catalogue),
+  holes: new Map(
+    hang.bodies.flatMap((body, index) => {
+      const shapes = holesIn(hang, body, index, placing);
+      return body.carrier === null || shapes.length === 0 ? [] : [[body.carrier.partId, shapes] as const];
+    }),
+  ),
+});

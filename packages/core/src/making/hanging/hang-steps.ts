@@ -1,0 +1,142 @@
+import type { ToldStep } from '../steps/index.js';
+import { wayNames } from './way-names.js';
+import type { Hang } from './types.js';
+
+const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
+const counted = (count: number, what: string): string => `${count} ${what}${count === 1 ? '' : 's'}`;
+
+/** Two people from this weight on, and somebody who answers for it (kg). */
+export const heavyKg = 25;
+
+const told = (
+  phase: ToldStep['phase'],
+  id: string,
+  title: string,
+  detail: string,
+  minutes: number,
+  caution: string | null,
+): ToldStep => ({
+  phase,
+  id,
+  title,
+  detail,
+  minutes,
+  waitMinutes: 0,
+  caution,
+  ofSign: false,
+  shows: { view: 'hang' },
+});
+
+const saw = 'Table saw tilted: guard and riving knife on, push stick; the piece between blade and fence can be thrown.';
+
+/** What is cut for hanging. */
+const sawn = ({ cleat, feet, fixings }: Hang): readonly ToldStep[] => [
+  ...(cleat === null
+    ? []
+    : [
+        told(
+          'cut',
+          'cleat',
+          'Rip both battens of the cleat in one cut',
+          `From a strip ${mm(cleat.stripMm)} wide and ${mm(cleat.thicknessMm)} thick, blade tilted ${cleat.bevelDeg}°: each ${mm(cleat.highMm)} on its long side. Cut them to ${mm(cleat.wallLengthMm)} and ${mm(cleat.mateLengthMm)}; drill the one for the wall at ${fixings.map(({ at: [x] }) => mm(x - cleat.middleMm + cleat.wallLengthMm / 2)).join(', ')} from its left end.`,
+          20,
+          saw,
+        ),
+      ]),
+  ...(feet === null
+    ? []
+    : [
+        told(
+          'cut',
+          'feet',
+          `Cut two feet ${mm(feet.depthMm)} long`,
+          'Round their upper ends; screw them on from below once the case is finished.',
+          12,
+          null,
+        ),
+      ]),
+];
+
+/** What is glued in while the case is open. */
+const glued = ({ blocks, fixings, way }: Hang): readonly ToldStep[] =>
+  blocks && (way === 'keyholes' || way === 'holes' || way === 'spacers')
+    ? [
+        told(
+          'finish',
+          'glue-blocks',
+          `Glue ${counted(fixings.length, 'block')} behind the fixings`,
+          'Into the corner of return and back, on the return’s side; the back is screwed to them, not glued.',
+          4 * fixings.length,
+          null,
+        ),
+      ]
+    : [];
+
+/** What can hurt while it is put up. */
+export const hangingCaution = (kg: number, place: string): string =>
+  [
+    'Find cables and pipes before drilling; eye protection.',
+    kg > 8 ? 'Two people and a stable platform.' : 'A stable platform.',
+    ...(kg > heavyKg || place === 'ceiling'
+      ? ['Heavy or overhead: a structural professional looks at the fixings before anybody stands under it.']
+      : ['Over heads or in public: local codes ask for a professional.']),
+  ].join(' ');
+
+/** What is drilled and screwed into the wall, in words. */
+export const fixingWords = ({ fixings }: Hang): string =>
+  [...new Set(fixings.map(({ item }) => item))]
+    .map(
+      (item) =>
+        `${fixings.filter((each) => each.item === item).length} × ${item.name.toLowerCase()}, hole ${mm(item.holeMm)}, ${mm(item.depthMm)} deep`,
+    )
+    .join('; ');
+
+/** Putting it up. */
+const put = (hang: Hang, place: string): readonly ToldStep[] => {
+  const { way, kg, fixings, cleat, heightMm, wall } = hang;
+  const most = Math.max(0, ...fixings.map(({ load, pullKg }) => Math.hypot(load.kg, Math.max(0, pullKg))));
+  const weighs = `It weighs ${kg.toFixed(1)} kg`;
+  if (way === null)
+    return [
+      told(
+        'hang',
+        'hang',
+        'Hang it level',
+        `${weighs}; how it hangs is not decided yet.`,
+        30,
+        hangingCaution(kg, place),
+      ),
+    ];
+  if (way === 'feet')
+    return [told('hang', 'hang', 'Set it in place', `${weighs}; rubber under the feet, lead to the rear.`, 10, null)];
+  const studs = wall.kind === 'studs' ? ' Find the studs first, and mark their middles.' : '';
+  return [
+    told(
+      'hang',
+      'drill-wall',
+      `Drill the wall by its template: ${counted(fixings.length, 'hole')}`,
+      `${fixingWords(hang)}. Middle of the sign ${mm(heightMm)} above the floor; the template by its level line, not by the ceiling.${studs}`,
+      10 + 5 * fixings.length,
+      hangingCaution(kg, place),
+    ),
+    told(
+      'hang',
+      'hang',
+      cleat === null ? `Hang it ${wayNames[way]}` : 'Hook it on its cleat',
+      `${weighs}; the most on one fixing is ${most.toFixed(1)} kg.${cleat === null ? '' : ` Hold it ${mm(cleat.liftMm)} higher, set it down, shift it into place.`} Level on the top edge.`,
+      kg > 8 ? 30 : 15,
+      hangingCaution(kg, place),
+    ),
+  ];
+};
+
+/** Steps of hanging, for where each belongs: at the saw, while the case is open, at the wall. */
+export interface HangSteps {
+  readonly sawn: readonly ToldStep[];
+  readonly glued: readonly ToldStep[];
+  readonly put: readonly ToldStep[];
+}
+
+/** The steps of hanging; none for what stands on another assembly. */
+export const hangSteps = (hang: Hang | null, place: string): HangSteps =>
+  hang === null ? { sawn: [], glued: [], put: [] } : { sawn: sawn(hang), glued: glued(hang), put: put(hang, place) };

@@ -1,0 +1,108 @@
+import { rectRing, type Point, type Ring } from '../../base/outlines/index.js';
+import { unplaced, type Placing } from '../../base/placing/index.js';
+import type { Section, SectionShape } from '../../light/section/index.js';
+import { wayNames } from './way-names.js';
+import type { Hang, WallFixing } from './types.js';
+
+/** So much of the wall is drawn (mm), and of what goes into it. */
+const wallMm = 8;
+const screwMm = 5;
+const plateMm = 26;
+/** A fixing is drawn in slices that pass it within so much (mm); a batten wherever it is cut. */
+const nearMm = 40;
+
+/** Both battens where the slice meets them, the wall at `wallZ`. */
+const battens = (hang: Hang, wallZ: number, y: (mm: number) => number): readonly SectionShape[] => {
+  const { cleat } = hang;
+  if (cleat === null) return [];
+  const { thicknessMm: thick, highMm: high, topMm } = cleat;
+  const rise = thick * Math.tan((cleat.bevelDeg * Math.PI) / 180);
+  const [low, mid, top] = [y(topMm - 2 * high + rise), y(topMm - high), y(topMm)];
+  const shape = (ring: Ring, material: string): SectionShape => ({ role: 'batten', material, ring });
+  return [
+    shape(
+      [
+        [wallZ, low],
+        [wallZ + thick, low],
+        [wallZ + thick, mid + rise],
+        [wallZ, mid],
+      ],
+      'cleat, on the wall',
+    ),
+    shape(
+      [
+        [wallZ, mid],
+        [wallZ + thick, mid + rise],
+        [wallZ + thick, top],
+        [wallZ, top],
+      ],
+      'cleat, on the sign',
+    ),
+  ];
+};
+
+/** A screw from the sheet to the wall, and what it holds by. */
+const fixing = ({ at }: WallFixing, hang: Hang, backZ: number, wallZ: number, y: (mm: number) => number) => {
+  const level = y(at[1]);
+  const screw: SectionShape = {
+    role: 'fixing',
+    material: 'fixing',
+    ring: rectRing({ x: wallZ - wallMm, y: level - screwMm / 2, width: backZ - wallZ + wallMm, height: screwMm }),
+  };
+  const plate: SectionShape = {
+    role: 'fixing',
+    material: wayNames[hang.way ?? 'holes'],
+    ring: rectRing({ x: wallZ, y: level - plateMm / 2, width: Math.max(2, backZ - wallZ), height: plateMm }),
+  };
+  return hang.way === 'keyholes' ? [plate, screw] : [screw];
+};
+
+/**
+ * A slice with what the assembly hangs by behind it: the wall, the battens of a cleat, plates and screws that it passes.
+ * As it is where the assembly hangs letter by letter, or stands, or nothing is chosen.
+ */
+export const hungSection = (section: Section, hang: Hang | null, placing: Placing): Section => {
+  const [body] = hang?.bodies ?? [];
+  if (hang === null || body?.carrier == null || hang.way === null || hang.way === 'feet' || hang.way === 'chain')
+    return section;
+  const backZ = section.rearZMm + body.recessMm;
+  const wallZ = section.rearZMm - hang.offWallMm;
+  const y = (mm: number): number => unplaced(placing, [placing.xMm, mm])[1];
+  const x = ([px, py]: Point): number => unplaced(placing, [px, py])[0];
+  const { cleat } = hang;
+  const cut = cleat !== null && Math.abs(section.atXMm - x([cleat.middleMm, cleat.topMm])) <= cleat.wallLengthMm / 2;
+  const near = hang.fixings.filter(({ at }) => Math.abs(x(at) - section.atXMm) <= nearMm);
+  // Plates stand at the sides: a slice through the middle still tells how it hangs.
+  const shown = near.length > 0 || cleat !== null ? near : hang.fixings.slice(0, 1);
+  const shapes: readonly SectionShape[] = [
+    {
+      role: 'wall',
+      material: 'wall',
+      ring: rectRing({ x: wallZ - wallMm, y: -section.heightMm / 2, width: wallMm, height: section.heightMm }),
+    },
+    ...(cut ? battens(hang, wallZ, y) : []),
+    ...(cleat !== null && cleat.footMm > 0
+      ? [
+          {
+            role: 'batten' as const,
+            material: 'foot spacer',
+            ring: rectRing({ x: wallZ, y: y(body.bounds.y), width: cleat.footMm, height: 30 }),
+          },
+        ]
+      : []),
+    ...(cleat === null ? shown.flatMap((each) => fixing(each, hang, backZ, wallZ, y)) : []),
+  ];
+  return {
+    ...section,
+    shapes: [...shapes, ...section.shapes],
+    layers: [
+      ...section.layers,
+      {
+        name: 'hung',
+        detail: `${wayNames[hang.way]}, ${Math.round(hang.offWallMm * 10) / 10} mm off the wall`,
+        at: [wallZ, section.heightMm * 0.3],
+      },
+    ],
+    rearZMm: wallZ - wallMm,
+  };
+};

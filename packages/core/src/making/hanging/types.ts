@@ -1,0 +1,117 @@
+import type { Fixing, Ground, Stuff } from '../../document/catalogue/index.js';
+import type { hangingWays } from '../../document/design/index.js';
+import type { Point, Rect } from '../../base/outlines/index.js';
+import type { FixingLoad } from './loads.js';
+
+/** How something hangs: as a design may choose, or on posts of its own. */
+export type HangingWay = (typeof hangingWays)[number] | 'posts';
+
+/** A point in space (mm): right, up, off the wall. */
+export type Point3 = readonly [number, number, number];
+
+/** The sheet of a body that lies to the wall: what screws through it, plates and cleats hold to. */
+export interface Carrier {
+  /** The part that it is cut as. */
+  readonly partId: string;
+  readonly name: string;
+  readonly stuff: Stuff;
+  readonly thicknessMm: number;
+  /** Where the lower left corner of its drawing lies (mm, in the axes of its assembly). */
+  readonly corner: Point;
+}
+
+/** One thing that hangs by itself: a case, a letter, a backer. In the axes of its assembly, off its own rear side. */
+export interface HungBody {
+  readonly id: string;
+  readonly name: string;
+  readonly bounds: Rect;
+  readonly depthMm: number;
+  readonly kg: number;
+  /** Centre of gravity; its third from the rear side. */
+  readonly centre: Point3;
+  /** Where on it fixings may be. */
+  readonly hold: Rect;
+  /** How deep the rear side stands in, for a cleat to hide in (mm). */
+  readonly recessMm: number;
+  /** Where it is fixed whatever the design says: posts, screws through the backs of letters. */
+  readonly own: readonly Point[] | null;
+  readonly carrier: Carrier | null;
+}
+
+/** A body of a sign with its place among the bodies: in the axes of the sign, what it carries counted in. */
+export interface PlacedBody extends HungBody {
+  readonly leanMm: number;
+}
+
+/** One fixing in the wall. In the axes of the sign. */
+export interface WallFixing {
+  readonly body: number;
+  readonly at: Point;
+  readonly ground: Ground;
+  readonly item: Fixing;
+  readonly load: FixingLoad;
+  /** Straight off the wall (kg). */
+  readonly pullKg: number;
+  /** Of what it may carry; more than 1 is too much. */
+  readonly use: number;
+  readonly pinned: boolean;
+}
+
+/** Two battens with a bevel that hook into each other. */
+export interface Cleat {
+  readonly thicknessMm: number;
+  /** Of a batten, on its long side (mm). */
+  readonly highMm: number;
+  readonly bevelDeg: number;
+  readonly wallLengthMm: number;
+  readonly mateLengthMm: number;
+  /** Where the upper edge of the wall’s batten lies (mm, in the axes of the sign), and its middle. */
+  readonly topMm: number;
+  readonly middleMm: number;
+  /** What both are ripped from, in one cut (mm). */
+  readonly stripMm: number;
+  /** How far it must be lifted off. */
+  readonly liftMm: number;
+  /** What holds the foot off the wall as far as the cleat holds the top (mm); nothing where the case is recessed. */
+  readonly footMm: number;
+}
+
+/** Feet that a sign stands on. */
+export interface Feet {
+  readonly depthMm: number;
+  readonly wantedMm: number;
+  /** How far it may be tipped before it falls, the smaller way (degrees). */
+  readonly tipDeg: number;
+}
+
+/** The wall behind a sign, in the axes of the sign. */
+export interface Wall {
+  readonly kind: 'masonry' | 'studs' | 'board';
+  readonly studPitchMm: number;
+  /** From the middle of the sign to a stud; null while nobody has found one. */
+  readonly studAtMm: number | null;
+}
+
+/** How one assembly hangs. In the axes of the sign. */
+export interface Hang {
+  readonly assembly: string;
+  /** Null while nothing is chosen. */
+  readonly way: HangingWay | null;
+  /** Those to choose from. */
+  readonly ways: readonly HangingWay[];
+  readonly wall: Wall;
+  readonly bodies: readonly PlacedBody[];
+  readonly kg: number;
+  readonly centre: Point3;
+  readonly fixings: readonly WallFixing[];
+  /** How far the rear side is held off the wall (mm). */
+  readonly offWallMm: number;
+  readonly cleat: Cleat | null;
+  readonly feet: Feet | null;
+  readonly heightMm: number;
+  /** What each piece of hardware on the sign carries at most, and may (kg); null where there is none. */
+  readonly hardware: { readonly name: string; readonly kg: number; readonly ratedKg: number } | null;
+  /** What the back carries at its weakest place, and may (kg); null where nothing is fixed to it. */
+  readonly back: { readonly kg: number; readonly holdsKg: number; readonly pieces: number } | null;
+  readonly blocks: boolean;
+}
