@@ -117,6 +117,7 @@ export {
   type FieldRef,
   type Fields,
   type Frozen,
+  type FinishingDesign,
   type HangingDesign,
   type Placement,
   type PowerDesign,
@@ -189,6 +190,16 @@ export type { GreyPicture } from './artwork/drawings/index.js';
 export type { Workability } from './artwork/workability/index.js';
 export type { Heat } from './power/heat/index.js';
 export type { Post } from './light/wall/index.js';
+export {
+  finishSystems,
+  gluesFor,
+  waitWords,
+  type FinishedSurface,
+  type Finishing,
+  type GluedBond,
+  type Layer,
+  type Supplies,
+} from './making/finishing/index.js';
 export {
   fixingItems,
   hungSection,

@@ -95,6 +95,27 @@ export const sharedHelp: HelpTexts = {
     },
   },
   case: {
+    'Between coats': {
+      what: 'How long a coat dries before the next is laid on; as long as the paint wants, unless a time is set.',
+      measure: 'Press a thumb on a hidden place: dry is what takes no print.',
+    },
+    'Outside of the case': {
+      what: 'What is laid on the outer sides and edges of the case.',
+      usual: 'Primer and two coats of enamel on plywood; oil on wood whose grain is to be seen.',
+    },
+    'Fronts and edges': {
+      what: 'What is laid on the fronts of the letters and their edges.',
+      usual: 'Sprayed: brush marks show on an edge that stands in light.',
+    },
+    'Outside of the returns': {
+      what: 'What is laid on the outer sides of the returns; coil and composite come coated.',
+    },
+    'Glue, corners of the case': { what: 'What holds the corners, besides screws or dowels.' },
+    'Glue, returns to the fronts': {
+      what: 'What holds the returns of hollow letters; it must not show on their fronts.',
+    },
+    'Glue, returns to the backs': { what: 'What holds the returns round the backs; no light may find a gap in it.' },
+    'Glue, glue blocks': { what: 'What holds the blocks that take the screws of plates and spacers.' },
     'Stands on': {
       what: 'What this assembly stands on: the wall, or the front of another.',
     },
@@ -193,6 +214,54 @@ export const sharedHelp: HelpTexts = {
     },
     'Of that, after dark': {
       what: 'How far it is dimmed at night, of what it gives by day.',
+    },
+  },
+  hang: {
+    'It is fixed to': {
+      what: 'What the screws go into; what they hold follows from it.',
+      measure: 'Knock: hollow is board. A small hole where the sign will hide it tells the rest.',
+    },
+    'Stud to stud': {
+      what: 'From the middle of one stud to the middle of the next.',
+      measure: 'Find two with a magnet over their screws, and measure between.',
+      usual: '400, 406, 600 or 610 mm.',
+    },
+    'A stud is at': {
+      what: 'From the middle of the sign to the middle of the nearest stud, to the right positive.',
+      measure: 'Mark the middle of the sign on the wall first, then look for the stud.',
+    },
+    'Hangs or stands': {
+      what: 'What carries it: a cleat that it hooks on, slotted plates on screws, screws through the back, spacers, brackets, chains or feet.',
+      usual: 'Plates up to about 10 kg, a cleat for what is heavy or must come off often, feet on a counter.',
+    },
+    Fixing: {
+      what: 'What holds in the wall. Its loads are working loads; the maker’s table for the wall at hand goes before them.',
+      usual: 'The cheapest that carries it is taken unless another is chosen.',
+    },
+    'How many': {
+      what: 'Fixings; as few as carry it are taken unless a number is set.',
+    },
+    'Glue blocks behind': {
+      what: 'Blocks inside, in the corner of return and back, that take the screws where the back alone is too weak.',
+    },
+    'Middle above the floor': {
+      what: 'How high the middle of the sign hangs; the template’s level line says it too.',
+      measure: 'From the finished floor, with a level line and not from the ceiling.',
+      usual: 'About 2 m indoors; out of reach over a door.',
+    },
+    'Battens, thick': {
+      what: 'Thickness of both battens; they are cut from the board that is nearest to it.',
+      usual: '12 mm for small signs, 18 mm for heavy ones.',
+    },
+    'Mate fixed to': {
+      what: 'What the cleat’s upper batten is screwed to. On the back it comes off with it; between the returns it shuts the back in.',
+    },
+    'Shifted up to': {
+      what: 'How far the sign may still be shifted sideways on its cleat; the batten is as much longer.',
+    },
+    'Feet, deep': {
+      what: 'Front to rear. Deeper feet let it be tipped farther before it falls.',
+      usual: 'Deep enough for 10° at least.',
     },
   },
   face: {

@@ -47,7 +47,8 @@ export const useShortcuts = (jobId: string, { onHelp, onFind }: ShortcutCalls): 
         else undo();
       }
       if (command) return;
-      const step = workSteps[Number(event.key) - 1];
+      // The tenth step is 0, as it lies on the keys.
+      const step = workSteps[(Number(event.key) + 9) % 10];
       if (step !== undefined) void navigate(`/jobs/${jobId}/${step.step}`);
       else if (event.key === '?') onHelp();
       else if (event.key === '/') {

@@ -1,4 +1,4 @@
-import type { KeyboardEvent } from 'react';
+import { useRef, type KeyboardEvent } from 'react';
 import { changeDesign } from '../document/document-store';
 import { freePin, pinAt, pinTo, type Pin, type PinsField } from '../document/pins';
 import { arrowWay } from './arrow-way';
@@ -37,6 +37,8 @@ export const PinHandle = ({
   colour,
 }: PinHandleProps) => {
   const pinned = pinAt(pins, at) >= 0;
+  // Keys may come faster than the sign is worked out: the next goes on from where the last one put it.
+  const put = useRef<{ readonly from: Place; readonly to: Place } | null>(null);
   const drag = useDrag(view, () => {
     const before = pinsNow();
     return (to) => pinTo(field, before, at, to);
@@ -48,7 +50,10 @@ export const PinHandle = ({
     if (way === null) return;
     event.preventDefault();
     event.stopPropagation();
-    changeDesign(pinTo(field, pins, at, [at[0] + way[0], at[1] + way[1]]));
+    const now = put.current?.from === at ? put.current.to : at;
+    const to: Place = [now[0] + way[0], now[1] + way[1]];
+    put.current = { from: at, to };
+    changeDesign(pinTo(field, pinsNow(), now, to));
   };
   const [x, y] = toScreen(view, ...at);
   const where = at.map((mm) => Math.round(mm)).join(', ');

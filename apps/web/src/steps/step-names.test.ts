@@ -5,8 +5,8 @@ import { hasSeen, isWorkStep, stepName, stepState, workSteps } from './step-name
 const finding = (step: WorkStep, severity: Finding['severity']): Finding => ({ step, severity }) as Finding;
 
 describe('the steps of the work line', () => {
-  it('are nine, each told by its name in an address', () => {
-    expect(workSteps).toHaveLength(9);
+  it('are ten, each told by its name in an address', () => {
+    expect(workSteps).toHaveLength(10);
     for (const { step } of workSteps) expect(isWorkStep(step)).toBe(true);
     for (const other of [undefined, '', 'Brief', 'tryouts']) expect(isWorkStep(other)).toBe(false);
   });
@@ -41,7 +41,7 @@ describe('the steps of the work line', () => {
   it('of designing are behind a job that is past quoting; those at the bench are not', () => {
     expect(hasSeen('light', [], 'quoted')).toBe(false);
     expect(hasSeen('light', ['light'], 'quoted')).toBe(true);
-    for (const step of ['brief', 'artwork', 'case', 'light', 'power', 'face'] as const)
+    for (const step of ['brief', 'artwork', 'case', 'light', 'power', 'face', 'hang'] as const)
       expect(hasSeen(step, [], 'building')).toBe(true);
     for (const step of ['cut', 'build', 'prove'] as const) expect(hasSeen(step, [], 'building')).toBe(false);
   });

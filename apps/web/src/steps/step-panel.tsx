@@ -12,6 +12,7 @@ import { stepName } from './step-names';
 const AssemblyBar = lazyPart(() => import('../assemblies/assembly-bar'), 'AssemblyBar', { fallback: null });
 const ArtworkStep = lazyPart(() => import('./artwork-step'), 'ArtworkStep');
 
+const FinishFields = lazyPart(() => import('./finish/finish-fields'), 'FinishFields', { fallback: null });
 const HangStep = lazyPart(() => import('./hang/hang-step'), 'HangStep');
 
 /** Steps of the sign as a whole; the others show the chosen assembly. */
@@ -55,6 +56,7 @@ export const StepPanel = ({ step }: { readonly step: WorkStep }) => {
       {!isOfSign(step) && <AssemblyBar />}
       {/* A field must not carry what was typed for one assembly over to another. */}
       {build !== undefined && createElement(panelOf(step, build), { key: isOfSign(step) ? 'sign' : index })}
+      {step === 'case' && <FinishFields key={index} />}
     </aside>
   );
 };

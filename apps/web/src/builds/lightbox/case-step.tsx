@@ -84,6 +84,7 @@ export const CaseStep = () => {
       <LengthField label="Seat depth" field={at.case.seatMm} hint="how far face and back reach into the returns" />
       {retention === 'groove' && <LengthField label="Lip in front" field={at.case.lipMm} />}
       <LengthField label="Play a side" field={at.case.playMm} />
+      <LengthField label="Back set in" field={at.case.recessMm} hint="room behind it for a cleat or a plug" />
       <ChoiceField
         label="Lining"
         field={at.case.liningId}

@@ -48,6 +48,10 @@ export const help: HelpTexts = {
       what: 'What is left of the return in front of the groove.',
       usual: '4–6 mm.',
     },
+    'Back set in': {
+      what: 'How far the back stands in from the rear edges of the case, so that a cleat, plates or a plug hide behind it.',
+      usual: 'As deep as the cleat is thick; nothing where plates hold it.',
+    },
     'Play a side': {
       what: 'Room round face and back, so that they go in and may grow when warm.',
       measure: 'Cut a test piece and try it in the groove before the case is glued.',

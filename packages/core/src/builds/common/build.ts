@@ -20,6 +20,7 @@ import type { Glow, GridLimits } from '../../light/glow/index.js';
 import type { Distribution } from '../../light/photometry/index.js';
 import type { LightRuns, LightShare, Point3 } from '../../light/runs/index.js';
 import type { Section } from '../../light/section/index.js';
+import type { ToFinish } from '../../making/finishing/index.js';
 import type { HangingWay, HungBody } from '../../making/hanging/index.js';
 import type { BoughtPart, CutPart } from '../../making/parts/index.js';
 import type { Solid } from '../../making/solids/index.js';
@@ -74,7 +75,7 @@ export interface OwnParts {
 export interface Stages<Own extends AnyAssembly, OwnLaid extends Laid, Results extends AssemblyResults> {
   readonly lay: (brief: Brief, power: PowerDesign, assembly: Own) => Result<OwnLaid>;
   readonly light: (brief: Brief, power: PowerDesign, assembly: Own, laid: OwnLaid, wired: Wired) => Lit;
-  readonly parts: (results: Omit<Results, 'cut' | 'bought' | 'packing' | 'hang'>) => OwnParts;
+  readonly parts: (results: Omit<Results, 'cut' | 'bought' | 'packing' | 'hang' | 'finishing'>) => OwnParts;
   readonly steps: (results: Omit<Results, 'packing'>) => readonly ToldStep[];
   /** The stages that did not answer from memory since they were last run. */
   readonly recomputed: () => readonly StageName[];
@@ -167,8 +168,10 @@ export interface BuildWork<Own extends AnyAssembly, OwnLaid extends Laid, Result
   /** What can be printed in three dimensions. */
   readonly solids: (results: Results) => readonly Solid[];
   readonly cutByTool: CutByTool;
+  /** Surfaces to be painted and joints to be glued. */
+  readonly toFinish: (results: Omit<Results, 'packing' | 'hang' | 'finishing'>) => ToFinish;
   /** What hangs by itself, each with its weight and where that lies, in the axes of the assembly. */
-  readonly hung: (results: Omit<Results, 'packing' | 'hang'>) => readonly HungBody[];
+  readonly hung: (results: Omit<Results, 'packing' | 'hang' | 'finishing'>) => readonly HungBody[];
   /** The same light traced photon by photon, report by report; null where it is not done. */
   readonly trace: ((results: Results) => Generator<TraceReport, void>) | null;
 }

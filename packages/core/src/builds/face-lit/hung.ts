@@ -20,7 +20,7 @@ export const faceLitHung = ({
   cut,
   bought,
   geometry,
-}: Omit<FaceLitResults, 'packing' | 'hang'>): readonly HungBody[] =>
+}: Omit<FaceLitResults, 'packing' | 'hang' | 'finishing'>): readonly HungBody[] =>
   hungLetters(
     lettersOf(lettering.outline).map(({ outline }, index) => ({
       outline,

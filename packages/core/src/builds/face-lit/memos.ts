@@ -1,3 +1,4 @@
+import type { Finishing } from '../../making/finishing/index.js';
 import type { Hang } from '../../making/hanging/index.js';
 import type { Board, Catalogue } from '../../document/catalogue/index.js';
 import { findFaceLitMaterials, type FaceLitMaterials } from './materials.js';
@@ -48,7 +49,13 @@ export type FactList = readonly [
 
 /** What parts and steps are made from, as a list that a memo can hold against the last. */
 export const factListOf = (
-  { design, assembly, geometry, materials, runs }: Omit<FaceLitResults, 'cut' | 'bought' | 'packing' | 'hang'>,
+  {
+    design,
+    assembly,
+    geometry,
+    materials,
+    runs,
+  }: Omit<FaceLitResults, 'cut' | 'bought' | 'packing' | 'hang' | 'finishing'>,
   letters: readonly Outline[],
 ): FactList => [design.brief, assembly, geometry, materials, runs, letters];
 
@@ -127,8 +134,14 @@ export const faceLitMemos = (catalogue: Catalogue, limits: GridLimits) => {
       return { cut: faceLitParts(known), bought: faceLitBought(catalogue, known) };
     }),
     steps: memoizeLast(
-      (circuit: Circuit, cut: readonly CutPart[], jumpers: readonly Jumper[], hang: Hang | null, ...facts: FactList) =>
-        faceLitSteps({ ...factsOf(...facts), parts: cut, circuit, jumpers, hang }),
+      (
+        circuit: Circuit,
+        cut: readonly CutPart[],
+        jumpers: readonly Jumper[],
+        hang: Hang | null,
+        finishing: Finishing,
+        ...facts: FactList
+      ) => faceLitSteps({ ...factsOf(...facts), parts: cut, circuit, jumpers, hang, finishing }),
     ),
   };
 };

@@ -37,6 +37,7 @@ export const faceLitStages: BuildWork<FaceLitAssembly, FaceLitLaid, FaceLitResul
         results.cut,
         results.jumpers,
         results.hang,
+        results.finishing,
         ...factListOf(results, stages.letters.run(results.lettering.outline)),
       ),
     recomputed: () => recomputedOf(stages),

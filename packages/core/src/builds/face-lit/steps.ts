@@ -1,3 +1,4 @@
+import { clampMinutes, glueWords, surfaceSteps, type Finishing } from '../../making/finishing/index.js';
 import { hangSteps, type Hang } from '../../making/hanging/index.js';
 import type { Circuit } from '../../power/circuit/index.js';
 import type { Jumper } from '../../light/runs/index.js';
@@ -13,6 +14,7 @@ export interface FaceLitStepFacts extends Omit<FaceLitFacts, 'shaping' | 'wireHo
   readonly circuit: Circuit;
   readonly jumpers: readonly Jumper[];
   readonly hang: Hang | null;
+  readonly finishing: Finishing;
 }
 
 const toolCautions = {
@@ -24,7 +26,7 @@ const toolCautions = {
 
 /** The build list of face-lit letters. Times are typical and meant to be replaced by the shop’s own. */
 export const faceLitSteps = (facts: FaceLitStepFacts): readonly ToldStep[] => {
-  const { parts, circuit, jumpers, materials, geometry, assembly, runs, letters, brief, hang } = facts;
+  const { parts, circuit, jumpers, materials, geometry, assembly, runs, letters, brief, hang, finishing } = facts;
   const returns = parts.filter(({ stock }) => stock === 'return');
   const count = letters.length;
   const { cans } = assembly;
@@ -64,11 +66,12 @@ export const faceLitSteps = (facts: FaceLitStepFacts): readonly ToldStep[] => {
       'assemble',
       'join',
       'Set the returns round the backs',
-      'Glue or tab all round; no gap that light finds.',
+      `All round; no gap that light finds.${glueWords(finishing, 'returns')}`,
       18 * count,
       'Adhesive: ventilate; no flame or spark.',
-      12 * 60,
+      clampMinutes(finishing, 'returns', 12 * 60),
     ),
+    ...surfaceSteps(finishing, 'returns'),
     step(
       'finish',
       'lining',

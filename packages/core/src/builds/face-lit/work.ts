@@ -1,5 +1,6 @@
 import { dropLines } from '../letters/candidates.js';
 import { faceLitHung } from './hung.js';
+import { faceLitToFinish } from './to-finish.js';
 import type { BuildWork } from '../common/build.js';
 import { faceLitFigures } from './figures.js';
 import { faceLitFront } from './front.js';
@@ -22,5 +23,6 @@ export const faceLitWork: BuildWork<FaceLitAssembly, FaceLitLaid, FaceLitResults
   solids: () => [],
   cutByTool: ({ stock }) => stock !== 'return',
   hung: faceLitHung,
+  toFinish: faceLitToFinish,
   trace: null,
 };

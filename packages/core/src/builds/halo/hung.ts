@@ -11,7 +11,7 @@ export const haloHung = ({
   cut,
   bought,
   geometry,
-}: Omit<HaloResults, 'packing' | 'hang'>): readonly HungBody[] =>
+}: Omit<HaloResults, 'packing' | 'hang' | 'finishing'>): readonly HungBody[] =>
   hungLetters(
     fromLeft(posts).map(({ outline, posts: own }) => ({ outline, fixedAt: own.map(({ at }) => at) })),
     cut,

@@ -1,3 +1,4 @@
+import type { Finishing } from '../../making/finishing/index.js';
 import type { Hang } from '../../making/hanging/index.js';
 import type { Board, Catalogue } from '../../document/catalogue/index.js';
 import type { Brief } from '../../document/design/index.js';
@@ -41,7 +42,14 @@ export type FactList = readonly [
 
 /** What parts and steps are made from, as a list that a memo can hold against the last. */
 export const factListOf = (
-  { design, assembly, geometry, materials, runs, posts }: Omit<HaloResults, 'cut' | 'bought' | 'packing' | 'hang'>,
+  {
+    design,
+    assembly,
+    geometry,
+    materials,
+    runs,
+    posts,
+  }: Omit<HaloResults, 'cut' | 'bought' | 'packing' | 'hang' | 'finishing'>,
   letters: readonly Outline[],
 ): FactList => [design.brief, assembly, geometry, materials, runs, posts, letters];
 
@@ -118,8 +126,14 @@ export const haloMemos = (catalogue: Catalogue, limits: GridLimits) => {
       return { cut, bought: haloBought(catalogue, known, cut) };
     }),
     steps: memoizeLast(
-      (circuit: Circuit, cut: readonly CutPart[], jumpers: readonly Jumper[], hang: Hang | null, ...facts: FactList) =>
-        haloSteps({ ...factsOf(...facts), parts: cut, circuit, jumpers, hang }),
+      (
+        circuit: Circuit,
+        cut: readonly CutPart[],
+        jumpers: readonly Jumper[],
+        hang: Hang | null,
+        finishing: Finishing,
+        ...facts: FactList
+      ) => haloSteps({ ...factsOf(...facts), parts: cut, circuit, jumpers, hang, finishing }),
     ),
   };
 };

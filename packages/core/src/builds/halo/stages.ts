@@ -44,6 +44,7 @@ export const haloStages: BuildWork<HaloAssembly, HaloLaid, HaloResults>['stages'
         results.cut,
         results.jumpers,
         results.hang,
+        results.finishing,
         ...factListOf(results, stages.letters.run(results.lettering.outline)),
       ),
     recomputed: () => recomputedOf(stages),

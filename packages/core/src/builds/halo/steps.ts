@@ -1,3 +1,4 @@
+import { clampMinutes, glueWords, surfaceSteps, type Finishing } from '../../making/finishing/index.js';
 import { fixingWords, hangingCaution, type Hang } from '../../making/hanging/index.js';
 import { cornerWords } from '../../light/laying/index.js';
 import type { Circuit } from '../../power/circuit/index.js';
@@ -15,6 +16,7 @@ export interface HaloStepFacts extends HaloFacts {
   readonly circuit: Circuit;
   readonly jumpers: readonly Jumper[];
   readonly hang: Hang | null;
+  readonly finishing: Finishing;
 }
 
 const toolCautions = {
@@ -24,7 +26,7 @@ const toolCautions = {
   nozzle: 'Nozzle and bed are hot. Ventilate: printing gives off fumes and fine dust.',
 } as const;
 
-type LetterFacts = Pick<HaloStepFacts, 'parts' | 'materials' | 'geometry' | 'assembly'>;
+type LetterFacts = Pick<HaloStepFacts, 'parts' | 'materials' | 'geometry' | 'assembly' | 'finishing'>;
 
 /** What a printer of 0.4 mm lays down in an hour (kg), and what it wants of a person for each shell; typical. */
 const printedKgPerHour = 0.03;
@@ -48,7 +50,7 @@ const printing = (
 };
 
 const cutting = (
-  { materials, geometry, assembly }: Omit<LetterFacts, 'parts'>,
+  { materials, geometry, assembly, finishing }: Omit<LetterFacts, 'parts'>,
   fronts: number,
   holes: number,
 ): readonly ToldStep[] => [
@@ -66,12 +68,12 @@ const cutting = (
           'cut',
           'returns',
           'Cut the returns and bend them round the fronts',
-          `${mm(geometry.frontZMm - geometry.rearZMm - geometry.frontMm - geometry.backMm)} wide, ${mm(geometry.wallMm)} thick; start at an inside corner, lap at the bottom.`,
+          `${mm(geometry.frontZMm - geometry.rearZMm - geometry.frontMm - geometry.backMm)} wide, ${mm(geometry.wallMm)} thick; start at an inside corner, lap at the bottom.${glueWords(finishing, 'returns')}`,
           20 * fronts,
           materials.board.stuff === 'metal' || materials.board.stuff === 'composite'
             ? 'Cut edges of sheet metal: gloves. Adhesive: ventilate.'
             : 'Adhesive: ventilate.',
-          24 * 60,
+          clampMinutes(finishing, 'returns', 24 * 60),
         ),
       ]
     : []),
@@ -85,23 +87,23 @@ const cutting = (
   ),
 ];
 
-const letters = ({ parts, materials, geometry, assembly, posts }: HaloStepFacts): readonly ToldStep[] => {
+const letters = ({ parts, materials, geometry, assembly, posts, finishing }: HaloStepFacts): readonly ToldStep[] => {
   const fronts = parts.filter(({ id }) => /^letter-\d+[a-z]?$/.test(id)).length;
   const holes = posts.reduce((sum, part) => sum + part.posts.length, 0);
   const printed = isPrinted(materials.board);
   return [
     ...(printed
       ? [printing(parts, { materials, assembly })]
-      : cutting({ materials, geometry, assembly }, fronts, holes)),
+      : cutting({ materials, geometry, assembly, finishing }, fronts, holes)),
     step(
       'finish',
       'finish-letters',
-      printed ? 'Clean and sand the shells' : 'Sand and finish fronts and edges',
+      printed ? 'Clean and sand the shells' : 'Sand fronts and edges',
       'Clean edges show in the glow: no fuzz, no drips.',
-      12 * fronts,
-      'Dust mask for sanding; ventilate while painting, no flame or spark.',
-      240,
+      8 * fronts,
+      'Dust mask for sanding.',
     ),
+    ...surfaceSteps(finishing, 'fronts'),
     step(
       'finish',
       'backs',

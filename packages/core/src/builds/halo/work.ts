@@ -1,5 +1,6 @@
 import { dropLines } from '../letters/candidates.js';
 import { haloHung } from './hung.js';
+import { haloToFinish } from './to-finish.js';
 import type { BuildWork } from '../common/build.js';
 import { haloFigures } from './figures.js';
 import { haloFront } from './front.js';
@@ -23,5 +24,6 @@ export const haloWork: BuildWork<HaloAssembly, HaloLaid, HaloResults> = {
   solids: haloSolids,
   cutByTool: ({ stock }) => stock !== 'return',
   hung: haloHung,
+  toFinish: haloToFinish,
   trace: null,
 };

@@ -309,6 +309,7 @@ export const newLightbox = ({ name, text, readingDistanceMm, sizesMm }: NewJobAn
         ...assembly!,
         artwork: { ...assembly!.artwork, capHeightMm: Math.max(2, Math.round(cap)) },
         case: { ...assembly!.case, widthMm, heightMm, depthInsideMm: 90 },
+        hanging: { way: 'keyholes' },
         light: { ...assembly!.light, stripId: 'white-24v-120', rowCount },
       },
     ],

@@ -10,7 +10,7 @@ const clearOfStripMm = 8;
 /** So far down the back a level is looked for that no strip runs along. */
 const lookedDown = 0.4;
 
-type Facts = Omit<BoxResults, 'packing' | 'hang'>;
+type Facts = Omit<BoxResults, 'packing' | 'hang' | 'finishing'>;
 
 /** The highest level on the back at which screws meet no strip (mm from the middle); the usual one where there is none. */
 const clearLevel = ({ geometry: { inside }, runs, materials }: Facts): number => {

@@ -4,6 +4,7 @@ import type { LightShare } from '../../light/runs/index.js';
 import { memoizeLast } from '../../base/maths/index.js';
 import { coverage, type Outline } from '../../base/outlines/index.js';
 import { faceStack } from '../../light/optics/index.js';
+import type { Finishing } from '../../making/finishing/index.js';
 import type { Hang } from '../../making/hanging/index.js';
 import type { CutPart } from '../../making/parts/index.js';
 import type { Circuit } from '../../power/circuit/index.js';
@@ -45,7 +46,7 @@ export const factListOf = ({
   materials,
   runs,
   lettering,
-}: Omit<BoxResults, 'cut' | 'bought' | 'packing' | 'hang'>): FactList => [
+}: Omit<BoxResults, 'cut' | 'bought' | 'packing' | 'hang' | 'finishing'>): FactList => [
   design.brief,
   assembly.artwork.mode,
   assembly.artwork.mirrored === true,
@@ -123,8 +124,9 @@ export const boxMemos = (catalogue: Catalogue, limits: GridLimits) => {
       const cut = lightboxParts(known);
       return { cut, bought: lightboxBought(catalogue, known, cut) };
     }),
-    steps: memoizeLast((circuit: Circuit, cut: readonly CutPart[], hang: Hang | null, ...facts: FactList) =>
-      lightboxSteps({ ...factsOf(...facts), parts: cut, circuit, cutters: catalogue.cutters, hang }),
+    steps: memoizeLast(
+      (circuit: Circuit, cut: readonly CutPart[], hang: Hang | null, finishing: Finishing, ...facts: FactList) =>
+        lightboxSteps({ ...factsOf(...facts), parts: cut, circuit, cutters: catalogue.cutters, hang, finishing }),
     ),
   };
 };

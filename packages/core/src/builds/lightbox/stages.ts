@@ -36,7 +36,8 @@ export const lightboxStages: BuildWork<LightboxAssembly, BoxLaid, BoxResults>['s
       return { glow, heat: stages.heat.run(brief, power, materials.strip, circuit, ownPower, shedding) };
     },
     parts: (results) => stages.parts.run(...factListOf(results)),
-    steps: (results) => stages.steps.run(results.circuit, results.cut, results.hang, ...factListOf(results)),
+    steps: (results) =>
+      stages.steps.run(results.circuit, results.cut, results.hang, results.finishing, ...factListOf(results)),
     recomputed: () => recomputedOf(stages),
   };
 };

@@ -1,3 +1,4 @@
+import { clampMinutes, glueWords, surfaceSteps, waitWords, type Finishing } from '../../making/finishing/index.js';
 import { hangSteps } from '../../making/hanging/index.js';
 import { cornerJoints } from '../../joinery/members/index.js';
 import { metricFence, setUpsOf, type ChannelSetUp } from '../../joinery/setups/index.js';
@@ -156,6 +157,32 @@ const ledgeSteps = (facts: Pick<StepFacts, 'runs' | 'materials'>): readonly Told
   ];
 };
 
+/** Waits until paint may be taped and glued to. */
+const liningStep = ({ lining }: StepFacts['materials'], finishing: Finishing): Told => {
+  const [paint] = finishing.surfaces.find(({ id }) => id === 'inside')?.layers ?? [];
+  return {
+    id: 'lining',
+    phase: 'finish',
+    title: `Line the inside: ${lining.name}`,
+    detail: [
+      lining.price === 0
+        ? 'Nothing to do; sand and dust.'
+        : 'Returns and back; two thin coats if it is paint, lapped joints if it is film.',
+      ...(paint === undefined
+        ? []
+        : [
+            `${paint.litres.toFixed(2)} L, ${waitWords(paint.paint.recoatMin)} between coats; strip sticks to it after ${waitWords(paint.paint.cureMin)}.`,
+          ]),
+      ...(finishing.insideFirst
+        ? ['Before the case is glued: the face in its groove shuts it in. Keep the joints free of it.']
+        : []),
+    ].join(' '),
+    minutes: lining.price === 0 ? 5 : 35,
+    waitMinutes: paint === undefined ? 0 : (paint.coats - 1) * paint.paint.recoatMin + paint.paint.cureMin,
+    caution: paint === undefined ? null : 'Ventilate while painting; no flame or spark near solvents.',
+  };
+};
+
 const finish = ({
   design,
   materials,
@@ -166,29 +193,21 @@ const finish = ({
   runs,
   hang,
   brief,
+  finishing,
 }: StepFacts): readonly Told[] => [
+  ...(finishing.insideFirst ? [liningStep(materials, finishing)] : []),
   {
     id: 'glue-up',
     phase: 'finish',
     title: 'Join the returns square',
-    detail: `${cornerJoints[design.cornerJoint].howTo} Measure both diagonals: each ${mm(Math.hypot(geometry.outside.widthMm, geometry.outside.heightMm))}.`,
+    detail: `${cornerJoints[design.cornerJoint].howTo} Measure both diagonals: each ${mm(Math.hypot(geometry.outside.widthMm, geometry.outside.heightMm))}.${finishing.shutsIn ? ' The face goes into its groove now, its film on.' : ''}${glueWords(finishing, 'corners')}`,
     minutes: 30,
-    waitMinutes: 60,
+    waitMinutes: clampMinutes(finishing, 'corners', 60),
     caution: null,
   },
   ...hangSteps(hang, brief.place).glued,
-  {
-    id: 'lining',
-    phase: 'finish',
-    title: `Line the inside: ${materials.lining.name}`,
-    detail:
-      materials.lining.price === 0
-        ? 'Nothing to do; sand and dust.'
-        : 'Returns and back; two thin coats if it is paint, lapped joints if it is film.',
-    minutes: materials.lining.price === 0 ? 5 : 35,
-    waitMinutes: materials.lining.id === 'matt-white' ? 240 : 0,
-    caution: materials.lining.id === 'matt-white' ? 'Ventilate while painting; no flame or spark near solvents.' : null,
-  },
+  ...surfaceSteps(finishing, 'outside'),
+  ...(finishing.insideFirst ? [] : [liningStep(materials, finishing)]),
   ...(geometry.block === null
     ? []
     : [

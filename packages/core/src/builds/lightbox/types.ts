@@ -6,6 +6,7 @@ import type { Brief } from '../../document/design/index.js';
 import type { BoxArtwork, CaseDesign } from './schema.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
 import type { LightRuns } from '../../light/runs/index.js';
+import type { Finishing } from '../../making/finishing/index.js';
 import type { Hang } from '../../making/hanging/index.js';
 import type { CutPart } from '../../making/parts/index.js';
 
@@ -29,4 +30,5 @@ export interface StepFacts extends PartFacts {
   /** Blades and bits of the shop. */
   readonly cutters: readonly Cutter[];
   readonly hang: Hang | null;
+  readonly finishing: Finishing;
 }

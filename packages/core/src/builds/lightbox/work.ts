@@ -1,4 +1,5 @@
 import { boxHung } from './hung.js';
+import { boxToFinish } from './to-finish.js';
 import type { BuildWork } from '../common/build.js';
 import { dropRows } from './candidates.js';
 import { lightboxFigures } from './figures.js';
@@ -24,5 +25,6 @@ export const lightboxWork: BuildWork<LightboxAssembly, BoxLaid, BoxResults> = {
   // Panels are sawn; the tool of the artwork cuts the film alone.
   cutByTool: ({ stock }) => stock === 'film',
   hung: boxHung,
+  toFinish: boxToFinish,
   trace: traceCheck,
 };

@@ -1,5 +1,6 @@
 import { controllers, joints, supplies, wires } from './shipped/power.js';
 import { boards, films, linings, walls } from './shipped/boards.js';
+import { glues, paints } from './shipped/finishes.js';
 import { coatings, faces } from './shipped/faces.js';
 import { colouredStrips } from './shipped/coloured-strips.js';
 import { whiteStrips } from './shipped/white-strips.js';
@@ -208,6 +209,8 @@ export const shippedCatalogue: Catalogue = {
   joints,
   sundries,
   fixings,
+  paints,
+  glues,
   tools,
   cutters,
   walls,

@@ -90,6 +90,8 @@ export interface Board extends Item {
   readonly uses: readonly ('return' | 'back' | 'letter')[];
   /** Share of light that passes one millimetre of it; opaque when left out. */
   readonly passesPerMm?: number;
+  /** Wood that is usually oiled, not painted over. */
+  readonly showsGrain?: true;
 }
 
 /** Inside finish. Price per square metre, all coats. */
@@ -98,6 +100,9 @@ export interface Lining extends Item {
   /** Share of what it gives back that leaves as from a mirror; none when left out. */
   readonly mirrorShare?: number;
   readonly kgPerM2: number;
+  /** What it is painted with, and how often; no paint when left out. */
+  readonly paintId?: string;
+  readonly coats?: number;
 }
 
 /** What is done to, or laid on, the inner side of a sheet. Price per square metre and coat. */
@@ -207,6 +212,38 @@ export interface Sundry extends Item {
 /** What a fixing may hold in: studs, rafters and boards of timber; brick and concrete; plasterboard and the like. */
 export type Ground = 'timber' | 'masonry' | 'board';
 
+/** What is laid on with brush, roller or spray. Price per can. */
+export interface Paint extends Item {
+  readonly kind: 'primer' | 'colour' | 'clear' | 'oil';
+  readonly by: 'brush' | 'spray';
+  /** What it holds on; over a primer that holds, on that. */
+  readonly onto: readonly Stuff[];
+  readonly canL: number;
+  /** Covered by one coat of a litre (m²), and what is lost beside it: in the brush, in the air, as a share. */
+  readonly m2PerL: number;
+  readonly wasteShare: number;
+  /** Until the next coat, and until it may be taped, pressed and packed (min). */
+  readonly recoatMin: number;
+  readonly cureMin: number;
+  /** Sanded with before the next coat; not sanded: null. */
+  readonly sandGrit: number | null;
+}
+
+/** What holds parts together. Price per tube or bottle. */
+export interface Glue extends Item {
+  /** What it holds, each with each. */
+  readonly holds: readonly Stuff[];
+  /** To bring parts together, to keep them pressed, until they may be loaded (min). */
+  readonly openMin: number;
+  readonly clampMin: number;
+  readonly cureMin: number;
+  /** In a tube, and for a metre of joint (ml). */
+  readonly ml: number;
+  readonly mlPerM: number;
+  /** Foams or runs out of the joint, and marks what it meets. */
+  readonly squeezesOut: boolean;
+}
+
 /** What holds a sign to its wall. Price each, with its plug. */
 export interface Fixing extends Item {
   readonly holdsIn: readonly Ground[];
@@ -266,6 +303,8 @@ export interface Catalogue {
   readonly joints: readonly Joint[];
   readonly sundries: readonly Sundry[];
   readonly fixings: readonly Fixing[];
+  readonly paints: readonly Paint[];
+  readonly glues: readonly Glue[];
   readonly tools: readonly Tool[];
   readonly cutters: readonly Cutter[];
   readonly walls: readonly WallFinish[];

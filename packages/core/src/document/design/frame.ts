@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { brief } from './brief-schema.js';
 import { id, type segmentRef } from './fields.js';
 import type { Frozen } from './frozen.js';
+import { finishing, type FinishingDesign } from './finishing-schema.js';
 import { hanging, type HangingDesign } from './hanging-schema.js';
 import type { lettering } from './lettering-schema.js';
 import { placement, power, proof } from './power-schema.js';
@@ -14,7 +15,7 @@ export const designVersion = 2;
 export const mostAssemblies = 12;
 
 /** What every assembly has, whatever its build: spread into the schema of a build. */
-export const assemblyFrame = { id, place: placement, hanging } as const;
+export const assemblyFrame = { id, place: placement, hanging, finishing } as const;
 
 /** What Vitrum chose by itself, and why. */
 const solved = z
@@ -88,6 +89,7 @@ export interface AssemblyFrame {
   readonly build: string;
   readonly place: Placement;
   readonly hanging?: HangingDesign | null | undefined;
+  readonly finishing?: FinishingDesign | undefined;
 }
 
 /** A design, its assemblies of the builds given. */

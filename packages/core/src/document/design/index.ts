@@ -22,6 +22,7 @@ export {
 } from './frame.js';
 export { fromVersion1 } from './from-version-1.js';
 export type { Frozen } from './frozen.js';
+export type { FinishingDesign } from './finishing-schema.js';
 export { hangingWays, type HangingDesign, type WallDesign } from './hanging-schema.js';
 export { lettering, maxDrawingNumbers } from './lettering-schema.js';
 export type { AssemblyMigration, Migration } from './migrate.js';

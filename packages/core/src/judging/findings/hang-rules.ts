@@ -294,10 +294,10 @@ export const cleatMissesStuds: Rule = ({ results }) => {
     ],
     where: wholeFront(results),
     target: {
-      label: 'studs met',
-      better: 'higher',
+      label: 'studs missed',
+      better: 'lower',
       unit: '',
-      read: inTimber,
+      read: (tried) => (missesStuds(tried) ? 2 - inTimber(tried) : 0),
       settled: (tried) => !missesStuds(tried),
     },
     remedies: [

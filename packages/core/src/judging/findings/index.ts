@@ -5,6 +5,7 @@ import { clipsLoseContact, wireOverPads } from './joint-rules.js';
 import { overRating } from './power-rules.js';
 import { gravity } from './harm.js';
 import { seriesImpossible, unequalSeries } from './series-rules.js';
+import { finishRules } from './finish-rules.js';
 import { hangRules } from './hang-rules.js';
 import { onEach, onSign, type SignCheck } from './for-build.js';
 import { costsTooMuch, leadDrops, missingLetters, notResolved } from './shared-rules.js';
@@ -71,6 +72,7 @@ const sharedChecks: readonly SignCheck[] = [
   onEach(cornersRound),
   onEach(countersLoose),
   ...hangRules.map(onEach),
+  ...finishRules.map(onEach),
   onSign(segmentOverReel),
   onSign(costsTooMuch),
   onEach(notResolved),

@@ -18,6 +18,7 @@ import type { Section } from '../../light/section/index.js';
 import type { Distribution } from '../../light/photometry/index.js';
 import type { Cost } from '../../making/cost/index.js';
 import type { Packing } from '../../making/packing/index.js';
+import type { Finishing } from '../../making/finishing/index.js';
 import type { Hang } from '../../making/hanging/index.js';
 import type { BoughtPart, CutPart, Parts } from '../../making/parts/index.js';
 import type { BuildList } from '../../making/steps/index.js';
@@ -62,6 +63,8 @@ export interface AssemblyResults<Own extends AnyAssembly = AnyAssembly> {
   readonly heat: Heat;
   readonly cut: readonly CutPart[];
   readonly bought: readonly BoughtPart[];
+  /** Its paint and glue. */
+  readonly finishing: Finishing;
   /** How it hangs; null where it stands on another assembly. */
   readonly hang: Hang | null;
   /** Sheets and reels of the whole sign. */

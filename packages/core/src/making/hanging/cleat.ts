@@ -22,7 +22,8 @@ export const stripOfTwo = (highMm: number, thicknessMm: number, kerfMm: number):
   2 * highMm - thicknessMm * Math.tan(sloped(bevelDeg)) + kerfMm / Math.cos(sloped(bevelDeg));
 
 /** How far a mate is lifted until its bevel is free of the other, with a hand’s tremble over it (mm). */
-export const liftOff = (thicknessMm: number): number => thicknessMm * Math.tan(sloped(bevelDeg)) + 3;
+export const liftOff = (thicknessMm: number): number =>
+  Math.round(10 * (thicknessMm * Math.tan(sloped(bevelDeg)) + 3)) / 10;
 
 /** How high a batten is that carries its screws and its bevel (mm). */
 export const battenHigh = (thicknessMm: number): number => Math.max(40, Math.round(3 * thicknessMm));

@@ -44,7 +44,7 @@ export interface BoughtPart {
   readonly id: string;
   readonly name: string;
   readonly quantity: number;
-  readonly unit: 'piece' | 'm' | 'm²' | 'kg';
+  readonly unit: 'piece' | 'm' | 'm²' | 'kg' | 'L' | 'ml';
   readonly unitPrice: number;
   readonly kg: number;
   /** Hung on the wall with the sign (a supply and its lead stay apart). */

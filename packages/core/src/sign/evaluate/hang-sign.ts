@@ -5,6 +5,7 @@ import { findItem, type Catalogue } from '../../document/catalogue/index.js';
 import type { Problem } from '../../base/result.js';
 import type { Design } from '../design/index.js';
 import type { Brief, HangingDesign } from '../../document/design/index.js';
+import { finishingIds } from '../../making/finishing/index.js';
 import { centreOfAll, hangOf, hangParts, wallOf, type Hang, type HungBody } from '../../making/hanging/index.js';
 import { sumParts, type BoughtPart } from '../../making/parts/index.js';
 import type { LitAssembly } from './light-sign.js';
@@ -75,12 +76,19 @@ const stagesOfPlace = (catalogue: Catalogue) => ({
 /** How each assembly of a sign hangs: null for those that stand on another. */
 export const signHanging = (catalogue: Catalogue) => {
   const places: ReturnType<typeof stagesOfPlace>[] = [];
-  return (brief: Brief, lit: readonly LitAssembly[], wiring: readonly BoughtPart[]): readonly (Hang | null)[] => {
+  return (
+    brief: Brief,
+    lit: readonly LitAssembly[],
+    wiring: readonly BoughtPart[],
+    finishes: readonly (readonly BoughtPart[])[],
+  ): readonly (Hang | null)[] => {
     const roots = rootsOf(lit);
-    const wiringKg = sum(wiring.map(({ hangs, kg }) => (hangs ? kg : 0)));
+    const hungKg = (parts: readonly BoughtPart[]): number => sum(parts.map(({ hangs, kg }) => (hangs ? kg : 0)));
+    const wiringKg = hungKg(wiring);
     const bodies = lit.map((each, index) => {
       const own = buildOf(each).work.hung(each);
-      return withWiring(own, index === 0 ? wiringKg : 0).map((body) => inSign(each.placing, body));
+      const besides = (index === 0 ? wiringKg : 0) + hungKg(finishes[index] ?? []);
+      return withWiring(own, besides).map((body) => inSign(each.placing, body));
     });
     return lit.map((each, index) => {
       if (roots[index] !== index) return null;
@@ -102,11 +110,17 @@ export const signHanging = (catalogue: Catalogue) => {
   };
 };
 
-/** Fixings that a design names and nobody knows. */
-export const hangingProblems = ({ assemblies }: Design, { fixings }: Catalogue): readonly Problem[] =>
-  assemblies.flatMap(({ hanging }, index) => {
-    const id = hanging?.fixingId;
-    if (id === undefined) return [];
-    const found = findItem(fixings, id, `assemblies.${index}.hanging.fixingId`);
-    return found.ok ? [] : found.problems;
+/** Fixings, paints and glues that a design names and nobody knows. */
+export const unknownItems = ({ assemblies }: Design, catalogue: Catalogue): readonly Problem[] =>
+  assemblies.flatMap(({ hanging, finishing }, index) => {
+    const named = [
+      ...(hanging?.fixingId === undefined
+        ? []
+        : [{ items: catalogue.fixings, id: hanging.fixingId, path: 'hanging.fixingId' }]),
+      ...finishingIds(finishing).map(({ kind, id, path }) => ({ items: catalogue[kind], id, path })),
+    ];
+    return named.flatMap(({ items, id, path }) => {
+      const found = findItem<{ readonly id: string; readonly name: string }>(items, id, `assemblies.${index}.${path}`);
+      return found.ok ? [] : found.problems;
+    });
   });

@@ -4,7 +4,7 @@ import { buildOf, stageNames, type StageName } from '../../builds/index.js';
 import type { Catalogue } from '../../document/catalogue/index.js';
 import type { GridLimits } from '../../light/glow/index.js';
 import type { Design } from '../design/index.js';
-import { hangingProblems } from './hang-sign.js';
+import { unknownItems } from './hang-sign.js';
 import { laySign, type AnyStages, type Standing, type StagesOf } from './lay-sign.js';
 import { signLighting } from './light-sign.js';
 import { signSums } from './sum-sign.js';
@@ -36,7 +36,7 @@ export const createStages = (catalogue: Catalogue, fonts: FontBook, limits: Grid
   return (design: Design): Result<StageRun> => {
     const tooMuch = tooMuchWork(design);
     if (tooMuch !== null) return failure(tooMuch);
-    const unknown = hangingProblems(design, catalogue);
+    const unknown = unknownItems(design, catalogue);
     if (unknown.length > 0) return failure(...unknown);
     const laid = laySign(design, stagesOf);
     if (!laid.ok) return laid;

@@ -1,7 +1,9 @@
 import { memoizeLast } from '../../base/maths/index.js';
 import { placedRect, rectRound } from '../../base/placing/index.js';
+import { buildOf, type AnyResults } from '../../builds/index.js';
+import type { Brief, FinishingDesign } from '../../document/design/index.js';
+import { finishBought, finishingOf, type Finishing, type ToFinish } from '../../making/finishing/index.js';
 import { setUpsInBoth } from '../../joinery/setups/index.js';
-import type { AnyResults } from '../../builds/index.js';
 import type { Catalogue, Strip } from '../../document/catalogue/index.js';
 import { frontOf } from '../../judging/results/index.js';
 import { costOf } from '../../making/cost/index.js';
@@ -68,15 +70,30 @@ const hungParts = (catalogue: Catalogue) => {
     ...own.map((part) => drilled(part, holes.get(part.id))),
     ...cut,
   ]);
-  const boughtParts = memoizeLast((own: readonly BoughtPart[], { bought }: HangParts): readonly BoughtPart[] => [
-    ...own,
-    ...bought,
-  ]);
-  return (each: LitAssembly, hang: Hang | null) => {
-    if (hang === null) return { ...each, hang };
-    const parts = added.run(hang, each.placing);
-    return { ...each, hang, cut: cutParts.run(each.cut, parts), bought: boughtParts.run(each.bought, parts) };
+  const boughtParts = memoizeLast(
+    (own: readonly BoughtPart[], { bought }: HangParts, paint: readonly BoughtPart[]): readonly BoughtPart[] => [
+      ...own,
+      ...bought,
+      ...paint,
+    ],
+  );
+  const noParts: HangParts = { cut: [], bought: [], holes: new Map() };
+  return (each: LitAssembly, hang: Hang | null, finishing: Finishing, paint: readonly BoughtPart[]) => {
+    const parts = hang === null ? noParts : added.run(hang, each.placing);
+    const cut = cutParts.run(each.cut, parts);
+    return { ...each, hang, finishing, cut, bought: boughtParts.run(each.bought, parts, paint) };
   };
+};
+
+/** Paint and glue of an assembly; alike ones keep their identity. */
+const finishStage = (catalogue: Catalogue) => {
+  const toFinish = memoizeLast((asked: ToFinish) => asked);
+  const finishing = memoizeLast((asked: ToFinish, design: FinishingDesign | undefined, brief: Brief) => {
+    const found = finishingOf(asked, design, brief, catalogue);
+    return { finishing: found, bought: finishBought(found) };
+  });
+  return (brief: Brief, each: LitAssembly) =>
+    finishing.run(toFinish.run(buildOf(each).work.toFinish(each)), each.assembly.finishing, brief);
 };
 
 /** Adds up what the assemblies of a sign share: parts, sheets, steps, cost. */
@@ -90,14 +107,23 @@ export const signSums = (catalogue: Catalogue, stagesOf: StagesOf) => {
   const cost = memoizeLast(costOf);
   const hangs = signHanging(catalogue);
   const hung: ReturnType<typeof hungParts>[] = [];
+  const finishes: ReturnType<typeof finishStage>[] = [];
   const cutList = keptList<CutPart>();
   const strips = keptList<Strip>();
   const segmentsToCut = memoizeLast((solved: Circuit): readonly SegmentToCut[] => solved.segments);
 
   const sumUp = (design: Design, laidOut: readonly LitAssembly[], circuit: Circuit): StageResults => {
     const wiring = wiringOf(design, catalogue, laidOut, circuit);
-    const ways = hangs(design.brief, laidOut, wiring);
-    const lit = laidOut.map((each, index) => (hung[index] ??= hungParts(catalogue))(each, ways[index]!));
+    const finished = laidOut.map((each, index) => (finishes[index] ??= finishStage(catalogue))(design.brief, each));
+    const ways = hangs(
+      design.brief,
+      laidOut,
+      wiring,
+      finished.map(({ bought }) => bought),
+    );
+    const lit = laidOut.map((each, index) =>
+      (hung[index] ??= hungParts(catalogue))(each, ways[index]!, finished[index]!.finishing, finished[index]!.bought),
+    );
     const cut = cutList(lit.flatMap((each) => each.cut.map(namedPart(each.id, each.label))));
     const parts = listed.run(cut, [...wiring, ...lit.flatMap(({ bought }) => bought)]);
     const packed = packing.run(

@@ -45,6 +45,7 @@ export const boards: readonly Board[] = [
     sheetWidthMm: 2000,
     sheetHeightMm: 600,
     densityKgM3: 700,
+    showsGrain: true,
     uses: ['return'],
   },
   {
@@ -163,7 +164,16 @@ export const boards: readonly Board[] = [
 ];
 
 export const linings: readonly Lining[] = [
-  { id: 'matt-white', name: 'Matt white paint', provenance: typical, price: 2.6, reflectance: 0.88, kgPerM2: 0.2 },
+  {
+    id: 'matt-white',
+    name: 'Matt white paint',
+    provenance: typical,
+    price: 2.6,
+    reflectance: 0.88,
+    paintId: 'matt-white-paint',
+    coats: 2,
+    kgPerM2: 0.2,
+  },
   { id: 'white-film', name: 'White reflector film', provenance: typical, price: 11, reflectance: 0.95, kgPerM2: 0.15 },
   {
     id: 'aluminium-tape',

@@ -5,14 +5,14 @@ import { faceLitWork } from '../../../builds/face-lit/work.js';
 import { asLetter, asWhole, type LitDiscResults } from './as-letter.js';
 import type { LitDiscAssembly } from './schema.js';
 
-type Can = Omit<FaceLitResults, 'cut' | 'bought' | 'packing' | 'hang'>;
+type Can = Omit<FaceLitResults, 'cut' | 'bought' | 'packing' | 'hang' | 'finishing'>;
 
 /** A disc is worked out as the letter that it is. */
 export const litDiscWork: BuildWork<LitDiscAssembly, FaceLitLaid, LitDiscResults> = {
   stages: (...shop) => {
     const stages = faceLitWork.stages(...shop);
     const letterOf = memoizeLast(asLetter);
-    const asCan = (results: Omit<LitDiscResults, 'cut' | 'bought' | 'packing' | 'hang'>): Can => ({
+    const asCan = (results: Omit<LitDiscResults, 'cut' | 'bought' | 'packing' | 'hang' | 'finishing'>): Can => ({
       ...results,
       build: 'face-lit',
       assembly: letterOf.run(results.assembly),
@@ -22,7 +22,13 @@ export const litDiscWork: BuildWork<LitDiscAssembly, FaceLitLaid, LitDiscResults
       light: (brief, power, assembly, laid, wired) => stages.light(brief, power, letterOf.run(assembly), laid, wired),
       parts: (results) => stages.parts(asCan(results)),
       steps: (results) =>
-        stages.steps({ ...asCan(results), cut: results.cut, bought: results.bought, hang: results.hang }),
+        stages.steps({
+          ...asCan(results),
+          cut: results.cut,
+          bought: results.bought,
+          hang: results.hang,
+          finishing: results.finishing,
+        }),
       recomputed: stages.recomputed,
     };
   },
@@ -35,5 +41,6 @@ export const litDiscWork: BuildWork<LitDiscAssembly, FaceLitLaid, LitDiscResults
   solids: () => [],
   cutByTool: ({ stock }) => stock !== 'return',
   hung: (results) => faceLitWork.hung({ ...results, build: 'face-lit', assembly: asLetter(results.assembly) }),
+  toFinish: (results) => faceLitWork.toFinish({ ...results, build: 'face-lit', assembly: asLetter(results.assembly) }),
   trace: null,
 };

@@ -1,0 +1,60 @@
+import { choose } from './support/controls';
+import { expect, openJob, saved, settled, test } from './support/shop';
+
+test('a box goes from plates to a cleat, and from a wall of board to its studs', async ({ page, shop }) => {
+  await openJob(page, shop, 'Dispensary', 'hang');
+  const overlay = page.getByTestId('fixings-overlay');
+  await expect(page.getByTestId('fixing')).toHaveCount(2);
+  await expect(page.getByRole('img', { name: /^The wall, middle of the sign 2600\smm/ })).toBeVisible();
+
+  await choose(page.getByLabel('Hangs or stands'), 'cleat');
+  await expect(page.getByRole('img', { name: /^The cleat in section: battens 12\smm thick/ })).toBeVisible();
+  await expect(page.getByTestId('fixing')).toHaveCount(0);
+  await expect(overlay.locator('circle')).toHaveCount(3);
+
+  await choose(page.getByLabel('It is fixed to'), 'studs');
+  const finding = page.locator('[data-finding="cleat-misses-studs"]');
+  await expect(finding).toContainText('not found yet');
+  await page.getByRole('button', { name: 'I have found one' }).click();
+  await page.getByLabel('A stud is at').fill('-300');
+  await page.getByLabel('A stud is at').press('Enter');
+  await expect(finding).toHaveCount(0);
+  await expect(overlay.locator('circle')).toHaveCount(2);
+  await settled(page);
+  await saved(page);
+
+  // What is cut for it is among the parts, and a step of the build.
+  await page.getByRole('link', { name: /^Cut/ }).click();
+  await expect(page.getByRole('complementary', { name: 'Settings' })).toContainText('Cleat, on the wall');
+  await page.getByRole('link', { name: /^Build/ }).click();
+  await page.getByText('Rip both battens of the cleat in one cut').first().click();
+  await expect(page.getByRole('group', { name: /^Drawing: Rip both battens/ })).toBeVisible();
+});
+
+test('a fixing is moved by keys, stays where it is put, and is levelled again with one click', async ({
+  page,
+  shop,
+}) => {
+  await openJob(page, shop, 'Dispensary', 'hang');
+  const second = page.getByTestId('fixing').nth(1);
+  await expect(second).toHaveAccessibleName(/as solved/);
+  await second.focus();
+  for (let press = 0; press < 3; press += 1) await page.keyboard.press('ArrowDown');
+  const finding = page.locator('[data-finding="fixings-not-level"]');
+  await expect(finding).toContainText('3 mm');
+  await finding.getByRole('button', { name: /Apply/ }).first().click();
+  await expect(finding).toHaveCount(0);
+  await settled(page);
+});
+
+test('what hangs from nothing is found, and stands on feet with one click on a counter', async ({ page, shop }) => {
+  await openJob(page, shop, 'Dispensary', 'brief');
+  await choose(page.getByLabel('Hangs', { exact: true }), 'counter');
+  const finding = page.locator('[data-finding="nothing-to-hang-by"]');
+  await expect(finding).toContainText('feet');
+  await finding.getByRole('button', { name: /Apply/ }).first().click();
+  await expect(finding).toHaveCount(0);
+  await page.keyboard.press('7');
+  await expect(page.getByRole('img', { name: /^The sign on its counter/ })).toBeVisible();
+  await expect(page.getByRole('complementary', { name: 'Settings' })).toContainText('tipped until it falls');
+});

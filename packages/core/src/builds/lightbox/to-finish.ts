@@ -1,0 +1,51 @@
+import { sum } from '../../base/maths/index.js';
+import { cornerJoints } from '../../joinery/members/index.js';
+import type { Bond, Surface, ToFinish } from '../../making/finishing/index.js';
+import { liningSurface } from '../common/lining-surface.js';
+import type { BoxResults } from './results.js';
+
+/** Glue blocks are so long (mm). */
+const blockMm = 45;
+
+/** What of a box is painted, and what is glued. */
+export const boxToFinish = ({
+  geometry,
+  materials,
+  assembly,
+}: Omit<BoxResults, 'packing' | 'hang' | 'finishing'>): ToFinish => {
+  const { members, inside } = geometry;
+  const { returnBoard, backBoard, lining } = materials;
+  const outside: Surface = {
+    id: 'outside',
+    name: 'outside of the case',
+    stuff: returnBoard.stuff,
+    // Their outer sides with both edges.
+    m2: sum(members.map(({ lengthMm, widthMm, thicknessMm }) => lengthMm * (widthMm + 2 * thicknessMm))) / 1e6,
+    turned: false,
+    masked: 'the seats of face and back',
+    showsGrain: returnBoard.showsGrain === true,
+    comesFinished: false,
+    fixed: null,
+  };
+  const insideM2 = (inside.widthMm * inside.heightMm + 2 * inside.depthMm * (inside.widthMm + inside.heightMm)) / 1e6;
+  const { fastener } = cornerJoints[assembly.case.cornerJoint];
+  const wood = returnBoard.stuff;
+  const bonds: readonly Bond[] = [
+    {
+      id: 'corners',
+      what: 'corners of the case',
+      between: [wood, wood],
+      // Screwed corners are glued as well; pocket screws hold alone.
+      mm: fastener === 'pocket-screw' ? 0 : 4 * (members[0]?.widthMm ?? 0),
+      fine: false,
+    },
+    ...(assembly.hanging?.blocks === true
+      ? [{ id: 'blocks', what: 'glue blocks', between: [wood, 'wood'] as const, mm: 4 * blockMm, fine: false }]
+      : []),
+  ];
+  return {
+    surfaces: [outside, ...liningSurface(lining, insideM2, backBoard.stuff)],
+    bonds,
+    shutsIn: assembly.case.retention === 'groove',
+  };
+};
