@@ -58,3 +58,35 @@ test('what hangs from nothing is found, and stands on feet with one click on a c
   await expect(page.getByRole('img', { name: /^The sign on its counter/ })).toBeVisible();
   await expect(page.getByRole('complementary', { name: 'Settings' })).toContainText('tipped until it falls');
 });
+
+test('letters are set on a backer, and the backer on a cleat', async ({ page, shop }) => {
+  await openJob(page, shop, 'Curlew', 'case');
+  await page.getByRole('button', { name: 'Set them on a backer' }).click();
+  await expect(page.getByTestId('backer-line')).toBeVisible();
+  await page.getByLabel('Margin round them').fill('80');
+  await page.getByLabel('Margin round them').press('Enter');
+  await page.getByRole('link', { name: /^Hang/ }).click();
+  await expect(page.getByTestId('fixing')).toHaveCount(4);
+  await choose(page.getByLabel('Hangs or stands'), 'cleat');
+  await expect(page.getByRole('img', { name: /^The cleat in section/ })).toBeVisible();
+  await settled(page);
+  await saved(page);
+  await page.getByRole('link', { name: /^Build/ }).click();
+  await expect(page.getByText(/^Cut the backer/).first()).toBeVisible();
+  await expect(page.getByText('Set the letters on their backer, lead last').first()).toBeVisible();
+});
+
+test('the outside of a case is painted as it is chosen, and what that takes is on the list', async ({ page, shop }) => {
+  await openJob(page, shop, 'Dispensary', 'case');
+  const paint = page.getByRole('region', { name: 'Paint and glue' });
+  await expect(paint).toContainText('Inside: by its lining');
+  await choose(paint.getByLabel('Outside of the case'), 'oil');
+  await paint.getByLabel('Between coats').fill('1 h');
+  await paint.getByLabel('Between coats').press('Enter');
+  const finding = page.locator('[data-finding="drying-forgotten"]');
+  await expect(finding).toContainText('12 h');
+  await finding.getByRole('button', { name: /Apply/ }).first().click();
+  await expect(finding).toHaveCount(0);
+  await page.getByRole('link', { name: /^Cut/ }).click();
+  await expect(page.getByRole('region', { name: 'Cans and tubes' })).toContainText('1 × Hard oil, 0.5 L');
+});

@@ -31,6 +31,7 @@ export {
   type HaloAssembly,
   type HaloResults,
   type LetterArtwork,
+  type BackerDesign,
   type LetterAssembly,
   type LetterLight,
   type LetterResults,

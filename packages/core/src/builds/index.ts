@@ -34,6 +34,7 @@ export type { HaloResults } from './halo/results.js';
 export type { HaloAssembly } from './halo/schema.js';
 export type { FaceLitResults } from './face-lit/results.js';
 export type { FaceLitAssembly } from './face-lit/schema.js';
+export type { BackerDesign } from './letters/backer/schema.js';
 export type { LetterAssembly, LetterResults } from './letters/results.js';
 export type { LetterArtwork, LetterLight } from './letters/schema.js';
 export { middleSplit } from './letters/splits.js';

@@ -1,3 +1,4 @@
+import { BackerFields } from '../letters/backer-fields';
 import { useFields } from '../../document/selection';
 import type { FaceLitAssembly, FaceLitResults } from '@vitrum/core';
 import { useOwnOf } from '../../evaluation/own';
@@ -60,6 +61,7 @@ export const CansStep = () => {
       <LengthField label="Play" field={at.cans.playMm} hint="all round, of backs, inset faces and trims" />
       <ChoiceField label="Lining" field={at.cans.liningId} choices={choicesOf(linings, aboutLining)} />
       <ColourInput label="Finished in" field={at.cans.colour} />
+      <BackerFields />
       <h3 className="mt-3 font-bold">Returns, rolled out flat</h3>
       <ul className="text-[13px]">
         {returns.map((part) => (

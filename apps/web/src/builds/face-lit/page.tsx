@@ -3,7 +3,7 @@ import { facedRows } from '../faces/prove-rows';
 import { CrossingField } from '../letters/crossing-field';
 import { LetterStart } from '../letters/letter-start';
 import { LetterStrip } from '../letters/letter-strip';
-import { SplitLines } from '../letters/split-lines';
+import { LetterLines } from '../letters/letter-lines';
 import type { BuildPage } from '../common/build-page';
 import { lazyPart } from '../../ui/lazy-part';
 
@@ -29,7 +29,7 @@ export const faceLitPage: BuildPage = {
   ArtworkFields: () => <SplitFields build="face-lit" />,
   FeedFields: () => <CrossingField build="face-lit" usual="holes" />,
   overlays: [],
-  drawn: { strip: LetterStrip, always: SplitLines },
+  drawn: { strip: LetterStrip, always: LetterLines },
   SegmentStart: LetterStart,
   ripples: { fine: 'no dots, no bands', amiss: 'dots or bands show' },
   proveRows: (own) => facedRows(asCans(own)),

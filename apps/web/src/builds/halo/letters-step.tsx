@@ -8,6 +8,7 @@ import { Button } from '../../ui/button';
 import { useLength } from '../../view/use-length';
 import { aboutBoard, aboutLining } from '../../fields/material-facts';
 import { choicesOf, useCatalogue } from '../../job/catalogue-context';
+import { BackerFields } from '../letters/backer-fields';
 import { ColourInput } from '../../fields/colour-field';
 
 /** Posts letter by letter, and the way back from those put by hand. */
@@ -148,6 +149,7 @@ export const LettersStep = () => {
         }
       />
       <ColourInput label="Finished in" field={at.letters.colour} />
+      <BackerFields />
       <h3 className="mt-3 font-bold">Posts</h3>
       <LengthField label="Thickness" field={at.posts.diameterMm} />
       <NumberField label="Load a post" field={at.posts.perPostKg} unit="kg" step={0.1} />

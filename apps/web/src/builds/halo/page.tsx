@@ -2,7 +2,7 @@ import type { AssemblyEvaluation, HaloResults } from '@vitrum/core';
 import { CrossingField } from '../letters/crossing-field';
 import { LetterStart } from '../letters/letter-start';
 import { LetterStrip } from '../letters/letter-strip';
-import { SplitLines } from '../letters/split-lines';
+import { LetterLines } from '../letters/letter-lines';
 import type { BuildPage, OverlayProps } from '../common/build-page';
 import { PostsOverlay } from './posts-overlay';
 import { lazyPart } from '../../ui/lazy-part';
@@ -32,7 +32,7 @@ export const haloPage: BuildPage = {
   drawn: {
     strip: LetterStrip,
     posts: ({ own, view }: OverlayProps) => <PostsOverlay own={asHalo(own)} view={view} />,
-    always: SplitLines,
+    always: LetterLines,
   },
   SegmentStart: LetterStart,
   ripples: { fine: 'no scallops', amiss: 'scallops show' },

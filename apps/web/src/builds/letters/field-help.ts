@@ -27,6 +27,24 @@ export const letterHelp: HelpTexts = {
     },
   },
   case: {
+    'They stand on': {
+      what: 'A board, or a shallow box clad with one, that the letters are set on so that they hang in one piece.',
+    },
+    Board: { what: 'What the backer is cut from; its finish is what the light of the letters falls on.' },
+    Cladding: { what: 'The board over the box, that the letters stand on.' },
+    'Margin round them': {
+      what: 'From the letters to the edges of the backer.',
+      usual: 'As wide as the glow, or wider: a backer that ends in it cuts it off.',
+    },
+    'Corners, radius': { what: 'Radius of the corners of the backer; nothing leaves them square.' },
+    'Box, deep': {
+      what: 'Depth of the sides behind the cladding.',
+      usual: 'As deep as its cleat and the supply that hides in it.',
+    },
+    'Cladding, over': {
+      what: 'How much larger than its box the cladding is cut, to be trimmed flush once it is glued on.',
+    },
+    'Trimmed flush': { what: 'Whether a router with a bearing takes off what stands out.' },
     'Return thickness': {
       what: 'Thickness of the sides of the letters.',
     },

@@ -140,10 +140,10 @@ export const FinishFields = () => {
       {slowest > 0 && (
         <TypedField
           label="Between coats"
-          stored={betweenCoatsMin === null ? 'as long as it wants' : waitWords(betweenCoatsMin)}
+          stored={betweenCoatsMin === null ? 'as needed' : waitWords(betweenCoatsMin)}
           hint={`the slowest wants ${waitWords(slowest)}`}
           save={(text) => {
-            if (text.trim() === '' || /wants/.test(text)) {
+            if (text.trim() === '' || /needed/.test(text)) {
               change({ betweenCoatsMin: undefined });
               return null;
             }

@@ -1,9 +1,12 @@
 import { solidParts, type Outline } from '../../base/outlines/index.js';
 import type { HungBody } from '../../making/hanging/index.js';
 import type { Hanging } from '../common/build.js';
+import { backerOf } from '../letters/backer/backer.js';
+import { backerHanging, hungBacker } from '../letters/backer/hung-backer.js';
 import { hungLetters } from '../letters/hung.js';
 import { fromLeft } from '../letters/parts.js';
 import type { FaceLitResults } from './results.js';
+import type { FaceLitAssembly } from './schema.js';
 
 /** Letters of an outline, kept as long as it is: taking them apart is more than hanging them. */
 const kept = new WeakMap<Outline, readonly { readonly outline: Outline }[]>();
@@ -20,8 +23,11 @@ export const faceLitHung = ({
   cut,
   bought,
   geometry,
-}: Omit<FaceLitResults, 'packing' | 'hang' | 'finishing'>): readonly HungBody[] =>
-  hungLetters(
+  assembly,
+  materials,
+}: Omit<FaceLitResults, 'packing' | 'hang' | 'finishing'>): readonly HungBody[] => {
+  const backer = backerOf(assembly.backer, materials.backer, lettering.outline);
+  const letters = hungLetters(
     lettersOf(lettering.outline).map(({ outline }, index) => ({
       outline,
       fixedAt: cut
@@ -32,6 +38,9 @@ export const faceLitHung = ({
     bought,
     geometry.outside.depthMm,
   );
+  return backer === null ? letters : [hungBacker(backer, letters, cut)];
+};
 
 /** Screws through the backs, before the faces are set. */
-export const faceLitHanging = (): Hanging => ({ ways: [], usual: 'holes', standsOffMm: 0 });
+export const faceLitHanging = ({ backer }: FaceLitAssembly): Hanging =>
+  backer == null ? { ways: [], usual: 'holes', standsOffMm: 0 } : backerHanging;

@@ -7,15 +7,18 @@ import {
   type FacedMaterials,
 } from '../../document/catalogue/index.js';
 import { failure, success, type Result } from '../../base/result.js';
+import { findBacker, type BackerBoards } from '../letters/backer/backer.js';
 import { usualLetterTool } from '../letters/usual-tool.js';
 import type { FaceLitAssembly } from './schema.js';
 
 /** The catalogue items that face-lit letters name. */
-export type FaceLitMaterials = FacedMaterials;
+export interface FaceLitMaterials extends FacedMaterials {
+  readonly backer: BackerBoards | null;
+}
 
 /** Finds every item that face-lit letters name; each unknown id becomes a problem with its field. */
 export const findFaceLitMaterials = (
-  { cans, face, light, artwork }: FaceLitAssembly,
+  { cans, face, light, artwork, backer }: FaceLitAssembly,
   catalogue: Catalogue,
 ): Result<FaceLitMaterials> => {
   const found = foundAll<Omit<FaceLitMaterials, 'workpiece'>>({
@@ -24,6 +27,7 @@ export const findFaceLitMaterials = (
     faceCoats: findCoats(face.coats, catalogue, 'face.coats'),
     returnBoard: findItem(catalogue.boards, cans.returnBoardId, 'cans.returnBoardId'),
     backBoard: findItem(catalogue.boards, cans.backBoardId, 'cans.backBoardId'),
+    backer: findBacker(backer, catalogue),
     lining: findItem(catalogue.linings, cans.liningId, 'cans.liningId'),
     tool: findItem(catalogue.tools, artwork.toolId ?? usualLetterTool, 'artwork.toolId'),
   });

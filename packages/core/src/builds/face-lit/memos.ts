@@ -21,6 +21,7 @@ import {
 import type { CutPart } from '../../making/parts/index.js';
 import type { Jumper, LightShare } from '../../light/runs/index.js';
 import type { Circuit, WireRun } from '../../power/circuit/index.js';
+import { faceLitBacker } from './backer.js';
 import { letterBed } from '../letters/heat-bed.js';
 import { leadEntryOf } from '../letters/lead-entry.js';
 import { jumpersOf } from '../letters/jumpers.js';
@@ -131,7 +132,8 @@ export const faceLitMemos = (catalogue: Catalogue, limits: GridLimits) => {
     parts: memoizeLast((wires: readonly WireRun[], ...facts: FactList) => {
       const wireHoles = wires.flatMap(({ holes }) => holes.map(([x, y]): Point => [x, y]));
       const known = { ...factsOf(...facts), shaping, wireHoles };
-      return { cut: faceLitParts(known), bought: faceLitBought(catalogue, known) };
+      const cut = faceLitParts(known);
+      return { cut: [...cut, ...faceLitBacker(known, cut)], bought: faceLitBought(catalogue, known) };
     }),
     steps: memoizeLast(
       (

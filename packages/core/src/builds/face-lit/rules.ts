@@ -1,3 +1,4 @@
+import { backerRules } from '../letters/backer/rules.js';
 import type { FaceLitResults } from './results.js';
 import { partOverSheet, type Rule } from '../../judging/findings/index.js';
 import { letterOverBed, splitMisses } from '../letters/bed-rules.js';
@@ -31,6 +32,7 @@ export const faceLitRules: readonly Rule<FaceLitResults>[] = [
   strokeTooNarrow,
   letterOverBed,
   splitMisses,
+  ...backerRules,
   partOverSheet,
   returnTooTight,
   gearFits(

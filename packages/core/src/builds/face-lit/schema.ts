@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { assemblyFrame, coats, colour, id, lengthMm, type Frozen } from '../../document/design/index.js';
+import { backer } from '../letters/backer/schema.js';
 import { letterArtwork, letterLight } from '../letters/schema.js';
 
 const cans = z
@@ -33,6 +34,7 @@ export const faceLitSchema = z.looseObject({
   cans,
   light,
   face: letterFace,
+  backer,
 });
 
 export type FaceLitAssembly = Frozen<z.infer<typeof faceLitSchema>>;

@@ -1,4 +1,5 @@
 import { clampMinutes, glueWords, surfaceSteps, type Finishing } from '../../making/finishing/index.js';
+import { backerSteps } from '../letters/backer/steps.js';
 import { hangSteps, type Hang } from '../../making/hanging/index.js';
 import type { Circuit } from '../../power/circuit/index.js';
 import type { Jumper } from '../../light/runs/index.js';
@@ -72,6 +73,8 @@ export const faceLitSteps = (facts: FaceLitStepFacts): readonly ToldStep[] => {
       clampMinutes(finishing, 'returns', 12 * 60),
     ),
     ...surfaceSteps(finishing, 'returns'),
+    ...backerSteps(assembly.backer, parts, finishing),
+    ...hangSteps(hang, brief.place).sawn,
     step(
       'finish',
       'lining',

@@ -1,6 +1,8 @@
 import { ringLength } from '../../base/outlines/index.js';
 import { sum } from '../../base/maths/index.js';
 import type { ToFinish } from '../../making/finishing/index.js';
+import { backerOf } from '../letters/backer/backer.js';
+import { backerBonds, backerSurfaces } from '../letters/backer/finish.js';
 import { liningSurface } from '../common/lining-surface.js';
 import type { FaceLitResults } from './results.js';
 
@@ -9,10 +11,12 @@ export const faceLitToFinish = ({
   lettering,
   geometry,
   materials,
+  assembly,
 }: Omit<FaceLitResults, 'packing' | 'hang' | 'finishing'>): ToFinish => {
   const { returnBoard, backBoard, lining } = materials;
   const roundMm = sum(lettering.outline.map(ringLength));
   const m2 = lettering.areaMm2 / 1e6;
+  const backer = backerOf(assembly.backer, materials.backer, lettering.outline);
   return {
     surfaces: [
       {
@@ -27,6 +31,7 @@ export const faceLitToFinish = ({
         comesFinished: returnBoard.stuff === 'metal' || returnBoard.stuff === 'composite',
         fixed: null,
       },
+      ...backerSurfaces(backer),
       ...liningSurface(lining, m2 + (roundMm * geometry.depthInsideMm) / 1e6, backBoard.stuff),
     ],
     bonds: [
@@ -37,6 +42,7 @@ export const faceLitToFinish = ({
         mm: roundMm,
         fine: true,
       },
+      ...backerBonds(backer),
     ],
     shutsIn: false,
   };

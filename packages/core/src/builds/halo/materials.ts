@@ -1,20 +1,24 @@
 import { findItem, foundAll, type Catalogue, type WallMaterials } from '../../document/catalogue/index.js';
 import { success, type Result } from '../../base/result.js';
+import { findBacker, type BackerBoards } from '../letters/backer/backer.js';
 import { usualLetterTool } from '../letters/usual-tool.js';
 import type { HaloAssembly } from './schema.js';
 
 /** The catalogue items that halo letters name. */
-export type HaloMaterials = WallMaterials;
+export interface HaloMaterials extends WallMaterials {
+  readonly backer: BackerBoards | null;
+}
 
 /** Finds every item that halo letters name; each unknown id becomes a problem with its field. */
 export const findHaloMaterials = (
-  { letters, light, artwork }: HaloAssembly,
+  { letters, light, artwork, backer }: HaloAssembly,
   catalogue: Catalogue,
 ): Result<HaloMaterials> => {
   const found = foundAll<Omit<HaloMaterials, 'workpiece'>>({
     strip: findItem(catalogue.strips, light.stripId, 'light.stripId'),
     board: findItem(catalogue.boards, letters.boardId, 'letters.boardId'),
     backFinish: findItem(catalogue.linings, letters.backFinishId, 'letters.backFinishId'),
+    backer: findBacker(backer, catalogue),
     wall: findItem(catalogue.walls, letters.wallId, 'letters.wallId'),
     tool: findItem(catalogue.tools, artwork.toolId ?? usualLetterTool, 'artwork.toolId'),
   });

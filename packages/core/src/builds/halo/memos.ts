@@ -11,6 +11,7 @@ import { simplify, type Outline } from '../../base/outlines/index.js';
 import type { CutPart } from '../../making/parts/index.js';
 import type { Jumper, LightShare } from '../../light/runs/index.js';
 import type { Circuit } from '../../power/circuit/index.js';
+import { haloBacker } from './backer.js';
 import { findHaloMaterials } from './materials.js';
 import { letterBed } from '../letters/heat-bed.js';
 import { leadEntryOf } from '../letters/lead-entry.js';
@@ -120,9 +121,9 @@ export const haloMemos = (catalogue: Catalogue, limits: GridLimits) => {
       vents: null,
       bed: letterBed(board, 2, areaMm2, stripMm),
     })),
-    parts: memoizeLast((...facts: FactList) => {
+    parts: memoizeLast((jumpers: readonly Jumper[], ...facts: FactList) => {
       const known = factsOf(...facts);
-      const cut = haloParts(known);
+      const cut = [...haloParts(known), ...haloBacker(known, jumpers)];
       return { cut, bought: haloBought(catalogue, known, cut) };
     }),
     steps: memoizeLast(

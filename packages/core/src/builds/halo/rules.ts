@@ -1,3 +1,4 @@
+import { backerRules, glowPastBacker } from '../letters/backer/rules.js';
 import { tooBright } from '../common/brightness-rules.js';
 import type { HaloResults } from './results.js';
 import { partOverSheet, type Rule } from '../../judging/findings/index.js';
@@ -44,9 +45,11 @@ export const haloRules: readonly Rule<HaloResults>[] = [
       ({ geometry }) => (geometry.backMm > 0 ? null : 'the letters come off their posts'),
     ),
   ),
+  ...backerRules,
   partOverSheet,
   glowTooNarrow,
   glowTooWide,
+  glowPastBacker,
   scallopsShow,
   letterTooWide,
   edgeUneven,

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { assemblyFrame, colour, id, lengthMm, place, type Frozen } from '../../document/design/index.js';
+import { backer } from '../letters/backer/schema.js';
 import { letterArtwork, letterLight } from '../letters/schema.js';
 
 const haloLetters = z
@@ -63,6 +64,7 @@ export const haloSchema = z.looseObject({
   letters: haloLetters,
   posts,
   light,
+  backer,
 });
 
 export type HaloAssembly = Frozen<z.infer<typeof haloSchema>>;

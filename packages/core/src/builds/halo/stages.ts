@@ -37,7 +37,8 @@ export const haloStages: BuildWork<HaloAssembly, HaloLaid, HaloResults>['stages'
       const shedding = stages.shedding.run(Math.abs(outlineArea(outline)), glow.outLm, materials.board, runs.stripMm);
       return { glow, jumpers, heat: stages.heat.run(brief, power, materials.strip, circuit, ownPower, shedding) };
     },
-    parts: (results) => stages.parts.run(...factListOf(results, stages.letters.run(results.lettering.outline))),
+    parts: (results) =>
+      stages.parts.run(results.jumpers, ...factListOf(results, stages.letters.run(results.lettering.outline))),
     steps: (results) =>
       stages.steps.run(
         results.circuit,

@@ -1,5 +1,6 @@
 import { clampMinutes, glueWords, surfaceSteps, type Finishing } from '../../making/finishing/index.js';
-import { fixingWords, hangingCaution, type Hang } from '../../making/hanging/index.js';
+import { backerSteps } from '../letters/backer/steps.js';
+import { fixingWords, hangingCaution, hangSteps, type Hang } from '../../making/hanging/index.js';
 import { cornerWords } from '../../light/laying/index.js';
 import type { Circuit } from '../../power/circuit/index.js';
 import type { Jumper } from '../../light/runs/index.js';
@@ -140,9 +141,19 @@ const wire = ({ runs, circuit, jumpers, materials, assembly }: HaloStepFacts): r
   ];
 };
 
+const drillWall = (hang: Hang | null, holes: number, place: string): ToldStep =>
+  step(
+    'hang',
+    'drill-wall',
+    `Drill the wall: ${counted(holes, 'post')} by the template`,
+    `${hang === null ? '' : `${fixingWords(hang)}. `}Hang the template by its level lines, not by the ceiling; set every post to the same depth.`,
+    10 + 5 * holes,
+    hangingCaution(hang?.kg ?? 0, place),
+  );
+
 /** The build list of halo letters. Times are typical and meant to be replaced by the shop’s own. */
 export const haloSteps = (facts: HaloStepFacts): readonly ToldStep[] => {
-  const { circuit, materials, brief, posts, geometry, hang } = facts;
+  const { circuit, materials, brief, posts, geometry, hang, assembly, parts, finishing } = facts;
   const holes = posts.reduce((sum, part) => sum + part.posts.length, 0);
   return [
     step(
@@ -161,6 +172,8 @@ export const haloSteps = (facts: HaloStepFacts): readonly ToldStep[] => {
       'Do not leave strip lit while it is coiled: it overheats. Mains wiring is for a licensed electrician; use a listed supply.',
     ),
     ...letters(facts),
+    ...backerSteps(assembly.backer, parts, finishing),
+    ...(assembly.backer == null ? [] : hangSteps(hang, brief.place).sawn),
     ...wire(facts),
     signStep(
       'prove',
@@ -171,18 +184,13 @@ export const haloSteps = (facts: HaloStepFacts): readonly ToldStep[] => {
       'Do not leave a new sign lit unattended.',
       60,
     ),
+    ...(assembly.backer == null ? [drillWall(hang, holes, brief.place)] : hangSteps(hang, brief.place).put),
     step(
       'hang',
-      'drill-wall',
-      `Drill the wall: ${counted(holes, 'post')} by the template`,
-      `${hang === null ? '' : `${fixingWords(hang)}. `}Hang the template by its level lines, not by the ceiling; set every post to the same depth.`,
-      10 + 5 * holes,
-      hangingCaution(hang?.kg ?? 0, brief.place),
-    ),
-    step(
-      'hang',
-      'hang',
-      'Set the letters on their posts, lead last',
+      assembly.backer == null ? 'hang' : 'letters-on',
+      assembly.backer == null
+        ? 'Set the letters on their posts, lead last'
+        : 'Set the letters on their backer, lead last',
       `${circuit.lead.name}, ${mm(brief.leadLengthMm)}; in-line fuse ${circuit.fuseA} A at the supply.`,
       20 + 4 * posts.length,
       'Mains side, hard-wired supplies and outdoor signs: local electrical and sign codes, a licensed electrician. Heavy or overhead work: a structural professional.',

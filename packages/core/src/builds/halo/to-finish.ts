@@ -1,6 +1,8 @@
 import { outlineArea, ringLength } from '../../base/outlines/index.js';
 import { sum } from '../../base/maths/index.js';
 import type { ToFinish } from '../../making/finishing/index.js';
+import { backerOf } from '../letters/backer/backer.js';
+import { backerBonds, backerSurfaces } from '../letters/backer/finish.js';
 import { liningSurface } from '../common/lining-surface.js';
 import type { HaloResults } from './results.js';
 
@@ -9,11 +11,17 @@ export const haloToFinish = ({
   posts,
   geometry,
   materials,
+  assembly,
 }: Omit<HaloResults, 'packing' | 'hang' | 'finishing'>): ToFinish => {
   const { board, backFinish } = materials;
   const m2 = sum(posts.map(({ outline }) => Math.abs(outlineArea(outline)))) / 1e6;
   const roundMm = sum(posts.flatMap(({ outline }) => outline.map(ringLength)));
   const edgesM2 = (roundMm * (geometry.frontZMm - geometry.rearZMm)) / 1e6;
+  const backer = backerOf(
+    assembly.backer,
+    materials.backer,
+    posts.flatMap(({ outline }) => outline),
+  );
   return {
     surfaces: [
       {
@@ -28,6 +36,7 @@ export const haloToFinish = ({
         comesFinished: board.stuff === 'composite' || board.stuff === 'acrylic',
         fixed: null,
       },
+      ...backerSurfaces(backer),
       ...liningSurface(backFinish, m2, board.stuff, 'backs'),
     ],
     bonds: [
@@ -38,6 +47,7 @@ export const haloToFinish = ({
         mm: geometry.wallMm > 0 && board.stuff !== 'printed' ? roundMm : 0,
         fine: true,
       },
+      ...backerBonds(backer),
     ],
     shutsIn: false,
   };

@@ -59,7 +59,10 @@ describe('parts of a light box', () => {
       .map(({ x }) => x)
       .sort((a, b) => a - b);
     along.slice(1).forEach((x, index) => expect(x - along[index]!).toBeLessThanOrEqual(150 + 1e-6));
-    for (const { x, y } of holes(back)) {
+    // Plates that it hangs by are screwed to it farther in.
+    const edge = holes(back).filter(({ x, y }) => Math.min(x, y, back.widthMm - x, back.heightMm - y) < 15);
+    expect(holes(back).length - edge.length).toBe(4);
+    for (const { x, y } of edge) {
       expect(x).toBeGreaterThan(0);
       expect(x).toBeLessThan(back.widthMm);
       expect(Math.min(x, y, back.widthMm - x, back.heightMm - y)).toBeLessThan(8);
@@ -91,7 +94,8 @@ describe('parts of a light box', () => {
     const { parts, runs } = evaluate(inAssembly({ 'light.rowCount': 4 }));
     const quantity = (id: string) => parts.bought.find((part) => part.id === id)?.quantity ?? 0;
     expect(quantity('coated-white-24v-120')).toBeCloseTo(runs.stripMm / 1000, 9);
-    expect(quantity('screw')).toBe(holes(partOf(parts.cut, 'back')).length);
+    // Two screws of each of its two plates come with the plate.
+    expect(quantity('screw')).toBe(holes(partOf(parts.cut, 'back')).length - 4);
     expect(quantity('corner-screw')).toBe(8);
     expect(quantity('fuse')).toBe(1);
     expect(parts.bought.every((part) => part.quantity > 0 && Number.isFinite(part.kg))).toBe(true);

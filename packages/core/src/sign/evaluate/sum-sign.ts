@@ -142,7 +142,13 @@ export const signSums = (catalogue: Catalogue, stagesOf: StagesOf) => {
       // Each was made by the build that its name names.
       assemblies: assemblies as unknown as StageResults['assemblies'],
       bounds: rectRound(assemblies.map((each) => placedRect(each.placing, frontOf(each)))),
-      depthMm: Math.max(...assemblies.map(({ placing, geometry }) => placing.zMm + geometry.outside.depthMm)),
+      // A backer lies behind what its letters count from.
+      depthMm: Math.max(
+        ...assemblies.flatMap(({ placing, geometry, hang }) => [
+          placing.zMm + geometry.outside.depthMm,
+          ...(hang?.bodies.map(({ depthMm }) => depthMm) ?? []),
+        ]),
+      ),
       circuit,
       parts,
       packing: packed,

@@ -143,7 +143,7 @@ export const glues: readonly Glue[] = [
     clampMin: 720,
     cureMin: 2880,
     ml: 300,
-    mlPerM: 12,
+    mlPerM: 20,
     squeezesOut: false,
   },
   {
