@@ -37,6 +37,7 @@ export const hungLetters = (
       recessMm: 0,
       own: fixedAt,
       carrier: null,
+      rails: null,
     };
   });
 };

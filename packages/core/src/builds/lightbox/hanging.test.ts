@@ -211,4 +211,19 @@ describe('findings of hanging', () => {
     expect(finding.numbers[0]!.value).toBeCloseTo(11.25, 6);
     expect(gone).toBe(true);
   });
+
+  it('a fixing dragged onto strip: found as a hole that collides, and placed anew', () => {
+    const { runs } = evaluatedCoarsely(dispensary, fonts);
+    const yMm = runs.segments[0]!.from[1];
+    const onStrip = {
+      way: 'keyholes',
+      pinned: [
+        { xMm: -200, yMm },
+        { xMm: 200, yMm },
+      ],
+    };
+    const { finding, gone } = mended(onStrip, 'holes-collide', 'fixings-elsewhere');
+    expect(finding.what).toContain('strip');
+    expect(gone).toBe(true);
+  });
 });

@@ -79,6 +79,7 @@ const remediesOf = (results: BoxResults): readonly Remedy[] => {
   const { design, assembly } = results;
   const fields = fieldsIn(results);
   const vents = assembly.case.vents ?? null;
+  const { hanging } = assembly;
   return [
     {
       id: 'lead-elsewhere',
@@ -86,6 +87,20 @@ const remediesOf = (results: BoxResults): readonly Remedy[] => {
         .filter(({ exit }) => exit !== design.brief.leadExit)
         .map(({ exit, label }) => ({ label, change: [set(inDesign.brief.leadExit, exit)] })),
     },
+    ...(hanging == null
+      ? []
+      : [
+          {
+            id: 'fixings-elsewhere',
+            candidates: [
+              { label: 'Let Vitrum place the fixings', change: [set(fields.hanging, { ...hanging, pinned: [] })] },
+              ...[3, 4].map((count) => ({
+                label: `${count} fixings`,
+                change: [set(fields.hanging, { ...hanging, pinned: [], count })],
+              })),
+            ],
+          },
+        ]),
     ...(vents === null
       ? []
       : [

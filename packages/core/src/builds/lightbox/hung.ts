@@ -1,5 +1,5 @@
 import { sum } from '../../base/maths/index.js';
-import { centreOfAll, type HungBody } from '../../making/hanging/index.js';
+import { centreOfAll, type HungBody, type Rail } from '../../making/hanging/index.js';
 import type { Hanging } from '../common/build.js';
 import type { BoxResults } from './results.js';
 
@@ -42,6 +42,26 @@ const middleOf = (id: string, { geometry: { outside, members } }: Facts): readon
   return places[id] ?? [0, 0];
 };
 
+/** Top and bottom returns, and what of their width no seat takes. */
+const railsOf = ({ members }: Facts['geometry']): HungBody['rails'] => {
+  const rail = (name: string): Rail | null => {
+    const member = members.find((each) => each.name === name);
+    if (member === undefined) return null;
+    const { lengthMm, widthMm, seats } = member;
+    const front = Math.max(
+      0,
+      ...seats.filter(({ holds }) => holds === 'face').map((seat) => seat.fromFrontMm + seat.widthMm),
+    );
+    const rear = Math.max(
+      0,
+      ...seats.filter(({ holds }) => holds === 'back').map((seat) => widthMm - seat.fromFrontMm),
+    );
+    return { partId: name, lengthMm, widthMm, free: [rear, widthMm - front] };
+  };
+  const [top, bottom] = [rail('top'), rail('bottom')];
+  return top === null || bottom === null ? null : { top, bottom };
+};
+
 /** A light box hangs in one: its weight by its parts, what is bought for it on its back. */
 export const boxHung = (results: Facts): readonly HungBody[] => {
   const { geometry, materials, cut, bought } = results;
@@ -80,6 +100,7 @@ export const boxHung = (results: Facts): readonly HungBody[] => {
         thicknessMm: materials.backBoard.thicknessMm,
         corner: [-back.widthMm / 2, -back.heightMm / 2],
       },
+      rails: railsOf(geometry),
     },
   ];
 };

@@ -23,6 +23,8 @@ const footHighMm = 30;
 const plateScrewMm = 3;
 const plateReachMm = 12;
 const throughMm = 5;
+/** Pilot of an eye that a chain hooks into (mm). */
+const eyeMm = 4;
 
 const wooden = (
   board: Board,
@@ -174,6 +176,36 @@ const holesIn = (hang: Hang, body: PlacedBody, index: number, placing: Placing):
   }
 };
 
+/** Feet stand so far from the middle, as a share of the width; each is held by two screws. */
+const footAside = 0.35;
+const footScrews = 2;
+
+/** Eyes of chains in the top, screws of feet in the bottom: in the middle of what no seat takes. */
+const railHoles = (hang: Hang, body: PlacedBody): ReadonlyMap<string, readonly PartShape[]> => {
+  const { rails } = body;
+  if (rails === null || (hang.way !== 'chain' && hang.way !== 'feet')) return new Map();
+  const rail = hang.way === 'chain' ? rails.top : rails.bottom;
+  const [from, to] = rail.free;
+  const middle = body.bounds.x + body.bounds.width / 2;
+  // The drawing of a bottom return is turned about: its inner side looks up.
+  const way = hang.way === 'chain' ? 1 : -1;
+  const hole = (along: number, across: number, diameterMm: number): PartShape => ({
+    kind: 'hole',
+    x: rail.lengthMm / 2 + way * along,
+    y: across,
+    diameterMm,
+  });
+  const shapes =
+    hang.way === 'chain'
+      ? hang.fixings.map(({ at: [x] }) => hole(x - middle, (from + to) / 2, eyeMm))
+      : [-1, 1].flatMap((side) =>
+          Array.from({ length: footScrews }, (_, at) =>
+            hole(side * footAside * body.bounds.width, from + ((to - from) * (at + 1)) / (footScrews + 1), throughMm),
+          ),
+        );
+  return new Map([[rail.partId, shapes]]);
+};
+
 /** What each way is bought with, so many of each. */
 const bought = (hang: Hang, catalogue: Catalogue): readonly BoughtPart[] => {
   const { way, fixings, cleat, bodies } = hang;
@@ -219,7 +251,10 @@ export const hangParts = (hang: Hang, placing: Placing, catalogue: Catalogue): H
   holes: new Map(
     hang.bodies.flatMap((body, index) => {
       const shapes = holesIn(hang, body, index, placing);
-      return body.carrier === null || shapes.length === 0 ? [] : [[body.carrier.partId, shapes] as const];
+      return [
+        ...(body.carrier === null || shapes.length === 0 ? [] : [[body.carrier.partId, shapes] as const]),
+        ...railHoles(hang, body),
+      ];
     }),
   ),
 });

@@ -28,6 +28,10 @@ const box: HungBody = {
   recessMm: 0,
   own: null,
   carrier: { partId: 'back', name: 'back', stuff: 'wood', thicknessMm: 12, corner: [-395, -145] },
+  rails: {
+    top: { partId: 'top', lengthMm: 800, widthMm: 100, free: [10, 90] },
+    bottom: { partId: 'bottom', lengthMm: 800, widthMm: 100, free: [10, 90] },
+  },
 };
 const ways = ['keyholes', 'cleat', 'holes', 'spacers', 'brackets', 'chain', 'feet'] as const;
 const hang = (design: HangingDesign, wall: Wall = masonry, body: Partial<HungBody> = {}) => {
@@ -270,5 +274,17 @@ describe('what hanging adds', () => {
     expect(parts.holes.get('back')).toEqual(
       [-370, 370].flatMap((x) => [-12, 12].map((off) => ({ kind: 'hole', x: x + off + 395, y: 265, diameterMm: 3 }))),
     );
+  });
+
+  it('is eyes in the top for chains, and two screws a foot in the bottom, between the seats', () => {
+    const eyes = hangParts(hang({ way: 'chain' }), inPlace, shippedCatalogue).holes.get('top');
+    expect(eyes).toEqual([
+      { kind: 'hole', x: 400 - 370, y: 50, diameterMm: 4 },
+      { kind: 'hole', x: 400 + 370, y: 50, diameterMm: 4 },
+    ]);
+    const screws = hangParts(hang({ way: 'feet' }), inPlace, shippedCatalogue).holes.get('bottom')!;
+    expect(screws).toHaveLength(4);
+    // 80 mm are free from 10 on: at a third and two thirds of them.
+    expect(screws[0]).toMatchObject({ x: 400 + 0.35 * 800, y: expect.closeTo(10 + 80 / 3, 9) });
   });
 });

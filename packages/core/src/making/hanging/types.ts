@@ -20,6 +20,15 @@ export interface Carrier {
   readonly corner: Point;
 }
 
+/** A member that eyes or feet are screwed to: drawn with its front edge up, from its left end. */
+export interface Rail {
+  readonly partId: string;
+  readonly lengthMm: number;
+  readonly widthMm: number;
+  /** Between its seats, from the rear edge (mm). */
+  readonly free: readonly [fromMm: number, toMm: number];
+}
+
 /** One thing that hangs by itself: a case, a letter, a backer. In the axes of its assembly, off its own rear side. */
 export interface HungBody {
   readonly id: string;
@@ -36,6 +45,8 @@ export interface HungBody {
   /** Where it is fixed whatever the design says: posts, screws through the backs of letters. */
   readonly own: readonly Point[] | null;
   readonly carrier: Carrier | null;
+  /** What chains are hooked into, and what feet are screwed to; none where it has no frame. */
+  readonly rails: { readonly top: Rail; readonly bottom: Rail } | null;
 }
 
 /** A body of a sign with its place among the bodies: in the axes of the sign, what it carries counted in. */

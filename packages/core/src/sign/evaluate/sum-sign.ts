@@ -141,7 +141,13 @@ export const signSums = (catalogue: Catalogue, stagesOf: StagesOf) => {
       design,
       // Each was made by the build that its name names.
       assemblies: assemblies as unknown as StageResults['assemblies'],
-      bounds: rectRound(assemblies.map((each) => placedRect(each.placing, frontOf(each)))),
+      bounds: rectRound(
+        assemblies.flatMap((each) => [
+          placedRect(each.placing, frontOf(each)),
+          // What letters stand on is seen as well; it is in the axes of the sign already.
+          ...(each.hang?.bodies.length === 1 ? [each.hang.bodies[0]!.bounds] : []),
+        ]),
+      ),
       // A backer lies behind what its letters count from.
       depthMm: Math.max(
         ...assemblies.flatMap(({ placing, geometry, hang }) => [

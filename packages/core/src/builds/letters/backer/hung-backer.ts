@@ -51,6 +51,7 @@ export const hungBacker = (
         rect.y - (design.kind === 'box' ? (design.overMm ?? 0) : 0),
       ],
     },
+    rails: null,
   };
 };
 
