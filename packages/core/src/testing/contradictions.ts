@@ -42,7 +42,8 @@ export const contradictions = (evaluation: SignResults): readonly string[] => {
   claim(rolled.length > 0 === packing.rolls.length > 0, 'film or return metal is cut, and none is listed');
 
   const kg =
-    sum(parts.cut.map((part) => part.kg * part.count)) + sum(parts.bought.map((each) => (each.hangs ? each.kg : 0)));
+    sum(parts.cut.map((part) => (part.hangs === false ? 0 : part.kg * part.count))) +
+    sum(parts.bought.map((each) => (each.hangs ? each.kg : 0)));
   claim(!differ(kg, parts.kg), `the parts weigh ${kg} kg, the sign ${parts.kg} kg`);
   claim(!differ(sum(cost.lines.map(({ price }) => price)), cost.materials), 'the lines of the bill do not add up');
 

@@ -43,4 +43,4 @@ export const faceLitHung = ({
 
 /** Screws through the backs, before the faces are set. */
 export const faceLitHanging = ({ backer }: FaceLitAssembly): Hanging =>
-  backer == null ? { ways: [], usual: 'holes', standsOffMm: 0 } : backerHanging;
+  backer === null || backer === undefined ? { ways: [], usual: 'holes', standsOffMm: 0 } : backerHanging;

@@ -12,7 +12,6 @@ import {
   outlineArea,
   outlineByShape,
   rectRing,
-  ringArea,
   ringLength,
   type Outline,
   type Point,

@@ -45,4 +45,6 @@ export const haloHung = ({
 
 /** Posts hold them off the wall, and are placed by the build. */
 export const haloHanging = ({ letters, backer }: HaloAssembly): Hanging =>
-  backer == null ? { ways: [], usual: 'posts', standsOffMm: letters.standoffMm } : backerHanging;
+  backer === null || backer === undefined
+    ? { ways: [], usual: 'posts', standsOffMm: letters.standoffMm }
+    : backerHanging;

@@ -141,14 +141,14 @@ const wire = ({ runs, circuit, jumpers, materials, assembly }: HaloStepFacts): r
   ];
 };
 
-const drillWall = (hang: Hang | null, holes: number, place: string): ToldStep =>
+const drillWall = (hang: Hang | null, holes: number, wideMm: number, place: string): ToldStep =>
   step(
     'hang',
     'drill-wall',
     `Drill the wall: ${counted(holes, 'post')} by the template`,
     `${hang === null ? '' : `${fixingWords(hang)}. `}Hang the template by its level lines, not by the ceiling; set every post to the same depth.`,
     10 + 5 * holes,
-    hangingCaution(hang?.kg ?? 0, place),
+    hangingCaution(hang?.kg ?? 0, wideMm, place),
   );
 
 /** The build list of halo letters. Times are typical and meant to be replaced by the shop’s own. */
@@ -173,7 +173,7 @@ export const haloSteps = (facts: HaloStepFacts): readonly ToldStep[] => {
     ),
     ...letters(facts),
     ...backerSteps(assembly.backer, parts, finishing),
-    ...(assembly.backer == null ? [] : hangSteps(hang, brief.place).sawn),
+    ...(assembly.backer === null || assembly.backer === undefined ? [] : hangSteps(hang, brief.place).sawn),
     ...wire(facts),
     signStep(
       'prove',
@@ -184,11 +184,13 @@ export const haloSteps = (facts: HaloStepFacts): readonly ToldStep[] => {
       'Do not leave a new sign lit unattended.',
       60,
     ),
-    ...(assembly.backer == null ? [drillWall(hang, holes, brief.place)] : hangSteps(hang, brief.place).put),
+    ...(assembly.backer === null || assembly.backer === undefined
+      ? [drillWall(hang, holes, geometry.outside.widthMm, brief.place)]
+      : hangSteps(hang, brief.place).put),
     step(
       'hang',
-      assembly.backer == null ? 'hang' : 'letters-on',
-      assembly.backer == null
+      assembly.backer === null || assembly.backer === undefined ? 'hang' : 'letters-on',
+      assembly.backer === null || assembly.backer === undefined
         ? 'Set the letters on their posts, lead last'
         : 'Set the letters on their backer, lead last',
       `${circuit.lead.name}, ${mm(brief.leadLengthMm)}; in-line fuse ${circuit.fuseA} A at the supply.`,

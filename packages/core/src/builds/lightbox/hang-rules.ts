@@ -5,7 +5,7 @@ import type { BoxResults } from './results.js';
 
 /** What of a cleat’s mate between the returns lies over the back (mm): the back cannot pass it. */
 const overBack = ({ hang, assembly }: BoxResults): number =>
-  hang?.cleat == null || assembly.hanging?.matedTo !== 'returns' ? 0 : hang.cleat.highMm;
+  hang?.cleat === undefined || hang.cleat === null || assembly.hanging?.matedTo !== 'returns' ? 0 : hang.cleat.highMm;
 
 /** A cleat that is fixed to the returns shuts the back in, which opens for service. */
 export const backShutIn: Rule<BoxResults> = ({ results }) => {
@@ -60,7 +60,9 @@ export const backShutIn: Rule<BoxResults> = ({ results }) => {
 
 /** A cleat that is thicker than the recess behind the back, where the case has one: it holds the whole sign off the wall (mm). */
 const proud = ({ hang, geometry }: BoxResults): number =>
-  hang?.cleat == null || geometry.recessMm <= 0 ? 0 : Math.max(0, hang.cleat.thicknessMm - geometry.recessMm);
+  hang?.cleat === undefined || hang.cleat === null || geometry.recessMm <= 0
+    ? 0
+    : Math.max(0, hang.cleat.thicknessMm - geometry.recessMm);
 
 /** The back was set in for the cleat, and not deep enough. */
 export const cleatProud: Rule<BoxResults> = ({ results }) => {

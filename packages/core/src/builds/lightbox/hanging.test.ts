@@ -5,7 +5,6 @@ import { tiledPdf } from '../../making/templates/index.js';
 import { templatesOf } from '../../files/exports/index.js';
 import { hungSection } from '../../making/hanging/index.js';
 import { demoDesigns } from '../../sign/demo/index.js';
-import type { Design } from '../../sign/design/index.js';
 import {
   changed,
   dispensary,
@@ -50,7 +49,7 @@ describe('what hangs of a box', () => {
   it('counts what stands on it', () => {
     const { assemblies } = signEvaluatedCoarsely(demoDesigns['lantern-rooms'], fonts);
     const alone = signEvaluatedCoarsely(
-      { ...demoDesigns['lantern-rooms'], assemblies: demoDesigns['lantern-rooms'].assemblies.slice(0, 1) } as Design,
+      { ...demoDesigns['lantern-rooms'], assemblies: demoDesigns['lantern-rooms'].assemblies.slice(0, 1) },
       fonts,
     );
     expect(assemblies[1]!.hang).toBeNull();

@@ -87,7 +87,7 @@ const remediesOf = (results: BoxResults): readonly Remedy[] => {
         .filter(({ exit }) => exit !== design.brief.leadExit)
         .map(({ exit, label }) => ({ label, change: [set(inDesign.brief.leadExit, exit)] })),
     },
-    ...(hanging == null
+    ...(hanging === null || hanging === undefined
       ? []
       : [
           {

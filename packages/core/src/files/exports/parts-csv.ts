@@ -38,7 +38,7 @@ export const partsCsv = ({ parts, packing, cost }: Pick<Evaluation, 'parts' | 'p
     part.widthMm,
     part.heightMm,
     part.thicknessMm,
-    part.kg * part.count,
+    part.hangs === false ? '' : part.kg * part.count,
     '',
     part.note,
   ]);

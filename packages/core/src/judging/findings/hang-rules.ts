@@ -144,12 +144,14 @@ export const fixingsOverloaded: Rule = ({ results, catalogue }) => {
 };
 
 const hardwareShare = ({ hang }: AssemblyResults): number =>
-  hang?.hardware == null ? 0 : Math.round((100 * hang.hardware.kg) / hang.hardware.ratedKg);
+  hang?.hardware === undefined || hang.hardware === null
+    ? 0
+    : Math.round((100 * hang.hardware.kg) / hang.hardware.ratedKg);
 
 /** A plate, spacer, bracket or chain carries more than it may. */
 export const hardwareOverloaded: Rule = ({ results }) => {
   const { hang } = results;
-  if (hang?.hardware == null || hardwareShare(results) <= 100) return null;
+  if (hang?.hardware === undefined || hang.hardware === null || hardwareShare(results) <= 100) return null;
   const { name, kg: has, ratedKg } = hang.hardware;
   return {
     id: 'hardware-overloaded',
@@ -174,12 +176,14 @@ export const hardwareOverloaded: Rule = ({ results }) => {
 };
 
 const backShare = ({ hang }: AssemblyResults): number =>
-  hang?.back == null || hang.back.holdsKg <= 0 ? 0 : Math.round((100 * hang.back.kg) / hang.back.holdsKg);
+  hang?.back === undefined || hang.back === null || hang.back.holdsKg <= 0
+    ? 0
+    : Math.round((100 * hang.back.kg) / hang.back.holdsKg);
 
 /** The back is too thin or too soft for what pulls at it. */
 export const backTooWeak: Rule = ({ results }) => {
   const { hang } = results;
-  if (hang?.back == null || backShare(results) <= 100) return null;
+  if (hang?.back === undefined || hang.back === null || backShare(results) <= 100) return null;
   const { kg: has, holdsKg } = hang.back;
   const [carrier] = hang.bodies.flatMap((body) => body.carrier ?? []);
   return {
@@ -279,7 +283,7 @@ const missesStuds = (results: AssemblyResults): boolean =>
 /** A cleat that does not reach two studs holds in board alone. */
 export const cleatMissesStuds: Rule = ({ results }) => {
   const { hang } = results;
-  if (hang?.cleat == null || !missesStuds(results)) return null;
+  if (hang?.cleat === undefined || hang.cleat === null || !missesStuds(results)) return null;
   const { cleat, wall } = hang;
   const { wallLengthMm } = cleat;
   return {
@@ -315,7 +319,7 @@ const tip = ({ hang }: AssemblyResults): number => one(hang?.feet?.tipDeg ?? 90)
 /** A sign on feet falls when it is bumped into. */
 export const tipsOver: Rule = ({ results }) => {
   const feet = results.hang?.feet;
-  if (feet == null || feet.tipDeg >= leastTipDeg) return null;
+  if (feet === null || feet === undefined || feet.tipDeg >= leastTipDeg) return null;
   return {
     id: 'tips-over',
     severity: 'fix',
@@ -378,7 +382,7 @@ export const noRoomToLift: Rule = ({ results }) => {
       {
         id: 'thinner-cleat',
         candidates:
-          results.hang?.cleat == null
+          results.hang?.cleat === undefined || results.hang.cleat === null
             ? []
             : [{ label: 'A cleat of thinner battens', change: change(results, { cleatMm: 6 }) }],
       },

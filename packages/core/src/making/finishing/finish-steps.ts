@@ -44,7 +44,7 @@ export const surfaceSteps = (finishing: Finishing | null, id: string): readonly 
 /** What a joint is glued with, in words: open time, clamps, cure, and where the bead goes. */
 export const glueWords = (finishing: Finishing | null, id: string): string => {
   const bond: GluedBond | undefined = finishing?.bonds.find((each) => each.id === id);
-  if (bond?.glue == null) return '';
+  if (bond?.glue === undefined || bond.glue === null) return '';
   const { name, openMin, clampMin, cureMin, squeezesOut } = bond.glue;
   return [
     ` ${name}: brought together within ${waitWords(openMin)}, held for ${waitWords(clampMin)}, loaded after ${waitWords(cureMin)}.`,

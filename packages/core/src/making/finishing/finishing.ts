@@ -1,6 +1,5 @@
 import type { Catalogue, Glue, Paint, Stuff } from '../../document/catalogue/index.js';
 import type { Brief, FinishingDesign } from '../../document/design/index.js';
-import { sum } from '../../base/maths/index.js';
 import { usualLayers } from './systems.js';
 import type { Coated, FinishedSurface, Finishing, GluedBond, Layer, Supplies, Surface, ToFinish } from './types.js';
 

@@ -5,8 +5,10 @@ import type { Hang } from './types.js';
 const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
 const counted = (count: number, what: string): string => `${count} ${what}${count === 1 ? '' : 's'}`;
 
-/** Two people from this weight on, and somebody who answers for it (kg). */
-export const heavyKg = 25;
+/** Two people from this weight or width on (kg, mm); from this weight on somebody who answers for it (kg). */
+const twoPeopleKg = 5;
+const twoPeopleMm = 600;
+const heavyKg = 25;
 
 const told = (
   phase: ToldStep['phase'],
@@ -73,10 +75,10 @@ const glued = ({ blocks, fixings, way }: Hang): readonly ToldStep[] =>
     : [];
 
 /** What can hurt while it is put up. */
-export const hangingCaution = (kg: number, place: string): string =>
+export const hangingCaution = (kg: number, wideMm: number, place: string): string =>
   [
     'Find cables and pipes before drilling; eye protection.',
-    kg > 8 ? 'Two people and a stable platform.' : 'A stable platform.',
+    kg > twoPeopleKg || wideMm > twoPeopleMm ? 'Two people and a stable platform.' : 'A stable platform.',
     ...(kg > heavyKg || place === 'ceiling'
       ? ['Heavy or overhead: a structural professional looks at the fixings before anybody stands under it.']
       : ['Over heads or in public: local codes ask for a professional.']),
@@ -91,6 +93,11 @@ export const fixingWords = ({ fixings }: Hang): string =>
     )
     .join('; ');
 
+/** How wide what hangs is, over all (mm). */
+const wideOf = ({ bodies }: Hang): number =>
+  Math.max(0, ...bodies.map(({ bounds }) => bounds.x + bounds.width)) -
+  Math.min(0, ...bodies.map(({ bounds }) => bounds.x));
+
 /** Putting it up. */
 const put = (hang: Hang, place: string): readonly ToldStep[] => {
   const { way, kg, fixings, cleat, heightMm, wall } = hang;
@@ -104,7 +111,7 @@ const put = (hang: Hang, place: string): readonly ToldStep[] => {
         'Hang it level',
         `${weighs}; how it hangs is not decided yet.`,
         30,
-        hangingCaution(kg, place),
+        hangingCaution(kg, wideOf(hang), place),
       ),
     ];
   if (way === 'feet')
@@ -117,7 +124,7 @@ const put = (hang: Hang, place: string): readonly ToldStep[] => {
       `Drill the wall by its template: ${counted(fixings.length, 'hole')}`,
       `${fixingWords(hang)}. Middle of the sign ${mm(heightMm)} above the floor; the template by its level line, not by the ceiling.${studs}`,
       10 + 5 * fixings.length,
-      hangingCaution(kg, place),
+      hangingCaution(kg, wideOf(hang), place),
     ),
     told(
       'hang',
@@ -125,7 +132,7 @@ const put = (hang: Hang, place: string): readonly ToldStep[] => {
       cleat === null ? `Hang it ${wayNames[way]}` : 'Hook it on its cleat',
       `${weighs}; the most on one fixing is ${most.toFixed(1)} kg.${cleat === null ? '' : ` Hold it ${mm(cleat.liftMm)} higher, set it down, shift it into place.`} Level on the top edge.`,
       kg > 8 ? 30 : 15,
-      hangingCaution(kg, place),
+      hangingCaution(kg, wideOf(hang), place),
     ),
   ];
 };

@@ -63,7 +63,14 @@ const fixing = ({ at }: WallFixing, hang: Hang, backZ: number, wallZ: number, y:
  */
 export const hungSection = (section: Section, hang: Hang | null, placing: Placing): Section => {
   const [body] = hang?.bodies ?? [];
-  if (hang === null || body?.carrier == null || hang.way === null || hang.way === 'feet' || hang.way === 'chain')
+  if (
+    hang === null ||
+    body?.carrier === undefined ||
+    body.carrier === null ||
+    hang.way === null ||
+    hang.way === 'feet' ||
+    hang.way === 'chain'
+  )
     return section;
   const backZ = section.rearZMm + body.recessMm;
   const wallZ = section.rearZMm - hang.offWallMm;

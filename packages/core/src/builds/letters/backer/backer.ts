@@ -21,7 +21,7 @@ export const findBacker = (
   design: BackerDesign | null | undefined,
   catalogue: Catalogue,
 ): Result<BackerBoards | null> => {
-  if (design == null) return success(null);
+  if (design === null || design === undefined) return success(null);
   const board = findItem(catalogue.boards, design.boardId, 'backer.boardId');
   const frame = findItem(catalogue.boards, design.frameBoardId ?? usualFrameId, 'backer.frameBoardId');
   if (!board.ok) return board;
@@ -47,7 +47,7 @@ export const backerOf = (
   letters: Outline,
 ): Backer | null => {
   const bounds = outlineBounds(letters);
-  if (design == null || boards === null || bounds === null) return null;
+  if (design === null || design === undefined || boards === null || bounds === null) return null;
   const { marginMm } = design;
   const rect = {
     x: bounds.x - marginMm,

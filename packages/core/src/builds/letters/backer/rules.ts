@@ -17,7 +17,7 @@ const withWay = (results: LetterResults, way: 'spacers' | 'cleat') =>
 /** How much room wires behind a backer lack (mm); nothing where none run there, or nothing is chosen. */
 const pinched = ({ hang, jumpers, assembly, design }: LetterResults): number => {
   const { backer } = assembly;
-  if (backer?.kind !== 'board' || hang?.way == null) return 0;
+  if (backer?.kind !== 'board' || hang?.way === undefined || hang.way === null) return 0;
   const behind = jumpers.some(({ holes }) => holes.length > 0) || design.brief.leadExit === 'back';
   return behind ? Math.max(0, wireRoomMm - hang.offWallMm) : 0;
 };
@@ -89,7 +89,7 @@ export const claddingProud: Rule<LetterResults> = ({ results }) => {
 };
 
 const shallow = ({ hang, assembly }: LetterResults): number =>
-  assembly.backer?.kind === 'box' && hang?.cleat != null
+  assembly.backer?.kind === 'box' && hang?.cleat !== undefined && hang.cleat !== null
     ? Math.max(0, hang.cleat.thicknessMm - hang.bodies[0]!.recessMm)
     : 0;
 

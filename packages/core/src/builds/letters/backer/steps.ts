@@ -11,7 +11,7 @@ export const backerSteps = (
   finishing: Finishing,
 ): readonly ToldStep[] => {
   const board = parts.find(({ id }) => id === 'backer');
-  if (design == null || board === undefined) return [];
+  if (design === null || design === undefined || board === undefined) return [];
   const sides = parts.filter(({ id }) => id.startsWith('backer-'));
   const holes = board.layers.filter(({ operation }) => operation === 'drill').flatMap(({ shapes }) => shapes).length;
   const [first] = sides;
