@@ -96,7 +96,7 @@ test('a drag of the depth is one step of undo, also when it was called off or it
   await expect(undo).toBeDisabled();
   // In the midst of a drag the page goes to another step, and the handle with it.
   await drag(12);
-  await page.keyboard.press('7');
+  await page.keyboard.press('8');
   await page.mouse.up();
   await expect(undo).toBeEnabled();
   await undo.click();

@@ -144,7 +144,7 @@ const pictures = [
   [
     'job-dark-page',
     async (page) => {
-      await openJob(page, 'Ticket', 'artwork');
+      await openJob(page, 'Ticket', 'hang');
       await page.getByRole('button', { name: 'Job menu' }).click();
       await page.getByRole('menuitem', { name: 'Dark page' }).click();
       await page.getByRole('radio', { name: 'Noon' }).click();

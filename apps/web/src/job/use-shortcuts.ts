@@ -7,7 +7,7 @@ import { workSteps } from '../steps/step-names';
 
 /** Our keys, told to whoever presses ?. */
 export const keys: readonly (readonly [string, string])[] = [
-  ['1 … 9', 'walk the work line'],
+  ['1 … 9, 0', 'walk the work line'],
   ['/', 'find a field, a finding, a step, something to do'],
   ['L', 'lights on or off'],
   ['C', 'as a camera exposed for the glow, or as the eye sees it'],
