@@ -19,11 +19,13 @@ export const lengthForStuds = ({ studPitchMm, studAtMm }: Wall, middleMm: number
 
 /** The strip from which two battens are ripped that are so high on their long sides, in one slanting cut (mm). */
 export const stripOfTwo = (highMm: number, thicknessMm: number, kerfMm: number): number =>
-  2 * highMm - thicknessMm * Math.tan(sloped(bevelDeg)) + kerfMm / Math.cos(sloped(bevelDeg));
+  2 * highMm - riseOf(thicknessMm) + kerfMm / Math.cos(sloped(bevelDeg));
+
+/** How far a bevel rises over the thickness of its batten (mm). */
+export const riseOf = (thicknessMm: number): number => thicknessMm * Math.tan(sloped(bevelDeg));
 
 /** How far a mate is lifted until its bevel is free of the other, with a hand’s tremble over it (mm). */
-export const liftOff = (thicknessMm: number): number =>
-  Math.round(10 * (thicknessMm * Math.tan(sloped(bevelDeg)) + 3)) / 10;
+export const liftOff = (thicknessMm: number): number => Math.round(10 * (riseOf(thicknessMm) + 3)) / 10;
 
 /** How high a batten is that carries its screws and its bevel (mm). */
 export const battenHigh = (thicknessMm: number): number => Math.max(40, Math.round(3 * thicknessMm));

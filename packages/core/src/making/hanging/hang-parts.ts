@@ -168,7 +168,7 @@ const holesIn = (hang: Hang, body: PlacedBody, index: number, placing: Placing):
       const many = mateScrews(cleat);
       const half = cleat.mateLengthMm / 2 - 15;
       return Array.from({ length: many }, (_, at) =>
-        hole(place([cleat.middleMm - half + (2 * half * at) / (many - 1), cleat.topMm - cleat.highMm / 2]), 4),
+        hole(place([cleat.middleMm - half + (2 * half * at) / (many - 1), cleat.mateTopMm - cleat.highMm / 2]), 4),
       );
     }
     default:

@@ -3,7 +3,7 @@ import type { HangingDesign } from '../../document/design/index.js';
 import { sum } from '../../base/maths/index.js';
 import type { Point, Rect } from '../../base/outlines/index.js';
 import { woodNear } from './battens.js';
-import { battenEndMm, battenHigh, bevelDeg, lengthForStuds, liftOff, stripOfTwo } from './cleat.js';
+import { battenEndMm, battenHigh, bevelDeg, lengthForStuds, liftOff, riseOf, stripOfTwo } from './cleat.js';
 import { feetUnder } from './feet.js';
 import { fixingLoads, leanOver } from './loads.js';
 import { fixingPlaces, withPinnedPlaces } from './places.js';
@@ -103,13 +103,16 @@ const cleatOf = (body: HungBody, wall: Wall, design: HangingDesign, catalogue: C
     wall.kind === 'studs' ? lengthForStuds(wall, middleMm, shiftMm) : Math.max(120, cleatShare * body.hold.width);
   const wallLengthMm = Math.floor(Math.min(wanted, body.hold.width));
   const highMm = battenHigh(thicknessMm);
+  // The mate’s screws are where fixings may be; it stands on the wall’s batten by its bevel.
+  const mateTopMm = body.hold.y + body.hold.height + highMm / 2;
   return {
     thicknessMm,
     highMm,
     bevelDeg,
     wallLengthMm,
     mateLengthMm: wallLengthMm,
-    topMm: body.hold.y + body.hold.height,
+    topMm: mateTopMm - highMm + riseOf(thicknessMm),
+    mateTopMm,
     middleMm,
     stripMm: stripOfTwo(highMm, thicknessMm, catalogue.rates.kerfMm),
     liftMm: liftOff(thicknessMm),

@@ -143,6 +143,14 @@ describe('the batten of a cleat', () => {
     expect(hang({ way: 'cleat', cleatMm: 18 }, masonry, { recessMm: 12 }).cleat).toMatchObject({ footMm: 6 });
   });
 
+  it('hooks over the batten on the wall by its bevel, its screws where fixings may be', () => {
+    const { cleat, fixings } = hang({ way: 'cleat' });
+    // 40 mm high and 12 thick: the mate’s middle at 120, its bevel down to 100, the batten’s front edge 12 over that.
+    expect(cleat!.mateTopMm).toBe(140);
+    expect(cleat!.topMm).toBeCloseTo(112, 9);
+    expect(fixings[0]!.at[1]).toBeCloseTo(112 - 0.6 * 40, 9);
+  });
+
   it('is screwed to the studs that it meets, into timber', () => {
     const { fixings, cleat } = hang({ way: 'cleat', shiftMm: 0 }, studs(150));
     // Studs at −250 and 150: the farther one is 250 off, so 2 × (250 + 40).
@@ -263,9 +271,9 @@ describe('what hanging adds', () => {
       ['cleat-screw', 5, true],
       ['plug-6', 2, false],
     ]);
-    // The mate’s screws, in the drawing of the back: the batten’s middle at 120 − 20 + 145.
+    // The mate’s screws stand where fixings may, in the drawing of the back at 120 + 145.
     expect(parts.holes.get('back')).toHaveLength(5);
-    expect(parts.holes.get('back')![0]).toMatchObject({ y: 245, diameterMm: 4 });
+    expect(parts.holes.get('back')![0]).toMatchObject({ y: 265, diameterMm: 4 });
   });
 
   it('is holes in the back where plates are, blocks behind them where asked', () => {

@@ -1,6 +1,7 @@
 import { rectRing, type Point, type Ring } from '../../base/outlines/index.js';
 import { unplaced, type Placing } from '../../base/placing/index.js';
 import type { Section, SectionShape } from '../../light/section/index.js';
+import { riseOf } from './cleat.js';
 import { wayNames } from './way-names.js';
 import type { Hang, WallFixing } from './types.js';
 
@@ -15,9 +16,10 @@ const nearMm = 40;
 const battens = (hang: Hang, wallZ: number, y: (mm: number) => number): readonly SectionShape[] => {
   const { cleat } = hang;
   if (cleat === null) return [];
-  const { thicknessMm: thick, highMm: high, topMm } = cleat;
-  const rise = thick * Math.tan((cleat.bevelDeg * Math.PI) / 180);
-  const [low, mid, top] = [y(topMm - 2 * high + rise), y(topMm - high), y(topMm)];
+  const { thicknessMm: thick, highMm: high, topMm, mateTopMm } = cleat;
+  const rise = riseOf(thick);
+  // The bevel, from the wall to the sign.
+  const [low, mid, top] = [y(topMm - high), y(mateTopMm - high), y(mateTopMm)];
   const shape = (ring: Ring, material: string): SectionShape => ({ role: 'batten', material, ring });
   return [
     shape(

@@ -76,8 +76,9 @@ export interface Cleat {
   readonly bevelDeg: number;
   readonly wallLengthMm: number;
   readonly mateLengthMm: number;
-  /** Where the upper edge of the wall’s batten lies (mm, in the axes of the sign), and its middle. */
+  /** Where the upper edges of both battens lie, the wall’s and its mate’s over it (mm, in the axes of the sign), and their middle. */
   readonly topMm: number;
+  readonly mateTopMm: number;
   readonly middleMm: number;
   /** What both are ripped from, in one cut (mm). */
   readonly stripMm: number;
