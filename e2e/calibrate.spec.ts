@@ -1,3 +1,4 @@
+import { choose } from './support/controls';
 import { encode } from 'fast-png';
 import { expect, figure, openJob, settled, test } from './support/shop';
 
@@ -100,6 +101,14 @@ test('calipers on a coupon give the width of a cut, and set-ups and sheets use i
   await expect(dialog).toContainText('too small over 40 mm');
   await dialog.getByRole('button', { name: 'Use it from now on' }).click();
   await expect(page.getByRole('row', { name: /^Laser, 0.2 mm beam 0.15 mm/ })).toContainText('measured');
+
+  // In wood the beam cuts wider, and that counts there alone.
+  await page.getByRole('button', { name: 'Measure Laser, 0.2 mm beam', exact: true }).click();
+  await choose(dialog.getByLabel('Cut in'), 'wood');
+  await dialog.getByLabel('Piece, reading 1').fill('39.7');
+  await dialog.getByLabel('Hole, reading 1').fill('40.2');
+  await dialog.getByRole('button', { name: 'Use it from now on' }).click();
+  await expect(page.getByRole('row', { name: /^Laser, 0.2 mm beam 0.15 mm; wood 0.25 mm/ })).toBeVisible();
 
   // A saw has no coupon: an offcut is sawn in two.
   await page.getByRole('button', { name: 'Measure Saw blade 250 mm', exact: true }).click();

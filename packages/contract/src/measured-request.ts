@@ -1,6 +1,7 @@
-import type { MeasuredFigures } from '@vitrum/core';
+import { stuffNames, type MeasuredFigures, type Stuff } from '@vitrum/core';
 import { Type } from 'class-transformer';
 import {
+  IsIn,
   IsInt,
   IsNotEmpty,
   IsNumber,
@@ -41,6 +42,10 @@ export class MeasuredFiguresDto implements MeasuredFigures {
   @IsOptional()
   @IsNumber(aNumber, { message: 'the width of a cut in millimetres' })
   cutMm?: number;
+
+  @IsOptional()
+  @IsIn(stuffNames, { message: `one of ${stuffNames.join(', ')}` })
+  stuff?: Stuff;
 }
 
 /** The shop’s own readings of an item, in place of its typical figures. */

@@ -1,7 +1,7 @@
 import { Body, Controller, Delete, Get, NotFoundException, Param, Put } from '@nestjs/common';
 import { ApiBody, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { MeasuredDto } from '@vitrum/contract';
-import { measurableKinds, type Catalogue, type MeasurableKind } from '@vitrum/core';
+import { measurableKinds, stuffNames, type Catalogue, type MeasurableKind } from '@vitrum/core';
 import { CatalogueService } from './catalogue.service.js';
 
 const kindOf = (kind: string): MeasurableKind => {
@@ -42,6 +42,8 @@ export class CatalogueController {
             sigmaDeg: figure,
             hazeShare: figure,
             lumensPerM: figure,
+            cutMm: figure,
+            stuff: { type: 'string', enum: [...stuffNames] },
           },
         },
         on: { type: 'string', format: 'date' },

@@ -1,7 +1,18 @@
-import { fitKerf, fitSawKerf, kerfCoupon, kerfSquareMm, partDxf, partSvg, type Fit, type Result } from '@vitrum/core';
+import {
+  fitKerf,
+  fitSawKerf,
+  kerfCoupon,
+  kerfSquareMm,
+  partDxf,
+  partSvg,
+  type Fit,
+  type Result,
+  type Stuff,
+} from '@vitrum/core';
 import { Download } from 'lucide-react';
-import { useState } from 'react';
+import { useId, useState } from 'react';
 import { Button } from '../ui/button';
+import { Choice } from '../ui/choice';
 import { saveFile } from '../ui/save-file';
 import type { Readings } from './measure-dialog';
 import { Refused, UseReadings } from './readings-end';
@@ -12,6 +23,8 @@ interface KerfFormProps {
   readonly toolName: string;
   /** A saw is measured by what it takes out of an offcut; all else by a square and its hole. */
   readonly isSaw: boolean;
+  /** What it cuts, where its kerf may be measured in each. */
+  readonly cuts: readonly Stuff[];
   readonly busy: boolean;
   readonly onUse: (readings: Readings) => void;
 }
@@ -51,7 +64,9 @@ const fitOf = (isSaw: boolean, rows: readonly ReadingRow[]): FitTold | null => {
 const scaleErrorShown = 0.05;
 
 /** What the calipers say of a cut, turned into the width that it takes. */
-export const KerfForm = ({ toolName, isSaw, busy, onUse }: KerfFormProps) => {
+export const KerfForm = ({ toolName, isSaw, cuts, busy, onUse }: KerfFormProps) => {
+  const stuffId = useId();
+  const [stuff, setStuff] = useState<Stuff | ''>('');
   const [rows, setRows] = useState<readonly ReadingRow[]>([emptyRow]);
   const told = fitOf(isSaw, rows);
   const fit = told?.fit ?? null;
@@ -63,6 +78,18 @@ export const KerfForm = ({ toolName, isSaw, busy, onUse }: KerfFormProps) => {
           : `Cut the coupon on the line, the machine’s own compensation off. Measure each ${kerfSquareMm} mm piece and the hole that it left, across the same way.`}
       </p>
       {!isSaw && <CouponFiles toolName={toolName} />}
+      {cuts.length > 1 && (
+        <div className="mb-2 flex items-center justify-between gap-3">
+          <label htmlFor={stuffId}>Cut in</label>
+          <Choice
+            id={stuffId}
+            className="w-40"
+            value={stuff}
+            options={[{ value: '', label: 'whatever it cuts' }, ...cuts.map((each) => ({ value: each, label: each }))]}
+            onChoose={(chosen) => setStuff(chosen as Stuff | '')}
+          />
+        </div>
+      )}
       <ReadingsTable
         rows={rows}
         onChange={setRows}
@@ -89,7 +116,10 @@ export const KerfForm = ({ toolName, isSaw, busy, onUse }: KerfFormProps) => {
             busy={busy}
             onUse={onUse}
             readings={{
-              figures: { cutMm: Math.round(fit.value.value * 1000) / 1000 },
+              figures: {
+                cutMm: Math.round(fit.value.value * 1000) / 1000,
+                ...(stuff === '' ? {} : { stuff }),
+              },
               how: isSaw ? 'calipers, offcut sawn in two' : 'calipers, squares and their holes',
               readings: fit.value.readings,
               errorShare: Math.min(1, fit.value.error / fit.value.value),

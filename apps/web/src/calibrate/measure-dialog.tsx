@@ -1,4 +1,4 @@
-import type { MeasurableKind, MeasuredFigures } from '@vitrum/core';
+import type { MeasurableKind, MeasuredFigures, Stuff } from '@vitrum/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { forgetMeasured, putMeasured } from '../api/jobs';
@@ -26,6 +26,8 @@ interface MeasureDialogProps {
     readonly provenance: 'typical' | 'measured';
     /** Of what cuts: a blade is measured otherwise than a beam or a bit. */
     readonly kind?: string;
+    /** Of a tool: what it cuts. */
+    readonly cuts?: readonly { readonly stuff: Stuff }[];
   };
   readonly onClose: () => void;
 }
@@ -57,7 +59,13 @@ export const MeasureDialog = ({ kind, item, onClose }: MeasureDialogProps) => {
   return (
     <SheetDialog open onClose={onClose} title={`Measure: ${item.name}`}>
       {cuts ? (
-        <KerfForm toolName={item.name} isSaw={item.kind === 'blade'} busy={busy} onUse={use} />
+        <KerfForm
+          toolName={item.name}
+          isSaw={item.kind === 'blade'}
+          cuts={[...new Set(item.cuts?.map(({ stuff }) => stuff) ?? [])]}
+          busy={busy}
+          onUse={use}
+        />
       ) : (
         <>
           <div className="mb-3">

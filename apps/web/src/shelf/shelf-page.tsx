@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import type { Catalogue } from '@vitrum/core';
+import { waitWords, type Catalogue, type Tool } from '@vitrum/core';
 import { useEffect, useState } from 'react';
 import { getCatalogue } from '../api/jobs';
 import { MeasureDialog } from '../calibrate/measure-dialog';
@@ -27,6 +27,10 @@ const scatterOf = ({ scatter }: Sheet): string =>
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
+/** How wide a tool cuts: as usual, and in the materials in which that was measured. */
+const cutsOf = ({ cutMm, kerfs }: Tool): string =>
+  [`${cutMm} mm`, ...Object.entries(kerfs ?? {}).map(([stuff, mm]) => `${stuff} ${mm} mm`)].join('; ');
+
 const sectionsOf = ({
   strips,
   faces,
@@ -40,6 +44,9 @@ const sectionsOf = ({
   wires,
   joints,
   sundries,
+  fixings,
+  paints,
+  glues,
   tools,
   rates,
 }: Catalogue): readonly Section[] => {
@@ -168,11 +175,47 @@ const sectionsOf = ({
       rows: sundries.map((item) => [item.name, `${Math.round(item.kg * 1000)} g`, price(item.price, 'piece')]),
     },
     {
+      title: 'Wall fixings',
+      columns: ['name', 'holds in', 'along the wall', 'off it', 'hole', 'price'],
+      rows: fixings.map((item) => [
+        item.name,
+        item.holdsIn.join(', '),
+        `${item.shearKg} kg`,
+        `${item.pullKg} kg`,
+        `${item.holeMm} × ${item.depthMm} mm`,
+        price(item.price, 'piece'),
+      ]),
+    },
+    {
+      title: 'Paint',
+      columns: ['name', 'holds on', 'a litre covers', 'next coat', 'hard', 'price'],
+      rows: paints.map((item) => [
+        item.name,
+        item.onto.join(', '),
+        `${item.m2PerL} m²`,
+        waitWords(item.recoatMin),
+        waitWords(item.cureMin),
+        price(item.price, 'can'),
+      ]),
+    },
+    {
+      title: 'Glue',
+      columns: ['name', 'holds', 'open', 'held', 'loaded', 'price'],
+      rows: glues.map((item) => [
+        item.name,
+        item.holds.join(', '),
+        waitWords(item.openMin),
+        waitWords(item.clampMin),
+        waitWords(item.cureMin),
+        price(item.price, 'tube'),
+      ]),
+    },
+    {
       title: 'Cutting tools',
       columns: ['name', 'width of its cut', 'thinnest stroke', 'bed'],
       rows: tools.map((tool) => [
         tool.name,
-        tool.cutMm === 0 ? (tool.kind === 'knife' ? 'none, a knife' : 'none, it lays') : `${tool.cutMm} mm`,
+        tool.cutMm === 0 ? (tool.kind === 'knife' ? 'none, a knife' : 'none, it lays') : cutsOf(tool),
         `${tool.leastStrokeMm} mm`,
         `${tool.bedWidthMm} × ${tool.bedHeightMm} mm`,
       ]),

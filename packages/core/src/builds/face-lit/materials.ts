@@ -3,6 +3,7 @@ import {
   findItem,
   foundAll,
   lightProblems,
+  toolIn,
   type Catalogue,
   type FacedMaterials,
 } from '../../document/catalogue/index.js';
@@ -35,5 +36,6 @@ export const findFaceLitMaterials = (
   const wrong = lightProblems(found.value.face, found.value.faceCoats, null, 'face');
   if (wrong.length > 0) return failure(...wrong);
   const { name, thicknessMm } = found.value.face;
-  return success({ ...found.value, workpiece: { stuff: 'acrylic', thicknessMm, name } });
+  const workpiece = { stuff: 'acrylic', thicknessMm, name } as const;
+  return success({ ...found.value, tool: toolIn(found.value.tool, workpiece), workpiece });
 };

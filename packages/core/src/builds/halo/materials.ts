@@ -1,4 +1,4 @@
-import { findItem, foundAll, type Catalogue, type WallMaterials } from '../../document/catalogue/index.js';
+import { findItem, foundAll, toolIn, type Catalogue, type WallMaterials } from '../../document/catalogue/index.js';
 import { success, type Result } from '../../base/result.js';
 import { findBacker, type BackerBoards } from '../letters/backer/backer.js';
 import { usualLetterTool } from '../letters/usual-tool.js';
@@ -24,5 +24,6 @@ export const findHaloMaterials = (
   });
   if (!found.ok) return found;
   const { stuff, thicknessMm, name } = found.value.board;
-  return success({ ...found.value, workpiece: { stuff, thicknessMm, name } });
+  const workpiece = { stuff, thicknessMm, name };
+  return success({ ...found.value, tool: toolIn(found.value.tool, workpiece), workpiece });
 };

@@ -4,6 +4,7 @@ import {
   findSecond,
   foundAll,
   lightProblems,
+  toolIn,
   type BoxedMaterials,
   type Catalogue,
   type Film,
@@ -38,5 +39,7 @@ export const findBoxMaterials = (assembly: LightboxAssembly, catalogue: Catalogu
   });
   if (!found.ok) return found;
   const wrong = lightProblems(found.value.face, found.value.faceCoats, found.value.second, 'face');
-  return wrong.length > 0 ? failure(...wrong) : success({ ...found.value, workpiece: film });
+  return wrong.length > 0
+    ? failure(...wrong)
+    : success({ ...found.value, tool: toolIn(found.value.tool, film), workpiece: film });
 };

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { shippedCatalogue } from '../catalogue/index.js';
+import { shippedCatalogue, toolIn } from '../catalogue/index.js';
 import { seededRandom } from '../../base/maths/index.js';
 import {
   fitBrightness,
@@ -207,5 +207,19 @@ describe('the kerf of a tool', () => {
     expect(changed).toMatchObject({ ok: true, value: { id: blade.id, cutMm: 2.9, provenance: 'measured' } });
     expect(withMeasured('cutters', blade, { transmittance: 0.4 }, measured).ok).toBe(false);
     expect(withMeasured('tools', shippedCatalogue.tools[1]!, { cutMm: 60 }, measured).ok).toBe(false);
+  });
+
+  it('of a tool may be of one material, and counts there alone', () => {
+    const laser = shippedCatalogue.tools.find(({ id }) => id === 'laser')!;
+    const measured = { on: '2030-01-31', how: 'calipers', readings: 3, errorShare: 0.01 };
+    const inWood = withMeasured('tools', laser, { cutMm: 0.31, stuff: 'wood' }, measured);
+    if (!inWood.ok) throw new Error('refused');
+    expect(inWood.value).toMatchObject({ cutMm: 0.2, kerfs: { wood: 0.31 }, provenance: 'measured' });
+    expect([toolIn(inWood.value, { stuff: 'wood' }).cutMm, toolIn(inWood.value, { stuff: 'acrylic' }).cutMm]).toEqual([
+      0.31, 0.2,
+    ]);
+    const both = withMeasured('tools', inWood.value, { cutMm: 0.17, stuff: 'acrylic' }, measured);
+    expect(both).toMatchObject({ ok: true, value: { kerfs: { wood: 0.31, acrylic: 0.17 } } });
+    expect(withMeasured('cutters', shippedCatalogue.cutters[0]!, { cutMm: 3, stuff: 'wood' }, measured).ok).toBe(false);
   });
 });

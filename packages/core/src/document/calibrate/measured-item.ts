@@ -1,4 +1,4 @@
-import type { Catalogue, Measured } from '../catalogue/index.js';
+import type { Catalogue, Measured, Stuff, Tool } from '../catalogue/index.js';
 import { failure, success, type Problem, type Result } from '../../base/result.js';
 
 /** The lists whose figures a shop can measure. */
@@ -13,9 +13,13 @@ export interface MeasuredFigures {
   readonly hazeShare?: number | undefined;
   readonly lumensPerM?: number | undefined;
   readonly cutMm?: number | undefined;
+  /** What the width of a cut was measured in; of a tool alone. */
+  readonly stuff?: Stuff | undefined;
 }
 
-const allowed: Readonly<Record<MeasurableKind, readonly (keyof MeasuredFigures)[]>> = {
+type NumberName = Exclude<keyof MeasuredFigures, 'stuff'>;
+
+const allowed: Readonly<Record<MeasurableKind, readonly NumberName[]>> = {
   strips: ['lumensPerM'],
   faces: ['transmittance', 'reflectance', 'sigmaDeg', 'hazeShare'],
   coatings: ['transmittance', 'reflectance', 'sigmaDeg', 'hazeShare'],
@@ -24,7 +28,7 @@ const allowed: Readonly<Record<MeasurableKind, readonly (keyof MeasuredFigures)[
   cutters: ['cutMm'],
 };
 
-const bounds: Readonly<Record<keyof MeasuredFigures, readonly [number, number]>> = {
+const bounds: Readonly<Record<NumberName, readonly [number, number]>> = {
   transmittance: [0, 1],
   reflectance: [0, 0.995],
   sigmaDeg: [0.2, 60],
@@ -38,8 +42,10 @@ const leastLoss = 0.005;
 
 type Item<Kind extends MeasurableKind> = Catalogue[Kind][number];
 
-const problemsOf = (kind: MeasurableKind, figures: MeasuredFigures): readonly Problem[] => {
-  const given = Object.entries(figures).filter(([, value]) => value !== undefined) as [keyof MeasuredFigures, number][];
+const problemsOf = (kind: MeasurableKind, { stuff, ...figures }: MeasuredFigures): readonly Problem[] => {
+  if (stuff !== undefined && kind !== 'tools')
+    return [{ path: 'figures.stuff', message: `is asked of tools alone, not of ${kind}` }];
+  const given = Object.entries(figures).filter(([, value]) => value !== undefined) as [NumberName, number][];
   if (given.length === 0) return [{ path: 'figures', message: 'holds nothing that was measured' }];
   return given.flatMap(([name, value]): readonly Problem[] => {
     if (!allowed[kind].includes(name))
@@ -63,7 +69,13 @@ export const withMeasured = <Kind extends MeasurableKind>(
 ): Result<Item<Kind>> => {
   const problems = problemsOf(kind, figures);
   if (problems.length > 0) return failure(...problems);
-  const { sigmaDeg, hazeShare, ...plain } = figures;
+  const { sigmaDeg, hazeShare, stuff, ...plain } = figures;
+  if (stuff !== undefined && plain.cutMm !== undefined) {
+    // In one material of a tool; what it cuts elsewhere stays as it was known.
+    const tool = item as Tool;
+    const kerfs = { ...tool.kerfs, [stuff]: plain.cutMm };
+    return success({ ...tool, kerfs, provenance: 'measured', measured } as Item<Kind>);
+  }
   const known = Object.fromEntries(Object.entries(plain).filter(([, value]) => value !== undefined));
   const changed = { ...item, ...known, provenance: 'measured', measured } as Item<Kind>;
   if (!('transmittance' in changed)) return success(changed);

@@ -6,6 +6,7 @@ export {
   findSecond,
   foundAll,
   lightProblems,
+  toolIn,
   type BoxedMaterials,
   type Coats,
   type CommonMaterials,
@@ -14,6 +15,7 @@ export {
   type WallMaterials,
 } from './materials.js';
 export { catalogueKinds, readCatalogue, type ReadCatalogue, type StoredItem } from './read-catalogue.js';
+export { stuffNames } from './schema.js';
 export { shippedCatalogue } from './shipped.js';
 export type {
   Battery,

@@ -31,6 +31,12 @@ export interface CommonMaterials {
   readonly workpiece: Workpiece;
 }
 
+/** A tool as it cuts a workpiece: as wide as was measured in that material, else as it usually does. */
+export const toolIn = (tool: Tool, { stuff }: Pick<Workpiece, 'stuff'>): Tool => {
+  const kerf = tool.kerfs?.[stuff];
+  return kerf === undefined ? tool : { ...tool, cutMm: kerf };
+};
+
 /** Whether a tool gets through a workpiece. */
 export const cutsThrough = ({ cuts }: Tool, { stuff, thicknessMm }: Workpiece): boolean =>
   cuts.some((each) => each.stuff === stuff && each.mostMm >= thicknessMm);

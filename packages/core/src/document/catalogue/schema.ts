@@ -23,7 +23,9 @@ const scatter = z.discriminatedUnion('kind', [
   z.looseObject({ kind: z.literal('lobe'), sigmaDeg: above, hazeShare: share }),
 ]);
 
-const stuff = z.enum(['film', 'acrylic', 'wood', 'metal', 'composite', 'foam', 'printed']);
+/** What sheets are made of, by the names that a tool asks for. */
+export const stuffNames = ['film', 'acrylic', 'wood', 'metal', 'composite', 'foam', 'printed'] as const;
+const stuff = z.enum(stuffNames);
 
 /** What an item of each list of the catalogue must have; more may hang on it. */
 const itemSchemas = {
@@ -163,6 +165,7 @@ const itemSchemas = {
     kind: z.enum(['knife', 'beam', 'bit', 'nozzle']),
     cutMm: length,
     leastStrokeMm: length,
+    kerfs: z.partialRecord(stuff, above).optional(),
     cuts: z.array(z.looseObject({ stuff, mostMm: above })),
     bedWidthMm: above,
     bedHeightMm: above,

@@ -261,6 +261,8 @@ export interface Tool extends Item {
   readonly kind: 'knife' | 'beam' | 'bit' | 'nozzle';
   /** Width of its cut: of a bit its diameter, of a beam its kerf; nothing for a knife (mm). */
   readonly cutMm: number;
+  /** The same as measured in one material: a beam cuts wood wider than acrylic. */
+  readonly kerfs?: { readonly [Each in Stuff]?: number };
   /** The thinnest stroke that stands after it (mm). */
   readonly leastStrokeMm: number;
   /** What it cuts, and how thick at most. */
