@@ -86,7 +86,7 @@ export const KerfForm = ({ toolName, isSaw, cuts, busy, onUse }: KerfFormProps) 
             className="w-40"
             value={stuff}
             options={[{ value: '', label: 'whatever it cuts' }, ...cuts.map((each) => ({ value: each, label: each }))]}
-            onChoose={(chosen) => setStuff(chosen as Stuff | '')}
+            onChoose={(chosen) => setStuff(chosen)}
           />
         </div>
       )}

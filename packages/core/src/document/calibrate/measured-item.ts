@@ -74,7 +74,7 @@ export const withMeasured = <Kind extends MeasurableKind>(
     // In one material of a tool; what it cuts elsewhere stays as it was known.
     const tool = item as Tool;
     const kerfs = { ...tool.kerfs, [stuff]: plain.cutMm };
-    return success({ ...tool, kerfs, provenance: 'measured', measured } as Item<Kind>);
+    return success({ ...tool, kerfs, provenance: 'measured', measured });
   }
   const known = Object.fromEntries(Object.entries(plain).filter(([, value]) => value !== undefined));
   const changed = { ...item, ...known, provenance: 'measured', measured } as Item<Kind>;
