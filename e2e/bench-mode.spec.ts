@@ -20,8 +20,8 @@ test('the build is ticked step by step, each with its drawing, and the ticks sta
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^3\. Cut 5 boards/);
   await expect(page.getByText('Table saw: guard')).toBeVisible();
   await page.getByRole('navigation', { name: 'Steps' }).getByText('Join the returns').click();
-  await page.getByRole('button', { name: 'Start the wait, 1 h' }).click();
-  await expect(page.getByRole('timer')).toHaveText(/^(1 h 00 min|59 min \d\d s) left/);
+  await page.getByRole('button', { name: 'Start the wait, 30 min' }).click();
+  await expect(page.getByRole('timer')).toHaveText(/^(30 min 00 s|29 min \d\d s) left/);
   await saved(page);
   await page.reload();
   await expect(page.getByText(/^2 of \d+ done/)).toBeVisible();
@@ -65,7 +65,7 @@ test.describe('on a phone', () => {
         .locator('svg')
         .first(),
     ).toBeVisible();
-    await page.getByRole('button', { name: '1 of 14' }).click();
+    await page.getByRole('button', { name: '1 of 16' }).click();
     await page.getByText('Wire chain 1').click();
     await expect(page.getByRole('group', { name: /^Drawing: Wire chain 1/ }).locator('svg')).toBeVisible();
     await context.setOffline(false);

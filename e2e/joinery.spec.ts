@@ -12,7 +12,7 @@ test('a box goes from its joint to the settings of saw and router table', async 
   await expect(stopped.getByRole('img', { name: 'Router table: rabbet for the face' })).toBeVisible();
 
   await page.getByRole('link', { name: /^Case/ }).click();
-  await choose(page.getByLabel('Corners'), 'mitre-spline');
+  await choose(page.getByLabel('Corners', { exact: true }), 'mitre-spline');
   await page.getByRole('link', { name: /^Cut/ }).click();
   await page.getByRole('radio', { name: 'Set-ups' }).click();
   await expect(setUps.getByRole('listitem').filter({ hasText: 'mitres to length' })).toHaveCount(2);
