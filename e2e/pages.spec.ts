@@ -54,6 +54,7 @@ for (const theme of ['light', 'dark'])
       'light',
       'power',
       'face',
+      'hang',
       'cut',
       'build',
       'prove',
