@@ -1,5 +1,6 @@
 import { buildOf, hungSection, wiringDiagram, type AssemblyEvaluation, type Evaluation, type Step } from '@vitrum/core';
 import { useMemo, useRef } from 'react';
+import { CleatDrawing } from '../steps/hang/cleat-drawing';
 import { useSize } from '../job/use-size';
 import { sliceDrawing } from '../slice/slice-drawing';
 import { SectionDepth, SectionShapes } from '../slice/section-shapes';
@@ -104,6 +105,14 @@ const Lit = ({ evaluation }: EvaluationProps) => {
   );
 };
 
+/** The cleat that an assembly hangs on, in section. */
+const CleatOf = ({ own: { hang } }: { readonly own: AssemblyEvaluation }) =>
+  hang === null || hang.cleat === null ? null : (
+    <div className="flex h-full items-center justify-center bg-sheet p-2 [&>svg]:m-0 [&>svg]:h-full [&>svg]:w-auto [&>svg]:max-w-full">
+      <CleatDrawing hang={hang} cleat={hang.cleat} />
+    </div>
+  );
+
 const everyChain = 0;
 
 const Drawn = ({ evaluation, step: { shows, assembly } }: StepDrawingProps) => {
@@ -123,6 +132,8 @@ const Drawn = ({ evaluation, step: { shows, assembly } }: StepDrawingProps) => {
     case 'strip':
     case 'letters':
     case 'posts':
+    case 'cleat':
+      return <CleatOf own={evaluation.assemblies[assembly]!} />;
     case 'hang':
     case 'sizes':
       return <FrontBoard evaluation={evaluation} view={shows.view} />;

@@ -176,7 +176,7 @@ const sectionsOf = ({
     },
     {
       title: 'Wall fixings',
-      columns: ['name', 'holds in', 'along the wall', 'off it', 'hole', 'price'],
+      columns: ['name', 'holds in', 'along the wall, typical', 'off it, typical', 'hole', 'price'],
       rows: fixings.map((item) => [
         item.name,
         item.holdsIn.join(', '),
@@ -207,7 +207,7 @@ const sectionsOf = ({
         waitWords(item.openMin),
         waitWords(item.clampMin),
         waitWords(item.cureMin),
-        price(item.price, 'tube'),
+        price(item.price, 'piece'),
       ]),
     },
     {

@@ -108,6 +108,8 @@ const CleatFields = ({ hang }: { readonly hang: Hang }) => {
   const at = useFields().hanging;
   const show = useLength();
   const { cleat } = hang;
+  // A mate goes between returns where there are any.
+  const framed = hang.bodies.some(({ rails }) => rails !== null);
   return (
     <>
       <LengthField
@@ -118,15 +120,17 @@ const CleatFields = ({ hang }: { readonly hang: Hang }) => {
           cleat === null ? undefined : `cut from ${show(cleat.thicknessMm)}; lifted ${show(cleat.liftMm)} to come off`
         }
       />
-      <ChoiceField
-        label="Mate fixed to"
-        field={at.matedTo}
-        otherwise="back"
-        choices={[
-          { value: 'back', label: 'the back' },
-          { value: 'returns', label: 'the case round it' },
-        ]}
-      />
+      {framed && (
+        <ChoiceField
+          label="Mate fixed to"
+          field={at.matedTo}
+          otherwise="back"
+          choices={[
+            { value: 'back', label: 'the back' },
+            { value: 'returns', label: 'the case round it' },
+          ]}
+        />
+      )}
       <LengthField label="Shifted up to" field={at.shiftMm} otherwise={usualShiftMm} hint="sideways, once it hangs" />
     </>
   );
@@ -156,7 +160,7 @@ const FixingFields = ({ hang }: { readonly hang: Hang }) => {
       {hang.way !== 'cleat' && (
         <>
           <NumberField label="How many" field={at.count} otherwise={hang.fixings.length} />
-          {hang.way !== 'chain' && hang.way !== 'brackets' && (
+          {hang.takesBlocks && (
             <ChoiceField
               label="Glue blocks behind"
               field={at.blocks}

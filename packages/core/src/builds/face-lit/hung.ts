@@ -27,17 +27,7 @@ export const faceLitHung = ({
   materials,
 }: Omit<FaceLitResults, 'packing' | 'hang' | 'finishing'>): readonly HungBody[] => {
   const backer = backerOf(assembly.backer, materials.backer, lettering.outline);
-  const letters = hungLetters(
-    lettersOf(lettering.outline).map(({ outline }, index) => ({
-      outline,
-      fixedAt: cut
-        .filter(({ id }) => new RegExp(`^letter-${index + 1}[a-z]?-back$`).test(id))
-        .flatMap(({ fixedAt }) => fixedAt ?? []),
-    })),
-    cut,
-    bought,
-    geometry.outside.depthMm,
-  );
+  const letters = hungLetters(lettersOf(lettering.outline), cut, bought, geometry.outside.depthMm);
   return backer === null ? letters : [hungBacker(backer, letters, cut)];
 };
 

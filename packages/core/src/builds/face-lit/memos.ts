@@ -133,7 +133,8 @@ export const faceLitMemos = (catalogue: Catalogue, limits: GridLimits) => {
       const wireHoles = wires.flatMap(({ holes }) => holes.map(([x, y]): Point => [x, y]));
       const known = { ...factsOf(...facts), shaping, wireHoles };
       const cut = faceLitParts(known);
-      return { cut: [...cut, ...faceLitBacker(known, cut)], bought: faceLitBought(catalogue, known) };
+      const backer = faceLitBacker(known, cut, catalogue);
+      return { cut: [...cut, ...backer.cut], bought: [...faceLitBought(catalogue, known), ...backer.bought] };
     }),
     steps: memoizeLast(
       (

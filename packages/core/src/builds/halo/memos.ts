@@ -123,8 +123,12 @@ export const haloMemos = (catalogue: Catalogue, limits: GridLimits) => {
     })),
     parts: memoizeLast((jumpers: readonly Jumper[], ...facts: FactList) => {
       const known = factsOf(...facts);
-      const cut = [...haloParts(known), ...haloBacker(known, jumpers)];
-      return { cut, bought: haloBought(catalogue, known, cut) };
+      const letters = haloParts(known);
+      const backer = haloBacker(known, jumpers, catalogue);
+      return {
+        cut: [...letters, ...backer.cut],
+        bought: [...haloBought(catalogue, known, letters), ...backer.bought],
+      };
     }),
     steps: memoizeLast(
       (

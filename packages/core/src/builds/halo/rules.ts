@@ -1,4 +1,5 @@
-import { backerRules, glowPastBacker } from '../letters/backer/rules.js';
+import { glowPastBacker } from './backer-rules.js';
+import { backerRules } from '../letters/backer/rules.js';
 import { tooBright } from '../common/brightness-rules.js';
 import type { HaloResults } from './results.js';
 import { partOverSheet, type Rule } from '../../judging/findings/index.js';

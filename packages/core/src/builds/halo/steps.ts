@@ -154,6 +154,7 @@ const drillWall = (hang: Hang | null, holes: number, wideMm: number, place: stri
 /** The build list of halo letters. Times are typical and meant to be replaced by the shop’s own. */
 export const haloSteps = (facts: HaloStepFacts): readonly ToldStep[] => {
   const { circuit, materials, brief, posts, geometry, hang, assembly, parts, finishing } = facts;
+  const alone = assembly.backer === null || assembly.backer === undefined;
   const holes = posts.reduce((sum, part) => sum + part.posts.length, 0);
   return [
     step(
@@ -173,7 +174,7 @@ export const haloSteps = (facts: HaloStepFacts): readonly ToldStep[] => {
     ),
     ...letters(facts),
     ...backerSteps(assembly.backer, parts, finishing),
-    ...(assembly.backer === null || assembly.backer === undefined ? [] : hangSteps(hang, brief.place).sawn),
+    ...(alone ? [] : hangSteps(hang, brief.place).sawn),
     ...wire(facts),
     signStep(
       'prove',
@@ -184,15 +185,11 @@ export const haloSteps = (facts: HaloStepFacts): readonly ToldStep[] => {
       'Do not leave a new sign lit unattended.',
       60,
     ),
-    ...(assembly.backer === null || assembly.backer === undefined
-      ? [drillWall(hang, holes, geometry.outside.widthMm, brief.place)]
-      : hangSteps(hang, brief.place).put),
+    ...(alone ? [drillWall(hang, holes, geometry.outside.widthMm, brief.place)] : hangSteps(hang, brief.place).put),
     step(
       'hang',
-      assembly.backer === null || assembly.backer === undefined ? 'hang' : 'letters-on',
-      assembly.backer === null || assembly.backer === undefined
-        ? 'Set the letters on their posts, lead last'
-        : 'Set the letters on their backer, lead last',
+      alone ? 'hang' : 'letters-on',
+      alone ? 'Set the letters on their posts, lead last' : 'Set the letters on their backer, lead last',
       `${circuit.lead.name}, ${mm(brief.leadLengthMm)}; in-line fuse ${circuit.fuseA} A at the supply.`,
       20 + 4 * posts.length,
       'Mains side, hard-wired supplies and outdoor signs: local electrical and sign codes, a licensed electrician. Heavy or overhead work: a structural professional.',

@@ -1,5 +1,4 @@
-import type { CutPart } from '../../making/parts/index.js';
-import { plainBoard } from './plain-board.js';
+import { plainBoard, type CutPart } from '../../making/parts/index.js';
 import type { PartFacts } from './types.js';
 
 /** The box over a supply that stands on the back, open toward it: a front, two long sides and two ends between them. */

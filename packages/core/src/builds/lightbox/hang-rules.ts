@@ -4,8 +4,7 @@ import { fieldsIn } from '../../judging/results/index.js';
 import type { BoxResults } from './results.js';
 
 /** What of a cleat’s mate between the returns lies over the back (mm): the back cannot pass it. */
-const overBack = ({ hang, assembly }: BoxResults): number =>
-  hang?.cleat === undefined || hang.cleat === null || assembly.hanging?.matedTo !== 'returns' ? 0 : hang.cleat.highMm;
+const overBack = ({ hang }: BoxResults): number => (hang?.onReturns === true ? (hang.cleat?.highMm ?? 0) : 0);
 
 /** A cleat that is fixed to the returns shuts the back in, which opens for service. */
 export const backShutIn: Rule<BoxResults> = ({ results }) => {

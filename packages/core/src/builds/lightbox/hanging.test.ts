@@ -14,6 +14,8 @@ import {
   testFonts,
 } from '../../testing/harness.js';
 import { findingOn, mendedBy } from '../../testing/mended.js';
+import { createEvaluator } from '../../sign/evaluate/index.js';
+import { shippedCatalogue } from '../../document/catalogue/index.js';
 
 let fonts: FontBook;
 beforeAll(async () => {
@@ -54,6 +56,17 @@ describe('what hangs of a box', () => {
     );
     expect(assemblies[1]!.hang).toBeNull();
     expect(assemblies[0]!.hang!.kg).toBeGreaterThan(alone.assemblies[0]!.hang!.kg + 0.3);
+    // They stand before its face, off it by their posts: box 97 mm deep, 26 mm of posts, half of 12 mm.
+    const [letters] = assemblies[1]!.cut;
+    expect(letters!.thicknessMm).toBe(12);
+    const before = assemblies[0]!.hang!;
+    const own = alone.assemblies[0]!.hang!;
+    const added = before.kg - own.kg;
+    const carried = (before.kg * before.centre[2] - own.kg * own.centre[2]) / added;
+    const { depthMm } = own.bodies[0]!;
+    // Between them stands what the circuit of the letters adds to the box itself.
+    expect(carried).toBeGreaterThan(0.8 * depthMm);
+    expect(carried).toBeLessThan(depthMm + 26 + 12);
     // Letters above the middle lift its centre.
     expect(assemblies[0]!.hang!.centre[1]).toBeGreaterThan(alone.assemblies[0]!.hang!.centre[1]);
   });
@@ -224,5 +237,64 @@ describe('findings of hanging', () => {
     const { finding, gone } = mended(onStrip, 'holes-collide', 'fixings-elsewhere');
     expect(finding.what).toContain('strip');
     expect(gone).toBe(true);
+  });
+
+  it('plates that carry more than they may: a stop, mended by more of them', () => {
+    const heavy = inAssembly({
+      'case.widthMm': 2200,
+      'case.heightMm': 900,
+      'case.returnBoardId': 'oak-18',
+      'case.backBoardId': 'ply-12',
+    });
+    const { finding, gone } = mended({ way: 'keyholes', count: 2 }, 'hardware-overloaded', 'more-fixings', heavy);
+    expect(finding.severity).toBe('stop');
+    expect(finding.numbers[0]!.value).toBeGreaterThan(10);
+    expect(finding.numbers[1]!.value).toBe(10);
+    expect(gone).toBe(true);
+    expect(found({ way: 'keyholes' }, 'hardware-overloaded')).toBeNull();
+  });
+
+  it('a fixing that the wall does not take: told how many go into what', () => {
+    const named = { way: 'keyholes', fixingId: 'timber-screw' };
+    const { finding, gone } = mended(named, 'wrong-fixing', 'cheapest-fixing');
+    expect(finding.numbers[0]).toMatchObject({ value: 2, unit: 'fixings' });
+    expect(finding.why).toContain('masonry');
+    expect(gone).toBe(true);
+    expect(found({ way: 'keyholes', fixingId: 'plug-8' }, 'wrong-fixing')).toBeNull();
+  });
+
+  it('a wall for which the shop has no fixing at all: a stop, and no way on the wall is taken for one', () => {
+    const shop = {
+      ...shippedCatalogue,
+      fixings: shippedCatalogue.fixings.filter(({ holdsIn }) => !holdsIn.includes('board')),
+    };
+    const asked = (kind: string) => {
+      const design = hung({ way: 'keyholes' }, { 'brief.wall': { kind } });
+      const result = createEvaluator(shop, fonts).quick(design);
+      if (!result.ok) throw new Error('refused');
+      return result.value.findings.find(({ rule }) => rule === 'nothing-holds');
+    };
+    expect(asked('board')).toMatchObject({ severity: 'stop', what: 'No fixing on the shelf holds in board' });
+    expect(asked('masonry')).toBeUndefined();
+  });
+
+  it('a sign that is too low to hide its cleat', () => {
+    const low = inAssembly({ 'case.heightMm': 90, 'artwork.capHeightMm': 30, 'light.rowCount': 1 });
+    const { finding, gone } = mended({ way: 'cleat', cleatMm: 18 }, 'cleat-shows', 'hang-keyholes', low);
+    // Two battens of 54 mm, hooked 18 mm into each other.
+    expect(finding.numbers[1]!.value).toBe(90);
+    expect(gone).toBe(true);
+    expect(found({ way: 'cleat' }, 'cleat-shows')).toBeNull();
+  });
+
+  it('a mate between the returns counts for a cleat alone: plates are still judged by the back', () => {
+    const { hang } = evaluatedCoarsely(hung({ way: 'keyholes', matedTo: 'returns' }), fonts);
+    expect(hang!.back).not.toBeNull();
+    expect(evaluatedCoarsely(hung({ way: 'cleat', matedTo: 'returns' }), fonts).hang!.back).toBeNull();
+    // Blocks are no help to a cleat, whose screws stand all along.
+    expect(evaluatedCoarsely(hung({ way: 'cleat', blocks: true }), fonts).hang).toMatchObject({
+      blocks: false,
+      takesBlocks: false,
+    });
   });
 });

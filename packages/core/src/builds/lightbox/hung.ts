@@ -100,6 +100,7 @@ export const boxHung = (results: Facts): readonly HungBody[] => {
         thicknessMm: materials.backBoard.thicknessMm,
         corner: [-back.widthMm / 2, -back.heightMm / 2],
       },
+      backer: null,
       rails: railsOf(geometry),
     },
   ];

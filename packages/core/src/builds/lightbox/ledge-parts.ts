@@ -1,5 +1,4 @@
-import type { CutPart } from '../../making/parts/index.js';
-import { plainBoard } from './plain-board.js';
+import { plainBoard, type CutPart } from '../../making/parts/index.js';
 import { looksOut } from './rim.js';
 import { boxSides, type BoxSide } from './schema.js';
 import type { PartFacts } from './types.js';

@@ -280,7 +280,7 @@ const close = (facts: StepFacts): readonly Told[] => [
   {
     id: 'close',
     phase: 'assemble',
-    title: 'Set the face, close the back',
+    title: facts.finishing.shutsIn ? 'Close the back' : 'Set the face, close the back',
     detail: 'Screws, no glue: strip fails before wood does, and must be reached.',
     minutes: 20,
     waitMinutes: 0,

@@ -22,7 +22,10 @@ export const boxToFinish = ({
     // Their outer sides with both edges.
     m2: sum(members.map(({ lengthMm, widthMm, thicknessMm }) => lengthMm * (widthMm + 2 * thicknessMm))) / 1e6,
     turned: false,
-    masked: 'the seats of face and back',
+    masked:
+      assembly.case.retention === 'groove'
+        ? 'the face in its groove, and the seat of the back'
+        : 'the seats of face and back',
     showsGrain: returnBoard.showsGrain === true,
     comesFinished: false,
     fixed: null,

@@ -6,7 +6,7 @@ import { overRating } from './power-rules.js';
 import { gravity } from './harm.js';
 import { seriesImpossible, unequalSeries } from './series-rules.js';
 import { finishRules } from './finish-rules.js';
-import { hangRules } from './hang-rules.js';
+import { hangRules } from './hanging/index.js';
 import { onEach, onSign, type SignCheck } from './for-build.js';
 import { costsTooMuch, leadDrops, missingLetters, notResolved } from './shared-rules.js';
 import { batteryEmpty, jointsInTheWet, notLimitedPower, supplyInTheWet } from './supply-rules.js';

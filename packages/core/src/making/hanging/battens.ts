@@ -12,6 +12,3 @@ export const woodNear = ({ boards }: Catalogue, thicknessMm: number): Board | nu
       const off = Math.abs(board.thicknessMm - thicknessMm) - Math.abs(best.thicknessMm - thicknessMm);
       return off < 0 || (off === 0 && board.price < best.price) ? board : best;
     }, null);
-
-export const woodKg = ({ densityKgM3 }: Board, lengthMm: number, highMm: number, thicknessMm: number): number =>
-  (lengthMm * highMm * thicknessMm * densityKgM3) / 1e9;

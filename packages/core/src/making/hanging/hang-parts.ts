@@ -1,8 +1,8 @@
-import type { Board, Catalogue } from '../../document/catalogue/index.js';
-import { rectRing, type Point } from '../../base/outlines/index.js';
+import type { Catalogue } from '../../document/catalogue/index.js';
+import type { Point } from '../../base/outlines/index.js';
 import { unplaced, type Placing } from '../../base/placing/index.js';
-import { sundry, type BoughtPart, type CutPart, type PartLayer, type PartShape } from '../parts/index.js';
-import { woodKg, woodNear } from './battens.js';
+import { plainBoard, sundry, type BoughtPart, type CutPart, type PartShape } from '../parts/index.js';
+import { woodNear } from './battens.js';
 import { mateScrews } from './hang.js';
 import type { Hang, PlacedBody } from './types.js';
 
@@ -26,36 +26,9 @@ const throughMm = 5;
 /** Pilot of an eye that a chain hooks into (mm). */
 const eyeMm = 4;
 
-const wooden = (
-  board: Board,
-  id: string,
-  name: string,
-  widthMm: number,
-  heightMm: number,
-  count: number,
-  note: string,
-  hangs = true,
-  shapes: readonly PartShape[] = [],
-): CutPart => ({
-  id,
-  name,
-  materialId: board.id,
-  materialName: board.name,
-  stock: 'board',
-  widthMm,
-  heightMm,
-  thicknessMm: board.thicknessMm,
-  count,
-  kg: woodKg(board, widthMm, heightMm, board.thicknessMm),
-  note,
-  layers: [
-    {
-      operation: 'cut',
-      shapes: [{ kind: 'outline', outline: [rectRing({ x: 0, y: 0, width: widthMm, height: heightMm })] }],
-    },
-    ...(shapes.length > 0 ? [{ operation: 'drill', shapes } satisfies PartLayer] : []),
-  ],
-  ...(hangs ? {} : { hangs: false as const }),
+const drilledIn = (part: CutPart, shapes: readonly PartShape[]): CutPart => ({
+  ...part,
+  layers: [...part.layers, { operation: 'drill', shapes }],
 });
 
 const battenNote = (thicknessMm: number, side: string, bevelDeg: number): string =>
@@ -75,36 +48,22 @@ const cleatParts = (hang: Hang, catalogue: Catalogue): readonly CutPart[] => {
     diameterMm: Math.min(item.holeMm, 8),
   }));
   const footBoard = woodNear(catalogue, cleat.footMm);
+  const batten = (id: string, name: string, lengthMm: number, side: string): CutPart =>
+    plainBoard(board, id, name, lengthMm, cleat.highMm, battenNote(board.thicknessMm, side, cleat.bevelDeg));
   return [
-    wooden(
-      board,
-      'cleat-wall',
-      'Cleat, on the wall',
-      cleat.wallLengthMm,
-      cleat.highMm,
-      1,
-      battenNote(board.thicknessMm, 'upper', cleat.bevelDeg),
-      false,
-      drilled,
-    ),
-    wooden(
-      board,
-      'cleat-mate',
-      'Cleat, on the sign',
-      cleat.mateLengthMm,
-      cleat.highMm,
-      1,
-      battenNote(board.thicknessMm, 'lower', cleat.bevelDeg),
-    ),
+    {
+      ...drilledIn(batten('cleat-wall', 'Cleat, on the wall', cleat.wallLengthMm, 'upper'), drilled),
+      hangs: false,
+    },
+    batten('cleat-mate', 'Cleat, on the sign', cleat.mateLengthMm, 'lower'),
     ...(cleat.footMm > 0 && footBoard !== null
       ? [
-          wooden(
+          plainBoard(
             footBoard,
             'cleat-foot',
             'Foot spacer',
             Math.min(200, cleat.mateLengthMm),
             30,
-            1,
             `holds the lower edge ${one(cleat.footMm)} off the wall${Math.abs(footBoard.thicknessMm - cleat.footMm) > 0.5 ? `: packed or planed to that from ${one(footBoard.thicknessMm)}` : ''}`,
           ),
         ]
@@ -114,36 +73,16 @@ const cleatParts = (hang: Hang, catalogue: Catalogue): readonly CutPart[] => {
 
 const feetParts = ({ feet }: Hang, catalogue: Catalogue): readonly CutPart[] => {
   const board = woodNear(catalogue, 18);
-  return feet === null || board === null
-    ? []
-    : [
-        wooden(
-          board,
-          'foot',
-          'Foot',
-          feet.depthMm,
-          footHighMm,
-          2,
-          `stands on edge, its middle under the middle of the depth; two screws of 4 × 40 mm from below, clear of grooves`,
-        ),
-      ];
+  if (feet === null || board === null) return [];
+  const note = 'stands on edge, its middle under the middle of the depth; two screws of 4 × 40 mm from below';
+  return [{ ...plainBoard(board, 'foot', 'Foot', feet.depthMm, footHighMm, note), count: 2 }];
 };
 
-const blockParts = ({ blocks, way, fixings }: Hang, catalogue: Catalogue): readonly CutPart[] => {
+const blockParts = ({ blocks, fixings }: Hang, catalogue: Catalogue): readonly CutPart[] => {
   const board = woodNear(catalogue, 18);
-  return !blocks || board === null || (way !== 'keyholes' && way !== 'holes' && way !== 'spacers')
-    ? []
-    : [
-        wooden(
-          board,
-          'glue-block',
-          'Glue block',
-          blockMm,
-          blockMm,
-          fixings.length,
-          'glued to the inside of the return, behind a fixing; the back is screwed to it',
-        ),
-      ];
+  if (!blocks || board === null || fixings.length === 0) return [];
+  const note = 'glued to the inside of the return, behind a fixing; the back is screwed to it';
+  return [{ ...plainBoard(board, 'glue-block', 'Glue block', blockMm, blockMm, note), count: fixings.length }];
 };
 
 /** What is drilled in the sheet of a body, in its own drawing. */
@@ -164,7 +103,7 @@ const holesIn = (hang: Hang, body: PlacedBody, index: number, placing: Placing):
     case 'spacers':
       return places.map((at) => hole(at, throughMm));
     case 'cleat': {
-      if (cleat === null || !hang.back) return [];
+      if (cleat === null || hang.onReturns) return [];
       const many = mateScrews(cleat);
       const half = cleat.mateLengthMm / 2 - 15;
       return Array.from({ length: many }, (_, at) =>

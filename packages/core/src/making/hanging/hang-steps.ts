@@ -1,5 +1,6 @@
 import type { ToldStep } from '../steps/index.js';
 import { wayNames } from './way-names.js';
+import { mateScrews } from './hang.js';
 import type { Hang } from './types.js';
 
 const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
@@ -26,13 +27,13 @@ const told = (
   waitMinutes: 0,
   caution,
   ofSign: false,
-  shows: { view: 'hang' },
+  shows: { view: id === 'cleat' ? 'cleat' : 'hang' },
 });
 
 const saw = 'Table saw tilted: guard and riving knife on, push stick; the piece between blade and fence can be thrown.';
 
 /** What is cut for hanging. */
-const sawn = ({ cleat, feet, fixings }: Hang): readonly ToldStep[] => [
+const sawn = ({ cleat, feet, onReturns, fixings }: Hang): readonly ToldStep[] => [
   ...(cleat === null
     ? []
     : [
@@ -40,7 +41,7 @@ const sawn = ({ cleat, feet, fixings }: Hang): readonly ToldStep[] => [
           'cut',
           'cleat',
           'Rip both battens of the cleat in one cut',
-          `From a strip ${mm(cleat.stripMm)} wide and ${mm(cleat.thicknessMm)} thick, blade tilted ${cleat.bevelDeg}°: each ${mm(cleat.highMm)} on its long side. Cut them to ${mm(cleat.wallLengthMm)} and ${mm(cleat.mateLengthMm)}; drill the one for the wall at ${fixings.map(({ at: [x] }) => mm(x - cleat.middleMm + cleat.wallLengthMm / 2)).join(', ')} from its left end.`,
+          `From a strip ${mm(cleat.stripMm)} wide and ${mm(cleat.thicknessMm)} thick, blade tilted ${cleat.bevelDeg}°: each ${mm(cleat.highMm)} on its long side. Cut both to ${mm(cleat.wallLengthMm)}; drill the one for the wall at ${fixings.map(({ at: [x] }) => mm(x - cleat.middleMm + cleat.wallLengthMm / 2)).join(', ')} from its left end. Its mate is screwed to the ${onReturns ? 'returns' : 'back'}, bevel down and toward the wall, by ${counted(mateScrews(cleat), 'screw')}.`,
           20,
           saw,
         ),

@@ -227,6 +227,22 @@ const fixingsOf = (
   return found;
 };
 
+/** Grounds in which fixings would stand, and nothing on the shelf holds. */
+const groundsWithout = (facts: HangFacts, cleat: Cleat | null, catalogue: Catalogue): readonly Ground[] => {
+  const { way, design, wall, bodies } = facts;
+  if (way === null || way === 'feet') return [];
+  const xs = (body: HungBody): readonly number[] =>
+    (cleat !== null
+      ? battenPlaces(cleat, wall, design!).map(({ at }) => at)
+      : (body.own ?? fixingPlaces(way, body.hold, wall, design?.count ?? 2))
+    ).map(([x]) => x);
+  const grounds = new Set(bodies.flatMap((body) => xs(body).map((x) => groundAt(wall, x))));
+  return [...grounds].filter((ground) => fixingsFor(catalogue, ground, undefined).length === 0);
+};
+
+/** Ways by which the back itself carries, at single places. */
+const atPlaces: readonly (HangingWay | null)[] = ['keyholes', 'holes', 'spacers'];
+
 /** What a plate, spacer or screw carries at most, along the wall and off it together (kg). */
 const heaviest = (fixings: readonly WallFixing[]): number =>
   Math.max(0, ...fixings.map(({ load, pullKg }) => Math.hypot(load.kg, Math.max(0, pullKg))));
@@ -262,10 +278,15 @@ export const hangOf = (facts: HangFacts, catalogue: Catalogue): Hang => {
   const centre = centreOfAll(bodies);
   const hardware = way === null ? undefined : catalogue.sundries.find(({ id }) => id === hardwareOf[way]);
   const screws = cleat === null ? 1 : mateScrews(cleat);
+  // Of a batten’s screws no two carry alike: twice the mean is reckoned with.
   const onOne = cleat === null ? heaviest(fixings) : (2 * kg) / screws;
-  const onBack = way === 'keyholes' || way === 'holes' || way === 'spacers' || way === 'cleat';
+  const framed = bodies.some(({ rails }) => rails !== null);
+  // Between the returns of a case a mate leaves its back alone; what has no frame has nothing else than its back.
+  const onReturns = cleat !== null && framed && design?.matedTo === 'returns';
+  const onBack = atPlaces.includes(way) || (cleat !== null && !onReturns);
   const carriers = bodies.flatMap(({ carrier }) => (carrier === null ? [] : [carrier]));
-  const blocks = design?.blocks === true;
+  const takesBlocks = framed && atPlaces.includes(way);
+  const blocks = takesBlocks && design?.blocks === true;
   return {
     assembly,
     way,
@@ -275,6 +296,7 @@ export const hangOf = (facts: HangFacts, catalogue: Catalogue): Hang => {
     kg,
     centre,
     fixings,
+    without: fixings.length > 0 ? [] : groundsWithout(facts, cleat, catalogue),
     offWallMm,
     cleat,
     feet:
@@ -287,7 +309,7 @@ export const hangOf = (facts: HangFacts, catalogue: Catalogue): Hang => {
         ? null
         : { name: hardware.name, kg: onOne, ratedKg: hardware.ratedKg },
     back:
-      onBack && carriers.length > 0 && design?.matedTo !== 'returns'
+      onBack && carriers.length > 0
         ? {
             kg: onOne,
             holdsKg: Math.min(
@@ -299,6 +321,8 @@ export const hangOf = (facts: HangFacts, catalogue: Catalogue): Hang => {
           }
         : null,
     blocks,
+    onReturns,
+    takesBlocks,
   };
 };
 

@@ -28,6 +28,7 @@ const box: HungBody = {
   recessMm: 0,
   own: null,
   carrier: { partId: 'back', name: 'back', stuff: 'wood', thicknessMm: 12, corner: [-395, -145] },
+  backer: null,
   rails: {
     top: { partId: 'top', lengthMm: 800, widthMm: 100, free: [10, 90] },
     bottom: { partId: 'bottom', lengthMm: 800, widthMm: 100, free: [10, 90] },

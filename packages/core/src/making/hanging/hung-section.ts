@@ -3,7 +3,7 @@ import { unplaced, type Placing } from '../../base/placing/index.js';
 import type { Section, SectionShape } from '../../light/section/index.js';
 import { riseOf } from './cleat.js';
 import { wayNames } from './way-names.js';
-import type { Hang, WallFixing } from './types.js';
+import type { Hang, PlacedBody, WallFixing } from './types.js';
 
 /** So much of the wall is drawn (mm), and of what goes into it. */
 const wallMm = 8;
@@ -59,24 +59,46 @@ const fixing = ({ at }: WallFixing, hang: Hang, backZ: number, wallZ: number, y:
   return hang.way === 'keyholes' ? [plate, screw] : [screw];
 };
 
+/** A slice as far as what hangs: its backer drawn behind it, where it has one, and as high as that. */
+const withBacker = (section: Section, body: PlacedBody, y: (mm: number) => number): Section => {
+  const { backer, carrier, bounds, recessMm } = body;
+  if (backer === null || carrier === null) return section;
+  // What letters light is drawn as a wall; here it is the backer itself.
+  const ground = section.shapes.find(({ role }) => role === 'wall');
+  const frontZ = ground === undefined ? section.rearZMm : Math.max(...ground.ring.map(([z]) => z));
+  const [low, high] = [y(bounds.y), y(bounds.y + bounds.height)];
+  const board = (x: number, at: number, width: number, height: number): SectionShape => ({
+    role: 'back',
+    material: carrier.name,
+    ring: rectRing({ x, y: at, width, height }),
+  });
+  const backZ = frontZ - carrier.thicknessMm;
+  const { sideMm } = backer;
+  return {
+    ...section,
+    shapes: [
+      board(backZ, low, carrier.thicknessMm, high - low),
+      ...(sideMm === null ? [] : [low, high - sideMm].map((at) => board(backZ - recessMm, at, recessMm, sideMm))),
+      ...section.shapes.filter((shape) => shape !== ground),
+    ],
+    rearZMm: backZ - recessMm,
+    heightMm: 2 * Math.max(section.heightMm / 2, Math.abs(low), Math.abs(high)),
+  };
+};
+
 /**
  * A slice with what the assembly hangs by behind it: the wall, the battens of a cleat, plates and screws that it passes.
  * As it is where the assembly hangs letter by letter, or stands, or nothing is chosen.
  */
-export const hungSection = (section: Section, hang: Hang | null, placing: Placing): Section => {
+export const hungSection = (taken: Section, hang: Hang | null, placing: Placing): Section => {
   const [body] = hang?.bodies ?? [];
-  if (
-    hang === null ||
-    body?.carrier === undefined ||
-    body.carrier === null ||
-    hang.way === null ||
-    hang.way === 'feet' ||
-    hang.way === 'chain'
-  )
-    return section;
+  if (hang === null || body === undefined) return taken;
+  const y = (mm: number): number => unplaced(placing, [placing.xMm, mm])[1];
+  const section = withBacker(taken, body, y);
+  const { way } = hang;
+  if (body.carrier === null || way === null || way === 'feet' || way === 'chain') return section;
   const backZ = section.rearZMm + body.recessMm;
   const wallZ = section.rearZMm - hang.offWallMm;
-  const y = (mm: number): number => unplaced(placing, [placing.xMm, mm])[1];
   const x = ([px, py]: Point): number => unplaced(placing, [px, py])[0];
   const { cleat } = hang;
   const cut = cleat !== null && Math.abs(section.atXMm - x([cleat.middleMm, cleat.topMm])) <= cleat.wallLengthMm / 2;
@@ -108,7 +130,7 @@ export const hungSection = (section: Section, hang: Hang | null, placing: Placin
       ...section.layers,
       {
         name: 'hung',
-        detail: `${wayNames[hang.way]}, ${Math.round(hang.offWallMm * 10) / 10} mm off the wall`,
+        detail: `${wayNames[way]}, ${Math.round(hang.offWallMm * 10) / 10} mm off the wall`,
         at: [wallZ, section.heightMm * 0.3],
       },
     ],

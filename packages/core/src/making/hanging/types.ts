@@ -45,6 +45,8 @@ export interface HungBody {
   /** Where it is fixed whatever the design says: posts, screws through the backs of letters. */
   readonly own: readonly Point[] | null;
   readonly carrier: Carrier | null;
+  /** Sides behind the carrier, where that clads a box: so thick (mm). Of what hangs as a backer alone. */
+  readonly backer: { readonly sideMm: number | null } | null;
   /** What chains are hooked into, and what feet are screwed to; none where it has no frame. */
   readonly rails: { readonly top: Rail; readonly bottom: Rail } | null;
 }
@@ -116,6 +118,8 @@ export interface Hang {
   readonly kg: number;
   readonly centre: Point3;
   readonly fixings: readonly WallFixing[];
+  /** Grounds that fixings stand in and nothing on the shelf holds in. */
+  readonly without: readonly Ground[];
   /** How far the rear side is held off the wall (mm). */
   readonly offWallMm: number;
   readonly cleat: Cleat | null;
@@ -126,4 +130,8 @@ export interface Hang {
   /** What the back carries at its weakest place, and may (kg); null where nothing is fixed to it. */
   readonly back: { readonly kg: number; readonly holdsKg: number; readonly pieces: number } | null;
   readonly blocks: boolean;
+  /** A cleat’s mate stands between the returns, not on the back. */
+  readonly onReturns: boolean;
+  /** Whether blocks may be glued behind its fixings: it has a frame, and hangs by its back there. */
+  readonly takesBlocks: boolean;
 }

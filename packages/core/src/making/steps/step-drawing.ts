@@ -3,7 +3,18 @@ import type { ToldStep } from './index.js';
 
 /** Which drawing of the sign belongs beside a step. */
 export type StepView =
-  'sheets' | 'set-up' | 'section' | 'strip' | 'wires' | 'circuit' | 'letters' | 'posts' | 'hang' | 'sizes' | 'lit';
+  | 'sheets'
+  | 'set-up'
+  | 'section'
+  | 'strip'
+  | 'wires'
+  | 'circuit'
+  | 'letters'
+  | 'posts'
+  | 'hang'
+  | 'cleat'
+  | 'sizes'
+  | 'lit';
 
 /** What is drawn beside a step, and what stands out in it. */
 export interface StepDrawing {

@@ -51,6 +51,14 @@ const rootsOf = (lit: readonly LitAssembly[]): readonly number[] => {
   return roots;
 };
 
+/** A body that stands on an assembly, its centre as far off that one’s rear as it is. */
+const before = (root: LitAssembly, own: LitAssembly, body: HungBody): HungBody => {
+  const { standsOffMm } = buildOf(own).hanging(own.assembly);
+  // In the axes of the sign it counts from where the root’s light does, and without its own posts.
+  const [x, y, z] = body.centre;
+  return { ...body, centre: [x, y, z + standsOffMm - root.section.rearZMm] };
+};
+
 /** What is remembered of one place in the list of assemblies. */
 const stagesOfPlace = (catalogue: Catalogue) => ({
   // Bodies are put together anew each time; where they come out alike they keep their identity.
@@ -92,7 +100,9 @@ export const signHanging = (catalogue: Catalogue) => {
     });
     return lit.map((each, index) => {
       if (roots[index] !== index) return null;
-      const carried = bodies.flatMap((own, at) => (at !== index && roots[at] === index ? own : []));
+      const carried = bodies.flatMap((own, at) =>
+        at !== index && roots[at] === index ? own.map((body) => before(each, lit[at]!, body)) : [],
+      );
       const { usual, ways, standsOffMm } = buildOf(each).hanging(each.assembly);
       const design = each.assembly.hanging ?? null;
       const way = design !== null && ways.includes(design.way) ? design.way : usual;

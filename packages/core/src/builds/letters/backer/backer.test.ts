@@ -2,6 +2,7 @@ import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../../artwork/lettering/index.js';
 import { inOutline, outlineArea, outlineBounds } from '../../../base/outlines/index.js';
 import { changed, curlew, evaluatedCoarsely, inAssembly, tern, testFonts } from '../../../testing/harness.js';
+import { hungSection } from '../../../making/hanging/index.js';
 import { findingOn, mendedBy } from '../../../testing/mended.js';
 
 let fonts: FontBook;
@@ -59,6 +60,28 @@ describe('a backer', () => {
     // Its centre lies within the board and the letters before it.
     expect(hang!.centre[2]).toBeGreaterThan(6);
     expect(hang!.centre[2]).toBeLessThan(12 + 32);
+  });
+
+  it('is drawn in the slice behind its letters, with what it hangs by', () => {
+    const slice = (design: Parameters<typeof evaluatedCoarsely>[0]) => {
+      const own = evaluatedCoarsely(design, fonts);
+      return { own, section: hungSection(own.section, own.hang, own.placing) };
+    };
+    const { own, section } = slice(onBoard());
+    // The board takes the place of the wall that letters are drawn before; the wall stands 20 mm behind it.
+    const [wall, ...more] = section.shapes.filter(({ role }) => role === 'wall');
+    expect(more).toEqual([]);
+    expect(Math.max(...wall!.ring.map(([z]) => z))).toBeCloseTo(-12 - 20, 9);
+    const [board] = section.shapes.filter(({ role }) => role === 'back');
+    expect(Math.max(...board!.ring.map(([z]) => z))).toBe(0);
+    expect(section.heightMm).toBeCloseTo(own.hang!.bodies[0]!.bounds.height, 0);
+    for (const { ring } of section.shapes.filter(({ role }) => role === 'fixing'))
+      for (const [, y] of ring) expect(Math.abs(y)).toBeLessThan(section.heightMm / 2);
+
+    const clad = slice(onBox()).section;
+    // Cladding of 3 mm and two sides of 30, flush to the wall: the cleat hides between them.
+    expect(clad.shapes.filter(({ role, material }) => role === 'back' && material === 'cladding')).toHaveLength(3);
+    expect(clad.rearZMm).toBeCloseTo(-3 - 3 - 30 - 8, 6);
   });
 
   it('as a clad box has four sides, set-ups for them, and a recess for its cleat', () => {
@@ -125,5 +148,23 @@ describe('findings of backers', () => {
     expect(finding.severity).toBe('note');
     expect(gone).toBe(true);
     expect(findingOn(onBoard(), fonts, 'glow-past-backer')).toBeNull();
+  });
+
+  it('takes no glue blocks, for it has no frame to glue them to; a thin one is mended otherwise', () => {
+    const thin = onBoard({ boardId: 'composite-3' }, { way: 'keyholes', count: 2, blocks: true });
+    expect(evaluatedCoarsely(thin, fonts).hang).toMatchObject({ blocks: false, takesBlocks: false });
+    expect(evaluatedCoarsely(thin, fonts).cut.some(({ id }) => id === 'glue-block')).toBe(false);
+  });
+
+  it('is bought with the screws of its corners, and those that hold letters by their backs', () => {
+    const screws = (design: Parameters<typeof evaluatedCoarsely>[0]) =>
+      evaluatedCoarsely(design, fonts).parts.bought.find(({ id }) => id === 'corner-screw')?.quantity ?? 0;
+    const { cut } = evaluatedCoarsely(onBox(), fonts);
+    const backs = cut.flatMap(({ fixedAt }) => fixedAt ?? []).length;
+    const [side] = cut.flatMap(({ member }) => member ?? []);
+    expect(backs).toBeGreaterThan(6);
+    expect(screws(onBox())).toBe(backs + 4 * side!.fasteners.length);
+    expect(screws(onBoard())).toBe(0);
+    expect(screws(tern)).toBe(0);
   });
 });

@@ -3,7 +3,7 @@ import { findItem } from '../../../document/catalogue/index.js';
 import { success, type Result } from '../../../base/result.js';
 import { offset, outlineBounds, rectRing, type Outline, type Point, type Rect } from '../../../base/outlines/index.js';
 import { frameMembers, memberMm3, type Member } from '../../../joinery/members/index.js';
-import type { CutPart, PartShape } from '../../../making/parts/index.js';
+import { plainBoard, sundry, type BoughtPart, type CutPart, type PartShape } from '../../../making/parts/index.js';
 import type { BackerDesign } from './schema.js';
 
 /** What the sides of a clad box are cut from, and how deep it is (mm), where nothing is said. */
@@ -37,6 +37,8 @@ export interface Backer {
   readonly depthMm: number;
   /** What a cleat may hide in (mm). */
   readonly recessMm: number;
+  /** How far cladding is cut larger than its box, all round (mm). */
+  readonly overMm: number;
   readonly members: readonly Member[];
 }
 
@@ -63,6 +65,7 @@ export const backerOf = (
     boards,
     depthMm: boards.board.thicknessMm + behindMm,
     recessMm: behindMm,
+    overMm: design.kind === 'box' ? (design.overMm ?? 0) : 0,
     members:
       design.kind === 'box'
         ? frameMembers({
@@ -86,9 +89,8 @@ export interface BackerHole {
 const round = (mm: number): string => `${Math.round(mm * 10) / 10} mm`;
 
 const boardPart = (backer: Backer, holes: readonly BackerHole[]): CutPart => {
-  const { rect, design, boards } = backer;
+  const { rect, design, boards, overMm: over } = backer;
   const { board } = boards;
-  const over = design.kind === 'box' ? (design.overMm ?? 0) : 0;
   const [width, height] = [rect.width + 2 * over, rect.height + 2 * over];
   const corner = design.kind === 'board' ? Math.min(design.cornerMm ?? 0, width / 2 - 1, height / 2 - 1) : 0;
   const outline: Outline =
@@ -101,17 +103,9 @@ const boardPart = (backer: Backer, holes: readonly BackerHole[]): CutPart => {
     y: y - rect.y + over,
     diameterMm,
   }));
+  const plain = plainBoard(board, 'backer', design.kind === 'box' ? 'Cladding' : 'Backer', width, height, '');
   return {
-    id: 'backer',
-    name: design.kind === 'box' ? 'Cladding' : 'Backer',
-    materialId: board.id,
-    materialName: board.name,
-    stock: 'board',
-    widthMm: width,
-    heightMm: height,
-    thicknessMm: board.thicknessMm,
-    count: 1,
-    kg: (rect.width * rect.height * board.thicknessMm * board.densityKgM3) / 1e9,
+    ...plain,
     note: [
       'seen from the front; letters by the drill template',
       ...(corner > 0 ? [`corners rounded to ${round(corner)}`] : []),
@@ -127,28 +121,22 @@ const boardPart = (backer: Backer, holes: readonly BackerHole[]): CutPart => {
 };
 
 const memberPart = (member: Member, { boards: { frame } }: Backer): CutPart => ({
-  id: `backer-${member.name}`,
-  name: `Box, ${member.name}`,
-  materialId: frame.id,
-  materialName: frame.name,
-  stock: 'board',
-  widthMm: member.lengthMm,
-  heightMm: member.widthMm,
-  thicknessMm: member.thicknessMm,
-  count: 1,
+  ...plainBoard(
+    frame,
+    `backer-${member.name}`,
+    `Box, ${member.name}`,
+    member.lengthMm,
+    member.widthMm,
+    'side of the box behind the cladding',
+  ),
   kg: (memberMm3(member) * frame.densityKgM3) / 1e9,
-  note: 'side of the box behind the cladding',
-  layers: [
-    {
-      operation: 'cut',
-      shapes: [
-        { kind: 'outline', outline: [rectRing({ x: 0, y: 0, width: member.lengthMm, height: member.widthMm })] },
-      ],
-    },
-  ],
   member,
 });
 
 /** The parts of a backer; none where there is none. */
 export const backerParts = (backer: Backer | null, holes: readonly BackerHole[]): readonly CutPart[] =>
   backer === null ? [] : [boardPart(backer, holes), ...backer.members.map((member) => memberPart(member, backer))];
+
+/** What is bought for a backer: screws for the corners of a box, and those that hold letters by their backs. */
+export const backerBought = (backer: Backer | null, screws: number, catalogue: Catalogue): readonly BoughtPart[] =>
+  backer === null ? [] : sundry(catalogue, 'corner-screw', 4 * (backer.members[0]?.fasteners.length ?? 0) + screws);

@@ -9,7 +9,7 @@ const fromEdgeMm = 30;
 
 /** Letters on a backer hang as one: the backer with all that stands on it. */
 export const hungBacker = (
-  { rect, boards, depthMm, recessMm, design, members }: Backer,
+  { rect, boards, depthMm, recessMm, overMm, design, members }: Backer,
   letters: readonly HungBody[],
   cut: readonly CutPart[],
 ): HungBody => {
@@ -46,11 +46,9 @@ export const hungBacker = (
       name: design.kind === 'box' ? 'cladding' : 'backer',
       stuff: boards.board.stuff,
       thicknessMm: boards.board.thicknessMm,
-      corner: [
-        rect.x - (design.kind === 'box' ? (design.overMm ?? 0) : 0),
-        rect.y - (design.kind === 'box' ? (design.overMm ?? 0) : 0),
-      ],
+      corner: [rect.x - overMm, rect.y - overMm],
     },
+    backer: { sideMm: members[0]?.thicknessMm ?? null },
     rails: null,
   };
 };

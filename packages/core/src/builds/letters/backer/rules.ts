@@ -1,5 +1,5 @@
 import { set } from '../../../document/design/index.js';
-import { fieldsIn, type AssemblyResults } from '../../../judging/results/index.js';
+import { fieldsIn } from '../../../judging/results/index.js';
 import { wholeFront, type Rule } from '../../../judging/findings/index.js';
 import type { LetterResults } from '../results.js';
 
@@ -121,46 +121,6 @@ export const boxTooShallow: Rule<LetterResults> = ({ results }) => {
           {
             label: `A box ${thick + 2} mm deep`,
             change: [set(fieldsIn<LetterResults['assembly']>(results).backer, { ...backer!, depthMm: thick + 2 })],
-          },
-        ],
-      },
-    ],
-  };
-};
-
-/** What glow of letters goes past the edges of their backer (mm). */
-const past = (results: AssemblyResults, marginMm: number | null): number =>
-  marginMm === null ? 0 : Math.max(0, (results.glow as { readonly halfMm?: number }).halfMm! - marginMm);
-
-/** The glow is wider than the backer that is to catch it. */
-export const glowPastBacker: Rule<LetterResults> = ({ results }) => {
-  const margin = (tried: LetterResults): number | null => tried.assembly.backer?.marginMm ?? null;
-  const mm = one(past(results, margin(results)));
-  if (mm <= 0) return null;
-  const { backer } = results.assembly;
-  const wanted = Math.ceil(backer!.marginMm + mm);
-  return {
-    id: 'glow-past-backer',
-    severity: 'note',
-    step: 'case',
-    what: 'The glow is wider than the backer',
-    why: `It falls to half ${one(backer!.marginMm + mm)} mm out, and the backer ends at ${one(backer!.marginMm)} mm: a bright edge is cut off in the middle of the glow.`,
-    numbers: [{ label: 'past the edge', value: mm, unit: 'mm' }],
-    where: wholeFront(results),
-    target: {
-      label: 'past the edge',
-      better: 'lower',
-      unit: 'mm',
-      read: (tried) => one(past(tried, margin(tried))),
-      settled: (tried) => past(tried, margin(tried)) <= 0,
-    },
-    remedies: [
-      {
-        id: 'wider-backer',
-        candidates: [
-          {
-            label: `A margin of ${wanted} mm`,
-            change: [set(fieldsIn<LetterResults['assembly']>(results).backer, { ...backer!, marginMm: wanted })],
           },
         ],
       },

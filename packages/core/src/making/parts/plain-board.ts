@@ -1,6 +1,6 @@
 import type { Board } from '../../document/catalogue/index.js';
 import { rectRing } from '../../base/outlines/index.js';
-import type { CutPart } from '../../making/parts/index.js';
+import type { CutPart } from './types.js';
 
 /** A rectangle of board, cut and nothing more. */
 export const plainBoard = (
