@@ -10,7 +10,11 @@ export const useKeptInView = (element: RefObject<HTMLElement | null>, active: bo
     if (!active || kept === null || typeof IntersectionObserver !== 'function') return undefined;
     const observer = new IntersectionObserver(
       ([entry]) => {
-        if (entry?.isIntersecting === false) kept.scrollIntoView({ block: 'nearest' });
+        if (entry?.isIntersecting !== false) return;
+        kept.scrollIntoView({ block: 'nearest' });
+        // What comes in before the next look would leave it out as it was, and what does not change is not told: look anew.
+        observer.unobserve(kept);
+        observer.observe(kept);
       },
       { threshold: 0.5 },
     );
