@@ -53,6 +53,26 @@ describe('the journal of a page', () => {
     expect(await store.ofJob('a')).toEqual([]);
   });
 
+  it('tells when edits were made, however often they are written again to be sent', async () => {
+    const store = freshStore();
+    let now = 1;
+    const journal = createJournal(
+      store,
+      'p',
+      () => undefined,
+      () => now,
+    );
+    const made = edits('made at 1');
+    journal.write('a', made);
+    now = 9;
+    journal.write('a', { ...made, sending: made.design });
+    await journal.idle();
+    expect((await store.ofJob('a')).map(({ at, sending }) => [at, sending?.name])).toEqual([[1, 'made at 1']]);
+    journal.write('a', edits('made at 9'));
+    await journal.idle();
+    expect((await store.ofJob('a')).map(({ at }) => at)).toEqual([9]);
+  });
+
   it('says so when the browser has no room, and when it has again', async () => {
     const told: Keeping[] = [];
     let full = true;

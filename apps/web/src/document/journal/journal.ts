@@ -21,9 +21,9 @@ export const createJournal = (
   tell: (jobId: string, keeping: Keeping) => void,
   now: () => number = Date.now,
 ): Journal => {
-  /** The newest of each job, and what is still to be done about it; null is to be let go. */
-  const newest = new Map<string, Design>();
-  const waiting = new Map<string, Edits | null>();
+  /** The newest of each job with when it was made, and what is still to be done about it; null is to be let go. */
+  const newest = new Map<string, { readonly design: Design; readonly at: number }>();
+  const waiting = new Map<string, (Edits & { readonly at: number }) | null>();
   let working: Promise<void> | null = null;
 
   const work = async (): Promise<void> => {
@@ -32,7 +32,7 @@ export const createJournal = (
       waiting.delete(jobId);
       try {
         if (edits === null) await store.remove(jobId, page);
-        else await store.put({ ...edits, jobId, page, at: now() });
+        else await store.put({ ...edits, jobId, page });
         if (!waiting.has(jobId)) tell(jobId, 'kept');
       } catch {
         if (!waiting.has(jobId)) tell(jobId, edits === null ? 'kept' : 'failed');
@@ -45,13 +45,16 @@ export const createJournal = (
 
   return {
     write: (jobId, edits) => {
-      newest.set(jobId, edits.design);
-      waiting.set(jobId, edits);
+      // Written again while it is sent, it is no newer than it was.
+      const before = newest.get(jobId);
+      const at = before?.design === edits.design ? before.at : now();
+      newest.set(jobId, { design: edits.design, at });
+      waiting.set(jobId, { ...edits, at });
       tell(jobId, 'writing');
       begin();
     },
     drop: (jobId, design) => {
-      if (newest.has(jobId) && newest.get(jobId) !== design) return;
+      if (newest.has(jobId) && newest.get(jobId)?.design !== design) return;
       newest.delete(jobId);
       waiting.set(jobId, null);
       begin();
