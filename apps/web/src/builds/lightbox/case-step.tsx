@@ -16,6 +16,8 @@ export const CaseStep = () => {
   const show = useLength();
   const sizeBy = useDesignValue(at.case.sizeBy);
   const retention = useDesignValue(at.case.retention);
+  const joint = useDesignValue(at.case.cornerJoint);
+  const playMm = useDesignValue(at.case.playMm);
   const geometry = evaluation?.geometry;
   const other =
     geometry === undefined
@@ -72,6 +74,18 @@ export const CaseStep = () => {
           { value: 'mitre-tenon', label: 'mitred, loose tenons' },
         ]}
       />
+      {(joint === 'butt' || joint === 'rabbet') && (
+        <ChoiceField
+          label="Screw heads"
+          field={at.case.plugged}
+          otherwise="false"
+          toStored={(choice) => choice === 'true'}
+          choices={[
+            { value: 'false', label: 'flush' },
+            { value: 'true', label: 'under wood plugs' },
+          ]}
+        />
+      )}
       <ChoiceField
         label="Face held"
         field={at.case.retention}
@@ -84,6 +98,17 @@ export const CaseStep = () => {
       <LengthField label="Seat depth" field={at.case.seatMm} hint="how far face and back reach into the returns" />
       {retention === 'groove' && <LengthField label="Lip in front" field={at.case.lipMm} />}
       <LengthField label="Play a side" field={at.case.playMm} />
+      <LengthField label="Play of the back" field={at.case.backPlayMm} otherwise={playMm ?? 0} />
+      <ChoiceField
+        label="Back held"
+        field={at.case.backHold}
+        otherwise="screws"
+        choices={[
+          { value: 'screws', label: 'by wood screws' },
+          { value: 'inserts', label: 'by threaded inserts' },
+          { value: 'turn-buttons', label: 'by turn buttons' },
+        ]}
+      />
       <LengthField label="Back set in" field={at.case.recessMm} hint="room behind it for a cleat or a plug" />
       <ChoiceField
         label="Lining"

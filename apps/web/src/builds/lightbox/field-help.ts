@@ -52,6 +52,20 @@ export const help: HelpTexts = {
       what: 'How far the back stands in from the rear edges of the case, so that a cleat, plates or a plug hide behind it.',
       usual: 'As deep as the cleat is thick; nothing where plates hold it.',
     },
+    'Screw heads': {
+      what: 'Whether the screws of the corners are seen, or sunk and hidden under plugs of the same wood.',
+      usual: 'Flush under paint; plugged where the wood is oiled.',
+    },
+    'Play of the back': {
+      what: 'Room round the back, where it is not that of the face: wood and metal want less than acrylic.',
+      measure: 'Lay the back in its rabbet and push it to one side: twice the play shows at the other.',
+      usual: '0.5–1 mm a side.',
+    },
+    'Back held': {
+      what: 'What holds the back, which comes off when strip fails.',
+      usual:
+        'Wood screws; inserts where it is opened often, with seats of 11 mm and more; turn buttons where it does not hang flush on a wall.',
+    },
     'Play a side': {
       what: 'Room round face and back, so that they go in and may grow when warm.',
       measure: 'Cut a test piece and try it in the groove before the case is glued.',

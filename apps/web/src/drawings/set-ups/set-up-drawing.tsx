@@ -209,6 +209,66 @@ const SplineDrawing = ({ setUp }: Drawn<'spline'>) => {
   );
 };
 
+type Drill = Of<'drill'>;
+
+/** What is drilled, its surface along y = 0 and the fence at x = 0: a board lying, standing on its end, or in a cradle. */
+const workPath = ({ into, thicknessMm }: Drill, wide: number, deep: number): string => {
+  const slope = thicknessMm * Math.SQRT2;
+  if (into === 'mitre') return `M0,0H${slope}L${slope - deep},${deep}H${-deep}Z`;
+  return `M0,0H${into === 'end' ? thicknessMm : wide}V${deep}H0Z`;
+};
+
+/** A board with the holes that are drilled at one setting: from above, or leaning as a pocket jig does. */
+const DrillDrawing = ({ setUp }: Drawn<'drill'>) => {
+  const show = useLength();
+  const clip = useId();
+  const { thicknessMm, into, leanDeg, bores, passes } = setUp;
+  const atMm = passes[0].fenceMm;
+  const wide = Math.max(3 * thicknessMm, atMm + thicknessMm);
+  const deep = into === 'side' ? thicknessMm : 1.2 * Math.max(...bores.map(({ depthMm }) => depthMm ?? thicknessMm));
+  const left = into === 'mitre' ? -deep - 4 : -Math.max(10, 0.3 * wide);
+  const right = Math.max(wide, thicknessMm * Math.SQRT2) + 0.5 * wide;
+  const size = letteringOf(right - left);
+  const top = -3.8 * size;
+  const path = workPath(setUp, wide, deep);
+  return (
+    <svg
+      viewBox={`${left} ${top} ${right - left} ${deep + size - top}`}
+      className="h-full w-full"
+      role="img"
+      aria-label={setUp.title}
+    >
+      <clipPath id={clip}>
+        <path d={path} />
+      </clipPath>
+      {into !== 'mitre' && (
+        <rect x={left} y={-2 * size} width={-left} height={deep + 2 * size} className="fill-soft" opacity={0.55} />
+      )}
+      <path d={path} fill={wood} stroke={edge} strokeWidth={size / 12} />
+      <g clipPath={`url(#${clip})`}>
+        <g transform={`translate(${atMm} 0) rotate(${leanDeg})`}>
+          {bores.map(({ diameterMm, depthMm }) => (
+            <rect
+              key={diameterMm}
+              x={-diameterMm / 2}
+              y={-4 * wide}
+              width={diameterMm}
+              height={4 * wide + (depthMm ?? 4 * wide)}
+              className="fill-sheet"
+              stroke={edge}
+              strokeWidth={size / 12}
+            />
+          ))}
+        </g>
+      </g>
+      <Dimension from={0} to={atMm} at={-1.4 * size} text={show(atMm)} size={size} beyond />
+      <text x={left + size / 3} y={top + size * 1.1} fontSize={size} className="fill-soft">
+        from the {setUp.reference}
+      </text>
+    </svg>
+  );
+};
+
 /** The section at a setting of saw or router table, to scale, with its numbers. */
 export const SetUpDrawing = ({ setUp }: { readonly setUp: SetUp }) => {
   switch (setUp.kind) {
@@ -220,5 +280,7 @@ export const SetUpDrawing = ({ setUp }: { readonly setUp: SetUp }) => {
       return <LengthDrawing setUp={setUp} />;
     case 'spline':
       return <SplineDrawing setUp={setUp} />;
+    case 'drill':
+      return <DrillDrawing setUp={setUp} />;
   }
 };

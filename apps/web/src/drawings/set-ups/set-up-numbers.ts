@@ -41,5 +41,13 @@ export const setUpNumbers = (setUp: SetUp, shown: Show): readonly SetUpNumber[] 
         ['Height', show(setUp.heightsMm[0])],
         ['Spline', setUp.splineMm.map(show).join(' × ')],
       ];
+    case 'drill':
+      return [
+        ['To the middle', show(setUp.passes[0].fenceMm)],
+        ['From the front edge', setUp.alongMm.map(show).join(' · ')],
+        ...setUp.bores.map(
+          ({ diameterMm, depthMm }) => [`Ø ${show(diameterMm)}`, depthMm === null ? 'through' : show(depthMm)] as const,
+        ),
+      ];
   }
 };

@@ -1,18 +1,12 @@
 import type { Catalogue } from '../../document/catalogue/index.js';
 import type { BoxMaterials } from './materials.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
-import { sundry, type BoughtPart, type CutPart } from '../../making/parts/index.js';
+import { sundry, type BoughtPart } from '../../making/parts/index.js';
+import { backHoldOf, holdEdgeMm, holdPlaces } from './back-hold.js';
 import type { PartFacts } from './types.js';
 
 /** Weight of one coat of paint or one layer of film (kg/m²), typical. */
 const coatKgPerM2 = 0.12;
-
-const countHoles = (cut: readonly CutPart[], id: string): number =>
-  cut
-    .filter((part) => part.id === id)
-    .flatMap(({ layers }) => layers)
-    .filter(({ operation }) => operation === 'drill')
-    .reduce((sum, { shapes }) => sum + shapes.length, 0);
 
 const lined = ({ lining }: BoxMaterials, { inside }: CaseGeometry): readonly BoughtPart[] => {
   const { widthMm: w, heightMm: h, depthMm: d } = inside;
@@ -61,21 +55,23 @@ const boughtAs = {
 const cornerFixings = (catalogue: Catalogue, { geometry }: PartFacts): readonly BoughtPart[] => {
   const fasteners = geometry.members[0]?.fasteners ?? [];
   const [first] = fasteners;
-  return first === undefined ? [] : sundry(catalogue, boughtAs[first.kind], 4 * fasteners.length);
+  if (first === undefined) return [];
+  const count = 4 * fasteners.length;
+  return [
+    ...sundry(catalogue, boughtAs[first.kind], count),
+    ...sundry(catalogue, 'wood-plug', first.plug === null ? 0 : count),
+  ];
 };
 
 /** What is bought for a light box, for one sign. */
-export const lightboxBought = (
-  catalogue: Catalogue,
-  facts: PartFacts,
-  cut: readonly CutPart[],
-): readonly BoughtPart[] => {
+export const lightboxBought = (catalogue: Catalogue, facts: PartFacts): readonly BoughtPart[] => {
   const { geometry, materials, design } = facts;
+  const held = holdPlaces(geometry.back, holdEdgeMm(design)).length;
   const faceRoundM = (2 * (geometry.inside.widthMm + geometry.inside.heightMm)) / 1000;
   return [
     ...lined(materials, geometry),
     ...coated(materials, geometry),
-    ...sundry(catalogue, 'screw', countHoles(cut, 'back')),
+    ...backHoldOf(design).bought.flatMap((id) => sundry(catalogue, id, held)),
     ...cornerFixings(catalogue, facts),
     ...sundry(catalogue, 'face-tape', design.retention === 'groove' ? 0 : Math.ceil(faceRoundM)),
     ...sundry(

@@ -1,8 +1,16 @@
 import type { LightboxAssembly } from './schema.js';
 import { fieldsOf, pathOf } from '../../document/design/index.js';
+import { backHoldOf, backPlayOf } from './back-hold.js';
 import type { BoxMaterials } from './materials.js';
 import type { CaseDesign } from './schema.js';
-import { frameMembers, insideOf, panelOf, type Seat } from '../../joinery/members/index.js';
+import {
+  cornerJoints,
+  frameMembers,
+  leastPluggedMm,
+  insideOf,
+  panelOf,
+  type Seat,
+} from '../../joinery/members/index.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
 import type { Block } from '../../light/radiosity/index.js';
 import { failure, success, type Problem, type Result } from '../../base/result.js';
@@ -54,6 +62,21 @@ const problemsOf = (
     problems.push({
       path: pathOf(own.case.playMm),
       message: `a play of ${design.playMm} mm lets the sheet fall out of a ${design.seatMm} mm seat`,
+    });
+  if (backPlayOf(design) >= design.seatMm && backPlayOf(design) !== design.playMm)
+    problems.push({
+      path: pathOf(own.case.backPlayMm),
+      message: `a play of ${backPlayOf(design)} mm lets the back fall out of a ${design.seatMm} mm seat`,
+    });
+  if (design.plugged === true && cornerJoints[design.cornerJoint].fastener === 'screw' && returnMm < leastPluggedMm)
+    problems.push({
+      path: pathOf(own.case.plugged),
+      message: `plugs want returns of ${leastPluggedMm} mm or more; these are ${returnMm} mm: leave the plugs out`,
+    });
+  if (backHoldOf(design).proudMm > 0 && (design.recessMm ?? 0) > 0)
+    problems.push({
+      path: pathOf(own.case.backHold),
+      message: `turn buttons lie on the rear edges and reach no back that is set in by ${design.recessMm} mm; take screws or inserts, or set the back in by 0`,
     });
   for (const axis of ['widthMm', 'heightMm'] as const)
     if (inside[axis] < 10)
@@ -162,13 +185,18 @@ export const lightboxGeometry = (design: CaseDesign, materials: BoxMaterials): R
       heightMm: laidOn ? outerHeight : panel.heightMm,
       thicknessMm: faceMm,
     },
-    back: { ...panel, thicknessMm: backMm },
+    back: {
+      widthMm: panelOf(inside.widthMm, design.seatMm, backPlayOf(design)),
+      heightMm: panelOf(inside.heightMm, design.seatMm, backPlayOf(design)),
+      thicknessMm: backMm,
+    },
     members: frameMembers({
       insideWidthMm: inside.widthMm,
       insideHeightMm: inside.heightMm,
       memberWidthMm: boardWidth,
       thicknessMm: returnMm,
       joint: design.cornerJoint,
+      plugged: design.plugged ?? false,
       seats,
     }),
     recessMm,

@@ -1,6 +1,7 @@
 import { set } from '../../document/design/index.js';
 import type { Rule } from '../../judging/findings/index.js';
 import { fieldsIn } from '../../judging/results/index.js';
+import { backHoldOf } from './back-hold.js';
 import type { BoxResults } from './results.js';
 
 /** What of a cleat’s mate between the returns lies over the back (mm): the back cannot pass it. */
@@ -112,6 +113,44 @@ export const cleatProud: Rule<BoxResults> = ({ results }) => {
             ],
           },
         ],
+      },
+    ],
+  };
+};
+
+/** How far turn buttons stand out past what holds the sign off the wall (mm). */
+const buttonsProud = ({ hang, assembly }: BoxResults): number =>
+  hang === null || hang.way === null ? 0 : Math.max(0, backHoldOf(assembly.case).proudMm - hang.offWallMm);
+
+/** Turn buttons between the sign and the wall that it hangs flush on. */
+export const buttonsAtWall: Rule<BoxResults> = ({ results }) => {
+  const mm = Math.round(10 * buttonsProud(results)) / 10;
+  if (mm <= 0) return null;
+  const { back, inside, recessMm } = results.geometry;
+  const { case: box, hanging } = fieldsIn(results);
+  return {
+    id: 'buttons-at-wall',
+    severity: 'fix',
+    step: 'hang',
+    what: 'Turn buttons stand between the sign and the wall',
+    why: `They stand ${backHoldOf(results.assembly.case).proudMm} mm out of the rear edges, and the sign hangs ${results.hang!.offWallMm} mm off the wall: it would rock on them.`,
+    numbers: [{ label: 'stand out', value: mm, unit: 'mm' }],
+    where: {
+      view: 'slice',
+      rect: { x: -back.thicknessMm - recessMm - 4, y: inside.heightMm / 2 - 10, width: 4, height: 20 },
+    },
+    target: {
+      label: 'stand out',
+      better: 'lower',
+      unit: 'mm',
+      read: (tried) => Math.round(10 * buttonsProud(tried)) / 10,
+      settled: (tried) => buttonsProud(tried) <= 0,
+    },
+    remedies: [
+      { id: 'back-screws', candidates: [{ label: 'Screw the back', change: [set(box.backHold, 'screws')] }] },
+      {
+        id: 'hang-cleat',
+        candidates: [{ label: 'Hang it on a cleat', change: [set(hanging, { way: 'cleat', blocks: true })] }],
       },
     ],
   };

@@ -4,17 +4,17 @@ import { oneChange, type Rule, type Remedy } from '../../judging/findings/index.
 import { fieldsIn } from '../../judging/results/index.js';
 import { set } from '../../document/design/index.js';
 import { membersOf } from '../../making/parts/index.js';
+import { backHoldOf, backPlayOf, holdEdgeMm } from './back-hold.js';
 import type { BoxResults } from './results.js';
 
 const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
 
-/** From the middle of a 3 mm screw to an edge of back or ledge; nearer, the wood splits or the sheet tears (mm). */
-const leastScrewEdgeMm = 2.5;
 /** Wood left behind a seat, as the geometry asks (mm). */
 const leastWallMm = 2;
 
-/** From the middle of the back’s screws to the nearer of its edge and the ledge’s (mm). */
-const screwEdge = ({ assembly: { case: box } }: BoxResults): number => (box.seatMm - box.playMm) / 2;
+/** How far screws or inserts of the back stand too near to its edge or the ledge’s (mm). */
+const tooNear = ({ assembly: { case: box } }: BoxResults): number =>
+  Math.max(0, backHoldOf(box).leastEdgeMm - holdEdgeMm(box));
 
 const rearRect = ({ geometry: { back, inside } }: BoxResults) => ({
   x: -back.thicknessMm,
@@ -23,13 +23,15 @@ const rearRect = ({ geometry: { back, inside } }: BoxResults) => ({
   height: (back.heightMm - inside.heightMm) / 2 + 8,
 });
 
-/** Screws of the back that stand too near its edge, or too near that of the ledge that they go into. */
+/** Screws or inserts of the back that stand too near its edge, or too near that of the ledge that they go into. */
 export const backScrewsNearEdge: Rule<BoxResults> = ({ results, catalogue }) => {
-  const edge = screwEdge(results);
-  if (edge >= leastScrewEdgeMm) return null;
+  if (tooNear(results) <= 0) return null;
   const { case: box } = results.assembly;
+  const edge = holdEdgeMm(box);
+  const { leastEdgeMm, boreMm } = backHoldOf(box);
+  const inserts = box.backHold === 'inserts';
   const fields = fieldsIn(results);
-  const seat = Math.ceil(2 * leastScrewEdgeMm + box.playMm);
+  const seat = Math.ceil(2 * leastEdgeMm + backPlayOf(box));
   const own = results.materials.returnBoard;
   const thicker = catalogue.boards
     .filter(
@@ -38,6 +40,7 @@ export const backScrewsNearEdge: Rule<BoxResults> = ({ results, catalogue }) => 
     )
     .sort((a, b) => a.thicknessMm - b.thicknessMm);
   const remedies: readonly Remedy[] = [
+    ...(inserts ? [oneChange('back-screws', 'Wood screws in place of inserts', fields.case.backHold, 'screws')] : []),
     ...(seat <= own.thicknessMm - leastWallMm
       ? [oneChange('deeper-seat', `Seats ${mm(seat)} deep`, fields.case.seatMm, seat)]
       : []),
@@ -55,18 +58,60 @@ export const backScrewsNearEdge: Rule<BoxResults> = ({ results, catalogue }) => 
     id: 'back-screws-near-edge',
     severity: 'fix',
     step: 'case',
-    what: 'The screws of the back are too near its edge',
-    why: `A seat of ${mm(box.seatMm)} with ${mm(box.playMm)} play leaves ${mm(edge)} from their middle to the edge; a 3 mm screw wants ${mm(leastScrewEdgeMm)}.`,
+    what: `The ${inserts ? 'inserts' : 'screws'} of the back are too near its edge`,
+    why: `A seat of ${mm(box.seatMm)} with ${mm(backPlayOf(box))} play leaves ${mm(edge)} from their middle to the edge; ${inserts ? `an insert in a hole of ${mm(boreMm[0])}` : 'a 3 mm screw'} wants ${mm(leastEdgeMm)}.`,
     numbers: [{ label: 'to the edge', value: edge, unit: 'mm' }],
     where: { view: 'slice', rect: rearRect(results) },
     target: {
-      label: 'to the edge',
-      better: 'higher',
+      label: 'too near by',
+      better: 'lower',
       unit: 'mm',
-      read: screwEdge,
-      settled: (tried) => screwEdge(tried) >= leastScrewEdgeMm,
+      read: tooNear,
+      settled: (tried) => tooNear(tried) <= 0,
     },
     remedies,
+  };
+};
+
+/** Wood left between the end of a bore and the next seat (mm). */
+const beforeSeatMm = 2;
+
+/** How far screws or inserts of the back reach too deep into the returns: into the seat of the face, or out at the front (mm). */
+const tooDeep = ({ assembly, geometry }: BoxResults): number => {
+  const { boreMm, holeMm } = backHoldOf(assembly.case);
+  const seats = geometry.members[0]?.seats ?? [];
+  const ledge = seats.find(({ holds }) => holds === 'back')?.fromFrontMm ?? 0;
+  const face = seats.find(({ holds }) => holds === 'face');
+  const woodMm = ledge - (face === undefined ? 0 : face.fromFrontMm + face.widthMm);
+  return holeMm === null ? 0 : Math.max(0, Math.round(10 * (boreMm[1] + beforeSeatMm - woodMm)) / 10);
+};
+
+/** A case so shallow that what holds the back reaches the face. */
+export const backScrewsTooDeep: Rule<BoxResults> = ({ results }) => {
+  const excess = tooDeep(results);
+  if (excess <= 0) return null;
+  const { case: box } = results.assembly;
+  const fields = fieldsIn(results);
+  const deeper = Math.ceil(box.depthInsideMm + excess);
+  return {
+    id: 'back-screws-too-deep',
+    severity: 'fix',
+    step: 'case',
+    what: `The ${box.backHold === 'inserts' ? 'inserts' : 'screws'} of the back reach the seat of the face`,
+    why: `They go ${mm(backHoldOf(box).boreMm[1])} into returns that are ${mm(box.depthInsideMm)} deep between back and face; ${mm(beforeSeatMm)} of wood must be left before them.`,
+    numbers: [{ label: 'too deep by', value: excess, unit: 'mm' }],
+    where: { view: 'slice', rect: rearRect(results) },
+    target: {
+      label: 'too deep by',
+      better: 'lower',
+      unit: 'mm',
+      read: tooDeep,
+      settled: (tried) => tooDeep(tried) <= 0,
+    },
+    remedies: [
+      oneChange('deeper-case', `${mm(deeper)} deep inside`, fields.case.depthInsideMm, deeper),
+      oneChange('turn-buttons', 'Turn buttons hold the back', fields.case.backHold, 'turn-buttons'),
+    ],
   };
 };
 

@@ -122,7 +122,7 @@ export const boxMemos = (catalogue: Catalogue, limits: GridLimits) => {
     parts: memoizeLast((...facts: FactList) => {
       const known = factsOf(...facts);
       const cut = lightboxParts(known);
-      return { cut, bought: lightboxBought(catalogue, known, cut) };
+      return { cut, bought: lightboxBought(catalogue, known) };
     }),
     steps: memoizeLast(
       (circuit: Circuit, cut: readonly CutPart[], hang: Hang | null, finishing: Finishing, ...facts: FactList) =>

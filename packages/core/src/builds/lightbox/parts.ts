@@ -1,6 +1,7 @@
 import { cornerJoints, memberMm3, type Member } from '../../joinery/members/index.js';
 import { moveOutline, outlineArea, rectRing, subtract, type Outline, type Point } from '../../base/outlines/index.js';
 import type { CutPart, PartLayer, PartShape } from '../../making/parts/index.js';
+import { backHoldOf, holdEdgeMm, holdPlaces } from './back-hold.js';
 import type { PartFacts } from './types.js';
 import { blockParts } from './block-parts.js';
 import { leadEntry, leadHoleMm } from './lead-entry.js';
@@ -8,8 +9,6 @@ import { ledgeParts } from './ledge-parts.js';
 import { secondPlayMm } from './second-sheet.js';
 import { ventHoles } from './vents.js';
 
-const screwEveryMm = 150;
-const screwHoleMm = 3;
 /** Height of the lead's hole above the back (mm), clear of the strip. */
 const leadAboveBackMm = 12;
 
@@ -24,21 +23,11 @@ const cutOut = (widthMm: number, heightMm: number): PartLayer => ({
 const layer = (operation: PartLayer['operation'], shapes: readonly PartShape[]): readonly PartLayer[] =>
   shapes.length > 0 ? [{ operation, shapes }] : [];
 
-/** Evenly spaced places along a side, no farther apart than `screwEveryMm`, kept `inset` from both ends. */
-const spread = (lengthMm: number, inset: number): readonly number[] => {
-  const count = Math.max(2, Math.ceil((lengthMm - 2 * inset) / screwEveryMm) + 1);
-  return Array.from({ length: count }, (_, index) => inset + ((lengthMm - 2 * inset) * index) / (count - 1));
-};
-
-const backScrews = (widthMm: number, heightMm: number, edge: number): readonly PartShape[] => {
-  const inset = Math.min(40, widthMm / 4, heightMm / 4);
-  const hole = (x: number, y: number): PartShape => ({ kind: 'hole', x, y, diameterMm: screwHoleMm });
-  return [
-    ...spread(widthMm, inset).flatMap((x) => [hole(x, edge), hole(x, heightMm - edge)]),
-    ...spread(heightMm, inset)
-      .slice(1, -1)
-      .flatMap((y) => [hole(edge, y), hole(widthMm - edge, y)]),
-  ];
+/** Holes through the back for what holds it. */
+const holdHoles = ({ geometry, design }: PartFacts): readonly PartShape[] => {
+  const { holeMm } = backHoldOf(design);
+  if (holeMm === null) return [];
+  return holdPlaces(geometry.back, holdEdgeMm(design)).map(([x, y]) => ({ kind: 'hole', x, y, diameterMm: holeMm }));
 };
 
 const leadHole = (x: number, y: number): PartShape => ({
@@ -72,12 +61,8 @@ const backPart = (facts: PartFacts): CutPart => {
     thicknessMm,
     count: 1,
     kg: kilograms(widthMm * heightMm, thicknessMm, materials.backBoard.densityKgM3),
-    note: 'screwed into the rear rabbet; opens for service',
-    layers: [
-      cutOut(widthMm, heightMm),
-      ...layer('drill', [...backScrews(widthMm, heightMm, (design.seatMm - design.playMm) / 2), ...lead]),
-      ...layer('mark', rows),
-    ],
+    note: `${backHoldOf(design).name} in the rear rabbet; opens for service`,
+    layers: [cutOut(widthMm, heightMm), ...layer('drill', [...holdHoles(facts), ...lead]), ...layer('mark', rows)],
   };
 };
 
@@ -203,6 +188,11 @@ const endsNote = ({ ends, endRabbetMm, joint, fasteners }: Member): readonly str
     ...(ends === 'mitre' ? ['ends mitred 45°, long side given'] : []),
     ...(endRabbetMm > 0 ? [`rabbets ${round(endRabbetMm)} mm deep across both ends`] : []),
     ...(joint === 'butt' || joint === 'mitre' ? [] : [`corners: ${cornerJoints[joint].name}`]),
+    ...(fastener === undefined || fastener.plug === null
+      ? []
+      : [
+          `screws bored ${round(fastener.plug.diameterMm)} × ${round(fastener.plug.depthMm)} mm from outside, and plugged`,
+        ]),
     ...(fastener === undefined || fastener.kind === 'screw'
       ? []
       : [

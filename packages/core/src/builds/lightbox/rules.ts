@@ -4,10 +4,10 @@ import { addRows, closerEnds, deepen, dropRows, secondSheet, ventCase, whiterLin
 import { faceBinds, largerThanSheet, lettersOverhang, tooShallow } from './case-rules.js';
 import { faceTooHot, tooHot } from '../common/heat-rules.js';
 import { gearFits } from '../common/fits-inside.js';
-import { backShutIn, cleatProud } from './hang-rules.js';
+import { backShutIn, buttonsAtWall, cleatProud } from './hang-rules.js';
 import { holesCollide } from './hole-rules.js';
 import { boxInsides } from './insides.js';
-import { backScrewsNearEdge, cornersWithoutRoom, noCutter, weakGroove } from './joinery-rules.js';
+import { backScrewsNearEdge, backScrewsTooDeep, cornersWithoutRoom, noCutter, weakGroove } from './joinery-rules.js';
 import { doubledSide } from './side-rules.js';
 import { stripsOverlap } from '../common/overlap-rules.js';
 import { isNoFinish, tapeLetsGo } from '../common/hold-rules.js';
@@ -42,12 +42,14 @@ export const lightboxRules: readonly Rule<BoxResults>[] = [
     finish: whiterLining,
   }),
   backScrewsNearEdge,
+  backScrewsTooDeep,
   cornersWithoutRoom,
   weakGroove,
   noCutter,
   holesCollide,
   backShutIn,
   cleatProud,
+  buttonsAtWall,
   faceBinds,
   lettersOverhang,
   overBed,

@@ -43,6 +43,16 @@ const caseSchema = z
     seatMm: lengthMm(2, 60).describe('How far the face (and the back) reaches into the returns.'),
     lipMm: lengthMm(2, 60).describe('Wood left in front of a groove.'),
     playMm: lengthMm(0, 10).describe('Clearance on each side of face and back in their seats.'),
+    backPlayMm: lengthMm(0, 10)
+      .optional()
+      .describe('Clearance on each side of the back, where it is not that of the face.'),
+    backHold: z
+      .enum(['screws', 'inserts', 'turn-buttons'])
+      .optional()
+      .describe(
+        'What holds the back, which opens for service: wood screws (when left out), machine screws in threaded inserts, or buttons on the rear edges that turn over it.',
+      ),
+    plugged: z.boolean().optional().describe('Screws of the corners are sunk, and hidden under wood plugs.'),
     recessMm: lengthMm(0, 100)
       .optional()
       .describe('How far the back stands in from the rear edges, for a cleat or a plug to hide in. Left out: 0.'),

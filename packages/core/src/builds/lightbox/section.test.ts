@@ -35,6 +35,8 @@ describe('the section of a light box', () => {
     expect(bounds.height).toBeCloseTo(section.heightMm, 6);
     for (const [index, one] of section.shapes.entries())
       for (const other of section.shapes.slice(index + 1)) {
+        // What holds the back is in it and in the returns.
+        if (other.role === 'fixing' && (one.role === 'back' || one.role === 'return')) continue;
         const both = Math.abs(outlineArea(intersect([one.ring], [other.ring])));
         expect([one.role, other.role, both < 0.01]).toEqual([one.role, other.role, true]);
       }

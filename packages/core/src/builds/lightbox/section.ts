@@ -5,6 +5,7 @@ import type { CaseGeometry } from '../../light/geometry/index.js';
 import type { LightRuns } from '../../light/runs/index.js';
 import { rectRing, subtract, type Outline } from '../../base/outlines/index.js';
 import type { Section, SectionShape } from '../../light/section/index.js';
+import { backHoldOf, holdEdgeMm } from './back-hold.js';
 import { ledgeOf } from './ledge-parts.js';
 import { looksOut } from './rim.js';
 import { secondPlayMm } from './second-sheet.js';
@@ -85,6 +86,30 @@ const ledgeShapes = (runs: LightRuns, materials: BoxMaterials): readonly Section
         height: thicknessMm,
       }),
     }));
+};
+
+/** What holds the back, where the slice meets it at the top and the bottom: in its bore, or over the rear edges. */
+const holdShapes = ({ back, inside, members, recessMm }: CaseGeometry, design: CaseDesign): readonly SectionShape[] => {
+  const { name, boreMm, proudMm, holeMm } = backHoldOf(design);
+  const [bore, deep] = boreMm;
+  const overMm = (members[0]?.thicknessMm ?? 0) / 2;
+  return ([1, -1] as const).map((side) => {
+    const y = side * (back.heightMm / 2 - holdEdgeMm(design));
+    const edge = (side * inside.heightMm) / 2;
+    return {
+      role: 'fixing' as const,
+      material: `back ${name}`,
+      ring:
+        holeMm === null
+          ? rectRing({
+              x: -back.thicknessMm - recessMm - proudMm,
+              y: Math.min(edge + side * (design.seatMm + overMm / 2), edge - side * overMm),
+              width: proudMm,
+              height: design.seatMm + 1.5 * overMm,
+            })
+          : rectRing({ x: -back.thicknessMm, y: y - bore / 2, width: back.thicknessMm + deep, height: bore }),
+    };
+  });
 };
 
 const secondShapes = ({ inside }: CaseGeometry, { second }: BoxMaterials): readonly SectionShape[] =>
@@ -181,6 +206,7 @@ export const lightboxSection = (
       ...returnShape(bottom, -half, -1),
       { role: 'back', material: materials.backBoard.name, ring: sheet(-back.thicknessMm, back) },
       { role: 'face', material: materials.face.name, ring: sheet(inside.depthMm, face) },
+      ...holdShapes(geometry, design),
       ...secondShapes(geometry, materials),
       ...blockShapes(geometry),
       ...ledgeShapes(runs, materials),
@@ -215,7 +241,7 @@ export const lightboxSection = (
       },
       {
         name: 'back',
-        detail: `${materials.backBoard.name}, screwed: opens for service`,
+        detail: `${materials.backBoard.name}, ${backHoldOf(design).name}: opens for service`,
         at: [-back.thicknessMm / 2, -half * 0.6],
       },
     ],

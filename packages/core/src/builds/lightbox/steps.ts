@@ -1,10 +1,11 @@
 import { clampMinutes, glueWords, surfaceSteps, waitWords, type Finishing } from '../../making/finishing/index.js';
 import { hangSteps } from '../../making/hanging/index.js';
-import { cornerJoints } from '../../joinery/members/index.js';
-import { metricFence, setUpsOf, type ChannelSetUp } from '../../joinery/setups/index.js';
+import { cornerJoints, type Member } from '../../joinery/members/index.js';
+import { metricFence, setUpsOf, type ChannelSetUp, type DrillSetUp } from '../../joinery/setups/index.js';
 import { membersOf } from '../../making/parts/index.js';
 import type { ToldStep } from '../../making/steps/index.js';
 import { ledgeOf } from './ledge-parts.js';
+import { backHoldOf } from './back-hold.js';
 import type { StepFacts } from './types.js';
 import { joiningCaution, joiningWords, wiringSteps } from '../common/wiring-steps.js';
 
@@ -41,11 +42,29 @@ const fenceWords = ({ passes, reference, clearMm }: ChannelSetUp): string =>
     ? `sunk into the fence so that ${mm(clearMm)} stand out, the ${reference} against it`
     : `fence ${passes.map(({ fenceMm }) => mm(fenceMm)).join(', ')} from the ${reference} to the near side`;
 
-/** A step for every setting of saw or router table that cuts a channel or a slot; lengths are cut with the boards. */
+const drillStep = (setUp: DrillSetUp): Told => {
+  const { id, title, members, passes, reference, alongMm, bores, test, cutter } = setUp;
+  const depths = bores.map(({ diameterMm, depthMm }) =>
+    depthMm === null ? `Ø${diameterMm} through` : `Ø${diameterMm} ${mm(depthMm)} deep`,
+  );
+  return {
+    id: `set-up-${id}`,
+    phase: 'cut',
+    title: `${title}, in ${members.join(' and ')}`,
+    detail: `${cutter.name[0]!.toUpperCase()}${cutter.name.slice(1)}: ${mm(passes[0].fenceMm)} from the ${reference}, at ${alongMm.map(mm).join(', ')} from the front edge; ${depths.join(', then ')}. ${test?.what ?? ''} ${(test?.measures ?? []).map(({ label, mm: value }) => `${label} ${mm(value)}`).join(', ')}.`,
+    minutes: 6 + 2 * members.length * alongMm.length,
+    waitMinutes: 0,
+    shows: { view: 'set-up', setUp },
+    caution: setUp.cautions.join(' '),
+  };
+};
+
+/** A step for every setting of saw or router table that cuts a channel, and of the drill; lengths are cut with the boards. */
 const setUpSteps = ({ parts, cutters }: StepFacts): readonly Told[] => {
   const found = setUpsOf(membersOf(parts), cutters, metricFence);
   if (!found.ok) return [];
   return found.value.flatMap((setUp): readonly Told[] => {
+    if (setUp.kind === 'drill') return [drillStep(setUp)];
     if (setUp.kind !== 'channel') return [];
     const { heightsMm, stopped, cutter, members, test } = setUp;
     return [
@@ -101,7 +120,7 @@ const cut = (facts: StepFacts): readonly Told[] => {
       id: 'holes',
       phase: 'cut',
       title: 'Drill the back, the corners and the lead hole',
-      detail: 'Ream the lead hole’s edges and fit the grommet, so that no lead lies over a sharp edge.',
+      detail: `${backHoldOf(design).prepared} Ream the lead hole’s edges and fit the grommet, so that no lead lies over a sharp edge.`,
       minutes: 18,
       waitMinutes: 0,
       caution: null,
@@ -183,6 +202,24 @@ const liningStep = ({ lining }: StepFacts['materials'], finishing: Finishing): T
   };
 };
 
+/** Once the corners hold and before anything is painted. */
+const plugStep = (member: Member | undefined): readonly Told[] => {
+  const plugs = (member?.fasteners ?? []).filter(({ plug }) => plug !== null);
+  const [first] = plugs;
+  if (first === undefined) return [];
+  return [
+    {
+      id: 'plugs',
+      phase: 'finish',
+      title: `Plug ${4 * plugs.length} screw heads`,
+      detail: `Glue Ø${mm(first.plug!.diameterMm)} plugs with their grain along the board, let them stand out a little, and pare and sand them flush when dry.`,
+      minutes: 5 + 6 * plugs.length,
+      waitMinutes: 60,
+      caution: null,
+    },
+  ];
+};
+
 const finish = ({
   design,
   materials,
@@ -205,6 +242,7 @@ const finish = ({
     waitMinutes: clampMinutes(finishing, 'corners', 60),
     caution: null,
   },
+  ...plugStep(geometry.members[0]),
   ...hangSteps(hang, brief.place).glued,
   ...surfaceSteps(finishing, 'outside'),
   ...(finishing.insideFirst ? [] : [liningStep(materials, finishing)]),
@@ -281,7 +319,7 @@ const close = (facts: StepFacts): readonly Told[] => [
     id: 'close',
     phase: 'assemble',
     title: facts.finishing.shutsIn ? 'Close the back' : 'Set the face, close the back',
-    detail: 'Screws, no glue: strip fails before wood does, and must be reached.',
+    detail: backHoldOf(facts.design).closed,
     minutes: 20,
     waitMinutes: 0,
     caution: null,

@@ -11,6 +11,10 @@ const typical = 'typical' as const;
 const sundries: readonly Sundry[] = [
   { id: 'screw', name: 'Screw 3 × 16 mm', provenance: typical, price: 0.04, kg: 0.001 },
   { id: 'corner-screw', name: 'Screw 4 × 40 mm', provenance: typical, price: 0.07, kg: 0.003 },
+  { id: 'insert', name: 'Threaded insert M4 × 10 mm', provenance: typical, price: 0.35, kg: 0.003 },
+  { id: 'machine-screw', name: 'Machine screw M4 × 16 mm', provenance: typical, price: 0.12, kg: 0.002 },
+  { id: 'turn-button', name: 'Turn button with screw', provenance: typical, price: 0.45, kg: 0.006 },
+  { id: 'wood-plug', name: 'Wood plug 10 mm', provenance: typical, price: 0.06, kg: 0.001 },
   { id: 'pocket-screw', name: 'Pocket screw 4 mm', provenance: typical, price: 0.09, kg: 0.003 },
   { id: 'dowel', name: 'Beech dowel', provenance: typical, price: 0.05, kg: 0.001 },
   { id: 'loose-tenon', name: 'Loose tenon', provenance: typical, price: 0.16, kg: 0.002 },

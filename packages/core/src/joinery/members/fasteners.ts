@@ -1,5 +1,5 @@
 import { cornerJoints } from './joints.js';
-import type { CornerJoint, Fastener, Seat } from './types.js';
+import type { CornerJoint, Fastener, Plug, Seat } from './types.js';
 
 /** Wood left round a fastener: to an edge, as a multiple of its diameter, and to a seat (mm). */
 const edgeTimes = 2.5;
@@ -8,11 +8,41 @@ const toSeatMm = 2.5;
 const everyMm = 120;
 const apartTimes = 4;
 
-const sizes: Readonly<Record<Fastener['kind'], (thicknessMm: number) => Omit<Fastener, 'fromFrontMm' | 'kind'>>> = {
+/** A plug, and the wood that stays under the head of the screw beneath it (mm). */
+const plugDiameterMm = 10;
+const plugDepthMm = 6;
+const leastPlugDepthMm = 4;
+const underHeadMm = 5;
+
+/** Stock in which a screw may be sunk under a plug (mm). */
+export const leastPluggedMm = leastPlugDepthMm + underHeadMm;
+
+const plugIn = (thicknessMm: number): Plug | null =>
+  thicknessMm < leastPluggedMm
+    ? null
+    : { diameterMm: plugDiameterMm, depthMm: Math.min(plugDepthMm, thicknessMm - underHeadMm) };
+
+/** Where a slot in a mitre begins along the slope, from its inner edge: there the wood behind it is thickest. */
+export const mitreSlotShare = 0.35;
+/** Wood left between the end of a slot and the outer side, and room for glue at the end of a tenon (mm). */
+const behindSlotMm = 2;
+export const glueRoomMm = 1;
+const longestTenonMm = 30;
+
+/** A loose tenon: slots square to a slope of 45° meet the outer side (1 − share) · √2 · thickness behind it. */
+const tenonMm = (thicknessMm: number): number =>
+  Math.min(
+    longestTenonMm,
+    Math.floor(2 * ((1 - mitreSlotShare) * Math.SQRT2 * thicknessMm - behindSlotMm - glueRoomMm)),
+  );
+
+const sizes: Readonly<
+  Record<Fastener['kind'], (thicknessMm: number) => Omit<Fastener, 'fromFrontMm' | 'kind' | 'plug'>>
+> = {
   screw: (thicknessMm) => ({ diameterMm: 4, lengthMm: Math.max(30, Math.round(2.5 * thicknessMm)) }),
   'pocket-screw': (thicknessMm) => ({ diameterMm: 4, lengthMm: thicknessMm < 16 ? 25 : 32 }),
   dowel: (thicknessMm) => ({ diameterMm: thicknessMm < 16 ? 6 : 8, lengthMm: 30 }),
-  tenon: (thicknessMm) => ({ diameterMm: thicknessMm < 16 ? 5 : 6, lengthMm: 30 }),
+  tenon: (thicknessMm) => ({ diameterMm: thicknessMm < 16 ? 5 : 6, lengthMm: tenonMm(thicknessMm) }),
 };
 
 /** Stretches across the width where the middle of a hole may be: clear of both edges and of every seat (mm). */
@@ -20,11 +50,14 @@ const roomFor = (
   widthMm: number,
   seats: readonly Seat[],
   diameterMm: number,
+  /** Wider than the hole, and into the stock from the outside, where seats are cut from the inside. */
+  bore: { readonly diameterMm: number; readonly leftMm: number } | null,
 ): readonly (readonly [from: number, to: number])[] => {
   const edge = edgeTimes * diameterMm;
-  const clear = diameterMm / 2 + toSeatMm;
   let free: readonly (readonly [number, number])[] = [[edge, widthMm - edge]];
-  for (const { fromFrontMm, widthMm: seatMm } of seats) {
+  for (const { fromFrontMm, widthMm: seatMm, depthMm } of seats) {
+    const meets = bore !== null && depthMm > bore.leftMm - toSeatMm;
+    const clear = (meets ? bore.diameterMm : diameterMm) / 2 + toSeatMm;
     const [low, high] = [fromFrontMm - clear, fromFrontMm + seatMm + clear];
     free = free.flatMap(([from, to]) => [[from, Math.min(to, low)] as const, [Math.max(from, high), to] as const]);
   }
@@ -40,11 +73,14 @@ export const cornerFasteners = (
   widthMm: number,
   thicknessMm: number,
   seats: readonly Seat[],
+  plugged = false,
 ): readonly Fastener[] | null => {
   const { fastener } = cornerJoints[joint];
   if (fastener === null || fastener === 'spline') return [];
   const size = sizes[fastener](thicknessMm);
-  const stretches = roomFor(widthMm, seats, size.diameterMm);
+  const plug = plugged && fastener === 'screw' ? plugIn(thicknessMm) : null;
+  const bore = plug === null ? null : { diameterMm: plug.diameterMm, leftMm: thicknessMm - plug.depthMm };
+  const stretches = roomFor(widthMm, seats, size.diameterMm, bore);
   const [widest] = [...stretches].sort(([a, b], [c, d]) => d - c - (b - a));
   if (widest === undefined) return null;
   const [from, to] = widest;
@@ -55,6 +91,7 @@ export const cornerFasteners = (
   return Array.from({ length: count }, (_, at) => ({
     kind: fastener,
     ...size,
+    plug,
     fromFrontMm: count === 1 ? (from + to) / 2 : from + inset + ((roomMm - 2 * inset) * at) / (count - 1),
   }));
 };

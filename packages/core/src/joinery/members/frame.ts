@@ -14,11 +14,13 @@ export interface FrameAsked {
   readonly joint: CornerJoint;
   /** As they run between the corners; where they stop is found here. */
   readonly seats: readonly Omit<Seat, 'stopMm'>[];
+  /** Screws are sunk under plugs. */
+  readonly plugged?: boolean;
 }
 
 /** The members of a frame: top and bottom run through, left and right stand between them, or all four are mitred. */
 export const frameMembers = (asked: FrameAsked): readonly Member[] => {
-  const { insideWidthMm, insideHeightMm, memberWidthMm, thicknessMm, joint, seats } = asked;
+  const { insideWidthMm, insideHeightMm, memberWidthMm, thicknessMm, joint, seats, plugged } = asked;
   const member = (name: string, runs: Member['runs'], lengthMm: number): Member => {
     const own = seats.map((seat) => ({ ...seat, stopMm: seatStop(runs, joint, thicknessMm, seat.depthMm) }));
     return {
@@ -31,7 +33,7 @@ export const frameMembers = (asked: FrameAsked): readonly Member[] => {
       ends: cornerJoints[joint].ends,
       seats: own,
       endRabbetMm: runs === 'through' ? endRabbetOf(joint, thicknessMm) : 0,
-      fasteners: cornerFasteners(joint, memberWidthMm, thicknessMm, own) ?? [],
+      fasteners: cornerFasteners(joint, memberWidthMm, thicknessMm, own, plugged) ?? [],
     };
   };
   const across = frameSide(insideWidthMm, thicknessMm, joint).throughMm;

@@ -25,6 +25,14 @@ export interface Fastener {
   readonly fromFrontMm: number;
   readonly diameterMm: number;
   readonly lengthMm: number;
+  /** Bored from the outside over the head of a screw, for a plug to hide it. */
+  readonly plug: Plug | null;
+}
+
+/** A plug of the same wood, glued over the head of a screw (mm). */
+export interface Plug {
+  readonly diameterMm: number;
+  readonly depthMm: number;
 }
 
 /** One member of a frame: a board on edge round a case, or a rail round a picture. */

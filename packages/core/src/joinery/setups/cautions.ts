@@ -13,6 +13,11 @@ export const routerCautions = [
   'Feed against the turning of the bit, never between bit and fence; push block; eye, ear and dust protection.',
 ] as const;
 
+/** A drill that catches turns the work with it. */
+export const drillCautions = [
+  'Clamp the board to fence and table; no gloves or loose sleeves at a drill; eye protection.',
+] as const;
+
 /** Dropping a board on a running bit. */
 export const stoppedCautions = [
   'Lower the board onto the bit against the first block and lift it at the second, both hands far from the bit; blocks clamped.',

@@ -1,6 +1,7 @@
 import { failure, success, type Result } from '../../base/result.js';
 import type { Member } from '../members/index.js';
 import { channelSetUps } from './channels.js';
+import { drillSetUps } from './drilling.js';
 import { lengthSetUps, ripSetUps, splineSetUps } from './lengths.js';
 import { inchFence, metricFence } from './fence.js';
 import type { ChannelSetUp, CutterInUse, FenceScale, SetUp } from './types.js';
@@ -10,6 +11,7 @@ export { clearChannel, clearEdge, heightsTo, type ChannelAsked, type Cleared } f
 export type {
   ChannelSetUp,
   CutterInUse,
+  DrillSetUp,
   FenceScale,
   LengthSetUp,
   Pass,
@@ -32,7 +34,7 @@ export const sawBladeOf = (cutters: readonly CutterInUse[]): CutterInUse | undef
 /**
  * Every setting at which the members of a sign are cut, in an order that leaves no later cut impossible: ripped to width;
  * those with mitres get their channels as long stock, before the mitres; those with square ends are cut to length first, since
- * stop blocks and end rabbets go by their ends; splines last. Fails with what no blade or bit of the shop can cut.
+ * stop blocks and end rabbets go by their ends; then splines, and holes last, by ends and edges as they stay. Fails with what no blade or bit of the shop can cut.
  */
 export const setUpsOf = (
   members: readonly Member[],
@@ -56,6 +58,7 @@ export const setUpsOf = (
     ...channels.value.filter(of(mitred)),
     ...lengthSetUps(mitred, blade, scale),
     ...splineSetUps(mitred, blade, scale),
+    ...drillSetUps(members, scale),
   ]);
 };
 

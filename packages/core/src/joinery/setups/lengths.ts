@@ -1,4 +1,4 @@
-import type { Member } from '../members/index.js';
+import { mitreSlotShare, type Member } from '../members/index.js';
 import { sawCautions } from './cautions.js';
 import { setFence } from './fence.js';
 import type { CutterInUse, FenceScale, LengthSetUp, RipSetUp, SplineSetUp } from './types.js';
@@ -73,9 +73,8 @@ export const lengthSetUps = (
     },
   );
 
-/** How deep a slot for a spline is, as a share of the thickness, and where it is, from the outer edge of the mitre. */
+/** How deep a slot for a spline is, as a share of the thickness. */
 const slotShare = 0.4;
-const slotFromInnerShare = 0.35;
 /** A spline is so much narrower than both slots together (mm). */
 const splinePlayMm = 0.5;
 
@@ -92,7 +91,7 @@ export const splineSetUps = (
     const { thicknessMm } = own[0]!;
     // Along the slope of the mitre.
     const slopeMm = thicknessMm * Math.SQRT2;
-    const wantedMm = slotFromInnerShare * slopeMm - blade.cutMm / 2;
+    const wantedMm = mitreSlotShare * slopeMm - blade.cutMm / 2;
     const fenceMm = setFence(wantedMm, scale);
     const depthMm = Math.round(slotShare * thicknessMm * 10) / 10;
     return {

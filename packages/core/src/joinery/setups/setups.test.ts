@@ -11,6 +11,7 @@ import {
   setUpsOf,
   type ChannelSetUp,
   type CutterInUse,
+  type DrillSetUp,
   type SetUp,
 } from './index.js';
 
@@ -143,6 +144,83 @@ describe('set-ups of a case', () => {
     expect(spline).toMatchObject({ kind: 'spline', heightsMm: [4.8], splineMm: [3.2, 9.1] });
   });
 
+  it('screwed: holes half a thickness from the ends, plug first, in the long members only', () => {
+    const drilled = (plugged: boolean): DrillSetUp => {
+      const found = setUpsOf(
+        frameMembers({
+          insideWidthMm: 876,
+          insideHeightMm: 276,
+          memberWidthMm: 90,
+          thicknessMm: 18,
+          joint: 'butt',
+          seats: [],
+          plugged,
+        }),
+        cutters,
+        metricFence,
+      );
+      if (!found.ok) throw new Error(found.problems[0]!.message);
+      return found.value.find((each) => each.kind === 'drill')!;
+    };
+    expect(drilled(false)).toMatchObject({
+      members: ['top', 'bottom'],
+      into: 'side',
+      bores: [{ diameterMm: 4, depthMm: null }],
+    });
+    // Half of 18 from the end; 10 mm free at each edge, 70 between, and 70 / 6 in from there.
+    expect(drilled(false).passes[0].fenceMm).toBe(9);
+    expect(drilled(false).alongMm).toEqual([21.7, 68.3]);
+    // 6 mm for a plug of 10 mm leave 12 under the head.
+    expect(drilled(true).bores).toEqual([
+      { diameterMm: 10, depthMm: 6 },
+      { diameterMm: 4, depthMm: null },
+    ]);
+  });
+
+  it('dowelled: two thirds of a thickness into the side, the rest and a millimetre at each end into the other', () => {
+    const drilled = setUps('dowels').flatMap((each) => (each.kind === 'drill' ? [each] : []));
+    expect(drilled.map(({ into, members: own, bores }) => [into, own.join(), bores[0]!.depthMm])).toEqual([
+      ['side', 'top,bottom', 8],
+      // 30 − 8 + 2.
+      ['end', 'left,right', 24],
+    ]);
+  });
+
+  it('with pocket screws: a pocket that leaves the end at half the thickness, and no point that comes through', () => {
+    const [pocket] = setUps('pocket-screws').flatMap((each) => (each.kind === 'drill' ? [each] : []));
+    const lean = (15 * Math.PI) / 180;
+    // 6 mm deep at the end, 15° from the side: it enters 6 / tan 15° = 22.4 mm from there.
+    expect(pocket!.passes[0].fenceMm).toBeCloseTo(22.4, 9);
+    const { depthMm } = pocket!.bores[0]!;
+    const beforeEnd = 6 / Math.sin(lean) - depthMm!;
+    // A screw of 25 mm goes 10 into the other board of 12, and so has 15 before it.
+    expect(beforeEnd).toBeCloseTo(15, 9);
+    expect(pocket!.members).toEqual(['left', 'right']);
+  });
+
+  it('with loose tenons: slots that do not come out at the outer side', () => {
+    for (const thicknessMm of [12, 15, 18, 22, 40]) {
+      const found = setUpsOf(
+        frameMembers({
+          insideWidthMm: 876,
+          insideHeightMm: 276,
+          memberWidthMm: 90,
+          thicknessMm,
+          joint: 'mitre-tenon',
+          seats: [],
+        }),
+        cutters,
+        metricFence,
+      );
+      const slot = found.ok ? found.value.find((each) => each.kind === 'drill')! : null;
+      // From the middle of the slot the outer side is √2 times as far as it lies under it.
+      const behind = (thicknessMm - slot!.passes[0].fenceMm / Math.SQRT2) * Math.SQRT2;
+      expect(slot!.bores[0]!.depthMm!).toBeLessThanOrEqual(behind - 1.9);
+      expect(slot!.bores[0]!.depthMm!).toBeGreaterThan(6);
+      expect(slot!.members).toHaveLength(4);
+    }
+  });
+
   it.each(['butt', 'rabbet', 'mitre', 'mitre-spline', 'dowels', 'pocket-screws', 'mitre-tenon'] as const)(
     '%s: in inches the fence shows thirty-seconds, and the sheet still enters',
     (joint) => {
@@ -172,7 +250,7 @@ describe('set-ups of a case', () => {
       // Stops and ends are measured from the ends; long stock is grooved before it is mitred.
       for (const at of stopped) expect(at).toBeGreaterThan(length!);
       if (joint.startsWith('mitre')) for (const at of through) expect(at).toBeLessThan(length!);
-      for (const at of place('spline', name)) expect(at).toBeGreaterThan(length!);
+      for (const at of [...place('spline', name), ...place('drill', name)]) expect(at).toBeGreaterThan(length!);
     }
   });
 

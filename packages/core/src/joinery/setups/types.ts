@@ -83,5 +83,22 @@ export interface SplineSetUp extends Common {
   readonly splineMm: readonly [thickness: number, width: number];
 }
 
-/** One setting of a saw or router table, with all that is cut at it. */
-export type SetUp = ChannelSetUp | RipSetUp | LengthSetUp | SplineSetUp;
+/** Holes at one setting of a drill press, a pocket jig or a mortiser. */
+export interface DrillSetUp extends Omit<Common, 'cutter'> {
+  readonly kind: 'drill';
+  /** The drills, in a few words. */
+  readonly cutter: Pick<CutterInUse, 'name'>;
+  /** Bored one after the other in the same place, the widest first; depth from the surface, null: through (mm). */
+  readonly bores: readonly { readonly diameterMm: number; readonly depthMm: number | null }[];
+  /** From the fence to the middle of the drill, wanted and as set (mm). */
+  readonly passes: readonly [Pass];
+  /** Along the fence from the front edge to each hole’s middle (mm). */
+  readonly alongMm: readonly number[];
+  /** The surface that is drilled: the side of a board near its end, its square end, or its mitred end. */
+  readonly into: 'side' | 'end' | 'mitre';
+  /** The drill from square to the surface, along the board (°). */
+  readonly leanDeg: number;
+}
+
+/** One setting of a saw, router table or drill, with all that is cut at it. */
+export type SetUp = ChannelSetUp | RipSetUp | LengthSetUp | SplineSetUp | DrillSetUp;

@@ -1,0 +1,86 @@
+import type { CaseDesign } from './schema.js';
+
+/** What holds the back of a light box, and what that asks of its seat. */
+export interface BackHold {
+  readonly name: string;
+  /** Holes through the back for it (mm); null where it goes over the edge. */
+  readonly holeMm: number | null;
+  /** From the middle of its hole in the returns to an edge of back or ledge; nearer, wood splits (mm). */
+  readonly leastEdgeMm: number;
+  /** What it takes up in the returns (mm). */
+  readonly boreMm: readonly [diameter: number, depth: number];
+  /** What is bought, one of each a place. */
+  readonly bought: readonly string[];
+  /** Stands out behind the rear edges (mm). */
+  readonly proudMm: number;
+  /** How it is made ready and closed, in a sentence each. */
+  readonly prepared: string;
+  readonly closed: string;
+}
+
+export const backHolds: Readonly<Record<NonNullable<CaseDesign['backHold']>, BackHold>> = {
+  screws: {
+    name: 'screwed',
+    holeMm: 3,
+    leastEdgeMm: 2.5,
+    boreMm: [3, 13],
+    bought: ['screw'],
+    proudMm: 0,
+    prepared: 'Pilot holes through the back into its rabbet.',
+    closed: 'Screws, no glue: strip fails before wood does, and must be reached.',
+  },
+  inserts: {
+    name: 'on threaded inserts',
+    holeMm: 4.5,
+    leastEdgeMm: 5,
+    boreMm: [6, 11],
+    bought: ['insert', 'machine-screw'],
+    proudMm: 0,
+    prepared:
+      'Mark through the back, drill Ø6 × 11 mm into its rabbet with a stop on the drill, and drive the inserts square and flush.',
+    closed: 'Machine screws by hand, crosswise; they go in and out as often as it must be opened.',
+  },
+  'turn-buttons': {
+    name: 'under turn buttons',
+    holeMm: null,
+    leastEdgeMm: 0,
+    boreMm: [2.5, 13],
+    bought: ['turn-button'],
+    proudMm: 4,
+    prepared:
+      'Screw the buttons to the rear edges of the returns so that they turn over the back and hold it without play.',
+    closed: 'Turn the buttons over it; nothing is unscrewed to open it.',
+  },
+};
+
+export const backHoldOf = ({ backHold }: CaseDesign): BackHold => backHolds[backHold ?? 'screws'];
+
+/** Play on each side of the back (mm). */
+export const backPlayOf = ({ backPlayMm, playMm }: CaseDesign): number => backPlayMm ?? playMm;
+
+/** From the middle of what holds the back to the nearer of its edge and the ledge’s (mm). */
+export const holdEdgeMm = (design: CaseDesign): number => (design.seatMm - backPlayOf(design)) / 2;
+
+/** No farther apart than this, and so far from the corners at most (mm). */
+const everyMm = 150;
+const fromCornerMm = 40;
+
+/** Evenly spaced places along a side, kept `inset` from both ends. */
+const spread = (lengthMm: number, inset: number): readonly number[] => {
+  const count = Math.max(2, Math.ceil((lengthMm - 2 * inset) / everyMm) + 1);
+  return Array.from({ length: count }, (_, index) => inset + ((lengthMm - 2 * inset) * index) / (count - 1));
+};
+
+/** Where the back is held, from its lower left corner (mm): all round, `edgeMm` from its edges. */
+export const holdPlaces = (
+  { widthMm, heightMm }: { readonly widthMm: number; readonly heightMm: number },
+  edgeMm: number,
+): readonly (readonly [x: number, y: number])[] => {
+  const inset = Math.min(fromCornerMm, widthMm / 4, heightMm / 4);
+  return [
+    ...spread(widthMm, inset).flatMap((x) => [[x, edgeMm] as const, [x, heightMm - edgeMm] as const]),
+    ...spread(heightMm, inset)
+      .slice(1, -1)
+      .flatMap((y) => [[edgeMm, y] as const, [widthMm - edgeMm, y] as const]),
+  ];
+};
