@@ -10,6 +10,9 @@ test('a box goes from its joint to the settings of saw and router table', async 
   await expect(stopped).toContainText('Top return, Bottom return');
   await expect(stopped).toContainText(/Stop blocks, both sides\s*890\smm/);
   await expect(stopped.getByRole('img', { name: 'Router table: rabbet for the face' })).toBeVisible();
+  const drilled = setUps.getByRole('listitem').filter({ hasText: 'Drill press: screw holes near the ends' });
+  await expect(drilled).toContainText(/To the middle\s*6\smm/);
+  await expect(drilled.getByRole('img')).toBeVisible();
 
   await page.getByRole('link', { name: /^Case/ }).click();
   await choose(page.getByLabel('Corners', { exact: true }), 'mitre-spline');
@@ -33,6 +36,22 @@ test('a box goes from its joint to the settings of saw and router table', async 
   await page.getByRole('link', { name: /^Build/ }).click();
   await page.getByText('Saw: rabbet for the back, in Top return').first().click();
   await expect(page.getByRole('group', { name: /^Drawing: Saw: rabbet for the back/ }).getByRole('img')).toBeVisible();
+});
+
+test('a back on inserts is bought, told and seen; where the ledge is narrow, wood screws mend it', async ({
+  page,
+  shop,
+}) => {
+  await openJob(page, shop, 'Dispensary', 'case');
+  await choose(page.getByLabel('Back held'), 'inserts');
+  const slice = page.getByRole('region', { name: 'Slice' });
+  await expect(slice).toContainText('on threaded inserts: opens for service');
+  await showOver(page, 'findings');
+  const near = page.locator('[data-finding="back-screws-near-edge"]');
+  await expect(near).toContainText('The inserts of the back are too near its edge');
+  await near.getByRole('button', { name: /Apply/ }).first().click();
+  await expect(near).toHaveCount(0);
+  await saved(page);
 });
 
 test('screws too near an edge are found, and mended by a deeper seat', async ({ page, shop }) => {

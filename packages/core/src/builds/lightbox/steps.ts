@@ -119,9 +119,9 @@ const cut = (facts: StepFacts): readonly Told[] => {
     {
       id: 'holes',
       phase: 'cut',
-      title: 'Drill the back, the corners and the lead hole',
+      title: 'Drill the back and the lead hole',
       detail: `${backHoldOf(design).prepared} Ream the lead hole’s edges and fit the grommet, so that no lead lies over a sharp edge.`,
-      minutes: 18,
+      minutes: 10,
       waitMinutes: 0,
       caution: null,
     },

@@ -3,6 +3,7 @@ import type { Point } from '../../base/outlines/index.js';
 import { unplaced, type Placing } from '../../base/placing/index.js';
 import { plainBoard, sundry, type BoughtPart, type CutPart, type PartShape } from '../parts/index.js';
 import { woodNear } from './battens.js';
+import { itemsOf } from './items.js';
 import { mateScrews } from './hang.js';
 import type { Hang, PlacedBody } from './types.js';
 
@@ -150,8 +151,7 @@ const bought = (hang: Hang, catalogue: Catalogue): readonly BoughtPart[] => {
   const { way, fixings, cleat, bodies } = hang;
   const count = fixings.length;
   const bumpers = 2 * bodies.length;
-  const inTheWall = [...new Set(fixings.map(({ item }) => item))].map((item): BoughtPart => {
-    const quantity = fixings.filter((each) => each.item === item).length;
+  const inTheWall = itemsOf(hang).map(({ item, quantity }): BoughtPart => {
     return {
       id: item.id,
       name: item.name,

@@ -1,5 +1,6 @@
 import type { ToldStep } from '../steps/index.js';
 import { wayNames } from './way-names.js';
+import { itemsOf } from './items.js';
 import { mateScrews } from './hang.js';
 import type { Hang } from './types.js';
 
@@ -86,11 +87,11 @@ export const hangingCaution = (kg: number, wideMm: number, place: string): strin
   ].join(' ');
 
 /** What is drilled and screwed into the wall, in words. */
-export const fixingWords = ({ fixings }: Hang): string =>
-  [...new Set(fixings.map(({ item }) => item))]
+export const fixingWords = (hang: Hang): string =>
+  itemsOf(hang)
     .map(
-      (item) =>
-        `${fixings.filter((each) => each.item === item).length} × ${item.name.toLowerCase()}, hole ${mm(item.holeMm)}, ${mm(item.depthMm)} deep`,
+      ({ item, quantity }) =>
+        `${quantity} × ${item.name.toLowerCase()}, hole ${mm(item.holeMm)}, ${mm(item.depthMm)} deep`,
     )
     .join('; ');
 
