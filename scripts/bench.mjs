@@ -5,6 +5,7 @@ import { inRoot } from './lib/paths.mjs';
 import { serverBench } from './lib/server-bench.mjs';
 import { runMain, say } from './lib/say.mjs';
 import { setUp } from './lib/setup.mjs';
+import { sheetLines } from './lib/sheet-bench.mjs';
 
 const rounds = 15;
 
@@ -332,6 +333,7 @@ const parts = {
   circuit: circuitLines,
   preview: previewLines,
   large: largeLines,
+  sheet: () => sheetLines({ timed, rated }),
   tracing: tracingLines,
   artwork: artworkLines,
   demos: demoLines,

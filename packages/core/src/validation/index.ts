@@ -11,6 +11,7 @@ import { haloBounceCases } from './halo-bounce-cases.js';
 import { hangingCases } from './hanging-cases.js';
 import { powerCases } from './power-cases.js';
 import { roughFaceCases } from './rough-face-cases.js';
+import { sheetCases } from './sheet-cases.js';
 import type { ValidationCase, ValidationResult } from './types.js';
 
 export type { ValidationCase, ValidationResult } from './types.js';
@@ -27,6 +28,7 @@ export const validationCases: readonly ValidationCase[] = [
   ...haloBounceCases,
   ...hangingCases,
   ...canCases,
+  ...sheetCases,
   ...circuitCases,
   ...powerCases,
 ];

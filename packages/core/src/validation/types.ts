@@ -11,7 +11,8 @@ export interface ValidationCase {
     | 'power'
     | 'letter-shaped cases'
     | 'circuits'
-    | 'hanging';
+    | 'hanging'
+    | 'edge-lit sheets';
   readonly name: string;
   /** What it is held against, and where that comes from. */
   readonly against: string;

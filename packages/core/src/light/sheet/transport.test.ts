@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { edgeEntry } from './entry.js';
 import { thrownBackAt } from './fresnel.js';
+import { plainLoop } from './plain-loop.js';
 import { byRow, closeFit, plainSheet, row, workedBack } from './sheet-cases.js';
 import { fullFollowing, previewFollowing, sheetLight } from './transport.js';
 import type { ClearSheet, SheetLight } from './types.js';
@@ -123,6 +124,26 @@ describe('light in an edge-lit sheet', () => {
       return rows.slice(Math.ceil(150 / 4)).reduce((sum, each) => sum + each, 0);
     };
     expect(behind((x, y) => far(x, y) + near(x, y))).toBeLessThan(0.75 * behind(far));
+  });
+
+  it('agrees with the plain loop over LEDs and cells within one per cent, in all and over patches', () => {
+    const sheet = {
+      ...plainSheet,
+      lossPerMm: 0.0003,
+      sides: { ...plainSheet.sides, left: 'black', right: 'black' } as const,
+    };
+    const worked = workedBack(sheet, 3, (x, y) => (x > 18 && x < 102 && y > 42 && y < 162 ? 0.1 : 0));
+    const leds = [...row('bottom', wide, 24, 3), ...row('top', wide, 24, 3)];
+    const quick = sheetLight(sheet, closeFit, leds, worked);
+    const plain = plainLoop(sheet, closeFit, leds, { ...worked, back: worked.back! }, 8);
+    const total = plain.reduce((sum, each) => sum + each, 0);
+    expect(Math.abs(quick.out / total - 1)).toBeLessThan(0.01);
+    const [ours, theirs] = [byRow(quick.backOut, worked), byRow(plain, worked)];
+    for (const from of [15, 25, 35, 45]) {
+      const patch = (rows: readonly number[]): number =>
+        rows.slice(from, from + 9).reduce((sum, each) => sum + each, 0);
+      expect(Math.abs(patch(ours) / patch(theirs) - 1)).toBeLessThan(0.01);
+    }
   });
 
   it('counts the same in the preview, over patches', () => {

@@ -24,7 +24,7 @@ export interface Following {
 
 /** For a picture while something is dragged, and for figures. */
 export const previewFollowing: Following = { azimuths: 64, rays: 1800, slopes: 4, until: 1e-3 };
-export const fullFollowing: Following = { azimuths: 160, rays: 20_000, slopes: 8, until: 1e-4 };
+export const fullFollowing: Following = { azimuths: 128, rays: 12_000, slopes: 6, until: 1e-4 };
 
 const azimuthsFor = ({ azimuths, rays }: Following, leds: number): number =>
   Math.round(Math.min(azimuths, Math.max(azimuths / 4, rays / leds)));
@@ -265,12 +265,7 @@ class Walk {
 }
 
 /** Rays of one LED: azimuths of equal flux to both sides, each from its own place along the emitter, shifted LED by LED. */
-const raysOf = (
-  led: EdgeLed,
-  number: number,
-  { entered, fan }: EdgeEntry,
-  azimuths: number,
-): readonly Start[] => {
+const raysOf = (led: EdgeLed, number: number, { entered, fan }: EdgeEntry, azimuths: number): readonly Start[] => {
   const [shift] = evenPoint(number);
   return Array.from({ length: 2 * azimuths }, (_, ray): Start => {
     const each = ray >> 1;

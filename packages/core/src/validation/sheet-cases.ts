@@ -1,0 +1,130 @@
+import {
+  edgeEntry,
+  fansTouchMm,
+  sheetLight,
+  thrownBackAt,
+  type ClearSheet,
+  type EdgeLed,
+  type WorkedFaces,
+} from '../light/sheet/index.js';
+import type { ValidationCase } from './types.js';
+
+const index = 1.49;
+
+const viewed = (thicknessMm: number, emitterMm: number, gapMm: number): ValidationCase => ({
+  group: 'edge-lit sheets',
+  name: `what of a ${emitterMm} mm emitter meets a ${thicknessMm} mm edge, ${gapMm} mm before it`,
+  against: 'crossed strings: (√(((e + t) / 2)² + g²) − √(((e − t) / 2)² + g²)) / e',
+  tolerance: 0.005,
+  run: () => {
+    const { entered, thrownBack } = edgeEntry({ index, thicknessMm }, { emitterMm, gapMm, offsetMm: 0 });
+    const [wide, narrow] = [(emitterMm + thicknessMm) / 2, (emitterMm - thicknessMm) / 2];
+    return {
+      computed: entered + thrownBack,
+      expected: (Math.hypot(wide, gapMm) - Math.hypot(narrow, gapMm)) / emitterMm,
+    };
+  },
+});
+
+const thrown = (n: number): ValidationCase => ({
+  group: 'edge-lit sheets',
+  name: `what a polished edge throws back of diffuse light, n = ${n}`,
+  against: 'the closed form of Fresnel’s law over a Lambertian source (Walsh)',
+  tolerance: 0.01,
+  run: () => ({
+    computed: edgeEntry({ index: n, thicknessMm: 4 }, { emitterMm: 2, gapMm: 0, offsetMm: 0 }).thrownBack,
+    expected:
+      0.5 +
+      ((n - 1) * (3 * n + 1)) / (6 * (n + 1) ** 2) +
+      ((n * n * (n * n - 1) ** 2) / (n * n + 1) ** 3) * Math.log((n - 1) / (n + 1)) -
+      (2 * n ** 3 * (n * n + 2 * n - 1)) / ((n * n + 1) * (n ** 4 - 1)) +
+      ((8 * n ** 4 * (n ** 4 + 1)) / ((n * n + 1) * (n ** 4 - 1) ** 2)) * Math.log(n),
+  }),
+});
+
+const [wideMm, highMm, thickMm, cellMm] = [120, 300, 4, 4];
+const sheet: ClearSheet = {
+  widthMm: wideMm,
+  heightMm: highMm,
+  thicknessMm: thickMm,
+  index,
+  lossPerMm: 0,
+  silver: null,
+  sides: { top: 'black', right: 'polished', bottom: 'black', left: 'polished' },
+};
+const fit = { emitterMm: 2, gapMm: 0, offsetMm: 0 };
+const row: readonly EdgeLed[] = Array.from({ length: 24 }, (_, at) => ({
+  side: 'bottom',
+  alongMm: (at + 0.5) * 5,
+  widthMm: 5,
+  lumens: 1,
+}));
+const workedAll = (chance: number): WorkedFaces => {
+  const [columns, rows] = [wideMm / cellMm, highMm / cellMm];
+  return { cellMm, columns, rows, front: null, back: new Float32Array(columns * rows).fill(chance) };
+};
+
+/** What passes the whole height, each meeting with one face leaving `perHit`: summed over the disc of direction cosines. */
+const passes = (perHit: number): number => {
+  const steps = 300;
+  let [kept, all] = [0, 0];
+  for (let ring = 0; ring < steps; ring += 1)
+    for (let sector = 0; sector < 60; sector += 1) {
+      const radius = Math.sqrt((ring + 0.5) / steps);
+      const angle = ((sector + 0.5) / 60) * (Math.PI / 2);
+      const [along, across] = [(radius * Math.cos(angle)) / index, (radius * Math.sin(angle)) / index];
+      const hits = ((across / Math.sqrt(1 - along * along - across * across)) * highMm) / (2 * thickMm);
+      const flux = 1 - thrownBackAt(Math.sqrt(1 - radius * radius), 1 / index);
+      all += flux;
+      kept += flux * perHit ** Math.floor(hits) * (1 - (hits % 1) * (1 - perHit));
+    }
+  return kept / all;
+};
+
+const crossing = (name: string, perHit: number, silver: number | null): ValidationCase => ({
+  group: 'edge-lit sheets',
+  name,
+  against:
+    'the sum over directions of what is left after each meeting with one face, every direction with its own slope',
+  tolerance: 0.01,
+  run: () => {
+    const worked = workedAll(silver === null ? 1 - perHit : 0);
+    const { edges, emitted } = sheetLight({ ...sheet, silver }, fit, row, worked);
+    return { computed: edges.top / emitted / edgeEntry(sheet, fit).entered, expected: passes(perHit) };
+  },
+});
+
+const touching: ValidationCase = {
+  group: 'edge-lit sheets',
+  name: 'where fans of LEDs 10 mm apart touch',
+  against: 'pitch / (2 tan θ) with sin θ = 1 / n',
+  tolerance: 0.01,
+  run: () => ({ computed: fansTouchMm(edgeEntry(sheet, fit), 10), expected: 5 / Math.tan(Math.asin(1 / index)) }),
+};
+
+const accounted: ValidationCase = {
+  group: 'edge-lit sheets',
+  name: 'all light accounted for',
+  against: 'what the LEDs give',
+  tolerance: 0.001,
+  run: () => {
+    const { missed, thrownBack, out, edges, lost, left, emitted } = sheetLight(
+      { ...sheet, lossPerMm: 0.0005 },
+      { ...fit, gapMm: 1 },
+      row,
+      workedAll(0.05),
+    );
+    const { top, right, bottom, left: leftEdge } = edges;
+    return { computed: missed + thrownBack + out + top + right + bottom + leftEdge + lost + left, expected: emitted };
+  },
+};
+
+export const sheetCases: readonly ValidationCase[] = [
+  viewed(4, 2.8, 0.5),
+  viewed(3, 3, 2),
+  thrown(1.49),
+  crossing('what crosses 300 mm of a sheet worked all over, 5 % taken at each meeting', 0.95, null),
+  crossing('what crosses 300 mm of silvered glass 4 mm thick, 93 % at each meeting', 0.93, 0.93),
+  touching,
+  accounted,
+];
