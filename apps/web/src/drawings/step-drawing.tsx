@@ -129,11 +129,11 @@ const Drawn = ({ evaluation, step: { shows, assembly } }: StepDrawingProps) => {
       return <Circuit evaluation={evaluation} chain={null} />;
     case 'lit':
       return <Lit evaluation={evaluation} />;
+    case 'cleat':
+      return <CleatOf own={evaluation.assemblies[assembly]!} />;
     case 'strip':
     case 'letters':
     case 'posts':
-    case 'cleat':
-      return <CleatOf own={evaluation.assemblies[assembly]!} />;
     case 'hang':
     case 'sizes':
       return <FrontBoard evaluation={evaluation} view={shows.view} />;

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { evenWorking } from './even.js';
-import { byRow, closeFit, plainSheet, row, workedBack } from './sheet-cases.js';
+import { byRow, closeFit, plainSheet, row, workedBack } from '../../testing/edge-lit-sheets.js';
 import { sheetLight } from './transport.js';
 import type { SheetSide } from './types.js';
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { seededRandom } from '../../base/maths/index.js';
-import { row, workedBack } from './sheet-cases.js';
+import { row, workedBack } from '../../testing/edge-lit-sheets.js';
 import { traceSlab } from './slab-trace.js';
 import { fullFollowing, sheetLight } from './transport.js';
 import type { ClearSheet, SideFinish, WorkedFaces } from './types.js';

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { edgeEntry } from './entry.js';
 import { thrownBackAt } from './fresnel.js';
 import { plainLoop } from './plain-loop.js';
-import { byRow, closeFit, plainSheet, row, workedBack } from './sheet-cases.js';
+import { byRow, closeFit, plainSheet, row, workedBack } from '../../testing/edge-lit-sheets.js';
 import { fullFollowing, previewFollowing, sheetLight } from './transport.js';
 import type { ClearSheet, SheetLight } from './types.js';
 

@@ -1,4 +1,4 @@
-import type { ClearSheet, EdgeFit, EdgeLed, SheetSide, SideFinish, WorkedFaces } from './types.js';
+import type { ClearSheet, EdgeFit, EdgeLed, SheetSide, SideFinish, WorkedFaces } from '../light/sheet/index.js';
 
 /** Sheets for tests. */
 const all = (finish: SideFinish): ClearSheet['sides'] => ({ top: finish, right: finish, bottom: finish, left: finish });
