@@ -74,8 +74,9 @@ test('on paper each sheet and each setting has a page of its own', async ({ page
   await expect(pages).toHaveCount(0);
   await page.emulateMedia({ media: 'print' });
   await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
-  // Three materials on a sheet each, and seven settings.
-  await expect(pages).toHaveCount(10);
+  // Three materials on a sheet each, and eight settings, the last of the drill.
+  await expect(pages).toHaveCount(11);
+  await expect(page.getByRole('region', { name: 'Page: set-up 8' })).toContainText('Drill press');
   await expect(page.getByRole('region', { name: 'Page: set-up 4' })).toContainText('Stop blocks, both sides');
   await expect(page.getByRole('region', { name: 'Page: set-up 4' }).getByRole('img')).toBeVisible();
   await expect(page.getByRole('region', { name: /Page: Birch plywood/ })).toContainText('Top return');
