@@ -9,8 +9,9 @@ export const useKeptInView = (element: RefObject<HTMLElement | null>, active: bo
     const kept = element.current;
     if (!active || kept === null || typeof IntersectionObserver !== 'function') return undefined;
     const observer = new IntersectionObserver(
-      ([entry]) => {
-        if (entry?.isIntersecting !== false) return;
+      (looks) => {
+        // A page that was busy hears of several looks at once: the last counts.
+        if (looks.at(-1)?.isIntersecting !== false) return;
         kept.scrollIntoView({ block: 'nearest' });
         // What comes in before the next look would leave it out as it was, and what does not change is not told: look anew.
         observer.unobserve(kept);
