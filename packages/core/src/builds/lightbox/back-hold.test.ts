@@ -2,7 +2,7 @@ import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { inAssembly, changed, dispensary, evaluatedCoarsely, testFonts } from '../../testing/harness.js';
 import { findingOn, mendedBy } from '../../testing/mended.js';
-import { backHolds, holdPlaces } from './back-hold.js';
+import { backHolds, boreDeepMm, holdPlaces } from './back-hold.js';
 
 let fonts: FontBook;
 beforeAll(async () => {
@@ -29,15 +29,15 @@ const forInserts = { 'case.returnBoardId': 'oak-18', 'case.seatMm': 12, 'case.ba
 
 describe('what holds the back of a box', () => {
   it('is all round it, at most 150 mm apart, and as often bought', () => {
-    const places = holdPlaces({ widthMm: 900, heightMm: 300 }, 3);
+    const { assembly, geometry } = boxed({});
+    const places = holdPlaces({ widthMm: 900, heightMm: 300 }, { ...assembly.case, seatMm: 7, playMm: 1 });
     // 820 mm between the outermost in six stretches, above and below; 220 mm in two, so one in the middle of each side.
     expect(places).toHaveLength(2 * 7 + 2 * 1);
     expect(new Set(places.map(([, y]) => y))).toEqual(new Set([3, 297, 150]));
-    const { back } = boxed({}).geometry;
-    const count = holdPlaces(back, 3).length;
-    expect(bought(forInserts)('machine-screw')).toBe(count);
-    expect(bought(forInserts)('insert')).toBe(count);
-    expect(bought({ 'case.backHold': 'turn-buttons' })('turn-button')).toBe(count);
+    expect(bought(forInserts)('machine-screw')).toBe(bought(forInserts)('insert'));
+    // Buttons hold farther: 3 + 3 along 810 mm and none between on the short sides.
+    expect(geometry.back.widthMm).toBeCloseTo(889.6, 6);
+    expect(bought({ 'case.backHold': 'turn-buttons' })('turn-button')).toBe(2 * 4);
   });
 
   it('takes holes of its own size through the back; buttons take none', () => {
@@ -83,12 +83,22 @@ describe('what holds the back of a box', () => {
     expect(found(forInserts, 'back-screws-near-edge')).toBeNull();
   });
 
+  it('has a bore as deep as its screw asks behind a back so thick', () => {
+    // 16 mm long: through 3 mm of back, 13 in wood, and a millimetre free where a thread would end in its bore.
+    expect(boreDeepMm(backHolds.screws, 3)).toBe(13);
+    expect(boreDeepMm(backHolds.screws, 6)).toBe(10);
+    expect(boreDeepMm(backHolds.inserts, 3)).toBe(14);
+    expect(boreDeepMm(backHolds.inserts, 9)).toBe(11);
+    const { buildList } = boxed(forInserts);
+    expect(buildList.steps.find(({ id }) => id === 'holes')!.detail).toContain('Ø6 mm, 11 mm deep');
+  });
+
   it('does not reach the face of a shallow case', () => {
-    // 13 mm of a screw in wood and 2 mm before the seat: 15 mm are enough.
+    // 10 mm of a screw in wood behind 6 mm of back, and 2 mm before the seat: 12 mm are enough.
     const shallow = (depthInsideMm: number) => ({ 'case.depthInsideMm': depthInsideMm });
-    expect(mended(shallow(13), 'back-screws-too-deep', 'deeper-case').gone).toBe(true);
-    expect(mended(shallow(13), 'back-screws-too-deep', 'turn-buttons').gone).toBe(true);
-    expect(found(shallow(15), 'back-screws-too-deep')).toBeNull();
+    expect(mended(shallow(11), 'back-screws-too-deep', 'deeper-case').gone).toBe(true);
+    expect(mended(shallow(11), 'back-screws-too-deep', 'turn-buttons').gone).toBe(true);
+    expect(found(shallow(12), 'back-screws-too-deep')).toBeNull();
   });
 
   it('by buttons rocks on a wall that it hangs flush on, and reaches no back that is set in', () => {

@@ -2,7 +2,7 @@ import type { Catalogue } from '../../document/catalogue/index.js';
 import type { BoxMaterials } from './materials.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
 import { sundry, type BoughtPart } from '../../making/parts/index.js';
-import { backHoldOf, holdEdgeMm, holdPlaces } from './back-hold.js';
+import { backHoldOf, holdPlaces } from './back-hold.js';
 import type { PartFacts } from './types.js';
 
 /** Weight of one coat of paint or one layer of film (kg/m²), typical. */
@@ -66,7 +66,7 @@ const cornerFixings = (catalogue: Catalogue, { geometry }: PartFacts): readonly 
 /** What is bought for a light box, for one sign. */
 export const lightboxBought = (catalogue: Catalogue, facts: PartFacts): readonly BoughtPart[] => {
   const { geometry, materials, design } = facts;
-  const held = holdPlaces(geometry.back, holdEdgeMm(design)).length;
+  const held = holdPlaces(geometry.back, design).length;
   const faceRoundM = (2 * (geometry.inside.widthMm + geometry.inside.heightMm)) / 1000;
   return [
     ...lined(materials, geometry),

@@ -4,7 +4,7 @@ import { oneChange, type Rule, type Remedy } from '../../judging/findings/index.
 import { fieldsIn } from '../../judging/results/index.js';
 import { set } from '../../document/design/index.js';
 import { membersOf } from '../../making/parts/index.js';
-import { backHoldOf, backPlayOf, holdEdgeMm } from './back-hold.js';
+import { backHoldOf, backPlayOf, boreDeepMm, holdEdgeMm } from './back-hold.js';
 import type { BoxResults } from './results.js';
 
 const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
@@ -59,7 +59,7 @@ export const backScrewsNearEdge: Rule<BoxResults> = ({ results, catalogue }) => 
     severity: 'fix',
     step: 'case',
     what: `The ${inserts ? 'inserts' : 'screws'} of the back are too near its edge`,
-    why: `A seat of ${mm(box.seatMm)} with ${mm(backPlayOf(box))} play leaves ${mm(edge)} from their middle to the edge; ${inserts ? `an insert in a hole of ${mm(boreMm[0])}` : 'a 3 mm screw'} wants ${mm(leastEdgeMm)}.`,
+    why: `A seat of ${mm(box.seatMm)} with ${mm(backPlayOf(box))} play leaves ${mm(edge)} from their middle to the edge; ${inserts ? `an insert in a hole of ${mm(boreMm)}` : 'a 3 mm screw'} wants ${mm(leastEdgeMm)}.`,
     numbers: [{ label: 'to the edge', value: edge, unit: 'mm' }],
     where: { view: 'slice', rect: rearRect(results) },
     target: {
@@ -78,12 +78,13 @@ const beforeSeatMm = 2;
 
 /** How far screws or inserts of the back reach too deep into the returns: into the seat of the face, or out at the front (mm). */
 const tooDeep = ({ assembly, geometry }: BoxResults): number => {
-  const { boreMm, holeMm } = backHoldOf(assembly.case);
+  const hold = backHoldOf(assembly.case);
   const seats = geometry.members[0]?.seats ?? [];
   const ledge = seats.find(({ holds }) => holds === 'back')?.fromFrontMm ?? 0;
   const face = seats.find(({ holds }) => holds === 'face');
   const woodMm = ledge - (face === undefined ? 0 : face.fromFrontMm + face.widthMm);
-  return holeMm === null ? 0 : Math.max(0, Math.round(10 * (boreMm[1] + beforeSeatMm - woodMm)) / 10);
+  const deepMm = boreDeepMm(hold, geometry.back.thicknessMm);
+  return hold.holeMm === null ? 0 : Math.max(0, Math.round(10 * (deepMm + beforeSeatMm - woodMm)) / 10);
 };
 
 /** A case so shallow that what holds the back reaches the face. */
@@ -98,7 +99,7 @@ export const backScrewsTooDeep: Rule<BoxResults> = ({ results }) => {
     severity: 'fix',
     step: 'case',
     what: `The ${box.backHold === 'inserts' ? 'inserts' : 'screws'} of the back reach the seat of the face`,
-    why: `They go ${mm(backHoldOf(box).boreMm[1])} into returns that are ${mm(box.depthInsideMm)} deep between back and face; ${mm(beforeSeatMm)} of wood must be left before them.`,
+    why: `They go ${mm(boreDeepMm(backHoldOf(box), results.geometry.back.thicknessMm))} into returns that are ${mm(box.depthInsideMm)} deep between back and face; ${mm(beforeSeatMm)} of wood must be left before them.`,
     numbers: [{ label: 'too deep by', value: excess, unit: 'mm' }],
     where: { view: 'slice', rect: rearRect(results) },
     target: {

@@ -1,7 +1,7 @@
 import { cornerJoints, memberMm3, type Member } from '../../joinery/members/index.js';
 import { moveOutline, outlineArea, rectRing, subtract, type Outline, type Point } from '../../base/outlines/index.js';
 import type { CutPart, PartLayer, PartShape } from '../../making/parts/index.js';
-import { backHoldOf, holdEdgeMm, holdPlaces } from './back-hold.js';
+import { backHoldOf, holdPlaces } from './back-hold.js';
 import type { PartFacts } from './types.js';
 import { blockParts } from './block-parts.js';
 import { leadEntry, leadHoleMm } from './lead-entry.js';
@@ -27,7 +27,7 @@ const layer = (operation: PartLayer['operation'], shapes: readonly PartShape[]):
 const holdHoles = ({ geometry, design }: PartFacts): readonly PartShape[] => {
   const { holeMm } = backHoldOf(design);
   if (holeMm === null) return [];
-  return holdPlaces(geometry.back, holdEdgeMm(design)).map(([x, y]) => ({ kind: 'hole', x, y, diameterMm: holeMm }));
+  return holdPlaces(geometry.back, design).map(([x, y]) => ({ kind: 'hole', x, y, diameterMm: holeMm }));
 };
 
 const leadHole = (x: number, y: number): PartShape => ({

@@ -5,7 +5,7 @@ import type { CaseGeometry } from '../../light/geometry/index.js';
 import type { LightRuns } from '../../light/runs/index.js';
 import { rectRing, subtract, type Outline } from '../../base/outlines/index.js';
 import type { Section, SectionShape } from '../../light/section/index.js';
-import { backHoldOf, holdEdgeMm } from './back-hold.js';
+import { backHoldOf, boreDeepMm, holdEdgeMm } from './back-hold.js';
 import { ledgeOf } from './ledge-parts.js';
 import { looksOut } from './rim.js';
 import { secondPlayMm } from './second-sheet.js';
@@ -90,8 +90,9 @@ const ledgeShapes = (runs: LightRuns, materials: BoxMaterials): readonly Section
 
 /** What holds the back, where the slice meets it at the top and the bottom: in its bore, or over the rear edges. */
 const holdShapes = ({ back, inside, members, recessMm }: CaseGeometry, design: CaseDesign): readonly SectionShape[] => {
-  const { name, boreMm, proudMm, holeMm } = backHoldOf(design);
-  const [bore, deep] = boreMm;
+  const hold = backHoldOf(design);
+  const { name, boreMm: bore, proudMm, holeMm } = hold;
+  const deep = boreDeepMm(hold, back.thicknessMm);
   const overMm = (members[0]?.thicknessMm ?? 0) / 2;
   return ([1, -1] as const).map((side) => {
     const y = side * (back.heightMm / 2 - holdEdgeMm(design));

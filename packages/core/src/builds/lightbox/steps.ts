@@ -1,11 +1,17 @@
 import { clampMinutes, glueWords, surfaceSteps, waitWords, type Finishing } from '../../making/finishing/index.js';
 import { hangSteps } from '../../making/hanging/index.js';
 import { cornerJoints, type Member } from '../../joinery/members/index.js';
-import { metricFence, setUpsOf, type ChannelSetUp, type DrillSetUp } from '../../joinery/setups/index.js';
+import {
+  metricFence,
+  setUpsOf,
+  type ChannelSetUp,
+  type DrillSetUp,
+  type TestPiece,
+} from '../../joinery/setups/index.js';
 import { membersOf } from '../../making/parts/index.js';
 import type { ToldStep } from '../../making/steps/index.js';
 import { ledgeOf } from './ledge-parts.js';
-import { backHoldOf } from './back-hold.js';
+import { backHoldOf, boreDeepMm } from './back-hold.js';
 import type { StepFacts } from './types.js';
 import { joiningCaution, joiningWords, wiringSteps } from '../common/wiring-steps.js';
 
@@ -42,6 +48,18 @@ const fenceWords = ({ passes, reference, clearMm }: ChannelSetUp): string =>
     ? `sunk into the fence so that ${mm(clearMm)} stand out, the ${reference} against it`
     : `fence ${passes.map(({ fenceMm }) => mm(fenceMm)).join(', ')} from the ${reference} to the near side`;
 
+/** How wide and how deep the bores in the returns are for what holds the back. */
+const boreWords = ({ design, geometry }: StepFacts): string => {
+  const hold = backHoldOf(design);
+  return ` Bores in the returns: Ø${hold.boreMm} mm, ${mm(boreDeepMm(hold, geometry.back.thicknessMm))} deep.`;
+};
+
+/** What the test piece of a setting must measure. */
+const testWords = (test: TestPiece | null): string =>
+  test === null
+    ? ''
+    : `${test.what} ${test.measures.map(({ label, mm: value }) => `${label} ${mm(value)}`).join(', ')}.`;
+
 const drillStep = (setUp: DrillSetUp): Told => {
   const { id, title, members, passes, reference, alongMm, bores, test, cutter } = setUp;
   const depths = bores.map(({ diameterMm, depthMm }) =>
@@ -51,7 +69,7 @@ const drillStep = (setUp: DrillSetUp): Told => {
     id: `set-up-${id}`,
     phase: 'cut',
     title: `${title}, in ${members.join(' and ')}`,
-    detail: `${cutter.name[0]!.toUpperCase()}${cutter.name.slice(1)}: ${mm(passes[0].fenceMm)} from the ${reference}, at ${alongMm.map(mm).join(', ')} from the front edge; ${depths.join(', then ')}. ${test?.what ?? ''} ${(test?.measures ?? []).map(({ label, mm: value }) => `${label} ${mm(value)}`).join(', ')}.`,
+    detail: `${cutter.name[0]!.toUpperCase()}${cutter.name.slice(1)}: ${mm(passes[0].fenceMm)} from the ${reference}, at ${alongMm.map(mm).join(', ')} from the front edge; ${depths.join(', then ')}. ${testWords(test)}`,
     minutes: 6 + 2 * members.length * alongMm.length,
     waitMinutes: 0,
     shows: { view: 'set-up', setUp },
@@ -79,7 +97,7 @@ const setUpSteps = ({ parts, cutters }: StepFacts): readonly Told[] => {
             : [
                 `Stop blocks ${mm(stopped.blocksMm)} from the bit on both sides leave ${mm(stopped.endMm)} at each end.`,
               ]),
-          `${test?.what ?? ''} ${(test?.measures ?? []).map(({ label, mm: value }) => `${label} ${mm(value)}`).join(', ')}.`,
+          testWords(test),
         ].join(' '),
         minutes: 8 + 3 * members.length,
         waitMinutes: 0,
@@ -120,7 +138,7 @@ const cut = (facts: StepFacts): readonly Told[] => {
       id: 'holes',
       phase: 'cut',
       title: 'Drill the back and the lead hole',
-      detail: `${backHoldOf(design).prepared} Ream the lead hole’s edges and fit the grommet, so that no lead lies over a sharp edge.`,
+      detail: `${backHoldOf(design).prepared}${boreWords(facts)} Ream the lead hole’s edges and fit the grommet, so that no lead lies over a sharp edge.`,
       minutes: 10,
       waitMinutes: 0,
       caution: null,
