@@ -24,12 +24,22 @@ export {
   type Assembly,
   type BoxResults,
   type BuildName,
+  heldSheet,
+  usualEngraver,
+  usualHolder,
+  type BaseDesign,
+  type EdgeLitAssembly,
+  type FrameDesign,
+  type TopDesign,
   type FaceLitAssembly,
   type FaceLitResults,
   type Front,
   type FrontShape,
   type HaloAssembly,
   type HaloResults,
+  type HeldSheet,
+  type HolderDesign,
+  type PanelResults,
   type LetterArtwork,
   type BackerDesign,
   type LetterAssembly,
@@ -53,6 +63,8 @@ export { fieldsIn, frontOf, inDesign, type AnyAssembly, type AssemblyResults } f
 export * from './document/calibrate/index.js';
 export { kerfCoupon, kerfSquareMm } from './making/coupons/index.js';
 export * from './document/catalogue/index.js';
+export { mostCompared, type ComparedWay, type WayToCompare } from './sign/compare/index.js';
+export { sheetSides, type SheetSide } from './light/sheet/index.js';
 export { cornerWords } from './light/laying/index.js';
 export {
   assemblyLabel,

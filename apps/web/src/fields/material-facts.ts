@@ -43,6 +43,7 @@ const stuffRgb: Readonly<Record<Board['stuff'], LinearRgb>> = {
   composite: [0.8, 0.8, 0.8],
   foam: [0.9, 0.9, 0.88],
   acrylic: [0.75, 0.8, 0.82],
+  glass: [0.66, 0.76, 0.72],
   film: [0.6, 0.6, 0.6],
   printed: [0.35, 0.35, 0.38],
 };

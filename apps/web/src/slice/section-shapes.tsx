@@ -24,6 +24,14 @@ export const SectionShapes = ({ drawing }: { readonly drawing: SliceDrawing }) =
         <path d="M0 2h7M0 5.5h7" stroke="#c4a667" strokeWidth="0.7" />
       </pattern>
     </defs>
+    <clipPath id="slice-window">
+      <rect
+        x={drawing.left - 1}
+        y={drawing.faceY - 1}
+        width={drawing.widthPx + 2}
+        height={(drawing.frontZMm - drawing.rearZMm) * drawing.scale + 2}
+      />
+    </clipPath>
     {drawing.section.shapes.map((shape, index) => (
       <path
         key={`${shape.role}-${index}`}
@@ -31,6 +39,7 @@ export const SectionShapes = ({ drawing }: { readonly drawing: SliceDrawing }) =
         fill={fills[shape.role]}
         stroke="#4a4438"
         strokeWidth={0.8}
+        clipPath={drawing.section.near === undefined ? undefined : 'url(#slice-window)'}
       />
     ))}
   </>
@@ -45,10 +54,11 @@ export const SectionDepth = ({
   readonly own: AssemblyEvaluation;
 }) => {
   const unit = useView((view) => view.unit);
-  const { mm } = buildOf(own).depth(own);
-  const [rightX] = onSlice(drawing, 0, -drawing.section.heightMm / 2);
-  const [, faceInner] = onSlice(drawing, mm, 0);
-  const [, backInner] = onSlice(drawing, 0, 0);
+  const { mm, at } = buildOf(own).depth(own);
+  const fromZ = at?.fromZMm ?? 0;
+  const [rightX] = onSlice(drawing, 0, drawing.lowMm);
+  const [, faceInner] = onSlice(drawing, fromZ + mm, 0);
+  const [, backInner] = onSlice(drawing, fromZ, 0);
   return (
     <>
       <g className="figure fill-ink stroke-ink" fontSize={13}>

@@ -11,6 +11,11 @@ export interface SliceDrawing {
   /** Screen y of the face's front. */
   readonly faceY: number;
   readonly widthPx: number;
+  /** What of its height is drawn. */
+  readonly lowMm: number;
+  readonly highMm: number;
+  readonly rearZMm: number;
+  readonly frontZMm: number;
 }
 
 const profileRoom = 76;
@@ -19,19 +24,22 @@ const belowRoom = 30;
 
 /** Fits the section under its luminance profile; `held` keeps a scale while a handle is dragged. */
 export const sliceDrawing = (section: Section, size: Size, held: number | null): SliceDrawing => {
-  const depth = section.frontZMm - section.rearZMm;
-  const fit = Math.min((size.width - 2 * sideRoom) / section.heightMm, (size.height - profileRoom - belowRoom) / depth);
+  const { rearZMm, frontZMm } = section.near ?? section;
+  const depth = frontZMm - rearZMm;
+  const lowMm = section.near?.lowMm ?? -section.heightMm / 2;
+  const highMm = section.near?.highMm ?? section.heightMm / 2;
+  const fit = Math.min((size.width - 2 * sideRoom) / (highMm - lowMm), (size.height - profileRoom - belowRoom) / depth);
   const scale = held ?? Math.max(0.02, fit);
-  const widthPx = section.heightMm * scale;
-  return { section, scale, left: Math.max(sideRoom, (size.width - widthPx) / 2), faceY: profileRoom, widthPx };
+  const widthPx = (highMm - lowMm) * scale;
+  return { section, scale, left: Math.max(sideRoom, (size.width - widthPx) / 2), faceY: profileRoom, widthPx, lowMm, highMm, rearZMm, frontZMm };
 };
 
 /** A point of the section (z, y) on the screen. */
 export const onSlice = (
-  { section, scale, left, faceY }: SliceDrawing,
+  { scale, left, faceY, highMm, frontZMm }: SliceDrawing,
   z: number,
   y: number,
-): readonly [number, number] => [left + (section.heightMm / 2 - y) * scale, faceY + (section.frontZMm - z) * scale];
+): readonly [number, number] => [left + (highMm - y) * scale, faceY + (frontZMm - z) * scale];
 
 export const ringPath = (drawing: SliceDrawing, ring: Ring): string =>
   `M${ring
@@ -59,7 +67,6 @@ export const luminanceProfile = (
 ): Profile => {
   const column = Math.min(grid.columns - 1, Math.max(0, Math.floor((xMm - grid.area.x) / grid.cellWidthMm)));
   const top = Math.max(1e-9, evenness.maxCdM2);
-  const half = drawing.section.heightMm / 2;
   // Letters in front of a lit wall hide it; beside lit letters there is no light.
   const isHidden = (share: number): boolean =>
     (profile === 'round-letters' && share > 0.5) || (profile === 'letters' && share < 0.5);
@@ -67,13 +74,14 @@ export const luminanceProfile = (
     const cell = row * grid.columns + column;
     const y = grid.area.y + (row + 0.5) * grid.cellHeightMm;
     return { y, value: isHidden(letters[cell] ?? 0) ? 0 : (luminance[cell] ?? 0) };
-  }).filter(({ y }) => Math.abs(y) <= half);
+  });
   const values = rows.map(({ value }) => value);
-  const points = rows.map(({ y, value }) => {
+  const drawn = rows.filter(({ y }) => y >= drawing.lowMm && y <= drawing.highMm);
+  const points = drawn.map(({ y, value }) => {
     const [x] = onSlice(drawing, 0, y);
     return `${x.toFixed(1)} ${(drawing.faceY - 14 - (value / top) * profileHeight).toFixed(1)}`;
   });
-  return { path: `M${points.join('L')}`, topCdM2: Math.max(...values), lowCdM2: Math.min(...values) };
+  return { path: `M${points.join('L')}`, topCdM2: Math.max(0, ...values), lowCdM2: values.length === 0 ? 0 : Math.min(...values) };
 };
 
 /** The widest half beam that is drawn (degrees). */

@@ -11,8 +11,10 @@ import { SectionDepth, SectionShapes } from './section-shapes';
 import { useSize } from '../job/use-size';
 import { useParts } from '../view/use-parts';
 
-const heldAt = (mm: number, { leastMm, mostMm }: SliceDepth): number =>
-  Math.min(mostMm, Math.max(leastMm, Math.round(mm)));
+const heldAt = (mm: number, { leastMm, mostMm, stepMm = 1 }: SliceDepth): number => {
+  const steps = Math.round(1 / stepMm);
+  return Math.min(mostMm, Math.max(leastMm, Math.round(mm * steps) / steps));
+};
 
 interface DepthHandleProps {
   readonly drawing: SliceDrawing;
@@ -20,7 +22,10 @@ interface DepthHandleProps {
   readonly hold: (scale: number | null) => void;
 }
 
-/** Drags the back: down is deeper. Arrow keys do the same by 1 mm, or 10 with Shift; Escape lets go. */
+/**
+ * Drags the back, down is deeper; or what stands before the edge, up is forward. Arrow keys do the same by one step, or ten with
+ * Shift; Escape lets go.
+ */
 const DepthHandle = ({ drawing, handle, hold }: DepthHandleProps) => {
   const gesture = useGesture();
   const begun = useRef({ y: 0, depth: 0, scale: 1 });
@@ -28,7 +33,13 @@ const DepthHandle = ({ drawing, handle, hold }: DepthHandleProps) => {
   const path = pathOf(handle.field);
   const depth = useDesignValue(handle.field) ?? handle.mm;
   const unit = useView((view) => view.unit);
-  const [x, y] = onSlice(drawing, drawing.section.rearZMm / 2, 0);
+  const { at, stepMm = 1 } = handle;
+  const [x, y] =
+    at === undefined
+      ? onSlice(drawing, drawing.section.rearZMm / 2, 0)
+      : onSlice(drawing, at.fromZMm + depth, at.yMm);
+  // Down on the screen is toward the rear.
+  const way = at === undefined ? 1 : -1;
   const letGo = (how: 'end' | 'cancel'): void => {
     gesture.letGo(how);
     hold(null);
@@ -41,7 +52,7 @@ const DepthHandle = ({ drawing, handle, hold }: DepthHandleProps) => {
   };
   const onPointerMove = (event: PointerEvent): void => {
     const { y: fromY, depth: fromDepth, scale } = begun.current;
-    gesture.change([{ path, value: heldAt(fromDepth + (event.clientY - fromY) / scale, handle) }]);
+    gesture.change([{ path, value: heldAt(fromDepth + (way * (event.clientY - fromY)) / scale, handle) }]);
   };
   const onKeyDown = (event: KeyboardEvent): void => {
     if (event.key === 'Escape' && gesture.isOpen()) return letGo('cancel');
@@ -53,7 +64,7 @@ const DepthHandle = ({ drawing, handle, hold }: DepthHandleProps) => {
           : 0;
     if (step === 0) return;
     event.preventDefault();
-    changeDesign([{ path, value: heldAt(depth + step * (event.shiftKey ? 10 : 1), handle) }]);
+    changeDesign([{ path, value: heldAt(depth + way * step * stepMm * (event.shiftKey ? 10 : 1), handle) }]);
   };
   return (
     <g
@@ -63,7 +74,7 @@ const DepthHandle = ({ drawing, handle, hold }: DepthHandleProps) => {
       aria-orientation="vertical"
       aria-valuemin={handle.leastMm}
       aria-valuemax={handle.mostMm}
-      aria-valuenow={Math.round(depth)}
+      aria-valuenow={heldAt(depth, handle)}
       aria-valuetext={formatLength(depth, unit)}
       data-testid="depth-handle"
       className="cursor-ns-resize touch-none"
@@ -73,7 +84,14 @@ const DepthHandle = ({ drawing, handle, hold }: DepthHandleProps) => {
       onPointerCancel={() => letGo('cancel')}
       onKeyDown={onKeyDown}
     >
-      <rect x={x - 34} y={y - 9} width={68} height={18} rx={3} className="fill-ink" />
+      {at === undefined ? (
+        <rect x={x - 34} y={y - 9} width={68} height={18} rx={3} className="fill-ink" />
+      ) : (
+        <>
+          <rect x={x - 14} y={y - 22} width={28} height={44} fill="transparent" />
+          <rect x={x - 9} y={y - 12} width={18} height={24} rx={3} className="fill-ink" fillOpacity={0.82} />
+        </>
+      )}
       <path
         d={`M${x - 8} ${y - 2}l8 -5l8 5M${x - 8} ${y + 2}l8 5l8 -5`}
         fill="none"
@@ -105,8 +123,18 @@ const Drawing = ({ own }: { readonly own: AssemblyEvaluation }) => {
   return (
     <div ref={holder} className="relative min-w-0 flex-1">
       <svg className="absolute inset-0 h-full w-full" role="group" aria-label="The slice, to scale">
-        {lit && lightCones(drawing, own).map((path) => <path key={path} d={path} fill="#f5b945" fillOpacity={0.17} />)}
         <SectionShapes drawing={drawing} />
+        {lit &&
+          lightCones(drawing, own).map((path) => (
+            <path
+              key={path}
+              d={path}
+              fill="#f5a623"
+              fillOpacity={0.2}
+              clipPath={drawing.section.near === undefined ? undefined : 'url(#slice-window)'}
+              pointerEvents="none"
+            />
+          ))}
         {place && (
           <rect
             x={onSlice(drawing, 0, place.rect.y + place.rect.height)[0]}

@@ -1,4 +1,4 @@
-import { fontListings, inDesign } from '@vitrum/core';
+import { fontListings, inDesign, type Tool } from '@vitrum/core';
 import { pageOf } from '../builds';
 import { useDocument } from '../document/document-store';
 import { useFields } from '../document/selection';
@@ -79,6 +79,9 @@ const useToolHint = (): string | undefined => {
   return materials.tool.kind === 'bit' && corners > 0 ? `${parts}; ${corners} inside corners come out round` : parts;
 };
 
+/** Tools that cut through, not those that work faces alone. */
+const cutsThrough = ({ engraves }: Tool): boolean => engraves === undefined;
+
 /** What it says or shows, and what that is cut with. */
 export const ArtworkStep = () => {
   const at = useFields();
@@ -100,10 +103,10 @@ export const ArtworkStep = () => {
       <DrawingField />
       <div className="mt-2 border-t border-line pt-2">
         <ChoiceField
-          label="Cut with"
+          label={words.label ?? 'Cut with'}
           field={at.artwork.toolId}
           otherwise={words.tool}
-          choices={choicesOf(tools)}
+          choices={choicesOf(tools.filter(words.takes ?? cutsThrough))}
           hint={toolHint}
         />
         {toolCaution !== null && <p className="my-1 border-l-4 border-caution pl-2 text-[13px]">{toolCaution}</p>}

@@ -44,6 +44,7 @@ const shortWays = {
   brackets: 'brackets',
   chain: 'chains',
   posts: 'posts',
+  stands: 'own base',
 } as const;
 
 /** The name of a step, by the build of the chosen assembly. */

@@ -9,6 +9,7 @@ export const meaningOfLight = (reply: SessionReply): Meaning => {
     case 'progress':
     case 'tried':
       return 'more';
+    case 'compared':
     case 'tracing':
       return reply.done ? 'over' : 'more';
     default:

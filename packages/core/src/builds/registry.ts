@@ -1,6 +1,7 @@
+import { edgeLit } from './edge-lit/index.js';
 import { faceLit } from './face-lit/index.js';
 import { halo } from './halo/index.js';
 import { lightbox } from './lightbox/index.js';
 
 /** Every build that Vitrum knows, a folder each. A new one is one line here. */
-export const registry = [lightbox, halo, faceLit] as const;
+export const registry = [lightbox, halo, faceLit, edgeLit] as const;

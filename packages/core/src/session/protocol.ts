@@ -4,6 +4,7 @@ import type { Design } from '../sign/design/index.js';
 import type { Evaluation } from '../sign/evaluate/index.js';
 import type { TraceReport } from '../builds/index.js';
 import type { Finding } from '../judging/findings/index.js';
+import type { ComparedWay, WayToCompare } from '../sign/compare/index.js';
 import type { SolvedSign } from '../sign/solving/index.js';
 import type { Problem } from '../base/result.js';
 import type { SolveRoom, Solution, SweepAxes, TryPoint, Goal } from '../sign/tryouts/index.js';
@@ -29,6 +30,14 @@ export type SessionRequest =
     }
   /** An assembly solved: strip, layout, depth, faces and supplies chosen anew; what was set by hand is kept. */
   | { readonly kind: 'choose'; readonly id: number; readonly design: Design; readonly assembly: number }
+  /** Ways to make an assembly, looked at beside one another. */
+  | {
+      readonly kind: 'compare';
+      readonly id: number;
+      readonly design: Design;
+      readonly assembly: number;
+      readonly ways: readonly WayToCompare[];
+    }
   /** A drawing file made into an outline. */
   | { readonly kind: 'take'; readonly id: number; readonly file: DrawingFile; readonly options: IntakeOptions }
   | { readonly kind: 'cancel'; readonly id: number };
@@ -46,6 +55,7 @@ export type SessionReply =
   | { readonly kind: 'swept'; readonly id: number }
   | { readonly kind: 'solved'; readonly id: number; readonly solution: Solution }
   | { readonly kind: 'chosen'; readonly id: number; readonly solved: SolvedSign }
+  | { readonly kind: 'compared'; readonly id: number; readonly ways: readonly ComparedWay[]; readonly done: boolean }
   | { readonly kind: 'taken'; readonly id: number; readonly drawing: TakenDrawing }
   | { readonly kind: 'cancelled'; readonly id: number }
   /** The input was wrong. */

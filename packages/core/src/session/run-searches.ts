@@ -1,4 +1,5 @@
 import { buildOf } from '../builds/index.js';
+import { compareWays, type ComparedWay } from '../sign/compare/index.js';
 import { createJudge } from '../sign/evaluate/index.js';
 import { solveSign } from '../sign/solving/index.js';
 import { checkAxes, solve, sweep, type TryPoint } from '../sign/tryouts/index.js';
@@ -58,4 +59,15 @@ export const runChoose = async (run: Run, { id, design, assembly }: Asked<'choos
     post({ kind: 'progress', id, done, what: 'choosing' }),
   );
   if (chosen !== null) post({ kind: 'chosen', id, solved: chosen.result });
+};
+
+/** Ways to make an assembly, looked at beside one another; told as they come. */
+export const runCompare = async (run: Run, { id, design, assembly, ways }: Asked<'compare'>): Promise<void> => {
+  const { post, evaluator } = run;
+  const found: ComparedWay[] = [];
+  const compared = await inTurns(run, id, compareWays(design, assembly, ways, evaluator.quick), (way) => {
+    found.push(way);
+    post({ kind: 'compared', id, ways: [...found], done: false });
+  });
+  if (compared !== null) post({ kind: 'compared', id, ways: found, done: true });
 };

@@ -2,7 +2,7 @@ import { createEvaluator } from '../sign/evaluate/index.js';
 import type { SessionReply, SessionRequest } from './protocol.js';
 import { runEvaluate } from './run-evaluate.js';
 import { runMaps, runPack, runTake } from './run-files.js';
-import { runChoose, runSolve, runSweep, runTrace } from './run-searches.js';
+import { runChoose, runCompare, runSolve, runSweep, runTrace } from './run-searches.js';
 import type { Opened, Run, SessionHost } from './turns.js';
 
 export type { SessionHost } from './turns.js';
@@ -25,6 +25,8 @@ const work = (run: Run, request: Working): Promise<void> => {
       return runSolve(run, request);
     case 'choose':
       return runChoose(run, request);
+    case 'compare':
+      return runCompare(run, request);
   }
 };
 

@@ -1,4 +1,4 @@
-import type { AssemblyEvaluation, Segment, WorkStep } from '@vitrum/core';
+import type { AssemblyEvaluation, Segment, Tool, WorkStep } from '@vitrum/core';
 import type { ComponentType } from 'react';
 import type { FrontView } from '../../lamp-room/front-view';
 import type { Guide } from '../../guide/types';
@@ -36,7 +36,15 @@ export interface BuildPage {
   /** The step Face in a few words of figures. */
   readonly faceDetail: (own: AssemblyEvaluation) => string;
   /** How it speaks of its tool and of work from behind. */
-  readonly cutting: { readonly tool: string; readonly front: string; readonly behind: string };
+  readonly cutting: {
+    readonly tool: string;
+    readonly front: string;
+    readonly behind: string;
+    /** “Cut with” when left out. */
+    readonly label?: string;
+    /** Tools to choose from; those that cut through when left out. */
+    readonly takes?: (tool: Tool) => boolean;
+  };
   /** Fields of the step Artwork that are its own. */
   readonly ArtworkFields: ComponentType;
   /** Fields of the step Power that are its own. */

@@ -21,7 +21,7 @@ import type { Distribution } from '../../light/photometry/index.js';
 import type { LightRuns, LightShare, Point3 } from '../../light/runs/index.js';
 import type { Section } from '../../light/section/index.js';
 import type { ToFinish } from '../../making/finishing/index.js';
-import type { HangingWay, HungBody } from '../../making/hanging/index.js';
+import type { HangingWay, HungBody, OwnWay } from '../../making/hanging/index.js';
 import type { BoughtPart, CutPart } from '../../making/parts/index.js';
 import type { Solid } from '../../making/solids/index.js';
 import type { ToldStep } from '../../making/steps/index.js';
@@ -131,6 +131,10 @@ export interface SliceDepth {
   readonly mm: number;
   readonly leastMm: number;
   readonly mostMm: number;
+  /** What it moves by; 1 when left out. */
+  readonly stepMm?: number;
+  /** Where the slice tells it: from this place toward the front, at this height, with the handle there. Else from the back, in the middle. */
+  readonly at?: { readonly fromZMm: number; readonly yMm: number };
 }
 
 /** What the bench can measure of the temperature of an assembly after an hour. */
@@ -179,7 +183,7 @@ export interface BuildWork<Own extends AnyAssembly, OwnLaid extends Laid, Result
 /** How assemblies of a build may hang. */
 export interface Hanging {
   /** Ways to choose from, and the one taken where nothing is chosen: null where it is to be decided. */
-  readonly ways: readonly Exclude<HangingWay, 'posts'>[];
+  readonly ways: readonly Exclude<HangingWay, OwnWay>[];
   readonly usual: HangingWay | null;
   /** From the rear of the assembly to the wall, held off by its own posts (mm). */
   readonly standsOffMm: number;

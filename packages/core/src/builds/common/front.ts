@@ -42,6 +42,8 @@ export interface Front {
   readonly covered: 'letters' | 'round-letters';
   /** The map is shown inside this alone; everywhere it reaches when null. What covers it outside is what stands behind. */
   readonly clip: Outline | null;
+  /** What it is clipped to is a sheet that is seen round the letters as well. */
+  readonly sheet?: true;
   readonly rim: FrontRim | null;
   readonly shapes: readonly FrontShape[];
   /** What is fitted into view. */

@@ -5,7 +5,7 @@ import type { Point3, Segment } from '../../light/runs/index.js';
 import { measureLine, type Point } from '../../base/outlines/index.js';
 import { boxSides, type BoxSide, type LightDesign } from './schema.js';
 import { passesOf, timesAlong } from './sides.js';
-import { segmentAlong, type Blueprint } from './straight.js';
+import { segmentAlong, type Blueprint } from '../../light/laying/index.js';
 
 /**
  * A ledge that carries strip which looks out at the returns stands so far in from them, where a design does not say. It is

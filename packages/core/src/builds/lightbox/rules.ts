@@ -13,7 +13,8 @@ import { stripsOverlap } from '../common/overlap-rules.js';
 import { isNoFinish, tapeLetsGo } from '../common/hold-rules.js';
 import { dotsShow, faceTooBright, tooDim, unevenCorners, type FaceRemedies } from '../faces/rules.js';
 import { coatsUneven, showsInside } from '../faces/see-through.js';
-import { betweenCutMarks, noStrip, reelShort } from './strip-rules.js';
+import { noStrip } from '../common/no-strip.js';
+import { betweenCutMarks, reelShort } from './strip-rules.js';
 
 const remedies: FaceRemedies<BoxResults> = { addRows, closerEnds, deepen, dropRows, whiterLining, secondSheet };
 

@@ -4,7 +4,7 @@ import type { Strip } from '../../document/catalogue/index.js';
 import type { BoxMaterials } from './materials.js';
 import type { LightDesign } from './schema.js';
 import { bentSides, rimPieces, type RimPiece } from './rim.js';
-import { segmentAlong, type Blueprint } from './straight.js';
+import { segmentAlong, type Blueprint } from '../../light/laying/index.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
 import { maxLeds, placeLeds, withCuts } from '../../light/laying/index.js';
 import type { LightRuns, Point3, Segment } from '../../light/runs/index.js';

@@ -5,12 +5,11 @@ import type { BoxResults } from './results.js';
 import {
   changeStrip,
   oneChange,
-  suitableStrips,
   wholeFront,
+  suitableStrips,
   type Remedy,
   type Rule,
 } from '../../judging/findings/index.js';
-import { stripLaid } from '../common/strip-laid.js';
 
 const tenths = (value: number): number => Math.round(value * 10) / 10;
 const mm = (value: number): string => `${tenths(value)} mm`;
@@ -71,29 +70,6 @@ export const betweenCutMarks: Rule<BoxResults> = ({ results, catalogue }) => {
       settled: (tried) => rest(tried) < leftoverNoticedMm,
     },
     remedies: [changeStrip(results, finer), resized(true), resized(false)],
-  };
-};
-
-/** No segment of strip fits at all. */
-export const noStrip: Rule<BoxResults> = ({ results, catalogue }) => {
-  if (results.runs.segments.length > 0) return null;
-  const { strip } = results.materials;
-  return {
-    id: 'no-strip',
-    severity: 'stop',
-    step: 'light',
-    what: 'Not one piece of this strip fits',
-    why: `It is cut every ${mm(strip.cutPitchMm)}, and there is no room for that between the end margins.`,
-    numbers: [{ label: 'cut pitch', value: strip.cutPitchMm, unit: 'mm' }],
-    where: wholeFront(results),
-    target: stripLaid,
-    remedies: [
-      oneChange('no-margin', 'End margin 2 mm', fieldsIn(results).light.endMarginMm, 2),
-      changeStrip(
-        results,
-        suitableStrips(results, catalogue).filter(({ cutPitchMm }) => cutPitchMm < strip.cutPitchMm),
-      ),
-    ],
   };
 };
 

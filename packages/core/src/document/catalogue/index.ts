@@ -1,4 +1,5 @@
 export { channelLights, channelsOf, type Channel, type ChannelName, type StripLight } from './channels.js';
+export { emitterMmOf } from './emitter.js';
 export { distinctItems, findItem } from './find.js';
 export {
   cutsThrough,
@@ -25,6 +26,7 @@ export type {
   Coating,
   Controller,
   Cutter,
+  Engraving,
   FaceSheet,
   Film,
   Fixing,
@@ -35,6 +37,7 @@ export type {
   Lining,
   Measured,
   Paint,
+  Pane,
   Provenance,
   Rates,
   Scatter,

@@ -24,7 +24,7 @@ const scatter = z.discriminatedUnion('kind', [
 ]);
 
 /** What sheets are made of, by the names that a tool asks for. */
-export const stuffNames = ['film', 'acrylic', 'wood', 'metal', 'composite', 'foam', 'printed'] as const;
+export const stuffNames = ['film', 'acrylic', 'glass', 'wood', 'metal', 'composite', 'foam', 'printed'] as const;
 const stuff = z.enum(stuffNames);
 
 /** What an item of each list of the catalogue must have; more may hang on it. */
@@ -51,6 +51,7 @@ const itemSchemas = {
     maxBoardC: above,
     bendRadiusMm: length,
     reelMm: above,
+    emitterMm: above.optional(),
   }),
   faces: z.looseObject({
     ...item,
@@ -59,6 +60,17 @@ const itemSchemas = {
     reflectance: share,
     scatter,
     tintRgb: z.tuple([some, some, some]).optional(),
+    maxC: above,
+    expansionPerK: some,
+  }),
+  panes: z.looseObject({
+    ...item,
+    ...sheet,
+    stuff: z.enum(['acrylic', 'glass']),
+    // Below √2 an edge would let in light that the faces do not keep.
+    index: z.number().min(1.42).max(2.5),
+    lossPerM: z.number().min(0).max(1000),
+    silver: share.optional(),
     maxC: above,
     expansionPerK: some,
   }),
@@ -75,7 +87,7 @@ const itemSchemas = {
     form: z.enum(['sheet', 'bar']),
     stuff,
     conductsWmK: above,
-    uses: z.array(z.enum(['return', 'back', 'letter'])),
+    uses: z.array(z.enum(['return', 'back', 'letter', 'base'])),
     passesPerMm: share.optional(),
     showsGrain: z.literal(true).optional(),
   }),
@@ -169,6 +181,17 @@ const itemSchemas = {
     cuts: z.array(z.looseObject({ stuff, mostMm: above })),
     bedWidthMm: above,
     bedHeightMm: above,
+    engraves: z
+      .looseObject({
+        method: z.enum(['beam', 'bit', 'hand', 'blasted', 'sanded']),
+        lineMm: above,
+        takes: share,
+        ownSide: share,
+        fullMm: above,
+        passMm: above,
+        minPerM2: some,
+      })
+      .optional(),
   }),
   cutters: z.looseObject({ ...item, kind: z.enum(['blade', 'bit']), cutMm: above, mostDeepMm: above }),
   walls: z.looseObject({ ...item, reflectanceRgb: rgb }),

@@ -2,6 +2,8 @@ import { controllers, joints, supplies, wires } from './shipped/power.js';
 import { boards, films, linings, walls } from './shipped/boards.js';
 import { glues, paints } from './shipped/finishes.js';
 import { coatings, faces } from './shipped/faces.js';
+import { panes } from './shipped/panes.js';
+import { engravers } from './shipped/engravers.js';
 import { colouredStrips } from './shipped/coloured-strips.js';
 import { whiteStrips } from './shipped/white-strips.js';
 import type { Catalogue, Cutter, Fixing, Sundry, Tool } from './types.js';
@@ -180,6 +182,7 @@ const tools: readonly Tool[] = [
     bedHeightMm: 300,
   },
   { ...router(6), id: 'bit-6', name: 'Router bit 6 mm', price: 16, leastStrokeMm: 4 },
+  ...engravers,
 ];
 
 const cutters: readonly Cutter[] = [
@@ -203,6 +206,7 @@ const cutters: readonly Cutter[] = [
 export const shippedCatalogue: Catalogue = {
   strips: [...whiteStrips, ...colouredStrips],
   faces,
+  panes,
   coatings,
   boards,
   linings,

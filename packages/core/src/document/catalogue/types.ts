@@ -51,6 +51,8 @@ export interface Strip extends Item {
   /** The tightest bow it takes, bent on its side or round a curve in its plane as its make allows (mm). */
   readonly bendRadiusMm: number;
   readonly reelMm: number;
+  /** Light-giving part of one LED, across the strip and along it (mm); by its colour when left out. */
+  readonly emitterMm?: number;
 }
 
 /** How a sheet spreads what passes: all ways alike, or a lobe of `sigmaDeg` round the straight line plus an unscattered share. */
@@ -75,7 +77,24 @@ export interface FaceSheet extends Item {
 }
 
 /** What a sheet is made of, as far as a tool asks. */
-export type Stuff = 'film' | 'acrylic' | 'wood' | 'metal' | 'composite' | 'foam' | 'printed';
+export type Stuff = 'film' | 'acrylic' | 'glass' | 'wood' | 'metal' | 'composite' | 'foam' | 'printed';
+
+/** A clear sheet that light goes along between its faces. Price per whole sheet. */
+export interface Pane extends Item {
+  readonly stuff: 'acrylic' | 'glass';
+  readonly thicknessMm: number;
+  /** Refractive index. */
+  readonly index: number;
+  /** Natural logarithm of what is lost along a metre of path in it. */
+  readonly lossPerM: number;
+  /** What the silver on its back gives back at each meeting; none: left out. */
+  readonly silver?: number;
+  readonly sheetWidthMm: number;
+  readonly sheetHeightMm: number;
+  readonly densityKgM3: number;
+  readonly maxC: number;
+  readonly expansionPerK: number;
+}
 
 /** Board for returns and backs, in sheets or in bars (sheets no wider than one return). Price per whole sheet or bar. */
 export interface Board extends Item {
@@ -87,7 +106,7 @@ export interface Board extends Item {
   readonly sheetWidthMm: number;
   readonly sheetHeightMm: number;
   readonly densityKgM3: number;
-  readonly uses: readonly ('return' | 'back' | 'letter')[];
+  readonly uses: readonly ('return' | 'back' | 'letter' | 'base')[];
   /** Share of light that passes one millimetre of it; opaque when left out. */
   readonly passesPerMm?: number;
   /** Wood that is usually oiled, not painted over. */
@@ -256,7 +275,23 @@ export interface Fixing extends Item {
   readonly kg: number;
 }
 
-/** What cuts outlines. Price each; not part of a sign’s cost. */
+/** How a tool works the face of a clear sheet, so that light comes out there. */
+export interface Engraving {
+  readonly method: 'beam' | 'bit' | 'hand' | 'blasted' | 'sanded';
+  /** Width of one line of it (mm): hatch and dots are made of such. */
+  readonly lineMm: number;
+  /** Chance that a ray which meets a place worked all over and deep enough is taken out of the sheet. */
+  readonly takes: number;
+  /** Of what is taken out, the share that leaves through the worked face; the rest goes through the other. */
+  readonly ownSide: number;
+  /** Depth at which it takes 63 % of what it can (mm), and what one pass works. */
+  readonly fullMm: number;
+  readonly passMm: number;
+  /** For a square metre worked all over by one pass (min). */
+  readonly minPerM2: number;
+}
+
+/** What cuts outlines, or works faces. Price each; not part of a sign’s cost. */
 export interface Tool extends Item {
   readonly kind: 'knife' | 'beam' | 'bit' | 'nozzle';
   /** Width of its cut: of a bit its diameter, of a beam its kerf; nothing for a knife (mm). */
@@ -269,6 +304,8 @@ export interface Tool extends Item {
   readonly cuts: readonly { readonly stuff: Stuff; readonly mostMm: number }[];
   readonly bedWidthMm: number;
   readonly bedHeightMm: number;
+  /** Of what works the faces of clear sheets: `cuts` is then how deep it goes. */
+  readonly engraves?: Engraving;
 }
 
 /** A saw blade or router bit for lengths, grooves and rabbets. Price each; not part of a sign’s cost. */
@@ -295,6 +332,7 @@ export interface Rates {
 export interface Catalogue {
   readonly strips: readonly Strip[];
   readonly faces: readonly FaceSheet[];
+  readonly panes: readonly Pane[];
   readonly coatings: readonly Coating[];
   readonly boards: readonly Board[];
   readonly linings: readonly Lining[];

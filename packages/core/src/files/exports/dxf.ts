@@ -4,7 +4,7 @@ import type { Outline } from '../../base/outlines/index.js';
 import type { CutPart, Operation, PartShape } from '../../making/parts/index.js';
 
 /** Colour numbers tell the layers apart on screen; machines go by the layer’s name. */
-const colours: Readonly<Record<Operation, number>> = { cut: 1, drill: 5, seat: 3, mark: 8, film: 6 };
+const colours: Readonly<Record<Operation, number>> = { cut: 1, drill: 5, seat: 3, mark: 8, film: 6, engrave: 4 };
 
 /** Micrometres are finer than any machine, and keep the file short. */
 const micron = (value: number): number => Math.round(value * 1000) / 1000;

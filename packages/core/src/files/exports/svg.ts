@@ -9,6 +9,7 @@ const strokes: Readonly<Record<Operation, string>> = {
   seat: '#0f766e',
   mark: '#6b7280',
   film: '#7c3aed',
+  engrave: '#0e7490',
 };
 
 const number = (value: number): string => String(Math.round(value * 1000) / 1000 + 0);

@@ -3,6 +3,7 @@ export { withCuts, type SegmentCut } from './cut-segments.js';
 export { placeLeds } from './led-field.js';
 export { cornerWords, countWay } from './corner-words.js';
 export { bareParts, bentPath, outlinePaths, rowPaths, type StripPath } from './outline-paths.js';
+export { segmentAlong, type Blueprint } from './segment-along.js';
 export { snapToCut, type Snapped } from './snap.js';
 
 /** The most LEDs one design may light; more is a slip of the keyboard, not a sign. */

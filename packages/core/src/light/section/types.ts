@@ -23,6 +23,13 @@ export interface Section {
   readonly rearZMm: number;
   readonly frontZMm: number;
   readonly heightMm: number;
+  /** Only this part of it is drawn: what lies beyond is all alike (y from low to high, z from rear to front). */
+  readonly near?: {
+    readonly lowMm: number;
+    readonly highMm: number;
+    readonly rearZMm: number;
+    readonly frontZMm: number;
+  };
   /** Where on the front it is taken (mm right of the middle). */
   readonly atXMm: number;
 }

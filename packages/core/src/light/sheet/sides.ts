@@ -9,8 +9,14 @@ export interface SideLaw {
   readonly scattered: number;
 }
 
-/** Typical: a sawn edge lets most of the light out; white tape on it gives back more; black tape nothing. */
-const scatters: Readonly<Record<SideFinish, number>> = { polished: 0, sawn: 0.3, white: 0.75, black: 0 };
+/** Typical: sawn and sanded edges let most of the light out; white tape gives back more; black tape nothing. */
+const scatters: Readonly<Record<SideFinish, number>> = {
+  polished: 0,
+  sawn: 0.3,
+  sanded: 0.35,
+  white: 0.75,
+  black: 0,
+};
 
 const none = (): number => 0;
 

@@ -3,7 +3,7 @@ export const sheetSides = ['top', 'right', 'bottom', 'left'] as const;
 export type SheetSide = (typeof sheetSides)[number];
 
 /** How an edge is finished, or what is stuck on it. */
-export type SideFinish = 'polished' | 'sawn' | 'white' | 'black';
+export type SideFinish = 'polished' | 'sawn' | 'sanded' | 'white' | 'black';
 
 /** A rectangular clear sheet with air at both faces, or silvered on one. Lengths in mm. */
 export interface ClearSheet {

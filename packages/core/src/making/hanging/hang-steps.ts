@@ -116,6 +116,8 @@ const put = (hang: Hang, place: string): readonly ToldStep[] => {
         hangingCaution(kg, wideOf(hang), place),
       ),
     ];
+  if (way === 'stands')
+    return [told('hang', 'hang', 'Set it in place', `${weighs}; on a level ground, lead to the rear.`, 5, null)];
   if (way === 'feet')
     return [told('hang', 'hang', 'Set it in place', `${weighs}; rubber under the feet, lead to the rear.`, 10, null)];
   const studs = wall.kind === 'studs' ? ' Find the studs first, and mark their middles.' : '';

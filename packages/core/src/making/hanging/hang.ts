@@ -10,7 +10,7 @@ import { fixingPlaces, withPinnedPlaces } from './places.js';
 import { pullLoads } from './pull.js';
 import { fixingsFor, sheetHoldsKg, useOf } from './rating.js';
 import { groundAt, studsBetween } from './wall.js';
-import type { Cleat, Hang, HangingWay, HungBody, PlacedBody, Point3, Wall, WallFixing } from './types.js';
+import type { Cleat, Hang, HangingWay, HungBody, OwnWay, PlacedBody, Point3, Wall, WallFixing } from './types.js';
 
 /** What a design says of hanging, where it leaves it out (mm). */
 export const usualHeightMm = 2000;
@@ -25,11 +25,14 @@ const screwsBelow = 0.6;
 /** How much of the width of a sign its cleat takes on a wall that holds everywhere. */
 const cleatShare = 0.6;
 
+/** Nothing holds it to a wall. */
+const standsByItself = (way: HangingWay): boolean => way === 'feet' || way === 'stands';
+
 /** Play between a fixing and what hangs on it, each way (mm); typical. */
 const playMm = 0.5;
 
 /** How many fixings are tried, fewest first. */
-const counts: Readonly<Record<Exclude<HangingWay, 'posts' | 'cleat'>, readonly number[]>> = {
+const counts: Readonly<Record<Exclude<HangingWay, OwnWay | 'cleat'>, readonly number[]>> = {
   keyholes: [2, 3, 4, 6],
   holes: [2, 4, 6, 8],
   spacers: [4, 6, 8, 12],
@@ -39,7 +42,7 @@ const counts: Readonly<Record<Exclude<HangingWay, 'posts' | 'cleat'>, readonly n
 };
 
 /** How far each way holds the rear side off the wall (mm), where it is not a cleat. */
-const offWall: Readonly<Record<Exclude<HangingWay, 'cleat' | 'posts'>, number>> = {
+const offWall: Readonly<Record<Exclude<HangingWay, OwnWay | 'cleat'>, number>> = {
   keyholes: 3,
   holes: 0,
   spacers: 20,
@@ -202,7 +205,7 @@ const fixingsOf = (
   catalogue: Catalogue,
 ): readonly WallFixing[] => {
   const { way, design, wall } = facts;
-  if (way === null || way === 'feet') return [];
+  if (way === null || standsByItself(way)) return [];
   const pins = pinsOf(facts, index);
   const at = (solved: readonly Point[]): readonly WallFixing[] =>
     loaded(
@@ -218,7 +221,7 @@ const fixingsOf = (
     );
   if (body.own !== null) return at(body.own);
   if (cleat !== null) return loaded(body, index, battenPlaces(cleat, wall, design!), facts, offWallMm, catalogue);
-  const tried = design?.count === undefined ? counts[way as Exclude<HangingWay, 'posts' | 'cleat'>] : [design.count];
+  const tried = design?.count === undefined ? counts[way as Exclude<HangingWay, OwnWay | 'cleat'>] : [design.count];
   let found: readonly WallFixing[] = [];
   for (const count of tried) {
     found = at(fixingPlaces(way, body.hold, wall, count));
@@ -230,7 +233,7 @@ const fixingsOf = (
 /** Grounds in which fixings would stand, and nothing on the shelf holds. */
 const groundsWithout = (facts: HangFacts, cleat: Cleat | null, catalogue: Catalogue): readonly Ground[] => {
   const { way, design, wall, bodies } = facts;
-  if (way === null || way === 'feet') return [];
+  if (way === null || standsByItself(way)) return [];
   const xs = (body: HungBody): readonly number[] =>
     (cleat !== null
       ? battenPlaces(cleat, wall, design!).map(({ at }) => at)
@@ -258,7 +261,7 @@ export const hangOf = (facts: HangFacts, catalogue: Catalogue): Hang => {
   const offWallMm =
     way === null
       ? 0
-      : way === 'posts'
+      : way === 'posts' || way === 'stands'
         ? facts.standsOffMm
         : cleat !== null
           ? cleat.footMm

@@ -23,6 +23,7 @@ export const fixingPlaces = (way: HangingWay, hold: Rect, wall: Wall, count: num
   const level = (y: number, many: number): readonly Point[] => along(wall, hold, many).map((x) => [x, y] as const);
   switch (way) {
     case 'feet':
+    case 'stands':
       return [];
     case 'keyholes':
     case 'chain':

@@ -30,6 +30,7 @@ const holdsPerMm: Readonly<Record<Stuff, number>> = {
   composite: 1.2,
   metal: 4,
   acrylic: 0.8,
+  glass: 0.5,
   printed: 0.5,
   foam: 0.15,
   film: 0,

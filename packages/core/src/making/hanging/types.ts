@@ -3,8 +3,11 @@ import type { hangingWays } from '../../document/design/index.js';
 import type { Point, Rect } from '../../base/outlines/index.js';
 import type { FixingLoad } from './loads.js';
 
-/** How something hangs: as a design may choose, or on posts of its own. */
-export type HangingWay = (typeof hangingWays)[number] | 'posts';
+/** Ways that come with a build and that no design chooses: on posts of its own, standing on a base of its own. */
+export type OwnWay = 'posts' | 'stands';
+
+/** How something hangs: as a design may choose, or as its build has it. */
+export type HangingWay = (typeof hangingWays)[number] | OwnWay;
 
 /** A point in space (mm): right, up, off the wall. */
 export type Point3 = readonly [number, number, number];

@@ -8,7 +8,7 @@ const aroundMm = 25;
 
 const one = (mm: number): string => `${Math.round(mm * 10) / 10}`;
 
-const isOnTheWall = ({ way }: Hang): boolean => way !== null && way !== 'feet' && way !== 'posts' && way !== 'chain';
+const isOnTheWall = ({ way }: Hang): boolean => way !== null && !['feet', 'posts', 'chain', 'stands'].includes(way);
 
 /**
  * The wall as it is drilled, 1:1 and seen from the front: the sign’s outline, its level and middle lines, studs, every

@@ -10,4 +10,5 @@ export const wayNames: Readonly<Record<HangingWay, string>> = {
   brackets: 'on angle brackets',
   chain: 'on chains',
   posts: 'on posts in clips',
+  stands: 'on its own base',
 };

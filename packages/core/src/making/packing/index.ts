@@ -3,6 +3,7 @@ import {
   type Board,
   type Catalogue,
   type FaceSheet,
+  type Pane,
   type Strip,
 } from '../../document/catalogue/index.js';
 import { sawBladeOf } from '../../joinery/setups/index.js';
@@ -60,7 +61,7 @@ export interface SegmentToCut {
 const packedAtMost = 20;
 
 const packMaterial = (
-  material: Board | FaceSheet,
+  material: Board | FaceSheet | Pane,
   parts: readonly CutPart[],
   quantity: number,
   kerfMm: number,
@@ -116,7 +117,7 @@ export const pack = (
   catalogue: Catalogue,
   quantity: number,
 ): Packing => {
-  const stock: readonly (Board | FaceSheet)[] = [...catalogue.boards, ...catalogue.faces];
+  const stock: readonly (Board | FaceSheet | Pane)[] = [...catalogue.boards, ...catalogue.faces, ...catalogue.panes];
   const sheets = stock.flatMap((material) => {
     const own = cut.filter(
       (part) => (part.stock === 'board' || part.stock === 'face') && part.materialId === material.id,

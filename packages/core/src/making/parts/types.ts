@@ -2,7 +2,7 @@ import type { Member } from '../../joinery/members/index.js';
 import type { Outline, Point } from '../../base/outlines/index.js';
 
 /** What is done to a part, one drawing layer each. */
-export type Operation = 'cut' | 'drill' | 'seat' | 'mark' | 'film';
+export type Operation = 'cut' | 'drill' | 'seat' | 'mark' | 'film' | 'engrave';
 
 /** A shape on a part, mm from its lower left corner. */
 export type PartShape =

@@ -86,4 +86,25 @@ export const demoJobs: readonly DemoJob[] = [
     dueInDays: 28,
     design: demoDesigns['lantern-rooms'],
   },
+  {
+    slug: 'quiet-room',
+    customer: 'Port Sallow reading room',
+    status: 'proved',
+    dueInDays: 2,
+    design: demoDesigns['quiet-room'],
+  },
+  {
+    slug: 'hat-mirror',
+    customer: 'Feather & Felt, hats',
+    status: 'designed',
+    dueInDays: 21,
+    design: demoDesigns['hat-mirror'],
+  },
+  {
+    slug: 'counter-top',
+    customer: 'Port Sallow Ferries',
+    status: 'quoted',
+    dueInDays: 40,
+    design: demoDesigns['counter-top'],
+  },
 ];

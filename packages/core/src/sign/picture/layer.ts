@@ -53,6 +53,7 @@ const onItself = (own: PlacedFront, { lit, lux }: LayerOptions): Layer => {
   const { glow, front, placing } = own;
   const ambientCdM2 = lux / Math.PI;
   const asWhole = faceLight(own, lit, ambientCdM2);
+  const hasSheet = front.sheet === true;
   const hasEdge = front.body.reduce((sum, ring) => sum + ring.length, 0) <= fewPoints;
   const edge = front.shapes.find(({ beside }) => beside)?.paint.reflects ?? wallRgb;
   return (at, into) => {
@@ -66,12 +67,12 @@ const onItself = (own: PlacedFront, { lit, lux }: LayerOptions): Layer => {
     const light = lit ? mapValue(glow.luminance, glow.grid, local) : 0;
     const letters = mapValue(glow.letters, glow.grid, local);
     const hidden = front.covered === 'letters' ? letters : 1 - letters;
-    const shown = front.clip === null ? 1 : letters;
+    const shown = front.clip === null ? 1 : hasSheet ? (inOutline(local, front.clip) ? 1 : 0) : letters;
     for (let channel = 0; channel < 3; channel += 1) {
       const ofLight = light * front.seenHue[channel]!;
       const bare = ofLight + ambientCdM2 * glow.unlitRgb[channel]!;
       const film = ofLight * front.cover.passes[channel]! + ambientCdM2 * front.cover.reflects[channel]!;
-      const seen = front.clip === null ? bare * (1 - hidden) + film * hidden : bare;
+      const seen = front.clip === null || hasSheet ? bare * (1 - hidden) + film * hidden : bare;
       into[channel] = seen * shown + into[channel]! * (1 - shown);
     }
     if (shown > 0.5) into[3] = hidden < 0.5 ? asWhole : 0;

@@ -5,6 +5,17 @@ const typical = 'typical' as const;
 
 const usualSheet = { provenance: typical, form: 'sheet', sheetWidthMm: 2440, sheetHeightMm: 1220 } as const;
 const plywood = { ...usualSheet, stuff: 'wood', conductsWmK: 0.14, densityKgM3: 650 } as const;
+/** Planed, in bars as long as one shelf. */
+const oakBlock = {
+  provenance: typical,
+  form: 'bar',
+  stuff: 'wood',
+  conductsWmK: 0.16,
+  sheetWidthMm: 1000,
+  sheetHeightMm: 120,
+  densityKgM3: 700,
+  showsGrain: true,
+} as const;
 /** Its skins taken over the whole thickness. */
 const composite = { ...usualSheet, stuff: 'composite', conductsWmK: 40, thicknessMm: 3, densityKgM3: 1270 } as const;
 
@@ -47,6 +58,22 @@ export const boards: readonly Board[] = [
     densityKgM3: 700,
     showsGrain: true,
     uses: ['return'],
+  },
+  {
+    ...oakBlock,
+    id: 'oak-block-40',
+    name: 'Oak block 40 × 120 mm',
+    price: 34,
+    thicknessMm: 40,
+    uses: ['base'],
+  },
+  {
+    ...oakBlock,
+    id: 'oak-block-30',
+    name: 'Oak block 30 × 120 mm',
+    price: 27,
+    thicknessMm: 30,
+    uses: ['base'],
   },
   {
     ...composite,

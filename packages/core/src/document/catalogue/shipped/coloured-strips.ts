@@ -40,6 +40,7 @@ export const colouredStrips: readonly Strip[] = [
     trackOhmPerM: 0.1,
     forwardV: 20,
     bendRadiusMm: 12,
+    emitterMm: 3,
   },
   {
     ...anyStrip,
@@ -60,6 +61,7 @@ export const colouredStrips: readonly Strip[] = [
     trackOhmPerM: 0.1,
     forwardV: 20,
     bendRadiusMm: 18,
+    emitterMm: 3,
   },
   {
     ...anyStrip,

@@ -53,6 +53,7 @@ export const whiteStrips: readonly Strip[] = [
     trackOhmPerM: 0.12,
     forwardV: 16.8,
     bendRadiusMm: 8,
+    emitterMm: 1.6,
   },
   {
     ...anyStrip,
@@ -71,6 +72,7 @@ export const whiteStrips: readonly Strip[] = [
     trackOhmPerM: 0.12,
     forwardV: 16.8,
     bendRadiusMm: 12,
+    emitterMm: 1.6,
   },
   {
     ...anyStrip,
@@ -138,6 +140,7 @@ export const whiteStrips: readonly Strip[] = [
     maxRunMm: 10_000,
     trackOhmPerM: 0.09,
     forwardV: 20,
+    emitterMm: 2.2,
   },
   {
     ...anyStrip,
@@ -155,6 +158,7 @@ export const whiteStrips: readonly Strip[] = [
     trackOhmPerM: 0.14,
     forwardV: 20,
     bendRadiusMm: 8,
+    emitterMm: 2.2,
   },
   {
     ...anyStrip,
@@ -173,6 +177,7 @@ export const whiteStrips: readonly Strip[] = [
     trackOhmPerM: 0.14,
     forwardV: 20,
     bendRadiusMm: 12,
+    emitterMm: 2.2,
   },
   {
     ...anyStrip,

@@ -1,6 +1,6 @@
 import type { Strip } from '../../document/catalogue/index.js';
-import { snapToCut } from '../../light/laying/index.js';
-import type { Point3, Segment } from '../../light/runs/index.js';
+import { snapToCut } from './snap.js';
+import type { Point3, Segment } from '../runs/index.js';
 
 /** A segment before it has its number. */
 export type Blueprint = Omit<Segment, 'number'>;

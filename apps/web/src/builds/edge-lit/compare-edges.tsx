@@ -1,0 +1,94 @@
+import type { ComparedWay, EdgeLitAssembly } from '@vitrum/core';
+import { useEffect, useRef, useState } from 'react';
+import { changeDesign, useDocument } from '../../document/document-store';
+import { useChosenIndex, useFields } from '../../document/selection';
+import { useCatalogue } from '../../job/catalogue-context';
+import { Button } from '../../ui/button';
+import { compare } from '../../tryouts/compare';
+import { edgeWays } from './edge-edits';
+
+const told = [
+  ['evenness', 'even'],
+  ['luminance', 'bright'],
+  ['watts', 'draws'],
+  ['cost', 'costs'],
+] as const;
+
+/** Ways to light the sheet beside one another: which edges, which thickness. Each is tried whole; one is taken with a click. */
+export const CompareEdges = () => {
+  const at = useFields<EdgeLitAssembly>();
+  const catalogue = useCatalogue();
+  const index = useChosenIndex();
+  const design = useDocument((state) => state.design);
+  const [found, setFound] = useState<{ readonly of: unknown; readonly ways: readonly ComparedWay[]; readonly done: boolean } | null>(null);
+  const callOff = useRef<(() => void) | null>(null);
+  useEffect(() => () => callOff.current?.(), []);
+  const own = design?.assemblies[index];
+  if (design === null || own?.build !== 'edge-lit') return null;
+  const now = catalogue.panes.find(({ id }) => id === (own as EdgeLitAssembly).sheet.paneId);
+  const ways = edgeWays(
+    at,
+    catalogue.panes.filter(({ stuff, silver }) => stuff === now?.stuff && (silver === undefined) === (now.silver === undefined)),
+  );
+  const run = (): void => {
+    callOff.current?.();
+    setFound({ of: design, ways: [], done: false });
+    callOff.current = compare(catalogue, design, index, ways, (seen, done) => setFound({ of: design, ways: seen, done }));
+  };
+  const fresh = found !== null && found.of === design;
+  return (
+    <section aria-label="Ways to light it" className="mt-3">
+      <div className="flex items-center justify-between gap-2">
+        <h3 className="font-bold">Ways to light it</h3>
+        <Button disabled={found !== null && !found.done} onClick={run}>
+          {found !== null && !found.done ? 'Comparing …' : 'Compare edges and sheets'}
+        </Button>
+      </div>
+      {found !== null && found.ways.length > 0 && (
+        <table className="figure w-full text-[12px]" data-testid="compared">
+          <thead>
+            <tr className="border-b border-ink text-left font-sans text-xs text-soft">
+              <th />
+              {told.map(([id, word]) => (
+                <th key={id} className="text-right">
+                  {word}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {found.ways.map((way) => (
+              <tr key={way.label} className={`border-b border-line ${way.isNow ? 'font-bold' : ''}`}>
+                <th scope="row" className="py-0.5 text-left font-sans font-normal">
+                  <button
+                    type="button"
+                    className="cursor-pointer text-left underline decoration-line underline-offset-2 hover:decoration-ink disabled:no-underline"
+                    disabled={!fresh || way.isNow}
+                    title={way.amiss?.what}
+                    onClick={() => void changeDesign(ways.find(({ label }) => label === way.label)!.change)}
+                  >
+                    {way.label}
+                  </button>
+                  {way.amiss !== null && (
+                    <span className={`ml-1 ${way.amiss.severity === 'stop' ? 'text-caution' : 'text-signal'}`} aria-label={way.amiss.what}>
+                      {way.amiss.severity === 'stop' ? '■' : '▲'}
+                    </span>
+                  )}
+                </th>
+                {told.map(([id]) => (
+                  <td key={id} className="text-right whitespace-nowrap">
+                    {way.figures[id]?.text ?? '–'}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {found !== null && !fresh && <p className="text-xs text-soft">The design has changed since.</p>}
+      {found !== null && found.ways.some(({ amiss }) => amiss !== null) && (
+        <p className="text-xs text-soft">■ stops, ▲ disappoints as it is; a fix may go with it.</p>
+      )}
+    </section>
+  );
+};

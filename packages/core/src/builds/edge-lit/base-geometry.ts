@@ -1,0 +1,101 @@
+import { failure, success, type Problem, type Result } from '../../base/result.js';
+import { fieldsOf, pathOf } from '../../document/design/index.js';
+import type { SheetSize } from '../../light/geometry/index.js';
+import type { PanelMaterials } from './materials.js';
+import type { BaseDesign, SheetDesign } from './schema.js';
+
+const own = fieldsOf<{ readonly holder: BaseDesign }>();
+
+/** Height of a printed base where the design leaves it out (mm). */
+export const usualPrintedMm = 32;
+/** Material left beside slot, cavity and holes of a base (mm): of wood, printed. */
+export const leastWallMm = { wood: 5, printed: 2 } as const;
+/** The cavity is so much wider than what lies in it, and a sheet rests on so much of the slot’s floor at each end (mm). */
+const cavityRoomMm = 2;
+export const shoulderMm = 6;
+/** Room beside each end of the strip, for wires and solder (mm). */
+const endRoomMm = 8;
+/** How far the lid reaches past the cavity (mm). */
+const lidLapMm = 8;
+/** A printed lid is so thick (mm). */
+const printedLidMm = 3;
+
+/** A base that a sheet stands in. Lengths in mm. */
+export interface BaseGeometry {
+  readonly kind: 'base';
+  readonly lengthMm: number;
+  readonly depthMm: number;
+  readonly heightMm: number;
+  readonly slot: { readonly widthMm: number; readonly deepMm: number };
+  /** Open from below, up to the floor of the slot. */
+  readonly cavity: { readonly lengthMm: number; readonly widthMm: number; readonly highMm: number };
+  readonly closing: SheetSize;
+  /** The batten that carries the strip on the lid. */
+  readonly battenMm: number;
+  /** The hole for lead or jack: how wide, and its middle above the underside. */
+  readonly exit: { readonly diameterMm: number; readonly upMm: number };
+  readonly pocketMm: number;
+  readonly wallMm: number;
+}
+
+/** Holes for a lead with its grommet, and for a jack that is screwed in (mm). */
+const exitMm = { lead: 8, jack: 8.2 } as const;
+
+const one = (mm: number): number => Math.round(mm * 10) / 10;
+
+/** Sizes of a base; fails where slot, cavity and lid do not fit into it. */
+export const baseGeometry = (
+  sheet: SheetDesign,
+  design: BaseDesign,
+  { board, closing, pane, strip }: PanelMaterials,
+  bedMm: number,
+): Result<BaseGeometry> => {
+  const printed = design.make === 'printed';
+  const heightMm = printed ? (design.heightMm ?? usualPrintedMm) : board.thicknessMm;
+  const lidMm = printed ? printedLidMm : (closing?.thicknessMm ?? 0);
+  const highMm = heightMm - design.slotMm - lidMm;
+  const slotWidth = pane.thicknessMm + 2 * design.playMm;
+  const cavityWidth = Math.max(strip.widthMm + cavityRoomMm, slotWidth);
+  const wallMm = leastWallMm[design.make];
+  const problems: Problem[] = [];
+  if (highMm < bedMm)
+    problems.push({
+      path: pathOf(own.holder.slotMm),
+      message: `leaves ${one(Math.max(0, highMm))} mm under the sheet in a base ${heightMm} mm high with a lid of ${lidMm} mm; the strip with its gap wants ${one(bedMm)} mm: make the slot ${one(Math.max(3, heightMm - lidMm - bedMm))} mm deep or less, or the base higher`,
+    });
+  if (cavityWidth + 2 * wallMm > design.depthMm)
+    problems.push({
+      path: pathOf(own.holder.depthMm),
+      message: `is too little: slot and cavity want ${one(cavityWidth)} mm and ${wallMm} mm on both sides; make it ${Math.ceil(cavityWidth + 2 * wallMm)} mm or more`,
+    });
+  if (design.slotMm > sheet.heightMm - 10)
+    problems.push({
+      path: pathOf(own.holder.slotMm),
+      message: `swallows a sheet of ${sheet.heightMm} mm; make it shallower`,
+    });
+  if (problems.length > 0) return failure(...problems);
+  const lengthMm = sheet.widthMm + 2 * design.overhangMm;
+  const pocketMm = Math.min(design.pocketMm ?? 0, Math.max(0, lengthMm - 2 * wallMm));
+  const cavityLength = Math.max(0, Math.min(lengthMm - 2 * wallMm, sheet.widthMm - 2 * shoulderMm));
+  const closed = Math.min(lengthMm, cavityLength + 2 * lidLapMm);
+  return success({
+    kind: 'base',
+    lengthMm,
+    depthMm: design.depthMm,
+    heightMm,
+    slot: { widthMm: slotWidth, deepMm: design.slotMm },
+    cavity: { lengthMm: cavityLength, widthMm: cavityWidth, highMm },
+    closing: {
+      widthMm: closed,
+      heightMm: Math.min(design.depthMm - 2 * wallMm, cavityWidth + 2 * lidLapMm),
+      thicknessMm: lidMm,
+    },
+    battenMm: highMm - bedMm,
+    exit: { diameterMm: exitMm[design.exit ?? 'lead'], upMm: lidMm + highMm / 2 },
+    pocketMm,
+    wallMm,
+  });
+};
+
+/** How long strip may be over a base: from end to end of its cavity, with room for wires (mm). */
+export const stripRoomMm = ({ cavity }: BaseGeometry): number => cavity.lengthMm - 2 * endRoomMm;

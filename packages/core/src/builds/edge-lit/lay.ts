@@ -1,0 +1,46 @@
+import type { FontBook } from '../../artwork/lettering/index.js';
+import { success } from '../../base/result.js';
+import type { Catalogue } from '../../document/catalogue/index.js';
+import type { Stages } from '../common/build.js';
+import type { PanelMemos } from './memos.js';
+import type { PanelLaid, PanelResults } from './results.js';
+import type { EdgeLitAssembly } from './schema.js';
+
+/** Lays an edge-lit sheet: everything that stands before the circuit. */
+export const layPanel =
+  (stages: PanelMemos, catalogue: Catalogue, fonts: FontBook): Stages<EdgeLitAssembly, PanelLaid, PanelResults>['lay'] =>
+  (brief, _power, assembly) => {
+    const { artwork, light } = assembly;
+    const found = stages.materials.run(assembly, catalogue);
+    if (!found.ok) return found;
+    const materials = found.value;
+    const sized = stages.geometry.run(assembly, materials);
+    if (!sized.ok) return sized;
+    const geometry = sized.value;
+    const font = stages.font.run(artwork.fontId, artwork.ownFont ?? null, fonts);
+    // The artwork goes by the middle of the sheet, which stands above that of sheet and base together.
+    const upMm = geometry.sheet.y + geometry.sheet.height / 2;
+    const set = stages.artwork.run(artwork.text ?? brief.text, artwork, font, artwork.offsetXMm, artwork.offsetYMm + upMm);
+    if (!set.ok) return set;
+    const lettering = set.value;
+    const workability = stages.workability.run(lettering.outline, materials.tool);
+    const strung = stages.runs.run(geometry, light, materials);
+    if (!strung.ok) return strung;
+    const runs = strung.value;
+    const section = stages.section.run(geometry, assembly, materials, runs);
+    const entry = stages.entry.run(brief.leadExit, geometry);
+    const router = stages.router.run(geometry, runs);
+    const distribution = stages.photometry.run(materials.strip, light.photometry);
+    if (!distribution.ok) return distribution;
+    return success({
+      materials,
+      lettering,
+      workability,
+      geometry,
+      runs,
+      section,
+      distribution: distribution.value,
+      entry,
+      router,
+    });
+  };

@@ -1,0 +1,70 @@
+import { failure, success, type Result } from '../../base/result.js';
+import { fieldsOf, pathOf } from '../../document/design/index.js';
+import { maxLeds, placeLeds, segmentAlong, withCuts, type Blueprint } from '../../light/laying/index.js';
+import type { LightRuns, Point3 } from '../../light/runs/index.js';
+import type { SheetSide } from '../../light/sheet/index.js';
+import type { PanelGeometry } from './geometry.js';
+import type { PanelMaterials } from './materials.js';
+import type { EdgeLitAssembly, PanelLight } from './schema.js';
+
+const own = fieldsOf<EdgeLitAssembly>();
+
+/** Clockwise from the lower left corner, so that the wire from one edge to the next is short. */
+const round = ['left', 'top', 'right', 'bottom'] as const satisfies readonly SheetSide[];
+
+/** Where the LEDs of each edge are, along which way they run and which way they look. */
+const ways: Readonly<Record<SheetSide, { readonly along: Point3; readonly looks: Point3 }>> = {
+  left: { along: [0, 1, 0], looks: [1, 0, 0] },
+  top: { along: [1, 0, 0], looks: [0, -1, 0] },
+  right: { along: [0, -1, 0], looks: [-1, 0, 0] },
+  bottom: { along: [-1, 0, 0], looks: [0, 1, 0] },
+};
+
+const middleOf = ({ sheet }: PanelGeometry, side: SheetSide, gapMm: number, z: number): Point3 => {
+  const [x, y] = [sheet.x + sheet.width / 2, sheet.y + sheet.height / 2];
+  switch (side) {
+    case 'left':
+      return [sheet.x - gapMm, y, z];
+    case 'right':
+      return [sheet.x + sheet.width + gapMm, y, z];
+    case 'top':
+      return [x, sheet.y + sheet.height + gapMm, z];
+    case 'bottom':
+      return [x, sheet.y - gapMm, z];
+  }
+};
+
+/** The lit edges of a design, each once, in the order in which strip runs. */
+export const litEdges = ({ edges }: Pick<PanelLight, 'edges'>): readonly SheetSide[] =>
+  round.filter((side) => edges.includes(side));
+
+/** Strip before the edges of a sheet, whole cuts in the middle of each. */
+export const panelRuns = (geometry: PanelGeometry, light: PanelLight, { strip }: PanelMaterials): Result<LightRuns> => {
+  const z = geometry.thicknessMm / 2 + light.offsetMm;
+  const pieces = litEdges(light)
+    .map((side): Blueprint => {
+      const across = side === 'left' || side === 'right' ? geometry.sheet.height : geometry.sheet.width;
+      return segmentAlong(
+        strip,
+        across - 2 * light.endMarginMm,
+        middleOf(geometry, side, light.gapMm, z),
+        ways[side].along,
+        { normal: ways[side].looks, on: side },
+      );
+    })
+    .filter(({ lengthMm }) => lengthMm > 0);
+  const segments = pieces.map((piece, index) => ({ ...piece, number: index + 1 }));
+  const ledCount = segments.reduce((sum, segment) => sum + segment.ledCount, 0);
+  if (ledCount > maxLeds)
+    return failure({ path: pathOf(own.light.edges), message: `gives ${ledCount} LEDs; Vitrum lights up to ${maxLeds}` });
+  const ledPitchMm = 1000 / strip.ledsPerM;
+  const runs: LightRuns = {
+    segments,
+    leds: placeLeds(segments, ledPitchMm),
+    stripMm: segments.reduce((sum, { lengthMm }) => sum + lengthMm, 0),
+    ledPitchMm,
+    rowPitchMm: null,
+    throwMm: light.gapMm,
+  };
+  return success(withCuts(runs, light.cuts ?? [], strip.cutPitchMm));
+};

@@ -1,0 +1,68 @@
+import { emitterMmOf } from '../../document/catalogue/index.js';
+import { colourOf } from '../../light/colour/index.js';
+import type { LightRuns, LightShare } from '../../light/runs/index.js';
+import { sheetSides, type ClearSheet, type EdgeFit, type EdgeLed, type SheetSide } from '../../light/sheet/index.js';
+import type { Brief } from '../../document/design/index.js';
+import type { PanelGeometry } from './geometry.js';
+import type { PanelMaterials } from './materials.js';
+import type { EdgeLitAssembly, SheetDesign } from './schema.js';
+
+/** Natural logarithm of what handling and dust on the faces of a sheet take of a metre of path; typical. */
+const scratchesPerM = 0.15;
+
+/** The finish of every edge as light inside meets it. */
+const sidesOf = (sheet: SheetDesign, lit: readonly SheetSide[]): ClearSheet['sides'] =>
+  Object.fromEntries(
+    sheetSides.map((side) => [
+      side,
+      lit.includes(side) ? (sheet.litFinish ?? 'polished') : (sheet.unlit?.[side] ?? 'polished'),
+    ]),
+  ) as ClearSheet['sides'];
+
+/** The sheet as light in it sees it. */
+export const clearSheetOf = (
+  { sheet, light }: Pick<EdgeLitAssembly, 'sheet' | 'light'>,
+  { pane }: PanelMaterials,
+): ClearSheet => ({
+  widthMm: sheet.widthMm,
+  heightMm: sheet.heightMm,
+  thicknessMm: pane.thicknessMm,
+  index: pane.index,
+  lossPerMm: (pane.lossPerM + scratchesPerM) / 1000,
+  silver: pane.silver ?? null,
+  sides: sidesOf(sheet, light.edges),
+});
+
+/** How the LEDs stand before the edges. */
+export const edgeFitOf = ({ light }: Pick<EdgeLitAssembly, 'light'>, { strip }: PanelMaterials): EdgeFit => ({
+  emitterMm: emitterMmOf(strip),
+  gapMm: light.gapMm,
+  offsetMm: light.offsetMm,
+});
+
+/** Of what would enter by a polished edge, the share that a sawn one lets in: the rest leaves by the faces beside it; typical. */
+const sawnLetsIn = 0.7;
+
+/** Every LED before its edge, with what its current lets it give. */
+export const edgeLedsOf = (
+  { x, y, segment }: LightRuns['leds'],
+  { segments }: LightRuns,
+  share: LightShare,
+  { sheet }: PanelGeometry,
+  materials: PanelMaterials,
+  light: Brief['light'],
+  { litFinish }: SheetDesign,
+): readonly EdgeLed[] => {
+  const { strip } = materials;
+  const lumens = (colourOf(light, strip).lumensPerM / strip.ledsPerM) * (litFinish === 'sawn' ? sawnLetsIn : 1);
+  const widthMm = emitterMmOf(strip);
+  return Array.from(x, (atX, led): EdgeLed => {
+    const side = segments[segment[led]!]!.on as SheetSide;
+    return {
+      side,
+      alongMm: side === 'left' || side === 'right' ? y[led]! - sheet.y : atX - sheet.x,
+      widthMm,
+      lumens: lumens * share.fluxShare[led]!,
+    };
+  });
+};
