@@ -31,7 +31,17 @@ export const sliceDrawing = (section: Section, size: Size, held: number | null):
   const fit = Math.min((size.width - 2 * sideRoom) / (highMm - lowMm), (size.height - profileRoom - belowRoom) / depth);
   const scale = held ?? Math.max(0.02, fit);
   const widthPx = (highMm - lowMm) * scale;
-  return { section, scale, left: Math.max(sideRoom, (size.width - widthPx) / 2), faceY: profileRoom, widthPx, lowMm, highMm, rearZMm, frontZMm };
+  return {
+    section,
+    scale,
+    left: Math.max(sideRoom, (size.width - widthPx) / 2),
+    faceY: profileRoom,
+    widthPx,
+    lowMm,
+    highMm,
+    rearZMm,
+    frontZMm,
+  };
 };
 
 /** A point of the section (z, y) on the screen. */
@@ -81,7 +91,11 @@ export const luminanceProfile = (
     const [x] = onSlice(drawing, 0, y);
     return `${x.toFixed(1)} ${(drawing.faceY - 14 - (value / top) * profileHeight).toFixed(1)}`;
   });
-  return { path: `M${points.join('L')}`, topCdM2: Math.max(0, ...values), lowCdM2: values.length === 0 ? 0 : Math.min(...values) };
+  return {
+    path: `M${points.join('L')}`,
+    topCdM2: Math.max(0, ...values),
+    lowCdM2: values.length === 0 ? 0 : Math.min(...values),
+  };
 };
 
 /** The widest half beam that is drawn (degrees). */

@@ -35,9 +35,7 @@ const DepthHandle = ({ drawing, handle, hold }: DepthHandleProps) => {
   const unit = useView((view) => view.unit);
   const { at, stepMm = 1 } = handle;
   const [x, y] =
-    at === undefined
-      ? onSlice(drawing, drawing.section.rearZMm / 2, 0)
-      : onSlice(drawing, at.fromZMm + depth, at.yMm);
+    at === undefined ? onSlice(drawing, drawing.section.rearZMm / 2, 0) : onSlice(drawing, at.fromZMm + depth, at.yMm);
   // Down on the screen is toward the rear.
   const way = at === undefined ? 1 : -1;
   const letGo = (how: 'end' | 'cancel'): void => {

@@ -12,7 +12,8 @@ export const ArtworkFields = () => {
   const graded = useDesignValue(at.graded) ?? null;
   const own = useOwnOf<PanelResults>('edge-lit');
   const engraving = own?.materials.engraving;
-  const passes = engraving === undefined || own === null ? 1 : Math.ceil(own.assembly.artwork.depthMm / engraving.passMm);
+  const passes =
+    engraving === undefined || own === null ? 1 : Math.ceil(own.assembly.artwork.depthMm / engraving.passMm);
   return (
     <>
       <NumberField
@@ -20,7 +21,11 @@ export const ArtworkFields = () => {
         field={at.depthMm}
         unit="mm"
         step={0.05}
-        hint={engraving === undefined ? undefined : `${passes} ${passes === 1 ? 'pass' : 'passes'} of up to ${engraving.passMm} mm`}
+        hint={
+          engraving === undefined
+            ? undefined
+            : `${passes} ${passes === 1 ? 'pass' : 'passes'} of up to ${engraving.passMm} mm`
+        }
       />
       <ChoiceField
         label="Fill"

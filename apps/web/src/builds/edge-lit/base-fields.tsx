@@ -39,12 +39,20 @@ export const BaseFields = () => {
           )}
         />
       )}
-      <LengthField label="Front to rear" field={at.depthMm} hint={base === null ? undefined : `${show(base.lengthMm)} long, ${show(base.heightMm)} high`} />
+      <LengthField
+        label="Front to rear"
+        field={at.depthMm}
+        hint={base === null ? undefined : `${show(base.lengthMm)} long, ${show(base.heightMm)} high`}
+      />
       <LengthField label="Past the sheet" field={at.overhangMm} hint="on either side" />
       <LengthField
         label="Slot depth"
         field={at.slotMm}
-        hint={base === null ? undefined : `${show(base.slot.widthMm)} wide; the cavity under it is ${show(base.cavity.highMm)} high`}
+        hint={
+          base === null
+            ? undefined
+            : `${show(base.slot.widthMm)} wide; the cavity under it is ${show(base.cavity.highMm)} high`
+        }
       />
       {make !== 'printed' && (
         <ChoiceField
@@ -54,7 +62,11 @@ export const BaseFields = () => {
             boards.filter(({ uses }) => uses.includes('back')),
             aboutBoard,
           )}
-          hint={base === null ? undefined : `${show(base.closing.widthMm)} × ${show(base.closing.heightMm)}; a batten of ${show(base.battenMm)} lifts the strip`}
+          hint={
+            base === null
+              ? undefined
+              : `${show(base.closing.widthMm)} × ${show(base.closing.heightMm)}; a batten of ${show(base.battenMm)} lifts the strip`
+          }
         />
       )}
       <LengthField label="Pocket" field={at.pocketMm} hint="length beside the strip, for a controller" />
@@ -66,7 +78,9 @@ export const BaseFields = () => {
           { value: 'lead', label: 'a lead' },
           { value: 'jack', label: 'a jack' },
         ]}
-        hint={base === null ? undefined : `hole ${show(base.exit.diameterMm)}, ${show(base.exit.upMm)} above the underside`}
+        hint={
+          base === null ? undefined : `hole ${show(base.exit.diameterMm)}, ${show(base.exit.upMm)} above the underside`
+        }
       />
     </>
   );

@@ -1,18 +1,23 @@
-import type { ComparedWay, EdgeLitAssembly } from '@vitrum/core';
+import { heldSheet, type ComparedWay, type EdgeLitAssembly, type PanelResults } from '@vitrum/core';
 import { useEffect, useRef, useState } from 'react';
 import { changeDesign, useDocument } from '../../document/document-store';
 import { useChosenIndex, useFields } from '../../document/selection';
 import { useCatalogue } from '../../job/catalogue-context';
+import { useOwnOf } from '../../evaluation/own';
 import { Button } from '../../ui/button';
 import { compare } from '../../tryouts/compare';
 import { edgeWays } from './edge-edits';
 
 const told = [
-  ['evenness', 'even'],
-  ['luminance', 'bright'],
-  ['watts', 'draws'],
-  ['cost', 'costs'],
-] as const;
+  ['evenness', 'even', ({ value }) => `${Math.round(100 * value)} %`],
+  ['luminance', 'cd/m²', ({ value }) => `${Math.round(value)}`],
+  ['watts', 'W', ({ value }) => value.toFixed(1)],
+  ['cost', 'price', ({ text }) => text.replace(/[.,]\d\d$/, '')],
+] as const satisfies readonly (readonly [
+  string,
+  string,
+  (figure: { readonly text: string; readonly value: number }) => string,
+])[];
 
 /** Ways to light the sheet beside one another: which edges, which thickness. Each is tried whole; one is taken with a click. */
 export const CompareEdges = () => {
@@ -20,28 +25,40 @@ export const CompareEdges = () => {
   const catalogue = useCatalogue();
   const index = useChosenIndex();
   const design = useDocument((state) => state.design);
-  const [found, setFound] = useState<{ readonly of: unknown; readonly ways: readonly ComparedWay[]; readonly done: boolean } | null>(null);
+  const results = useOwnOf<PanelResults>('edge-lit');
+  const [found, setFound] = useState<{
+    readonly of: unknown;
+    readonly ways: readonly ComparedWay[];
+    readonly done: boolean;
+  } | null>(null);
   const callOff = useRef<(() => void) | null>(null);
   useEffect(() => () => callOff.current?.(), []);
   const own = design?.assemblies[index];
   if (design === null || own?.build !== 'edge-lit') return null;
   const now = catalogue.panes.find(({ id }) => id === (own as EdgeLitAssembly).sheet.paneId);
+  if (results === null) return null;
   const ways = edgeWays(
     at,
-    catalogue.panes.filter(({ stuff, silver }) => stuff === now?.stuff && (silver === undefined) === (now.silver === undefined)),
+    results.assembly,
+    heldSheet(results),
+    catalogue.panes.filter(
+      ({ stuff, silver }) => stuff === now?.stuff && (silver === undefined) === (now.silver === undefined),
+    ),
   );
   const run = (): void => {
     callOff.current?.();
     setFound({ of: design, ways: [], done: false });
-    callOff.current = compare(catalogue, design, index, ways, (seen, done) => setFound({ of: design, ways: seen, done }));
+    callOff.current = compare(catalogue, design, index, ways, (seen, done) =>
+      setFound({ of: design, ways: seen, done }),
+    );
   };
   const fresh = found !== null && found.of === design;
   return (
-    <section aria-label="Ways to light it" className="mt-3">
+    <section aria-label="Edges and sheets compared" className="mt-3">
       <div className="flex items-center justify-between gap-2">
-        <h3 className="font-bold">Ways to light it</h3>
+        <h3 className="font-bold">Edges and sheets compared</h3>
         <Button disabled={found !== null && !found.done} onClick={run}>
-          {found !== null && !found.done ? 'Comparing …' : 'Compare edges and sheets'}
+          {found !== null && !found.done ? 'Comparing …' : 'Compare'}
         </Button>
       </div>
       {found !== null && found.ways.length > 0 && (
@@ -70,14 +87,17 @@ export const CompareEdges = () => {
                     {way.label}
                   </button>
                   {way.amiss !== null && (
-                    <span className={`ml-1 ${way.amiss.severity === 'stop' ? 'text-caution' : 'text-signal'}`} aria-label={way.amiss.what}>
+                    <span
+                      className={`ml-1 ${way.amiss.severity === 'stop' ? 'text-caution' : 'text-signal'}`}
+                      aria-label={way.amiss.what}
+                    >
                       {way.amiss.severity === 'stop' ? '■' : '▲'}
                     </span>
                   )}
                 </th>
-                {told.map(([id]) => (
-                  <td key={id} className="text-right whitespace-nowrap">
-                    {way.figures[id]?.text ?? '–'}
+                {told.map(([id, , show]) => (
+                  <td key={id} className="pl-1 text-right whitespace-nowrap">
+                    {way.figures[id] === undefined ? '–' : show(way.figures[id])}
                   </td>
                 ))}
               </tr>

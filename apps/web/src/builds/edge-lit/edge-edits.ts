@@ -1,4 +1,13 @@
-import { sheetSides, type DesignChange, type EdgeLitAssembly, type Fields, set, type SheetSide } from '@vitrum/core';
+import {
+  set,
+  sheetSides,
+  usualHolder,
+  type DesignChange,
+  type EdgeLitAssembly,
+  type Fields,
+  type HeldSheet,
+  type SheetSide,
+} from '@vitrum/core';
 
 /** The lit edges with one more or less; one is always left. */
 export const edgesWith = (edges: readonly SheetSide[], side: SheetSide, on: boolean): readonly SheetSide[] => {
@@ -12,21 +21,32 @@ export interface EdgeWay {
   readonly change: DesignChange;
 }
 
-/** One, two and four edges, and thicker sheets with the edges as they are. */
+const edgesToTry = [
+  ['bottom', ['bottom']],
+  ['top', ['top']],
+  ['left', ['left']],
+  ['right', ['right']],
+  ['top, bottom', ['top', 'bottom']],
+  ['left, right', ['right', 'left']],
+  ['all four', ['top', 'right', 'bottom', 'left']],
+] as const satisfies readonly (readonly [string, readonly SheetSide[]])[];
+
+/** One, two and four edges, and other sheets with the edges as they are. What a base does not hold is tried in a frame. */
 export const edgeWays = (
-  at: Pick<Fields<EdgeLitAssembly>, 'light' | 'sheet'>,
-  panes: readonly { readonly id: string; readonly name: string }[],
+  at: Pick<Fields<EdgeLitAssembly>, 'light' | 'sheet' | 'holder' | 'hanging'>,
+  assembly: Pick<EdgeLitAssembly, 'holder'>,
+  held: HeldSheet,
+  panes: readonly { readonly id: string; readonly thicknessMm: number }[],
 ): readonly EdgeWay[] => [
-  ...(
-    [
-      ['bottom alone', ['bottom']],
-      ['top alone', ['top']],
-      ['left alone', ['left']],
-      ['right alone', ['right']],
-      ['top and bottom', ['top', 'bottom']],
-      ['left and right', ['right', 'left']],
-      ['all four', ['top', 'right', 'bottom', 'left']],
-    ] as const
-  ).map(([label, edges]) => ({ label, change: [set(at.light.edges, edges)] })),
-  ...panes.map(({ id, name }) => ({ label: name, change: [set(at.sheet.paneId, id)] })),
+  ...edgesToTry.map(([label, edges]) => {
+    const framed = assembly.holder.kind === 'base' && label !== 'bottom';
+    return {
+      label: framed ? `${label}, framed` : label,
+      change: [
+        set(at.light.edges, edges),
+        ...(framed ? [set(at.holder, usualHolder('frame', held)), set(at.hanging, { way: 'chain' as const })] : []),
+      ],
+    };
+  }),
+  ...panes.map(({ id, thicknessMm }) => ({ label: `${thicknessMm} mm`, change: [set(at.sheet.paneId, id)] })),
 ];

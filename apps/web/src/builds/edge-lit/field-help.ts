@@ -21,7 +21,9 @@ export const help: HelpTexts = {
       usual: 'One and a half to four times as wide as one dot.',
     },
     'Shift right': { what: 'How far the artwork’s middle is to the right of the sheet’s.' },
-    'Shift up': { what: 'How far the artwork’s middle is above that of the whole sheet, its part in the slot counted.' },
+    'Shift up': {
+      what: 'How far the artwork’s middle is above that of the whole sheet, its part in the slot counted.',
+    },
   },
   case: {
     Sheet: {
@@ -34,7 +36,9 @@ export const help: HelpTexts = {
     'Behind it': {
       what: 'What is seen through the sheet. A board with air between keeps all light in; paint on the sheet takes what meets it.',
     },
-    'Held by': { what: 'What holds the sheet: a base that it stands in, a frame all round, or a case that it is the top of.' },
+    'Held by': {
+      what: 'What holds the sheet: a base that it stands in, a frame all round, or a case that it is the top of.',
+    },
     Base: { what: 'Whether the base is cut from wood or printed.' },
     'Base height': { what: 'Height of a printed base.' },
     Block: { what: 'The wood that the base is cut from; as high as it is thick.' },
@@ -53,7 +57,9 @@ export const help: HelpTexts = {
     Members: { what: 'What the frame or the case is ripped from.' },
     Corners: { what: 'How the members meet; screwed ones come apart when strip fails.' },
     'Lip in front': { what: 'Wood left before the sheet.', usual: '5–8 mm.' },
-    'Seat depth': { what: 'How far the sheet reaches into the members. Under it lies the narrower groove for the strip.' },
+    'Seat depth': {
+      what: 'How far the sheet reaches into the members. Under it lies the narrower groove for the strip.',
+    },
     Bottom: { what: 'What closes the case below; it comes off for service.' },
     Fit: {
       what: 'Whether the sheet slides in, is pressed in, or is glued.',
@@ -81,7 +87,9 @@ export const help: HelpTexts = {
       what: 'Whether the edges that let the light in are polished.',
       usual: 'Polished: a sawn edge lets in about seven tenths.',
     },
-    'The top edge': { what: 'How the top edge is finished. It shines: white tape gives light back, black tape hides it.' },
+    'The top edge': {
+      what: 'How the top edge is finished. It shines: white tape gives light back, black tape hides it.',
+    },
     'The right edge': { what: 'How the right edge is finished.' },
     'The bottom edge': { what: 'How the bottom edge is finished.' },
     'The left edge': { what: 'How the left edge is finished.' },

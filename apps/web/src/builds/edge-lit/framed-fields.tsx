@@ -27,7 +27,9 @@ export const FramedFields = () => {
           boards.filter(({ uses }) => uses.includes('return')),
           aboutBoard,
         )}
-        hint={framed === null ? undefined : `outside ${show(framed.outside.widthMm)} × ${show(framed.outside.heightMm)}`}
+        hint={
+          framed === null ? undefined : `outside ${show(framed.outside.widthMm)} × ${show(framed.outside.heightMm)}`
+        }
       />
       <ChoiceField
         label="Corners"

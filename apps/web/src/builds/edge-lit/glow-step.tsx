@@ -45,7 +45,13 @@ export const GlowStep = () => {
           ['single LEDs show up to', show(fans.evenFromMm)],
           ...(['top', 'right', 'bottom', 'left'] as const)
             .filter((side) => glow.edgesCdM2[side] >= 1 && !own.assembly.light.edges.includes(side))
-            .map((side) => [`the ${side} edge, edge on`, `${Math.round(glow.edgesCdM2[side]).toLocaleString('en')} cd/m²`] as const),
+            .map(
+              (side) =>
+                [
+                  `the ${side} edge, edge on`,
+                  `${Math.round(glow.edgesCdM2[side]).toLocaleString('en')} cd/m²`,
+                ] as const,
+            ),
         ]}
       />
       <h3 className="mt-3 font-bold">Where the light goes</h3>

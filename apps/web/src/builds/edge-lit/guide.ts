@@ -12,7 +12,10 @@ export const guide: Guide = {
   ],
   order: [
     ['Brief', 'What it says, from how far it is read, what light it stands in.'],
-    ['Artwork', 'Letters or a drawing; the tool that works them; all over, lines or dots; on the front or, mirrored, on the back.'],
+    [
+      'Artwork',
+      'Letters or a drawing; the tool that works them; all over, lines or dots; on the front or, mirrored, on the back.',
+    ],
     ['Sheet', 'Sheet and size; base, frame or case; slot, cavity and lid.'],
     ['Light', 'Strip, lit edges, gap; how the other edges are finished.'],
     ['Glow', 'How even it is; one click grades the fill.'],
@@ -23,12 +26,24 @@ export const guide: Guide = {
     ['Prove', 'As bright at the far end as at the strip; no rays; current and warmth after an hour.'],
   ],
   wrong: [
-    ['It fades to the far side', 'Too much is worked near the strip. Grade the fill, thin it, or light the opposite edge too.'],
-    ['Most light stays in the base', 'Strip beside the edge, too far from it, or larger than it. Centre it, close the gap, take a thicker sheet.'],
-    ['Rays beside the strip', 'The artwork begins before the fans of single LEDs have run together. Move it away, or take denser strip.'],
+    [
+      'It fades to the far side',
+      'Too much is worked near the strip. Grade the fill, thin it, or light the opposite edge too.',
+    ],
+    [
+      'Most light stays in the base',
+      'Strip beside the edge, too far from it, or larger than it. Centre it, close the gap, take a thicker sheet.',
+    ],
+    [
+      'Rays beside the strip',
+      'The artwork begins before the fans of single LEDs have run together. Move it away, or take denser strip.',
+    ],
     ['It reads backward', 'Worked on the back without being drawn mirrored.'],
     ['Scratches glow', 'The film came off too early. It stays on until the very end.'],
-    ['The mirror is dim', 'Silver takes light at every meeting: artwork near the strip, short ways, and a thick sheet.'],
+    [
+      'The mirror is dim',
+      'Silver takes light at every meeting: artwork near the strip, short ways, and a thick sheet.',
+    ],
   ],
   pictures: [
     { file: 'edge-lit-face.jpg', caption: 'Seen at dusk: letters in a clear sheet, lit from below.' },

@@ -76,7 +76,11 @@ export const LightStep = () => {
         field={at.light.gapMm}
         unit="mm"
         step={0.1}
-        hint={entry === undefined ? undefined : `${percent(entry.entered)} of the light enters, ${percent(entry.missed)} passes the edge`}
+        hint={
+          entry === undefined
+            ? undefined
+            : `${percent(entry.entered)} of the light enters, ${percent(entry.missed)} passes the edge`
+        }
       />
       <NumberField
         label="Off the middle"

@@ -35,8 +35,16 @@ export const edgeLitPage: BuildPage = {
     const { patches, fans } = glow;
     return [
       ['Brightest part', `${Math.round(patches.brightest.cdM2)} cd/m²`, 'meter close to the worked face, room dark'],
-      ['Dimmest part', `${Math.round(patches.dimmest.cdM2)} cd/m²`, `${Math.round(100 * patches.evenShare)} % of the brightest`],
-      ['Rays beside the strip', fans.evenFromMm === 0 ? 'none' : `up to ${fans.evenFromMm.toFixed(1)} mm`, 'by eye, from aside'],
+      [
+        'Dimmest part',
+        `${Math.round(patches.dimmest.cdM2)} cd/m²`,
+        `${Math.round(100 * patches.evenShare)} % of the brightest`,
+      ],
+      [
+        'Rays beside the strip',
+        fans.evenFromMm === 0 ? 'none' : `up to ${fans.evenFromMm.toFixed(1)} mm`,
+        'by eye, from aside',
+      ],
       [
         'Slot',
         `${(materials.pane.thicknessMm + 2 * assembly.holder.playMm).toFixed(1)} mm`,

@@ -1,4 +1,10 @@
-import { metricFence, setUpsOf, type ChannelSetUp, type DrillSetUp, type TestPiece } from '../../joinery/setups/index.js';
+import {
+  metricFence,
+  setUpsOf,
+  type ChannelSetUp,
+  type DrillSetUp,
+  type TestPiece,
+} from '../../joinery/setups/index.js';
 import type { Cutter } from '../../document/catalogue/index.js';
 import { membersOf, type CutPart } from '../../making/parts/index.js';
 import type { ToldStep } from '../../making/steps/index.js';

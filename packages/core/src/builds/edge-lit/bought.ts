@@ -37,7 +37,13 @@ export const panelBought = (catalogue: Catalogue, results: PanelFacts, printedKg
   const [fastener] = fasteners;
   return [
     ...(materials.pane.silver === undefined
-      ? area(`behind-${behind}`, behind === 'painted' ? 'Paint for the back' : `Thin ${behind} board behind it`, m2, behindPrice[behind], behind === 'black' || behind === 'white' ? 1.2 * m2 : 0)
+      ? area(
+          `behind-${behind}`,
+          behind === 'painted' ? 'Paint for the back' : `Thin ${behind} board behind it`,
+          m2,
+          behindPrice[behind],
+          behind === 'black' || behind === 'white' ? 1.2 * m2 : 0,
+        )
       : []),
     ...area('blast-resist', 'Stencil film', stencilOf(results) === null ? 0 : m2, stencilPrice),
     {

@@ -1,10 +1,4 @@
-import {
-  computed,
-  daylight,
-  one,
-  typical,
-  type Figure,
-} from '../../judging/figures/index.js';
+import { computed, daylight, one, typical, type Figure } from '../../judging/figures/index.js';
 import type { PanelResults } from './results.js';
 
 const percent = (share: number): string => `${Math.round(100 * share)} %`;

@@ -54,7 +54,10 @@ export const framedGeometry = (
       message: `and the strip behind the edge want a groove ${one(grooveMm)} mm deep in stock of ${stockMm} mm; thicker stock, a smaller gap, or a seat of ${one(Math.max(0, stockMm - leastBehindMm - bedMm + design.playMm))} mm or less`,
     });
   if (design.playMm >= design.seatMm)
-    problems.push({ path: pathOf(own.holder.playMm), message: `lets the sheet fall out of a seat of ${design.seatMm} mm` });
+    problems.push({
+      path: pathOf(own.holder.playMm),
+      message: `lets the sheet fall out of a seat of ${design.seatMm} mm`,
+    });
   const middle = lipMm + slotMm / 2;
   const wants = Math.max(lipMm + slotMm, middle + grooveWideMm / 2) + (isTop ? bottomMm : 0) + leastBehindMm;
   if (wants > design.depthMm)

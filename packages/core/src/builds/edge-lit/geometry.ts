@@ -27,7 +27,8 @@ export interface PanelGeometry extends SignGeometry {
 }
 
 /** The members of a holder that has some. */
-export const membersIn = ({ holder }: PanelGeometry): readonly Member[] => (holder.kind === 'base' ? [] : holder.members);
+export const membersIn = ({ holder }: PanelGeometry): readonly Member[] =>
+  holder.kind === 'base' ? [] : holder.members;
 
 /** What closes a holder: a lid, a bottom; nothing of a frame. */
 export const closingIn = ({ holder }: PanelGeometry): SheetSize | null => holder.closing;

@@ -153,7 +153,11 @@ const carriedOn = (map: Float32Array, known: Uint8Array, columns: number, rows: 
 };
 
 /** An edge that gives off light toward the room: free, and not taped. */
-export const showsEdge = ({ sheet, light }: Pick<EdgeLitAssembly, 'sheet' | 'light'>, { holder }: PanelGeometry, side: SheetSide): boolean => {
+export const showsEdge = (
+  { sheet, light }: Pick<EdgeLitAssembly, 'sheet' | 'light'>,
+  { holder }: PanelGeometry,
+  side: SheetSide,
+): boolean => {
   if (holder.kind !== 'base' || side === 'bottom' || light.edges.includes(side)) return false;
   const finish = sheet.unlit?.[side] ?? 'polished';
   return finish !== 'black' && finish !== 'white';

@@ -5,11 +5,11 @@ import type { PanelMaterials } from './materials.js';
 /** Wood round the strip of a base or a frame is about so thick (mm). */
 const woodMm = 12;
 
-/** What the strip lies on: wood in the base, or the groove of a member, with air on one side alone. */
+/** What the strip lies on: wood in the base, or the groove of a member; its front and its rear shed the heat. */
 export const panelBed = ({ outside, holder }: PanelGeometry, { board }: PanelMaterials): StripBed => ({
   conductsWmK: board.conductsWmK,
   thicknessMm: woodMm,
-  openSides: 1,
+  openSides: 2,
   pitchMm: holder.kind === 'base' ? holder.depthMm : outside.depthMm,
 });
 

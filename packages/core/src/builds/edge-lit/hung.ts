@@ -31,9 +31,17 @@ const railsOf = (results: Facts): HungBody['rails'] => {
   const rail = (name: string): Rail | null => {
     const member = members.find((each) => each.name === name);
     if (member === undefined) return null;
-    const taken = Math.max(0, ...member.seats.filter(({ holds }) => holds !== 'bottom').map((seat) => seat.fromFrontMm + seat.widthMm));
+    const taken = Math.max(
+      0,
+      ...member.seats.filter(({ holds }) => holds !== 'bottom').map((seat) => seat.fromFrontMm + seat.widthMm),
+    );
     const rear = Math.max(0, ...member.seats.filter(({ holds }) => holds === 'bottom').map((seat) => seat.widthMm));
-    return { partId: name, lengthMm: member.lengthMm, widthMm: member.widthMm, free: [rear, Math.max(rear, member.widthMm - taken)] };
+    return {
+      partId: name,
+      lengthMm: member.lengthMm,
+      widthMm: member.widthMm,
+      free: [rear, Math.max(rear, member.widthMm - taken)],
+    };
   };
   const [top, bottom] = [rail('top'), rail('bottom')];
   return top === null || bottom === null ? null : { top, bottom };
@@ -55,7 +63,12 @@ export const panelHung = (results: Facts): readonly HungBody[] => {
       depthMm: outside.depthMm,
       kg: sum(all.map(({ kg }) => kg)),
       centre: centreOfAll(all),
-      hold: { x: -reachX, y: -outside.heightMm / 2 + 10, width: 2 * reachX, height: Math.max(1, outside.heightMm - 20) },
+      hold: {
+        x: -reachX,
+        y: -outside.heightMm / 2 + 10,
+        width: 2 * reachX,
+        height: Math.max(1, outside.heightMm - 20),
+      },
       recessMm: 0,
       own: null,
       carrier: null,

@@ -8,7 +8,11 @@ import type { EdgeLitAssembly } from './schema.js';
 
 /** Lays an edge-lit sheet: everything that stands before the circuit. */
 export const layPanel =
-  (stages: PanelMemos, catalogue: Catalogue, fonts: FontBook): Stages<EdgeLitAssembly, PanelLaid, PanelResults>['lay'] =>
+  (
+    stages: PanelMemos,
+    catalogue: Catalogue,
+    fonts: FontBook,
+  ): Stages<EdgeLitAssembly, PanelLaid, PanelResults>['lay'] =>
   (brief, _power, assembly) => {
     const { artwork, light } = assembly;
     const found = stages.materials.run(assembly, catalogue);
@@ -20,7 +24,13 @@ export const layPanel =
     const font = stages.font.run(artwork.fontId, artwork.ownFont ?? null, fonts);
     // The artwork goes by the middle of the sheet, which stands above that of sheet and base together.
     const upMm = geometry.sheet.y + geometry.sheet.height / 2;
-    const set = stages.artwork.run(artwork.text ?? brief.text, artwork, font, artwork.offsetXMm, artwork.offsetYMm + upMm);
+    const set = stages.artwork.run(
+      artwork.text ?? brief.text,
+      artwork,
+      font,
+      artwork.offsetXMm,
+      artwork.offsetYMm + upMm,
+    );
     if (!set.ok) return set;
     const lettering = set.value;
     const workability = stages.workability.run(lettering.outline, materials.tool);

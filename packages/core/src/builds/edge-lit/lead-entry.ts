@@ -3,7 +3,10 @@ import type { Point3 } from '../../light/runs/index.js';
 import type { PanelGeometry } from './geometry.js';
 
 /** Where the lead comes in: into the cavity of a base at the side that is asked for, or into the groove of a frame. */
-export const leadEntryOf = (exit: Brief['leadExit'], { sheet, holder, thicknessMm, bedMm, outside }: PanelGeometry): Point3 => {
+export const leadEntryOf = (
+  exit: Brief['leadExit'],
+  { sheet, holder, thicknessMm, bedMm, outside }: PanelGeometry,
+): Point3 => {
   const z = thicknessMm / 2;
   if (holder.kind === 'base') {
     const y = -outside.heightMm / 2 + holder.exit.upMm;

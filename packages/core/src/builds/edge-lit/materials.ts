@@ -30,7 +30,9 @@ const thinnestMm = 2;
 
 const closingOf = ({ holder }: EdgeLitAssembly, catalogue: Catalogue): Result<Board | null> => {
   if (holder.kind === 'base') return findItem(catalogue.boards, holder.lidBoardId, 'holder.lidBoardId');
-  return holder.kind === 'top' ? findItem(catalogue.boards, holder.bottomBoardId, 'holder.bottomBoardId') : success(null);
+  return holder.kind === 'top'
+    ? findItem(catalogue.boards, holder.bottomBoardId, 'holder.bottomBoardId')
+    : success(null);
 };
 
 /** The tool, if it works faces. */
@@ -41,13 +43,20 @@ const engraverOf = (catalogue: Catalogue, id: string): Result<Tool & { readonly 
   const { engraves } = tool.value;
   if (engraves !== undefined) return success({ ...tool.value, engraves });
   const others = catalogue.tools.filter((each) => each.engraves !== undefined).map(({ name }) => name.toLowerCase());
-  return failure({ path, message: `names ${tool.value.name.toLowerCase()}, which works no faces; there is ${others.join(', ')}` });
+  return failure({
+    path,
+    message: `names ${tool.value.name.toLowerCase()}, which works no faces; there is ${others.join(', ')}`,
+  });
 };
 
 /** Finds every item that an edge-lit sheet names; each unknown id becomes a problem with its field. */
 export const findPanelMaterials = (assembly: EdgeLitAssembly, catalogue: Catalogue): Result<PanelMaterials> => {
   const { light, sheet, holder, artwork } = assembly;
-  const found = foundAll<Omit<PanelMaterials, 'workpiece' | 'engraving' | 'tool'> & { readonly tool: Tool & { readonly engraves: Engraving } }>({
+  const found = foundAll<
+    Omit<PanelMaterials, 'workpiece' | 'engraving' | 'tool'> & {
+      readonly tool: Tool & { readonly engraves: Engraving };
+    }
+  >({
     strip: findItem(catalogue.strips, light.stripId, 'light.stripId'),
     pane: findItem(catalogue.panes, sheet.paneId, 'sheet.paneId'),
     board: findItem(catalogue.boards, holder.boardId, 'holder.boardId'),
@@ -62,6 +71,10 @@ export const findPanelMaterials = (assembly: EdgeLitAssembly, catalogue: Catalog
       message: `names a sheet of ${pane.thicknessMm} mm; light is let in at edges of ${thinnestMm} mm and more`,
     });
   // A tool is held against how deep it goes, not against the whole sheet.
-  const workpiece = { stuff: pane.stuff, thicknessMm: artwork.depthMm, name: `${artwork.depthMm} mm deep into ${pane.name}` };
+  const workpiece = {
+    stuff: pane.stuff,
+    thicknessMm: artwork.depthMm,
+    name: `${artwork.depthMm} mm deep into ${pane.name}`,
+  };
   return success({ ...found.value, tool, engraving: tool.engraves, workpiece });
 };

@@ -17,7 +17,9 @@ const layer = (operation: PartLayer['operation'], shapes: readonly PartShape[]):
 
 const cutOut = (outline: Outline): PartLayer => ({ operation: 'cut', shapes: [{ kind: 'outline', outline }] });
 
-const rectOutline = (widthMm: number, heightMm: number): Outline => [rectRing({ x: 0, y: 0, width: widthMm, height: heightMm })];
+const rectOutline = (widthMm: number, heightMm: number): Outline => [
+  rectRing({ x: 0, y: 0, width: widthMm, height: heightMm }),
+];
 
 /** As it lies on the machine: from the sheet’s lower left corner, turned over where it is worked from behind. */
 const onMachine = (sheet: Rect, mirrored: boolean) => {
@@ -93,9 +95,10 @@ const sheetPart = (results: PanelFacts): CutPart => {
 /** Where the lead leaves a base, in the drawing of the block seen from above: through an end, or the rear. */
 const exitShape = (base: BaseGeometry, exit: Brief['leadExit']): readonly PartShape[] => {
   const { lengthMm, depthMm, exit: hole } = base;
-  const [x, y] =
-    exit === 'left' ? [0, depthMm / 2] : exit === 'right' ? [lengthMm, depthMm / 2] : [lengthMm / 2, 0];
-  return exit === 'bottom' ? [] : [{ kind: 'line', from: [x - hole.diameterMm / 2, y], to: [x + hole.diameterMm / 2, y] }];
+  const [x, y] = exit === 'left' ? [0, depthMm / 2] : exit === 'right' ? [lengthMm, depthMm / 2] : [lengthMm / 2, 0];
+  return exit === 'bottom'
+    ? []
+    : [{ kind: 'line', from: [x - hole.diameterMm / 2, y], to: [x + hole.diameterMm / 2, y] }];
 };
 
 /** A block of wood with slot and cavity, drawn from above, its front edge up. */
@@ -185,8 +188,17 @@ const lidParts = ({ materials, brief }: PanelFacts, base: BaseGeometry): readonl
     })),
   );
   const lead: readonly PartShape[] =
-    brief.leadExit === 'bottom' ? [{ kind: 'hole', x: widthMm / 2, y: heightMm / 2, diameterMm: base.exit.diameterMm }] : [];
-  const plain = plainBoard(lid, 'lid', 'Lid', widthMm, heightMm, 'let in from below, four screws; comes off for the strip');
+    brief.leadExit === 'bottom'
+      ? [{ kind: 'hole', x: widthMm / 2, y: heightMm / 2, diameterMm: base.exit.diameterMm }]
+      : [];
+  const plain = plainBoard(
+    lid,
+    'lid',
+    'Lid',
+    widthMm,
+    heightMm,
+    'let in from below, four screws; comes off for the strip',
+  );
   const battenWide = Math.min(materials.strip.widthMm + 1, cavity.widthMm - 1);
   return [
     { ...plain, layers: [...plain.layers, { operation: 'drill', shapes: [...screws, ...lead] }] },
@@ -252,7 +264,14 @@ const closingPart = (results: PanelFacts): readonly CutPart[] => {
   const board = results.materials.closing;
   if (closing === null || board === null || results.geometry.holder.kind === 'base') return [];
   return [
-    plainBoard(board, 'case-bottom', 'Bottom', closing.widthMm, closing.heightMm, 'screwed into its rabbet from below; opens for service'),
+    plainBoard(
+      board,
+      'case-bottom',
+      'Bottom',
+      closing.widthMm,
+      closing.heightMm,
+      'screwed into its rabbet from below; opens for service',
+    ),
   ];
 };
 

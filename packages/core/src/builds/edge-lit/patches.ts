@@ -65,12 +65,25 @@ export const patchesOf = ({ luminance, covered, grid, lit, pitchMm, sheet }: Ask
     const share = covered[cell]!;
     if (share < 0.02) continue;
     const [column, row] = [cell % columns, Math.floor(cell / columns)];
-    [left, right, low, high] = [Math.min(left, column), Math.max(right, column), Math.min(low, row), Math.max(high, row)];
+    [left, right, low, high] = [
+      Math.min(left, column),
+      Math.max(right, column),
+      Math.min(low, row),
+      Math.max(high, row),
+    ];
     total += luminance[cell]! * share;
     weight += share;
   }
   const size = patchCells(right - left + 1, high - low + 1, cellMm, pitchMm);
-  const none = { meanCdM2: 0, dimmest: nowhere, brightest: nowhere, evenShare: 1, lastToFirst: 1, farMm: 0, sideMm: size * cellMm };
+  const none = {
+    meanCdM2: 0,
+    dimmest: nowhere,
+    brightest: nowhere,
+    evenShare: 1,
+    lastToFirst: 1,
+    farMm: 0,
+    sideMm: size * cellMm,
+  };
   if (weight === 0) return none;
   const across = Math.max(1, Math.ceil((right - left + 1) / size));
   const up = Math.max(1, Math.ceil((high - low + 1) / size));

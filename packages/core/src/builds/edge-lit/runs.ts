@@ -56,7 +56,10 @@ export const panelRuns = (geometry: PanelGeometry, light: PanelLight, { strip }:
   const segments = pieces.map((piece, index) => ({ ...piece, number: index + 1 }));
   const ledCount = segments.reduce((sum, segment) => sum + segment.ledCount, 0);
   if (ledCount > maxLeds)
-    return failure({ path: pathOf(own.light.edges), message: `gives ${ledCount} LEDs; Vitrum lights up to ${maxLeds}` });
+    return failure({
+      path: pathOf(own.light.edges),
+      message: `gives ${ledCount} LEDs; Vitrum lights up to ${maxLeds}`,
+    });
   const ledPitchMm = 1000 / strip.ledsPerM;
   const runs: LightRuns = {
     segments,

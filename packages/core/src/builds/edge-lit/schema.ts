@@ -16,7 +16,9 @@ export const mostGradedCells = 48;
 const artwork = z
   .looseObject({
     ...lettering,
-    offsetXMm: lengthMm(-5000, 5000).describe('Shift of the artwork’s middle from the middle of the sheet, right positive.'),
+    offsetXMm: lengthMm(-5000, 5000).describe(
+      'Shift of the artwork’s middle from the middle of the sheet, right positive.',
+    ),
     offsetYMm: lengthMm(-5000, 5000).describe('The same, up positive.'),
     depthMm: lengthMm(0.005, 3).describe('How deep the face is worked.'),
     fill: z
@@ -73,7 +75,10 @@ const light = z
 
 const fit = {
   playMm: lengthMm(0, 3).describe('Clearance on each side of the sheet in its slot.'),
-  fit: z.enum(['slide', 'press', 'glued']).optional().describe('How the sheet is held in its slot. Left out: it slides.'),
+  fit: z
+    .enum(['slide', 'press', 'glued'])
+    .optional()
+    .describe('How the sheet is held in its slot. Left out: it slides.'),
 } as const;
 
 const base = z.looseObject({
@@ -86,7 +91,9 @@ const base = z.looseObject({
   slotMm: lengthMm(3, 150).describe('How deep the sheet stands in it.'),
   ...fit,
   lidBoardId: id.describe('What closes it from below.'),
-  pocketMm: lengthMm(0, 1000).optional().describe('Length of a pocket beside the strip, for a controller. Left out: none.'),
+  pocketMm: lengthMm(0, 1000)
+    .optional()
+    .describe('Length of a pocket beside the strip, for a controller. Left out: none.'),
   exit: z.enum(['lead', 'jack']).optional().describe('The lead comes out (when left out), or plugs into a jack.'),
 });
 
@@ -118,7 +125,9 @@ export const edgeLitSchema = z.looseObject({
   artwork,
   sheet,
   light,
-  holder: z.discriminatedUnion('kind', [base, frame, top]).describe('What the sheet stands in, hangs in, or is let into.'),
+  holder: z
+    .discriminatedUnion('kind', [base, frame, top])
+    .describe('What the sheet stands in, hangs in, or is let into.'),
 });
 
 export type EdgeLitAssembly = Frozen<z.infer<typeof edgeLitSchema>>;

@@ -76,7 +76,11 @@ const memberShapes = (
   return subtract([body], seats).map((ring): SectionShape => ({ role: 'return', material, ring }));
 };
 
-const framedShapes = (geometry: PanelGeometry, framed: FramedGeometry, materials: PanelMaterials): readonly SectionShape[] => {
+const framedShapes = (
+  geometry: PanelGeometry,
+  framed: FramedGeometry,
+  materials: PanelMaterials,
+): readonly SectionShape[] => {
   const { closing } = framed;
   return [
     ...memberShapes(geometry, framed, materials.board.name, 1),
@@ -87,7 +91,12 @@ const framedShapes = (geometry: PanelGeometry, framed: FramedGeometry, materials
           {
             role: 'back' as const,
             material: materials.closing?.name ?? 'bottom',
-            ring: between(geometry.rearZMm, geometry.rearZMm + closing.thicknessMm, -closing.heightMm / 2, closing.heightMm / 2),
+            ring: between(
+              geometry.rearZMm,
+              geometry.rearZMm + closing.thicknessMm,
+              -closing.heightMm / 2,
+              closing.heightMm / 2,
+            ),
           },
         ]),
   ];
@@ -157,9 +166,7 @@ export const panelSection = (
   const base = holder.kind === 'base' ? holder : null;
   return {
     shapes: [
-      ...(holder.kind === 'base'
-        ? baseShapes(geometry, holder, materials)
-        : framedShapes(geometry, holder, materials)),
+      ...(holder.kind === 'base' ? baseShapes(geometry, holder, materials) : framedShapes(geometry, holder, materials)),
       { role: 'face', material: pane.name, ring: between(0, thicknessMm, sheet.y, sheet.y + sheet.height) },
       ...stripShapes(runs, materials),
     ],

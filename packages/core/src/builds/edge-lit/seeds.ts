@@ -13,13 +13,18 @@ const gapMm = 0.5;
 const fills = [1, 0.4] as const;
 
 /** Edge-lit sheets with every strip that suits, at the edges they are lit from, as thick as the LEDs want. */
-export const panelSeeds: BuildWork<PanelResults['assembly'], never, PanelResults>['seeds'] = (results, catalogue, aim) => {
+export const panelSeeds: BuildWork<PanelResults['assembly'], never, PanelResults>['seeds'] = (
+  results,
+  catalogue,
+  aim,
+) => {
   const { glow, materials, assembly, runs } = results;
   const fields = fieldsIn(results);
   const now = glow.emittedLm * glow.entry.entered;
   const cdPerLm = now > 0 ? glow.evenness.meanCdM2 / now : 1;
   const panes = catalogue.panes.filter(
-    (pane) => pane.stuff === materials.pane.stuff && (pane.silver === undefined) === (materials.pane.silver === undefined),
+    (pane) =>
+      pane.stuff === materials.pane.stuff && (pane.silver === undefined) === (materials.pane.silver === undefined),
   );
   const stripM = Math.max(0.01, runs.stripMm / 1000);
   const seeds = suitableStrips(results, catalogue)
@@ -35,7 +40,8 @@ export const panelSeeds: BuildWork<PanelResults['assembly'], never, PanelResults
               cdM2: cdPerLm * stripM * givenLm(strip, results) * entered * (fill === 1 ? 1 : 0.7),
               price:
                 stripPrice(strip, stripM) +
-                (pane.price * assembly.sheet.widthMm * assembly.sheet.heightMm) / (pane.sheetWidthMm * pane.sheetHeightMm),
+                (pane.price * assembly.sheet.widthMm * assembly.sheet.heightMm) /
+                  (pane.sheetWidthMm * pane.sheetHeightMm),
               change: [
                 set(fields.light.stripId, strip.id),
                 set(fields.light.gapMm, gapMm),

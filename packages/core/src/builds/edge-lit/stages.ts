@@ -6,7 +6,11 @@ import { factsOf, type PanelLaid, type PanelResults } from './results.js';
 import type { EdgeLitAssembly } from './schema.js';
 
 /** The stages of an edge-lit sheet, in the order of the work. */
-export const panelStages: BuildWork<EdgeLitAssembly, PanelLaid, PanelResults>['stages'] = (catalogue, fonts, limits) => {
+export const panelStages: BuildWork<EdgeLitAssembly, PanelLaid, PanelResults>['stages'] = (
+  catalogue,
+  fonts,
+  limits,
+) => {
   const stages = panelMemos(catalogue, limits);
   return {
     lay: layPanel(stages, catalogue, fonts),
@@ -18,13 +22,7 @@ export const panelStages: BuildWork<EdgeLitAssembly, PanelLaid, PanelResults>['s
     },
     parts: (results) => stages.parts.run(...factListOf(factsOf(results))),
     steps: (results) =>
-      stages.steps.run(
-        results.circuit,
-        results.cut,
-        results.hang,
-        results.finishing,
-        ...factListOf(factsOf(results)),
-      ),
+      stages.steps.run(results.circuit, results.cut, results.hang, results.finishing, ...factListOf(factsOf(results))),
     recomputed: () => recomputedOf(stages),
   };
 };

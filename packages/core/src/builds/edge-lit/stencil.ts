@@ -34,7 +34,9 @@ const bridgeOver = (counter: Ring): Ring => {
  * What is cut out of the stencil: the artwork, with a bridge from the middle of each counter up to the ground, so that it stays in one piece.
  * Each bridge cuts the letters it belongs to alone. Null where nothing is stencilled.
  */
-export const stencilOf = (results: Pick<PanelFacts, 'materials' | 'lettering'>): { readonly outline: Outline } | null => {
+export const stencilOf = (
+  results: Pick<PanelFacts, 'materials' | 'lettering'>,
+): { readonly outline: Outline } | null => {
   if (!isStencilled(results) || results.lettering.outline.length === 0) return null;
   const { outline } = results.lettering;
   const bridges = countersOf(outline).map((counter) => clippedTo(outline, counter));

@@ -37,7 +37,8 @@ const beginnings: Readonly<Record<PanelFacts['materials']['engraving']['method']
   beam: 'Leave the protective film on both faces; the laser goes through the upper one.',
   bit: 'Leave the film on the other face; hold the sheet flat, spoil board under it, and touch off on the face.',
   hand: 'Stick the 1:1 print face down under the sheet, or on it, and follow its lines; rest the hand, draw toward you.',
-  blasted: 'Stick the stencil without bubbles, press its edges, and tape everything else; the film on the other face stays.',
+  blasted:
+    'Stick the stencil without bubbles, press its edges, and tape everything else; the film on the other face stays.',
   sanded: 'Stick the stencil, press its edges, and sand in circles until all looks alike from aside.',
 };
 
@@ -136,13 +137,18 @@ const sheetSteps = ({ own }: PanelStepFacts): readonly ToldStep[] => {
       glass ? null : 'Polish cool: a hot edge smears.',
     ),
     ...Object.entries(assembly.sheet.unlit ?? {})
-      .filter(([side, finish]) => finish !== undefined && finish !== 'polished' && !assembly.light.edges.some((lit) => lit === side))
+      .filter(
+        ([side, finish]) =>
+          finish !== undefined && finish !== 'polished' && !assembly.light.edges.some((lit) => lit === side),
+      )
       .map(([side, finish]) =>
         step(
           'finish',
           `edge-${side}`,
           `The ${side} edge: ${finish === 'white' || finish === 'black' ? `${String(finish)} tape` : String(finish)}`,
-          finish === 'white' || finish === 'black' ? 'As wide as the sheet is thick, no wider: it shows.' : 'Leave it as it is cut, its arris broken.',
+          finish === 'white' || finish === 'black'
+            ? 'As wide as the sheet is thick, no wider: it shows.'
+            : 'Leave it as it is cut, its arris broken.',
           4,
         ),
       ),
@@ -304,7 +310,11 @@ const close = ({ own, circuit, hang, finishing }: PanelStepFacts): readonly Told
     step(
       'assemble',
       'close',
-      geometry.holder.kind === 'base' ? 'Set the sheet, close the lid' : geometry.holder.kind === 'top' ? 'Let the sheet in, close the bottom' : 'Close the frame',
+      geometry.holder.kind === 'base'
+        ? 'Set the sheet, close the lid'
+        : geometry.holder.kind === 'top'
+          ? 'Let the sheet in, close the bottom'
+          : 'Close the frame',
       `${fit === 'glued' ? `Glue the sheet in its slot, none on the lit edge.${glueWords(finishing, 'sheet')}` : fit === 'press' ? 'Press it in evenly, not by its corners; it comes out the same way.' : 'It slides in and out: strip fails before acrylic does.'} The protective film comes off now, and not before; clean it with water and a soft cloth, no alcohol on acrylic.`,
       15,
       null,

@@ -5,7 +5,11 @@ import { membersIn } from './geometry.js';
 import type { PanelFacts } from './results.js';
 
 /** What of an edge-lit sheet is painted and glued: its holder, and the sheet in its slot where it is to stay there. */
-export const panelToFinish = ({ geometry, materials, assembly }: Pick<PanelFacts, 'geometry' | 'materials' | 'assembly'>): ToFinish => {
+export const panelToFinish = ({
+  geometry,
+  materials,
+  assembly,
+}: Pick<PanelFacts, 'geometry' | 'materials' | 'assembly'>): ToFinish => {
   const { holder, sheet } = geometry;
   const { board, pane } = materials;
   const members = membersIn(geometry);

@@ -17,7 +17,8 @@ export const filledShare = ({ fill, spacingMm }: PanelArtwork, { lineMm }: Engra
 };
 
 /** Chance that a ray which meets a worked place is taken out: what the tool can, as deep as it goes there (1 − e^(−depth)). */
-export const takenAt = ({ takes, fullMm }: Engraving, depthMm: number): number => takes * (1 - Math.exp(-depthMm / fullMm));
+export const takenAt = ({ takes, fullMm }: Engraving, depthMm: number): number =>
+  takes * (1 - Math.exp(-depthMm / fullMm));
 
 /** How dense the fill is at a place of the sheet, as a share of the densest: between the middles of cells in straight lines. */
 export const gradedAt = ({ graded }: Pick<PanelArtwork, 'graded'>, sheet: Rect, x: number, y: number): number => {
@@ -55,7 +56,11 @@ export const rasterArea = ({ x, y }: Rect, { cellMm, columns, rows }: SheetRaste
 });
 
 /** The middle of a cell, in the axes of the assembly. */
-export const middleOfCell = ({ x, y }: Rect, { cellMm, columns }: SheetRaster, cell: number): readonly [number, number] => [
+export const middleOfCell = (
+  { x, y }: Rect,
+  { cellMm, columns }: SheetRaster,
+  cell: number,
+): readonly [number, number] => [
   x + ((cell % columns) + 0.5) * cellMm,
   y + (Math.floor(cell / columns) + 0.5) * cellMm,
 ];
@@ -85,10 +90,6 @@ export const workedFaces = (
   const own = covered.map((share, cell) => share * graded[cell]! * chance);
   const onBack = artwork.mirrored === true;
   const paint = (cell: number): number => paintTakes * (1 - covered[cell]!);
-  const back = painted
-    ? covered.map((_, cell) => paint(cell) + (onBack ? own[cell]! : 0))
-    : onBack
-      ? own
-      : null;
+  const back = painted ? covered.map((_, cell) => paint(cell) + (onBack ? own[cell]! : 0)) : onBack ? own : null;
   return { ...raster, front: onBack ? null : own, back };
 };

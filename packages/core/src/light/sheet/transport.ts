@@ -23,8 +23,8 @@ export interface Following {
 }
 
 /** For a picture while something is dragged, and for figures. */
-export const previewFollowing: Following = { azimuths: 64, rays: 1800, slopes: 4, until: 1e-3 };
-export const fullFollowing: Following = { azimuths: 128, rays: 12_000, slopes: 6, until: 1e-4 };
+export const previewFollowing: Following = { azimuths: 48, rays: 1200, slopes: 3, until: 2e-3 };
+export const fullFollowing: Following = { azimuths: 128, rays: 9000, slopes: 5, until: 1e-4 };
 
 const azimuthsFor = ({ azimuths, rays }: Following, leds: number): number =>
   Math.round(Math.min(azimuths, Math.max(azimuths / 4, rays / leds)));
@@ -66,14 +66,123 @@ const keptOf = (loss: number): number =>
 /** A ray that is thrown from edge to edge more often than this is followed no farther: a lossless sheet might keep it for ever. */
 const mostMirrored = 100;
 
+/**
+ * A ray under way: where it is and where to, and what it carries at each of its slopes. Each stretch between two meetings with a
+ * face holds one, anywhere in it: what is taken there is a share of what the ray had where the stretch began (`bases`), and
+ * `phases` tells how far into it the ray is.
+ */
+class Ray {
+  readonly weights: Float64Array;
+  readonly bases: Float64Array;
+  readonly phases: Float64Array;
+  /** Meetings with one face, loss in the sheet, and loss in silver, for a millimetre of way along the sheet. */
+  readonly hitsPerMm: Float64Array;
+  readonly lossPerMm: Float64Array;
+  readonly dullPerMm: Float64Array;
+  readonly carried: number;
+  x: number;
+  y: number;
+  dx: number;
+  dy: number;
+
+  constructor(
+    { side, alongMm, azimuth, tangents, weights }: Start,
+    { widthMm, heightMm, thicknessMm, lossPerMm, silver }: ClearSheet,
+  ) {
+    const count = weights.length;
+    this.weights = Float64Array.from(weights);
+    this.bases = Float64Array.from(weights);
+    this.phases = new Float64Array(count);
+    this.hitsPerMm = new Float64Array(count);
+    this.lossPerMm = new Float64Array(count);
+    this.dullPerMm = new Float64Array(count);
+    // Where nothing is worked, meetings with silver are taken one with another, as a loss by the way.
+    const dulls = silver === null ? 0 : -Math.log(Math.max(1e-9, silver));
+    let carried = 0;
+    for (let k = 0; k < count; k += 1) {
+      const tangent = tangents[k]!;
+      // A ray meets a face tan / thickness times a millimetre of its way along the sheet, one given face half as often.
+      const hits = tangent / (2 * thicknessMm);
+      this.hitsPerMm[k] = hits;
+      this.lossPerMm[k] = lossPerMm * Math.sqrt(1 + tangent * tangent);
+      this.dullPerMm[k] = dulls * hits;
+      carried += weights[k]!;
+    }
+    this.carried = carried;
+    const frame = frames[side];
+    const [sin, cos] = [Math.sin(azimuth), Math.cos(azimuth)];
+    this.dx = frame.across ? sin : frame.into[0] * cos;
+    this.dy = frame.across ? frame.into[1] * cos : sin;
+    this.x = frame.across ? alongMm : side === 'left' ? 0 : widthMm;
+    this.y = frame.across ? (side === 'bottom' ? 0 : heightMm) : alongMm;
+  }
+
+  /** Takes off what is lost along a way in the clear, and moves on in the zigzag; returns what was lost. */
+  clear(way: number, since: number): number {
+    const { weights, bases, phases, hitsPerMm, lossPerMm, dullPerMm } = this;
+    let lost = 0;
+    for (let k = 0; k < weights.length; k += 1) {
+      const before = weights[k]!;
+      const kept = keptOf(lossPerMm[k]! * way + dullPerMm[k]! * since);
+      weights[k] = before * kept;
+      lost += before - weights[k]!;
+      bases[k]! *= kept;
+      phases[k]! += hitsPerMm[k]! * since;
+    }
+    return lost;
+  }
+
+  /**
+   * Passes a worked cell, `along` mm of it, after `way` mm in the clear; `chance` is that of each meeting. Returns what was
+   * taken; what was lost on the way is added to `lost`.
+   */
+  pass(along: number, way: number, since: number, chance: number, lost: Float64Array): number {
+    const { weights, bases, phases, hitsPerMm, lossPerMm, dullPerMm } = this;
+    let taken = 0;
+    let gone = 0;
+    for (let k = 0; k < weights.length; k += 1) {
+      const before = weights[k]!;
+      const kept = keptOf(lossPerMm[k]! * way + dullPerMm[k]! * since);
+      const begun = before * kept;
+      gone += before - begun;
+      let weight = begun;
+      let base = bases[k]! * kept;
+      const perMm = hitsPerMm[k]!;
+      let phase = phases[k]! + perMm * since;
+      if (phase >= 1) {
+        // Long in the clear: the next stretch begins with what is worked.
+        phase = 0;
+        base = weight;
+      }
+      let hits = perMm * along;
+      while (phase + hits >= 1) {
+        weight -= base * (1 - phase) * chance;
+        hits -= 1 - phase;
+        phase = 0;
+        base = weight;
+      }
+      weight -= base * hits * chance;
+      taken += begun - weight;
+      weights[k] = weight;
+      bases[k] = base;
+      phases[k] = phase + hits;
+    }
+    lost[0]! += gone;
+    return taken;
+  }
+}
+
 /** Everything that rays are walked through, and what they leave behind. */
 class Walk {
   readonly frontOut: Float64Array;
   readonly backOut: Float64Array;
   readonly edgeOut: Readonly<Record<SheetSide, Float64Array>>;
-  lost = 0;
+  readonly lost = new Float64Array(1);
   left = 0;
-  private readonly worked: Uint8Array;
+  /** By cell: the chance that a meeting takes a ray out, by either face or by silver, and the shares of that for front and back. */
+  private readonly chances: Float32Array;
+  private readonly frontShares: Float32Array;
+  private readonly backShares: Float32Array;
   private readonly laws;
   private readonly scatter;
   private readonly chance = seededRandom(1);
@@ -86,9 +195,21 @@ class Walk {
     const { columns, rows, front, back } = faces;
     this.frontOut = new Float64Array(columns * rows);
     this.backOut = new Float64Array(columns * rows);
-    this.worked = Uint8Array.from({ length: columns * rows }, (_, at) =>
-      sheet.silver !== null || (front?.[at] ?? 0) > 0 || (back?.[at] ?? 0) > 0 ? 1 : 0,
-    );
+    this.chances = new Float32Array(columns * rows);
+    this.frontShares = new Float32Array(columns * rows);
+    this.backShares = new Float32Array(columns * rows);
+    const dull = sheet.silver === null ? 0 : 1 - sheet.silver;
+    for (let cell = 0; cell < columns * rows; cell += 1) {
+      const inFront = front?.[cell] ?? 0;
+      const behind = back?.[cell] ?? 0;
+      const out = inFront + behind - inFront * behind;
+      if (out === 0) continue;
+      // What a silvered back does not let out it throws back with a loss.
+      const chance = out + (1 - out) * dull;
+      this.chances[cell] = chance;
+      this.frontShares[cell] = (out * inFront) / (chance * (inFront + behind));
+      this.backShares[cell] = (out * behind) / (chance * (inFront + behind));
+    }
     this.edgeOut = {
       top: new Float64Array(columns),
       bottom: new Float64Array(columns),
@@ -104,149 +225,91 @@ class Walk {
 
   /** Follows a ray across the cells, from edge to edge, until little of it is left. */
   follow(start: Start, depth = 0): void {
-    const { widthMm, heightMm, thicknessMm, lossPerMm, silver } = this.sheet;
-    const { cellMm, columns, rows, front, back } = this.faces;
-    const { tangents } = start;
-    const weights = Float64Array.from(start.weights);
-    const count = weights.length;
-    const hitsPerMm = new Float64Array(count);
-    const lossAt = new Float64Array(count);
-    // Each stretch between two meetings with a face holds one, anywhere in it: what is taken there is a share of what the ray
-    // had where the stretch began.
-    const bases = Float64Array.from(weights);
-    const phases = new Float64Array(count);
-    let carried = 0;
-    for (let k = 0; k < count; k += 1) {
-      const tangent = tangents[k]!;
-      // A ray meets a face tan / thickness times a millimetre of its way along the sheet, one given face half as often.
-      hitsPerMm[k] = tangent / (2 * thicknessMm);
-      lossAt[k] = lossPerMm * Math.sqrt(1 + tangent * tangent);
-      carried += weights[k]!;
-    }
-    const enough = carried * this.following.until;
-    const frame = frames[start.side];
-    const [sin, cos] = [Math.sin(start.azimuth), Math.cos(start.azimuth)];
-    let dx = frame.across ? sin : frame.into[0] * cos;
-    let dy = frame.across ? frame.into[1] * cos : sin;
-    let x = frame.across ? start.alongMm : start.side === 'left' ? 0 : widthMm;
-    let y = frame.across ? (start.side === 'bottom' ? 0 : heightMm) : start.alongMm;
-    const { worked, frontOut, backOut } = this;
-    const dull = silver === null ? 0 : 1 - silver;
-    /** Way since losses were last taken off. */
-    let way = 0;
-    /** Way in the clear since the last worked cell. */
-    let clear = 0;
-    let lost = 0;
+    const ray = new Ray(start, this.sheet);
+    const enough = ray.carried * this.following.until;
     for (let mirrorings = 0; ; mirrorings += 1) {
-      let column = Math.min(columns - 1, Math.max(0, Math.floor(x / cellMm)));
-      let row = Math.min(rows - 1, Math.max(0, Math.floor(y / cellMm)));
-      const stepX = dx > 0 ? 1 : -1;
-      const stepY = dy > 0 ? 1 : -1;
-      const perX = dx === 0 ? Infinity : Math.abs(1 / dx);
-      const perY = dy === 0 ? Infinity : Math.abs(1 / dy);
-      const endX = dx === 0 ? Infinity : ((dx > 0 ? widthMm : 0) - x) / dx;
-      const endY = dy === 0 ? Infinity : ((dy > 0 ? heightMm : 0) - y) / dy;
-      const end = Math.min(endX, endY);
-      let nextX = dx === 0 ? Infinity : ((column + (dx > 0 ? 1 : 0)) * cellMm - x) / dx;
-      let nextY = dy === 0 ? Infinity : ((row + (dy > 0 ? 1 : 0)) * cellMm - y) / dy;
-      let at = 0;
-      while (at < end) {
-        const next = Math.min(nextX, nextY, end);
-        const along = next - at;
-        const cell = row * columns + column;
-        if (worked[cell] === 1 && along > 0) {
-          const inFront = front === null ? 0 : front[cell]!;
-          const behind = back === null ? 0 : back[cell]!;
-          const out = inFront + behind - inFront * behind;
-          // What a silvered back does not take out it throws back with a loss.
-          const chance = out + (1 - out) * dull;
-          let taken = 0;
-          for (let k = 0; k < count; k += 1) {
-            const before = weights[k]!;
-            const loss = keptOf(lossAt[k]! * way);
-            let weight = before * loss;
-            lost += before - weight;
-            let base = bases[k]! * loss;
-            let phase = phases[k]! + hitsPerMm[k]! * clear;
-            if (phase >= 1) {
-              // Long in the clear: the next stretch begins with what is worked.
-              phase = 0;
-              base = weight;
-            }
-            let hits = hitsPerMm[k]! * along;
-            while (phase + hits >= 1) {
-              weight -= base * (1 - phase) * chance;
-              hits -= 1 - phase;
-              phase = 0;
-              base = weight;
-            }
-            weight -= base * hits * chance;
-            phase += hits;
-            taken += before * loss - weight;
-            weights[k] = weight;
-            bases[k] = base;
-            phases[k] = phase;
-          }
-          const given = chance === 0 ? 0 : (taken * out) / chance;
-          const toFront = behind === 0 ? given : (given * inFront) / (inFront + behind);
-          const toBack = given - toFront;
-          lost += taken - given;
-          way = 0;
-          clear = -along;
-          frontOut[cell]! += toFront;
-          backOut[cell]! += toBack;
-        }
-        way += along;
-        clear += along;
-        at = next;
-        if (nextX <= nextY) {
-          nextX += perX * cellMm;
-          column = Math.min(columns - 1, Math.max(0, column + stepX));
-        } else {
-          nextY += perY * cellMm;
-          row = Math.min(rows - 1, Math.max(0, row + stepY));
-        }
-      }
-      for (let k = 0; k < count; k += 1) {
-        const before = weights[k]!;
-        const loss = keptOf(lossAt[k]! * way);
-        weights[k] = before * loss;
-        lost += before - weights[k]!;
-        bases[k] = bases[k]! * loss;
-        phases[k]! += hitsPerMm[k]! * clear;
-      }
-      clear = 0;
-      way = 0;
-      this.lost += lost;
-      lost = 0;
-      x += dx * end;
-      y += dy * end;
-      const side: SheetSide = endX < endY ? (dx > 0 ? 'right' : 'left') : dy > 0 ? 'top' : 'bottom';
-      const alongSide = side === 'left' || side === 'right' ? y : x;
-      const straight = side === 'left' || side === 'right' ? Math.abs(dx) : Math.abs(dy);
-      const { mirrored, scattered } = this.laws[side];
-      let [remains, through] = [0, 0];
-      for (let k = 0; k < count; k += 1) {
-        const back = weights[k]! * mirrored(straight / Math.sqrt(1 + tangents[k]! * tangents[k]!));
-        through += weights[k]! - back;
-        if (weights[k]! > 0) bases[k]! *= back / weights[k]!;
-        weights[k] = back;
-        remains += back;
-      }
-      const again = through * scattered * this.scatter.kept;
-      const bins = this.edgeOut[side];
-      bins[Math.min(bins.length - 1, Math.max(0, Math.floor(alongSide / cellMm)))]! += through - again;
-      if (again > enough) {
-        if (depth < mostScattered) this.follow(this.scatteredFrom(side, alongSide, again), depth + 1);
-        else this.left += again;
-      } else this.left += again;
+      const side = this.cross(ray);
+      const remains = this.meet(ray, side, start.tangents, enough, depth);
       if (remains <= enough || mirrorings === mostMirrored) {
         this.left += remains;
         return;
       }
-      if (side === 'left' || side === 'right') dx = -dx;
-      else dy = -dy;
+      if (side === 'left' || side === 'right') ray.dx = -ray.dx;
+      else ray.dy = -ray.dy;
     }
+  }
+
+  /** Straight on over the cells to the next edge; what they take goes to their light. */
+  private cross(ray: Ray): SheetSide {
+    const { widthMm, heightMm } = this.sheet;
+    const { cellMm, columns, rows } = this.faces;
+    const { chances, frontShares, backShares, frontOut, backOut, lost } = this;
+    const { x, y, dx, dy } = ray;
+    let column = Math.min(columns - 1, Math.max(0, Math.floor(x / cellMm)));
+    let row = Math.min(rows - 1, Math.max(0, Math.floor(y / cellMm)));
+    const stepX = dx > 0 ? 1 : -1;
+    const stepY = dy > 0 ? 1 : -1;
+    const perX = dx === 0 ? Infinity : Math.abs(cellMm / dx);
+    const perY = dy === 0 ? Infinity : Math.abs(cellMm / dy);
+    const endX = dx === 0 ? Infinity : ((dx > 0 ? widthMm : 0) - x) / dx;
+    const endY = dy === 0 ? Infinity : ((dy > 0 ? heightMm : 0) - y) / dy;
+    const end = Math.min(endX, endY);
+    let nextX = dx === 0 ? Infinity : ((column + (dx > 0 ? 1 : 0)) * cellMm - x) / dx;
+    let nextY = dy === 0 ? Infinity : ((row + (dy > 0 ? 1 : 0)) * cellMm - y) / dy;
+    let at = 0;
+    /** From where the losses of the way are still to be taken off, and from where the last worked cell ended. */
+    let [lossFrom, clearFrom] = [0, 0];
+    while (at < end) {
+      const inRow = nextX <= nextY;
+      const next = Math.min(inRow ? nextX : nextY, end);
+      const cell = row * columns + column;
+      const chance = chances[cell]!;
+      if (chance > 0 && next > at) {
+        const taken = ray.pass(next - at, at - lossFrom, at - clearFrom, chance, lost);
+        lossFrom = at;
+        clearFrom = next;
+        const [toFront, toBack] = [taken * frontShares[cell]!, taken * backShares[cell]!];
+        frontOut[cell]! += toFront;
+        backOut[cell]! += toBack;
+        lost[0]! += taken - toFront - toBack;
+      }
+      at = next;
+      if (inRow) {
+        nextX += perX;
+        column = Math.min(columns - 1, Math.max(0, column + stepX));
+      } else {
+        nextY += perY;
+        row = Math.min(rows - 1, Math.max(0, row + stepY));
+      }
+    }
+    lost[0]! += ray.clear(end - lossFrom, end - clearFrom);
+    ray.x = x + dx * end;
+    ray.y = y + dy * end;
+    return endX < endY ? (dx > 0 ? 'right' : 'left') : dy > 0 ? 'top' : 'bottom';
+  }
+
+  /** What an edge throws back like a mirror stays in the ray, what it scatters goes on as another; returns what remains. */
+  private meet(ray: Ray, side: SheetSide, tangents: Float64Array, enough: number, depth: number): number {
+    const upright = side === 'left' || side === 'right';
+    const alongSide = upright ? ray.y : ray.x;
+    const straight = Math.abs(upright ? ray.dx : ray.dy);
+    const { mirrored, scattered } = this.laws[side];
+    const { weights, bases } = ray;
+    let [remains, through] = [0, 0];
+    for (let k = 0; k < weights.length; k += 1) {
+      const before = weights[k]!;
+      const back = before * mirrored(straight / Math.sqrt(1 + tangents[k]! * tangents[k]!));
+      through += before - back;
+      if (before > 0) bases[k]! *= back / before;
+      weights[k] = back;
+      remains += back;
+    }
+    const again = through * scattered * this.scatter.kept;
+    const bins = this.edgeOut[side];
+    bins[Math.min(bins.length - 1, Math.max(0, Math.floor(alongSide / this.faces.cellMm)))]! += through - again;
+    if (again > enough && depth < mostScattered) this.follow(this.scatteredFrom(side, alongSide, again), depth + 1);
+    else this.left += again;
+    return remains;
   }
 
   private scatteredFrom(side: SheetSide, alongMm: number, lumens: number): Start {
@@ -312,7 +375,7 @@ export const sheetLight = (
     thrownBack: emitted * entry.thrownBack,
     out: sum(frontOut) + sum(backOut),
     edges: { top: sum(edgeOut.top), right: sum(edgeOut.right), bottom: sum(edgeOut.bottom), left: sum(edgeOut.left) },
-    lost,
+    lost: lost[0]!,
     left,
     frontOut,
     backOut,

@@ -9,4 +9,16 @@ export { placePosts, type LoadedPost, type PostedPart, type PostOptions, type St
 export { studMm, studsBetween, usualStudPitchMm, wallOf } from './wall.js';
 export { wallTemplate } from './wall-template.js';
 export { wayNames } from './way-names.js';
-export type { Carrier, Cleat, Feet, Hang, HangingWay, HungBody, OwnWay, PlacedBody, Rail, Wall, WallFixing } from './types.js';
+export type {
+  Carrier,
+  Cleat,
+  Feet,
+  Hang,
+  HangingWay,
+  HungBody,
+  OwnWay,
+  PlacedBody,
+  Rail,
+  Wall,
+  WallFixing,
+} from './types.js';

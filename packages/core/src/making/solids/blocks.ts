@@ -46,11 +46,7 @@ const placesOf = (blocks: readonly Block[], axis: Axis): readonly number[] => {
 type Corner = readonly [x: number, y: number, z: number];
 
 /** Two triangles over a rectangle, anticlockwise seen from where `out` points. */
-const addFace = (
-  into: number[],
-  [a, b, c, d]: readonly [Corner, Corner, Corner, Corner],
-  outward: boolean,
-): void => {
+const addFace = (into: number[], [a, b, c, d]: readonly [Corner, Corner, Corner, Corner], outward: boolean): void => {
   for (const corner of outward ? [a, b, c, a, c, d] : [a, c, b, a, d, c]) into.push(...corner);
 };
 
@@ -60,10 +56,15 @@ const addFace = (
  */
 export const solidOfBlocks = (added: readonly Block[], taken: readonly Block[]): Triangles => {
   const all = [...added, ...taken];
-  const [xs, ys, zs] = axes.map((axis) => placesOf(all, axis)) as [readonly number[], readonly number[], readonly number[]];
+  const [xs, ys, zs] = axes.map((axis) => placesOf(all, axis)) as [
+    readonly number[],
+    readonly number[],
+    readonly number[],
+  ];
   const [nx, ny, nz] = [xs.length - 1, ys.length - 1, zs.length - 1];
   const full = new Uint8Array(Math.max(0, nx * ny * nz));
-  const first = (places: readonly number[], value: number): number => places.findIndex((place) => place > value - sameMm);
+  const first = (places: readonly number[], value: number): number =>
+    places.findIndex((place) => place > value - sameMm);
   const paint = (blocks: readonly Block[], value: number): void => {
     for (const { x, y, z } of blocks) {
       const [x0, x1] = [first(xs, x[0]), first(xs, x[1])];
@@ -83,9 +84,27 @@ export const solidOfBlocks = (added: readonly Block[], taken: readonly Block[]):
       for (let i = 0; i < nx; i += 1) {
         if (!isFull(i, j, k)) continue;
         const [x0, x1, y0, y1, z0, z1] = [xs[i]!, xs[i + 1]!, ys[j]!, ys[j + 1]!, zs[k]!, zs[k + 1]!];
-        const across = (x: number) => [[x, y0, z0], [x, y1, z0], [x, y1, z1], [x, y0, z1]] as const;
-        const along = (y: number) => [[x0, y, z0], [x0, y, z1], [x1, y, z1], [x1, y, z0]] as const;
-        const up = (z: number) => [[x0, y0, z], [x1, y0, z], [x1, y1, z], [x0, y1, z]] as const;
+        const across = (x: number) =>
+          [
+            [x, y0, z0],
+            [x, y1, z0],
+            [x, y1, z1],
+            [x, y0, z1],
+          ] as const;
+        const along = (y: number) =>
+          [
+            [x0, y, z0],
+            [x0, y, z1],
+            [x1, y, z1],
+            [x1, y, z0],
+          ] as const;
+        const up = (z: number) =>
+          [
+            [x0, y0, z],
+            [x1, y0, z],
+            [x1, y1, z],
+            [x0, y1, z],
+          ] as const;
         if (!isFull(i + 1, j, k)) addFace(out, across(x1), true);
         if (!isFull(i - 1, j, k)) addFace(out, across(x0), false);
         if (!isFull(i, j + 1, k)) addFace(out, along(y1), true);

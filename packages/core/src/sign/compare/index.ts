@@ -49,7 +49,10 @@ export function* compareWays(
         label,
         isNow: false,
         figures: {},
-        amiss: { severity: 'stop', what: problem === undefined ? 'cannot be made' : `${problem.path} ${problem.message}` },
+        amiss: {
+          severity: 'stop',
+          what: problem === undefined ? 'cannot be made' : `${problem.path} ${problem.message}`,
+        },
       };
       continue;
     }

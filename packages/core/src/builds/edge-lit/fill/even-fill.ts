@@ -49,7 +49,11 @@ export const evenFill = (
     return given.map((lm, cell) => (covered[cell]! > 0 ? lm / covered[cell]! : 0));
   };
   const found = evenWorking(lightOf, { columns, rows, mask, patch, least: leastShare, rounds });
-  return { graded: gradedOf(found.share, mask, raster, sheet), evenShare: found.evenness, dimmestTimes: found.dimmestTimes };
+  return {
+    graded: gradedOf(found.share, mask, raster, sheet),
+    evenShare: found.evenness,
+    dimmestTimes: found.dimmestTimes,
+  };
 };
 
 /** Shares patch by patch; places with no artwork take those of the nearest that has some, so that nothing in between is pulled off. */

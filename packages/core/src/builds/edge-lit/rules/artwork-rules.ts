@@ -85,7 +85,12 @@ export const artworkOutside: Rule<PanelResults> = ({ results }) => {
         id: 'smaller-artwork',
         candidates:
           share < 1 && share > 0
-            ? [{ label: `Artwork ${Math.floor(98 * share)} % as large, in the middle`, change: [...inMiddle.change, resized] }]
+            ? [
+                {
+                  label: `Artwork ${Math.floor(98 * share)} % as large, in the middle`,
+                  change: [...inMiddle.change, resized],
+                },
+              ]
             : [],
       },
     ],
@@ -112,7 +117,9 @@ export const mirrorFromBehind: Rule<PanelResults> = ({ results }) => {
       read: (tried) => (wrong(tried) ? 2 : 1),
       settled: (tried) => !wrong(tried),
     },
-    remedies: [oneChange('from-behind', 'Work it from behind, drawn mirrored', fieldsIn(results).artwork.mirrored, true)],
+    remedies: [
+      oneChange('from-behind', 'Work it from behind, drawn mirrored', fieldsIn(results).artwork.mirrored, true),
+    ],
   };
 };
 

@@ -57,11 +57,7 @@ export const gradedFill = (results: PanelResults): Remedy =>
       return [
         {
           label: `Grade the fill as ${fill === 'hatch' ? 'lines' : 'dots'}: dense far from the strip, thin beside it`,
-          change: [
-            set(field.fill, fill),
-            set(field.spacingMm, spacingMm),
-            set(field.graded, found.graded),
-          ],
+          change: [set(field.fill, fill), set(field.spacingMm, spacingMm), set(field.graded, found.graded)],
         },
       ];
     });
@@ -114,7 +110,9 @@ export const moreEdges = (results: PanelResults): Remedy => {
   return {
     id: 'more-edges',
     candidates: [
-      ...(both.length > edges.length ? [{ label: `Light it from ${both.join(' and ')}`, change: [set(field, both)] }] : []),
+      ...(both.length > edges.length
+        ? [{ label: `Light it from ${both.join(' and ')}`, change: [set(field, both)] }]
+        : []),
       ...(edges.length < 4
         ? [{ label: 'Light it from all four edges', change: [set(field, ['left', 'top', 'right', 'bottom'] as const)] }]
         : []),
@@ -128,9 +126,11 @@ export const fewerEdges = (results: PanelResults): Remedy => {
   const field = fieldsIn(results).light.edges;
   return {
     id: 'fewer-edges',
-    candidates: Array.from({ length: edges.length - 1 }, (_, at) => edges.slice(0, edges.length - 1 - at)).map((left) => ({
-      label: `Light it from ${left.join(' and ')} alone`,
-      change: [set(field, left)],
-    })),
+    candidates: Array.from({ length: edges.length - 1 }, (_, at) => edges.slice(0, edges.length - 1 - at)).map(
+      (left) => ({
+        label: `Light it from ${left.join(' and ')} alone`,
+        change: [set(field, left)],
+      }),
+    ),
   };
 };

@@ -1,13 +1,21 @@
 import { set } from '../../../document/design/index.js';
 import { fieldsIn } from '../../../judging/results/index.js';
-import { oneChange, partOverSheet, suitableStrips, changeStrip, wholeFront, type Rule } from '../../../judging/findings/index.js';
+import {
+  oneChange,
+  partOverSheet,
+  suitableStrips,
+  changeStrip,
+  wholeFront,
+  type Rule,
+} from '../../../judging/findings/index.js';
 import { leastTipDeg } from '../../../making/hanging/index.js';
 import { stripRoomMm, type BaseGeometry } from '../base-geometry.js';
 import { usualFrame } from '../holders.js';
 import { heldSheet, type PanelResults } from '../results.js';
 import { atTheEdge, mm, one } from './common.js';
 
-const baseOf = ({ geometry: { holder } }: PanelResults): BaseGeometry | null => (holder.kind === 'base' ? holder : null);
+const baseOf = ({ geometry: { holder } }: PanelResults): BaseGeometry | null =>
+  holder.kind === 'base' ? holder : null;
 
 /** Edges with strip that no holder covers. */
 const uncovered = ({ assembly: { light, holder } }: PanelResults): number =>
@@ -38,7 +46,12 @@ export const edgeUncovered: Rule<PanelResults> = ({ results }) => {
       oneChange('lower-edge', 'Strip at the lower edge alone', fields.light.edges, ['bottom'] as const),
       {
         id: 'frame-it',
-        candidates: [{ label: 'A frame all round', change: [set(fields.holder, usualFrame(heldSheet(results))), set(fields.hanging, { way: 'chain' })] }],
+        candidates: [
+          {
+            label: 'A frame all round',
+            change: [set(fields.holder, usualFrame(heldSheet(results))), set(fields.hanging, { way: 'chain' })],
+          },
+        ],
       },
     ],
   };
@@ -76,9 +89,7 @@ export const slotFit: Rule<PanelResults> = ({ results }) => {
       read: (tried) => Math.round(100 * playOff(tried)) / 100,
       settled: (tried) => playOff(tried) <= 1e-6,
     },
-    remedies: [
-      oneChange('usual-play', `${usualPlay[fit]} mm a side`, fieldsIn(results).holder.playMm, usualPlay[fit]),
-    ],
+    remedies: [oneChange('usual-play', `${usualPlay[fit]} mm a side`, fieldsIn(results).holder.playMm, usualPlay[fit])],
   };
 };
 
@@ -138,7 +149,10 @@ export const exitNearEdge: Rule<PanelResults> = ({ results, catalogue }) => {
               candidates: [2, 4, 6]
                 .map((less) => holder.slotMm - less)
                 .filter((slotMm) => slotMm >= 6)
-                .map((slotMm) => ({ label: `A slot ${mm(slotMm)} deep`, change: [set(fields.holder, { ...holder, slotMm })] })),
+                .map((slotMm) => ({
+                  label: `A slot ${mm(slotMm)} deep`,
+                  change: [set(fields.holder, { ...holder, slotMm })],
+                })),
             },
           ]
         : []),
@@ -191,7 +205,10 @@ export const leadTooThick: Rule<PanelResults> = ({ results, catalogue }) => {
 
 const stripOver = (results: PanelResults): number => {
   const base = baseOf(results);
-  const longest = Math.max(0, ...results.runs.segments.filter(({ on }) => on === 'bottom').map(({ lengthMm }) => lengthMm));
+  const longest = Math.max(
+    0,
+    ...results.runs.segments.filter(({ on }) => on === 'bottom').map(({ lengthMm }) => lengthMm),
+  );
   return base === null ? 0 : Math.max(0, longest - stripRoomMm(base));
 };
 
@@ -235,7 +252,9 @@ const bareShare = 0.22;
 const bareOf = ({ runs, geometry: { sheet } }: PanelResults): number =>
   Math.max(
     0,
-    ...runs.segments.map(({ on, lengthMm }) => 1 - lengthMm / (on === 'left' || on === 'right' ? sheet.height : sheet.width)),
+    ...runs.segments.map(
+      ({ on, lengthMm }) => 1 - lengthMm / (on === 'left' || on === 'right' ? sheet.height : sheet.width),
+    ),
   );
 
 /** Cut marks that leave a good part of an edge without strip. */
@@ -318,7 +337,10 @@ export const baseTips: Rule<PanelResults> = ({ results }) => {
         candidates: [1.2, 1.5, 2, 3]
           .map((times) => Math.ceil(holder.depthMm * times))
           .filter((depth) => depth <= 400)
-          .map((depth) => ({ label: `A base ${depth} mm deep`, change: [set(fields.holder, { ...holder, depthMm: depth })] })),
+          .map((depth) => ({
+            label: `A base ${depth} mm deep`,
+            change: [set(fields.holder, { ...holder, depthMm: depth })],
+          })),
       },
     ],
   };
@@ -353,7 +375,10 @@ export const stripShutIn: Rule<PanelResults> = ({ results }) => {
       {
         id: 'screwed-corners',
         candidates: (['pocket-screws', 'butt', 'rabbet'] as const).map((joint) => ({
-          label: joint === 'pocket-screws' ? 'Corners with pocket screws' : `Corners ${joint === 'butt' ? 'butted' : 'rabbeted'} and screwed`,
+          label:
+            joint === 'pocket-screws'
+              ? 'Corners with pocket screws'
+              : `Corners ${joint === 'butt' ? 'butted' : 'rabbeted'} and screwed`,
           change: [set(field, { ...holder, joint })],
         })),
       },
@@ -365,7 +390,8 @@ export const stripShutIn: Rule<PanelResults> = ({ results }) => {
 export const sheetOverStock: Rule<PanelResults> = ({ results, catalogue }) => {
   const found = partOverSheet({ results, catalogue });
   const { pane } = results.materials;
-  if (found === null || results.packing.sheets.find(({ tooLarge }) => tooLarge.length > 0)?.materialId !== pane.id) return found;
+  if (found === null || results.packing.sheets.find(({ tooLarge }) => tooLarge.length > 0)?.materialId !== pane.id)
+    return found;
   const { width, height } = results.geometry.sheet;
   const larger = catalogue.panes
     .filter(
@@ -382,7 +408,10 @@ export const sheetOverStock: Rule<PanelResults> = ({ results, catalogue }) => {
     remedies: [
       {
         id: 'larger-stock',
-        candidates: larger.map((each) => ({ label: each.name, change: [set(fieldsIn(results).sheet.paneId, each.id)] })),
+        candidates: larger.map((each) => ({
+          label: each.name,
+          change: [set(fieldsIn(results).sheet.paneId, each.id)],
+        })),
       },
     ],
   };

@@ -4,7 +4,14 @@ import { tooHot } from '../../common/heat-rules.js';
 import { noStrip } from '../../common/no-strip.js';
 import { panelInsides } from '../insides.js';
 import type { PanelResults } from '../results.js';
-import { artworkOutside, depthOutOfRange, linesMerge, mirrorFromBehind, nothingWorked, tooManyMarks } from './artwork-rules.js';
+import {
+  artworkOutside,
+  depthOutOfRange,
+  linesMerge,
+  mirrorFromBehind,
+  nothingWorked,
+  tooManyMarks,
+} from './artwork-rules.js';
 import { fewerEdges } from './common.js';
 import {
   baseTips,

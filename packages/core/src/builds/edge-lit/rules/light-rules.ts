@@ -9,7 +9,18 @@ import type { PanelResults } from '../results.js';
 import { clearSheetOf, edgeFitOf } from '../sheet-light.js';
 import { behindOf } from '../look.js';
 import { fadesAway, seenFading } from '../verdict.js';
-import { atTheEdge, fewerEdges, gradedFill, lighterFill, mm, moreEdges, one, onArtwork, perCent, thickerSheet } from './common.js';
+import {
+  atTheEdge,
+  fewerEdges,
+  gradedFill,
+  lighterFill,
+  mm,
+  moreEdges,
+  one,
+  onArtwork,
+  perCent,
+  thickerSheet,
+} from './common.js';
 
 /** More of the light past the edge than this is worth a word, and than that a fault; typical. */
 const missedNoticed = 0.2;
@@ -31,7 +42,9 @@ export const lightMissesEdge: Rule<PanelResults> = ({ results, catalogue }) => {
       ? [`they stand ${mm(Math.abs(fit.offsetMm))} off the middle of the sheet`]
       : []),
     ...(without({ gapMm: 0 }) < missed - 0.05 ? [`the gap is ${mm(fit.gapMm)}`] : []),
-    ...(emitter > materials.pane.thicknessMm ? [`they are ${mm(emitter)} high, the sheet ${mm(materials.pane.thicknessMm)}`] : []),
+    ...(emitter > materials.pane.thicknessMm
+      ? [`they are ${mm(emitter)} high, the sheet ${mm(materials.pane.thicknessMm)}`]
+      : []),
   ];
   const smaller = suitableStrips(results, catalogue)
     .filter((strip) => emitterMmOf(strip) < emitter)

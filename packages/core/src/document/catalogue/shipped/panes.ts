@@ -20,7 +20,14 @@ const acrylic = (thicknessMm: number, price: number): Pane => ({
   expansionPerK: 7e-5,
 });
 
-const glass = { provenance: typical, stuff: 'glass', index: 1.52, densityKgM3: 2500, maxC: 60, expansionPerK: 9e-6 } as const;
+const glass = {
+  provenance: typical,
+  stuff: 'glass',
+  index: 1.52,
+  densityKgM3: 2500,
+  maxC: 60,
+  expansionPerK: 9e-6,
+} as const;
 const pane = { sheetWidthMm: 1600, sheetHeightMm: 1000 } as const;
 
 export const panes: readonly Pane[] = [
@@ -33,8 +40,34 @@ export const panes: readonly Pane[] = [
   { ...glass, ...pane, id: 'float-glass-4', name: 'Float glass 4 mm', price: 48, thicknessMm: 4, lossPerM: 5 },
   { ...glass, ...pane, id: 'float-glass-6', name: 'Float glass 6 mm', price: 70, thicknessMm: 6, lossPerM: 5 },
   { ...glass, ...pane, id: 'low-iron-glass-6', name: 'Low-iron glass 6 mm', price: 112, thicknessMm: 6, lossPerM: 1.2 },
-  { ...glass, ...pane, id: 'low-iron-glass-10', name: 'Low-iron glass 10 mm', price: 188, thicknessMm: 10, lossPerM: 1.2 },
-  { ...glass, ...pane, id: 'mirror-glass-4', name: 'Mirror glass 4 mm', price: 64, thicknessMm: 4, lossPerM: 5, silver: 0.93 },
-  { ...glass, ...pane, id: 'mirror-glass-6', name: 'Mirror glass 6 mm', price: 88, thicknessMm: 6, lossPerM: 5, silver: 0.93 },
+  {
+    ...glass,
+    ...pane,
+    id: 'low-iron-glass-10',
+    name: 'Low-iron glass 10 mm',
+    price: 188,
+    thicknessMm: 10,
+    lossPerM: 1.2,
+  },
+  {
+    ...glass,
+    ...pane,
+    id: 'mirror-glass-4',
+    name: 'Mirror glass 4 mm',
+    price: 64,
+    thicknessMm: 4,
+    lossPerM: 5,
+    silver: 0.93,
+  },
+  {
+    ...glass,
+    ...pane,
+    id: 'mirror-glass-6',
+    name: 'Mirror glass 6 mm',
+    price: 88,
+    thicknessMm: 6,
+    lossPerM: 5,
+    silver: 0.93,
+  },
   { ...acrylic(3, 58), id: 'mirror-acrylic-3', name: 'Mirror acrylic 3 mm', silver: 0.88 },
 ];
