@@ -24,6 +24,7 @@ export {
   type Assembly,
   type BoxResults,
   type BuildName,
+  frameHanging,
   heldSheet,
   usualEngraver,
   usualHolder,

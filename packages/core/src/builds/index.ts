@@ -34,7 +34,7 @@ export type { HaloResults } from './halo/results.js';
 export type { HaloAssembly } from './halo/schema.js';
 export type { FaceLitResults } from './face-lit/results.js';
 export type { FaceLitAssembly } from './face-lit/schema.js';
-export { usualHolder, type HeldSheet } from './edge-lit/holders.js';
+export { frameHanging, usualHolder, type HeldSheet } from './edge-lit/holders.js';
 export { usualEngraver } from './edge-lit/materials.js';
 export { heldSheet, type PanelResults } from './edge-lit/results.js';
 export type { BaseDesign, EdgeLitAssembly, FrameDesign, HolderDesign, TopDesign } from './edge-lit/schema.js';

@@ -2,8 +2,8 @@ import { readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
 import { loadFontBook, type FontBook } from '../artwork/lettering/index.js';
 import { shippedCatalogue } from '../document/catalogue/index.js';
-import type { BoxResults, FaceLitResults, HaloResults } from '../builds/index.js';
-import type { FaceLitAssembly, HaloAssembly, LightboxAssembly } from '../builds/index.js';
+import type { BoxResults, FaceLitResults, HaloResults, PanelResults } from '../builds/index.js';
+import type { EdgeLitAssembly, FaceLitAssembly, HaloAssembly, LightboxAssembly } from '../builds/index.js';
 import type { Result } from '../base/result.js';
 import type { AnyDesign, DesignChange, DesignOf } from '../document/design/index.js';
 import type { AssemblyResults } from '../judging/results/index.js';
@@ -15,6 +15,7 @@ import { createEvaluator, evaluate, type AssemblyEvaluation, type Evaluation } f
 type LightboxDesign = DesignOf<LightboxAssembly>;
 type HaloDesign = DesignOf<HaloAssembly>;
 type FaceLitDesign = DesignOf<FaceLitAssembly>;
+type EdgeLitDesign = DesignOf<EdgeLitAssembly>;
 
 const packages = createRequire(import.meta.url);
 
@@ -78,7 +79,9 @@ type SingleOf<Given> = Given extends LightboxDesign
     ? Single<HaloResults>
     : Given extends FaceLitDesign
       ? Single<FaceLitResults>
-      : Single<AssemblyResults>;
+      : Given extends EdgeLitDesign
+        ? Single<PanelResults>
+        : Single<AssemblyResults>;
 
 /** The one assembly of an evaluation with what the sign shares; fails the test when the design was refused. */
 export const single = <Given>(result: Result<Evaluation>): SingleOf<Given> => {
@@ -125,6 +128,8 @@ export const dispensary: LightboxDesign = plainly(demoDesigns.dispensary);
 export const slipway: LightboxDesign = plainly(demoDesigns.slipway);
 export const curlew: HaloDesign = demoDesigns.curlew;
 export const tern: FaceLitDesign = demoDesigns.tern;
+/** The reading room’s panel. */
+export const quietRoom: EdgeLitDesign = demoDesigns['quiet-room'];
 
 /** A segment of the first assembly of a demo design, as a reference. */
 export const segmentOf = (design: AnyDesign, segment: number) => ({ assembly: only(design.assemblies).id, segment });

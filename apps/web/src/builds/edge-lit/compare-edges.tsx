@@ -41,6 +41,7 @@ export const CompareEdges = () => {
     at,
     results.assembly,
     heldSheet(results),
+    design.brief.place,
     catalogue.panes.filter(
       ({ stuff, silver }) => stuff === now?.stuff && (silver === undefined) === (now.silver === undefined),
     ),

@@ -1,7 +1,9 @@
 import {
+  frameHanging,
   set,
   sheetSides,
   usualHolder,
+  type Brief,
   type DesignChange,
   type EdgeLitAssembly,
   type Fields,
@@ -36,6 +38,7 @@ export const edgeWays = (
   at: Pick<Fields<EdgeLitAssembly>, 'light' | 'sheet' | 'holder' | 'hanging'>,
   assembly: Pick<EdgeLitAssembly, 'holder'>,
   held: HeldSheet,
+  place: Brief['place'],
   panes: readonly { readonly id: string; readonly thicknessMm: number }[],
 ): readonly EdgeWay[] => [
   ...edgesToTry.map(([label, edges]) => {
@@ -44,7 +47,7 @@ export const edgeWays = (
       label: framed ? `${label}, framed` : label,
       change: [
         set(at.light.edges, edges),
-        ...(framed ? [set(at.holder, usualHolder('frame', held)), set(at.hanging, { way: 'chain' as const })] : []),
+        ...(framed ? [set(at.holder, usualHolder('frame', held)), set(at.hanging, frameHanging(place))] : []),
       ],
     };
   }),

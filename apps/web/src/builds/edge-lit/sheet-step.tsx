@@ -1,4 +1,12 @@
-import { heldSheet, set, usualHolder, type EdgeLitAssembly, type HolderDesign, type PanelResults } from '@vitrum/core';
+import {
+  frameHanging,
+  heldSheet,
+  set,
+  usualHolder,
+  type EdgeLitAssembly,
+  type HolderDesign,
+  type PanelResults,
+} from '@vitrum/core';
 import { useId } from 'react';
 import { changeDesign } from '../../document/document-store';
 import { useFields } from '../../document/selection';
@@ -25,7 +33,7 @@ const HolderField = ({ own }: { readonly own: PanelResults }) => {
     void changeDesign([
       set(at.holder, usualHolder(chosen, heldSheet(own))),
       // How it hangs is decided anew: a base stands, a frame hangs.
-      set(at.hanging, chosen === 'frame' ? { way: 'chain' } : null),
+      set(at.hanging, chosen === 'frame' ? frameHanging(own.design.brief.place) : null),
       ...(chosen === 'base' ? [set(at.light.edges, ['bottom'] as const)] : []),
     ]);
   return (

@@ -32,6 +32,7 @@ import type { Front } from './front.js';
 import type { TraceReport } from './trace-report.js';
 import type { StageName } from './stage-names.js';
 import type { Tryout } from './tryout.js';
+import type { WorkedFace } from './worked-face.js';
 
 /** What the first part of the pipeline finds for an assembly: all that stands before the circuit. */
 export interface Laid {
@@ -172,6 +173,8 @@ export interface BuildWork<Own extends AnyAssembly, OwnLaid extends Laid, Result
   /** What can be printed in three dimensions. */
   readonly solids: (results: Results) => readonly Solid[];
   readonly cutByTool: CutByTool;
+  /** What is worked into a face, line by line and as a picture, for the pack alone; left out where faces are not worked. */
+  readonly workedFace?: (results: Results) => WorkedFace | null;
   /** Surfaces to be painted and joints to be glued. */
   readonly toFinish: (results: Omit<Results, 'packing' | 'hang' | 'finishing'>) => ToFinish;
   /** What hangs by itself, each with its weight and where that lies, in the axes of the assembly. */

@@ -41,7 +41,7 @@ import { gradedOver, rasterArea, rasterOver, workedFaces } from './worked.js';
 /** Where single LEDs show as fans near a lit edge. */
 export interface Fans {
   readonly touchMm: number;
-  /** From where on they are never more uneven than a tenth. */
+  /** From where on their contrast is never more than a tenth. */
   readonly evenFromMm: number;
   /** From the nearest lit edge to the artwork; null where there is none. */
   readonly nearestMm: number | null;
@@ -171,6 +171,9 @@ const edgesFrom = (light: SheetLight, { sheet, thicknessMm }: PanelGeometry): Re
     }),
   ) as Record<SheetSide, number>;
 
+/** Rays of single LEDs of less contrast than this are not told apart; of a wave the standard deviation is that by √2. */
+export const fansUneven = 0.1;
+
 const fansOf = (
   { geometry, materials, runs, design, outline }: PanelGlowInputs,
   entry: ReturnType<typeof edgeEntry>,
@@ -193,7 +196,7 @@ const fansOf = (
   const single = runs.ledPitchMm > emitterMmOf(materials.strip) && entry.entered > 0;
   return {
     touchMm: single ? fansTouchMm(entry, runs.ledPitchMm) : 0,
-    evenFromMm: single ? fansEvenFromMm(entry, runs.ledPitchMm, 0.1) : 0,
+    evenFromMm: single ? fansEvenFromMm(entry, runs.ledPitchMm, fansUneven / Math.SQRT2) : 0,
     nearestMm: Number.isFinite(nearestMm) ? Math.max(0, nearestMm) : null,
     nearestAt,
   };

@@ -1,3 +1,4 @@
+import type { Brief, HangingDesign } from '../../document/design/index.js';
 import type { BaseDesign, FrameDesign, HolderDesign, TopDesign } from './schema.js';
 
 /** What a usual holder goes by. */
@@ -53,3 +54,8 @@ export const usualTop = ({ stripHeightMm, gapMm }: HeldSheet): TopDesign => ({
 /** The usual holder of a kind for a sheet. */
 export const usualHolder = (kind: HolderDesign['kind'], held: HeldSheet): HolderDesign =>
   kind === 'base' ? usualBase(held) : kind === 'frame' ? usualFrame(held) : usualTop(held);
+
+/** How a framed sheet is held where it is to be. */
+export const frameHanging = (place: Brief['place']): HangingDesign => ({
+  way: place === 'counter' ? 'feet' : place === 'wall' ? 'brackets' : 'chain',
+});

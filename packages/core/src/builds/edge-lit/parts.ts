@@ -5,7 +5,10 @@ import type { Brief } from '../../document/design/index.js';
 import { plainBoard, type CutPart, type PartLayer, type PartShape } from '../../making/parts/index.js';
 import type { BaseGeometry } from './base-geometry.js';
 import { closingIn, membersIn } from './geometry.js';
-import { marksOf } from './fill/marks.js';
+import type { WorkedFace } from '../common/worked-face.js';
+import { faceRaster } from './fill/face-raster.js';
+import { mostMarks } from './fill/hatch.js';
+import { marksOf, type Marks } from './fill/marks.js';
 import { sheetRing } from './front.js';
 import { looseOf, stencilOf } from './stencil.js';
 import type { PanelFacts } from './results.js';
@@ -36,8 +39,8 @@ const onMachine = (sheet: Rect, mirrored: boolean) => {
 /** The most lines or dots that go into the drawing of a part: more is for the file of the machine alone. */
 const mostDrawn = 4000;
 
-/** What is worked into the sheet, as shapes of its drawing. */
-const workedShapes = (results: PanelFacts): readonly PartShape[] => {
+/** What is worked into the sheet, as shapes of its drawing; its outline where they are more than `most`. */
+const workedShapes = (results: PanelFacts, most = mostDrawn): readonly PartShape[] => {
   const { point, outline } = onMachine(results.geometry.sheet, results.assembly.artwork.mirrored === true);
   const marks = marksOf(results);
   const whole: PartShape = { kind: 'outline', outline: outline(results.lettering.outline) };
@@ -46,11 +49,11 @@ const workedShapes = (results: PanelFacts): readonly PartShape[] => {
     case 'too-many':
       return results.lettering.outline.length === 0 ? [] : [whole];
     case 'lines':
-      return marks.strokes.length > mostDrawn
+      return marks.strokes.length > most
         ? [whole]
         : marks.strokes.map(([from, to]): PartShape => ({ kind: 'line', from: point(from), to: point(to) }));
     case 'dots':
-      return marks.dots.length > mostDrawn
+      return marks.dots.length > most
         ? [whole]
         : marks.dots.map((dot): PartShape => {
             const [x, y] = point(dot);
@@ -313,4 +316,37 @@ export const panelParts = (results: PanelFacts): readonly CutPart[] => {
     ...closingPart(results),
     ...stencilPart(results),
   ];
+};
+
+/** What the machine works, every line and dot of it, in the drawing of the sheet; and as a picture where it goes over the face. */
+export const workedFaceOf = (results: PanelFacts): WorkedFace | null => {
+  const { geometry, materials, lettering, assembly } = results;
+  if (lettering.outline.length === 0) return null;
+  const sheet = sheetPart(results);
+  const marks = marksOf(results);
+  const { dotsPerInch } = materials.engraving;
+  const { point, outline } = onMachine(geometry.sheet, assembly.artwork.mirrored === true);
+  const onIt: Marks =
+    marks.kind === 'lines'
+      ? { ...marks, strokes: marks.strokes.map(([from, to]) => [point(from), point(to)] as const) }
+      : marks.kind === 'dots'
+        ? { ...marks, dots: marks.dots.map(point) }
+        : marks;
+  return {
+    part: {
+      ...sheet,
+      id: 'engraving',
+      name: 'Engraving',
+      layers: [...sheet.layers.slice(0, 1), ...layer('engrave', workedShapes(results, mostMarks))],
+    },
+    raster:
+      dotsPerInch === undefined
+        ? null
+        : faceRaster(
+            onIt,
+            outline(lettering.outline),
+            { x: 0, y: 0, width: geometry.sheet.width, height: geometry.sheet.height },
+            dotsPerInch,
+          ),
+  };
 };

@@ -2,6 +2,7 @@ import type { BuildWork } from '../common/build.js';
 import { panelFigures } from './figures.js';
 import { panelFront } from './front.js';
 import { panelHung } from './hung.js';
+import { workedFaceOf } from './parts.js';
 import { panelSolids } from './printed-base.js';
 import { factsOf, type PanelLaid, type PanelResults } from './results.js';
 import { fewerEdges } from './rules/common.js';
@@ -24,6 +25,7 @@ export const edgeLitWork: BuildWork<EdgeLitAssembly, PanelLaid, PanelResults> = 
   solids: (results) => panelSolids(factsOf(results)),
   // The tool of the artwork works the face; outlines are cut by others.
   cutByTool: () => false,
+  workedFace: (results) => workedFaceOf(factsOf(results)),
   hung: panelHung,
   toFinish: panelToFinish,
   trace: null,

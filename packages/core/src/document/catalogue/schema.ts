@@ -189,6 +189,7 @@ const itemSchemas = {
         ownSide: share,
         fullMm: above,
         passMm: above,
+        dotsPerInch: above.optional(),
         minPerM2: some,
       })
       .optional(),

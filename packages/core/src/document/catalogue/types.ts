@@ -287,6 +287,8 @@ export interface Engraving {
   /** Depth at which it takes 63 % of what it can (mm), and what one pass works. */
   readonly fullMm: number;
   readonly passMm: number;
+  /** It goes over the face in rows of a picture, so fine; left out where it follows lines. */
+  readonly dotsPerInch?: number;
   /** For a square metre worked all over by one pass (min). */
   readonly minPerM2: number;
 }

@@ -1,3 +1,4 @@
+import { encode } from 'fast-png';
 import { strToU8, zipSync } from 'fflate';
 import { buildOf } from '../../builds/index.js';
 import { printDesign } from '../../document/design/index.js';
@@ -7,6 +8,7 @@ import type { Evaluation } from '../../sign/evaluate/index.js';
 import type { CutPart } from '../../making/parts/index.js';
 import { fileName, type PackFile } from './file-name.js';
 import { partDxf } from './dxf.js';
+import { withPixelSize } from './pixel-size.js';
 import { partsCsv, stripCsv, wiringCsv } from './parts-csv.js';
 import { litPng } from './png.js';
 import { sheetDrawing, sheetsPdf, sheetsToCut } from './sheet-layouts.js';
@@ -89,6 +91,29 @@ const solidFiles = ({ assemblies }: Evaluation): readonly PackFile[] =>
       })),
   );
 
+/** What is worked into faces: every line and dot, and the picture for a machine that takes one. */
+const faceFiles = ({ assemblies }: Evaluation): readonly PackFile[] =>
+  assemblies.flatMap((own) => {
+    const face = buildOf(own).work.workedFace?.(own) ?? null;
+    if (face === null) return [];
+    const prefix = own.label === '' ? '' : `${own.id}-`;
+    const { part, raster } = face;
+    return [
+      ...drawings('engraving', { ...part, id: `${prefix}${part.id}` }),
+      ...(raster === null
+        ? []
+        : [
+            {
+              path: `engraving/${prefix}${part.id}-${Math.round(raster.dotsPerInch)}dpi.png`,
+              bytes: withPixelSize(
+                encode({ width: raster.columns, height: raster.rows, data: raster.pixels, channels: 1, depth: 8 }),
+                raster.dotsPerInch,
+              ),
+            },
+          ]),
+    ];
+  });
+
 /** Everything that goes to the bench: SVG and DXF of each part, templates, lists, the design, the lit view. */
 export const benchPack = async (evaluation: Evaluation): Promise<readonly PackFile[]> => {
   const { design } = evaluation;
@@ -102,6 +127,7 @@ export const benchPack = async (evaluation: Evaluation): Promise<readonly PackFi
     ...(await wiringFiles(evaluation)),
     ...(await layoutFiles(evaluation)),
     ...solidFiles(evaluation),
+    ...faceFiles(evaluation),
     ...partFiles(evaluation),
   ];
 };

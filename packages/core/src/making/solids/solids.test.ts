@@ -12,8 +12,9 @@ import {
   unite,
   type Outline,
 } from '../../base/outlines/index.js';
+import { solidIn } from '../../testing/solid-in.js';
 import { changed, curlew, inAssembly, evaluated, testFonts } from '../../testing/harness.js';
-import { letterShell, stacked, stlOf, wallClip, type Triangles } from './index.js';
+import { boreAlong, letterShell, solidOfBlocks, stacked, stlOf, wallClip, type Triangles } from './index.js';
 
 let fonts: FontBook;
 let kernel: Awaited<ReturnType<typeof Module>>;
@@ -25,26 +26,8 @@ beforeAll(async () => {
 
 /** What an independent geometry kernel makes of a surface: fails unless it is closed and manifold. */
 const checked = (triangles: Triangles): { readonly volume: number; readonly parts: number } => {
-  const known = new Map<string, number>();
-  const places: number[] = [];
-  const corners = Array.from({ length: triangles.length / 3 }, (_, corner) => {
-    const place = triangles.subarray(3 * corner, 3 * corner + 3);
-    const key = [...place].map((value) => Math.fround(value)).join();
-    const at = known.get(key) ?? known.size;
-    if (at === known.size) {
-      known.set(key, at);
-      places.push(...place);
-    }
-    return at;
-  });
-  const mesh = new kernel.Mesh({
-    numProp: 3,
-    vertProperties: Float32Array.from(places),
-    triVerts: Uint32Array.from(corners),
-  });
-  const solid = new kernel.Manifold(mesh);
-  expect(solid.status()).toBe('NoError');
-  return { volume: solid.volume(), parts: solid.decompose().length };
+  const { volume, parts } = solidIn(kernel, triangles);
+  return { volume, parts };
 };
 
 /** Every edge is walked once each way: nothing open, nothing doubled. */
@@ -89,6 +72,32 @@ describe('stacked solids', () => {
       }),
       { seed: 12, numRuns: 60 },
     );
+  });
+});
+
+describe('solids of blocks', () => {
+  const cube = { x: [0, 10], y: [0, 10], z: [0, 10] } as const;
+
+  it('are what is added less what is taken, watertight', () => {
+    const hollow = solidOfBlocks([cube], [{ x: [2, 8], y: [2, 8], z: [4, 12] }]);
+    expect(isWatertight(hollow)).toBe(true);
+    expect(checked(hollow)).toEqual({ volume: expect.closeTo(1000 - 36 * 6, 6), parts: 1 });
+    expect(solidOfBlocks([], [cube])).toHaveLength(0);
+  });
+
+  it('fall apart where nothing holds them, and are one where they touch', () => {
+    const two = solidOfBlocks([cube, { x: [20, 30], y: [0, 10], z: [0, 10] }], []);
+    expect(checked(two).parts).toBe(2);
+    const joined = solidOfBlocks([cube, { x: [10, 30], y: [2, 8], z: [2, 8] }], []);
+    expect(checked(joined)).toEqual({ volume: expect.closeTo(1000 + 20 * 36, 6), parts: 1 });
+  });
+
+  it.each(['x', 'y', 'z'] as const)('take round bores along %s', (axis) => {
+    const bored = solidOfBlocks([cube], boreAlong(axis, [5, 5], 6, [0, 10]));
+    expect(isWatertight(bored)).toBe(true);
+    const { volume, parts } = checked(bored);
+    expect(parts).toBe(1);
+    expect(Math.abs((1000 - volume) / (Math.PI * 9 * 10) - 1)).toBeLessThan(0.02);
   });
 });
 

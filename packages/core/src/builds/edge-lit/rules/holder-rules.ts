@@ -10,7 +10,7 @@ import {
 } from '../../../judging/findings/index.js';
 import { leastTipDeg } from '../../../making/hanging/index.js';
 import { stripRoomMm, type BaseGeometry } from '../base-geometry.js';
-import { usualFrame } from '../holders.js';
+import { frameHanging, usualFrame } from '../holders.js';
 import { heldSheet, type PanelResults } from '../results.js';
 import { atTheEdge, mm, one } from './common.js';
 
@@ -49,7 +49,10 @@ export const edgeUncovered: Rule<PanelResults> = ({ results }) => {
         candidates: [
           {
             label: 'A frame all round',
-            change: [set(fields.holder, usualFrame(heldSheet(results))), set(fields.hanging, { way: 'chain' })],
+            change: [
+              set(fields.holder, usualFrame(heldSheet(results))),
+              set(fields.hanging, frameHanging(results.design.brief.place)),
+            ],
           },
         ],
       },

@@ -5,6 +5,7 @@ import { changeStrip, oneChange, readsAsLit, suitableStrips, type Rule } from '.
 import { tooBright } from '../../common/brightness-rules.js';
 import { ambientWords, around } from '../../common/rule-words.js';
 import { edgeEntry } from '../../../light/sheet/index.js';
+import { fansUneven } from '../glow.js';
 import type { PanelResults } from '../results.js';
 import { clearSheetOf, edgeFitOf } from '../sheet-light.js';
 import { behindOf } from '../look.js';
@@ -41,7 +42,7 @@ export const lightMissesEdge: Rule<PanelResults> = ({ results, catalogue }) => {
     ...(Math.abs(fit.offsetMm) > 0.2 && without({ offsetMm: 0 }) < missed - 0.05
       ? [`they stand ${mm(Math.abs(fit.offsetMm))} off the middle of the sheet`]
       : []),
-    ...(without({ gapMm: 0 }) < missed - 0.05 ? [`the gap is ${mm(fit.gapMm)}`] : []),
+    ...(fit.gapMm >= 1 && without({ gapMm: 0 }) < missed - 0.05 ? [`the gap is ${mm(fit.gapMm)}`] : []),
     ...(emitter > materials.pane.thicknessMm
       ? [`they are ${mm(emitter)} high, the sheet ${mm(materials.pane.thicknessMm)}`]
       : []),
@@ -148,14 +149,13 @@ export const fades: Rule<PanelResults> = ({ results, catalogue }) => {
 
 /** Nearer than this share of where they are even, single LEDs show as rays. */
 const fanContrast = (results: PanelResults): number => results.glow.evenness.dots.contrast;
-const fansNoticed = 0.1;
 const fansDisappoint = 0.3;
 
 /** Artwork begins where the light of single LEDs has not yet run together. */
 export const fansShow: Rule<PanelResults> = ({ results, catalogue }) => {
   const contrast = fanContrast(results);
   const { fans } = results.glow;
-  if (contrast < fansNoticed || fans.nearestMm === null) return null;
+  if (contrast < fansUneven || fans.nearestMm === null) return null;
   const { artwork, light } = results.assembly;
   const fields = fieldsIn(results);
   const denser = suitableStrips(results, catalogue)
@@ -182,7 +182,7 @@ export const fansShow: Rule<PanelResults> = ({ results, catalogue }) => {
       better: 'lower',
       unit: '%',
       read: (tried) => perCent(fanContrast(tried)),
-      settled: (tried) => fanContrast(tried) < fansNoticed,
+      settled: (tried) => fanContrast(tried) < fansUneven,
     },
     remedies: [
       ...(short > 0 && short < room

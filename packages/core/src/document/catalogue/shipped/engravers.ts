@@ -19,7 +19,16 @@ export const engravers: readonly Tool[] = [
     ],
     bedWidthMm: 900,
     bedHeightMm: 600,
-    engraves: { method: 'beam', lineMm: 0.2, takes: 0.62, ownSide: 0.52, fullMm: 0.08, passMm: 0.15, minPerM2: 600 },
+    engraves: {
+      method: 'beam',
+      lineMm: 0.2,
+      takes: 0.62,
+      ownSide: 0.52,
+      fullMm: 0.08,
+      passMm: 0.15,
+      minPerM2: 600,
+      dotsPerInch: 508,
+    },
   },
   {
     ...typical,

@@ -1,0 +1,60 @@
+import { describe, expect, it } from '@jest/globals';
+import { quietRoom } from '../../testing/harness.js';
+import { filledShare, gradedAt, rasterOver, takenAt, workedFaces } from './worked.js';
+
+const { artwork } = quietRoom.assemblies[0]!;
+const engraving = {
+  method: 'beam',
+  lineMm: 0.2,
+  takes: 0.6,
+  ownSide: 0.5,
+  fullMm: 0.1,
+  passMm: 0.1,
+  minPerM2: 1,
+} as const;
+const sheet = { x: -100, y: -50, width: 200, height: 100 };
+
+describe('what is worked into a sheet', () => {
+  it('is what lines and dots cover of a place', () => {
+    expect(filledShare({ ...artwork, fill: 'solid' }, engraving)).toBe(1);
+    expect(filledShare({ ...artwork, fill: 'hatch', spacingMm: 0.8 }, engraving)).toBeCloseTo(0.25, 12);
+    expect(filledShare({ ...artwork, fill: 'dots', spacingMm: 0.4 }, engraving)).toBeCloseTo(Math.PI / 16, 12);
+    // Lines that overlap are no more than all of it.
+    expect(filledShare({ ...artwork, fill: 'hatch', spacingMm: 0.1 }, engraving)).toBe(1);
+    expect(filledShare({ ...artwork, fill: 'hatch' }, engraving)).toBeCloseTo(0.2, 12);
+  });
+
+  it('takes the more the deeper it is, up to what the tool can', () => {
+    expect(takenAt(engraving, 0.1)).toBeCloseTo(0.6 * (1 - 1 / Math.E), 12);
+    expect(takenAt(engraving, 5)).toBeCloseTo(0.6, 9);
+    expect(takenAt(engraving, 0)).toBe(0);
+  });
+
+  it('is graded between the middles of cells, and alike beyond the outermost', () => {
+    const graded = { columns: 2, rows: 2, shares: [0, 1, 0.5, 1] };
+    const at = (x: number, y: number): number => gradedAt({ graded }, sheet, x, y);
+    expect(at(-50, -25)).toBe(0);
+    expect(at(50, -25)).toBe(1);
+    expect(at(0, -25)).toBeCloseTo(0.5, 12);
+    expect(at(-50, 0)).toBeCloseTo(0.25, 12);
+    expect(at(-100, -50)).toBe(0);
+    expect(at(100, 50)).toBe(1);
+    expect(gradedAt({ graded: null }, sheet, 0, 0)).toBe(1);
+    // Fewer shares than cells are no grading.
+    expect(gradedAt({ graded: { ...graded, shares: [0] } }, sheet, 0, 0)).toBe(1);
+  });
+
+  it('lies on the face that it is worked into; paint takes what is left of the back', () => {
+    const raster = rasterOver(sheet, 2);
+    expect(raster).toEqual({ cellMm: 100, columns: 2, rows: 1 });
+    const covered = Float32Array.of(0.5, 0);
+    const alike = Float32Array.of(1, 1);
+    const solid = { ...artwork, fill: 'solid' as const, depthMm: 10 };
+    const front = workedFaces(raster, covered, alike, { ...solid, mirrored: false }, engraving, false);
+    expect(front.back).toBeNull();
+    expect([...front.front!].map((chance) => Math.round(1000 * chance))).toEqual([300, 0]);
+    const painted = workedFaces(raster, covered, alike, { ...solid, mirrored: true }, engraving, true);
+    expect(painted.front).toBeNull();
+    expect([...painted.back!].map((chance) => Math.round(1000 * chance))).toEqual([800, 1000]);
+  });
+});
