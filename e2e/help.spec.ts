@@ -2,7 +2,7 @@ import { expect, openJob, settled, test } from './support/shop';
 
 const steps = ['brief', 'artwork', 'case', 'light', 'power', 'face', 'hang'];
 
-for (const name of ['Dispensary', 'Curlew', 'Tern'])
+for (const name of ['Dispensary', 'Curlew', 'Tern', 'Quiet room', 'Feather', 'Ferry counter'])
   test(`every field of ${name} says what it is, how it is measured or what is usual`, async ({ page, shop }) => {
     const id = await openJob(page, shop, name, 'brief');
     for (const step of steps) {

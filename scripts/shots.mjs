@@ -57,21 +57,6 @@ const showOver = async (page, what) => {
 /** Each picture: its file, how to get there from an empty browser, and the part of the page if not all of it. */
 const pictures = [
   ['job-face', (page) => openJob(page, 'Dispensary', 'face')],
-  [
-    'job-face-mended',
-    async (page) => {
-      await openJob(page, 'Dispensary', 'face');
-      await page.getByRole('button', { name: 'Read it' }).click();
-      await page.getByRole('button', { name: 'Apply: Five rows' }).click();
-      await page.getByText('revision 2').waitFor();
-      await settled(page);
-      await page.getByRole('button', { name: 'Undo' }).click();
-      await page.getByText('revision 3').waitFor();
-      await page.getByRole('button', { name: 'Redo' }).click();
-      await settled(page);
-      await page.getByText('revision 4').waitFor();
-    },
-  ],
   ['job-case', (page) => openJob(page, 'Ticket', 'case')],
   [
     'halo-letters',
@@ -90,6 +75,7 @@ const pictures = [
     },
   ],
   ['cafe-letters', (page) => openJob(page, 'Tern', 'case')],
+  ['edge-lit', (page) => openJob(page, 'Quiet room', 'face')],
   [
     'job-false-colour',
     async (page) => {
@@ -208,6 +194,7 @@ const guidePictures = [
   ['lightbox', 'Dispensary'],
   ['halo', 'Curlew'],
   ['face-lit', 'Tern'],
+  ['edge-lit', 'Quiet room'],
 ].flatMap(([build, name]) => ['face', 'case'].map((place) => [`${build}-${place}`, name, place]));
 
 const only = process.argv.slice(2);

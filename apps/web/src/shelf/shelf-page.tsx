@@ -34,6 +34,7 @@ const cutsOf = ({ cutMm, kerfs }: Tool): string =>
 const sectionsOf = ({
   strips,
   faces,
+  panes,
   coatings,
   boards,
   linings,
@@ -50,6 +51,7 @@ const sectionsOf = ({
   tools,
   rates,
 }: Catalogue): readonly Section[] => {
+  const cutting = tools.filter(({ engraves }) => engraves === undefined);
   const price = (value: number, per: string): string => `${rates.currency}${value.toFixed(2)} / ${per}`;
   return [
     {
@@ -77,6 +79,37 @@ const sectionsOf = ({
         price(face.price, 'sheet'),
       ]),
       measurable: { kind: 'faces', items: faces },
+    },
+    {
+      title: 'Clear sheets',
+      columns: ['name', 'thickness', 'index', 'a metre takes', 'silver gives back', 'sheet', 'price'],
+      rows: panes.map(({ name, thicknessMm, index, lossPerM, silver, sheetWidthMm, sheetHeightMm, price: each }) => [
+        name,
+        `${thicknessMm} mm`,
+        index.toFixed(2),
+        percent(1 - Math.exp(-lossPerM)),
+        silver === undefined ? '–' : percent(silver),
+        `${sheetWidthMm} × ${sheetHeightMm} mm`,
+        price(each, 'sheet'),
+      ]),
+    },
+    {
+      title: 'Engraving',
+      columns: ['name', 'line', 'takes at most', 'most of it at', 'a pass', 'into'],
+      rows: tools.flatMap(({ name, engraves, cuts }) =>
+        engraves === undefined
+          ? []
+          : [
+              [
+                name,
+                `${engraves.lineMm} mm`,
+                percent(engraves.takes),
+                `${engraves.fullMm} mm`,
+                `${engraves.passMm} mm`,
+                cuts.map(({ stuff, mostMm }) => `${stuff} ${mostMm} mm`).join(', '),
+              ],
+            ],
+      ),
     },
     {
       title: 'On the inner side',
@@ -213,14 +246,14 @@ const sectionsOf = ({
     {
       title: 'Cutting tools',
       columns: ['name', 'width of its cut', 'thinnest stroke', 'bed'],
-      rows: tools.map((tool) => [
+      rows: cutting.map((tool) => [
         tool.name,
         tool.cutMm === 0 ? (tool.kind === 'knife' ? 'none, a knife' : 'none, it lays') : cutsOf(tool),
         `${tool.leastStrokeMm} mm`,
         `${tool.bedWidthMm} × ${tool.bedHeightMm} mm`,
       ]),
       // A knife takes nothing away, and what a nozzle lays has no cut.
-      measurable: { kind: 'tools', items: tools.map((tool) => (tool.cutMm > 0 ? tool : null)) },
+      measurable: { kind: 'tools', items: cutting.map((tool) => (tool.cutMm > 0 ? tool : null)) },
     },
   ];
 };

@@ -1,6 +1,6 @@
 import { seededRandom } from '../base/maths/index.js';
 import type { Brief } from '../document/design/index.js';
-import { allBuilds } from '../builds/index.js';
+import { allBuilds, sizeProblems } from '../builds/index.js';
 import { newDesign } from '../sign/demo/index.js';
 import type { Design } from '../sign/design/index.js';
 
@@ -24,6 +24,23 @@ const job = (
     name: `${build} ${Object.values(sizesMm).join(' × ')} mm, “${text}”, ${where}, ${light}, from ${readingDistanceMm / 1000} m`,
     design: { ...design, brief: { ...design.brief, ...brief } },
   };
+};
+
+/** Whether the questions of a build take such sizes. */
+const takes = (build: string, sizesMm: Readonly<Record<string, number>>): boolean =>
+  allBuilds
+    .filter(({ name }) => name === build)
+    .every(({ sizes }) => Object.keys(sizeProblems(sizes, sizesMm)).length === 0);
+
+/** Sizes no larger than the questions of a build take. */
+const within = (build: string, sizesMm: Readonly<Record<string, number>>): Readonly<Record<string, number>> => {
+  const questions = allBuilds.find(({ name }) => name === build)?.sizes ?? [];
+  return Object.fromEntries(
+    Object.entries(sizesMm).map(([id, mm]) => [
+      id,
+      Math.min(mm, questions.find((question) => question.id === id)?.mostMm ?? mm),
+    ]),
+  );
 };
 
 /** Builds by what a new job asks of their size: how wide and high, or how high their letters are. */
@@ -52,7 +69,9 @@ export const usualJobs: readonly NewJob[] = [
         [2700, 300],
         [3000, 500],
       ] as const
-    ).map(([widthMm, heightMm]) => job(build, 'OPEN', { widthMm, heightMm }, 3000, {})),
+    )
+      .filter(([widthMm, heightMm]) => takes(build, { widthMm, heightMm }))
+      .map(([widthMm, heightMm]) => job(build, 'OPEN', { widthMm, heightMm }, 3000, {})),
   ),
   ...[50, 80, 120, 160, 200, 300, 500, 800].flatMap((capHeightMm) =>
     letters.map((build) => job(build, 'TO LET', { capHeightMm }, 3000, {})),
@@ -84,6 +103,6 @@ export const jobsByChance = (count: number, seed = 13): readonly NewJob[] => {
     const sizes = boxes.includes(build)
       ? { widthMm: Math.round(200 + random() ** 2 * 2800), heightMm: Math.round(100 + random() ** 2 * 1100) }
       : { capHeightMm: pick(capHeights) };
-    return job(build, pick(texts), sizes, pick([1500, 3000, 5000, 10_000]), brief);
+    return job(build, pick(texts), within(build, sizes), pick([1500, 3000, 5000, 10_000]), brief);
   });
 };

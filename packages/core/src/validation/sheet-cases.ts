@@ -81,6 +81,89 @@ const passes = (perHit: number): number => {
   return kept / all;
 };
 
+/** Directions that enter, each with its flux and how often it meets one face for a millimetre up the sheet; they add up to 1. */
+const directions = (): readonly { readonly flux: number; readonly hitsPerMm: number }[] => {
+  const steps = 200;
+  const all = Array.from({ length: steps * 60 }, (_, at) => {
+    const radius = Math.sqrt((Math.floor(at / 60) + 0.5) / steps);
+    const angle = (((at % 60) + 0.5) / 60) * (Math.PI / 2);
+    const [along, across] = [(radius * Math.cos(angle)) / index, (radius * Math.sin(angle)) / index];
+    return {
+      flux: 1 - thrownBackAt(Math.sqrt(1 - radius * radius), 1 / index),
+      hitsPerMm: across / Math.sqrt(1 - along * along - across * across) / (2 * thickMm),
+    };
+  });
+  const total = all.reduce((sum, { flux }) => sum + flux, 0);
+  return all.map(({ flux, hitsPerMm }) => ({ flux: flux / total, hitsPerMm }));
+};
+
+/** What rows of cells gave from one height to another, as a share of what entered. */
+const fromRows = (out: Float64Array, from: number, to: number, entered: number): number =>
+  out
+    .subarray((from / cellMm) * (wideMm / cellMm), (to / cellMm) * (wideMm / cellMm))
+    .reduce((sum, lm) => sum + lm, 0) / entered;
+
+const enteredBy = (leds: readonly EdgeLed[]): number =>
+  edgeEntry(sheet, fit).entered * leds.reduce((sum, { lumens }) => sum + lumens, 0);
+
+/** Of a small chance hardly anything is missed where the next meeting is: what is taken out is the meetings times the chance. */
+const faint: ValidationCase = {
+  group: 'edge-lit sheets',
+  name: 'what a sheet worked all over gives, a thousandth taken at each meeting',
+  against: 'the mean number of meetings times a thousandth',
+  tolerance: 0.02,
+  run: () => {
+    const { out } = sheetLight(sheet, fit, row, workedAll(0.001));
+    const meetings = directions().reduce((sum, { flux, hitsPerMm }) => sum + flux * hitsPerMm * highMm, 0);
+    // Of what is taken first, a little is no longer there to be taken.
+    const second = directions().reduce((sum, { flux, hitsPerMm }) => sum + (flux * (hitsPerMm * highMm) ** 2) / 2, 0);
+    return { computed: out / enteredBy(row), expected: 0.001 * meetings - 1e-6 * second };
+  },
+};
+
+/** Chances that rise as 1 / (height + rest − y): the light of one slope is then even, and that of all follows each by itself. */
+const graded = (name: string, from: number, to: number): ValidationCase => ({
+  group: 'edge-lit sheets',
+  name: `what ${name} of a graded sheet gives, lit from one edge`,
+  against:
+    'the sum over directions of ((H + c − y) / (H + c))^b, with b what a direction loses to a chance of 1 / (H + c − y)',
+  tolerance: 0.02,
+  run: () => {
+    const [rest, strength] = [120, 2];
+    const [columns, rows] = [wideMm / cellMm, highMm / cellMm];
+    const back = Float32Array.from(
+      { length: columns * rows },
+      (_, cell) => strength / (highMm + rest - (Math.floor(cell / columns) + 0.5) * cellMm),
+    );
+    const { backOut } = sheetLight(sheet, fit, row, { cellMm, columns, rows, front: null, back });
+    const left = (y: number): number =>
+      directions().reduce(
+        (sum, { flux, hitsPerMm }) => sum + flux * ((highMm + rest - y) / (highMm + rest)) ** (hitsPerMm * strength),
+        0,
+      );
+    return { computed: fromRows(backOut, from, to, enteredBy(row)), expected: left(from) - left(to) };
+  },
+});
+
+/** Both edges lit, worked alike everywhere: each direction falls off from either side, and the sum sags in the middle. */
+const fromTwo = (name: string, from: number, to: number): ValidationCase => ({
+  group: 'edge-lit sheets',
+  name: `what ${name} of a sheet gives that is lit from two edges`,
+  against: 'the sum over directions of two exponentials, one from each edge (a cosh)',
+  tolerance: 0.02,
+  run: () => {
+    const chance = 0.04;
+    const both = [...row, ...row.map((led): EdgeLed => ({ ...led, side: 'top' }))];
+    const { backOut } = sheetLight(sheet, fit, both, workedAll(chance));
+    const left = (y: number): number =>
+      directions().reduce((sum, { flux, hitsPerMm }) => sum + flux * (1 - chance) ** (hitsPerMm * y), 0);
+    return {
+      computed: fromRows(backOut, from, to, enteredBy(both)),
+      expected: (left(from) - left(to) + left(highMm - to) - left(highMm - from)) / 2,
+    };
+  },
+});
+
 const crossing = (name: string, perHit: number, silver: number | null): ValidationCase => ({
   group: 'edge-lit sheets',
   name,
@@ -125,6 +208,11 @@ export const sheetCases: readonly ValidationCase[] = [
   thrown(1.49),
   crossing('what crosses 300 mm of a sheet worked all over, 5 % taken at each meeting', 0.95, null),
   crossing('what crosses 300 mm of silvered glass 4 mm thick, 93 % at each meeting', 0.93, 0.93),
+  faint,
+  graded('the first fifth', 0, 60),
+  graded('the last fifth', 240, 300),
+  fromTwo('the first fifth', 0, 60),
+  fromTwo('the middle fifth', 120, 180),
   touching,
   accounted,
 ];

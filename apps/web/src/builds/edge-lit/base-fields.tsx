@@ -19,7 +19,7 @@ export const BaseFields = () => {
   return (
     <>
       <ChoiceField
-        label="Base"
+        label="Base is made"
         field={at.make}
         choices={[
           { value: 'wood', label: 'of wood' },

@@ -1,4 +1,4 @@
-import { heldSheet, type ComparedWay, type EdgeLitAssembly, type PanelResults } from '@vitrum/core';
+import type { ComparedWay, EdgeLitAssembly, PanelResults } from '@vitrum/core';
 import { useEffect, useRef, useState } from 'react';
 import { changeDesign, useDocument } from '../../document/document-store';
 import { useChosenIndex, useFields } from '../../document/selection';
@@ -33,19 +33,9 @@ export const CompareEdges = () => {
   } | null>(null);
   const callOff = useRef<(() => void) | null>(null);
   useEffect(() => () => callOff.current?.(), []);
-  const own = design?.assemblies[index];
-  if (design === null || own?.build !== 'edge-lit') return null;
-  const now = catalogue.panes.find(({ id }) => id === (own as EdgeLitAssembly).sheet.paneId);
+  if (design === null) return null;
   if (results === null) return null;
-  const ways = edgeWays(
-    at,
-    results.assembly,
-    heldSheet(results),
-    design.brief.place,
-    catalogue.panes.filter(
-      ({ stuff, silver }) => stuff === now?.stuff && (silver === undefined) === (now.silver === undefined),
-    ),
-  );
+  const ways = edgeWays(at, results, catalogue.panes);
   const run = (): void => {
     callOff.current?.();
     setFound({ of: design, ways: [], done: false });
@@ -55,9 +45,9 @@ export const CompareEdges = () => {
   };
   const fresh = found !== null && found.of === design;
   return (
-    <section aria-label="Edges and sheets compared" className="mt-3">
+    <section aria-label="Edges, sheets, places compared" className="mt-3">
       <div className="flex items-center justify-between gap-2">
-        <h3 className="font-bold">Edges and sheets compared</h3>
+        <h3 className="font-bold">Edges, sheets, places compared</h3>
         <Button disabled={found !== null && !found.done} onClick={run}>
           {found !== null && !found.done ? 'Comparing …' : 'Compare'}
         </Button>

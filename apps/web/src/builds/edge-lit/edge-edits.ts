@@ -1,13 +1,14 @@
 import {
   frameHanging,
+  heldSheet,
   set,
   sheetSides,
   usualHolder,
-  type Brief,
   type DesignChange,
   type EdgeLitAssembly,
   type Fields,
-  type HeldSheet,
+  type Pane,
+  type PanelResults,
   type SheetSide,
 } from '@vitrum/core';
 
@@ -33,23 +34,77 @@ const edgesToTry = [
   ['all four', ['top', 'right', 'bottom', 'left']],
 ] as const satisfies readonly (readonly [string, readonly SheetSide[]])[];
 
-/** One, two and four edges, and other sheets with the edges as they are. What a base does not hold is tried in a frame. */
+/** A clear sheet of the shelf, as far as it matters here. */
+type Stock = Pick<Pane, 'id' | 'stuff' | 'silver' | 'thicknessMm' | 'price' | 'sheetWidthMm' | 'sheetHeightMm'>;
+
+/** Sheets of the same make that the panel can be cut from: of each thickness the cheapest. */
+export const otherSheets = (
+  panes: readonly Stock[],
+  now: Stock,
+  { widthMm, heightMm }: { readonly widthMm: number; readonly heightMm: number },
+): readonly Stock[] => {
+  const fit = panes
+    .filter(
+      ({ stuff, silver, sheetWidthMm, sheetHeightMm }) =>
+        stuff === now.stuff &&
+        (silver === undefined) === (now.silver === undefined) &&
+        Math.max(sheetWidthMm, sheetHeightMm) >= Math.max(widthMm, heightMm) &&
+        Math.min(sheetWidthMm, sheetHeightMm) >= Math.min(widthMm, heightMm),
+    )
+    .sort((one, other) => one.thicknessMm - other.thicknessMm || one.price - other.price);
+  return fit.filter(({ thicknessMm }, at) => at === 0 || fit[at - 1]!.thicknessMm !== thicknessMm);
+};
+
+/** Artwork keeps so far from what bounds the sheet (mm); more than this share of its height it has but one place. */
+const marginMm = 8;
+const smallShare = 0.6;
+
+/** Small artwork beside the strip, in the middle, and at the far side: for sheets lit from below or above. */
+const places = ({ lettering, geometry, glow, assembly }: PanelResults): readonly (readonly [string, number])[] => {
+  const { bounds } = lettering;
+  const { seen, sheet } = geometry;
+  if (bounds === null || bounds.height > smallShare * seen.height) return [];
+  const middle = bounds.y + bounds.height / 2;
+  const clear = Math.max(marginMm, glow.fans.evenFromMm - (seen.y - sheet.y));
+  const [low, high] = [seen.y + clear + bounds.height / 2, seen.y + seen.height - marginMm - bounds.height / 2];
+  const shift = (to: number): number => Math.round(10 * (assembly.artwork.offsetYMm + to - middle)) / 10;
+  return [
+    ['artwork low', shift(low)],
+    ['artwork in the middle', shift(seen.y + seen.height / 2)],
+    ['artwork high', shift(high)],
+  ];
+};
+
+/**
+ * One, two and four edges, other sheets with the edges as they are, and other places for small artwork. What a base does not hold is
+ * tried in a frame.
+ */
 export const edgeWays = (
-  at: Pick<Fields<EdgeLitAssembly>, 'light' | 'sheet' | 'holder' | 'hanging'>,
-  assembly: Pick<EdgeLitAssembly, 'holder'>,
-  held: HeldSheet,
-  place: Brief['place'],
-  panes: readonly { readonly id: string; readonly thicknessMm: number }[],
-): readonly EdgeWay[] => [
-  ...edgesToTry.map(([label, edges]) => {
-    const framed = assembly.holder.kind === 'base' && label !== 'bottom';
-    return {
-      label: framed ? `${label}, framed` : label,
-      change: [
-        set(at.light.edges, edges),
-        ...(framed ? [set(at.holder, usualHolder('frame', held)), set(at.hanging, frameHanging(place))] : []),
-      ],
-    };
-  }),
-  ...panes.map(({ id, thicknessMm }) => ({ label: `${thicknessMm} mm`, change: [set(at.sheet.paneId, id)] })),
-];
+  at: Pick<Fields<EdgeLitAssembly>, 'artwork' | 'light' | 'sheet' | 'holder' | 'hanging'>,
+  results: PanelResults,
+  panes: readonly Stock[],
+): readonly EdgeWay[] => {
+  const { assembly, design, materials } = results;
+  return [
+    ...edgesToTry.map(([label, edges]) => {
+      const framed = assembly.holder.kind === 'base' && label !== 'bottom';
+      return {
+        label: framed ? `${label}, framed` : label,
+        change: [
+          set(at.light.edges, edges),
+          ...(framed
+            ? [
+                set(at.holder, usualHolder('frame', heldSheet(results))),
+                set(at.hanging, frameHanging(design.brief.place)),
+              ]
+            : []),
+        ],
+      };
+    }),
+    ...otherSheets(panes, materials.pane, assembly.sheet).map(({ id, thicknessMm }) => ({
+      label: `${thicknessMm} mm`,
+      change: [set(at.sheet.paneId, id)],
+    })),
+    ...places(results).map(([label, offsetYMm]) => ({ label, change: [set(at.artwork.offsetYMm, offsetYMm)] })),
+  ];
+};

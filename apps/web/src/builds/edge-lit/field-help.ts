@@ -3,6 +3,10 @@ import type { HelpTexts } from '../../help/types';
 /** Help for the fields of this build, by label. */
 export const help: HelpTexts = {
   artwork: {
+    'Worked with': {
+      what: 'The tool that works the face: a laser, a bit, a hand engraver, or blasting or sanding through a stencil.',
+      usual: 'A laser for acrylic; blasting for glass and mirrors.',
+    },
     'Depth worked': {
       what: 'How deep the face is worked; deeper takes more light out, until it takes all that it can.',
       measure: 'Work steps of several depths into an offcut and light it from its edge.',
@@ -26,6 +30,13 @@ export const help: HelpTexts = {
     },
   },
   case: {
+    'Outside of the base': { what: 'What the base is painted or oiled with.', usual: 'Oil on oak; nothing on print.' },
+    'Outside of the frame': { what: 'What the frame is painted or oiled with.', usual: 'Oil on oak.' },
+    'Glue, the sheet in its slot': {
+      what: 'The glue that holds the sheet in its slot.',
+      usual: 'Neutral silicone in three dabs, none on the lit edge.',
+    },
+    'Glue, corners of the frame': { what: 'The glue of the frame’s corners.', usual: 'Wood glue.' },
     Sheet: {
       what: 'The clear sheet. Light runs between its faces, and comes out where they are worked.',
       usual: 'Cast acrylic of 5–8 mm; glass and mirrors take light on their way, mirrors most.',
@@ -39,7 +50,7 @@ export const help: HelpTexts = {
     'Held by': {
       what: 'What holds the sheet: a base that it stands in, a frame all round, or a case that it is the top of.',
     },
-    Base: { what: 'Whether the base is cut from wood or printed.' },
+    'Base is made': { what: 'Whether the base is cut from wood or printed.' },
     'Base height': { what: 'Height of a printed base.' },
     Block: { what: 'The wood that the base is cut from; as high as it is thick.' },
     'Front to rear': {

@@ -3,6 +3,7 @@ import { changeDesign } from '../../document/document-store';
 import { useEvaluation } from '../../evaluation/evaluation-store';
 import { useOwnOf } from '../../evaluation/own';
 import { LitToUnlit, percent, ReportTable, Verdict } from '../../steps/glow-report';
+import { TraceCheck } from '../../tryouts/trace-check';
 import { Button } from '../../ui/button';
 import { useLength } from '../../view/use-length';
 
@@ -65,6 +66,11 @@ export const GlowStep = () => {
           ['out at the edges', lm(edges)],
           ['lost in the sheet', lm(glow.lostLm)],
         ]}
+      />
+      <TraceCheck
+        own={own}
+        about="Follows single photons through the sheet in three dimensions, from face to face and edge to edge. Slower than rays with slopes, and it takes nothing on average."
+        quickly="by rays"
       />
       <LitToUnlit glow={glow} />
     </>

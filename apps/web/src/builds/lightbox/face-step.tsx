@@ -8,7 +8,7 @@ import { aboutSheet } from '../../fields/material-facts';
 import { choicesOf, useCatalogue } from '../../job/catalogue-context';
 import { CoatsField } from '../../steps/coats-field';
 import { LitToUnlit, percent, ReportTable, Spots, Verdict } from '../../steps/glow-report';
-import { TraceCheck } from './trace-check';
+import { TraceCheck } from '../../tryouts/trace-check';
 
 const firstSecond = { sheetId: 'clear-3', gapMm: 10, coats: [{ coatingId: 'sanded-120', coats: 1 }] };
 
@@ -80,7 +80,11 @@ export const FaceStep = () => {
         ]}
       />
       <Spots glow={own.glow} />
-      <TraceCheck own={own} />
+      <TraceCheck
+        own={own}
+        about="Follows single photons from the LEDs. Slower than patches, and it knows linings that are partly mirrors."
+        quickly="by patches"
+      />
       <LitToUnlit glow={own.glow} />
     </>
   );

@@ -1,4 +1,4 @@
-/** Light of a design traced photon by photon, beside what patches gave. */
+/** Light of a design traced photon by photon, beside what the quick way gave. */
 export interface TraceReport {
   readonly photons: number;
   readonly done: boolean;
@@ -6,10 +6,9 @@ export interface TraceReport {
   readonly outErrorShare: number;
   readonly cellErrorShare: number;
   readonly outLm: number;
-  readonly patchesOutLm: number;
-  /** Share of the light on the face that has been reflected at least once. */
-  readonly reflectedShare: number;
-  readonly patchesReflectedShare: number;
+  readonly quickOutLm: number;
+  /** Shares of the light both ways, with what they are of. */
+  readonly shares: readonly { readonly what: string; readonly traced: number; readonly quick: number }[];
   /** Darkest cell over the mean of the light on the face. */
   readonly minOverMean: number;
   /** Emitted less everything accounted for, over emitted: what chance has made of the balance so far. */

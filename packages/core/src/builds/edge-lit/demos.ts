@@ -1,7 +1,7 @@
 import type { DesignOf } from '../../document/design/index.js';
 import type { NewJobAnswers, SizeQuestion } from '../common/build.js';
 import { onTheWall } from '../common/on-the-wall.js';
-import { usualBase } from './holders.js';
+import { frameHanging, usualBase, usualFrame } from './holders.js';
 import type { EdgeLitAssembly } from './schema.js';
 
 type PanelDesign = DesignOf<EdgeLitAssembly>;
@@ -163,39 +163,66 @@ export const edgeLitDemos = {
 /** What a new panel is asked. */
 export const edgeLitSizes = [
   { id: 'widthMm', label: 'Width', hint: 'of the sheet', usualMm: 240, leastMm: 60, mostMm: 2000 },
-  { id: 'heightMm', label: 'Height', hint: 'of the sheet', usualMm: 160, leastMm: 60, mostMm: 2000 },
+  { id: 'heightMm', label: 'Height', hint: 'of the sheet', usualMm: 160, leastMm: 60, mostMm: 1200 },
 ] as const satisfies readonly SizeQuestion[];
 
 /** Width of a capital with its gap, in cap heights. */
 const letterAdvance = 0.82;
-/** Hatch of this share keeps light for the far end of a panel of usual size; typical. */
+/** Lines that cover this share keep light for the far end of a panel of usual size; typical. */
 const lightFill = 0.4;
-const beamLineMm = 0.2;
 
-/** A panel to start from: letters to fill it, in a base deep enough to stand. */
+/** A base holds sheets up to this size; larger ones are framed, lit from below and from above (mm). */
+const [widestInBaseMm, highestInBaseMm] = [900, 350] as const;
+/** Sheets are sold up to this size without asking for the largest (mm). */
+const [usualLongMm, usualHighMm] = [1200, 600] as const;
+
+/** What works the artwork, by how wide that is: each reaches so far, and makes lines so wide (mm). */
+const engraverFor = (widthMm: number): { readonly toolId: string; readonly lineMm: number } => {
+  if (widthMm < 850) return { toolId: 'engrave-beam', lineMm: 0.2 };
+  return widthMm < 1150 ? { toolId: 'engrave-bit', lineMm: 0.4 } : { toolId: 'engrave-hand', lineMm: 0.8 };
+};
+
+/** A panel to start from: letters to fill it, in a base deep enough to stand, or framed where it is large. */
 export const newEdgeLit = ({ name, text, readingDistanceMm, sizesMm }: NewJobAnswers): PanelDesign => {
   const { widthMm = edgeLitSizes[0].usualMm, heightMm = edgeLitSizes[1].usualMm } = sizesMm;
   const lines = text.split('\n');
   const longest = Math.max(1, ...lines.map((line) => line.length));
-  const cap = Math.min((widthMm * 0.75) / (longest * letterAdvance), ((heightMm - 14) * 0.45) / lines.length);
+  const cap = Math.max(
+    2,
+    Math.round(Math.min((widthMm * 0.75) / (longest * letterAdvance), ((heightMm - 14) * 0.45) / lines.length)),
+  );
   const panel = panelOf(quietRoom);
+  const framed = widthMm > widestInBaseMm || heightMm > highestInBaseMm;
+  const isLarge = Math.max(widthMm, heightMm) > usualLongMm || Math.min(widthMm, heightMm) > usualHighMm;
+  const { toolId, lineMm } = engraverFor(cap * longest * letterAdvance);
+  const thicknessMm = framed ? 8 : 6;
+  const held = { widthMm, heightMm, thicknessMm, stripWidthMm: 5, stripHeightMm: 1.6, gapMm: 0.5 };
   return {
     ...quietRoom,
     name,
-    brief: { ...panelStart.brief, text, readingDistanceMm },
+    brief: { ...panelStart.brief, text, readingDistanceMm, place: framed ? 'wall' : 'counter' },
     power: panelStart.power,
     assemblies: [
       {
         ...panel,
         artwork: {
           ...panel.artwork,
-          capHeightMm: Math.max(2, Math.round(cap)),
-          offsetYMm: 7,
+          capHeightMm: cap,
+          // What stands in the slot of a base is not seen.
+          offsetYMm: framed ? 0 : 7,
+          toolId,
           fill: 'hatch',
-          spacingMm: beamLineMm / lightFill,
+          spacingMm: lineMm / lightFill,
         },
-        sheet: { paneId: 'clear-acrylic-6', widthMm, heightMm, cornerMm: Math.min(6, widthMm / 10, heightMm / 10) },
-        holder: usualBase({ heightMm, thicknessMm: 6, stripWidthMm: 5, stripHeightMm: 1.6, gapMm: 0.5 }),
+        sheet: {
+          paneId: `clear-acrylic-${thicknessMm}${isLarge ? '-large' : ''}`,
+          widthMm,
+          heightMm,
+          cornerMm: framed ? 0 : Math.min(6, widthMm / 10, heightMm / 10),
+        },
+        light: { ...panel.light, edges: framed ? ['bottom', 'top'] : ['bottom'] },
+        holder: framed ? usualFrame(held) : usualBase(held),
+        ...(framed ? { hanging: frameHanging('wall') } : {}),
       },
     ],
   };

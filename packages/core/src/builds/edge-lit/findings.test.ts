@@ -17,7 +17,7 @@ const good = changed(quietRoom, {
   ...inAssembly({ 'artwork.fill': 'hatch', 'artwork.spacingMm': 0.8 }),
   'brief.outsideQuote': null,
 });
-const held = { heightMm: 160, thicknessMm: 6, stripWidthMm: 5, stripHeightMm: 1.6, gapMm: 0.5 };
+const held = { widthMm: 240, heightMm: 160, thicknessMm: 6, stripWidthMm: 5, stripHeightMm: 1.6, gapMm: 0.5 };
 const frame = usualFrame(held);
 const base = good.assemblies[0]!.holder;
 const mirror = demoDesigns['hat-mirror'];
@@ -37,6 +37,7 @@ describe('findings of an edge-lit panel', () => {
       'thicker-sheet',
       { 'light.stripId': 'white-24v-60', 'sheet.paneId': 'clear-acrylic-3', 'light.gapMm': 1.5 },
     ],
+    ['tool-works-no-faces', 'engraver', { 'artwork.toolId': 'laser' }],
     ['lit-edge-rough', 'polish', { 'sheet.litFinish': 'sawn' }],
     ['fades', 'even-fill', { 'artwork.fill': 'solid' }],
     ['fades', 'lighter-fill', { 'artwork.fill': 'solid', 'sheet.paneId': 'clear-acrylic-10' }],

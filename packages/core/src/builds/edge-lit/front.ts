@@ -1,4 +1,12 @@
-import { rectRing, subtract, type Outline, type Point, type Rect, type Ring } from '../../base/outlines/index.js';
+import {
+  rectRing,
+  subtract,
+  unite,
+  type Outline,
+  type Point,
+  type Rect,
+  type Ring,
+} from '../../base/outlines/index.js';
 import { adaptedHue, type LinearRgb } from '../../light/colour/index.js';
 import { sheetSides, type SheetSide } from '../../light/sheet/index.js';
 import { opaque, type Front, type FrontShape } from '../common/front.js';
@@ -100,7 +108,7 @@ export const panelFront = (results: PanelResults): Front => {
     rim: null,
     shapes: [{ id: 'letters', outline: dark, rule: 'nonzero', paint: cover, beside: false }, holding],
     fitted: { x: -outside.widthMm / 2, y: -outside.heightMm / 2, width: outside.widthMm, height: outside.heightMm },
-    body: holder.kind === 'base' ? [ring, ...holding.outline] : [holding.outline[0]!],
+    body: holder.kind === 'base' ? unite([ring, ...holding.outline]) : [holding.outline[0]!],
     profile: 'letters',
   };
 };

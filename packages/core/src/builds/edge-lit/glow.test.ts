@@ -11,7 +11,14 @@ beforeAll(async () => {
 
 type Change = Readonly<Record<string, unknown>>;
 const lit = (change: Change = {}) => evaluatedCoarsely(changed(quietRoom, inAssembly(change)), fonts);
-const frame = usualFrame({ heightMm: 160, thicknessMm: 6, stripWidthMm: 5, stripHeightMm: 1.6, gapMm: 0.5 });
+const frame = usualFrame({
+  widthMm: 240,
+  heightMm: 160,
+  thicknessMm: 6,
+  stripWidthMm: 5,
+  stripHeightMm: 1.6,
+  gapMm: 0.5,
+});
 const framed = (change: Change) => lit({ holder: frame, hanging: { way: 'feet' }, ...change });
 
 describe('the glow of an edge-lit panel', () => {

@@ -70,7 +70,6 @@ describe('a base', () => {
     ['holder.slotMm', { 'holder.slotMm': 36 }],
     ['holder.depthMm', { 'holder.depthMm': 16 }],
     ['sheet.cornerMm', { 'sheet.cornerMm': 200 }],
-    ['artwork.toolId', { 'artwork.toolId': 'laser' }],
     ['sheet.paneId', { 'sheet.paneId': 'no-such-sheet' }],
   ])('is refused with the field %s where its sizes contradict each other', (path, change) => {
     const [first, ...others] = problems(change);

@@ -3,6 +3,7 @@ import type { BaseDesign, FrameDesign, HolderDesign, TopDesign } from './schema.
 
 /** What a usual holder goes by. */
 export interface HeldSheet {
+  readonly widthMm: number;
   readonly heightMm: number;
   readonly thicknessMm: number;
   readonly stripWidthMm: number;
@@ -26,12 +27,22 @@ export const usualBase = ({ heightMm }: HeldSheet, make: BaseDesign['make'] = 'w
   lidBoardId: 'ply-6',
 });
 
+/** Oak is sold in boards up to so long; longer members are of plywood (mm). */
+const longestOakMm = 1900;
+
 /** A frame of oak, screwed, deep enough for its strip. */
-export const usualFrame = ({ thicknessMm, stripWidthMm, stripHeightMm, gapMm }: HeldSheet): FrameDesign => {
+export const usualFrame = ({
+  widthMm,
+  heightMm,
+  thicknessMm,
+  stripWidthMm,
+  stripHeightMm,
+  gapMm,
+}: HeldSheet): FrameDesign => {
   const lipMm = Math.max(5, Math.ceil(2 + (stripWidthMm + 1 - thicknessMm) / 2));
   return {
     kind: 'frame',
-    boardId: 'oak-18',
+    boardId: Math.max(widthMm, heightMm) > longestOakMm ? 'ply-18' : 'oak-18',
     joint: 'pocket-screws',
     seatMm: Math.max(4, Math.min(8, Math.floor(14 - gapMm - stripHeightMm))),
     playMm: 0.2,

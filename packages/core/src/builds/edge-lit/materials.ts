@@ -35,36 +35,28 @@ const closingOf = ({ holder }: EdgeLitAssembly, catalogue: Catalogue): Result<Bo
     : success(null);
 };
 
-/** The tool, if it works faces. */
-const engraverOf = (catalogue: Catalogue, id: string): Result<Tool & { readonly engraves: Engraving }> => {
-  const path = 'artwork.toolId';
-  const tool = findItem(catalogue.tools, id, path);
-  if (!tool.ok) return tool;
-  const { engraves } = tool.value;
-  if (engraves !== undefined) return success({ ...tool.value, engraves });
-  const others = catalogue.tools.filter((each) => each.engraves !== undefined).map(({ name }) => name.toLowerCase());
-  return failure({
-    path,
-    message: `names ${tool.value.name.toLowerCase()}, which works no faces; there is ${others.join(', ')}`,
-  });
+/** How a tool works faces; of one that works none, as the usual one would: a finding says so. */
+const engravingOf = (tool: Tool, catalogue: Catalogue): Result<Engraving> => {
+  const found = tool.engraves ?? catalogue.tools.find(({ engraves }) => engraves !== undefined)?.engraves;
+  return found === undefined
+    ? failure({ path: 'artwork.toolId', message: 'finds no tool on the shelf that works faces; put an engraver there' })
+    : success(found);
 };
 
 /** Finds every item that an edge-lit sheet names; each unknown id becomes a problem with its field. */
 export const findPanelMaterials = (assembly: EdgeLitAssembly, catalogue: Catalogue): Result<PanelMaterials> => {
   const { light, sheet, holder, artwork } = assembly;
-  const found = foundAll<
-    Omit<PanelMaterials, 'workpiece' | 'engraving' | 'tool'> & {
-      readonly tool: Tool & { readonly engraves: Engraving };
-    }
-  >({
+  const found = foundAll<Omit<PanelMaterials, 'workpiece' | 'engraving'>>({
     strip: findItem(catalogue.strips, light.stripId, 'light.stripId'),
     pane: findItem(catalogue.panes, sheet.paneId, 'sheet.paneId'),
     board: findItem(catalogue.boards, holder.boardId, 'holder.boardId'),
     closing: closingOf(assembly, catalogue),
-    tool: engraverOf(catalogue, artwork.toolId ?? usualEngraver),
+    tool: findItem(catalogue.tools, artwork.toolId ?? usualEngraver, 'artwork.toolId'),
   });
   if (!found.ok) return found;
   const { pane, tool } = found.value;
+  const engraving = engravingOf(tool, catalogue);
+  if (!engraving.ok) return engraving;
   if (pane.thicknessMm < thinnestMm)
     return failure({
       path: 'sheet.paneId',
@@ -76,5 +68,5 @@ export const findPanelMaterials = (assembly: EdgeLitAssembly, catalogue: Catalog
     thicknessMm: artwork.depthMm,
     name: `${artwork.depthMm} mm deep into ${pane.name}`,
   };
-  return success({ ...found.value, tool, engraving: tool.engraves, workpiece });
+  return success({ ...found.value, engraving: engraving.value, workpiece });
 };

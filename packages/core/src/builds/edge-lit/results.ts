@@ -54,6 +54,7 @@ export const heldSheet = ({
   assembly,
   materials: { pane, strip },
 }: Pick<PanelResults, 'assembly' | 'materials'>): HeldSheet => ({
+  widthMm: assembly.sheet.widthMm,
   heightMm: assembly.sheet.heightMm,
   thicknessMm: pane.thicknessMm,
   stripWidthMm: strip.widthMm,

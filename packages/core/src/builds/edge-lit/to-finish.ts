@@ -20,7 +20,7 @@ export const panelToFinish = ({
       : sum(members.map(({ lengthMm, widthMm, thicknessMm }) => lengthMm * (widthMm + 2 * thicknessMm))) / 1e6;
   const outside: Surface = {
     id: 'outside',
-    name: holder.kind === 'base' ? 'base' : holder.kind === 'frame' ? 'frame' : 'outside of the case',
+    name: `outside of the ${holder.kind === 'top' ? 'case' : holder.kind}`,
     stuff: printed ? 'printed' : board.stuff,
     m2,
     turned: false,

@@ -11,6 +11,7 @@ import type { EdgeLitAssembly } from './schema.js';
 import { panelSeeds } from './seeds.js';
 import { panelStages } from './stages.js';
 import { panelTemplates } from './templates.js';
+import { panelTrace } from './trace-check.js';
 import { panelToFinish } from './to-finish.js';
 
 /** How edge-lit sheets are worked out, judged and made. */
@@ -28,5 +29,5 @@ export const edgeLitWork: BuildWork<EdgeLitAssembly, PanelLaid, PanelResults> = 
   workedFace: (results) => workedFaceOf(factsOf(results)),
   hung: panelHung,
   toFinish: panelToFinish,
-  trace: null,
+  trace: panelTrace,
 };

@@ -75,7 +75,9 @@ const onItself = (own: PlacedFront, { lit, lux }: LayerOptions): Layer => {
       const seen = front.clip === null || hasSheet ? bare * (1 - hidden) + film * hidden : bare;
       into[channel] = seen * shown + into[channel]! * (1 - shown);
     }
-    if (shown > 0.5) into[3] = hidden < 0.5 ? asWhole : 0;
+    if (shown <= 0.5) return;
+    // Round small letters on a coarse map the eye’s ground goes over from the lit part to its own.
+    into[3] = hasSheet ? Math.max(asWhole * (1 - hidden), into[0]!, into[1]!, into[2]!) : hidden < 0.5 ? asWhole : 0;
   };
 };
 

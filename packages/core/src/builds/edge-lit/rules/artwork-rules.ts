@@ -242,3 +242,36 @@ export const tooManyMarks: Rule<PanelResults> = ({ results }) => {
     ],
   };
 };
+
+const worksNoFaces = ({ materials: { tool } }: PanelResults): boolean => tool.engraves === undefined;
+
+/** A tool that cuts through and works no faces: light comes out where a face is rough, and at no cut. */
+export const toolWorksNoFaces: Rule<PanelResults> = ({ results, catalogue }) => {
+  if (!worksNoFaces(results)) return null;
+  const { tool, pane } = results.materials;
+  const field = fieldsIn(results).artwork.toolId;
+  return {
+    id: 'tool-works-no-faces',
+    severity: 'stop',
+    step: 'artwork',
+    what: `${tool.name} works no faces`,
+    why: 'It cuts through. Light comes out where a face is engraved, blasted or sanded; what is shown is reckoned for the usual engraver.',
+    numbers: [{ label: 'deep', value: results.assembly.artwork.depthMm, unit: 'mm' }],
+    where: onArtwork(results),
+    target: {
+      label: 'tools that work no faces',
+      better: 'lower',
+      unit: '',
+      read: (tried) => (worksNoFaces(tried) ? 1 : 0),
+      settled: (tried) => !worksNoFaces(tried),
+    },
+    remedies: [
+      {
+        id: 'engraver',
+        candidates: catalogue.tools
+          .filter(({ engraves, cuts }) => engraves !== undefined && cuts.some(({ stuff }) => stuff === pane.stuff))
+          .map(({ id, name }) => ({ label: name, change: [set(field, id)] })),
+      },
+    ],
+  };
+};

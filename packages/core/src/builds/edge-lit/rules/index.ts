@@ -10,6 +10,7 @@ import {
   linesMerge,
   mirrorFromBehind,
   nothingWorked,
+  toolWorksNoFaces,
   tooManyMarks,
 } from './artwork-rules.js';
 import { fewerEdges } from './common.js';
@@ -38,6 +39,7 @@ import {
 export const panelRules: readonly Rule<PanelResults>[] = [
   noStrip,
   nothingWorked,
+  toolWorksNoFaces,
   artworkOutside,
   tooManyMarks,
   edgeUncovered,

@@ -29,7 +29,8 @@ describe('designs traced against their patches', () => {
   ])('agree on the light that leaves and on how much of it was reflected: %j', (change) => {
     const report = traced(change);
     expect(Math.abs(report.apartShare)).toBeLessThan(0.01 + 3 * report.outErrorShare);
-    expect(Math.abs(report.reflectedShare - report.patchesReflectedShare)).toBeLessThan(0.02);
+    const [reflected] = report.shares;
+    expect(Math.abs(reflected!.traced - reflected!.quick)).toBeLessThan(0.02);
     expect(report.imbalanceShare).toBeLessThan(0.01);
   });
 

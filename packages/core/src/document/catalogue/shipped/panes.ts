@@ -20,6 +20,15 @@ const acrylic = (thicknessMm: number, price: number): Pane => ({
   expansionPerK: 7e-5,
 });
 
+/** The same in the largest sheets that are sold. */
+const large = (thicknessMm: number, price: number): Pane => ({
+  ...acrylic(thicknessMm, price),
+  id: `clear-acrylic-${thicknessMm}-large`,
+  name: `Clear cast acrylic ${thicknessMm} mm, large sheet`,
+  sheetWidthMm: 3050,
+  sheetHeightMm: 2030,
+});
+
 const glass = {
   provenance: typical,
   stuff: 'glass',
@@ -37,6 +46,9 @@ export const panes: readonly Pane[] = [
   acrylic(6, 52),
   acrylic(8, 74),
   acrylic(10, 96),
+  large(6, 420),
+  large(8, 560),
+  large(10, 710),
   { ...glass, ...pane, id: 'float-glass-4', name: 'Float glass 4 mm', price: 48, thicknessMm: 4, lossPerM: 5 },
   { ...glass, ...pane, id: 'float-glass-6', name: 'Float glass 6 mm', price: 70, thicknessMm: 6, lossPerM: 5 },
   { ...glass, ...pane, id: 'low-iron-glass-6', name: 'Low-iron glass 6 mm', price: 112, thicknessMm: 6, lossPerM: 1.2 },

@@ -1,14 +1,16 @@
-import type { BoxResults, TraceReport } from '@vitrum/core';
-import { useDocument } from '../../document/document-store';
+import type { TraceReport } from '@vitrum/core';
+import { useDocument } from '../document/document-store';
 import { useEffect } from 'react';
-import { tryoutsLink } from '../../tryouts/link';
-import { useTryouts } from '../../tryouts/tryouts-store';
-import { Button } from '../../ui/button';
-import { useCatalogue } from '../../job/catalogue-context';
+import { tryoutsLink } from './link';
+import { useTryouts } from './tryouts-store';
+import { Button } from '../ui/button';
+import { useCatalogue } from '../job/catalogue-context';
 
 const percent = (share: number, digits = 1): string => `${(share * 100).toFixed(digits)} %`;
 
-const Report = ({ report }: { readonly report: TraceReport }) => (
+const lumens = (lm: number): string => `${lm.toFixed(lm < 100 ? 1 : 0)} lm`;
+
+const Report = ({ report, quickly }: { readonly report: TraceReport; readonly quickly: string }) => (
   <table className="figure mt-1 w-full text-[13px]" data-testid="trace-report">
     <thead>
       <tr className="border-b border-ink text-left font-sans text-xs text-soft">
@@ -20,8 +22,8 @@ const Report = ({ report }: { readonly report: TraceReport }) => (
     <tbody>
       {(
         [
-          ['light out', `${report.outLm.toFixed(0)} lm`, `${report.patchesOutLm.toFixed(0)} lm`],
-          ['reflected', percent(report.reflectedShare, 0), percent(report.patchesReflectedShare, 0)],
+          ['light out', lumens(report.outLm), lumens(report.quickOutLm)],
+          ...report.shares.map(({ what, traced, quick }) => [what, percent(traced), percent(quick)] as const),
           ['error of the light out', `± ${percent(report.outErrorShare, 2)}`, ''],
           ['photons', report.photons.toLocaleString('en'), ''],
         ] as const
@@ -38,8 +40,15 @@ const Report = ({ report }: { readonly report: TraceReport }) => (
   </table>
 );
 
-/** The light in the case traced photon by photon, against what the patches gave: the second opinion. */
-export const TraceCheck = ({ own: { index } }: { readonly own: BoxResults }) => {
+interface TraceCheckProps {
+  readonly own: { readonly index: number };
+  /** What it says of itself, and how the quick way is called. */
+  readonly about: string;
+  readonly quickly: string;
+}
+
+/** Light traced photon by photon, against what the quick way gave: the second opinion. */
+export const TraceCheck = ({ own: { index }, about, quickly }: TraceCheckProps) => {
   const link = tryoutsLink;
   const catalogue = useCatalogue();
   useEffect(() => tryoutsLink.open(catalogue), [catalogue]);
@@ -60,15 +69,13 @@ export const TraceCheck = ({ own: { index } }: { readonly own: BoxResults }) => 
           </Button>
         )}
       </div>
-      <p className="text-xs text-soft">
-        Follows single photons from the LEDs. Slower than patches, and it knows linings that are partly mirrors.
-      </p>
+      <p className="text-xs text-soft">{about}</p>
       {tracing && (
         <p className="figure text-xs" role="status">
           {running.done.toLocaleString('en')} photons …
         </p>
       )}
-      {fresh && trace.report !== null && <Report report={trace.report} />}
+      {fresh && trace.report !== null && <Report report={trace.report} quickly={quickly} />}
       {trace !== null && !fresh && <p className="text-xs text-soft">The design has changed since it was traced.</p>}
     </section>
   );

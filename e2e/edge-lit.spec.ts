@@ -1,0 +1,147 @@
+import { readFile } from 'node:fs/promises';
+import type { Page } from '@playwright/test';
+import { parseDesign } from '@vitrum/core';
+import { decode } from 'fast-png';
+import { strFromU8, unzipSync } from 'fflate';
+import { choose } from './support/controls';
+import { expect, figure, openJob, saved, settled, test } from './support/shop';
+
+/** A gull over two waves, as tall as the panel is high. */
+const gull = `<svg xmlns="http://www.w3.org/2000/svg" width="180mm" height="110mm" viewBox="0 0 180 110">
+<path d="M10 30C40 0 70 5 90 35C110 5 140 0 170 30C140 18 112 22 90 55C68 22 40 18 10 30Z"/>
+<path d="M20 75h140v8h-140z"/><path d="M20 95h140v8h-140z"/></svg>`;
+
+const packOf = async (page: Page) => {
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Bench pack' }).click();
+  const zip = unzipSync(new Uint8Array(await readFile(await (await download).path())));
+  const [folder] = Object.keys(zip)[0]!.split('/');
+  return (name: string): Uint8Array => zip[`${folder}/${name}`] ?? new Uint8Array();
+};
+
+const sizeOf = (svg: Uint8Array): readonly [number, number] => {
+  const [, width, height] = /width="([\d.]+)mm" height="([\d.]+)mm"/.exec(strFromU8(svg))!;
+  return [Number(width), Number(height)];
+};
+
+const evenness = async (page: Page): Promise<number> =>
+  Number.parseFloat((await figure(page, 'of its brightest part').textContent()) ?? '');
+
+test('a panel from a drawing: evened at a click, lit from two edges in a frame, its parts fit', async ({
+  page,
+  shop,
+}) => {
+  await page.goto(`${shop.url}/jobs/new`);
+  await page.getByLabel('Edge-lit panel').check();
+  await page.getByLabel('The sign says').fill('Gull');
+  await page.getByRole('button', { name: 'Light it' }).click();
+  await settled(page);
+
+  // The drawing takes the place of the text.
+  await page.getByRole('link', { name: /^Artwork/ }).click();
+  await page
+    .getByLabel('SVG, DXF, scan …')
+    .setInputFiles({ name: 'gull.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(gull) });
+  await page
+    .getByRole('dialog', { name: 'Artwork from gull.svg' })
+    .getByRole('button', { name: 'Use this drawing' })
+    .click();
+  await expect(page.getByLabel('Drawing’s width')).toHaveValue('160 mm');
+  await choose(page.getByLabel('Fill', { exact: true }), 'solid');
+  await page.getByLabel('Drawing’s width').fill('170');
+  await page.getByLabel('Drawing’s width').press('Enter');
+  await settled(page);
+
+  // It fades from the strip on; one click evens it, one undo brings that back.
+  await page.getByRole('link', { name: /^Glow/ }).click();
+  await settled(page);
+  const before = await evenness(page);
+  expect(before).toBeLessThan(60);
+  await page.getByRole('button', { name: /^Even it/ }).click();
+  await expect.poll(() => evenness(page)).toBeGreaterThan(85);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(() => evenness(page)).toBe(before);
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await expect.poll(() => evenness(page)).toBeGreaterThan(85);
+
+  // Two edges: a base holds one alone, a frame both.
+  await page.getByRole('link', { name: /^Light/ }).click();
+  await page.getByLabel('top', { exact: true }).check();
+  const findings = page.getByRole('region', { name: 'Findings' });
+  await expect(findings.getByText('Nothing holds the strip at the top')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('link', { name: /^Sheet/ }).click();
+  await choose(page.getByLabel('Held by', { exact: true }), 'frame');
+  await page.getByRole('link', { name: /^Light/ }).click();
+  await page.getByLabel('top', { exact: true }).check();
+  await expect(page.getByRole('row', { name: /top/ }).first()).toBeVisible();
+  await saved(page);
+  await settled(page);
+
+  const file = await packOf(page);
+  const read = parseDesign(strFromU8(file('design.json')));
+  if (!read.ok) throw new Error(read.problems[0]?.message);
+  const [panel] = read.value.assemblies;
+  if (panel?.build !== 'edge-lit' || panel.holder.kind !== 'frame') throw new Error('not a framed panel');
+  expect([...panel.light.edges].sort()).toEqual(['bottom', 'top']);
+  const [width, height] = sizeOf(file('parts/sheet.svg'));
+  expect([width, height]).toEqual([panel.sheet.widthMm, panel.sheet.heightMm]);
+  // Sheet + 2 plays − 2 seats inside; through members reach over the stock of 18 mm on both sides.
+  const { playMm, seatMm } = panel.holder;
+  const inside = (mm: number): number => mm + 2 * playMm - 2 * seatMm;
+  expect(Math.abs(sizeOf(file('parts/top.svg'))[0] - (inside(width) + 36))).toBeLessThan(0.1);
+  expect(Math.abs(sizeOf(file('parts/left.svg'))[0] - inside(height))).toBeLessThan(0.1);
+  // What the machine takes: all lines, and the picture at its true size.
+  expect(strFromU8(file('engraving/engraving.dxf'))).toContain('LINE');
+  const picture = decode(file('engraving/engraving-508dpi.png'));
+  expect(Math.abs(picture.width / ((width / 25.4) * 508) - 1)).toBeLessThan(0.001);
+  expect(picture.resolution).toMatchObject({ x: 20_000, y: 20_000 });
+});
+
+test('the strip is dragged off the middle of the sheet, and the light goes', async ({ page, shop }) => {
+  await openJob(page, shop, 'Quiet room', 'light');
+  const enters = async (): Promise<number> =>
+    Number.parseFloat((await figure(page, 'of the light enters').textContent()) ?? '');
+  expect(await enters()).toBeGreaterThan(85);
+  const handle = page.getByTestId('depth-handle');
+  const box = (await handle.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2 - 24, { steps: 8 });
+  await page.mouse.up();
+  await expect.poll(enters).toBeLessThan(60);
+  await page.getByRole('link', { name: /^Sheet/ }).click();
+  await expect(
+    page.getByRole('region', { name: 'Findings' }).getByText(/of the light passes the edge by/),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(enters).toBeGreaterThan(85);
+  // By the keys a tenth at a time, ten with Shift.
+  await handle.press('ArrowUp');
+  await expect(handle).toHaveAttribute('aria-valuenow', '0.1');
+  await handle.press('Shift+ArrowDown');
+  await expect(handle).toHaveAttribute('aria-valuenow', '-0.9');
+});
+
+test('edges and sheets are compared, and one of them taken with a click', async ({ page, shop }) => {
+  await openJob(page, shop, 'Quiet room', 'light');
+  await page.getByRole('button', { name: 'Compare', exact: true }).click();
+  const table = page.getByTestId('compared');
+  await expect(table.getByRole('row')).toHaveCount(14, { timeout: 60_000 });
+  await expect(table.getByRole('button', { name: '10 mm' })).toBeEnabled({ timeout: 60_000 });
+  await table.getByRole('button', { name: '10 mm' }).click();
+  await page.getByRole('link', { name: /^Sheet/ }).click();
+  await expect(page.getByLabel('Sheet', { exact: true })).toHaveAttribute('data-value', 'clear-acrylic-10');
+});
+
+test('a printed base goes out as two closed solids', async ({ page, shop }) => {
+  await openJob(page, shop, 'Quiet room', 'case');
+  await choose(page.getByLabel('Base is made', { exact: true }), 'printed');
+  await settled(page);
+  const file = await packOf(page);
+  for (const name of ['base', 'lid']) {
+    const bytes = file(`print/${name}.stl`);
+    expect(bytes.length).toBeGreaterThan(1000);
+    expect(bytes.length).toBe(84 + 50 * new DataView(bytes.buffer, bytes.byteOffset).getUint32(80, true));
+  }
+});
