@@ -24,9 +24,15 @@ export class SeedService {
     if (!withJobs) return;
     const [any] = await this.database.db.select({ id: jobs.id }).from(jobs).limit(1);
     if (any !== undefined) return;
-    for (const { design, customer, status, dueInDays } of demoJobs) {
-      const dueOn = new Date(Date.now() + dueInDays * dayMs).toISOString().slice(0, 10);
-      await this.jobs.create({ name: design.name, customer, dueOn, design: storedForm(design) }, status);
+    const day = (fromNow: number): string => new Date(Date.now() + fromNow * dayMs).toISOString().slice(0, 10);
+    for (const { design: plain, customer, status, dueInDays, measured, measuredDaysAgo = 0 } of demoJobs) {
+      const on = day(-measuredDaysAgo);
+      const design =
+        measured === undefined ? plain : { ...plain, proof: { readings: measured.map((each) => ({ ...each, on })) } };
+      await this.jobs.create(
+        { name: design.name, customer, dueOn: day(dueInDays), design: storedForm(design) },
+        status,
+      );
     }
     this.logger.log(`the demo shop has been set up with ${demoJobs.length} jobs`);
   }

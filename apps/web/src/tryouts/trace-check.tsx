@@ -16,7 +16,7 @@ const Report = ({ report, quickly }: { readonly report: TraceReport; readonly qu
       <tr className="border-b border-ink text-left font-sans text-xs text-soft">
         <th />
         <th className="text-right">traced</th>
-        <th className="text-right">by patches</th>
+        <th className="text-right">{quickly}</th>
       </tr>
     </thead>
     <tbody>

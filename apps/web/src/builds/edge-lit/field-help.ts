@@ -83,7 +83,6 @@ export const help: HelpTexts = {
     },
   },
   light: {
-    'Lit edges': { what: 'The edges that strip lies at. Two opposite ones light a tall sheet evenly.' },
     'Gap to the edge': {
       what: 'From the LEDs to the edge. Light that spreads in the gap passes the edge.',
       measure: 'Feeler gauge between strip and edge.',
@@ -99,10 +98,20 @@ export const help: HelpTexts = {
       usual: 'Polished: a sawn edge lets in about seven tenths.',
     },
     'The top edge': {
-      what: 'How the top edge is finished. It shines: white tape gives light back, black tape hides it.',
+      what: 'Whether strip lies at the top edge, and else how that is finished. A free edge shines: white tape gives its light back, black tape hides it.',
+      usual: 'Polished; lit as well where the sheet is tall.',
     },
-    'The right edge': { what: 'How the right edge is finished.' },
-    'The bottom edge': { what: 'How the bottom edge is finished.' },
-    'The left edge': { what: 'How the left edge is finished.' },
+    'The right edge': {
+      what: 'Whether strip lies at the right edge, and else how that is finished. A free edge shines: white tape gives its light back, black tape hides it.',
+      usual: 'Polished.',
+    },
+    'The bottom edge': {
+      what: 'Whether strip lies at the bottom edge, and else how that is finished. A free edge shines: white tape gives its light back, black tape hides it.',
+      usual: 'Lit: a base holds this edge.',
+    },
+    'The left edge': {
+      what: 'Whether strip lies at the left edge, and else how that is finished. A free edge shines: white tape gives its light back, black tape hides it.',
+      usual: 'Polished.',
+    },
   },
 };

@@ -1,4 +1,5 @@
 import { set, sheetSides, type EdgeLitAssembly, type PanelResults, type SheetSide } from '@vitrum/core';
+import { useId } from 'react';
 import { changeDesign } from '../../document/document-store';
 import { useFields } from '../../document/selection';
 import { useOwnOf } from '../../evaluation/own';
@@ -9,34 +10,14 @@ import { CutsField } from '../../steps/cuts-field';
 import { percent } from '../../steps/glow-report';
 import { HoldFields } from '../../steps/hold-fields';
 import { PhotometryField } from '../../steps/photometry-field';
-import { Tick } from '../../ui/tick';
+import { Choice } from '../../ui/choice';
+import { FieldRow } from '../../fields/field-row';
 import { useLength } from '../../view/use-length';
 import { CompareEdges } from './compare-edges';
 import { edgesWith } from './edge-edits';
 
-/** Which edges strip lies at; one at least. */
-const EdgesField = () => {
-  const at = useFields<EdgeLitAssembly>().light;
-  const edges = (useDesignValue(at.edges) ?? []) as readonly SheetSide[];
-  return (
-    <fieldset className="my-1">
-      <legend>Lit edges</legend>
-      <div className="grid grid-cols-2 gap-x-4 pl-1">
-        {sheetSides.map((side) => (
-          <Tick
-            key={side}
-            on={edges.includes(side)}
-            onChange={(on) => void changeDesign([set(at.edges, edgesWith(edges, side, on))])}
-          >
-            {side}
-          </Tick>
-        ))}
-      </div>
-    </fieldset>
-  );
-};
-
 const finishes = [
+  { value: 'lit', label: 'lit by strip' },
   { value: 'polished', label: 'polished' },
   { value: 'sawn', label: 'as sawn' },
   { value: 'sanded', label: 'sanded' },
@@ -44,20 +25,29 @@ const finishes = [
   { value: 'black', label: 'black tape' },
 ] as const;
 
-const UnlitEdges = () => {
+/** An edge: strip lies at it, or how it is finished. One is always lit. */
+const EdgeField = ({ side }: { readonly side: SheetSide }) => {
   const at = useFields<EdgeLitAssembly>();
-  const edges = (useDesignValue(at.light.edges) ?? []) as readonly SheetSide[];
-  return sheetSides
-    .filter((side) => !edges.includes(side))
-    .map((side) => (
-      <ChoiceField
-        key={side}
-        label={`The ${side} edge`}
-        field={at.sheet.unlit[side]}
-        otherwise="polished"
-        choices={finishes}
-      />
-    ));
+  const id = useId();
+  const edges = useDesignValue(at.light.edges) ?? [];
+  const finish = useDesignValue(at.sheet.unlit[side]) ?? 'polished';
+  const isLit = edges.includes(side);
+  const choose = (chosen: (typeof finishes)[number]['value']): void =>
+    void changeDesign([
+      set(at.light.edges, edgesWith(edges, side, chosen === 'lit')),
+      ...(chosen === 'lit' ? [] : [set(at.sheet.unlit[side], chosen)]),
+    ]);
+  return (
+    <FieldRow
+      id={id}
+      label={`The ${side} edge`}
+      hint={
+        isLit && edges.length === 1 ? 'one edge is always lit: light another before this is switched off' : undefined
+      }
+    >
+      <Choice id={id} className="w-40" value={isLit ? 'lit' : finish} options={finishes} onChoose={choose} />
+    </FieldRow>
+  );
 };
 
 /** Which strip, at which edges, how it stands before them. */
@@ -70,7 +60,9 @@ export const LightStep = () => {
   return (
     <>
       <ChoiceField label="Strip" field={at.light.stripId} choices={choicesOf(strips, aboutStrip)} wide />
-      <EdgesField />
+      {sheetSides.map((side) => (
+        <EdgeField key={side} side={side} />
+      ))}
       <NumberField
         label="Gap to the edge"
         field={at.light.gapMm}
@@ -99,7 +91,6 @@ export const LightStep = () => {
           { value: 'sawn', label: 'as sawn' },
         ]}
       />
-      <UnlitEdges />
       <CompareEdges />
       <HoldFields />
       <CutsField />

@@ -190,6 +190,13 @@ export const HangStep = () => {
     return (
       <p className="py-2 text-soft">It stands on another part of the sign, which carries it: choose that above.</p>
     );
+  if (hang.way === 'stands')
+    return (
+      <>
+        <p className="py-2 text-soft">It stands on its own base; nothing is fixed to a wall.</p>
+        <HangReport hang={hang} />
+      </>
+    );
   return (
     <>
       {hang.way !== 'feet' && <WallFields />}

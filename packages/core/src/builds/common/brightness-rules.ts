@@ -2,13 +2,16 @@ import type { Catalogue } from '../../document/catalogue/index.js';
 import { set } from '../../document/design/index.js';
 import {
   changeStrip,
+  readsAsLit,
   suitableStrips,
   wholeFront,
   type Candidate,
+  type Place,
   type Remedy,
   type Rule,
 } from '../../judging/findings/index.js';
 import { inDesign, type AssemblyResults } from '../../judging/results/index.js';
+import { ambientWords } from './rule-words.js';
 import { brightnessLimit, surroundingsOf, type Surroundings } from '../../light/glow/index.js';
 
 const placeWords: Readonly<Record<Surroundings, string>> = {
@@ -92,5 +95,49 @@ export const tooBright =
         settled: (tried) => shown(tried) <= limit,
       },
       remedies: [dim(results, now, limit), changeStrip(results, weaker), ...less(results, catalogue)],
+    };
+  };
+
+/** How a build that is too dim is told and mended. */
+export interface Dimness<Results extends AssemblyResults> {
+  readonly where: (results: Results) => Place;
+  /** More to know, in a sentence of its own. */
+  readonly besides?: string;
+  /** What a build has beside a brighter strip, which comes first. */
+  readonly remedies: (results: Results, catalogue: Catalogue) => readonly Remedy[];
+}
+
+const litRatio = ({ glow, design }: AssemblyResults): number =>
+  glow.daylight.find(({ ambient }) => ambient === design.brief.ambient)?.litOverUnlit ?? 0;
+
+/** Too dim against the light of the place to read as lit. */
+export const tooDim =
+  <Results extends AssemblyResults>({ where, besides, remedies }: Dimness<Results>): Rule<Results> =>
+  ({ results, catalogue }) => {
+    const ratio = litRatio(results);
+    if (ratio >= readsAsLit) return null;
+    const { materials, design } = results;
+    const brighter = suitableStrips(results, catalogue)
+      .filter(({ lumensPerM }) => lumensPerM > materials.strip.lumensPerM)
+      .sort((a, b) => a.lumensPerM - b.lumensPerM);
+    return {
+      id: 'too-dim',
+      severity: 'fix',
+      step: 'face',
+      what: `Too dim to read as lit in ${ambientWords[design.brief.ambient]}`,
+      why: `Lit it is ${ratio.toFixed(2)} times as bright as unlit; ${readsAsLit} is the usual least (typical).${besides === undefined ? '' : ` ${besides}`}`,
+      numbers: [
+        { label: 'lit to unlit', value: ratio, unit: ': 1' },
+        { label: 'luminance', value: results.glow.evenness.meanCdM2, unit: 'cd/m²' },
+      ],
+      where: where(results),
+      target: {
+        label: 'lit to unlit',
+        better: 'higher',
+        unit: ': 1',
+        read: litRatio,
+        settled: (tried) => litRatio(tried) >= readsAsLit,
+      },
+      remedies: [changeStrip(results, brighter), ...remedies(results, catalogue)],
     };
   };

@@ -5,7 +5,6 @@ import { outlineArea, outlineBounds } from '../../base/outlines/index.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { demoDesigns } from '../../sign/demo/index.js';
 import { createEvaluator } from '../../sign/evaluate/index.js';
-import type { Design } from '../../sign/design/index.js';
 import { changed, evaluatedCoarsely, inAssembly, quietRoom, testFonts } from '../../testing/harness.js';
 import { solidIn } from '../../testing/solid-in.js';
 import type { BaseGeometry } from './base-geometry.js';
@@ -25,9 +24,7 @@ beforeAll(async () => {
 type Change = Readonly<Record<string, unknown>>;
 const panel = (change: Change = {}) => evaluatedCoarsely(changed(quietRoom, inAssembly(change)), fonts);
 const problems = (change: Change): readonly string[] => {
-  const result = createEvaluator(shippedCatalogue, fonts).quick(
-    changed(quietRoom, inAssembly(change)) as unknown as Design,
-  );
+  const result = createEvaluator(shippedCatalogue, fonts).quick(changed(quietRoom, inAssembly(change)));
   return result.ok ? [] : result.problems.map(({ path, message }) => `${path} ${message}`);
 };
 const partOf = (results: ReturnType<typeof panel>, id: string) => {
@@ -113,7 +110,7 @@ describe('a frame, and a case', () => {
   const frame = demoDesigns['hat-mirror'];
 
   it('holds the sheet in a seat, and the strip in a narrower groove under its edge', () => {
-    const results = evaluatedCoarsely(frame, fonts) as unknown as ReturnType<typeof panel>;
+    const results = evaluatedCoarsely(frame, fonts);
     const { geometry, materials, assembly } = results;
     const framed = geometry.holder as FramedGeometry;
     const { seats, thicknessMm } = framed.members[0]!;
@@ -128,9 +125,7 @@ describe('a frame, and a case', () => {
   });
 
   it('in stock too thin for its groove is refused', () => {
-    const thick = createEvaluator(shippedCatalogue, fonts).quick(
-      changed(frame, inAssembly({ 'holder.seatMm': 14 })) as unknown as Design,
-    );
+    const thick = createEvaluator(shippedCatalogue, fonts).quick(changed(frame, inAssembly({ 'holder.seatMm': 14 })));
     expect(thick.ok).toBe(false);
   });
 });

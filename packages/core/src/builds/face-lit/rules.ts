@@ -10,7 +10,7 @@ import { gearFits } from '../common/fits-inside.js';
 import { letterInsides } from '../letters/insides.js';
 import { stripsOverlap } from '../common/overlap-rules.js';
 import { isNoFinish, tapeLetsGo } from '../common/hold-rules.js';
-import { dotsShow, faceTooBright, tooDim, unevenCorners, type FaceRemedies } from '../faces/rules.js';
+import { dotsShow, faceTooBright, faceTooDim, unevenCorners, type FaceRemedies } from '../faces/rules.js';
 import { deepenCans, whiterCans } from './candidates.js';
 import { coatsUneven, showsInside } from '../faces/see-through.js';
 import { returnTooTight } from './return-rules.js';
@@ -44,7 +44,7 @@ export const faceLitRules: readonly Rule<FaceLitResults>[] = [
   wiresOverEdges,
   holesTight,
   dotsShow(remedies),
-  tooDim(remedies),
+  faceTooDim(remedies),
   faceTooBright(remedies),
   unevenCorners(remedies),
   showsInside,

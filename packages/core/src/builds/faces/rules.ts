@@ -1,12 +1,12 @@
 import { darkCorners, evenEnough, type Ripple } from '../../light/glow/index.js';
 import type { FacedResults } from './results.js';
-import { changeStrip, readsAsLit, suitableStrips, type Remedy, type Rule } from '../../judging/findings/index.js';
+import { changeStrip, suitableStrips, type Remedy, type Rule } from '../../judging/findings/index.js';
 import type { Catalogue } from '../../document/catalogue/index.js';
 import { changeFace, facesOnOffer, hiding } from './candidates.js';
 import { coatLess, coatMore, sandFace } from './coat-candidates.js';
-import { tooBright } from '../common/brightness-rules.js';
+import { tooBright, tooDim } from '../common/brightness-rules.js';
 import { disappoints } from '../common/ripple.js';
-import { ambientWords, around, percent } from '../common/rule-words.js';
+import { around, percent } from '../common/rule-words.js';
 
 /** What a build with a face can do about its light. */
 export interface FaceRemedies<Results extends FacedResults> {
@@ -78,49 +78,22 @@ export const dotsShow =
     };
   };
 
-const litRatio = ({ glow, design }: FacedResults): number =>
-  glow.daylight.find(({ ambient }) => ambient === design.brief.ambient)?.litOverUnlit ?? 0;
-
 /** Even, but too dim against the light of the place. */
-export const tooDim =
-  <Results extends FacedResults>(remedies: FaceRemedies<Results>): Rule<Results> =>
-  ({ results, catalogue }) => {
-    const ratio = litRatio(results);
-    if (ratio >= readsAsLit) return null;
-    const { materials, design } = results;
-    const brighter = suitableStrips(results, catalogue)
-      .filter(({ lumensPerM }) => lumensPerM > materials.strip.lumensPerM)
-      .sort((a, b) => a.lumensPerM - b.lumensPerM);
-    const clearer = facesOnOffer(results, catalogue)
-      .filter(({ transmittance }) => transmittance > materials.face.transmittance)
-      .sort((a, b) => a.transmittance - b.transmittance);
-    return {
-      id: 'too-dim',
-      severity: 'fix',
-      step: 'face',
-      what: `Too dim to read as lit in ${ambientWords[design.brief.ambient]}`,
-      why: `Lit it is ${ratio.toFixed(2)} times as bright as unlit; ${readsAsLit} is the usual least (typical).`,
-      numbers: [
-        { label: 'lit to unlit', value: ratio, unit: ': 1' },
-        { label: 'luminance', value: results.glow.evenness.meanCdM2, unit: 'cd/m²' },
-      ],
-      where: { view: 'front', rect: results.glow.grid.area },
-      target: {
-        label: 'lit to unlit',
-        better: 'higher',
-        unit: ': 1',
-        read: litRatio,
-        settled: (tried) => litRatio(tried) >= readsAsLit,
-      },
-      remedies: [
-        changeStrip(results, brighter),
-        remedies.addRows(results),
-        changeFace(results, clearer),
-        coatLess(results),
-        remedies.whiterLining(results, catalogue),
-      ],
-    };
-  };
+export const faceTooDim = <Results extends FacedResults>(remedies: FaceRemedies<Results>): Rule<Results> =>
+  tooDim<Results>({
+    where: ({ glow }) => ({ view: 'front', rect: glow.grid.area }),
+    remedies: (results, catalogue) => [
+      remedies.addRows(results),
+      changeFace(
+        results,
+        facesOnOffer(results, catalogue)
+          .filter(({ transmittance }) => transmittance > results.materials.face.transmittance)
+          .sort((a, b) => a.transmittance - b.transmittance),
+      ),
+      coatLess(results),
+      remedies.whiterLining(results, catalogue),
+    ],
+  });
 
 /** Brighter than the place takes. */
 export const faceTooBright = <Results extends FacedResults>(remedies: FaceRemedies<Results>): Rule<Results> =>

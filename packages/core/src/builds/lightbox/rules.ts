@@ -11,7 +11,7 @@ import { backScrewsNearEdge, backScrewsTooDeep, cornersWithoutRoom, noCutter, we
 import { doubledSide } from './side-rules.js';
 import { stripsOverlap } from '../common/overlap-rules.js';
 import { isNoFinish, tapeLetsGo } from '../common/hold-rules.js';
-import { dotsShow, faceTooBright, tooDim, unevenCorners, type FaceRemedies } from '../faces/rules.js';
+import { dotsShow, faceTooBright, faceTooDim, unevenCorners, type FaceRemedies } from '../faces/rules.js';
 import { coatsUneven, showsInside } from '../faces/see-through.js';
 import { noStrip } from '../common/no-strip.js';
 import { betweenCutMarks, reelShort } from './strip-rules.js';
@@ -27,7 +27,7 @@ export const lightboxRules: readonly Rule<BoxResults>[] = [
   stripsOverlap((results) => [dropRows(results)]),
   largerThanSheet,
   dotsShow(remedies),
-  tooDim(remedies),
+  faceTooDim(remedies),
   faceTooBright(remedies),
   unevenCorners(remedies),
   showsInside,

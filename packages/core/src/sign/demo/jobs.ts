@@ -1,3 +1,4 @@
+import type { Reading } from '../../document/design/index.js';
 import type { Design } from '../design/index.js';
 import { demoDesigns } from './designs.js';
 
@@ -12,6 +13,9 @@ export interface DemoJob {
   readonly status: JobStatus;
   readonly dueInDays: number;
   readonly design: Design;
+  /** What was measured at the bench, so many days ago. */
+  readonly measured?: readonly Pick<Reading, 'id' | 'at' | 'value'>[];
+  readonly measuredDaysAgo?: number;
 }
 
 /** Jobs of Sallow Lane Signs, Port Sallow: all made up. */
@@ -92,6 +96,12 @@ export const demoJobs: readonly DemoJob[] = [
     status: 'proved',
     dueInDays: 2,
     design: demoDesigns['quiet-room'],
+    measured: [
+      { id: 'supply-volts', value: 24.1 },
+      { id: 'full-amps', value: 0.041 },
+      { id: 'soak-strip', at: { assembly: 'panel' }, value: 36 },
+    ],
+    measuredDaysAgo: 1,
   },
   {
     slug: 'hat-mirror',

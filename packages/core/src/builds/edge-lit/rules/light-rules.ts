@@ -1,9 +1,9 @@
 import { set } from '../../../document/design/index.js';
 import { emitterMmOf } from '../../../document/catalogue/index.js';
 import { fieldsIn } from '../../../judging/results/index.js';
-import { changeStrip, oneChange, readsAsLit, suitableStrips, type Rule } from '../../../judging/findings/index.js';
-import { tooBright } from '../../common/brightness-rules.js';
-import { ambientWords, around } from '../../common/rule-words.js';
+import { changeStrip, oneChange, suitableStrips, type Rule } from '../../../judging/findings/index.js';
+import { tooBright, tooDim } from '../../common/brightness-rules.js';
+import { around } from '../../common/rule-words.js';
 import { edgeEntry } from '../../../light/sheet/index.js';
 import { fansUneven } from '../glow.js';
 import type { PanelResults } from '../results.js';
@@ -231,51 +231,26 @@ export const paintTakesLight: Rule<PanelResults> = ({ results }) => {
   };
 };
 
-const litRatio = ({ glow, design }: PanelResults): number =>
-  glow.daylight.find(({ ambient }) => ambient === design.brief.ambient)?.litOverUnlit ?? 0;
-
-/** Too dim against the light of the place. */
-export const panelTooDim: Rule<PanelResults> = ({ results, catalogue }) => {
-  const ratio = litRatio(results);
-  if (ratio >= readsAsLit || results.glow.patches.meanCdM2 <= 0) return null;
-  const { materials, design } = results;
-  const brighter = suitableStrips(results, catalogue)
-    .filter(({ lumensPerM }) => lumensPerM > materials.strip.lumensPerM)
-    .sort((a, b) => a.lumensPerM - b.lumensPerM);
-  return {
-    id: 'too-dim',
-    severity: 'fix',
-    step: 'face',
-    what: `Too dim to read as lit in ${ambientWords[design.brief.ambient]}`,
-    why: `Lit it is ${ratio.toFixed(2)} times as bright as unlit; ${readsAsLit} is the usual least (typical). Clear sheets before a dark ground read best.`,
-    numbers: [
-      { label: 'lit to unlit', value: ratio, unit: ': 1' },
-      { label: 'luminance', value: results.glow.evenness.meanCdM2, unit: 'cd/m²' },
-    ],
-    where: onArtwork(results),
-    target: {
-      label: 'lit to unlit',
-      better: 'higher',
-      unit: ': 1',
-      read: litRatio,
-      settled: (tried) => litRatio(tried) >= readsAsLit,
+/** Too dim against the light of the place. Where nothing shines at all that is told by another rule. */
+const dim = tooDim<PanelResults>({
+  where: onArtwork,
+  besides: 'Clear sheets before a dark ground read best.',
+  remedies: (results) => [
+    moreEdges(results),
+    oneChange('black-behind', 'A black board behind it, air between', fieldsIn(results).sheet.behind, 'black'),
+    {
+      id: 'fuller',
+      candidates: [
+        {
+          label: 'Work it all over',
+          change: [set(fieldsIn(results).artwork.fill, 'solid'), set(fieldsIn(results).artwork.graded, null)],
+        },
+      ],
     },
-    remedies: [
-      changeStrip(results, brighter),
-      moreEdges(results),
-      oneChange('black-behind', 'A black board behind it, air between', fieldsIn(results).sheet.behind, 'black'),
-      {
-        id: 'fuller',
-        candidates: [
-          {
-            label: 'Work it all over',
-            change: [set(fieldsIn(results).artwork.fill, 'solid'), set(fieldsIn(results).artwork.graded, null)],
-          },
-        ],
-      },
-    ],
-  };
-};
+  ],
+});
+export const panelTooDim: Rule<PanelResults> = (context) =>
+  context.results.glow.patches.meanCdM2 <= 0 ? null : dim(context);
 
 /** Brighter than the place takes. */
 export const panelTooBright = tooBright<PanelResults>({
