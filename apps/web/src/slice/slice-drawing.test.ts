@@ -37,6 +37,19 @@ describe('the slice on the screen', () => {
     expect(held.widthPx).toBe(375);
   });
 
+  it('draws only the window that a section asks for, and the larger for it', () => {
+    const near = { lowMm: -150, highMm: -90, rearZMm: -20, frontZMm: 40 };
+    const whole = sliceDrawing(section, { width: 900, height: 400 }, null);
+    const window = sliceDrawing({ ...section, near }, { width: 900, height: 400 }, null);
+    expect(window.scale).toBeGreaterThan(1.5 * whole.scale);
+    const [left, top] = onSlice(window, near.frontZMm, near.highMm);
+    const [right, bottom] = onSlice(window, near.rearZMm, near.lowMm);
+    expect((right - left) / 60).toBeCloseTo(window.scale, 9);
+    expect((bottom - top) / 60).toBeCloseTo(window.scale, 9);
+    expect(left).toBeGreaterThanOrEqual(46);
+    expect(right).toBeLessThanOrEqual(900 - 45.9);
+  });
+
   it('stays drawable in no room at all', () => {
     const { scale } = sliceDrawing(section, { width: 10, height: 10 }, null);
     expect(scale).toBeGreaterThan(0);
