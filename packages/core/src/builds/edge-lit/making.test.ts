@@ -128,9 +128,9 @@ describe('photons one by one through a panel', () => {
       last = report;
       if (report.photons >= 60_000) break;
     }
-    expect(Math.abs(last!.apartShare)).toBeLessThan(0.02 + 3 * last!.outErrorShare);
-    for (const { traced, quick } of last!.shares) expect(Math.abs(traced - quick)).toBeLessThan(0.015);
-    expect(last!.imbalanceShare).toBeLessThan(1e-9);
+    expect(Math.abs(last.apartShare)).toBeLessThan(0.02 + 3 * last.outErrorShare);
+    for (const { traced, quick } of last.shares) expect(Math.abs(traced - quick)).toBeLessThan(0.015);
+    expect(last.imbalanceShare).toBeLessThan(1e-9);
   });
 
   it('come to an end by themselves', () => {
