@@ -10,6 +10,7 @@ import {
 import { adaptedHue, type LinearRgb } from '../../light/colour/index.js';
 import { sheetSides, type SheetSide } from '../../light/sheet/index.js';
 import { opaque, type Front, type FrontShape } from '../common/front.js';
+import { eyeHoleOf } from './eye-hole.js';
 import { arrisMm, showsEdge } from './glow.js';
 import { behindOf, clearRgb } from './look.js';
 import type { PanelResults } from './results.js';
@@ -22,6 +23,7 @@ const woods: Readonly<Record<string, LinearRgb>> = {
 };
 const otherWood: LinearRgb = [0.42, 0.33, 0.22];
 const printedBlack: LinearRgb = [0.045, 0.045, 0.05];
+const eyeBlack: LinearRgb = [0.01, 0.008, 0.01];
 
 /** The corners of a rectangle, rounded where they stand free. */
 const roundedRing = ({ x, y, width, height }: Rect, radius: number, low: number): Ring => {
@@ -88,6 +90,16 @@ const holderShape = ({ geometry, materials, assembly }: PanelResults): FrontShap
   };
 };
 
+/** The eye of a remote in the front of a base: a dark disc. */
+const eyeShapes = (results: PanelResults): readonly FrontShape[] => {
+  const eye = eyeHoleOf(results);
+  if (eye === null) return [];
+  const [size, radius] = [eye.diameterMm, eye.diameterMm / 2];
+  const y = eye.upMm - results.geometry.outside.heightMm / 2;
+  const disc = roundedRing({ x: eye.x - radius, y: y - radius, width: size, height: size }, radius, radius);
+  return [{ id: 'eye', outline: [disc], rule: 'nonzero', paint: { reflects: eyeBlack }, beside: true }];
+};
+
 /** A dark clear sheet with what is seen through it, worked places and edges that shine, and what holds it. */
 export const panelFront = (results: PanelResults): Front => {
   const { geometry, lettering, assembly, design, glow, materials } = results;
@@ -106,7 +118,11 @@ export const panelFront = (results: PanelResults): Front => {
     clip: (assembly.sheet.cornerMm ?? 0) > 0 ? [ring] : null,
     sheet: true,
     rim: null,
-    shapes: [{ id: 'letters', outline: dark, rule: 'nonzero', paint: cover, beside: false }, holding],
+    shapes: [
+      { id: 'letters', outline: dark, rule: 'nonzero', paint: cover, beside: false },
+      holding,
+      ...eyeShapes(results),
+    ],
     fitted: { x: -outside.widthMm / 2, y: -outside.heightMm / 2, width: outside.widthMm, height: outside.heightMm },
     body: holder.kind === 'base' ? unite([ring, ...holding.outline]) : [holding.outline[0]!],
     profile: 'letters',

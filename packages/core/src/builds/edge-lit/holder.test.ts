@@ -9,6 +9,8 @@ import { changed, evaluatedCoarsely, inAssembly, quietRoom, testFonts } from '..
 import { solidIn } from '../../testing/solid-in.js';
 import type { BaseGeometry } from './base-geometry.js';
 import type { FramedGeometry } from './framed-geometry.js';
+import { eyeHoleOf } from './eye-hole.js';
+import { panelFront } from './front.js';
 import { panelSolids } from './printed-base.js';
 import { factsOf } from './results.js';
 import { looseOf, stencilOf } from './stencil.js';
@@ -103,6 +105,39 @@ describe('a base', () => {
     const [body] = panelSolids(factsOf(base));
     const [plain] = panelSolids(factsOf(panel({ 'holder.make': 'printed' })));
     expect(solidIn(kernel, plain!.triangles).volume - solidIn(kernel, body!.triangles).volume).toBeGreaterThan(5000);
+  });
+});
+
+describe('the eye of a remote', () => {
+  /** A printed base with a controller in its pocket, whose eye looks out or not. */
+  const eyed = (sensorWindow: boolean) =>
+    evaluatedCoarsely(
+      changed(quietRoom, {
+        ...inAssembly({ 'holder.make': 'printed', 'holder.pocketMm': 120, 'holder.depthMm': 60 }),
+        'power.controllerId': 'rgb-infrared-3',
+        'power.controllerPlace': 'inside',
+        'power.sensorWindow': sensorWindow,
+      }),
+      fonts,
+    );
+
+  it('has a hole through the front of the pocket, and is seen there', () => {
+    const [open, shut] = [eyed(true), eyed(false)];
+    const eye = eyeHoleOf(open)!;
+    const { cavity, wallMm, heightMm } = open.geometry.holder as BaseGeometry;
+    expect(eyeHoleOf(shut)).toBeNull();
+    expect(eye.x - eye.diameterMm / 2).toBeGreaterThan(-cavity.lengthMm / 2);
+    expect(eye.x + eye.diameterMm / 2).toBeLessThan(-cavity.lengthMm / 2 + 120);
+    const volume = (results: typeof open): number =>
+      solidIn(kernel, panelSolids(factsOf(results), eyeHoleOf(results))[0]!.triangles).volume;
+    const bored = (Math.PI / 4) * eye.diameterMm ** 2 * wallMm;
+    expect((volume(shut) - volume(open)) / bored).toBeCloseTo(1, 1);
+    const seen = panelFront(open).shapes.find(({ id }) => id === 'eye')!;
+    const bounds = outlineBounds(seen.outline)!;
+    expect(bounds.width).toBeCloseTo(eye.diameterMm, 6);
+    expect(bounds.y).toBeGreaterThan(-open.geometry.outside.heightMm / 2);
+    expect(bounds.y + bounds.height).toBeLessThan(-open.geometry.outside.heightMm / 2 + heightMm);
+    expect(panelFront(shut).shapes.some(({ id }) => id === 'eye')).toBe(false);
   });
 });
 

@@ -1,5 +1,6 @@
 import { boreAlong, solidOfBlocks, type Block, type Solid } from '../../making/solids/index.js';
 import type { BaseGeometry } from './base-geometry.js';
+import type { EyeHole } from './eye-hole.js';
 import type { PanelFacts } from './results.js';
 
 /** Bosses that the lid is screwed to: so wide, with a bore for a 3 mm screw (mm). */
@@ -40,8 +41,17 @@ const wayOut = (base: BaseGeometry, exit: PanelFacts['brief']['leadExit']): read
   return boreAlong('y', [0, z], hole.diameterMm, [-depthMm / 2, -cavity.widthMm / 2]);
 };
 
-/** The base to print, top down: slot, cavity, rebate for the lid, bosses for its screws, the way of the lead. */
-export const printedBase = (base: BaseGeometry, sheetMm: number, exit: PanelFacts['brief']['leadExit']): Solid => {
+/** The eye of a remote looks out to the front, through the wall of the pocket. */
+const wayOfEye = (base: BaseGeometry, { x, upMm, diameterMm }: EyeHole): readonly Block[] =>
+  boreAlong('y', [x, base.heightMm - upMm], diameterMm, [base.depthMm / 2 - base.wallMm, base.depthMm / 2]);
+
+/** The base to print, top down: slot, cavity, rebate for the lid, bosses for its screws, the ways of the lead and of an eye. */
+export const printedBase = (
+  base: BaseGeometry,
+  sheetMm: number,
+  exit: PanelFacts['brief']['leadExit'],
+  eye: EyeHole | null,
+): Solid => {
   const { lengthMm, depthMm, heightMm, slot, cavity, closing, pocketMm, wallMm } = base;
   const [bed, shut] = [slot.deepMm, heightMm - closing.thicknessMm];
   const body: Block = { x: centred(lengthMm), y: centred(depthMm), z: [0, heightMm] };
@@ -59,6 +69,7 @@ export const printedBase = (base: BaseGeometry, sheetMm: number, exit: PanelFact
         ]
       : []),
     ...wayOut(base, exit),
+    ...(eye === null ? [] : wayOfEye(base, eye)),
     ...screwPlaces(base).flatMap((at) => boreAlong('z', at, pilotMm, [Math.max(bed, shut - 8), shut])),
   ];
   return { name: 'base', title: 'base, top down', triangles: solidOfBlocks([body], hollow) };
@@ -92,10 +103,13 @@ export const printedLid = (base: BaseGeometry, exit: PanelFacts['brief']['leadEx
 };
 
 /** What is printed of an edge-lit sheet’s base. */
-export const panelSolids = ({ assembly, geometry, brief }: PanelFacts): readonly Solid[] => {
+export const panelSolids = (
+  { assembly, geometry, brief }: PanelFacts,
+  eye: EyeHole | null = null,
+): readonly Solid[] => {
   const { holder } = geometry;
   return holder.kind === 'base' && assembly.holder.kind === 'base' && assembly.holder.make === 'printed'
-    ? [printedBase(holder, geometry.sheet.width, brief.leadExit), printedLid(holder, brief.leadExit)]
+    ? [printedBase(holder, geometry.sheet.width, brief.leadExit, eye), printedLid(holder, brief.leadExit)]
     : [];
 };
 

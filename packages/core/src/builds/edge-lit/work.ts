@@ -3,6 +3,7 @@ import { panelFigures } from './figures.js';
 import { panelFront } from './front.js';
 import { panelHung } from './hung.js';
 import { workedFaceOf } from './parts.js';
+import { eyeHoleOf } from './eye-hole.js';
 import { panelSolids } from './printed-base.js';
 import { factsOf, type PanelLaid, type PanelResults } from './results.js';
 import { fewerEdges } from './rules/common.js';
@@ -23,7 +24,7 @@ export const edgeLitWork: BuildWork<EdgeLitAssembly, PanelLaid, PanelResults> = 
   figures: panelFigures,
   front: panelFront,
   templates: panelTemplates,
-  solids: (results) => panelSolids(factsOf(results)),
+  solids: (results) => panelSolids(factsOf(results), eyeHoleOf(results)),
   // The tool of the artwork works the face; outlines are cut by others.
   cutByTool: () => false,
   workedFace: (results) => workedFaceOf(factsOf(results)),
