@@ -15,7 +15,7 @@ export const BuildChoice = ({ chosen, onChoose }: BuildChoiceProps) => (
       value={chosen}
       onValueChange={onChoose}
       aria-label="What is it?"
-      className="grid grid-cols-2 gap-2 sm:grid-cols-3"
+      className="grid grid-cols-2 gap-2 sm:grid-cols-4"
     >
       {allBuilds.map(({ name: build, words: { name, detail } }) => (
         <RadioGroup.Item
@@ -24,8 +24,12 @@ export const BuildChoice = ({ chosen, onChoose }: BuildChoiceProps) => (
           aria-label={name}
           className="flex flex-col border border-line text-left hover:border-soft data-[state=checked]:border-ink data-[state=checked]:bg-sheet data-[state=checked]:shadow-[inset_0_-3px_0_var(--ink)]"
         >
-          <WallPicture src={`/builds/${build}.png`} alt="" className="aspect-[9/4] w-full bg-[#3a3834]" />
-          <span className="px-3 py-2">
+          <WallPicture
+            src={`/builds/${build}.png`}
+            alt=""
+            className="aspect-[5/3] min-h-0 w-full shrink-0 bg-[#3a3834]"
+          />
+          <span className="px-2.5 py-2">
             <span className="block font-semibold">{name}</span>
             <span className="block text-xs text-soft">{detail}</span>
           </span>

@@ -54,7 +54,7 @@ export const SectionDepth = ({
   readonly own: AssemblyEvaluation;
 }) => {
   const unit = useView((view) => view.unit);
-  const { mm, at } = buildOf(own).depth(own);
+  const { mm, at, label } = buildOf(own).depth(own);
   const fromZ = at?.fromZMm ?? 0;
   const [rightX] = onSlice(drawing, 0, drawing.lowMm);
   const [, faceInner] = onSlice(drawing, fromZ + mm, 0);
@@ -73,6 +73,7 @@ export const SectionDepth = ({
           data-testid="slice-depth"
         >
           {formatLength(mm, unit)}
+          {at !== undefined && ` ${label.toLowerCase()}`}
         </text>
       </g>
       <g fontSize={12} className="fill-soft">
