@@ -35,7 +35,7 @@ import type { PanelMaterials } from './materials.js';
 import { patchesOf, type Patches } from './patches.js';
 import { litEdges } from './runs.js';
 import type { EdgeLitAssembly } from './schema.js';
-import { clearSheetOf, edgeFitOf, edgeLedsOf } from './sheet-light.js';
+import { clearSheetOf, edgeFitOf, edgeLedsOf, letsInOf } from './sheet-light.js';
 import { gradedOver, rasterArea, rasterOver, workedFaces } from './worked.js';
 
 /** Where single LEDs show as fans near a lit edge. */
@@ -277,6 +277,9 @@ export const panelGlowOf = (inputs: PanelGlowInputs): PanelGlow => {
   const leds = edgeLedsOf(runs.leds, runs, share, geometry, materials, brief.light, design.sheet);
   const light = sheetLight(clear, fit, leds, faces, following);
   const entry = edgeEntry(clear, fit, following.slopes);
+  // A rough edge scatters the rest out beside itself: light of the LEDs, though none of the sheet.
+  const letsIn = letsInOf(design.sheet);
+  const emittedLm = light.emitted / letsIn;
   const toward = towardViewer(materials.engraving, onBack, behind);
   const cellM2 = cellMm ** 2 / 1e6;
   const luminance = new Float32Array(columns * rows);
@@ -316,12 +319,12 @@ export const panelGlowOf = (inputs: PanelGlowInputs): PanelGlow => {
     hue: colourOf(brief.light, materials.strip).hue,
     drift: hueDriftOf(runs, share, materials.strip, grid),
     balance: {
-      emittedLm: light.emitted,
+      emittedLm,
       outLm: workedLm + edgesLm,
       absorbedFaceLm: paintLm + light.lost + light.left,
-      absorbedCaseLm: light.missed + light.thrownBack,
+      absorbedCaseLm: light.missed + light.thrownBack + emittedLm - light.emitted,
     },
-    entry: { entered: entry.entered, missed: entry.missed, thrownBack: entry.thrownBack },
+    entry: { entered: entry.entered * letsIn, missed: entry.missed, thrownBack: entry.thrownBack },
     workedLm,
     paintLm,
     edgesLm: light.edges,
@@ -335,7 +338,7 @@ export const panelGlowOf = (inputs: PanelGlowInputs): PanelGlow => {
     daylight,
     faceReflectance,
     unlitRgb,
-    emittedLm: light.emitted,
+    emittedLm,
     resolved: true,
   };
 };

@@ -43,6 +43,10 @@ export const edgeFitOf = ({ light }: Pick<EdgeLitAssembly, 'light'>, { strip }: 
 /** Of what would enter by a polished edge, the share that a sawn one lets in: the rest leaves by the faces beside it; typical. */
 const sawnLetsIn = 0.7;
 
+/** What the lit edges let in of what polished ones would. */
+export const letsInOf = ({ litFinish }: Pick<SheetDesign, 'litFinish'>): number =>
+  litFinish === 'sawn' ? sawnLetsIn : 1;
+
 /** Every LED before its edge, with what its current lets it give. */
 export const edgeLedsOf = (
   { x, y, segment }: LightRuns['leds'],
@@ -51,10 +55,10 @@ export const edgeLedsOf = (
   { sheet }: PanelGeometry,
   materials: PanelMaterials,
   light: Brief['light'],
-  { litFinish }: SheetDesign,
+  sheetDesign: Pick<SheetDesign, 'litFinish'>,
 ): readonly EdgeLed[] => {
   const { strip } = materials;
-  const lumens = (colourOf(light, strip).lumensPerM / strip.ledsPerM) * (litFinish === 'sawn' ? sawnLetsIn : 1);
+  const lumens = (colourOf(light, strip).lumensPerM / strip.ledsPerM) * letsInOf(sheetDesign);
   const widthMm = emitterMmOf(strip);
   return Array.from(x, (atX, led): EdgeLed => {
     const side = segments[segment[led]!]!.on as SheetSide;

@@ -4,7 +4,7 @@ import { traceSlab, type SlabTrace } from '../../light/sheet/index.js';
 import type { TraceReport } from '../common/trace-report.js';
 import { behindOf } from './look.js';
 import type { PanelResults } from './results.js';
-import { clearSheetOf, edgeFitOf, edgeLedsOf } from './sheet-light.js';
+import { clearSheetOf, edgeFitOf, edgeLedsOf, letsInOf } from './sheet-light.js';
 import { gradedOver, rasterArea, rasterOver, workedFaces } from './worked.js';
 
 /** Cells along the sheet, photons between reports, and how many there are at most. */
@@ -31,8 +31,10 @@ const together = (one: Tally, other: Tally): Tally => {
   };
 };
 
-const reportOf = (found: Tally, { glow }: PanelResults, done: boolean): TraceReport => {
-  const { emittedLm, workedLm, paintLm } = glow;
+const reportOf = (found: Tally, { glow, assembly }: PanelResults, done: boolean): TraceReport => {
+  const { workedLm, paintLm } = glow;
+  // Photons know flat edges alone: what a rough one scatters beside itself is none of theirs.
+  const emittedLm = glow.emittedLm * letsInOf(assembly.sheet);
   const error = (share: number): number => (share > 0 ? Math.sqrt(((1 - share) * share) / found.photons) / share : 1);
   const quickOut = workedLm + paintLm;
   const quick = (lm: number): number => (emittedLm > 0 ? lm / emittedLm : 0);

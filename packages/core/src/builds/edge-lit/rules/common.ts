@@ -43,10 +43,9 @@ const densestTimes = { hatch: 1, dots: 0.886 } as const;
 export const gradedFill = (results: PanelResults): Remedy =>
   askedFor('even-fill', () => {
     const { artwork } = results.assembly;
-    const fields = fieldsIn(results).artwork;
+    const field = fieldsIn(results).artwork;
     const { lineMm } = results.materials.engraving;
     const kinds = artwork.fill === 'solid' ? (['hatch', 'dots'] as const) : ([artwork.fill] as const);
-    const field = fields;
     return kinds.flatMap((fill): readonly Candidate[] => {
       const spacingMm =
         artwork.fill === 'solid'

@@ -13,18 +13,9 @@ import {
   toolWorksNoFaces,
   tooManyMarks,
 } from './artwork-rules.js';
+import { baseTips, exitNearEdge, leadTooThick, stripOverCavity } from './base-rules.js';
 import { fewerEdges } from './common.js';
-import {
-  baseTips,
-  edgeBare,
-  edgeUncovered,
-  exitNearEdge,
-  leadTooThick,
-  sheetOverStock,
-  slotFit,
-  stripOverCavity,
-  stripShutIn,
-} from './holder-rules.js';
+import { edgeBare, edgeUncovered, sheetOverStock, slotFit, stripShutIn } from './holder-rules.js';
 import {
   fades,
   fansShow,

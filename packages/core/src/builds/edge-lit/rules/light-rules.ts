@@ -7,7 +7,7 @@ import { around } from '../../common/rule-words.js';
 import { edgeEntry } from '../../../light/sheet/index.js';
 import { fansUneven } from '../glow.js';
 import type { PanelResults } from '../results.js';
-import { clearSheetOf, edgeFitOf } from '../sheet-light.js';
+import { clearSheetOf, edgeFitOf, letsInOf } from '../sheet-light.js';
 import { behindOf } from '../look.js';
 import { fadesAway, seenFading } from '../verdict.js';
 import {
@@ -100,13 +100,14 @@ export const lightMissesEdge: Rule<PanelResults> = ({ results, catalogue }) => {
 export const litEdgeRough: Rule<PanelResults> = ({ results }) => {
   const rough = (tried: PanelResults): boolean => tried.assembly.sheet.litFinish === 'sawn';
   if (!rough(results)) return null;
+  const letsIn = letsInOf(results.assembly.sheet);
   return {
     id: 'lit-edge-rough',
     severity: 'fix',
     step: 'case',
     what: 'The lit edge is not polished',
-    why: 'A sawn edge lets in about 70 % of what a polished one does (typical), and shows as a bright band; half an hour with wet paper and polish.',
-    numbers: [{ label: 'lost at the edge', value: 30, unit: '%' }],
+    why: `A sawn edge lets in about ${perCent(letsIn)} % of what a polished one does (typical), and shows as a bright band; half an hour with wet paper and polish.`,
+    numbers: [{ label: 'lost at the edge', value: perCent(1 - letsIn), unit: '%' }],
     where: atTheEdge(results),
     target: {
       label: 'sawn edges',
