@@ -21,16 +21,23 @@ export const greyOf = (rgba: Uint8ClampedArray): Uint8Array => {
 /** Larger pictures are made smaller first: a letter’s edge needs no more. */
 const longestPx = 2000;
 
-const pictureOf = async (file: File): Promise<GreyPicture> => {
+/** A picture as shades of grey, made smaller where a side is longer or it has more pixels than asked for. */
+export const pictureOf = async (file: Blob, longest = longestPx, most = longest ** 2): Promise<GreyPicture> => {
   const bitmap = await createImageBitmap(file);
-  const scale = Math.min(1, longestPx / Math.max(bitmap.width, bitmap.height));
+  const scale = Math.min(
+    1,
+    longest / Math.max(bitmap.width, bitmap.height),
+    Math.sqrt(most / (bitmap.width * bitmap.height)),
+  );
   const [width, height] = [
-    Math.max(1, Math.round(bitmap.width * scale)),
-    Math.max(1, Math.round(bitmap.height * scale)),
+    Math.max(1, Math.floor(bitmap.width * scale)),
+    Math.max(1, Math.floor(bitmap.height * scale)),
   ];
   const context = new OffscreenCanvas(width, height).getContext('2d');
   if (context === null) throw new Error('this browser cannot read pictures');
+  context.imageSmoothingQuality = 'high';
   context.drawImage(bitmap, 0, 0, width, height);
+  bitmap.close();
   return { width, height, grey: greyOf(context.getImageData(0, 0, width, height).data) };
 };
 

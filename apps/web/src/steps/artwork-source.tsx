@@ -1,10 +1,8 @@
 import { set } from '@vitrum/core';
-import { useFields } from '../document/selection';
 import { formatLength, parseFont, parseLength } from '@vitrum/core';
 import { fromByteArray } from 'base64-js';
 import { useState } from 'react';
 import { changeDesign } from '../document/document-store';
-import { useOwn } from '../evaluation/own';
 import { useDesignValue } from '../fields/design-fields';
 import { TypedField } from '../fields/typed-field';
 import { drawingTypes, useDrawingFile } from '../intake/use-drawing-file';
@@ -12,10 +10,12 @@ import { Button } from '../ui/button';
 import { FileButton } from '../ui/file-button';
 import { lazyPart } from '../ui/lazy-part';
 import { useView } from '../view/view-store';
+import { useArtworkPlace } from './artwork-at';
 
 const IntakeDialog = lazyPart(() => import('../intake/intake-dialog'), 'IntakeDialog');
 
-const Alert = ({ problem }: { readonly problem: string | null }) =>
+/** What was wrong with a file that was to be taken in. */
+export const Alert = ({ problem }: { readonly problem: string | null }) =>
   problem === null ? null : (
     <p role="alert" className="mt-1 text-xs font-semibold text-signal">
       {problem}. The design is as it was.
@@ -24,37 +24,36 @@ const Alert = ({ problem }: { readonly problem: string | null }) =>
 
 /** Width of the drawing; typing it scales the drawing. */
 const DrawingWidth = ({ scale }: { readonly scale: number }) => {
-  const at = useFields();
+  const { fields: at, size } = useArtworkPlace();
   const unit = useView((view) => view.unit);
-  const bounds = useOwn()?.lettering.bounds ?? null;
-  if (bounds === null || bounds.width <= 0) return null;
+  if (size === null || size.width <= 0) return null;
   const save = (text: string): string | null => {
     const parsed = parseLength(text, unit);
     if (!parsed.ok) return parsed.problems[0]?.message ?? 'not a length';
-    const [problem] = changeDesign([set(at.artwork.drawing.scale, (scale * parsed.value) / bounds.width)]);
+    const [problem] = changeDesign([set(at.drawing.scale, (scale * parsed.value) / size.width)]);
     return problem?.message ?? null;
   };
   return (
     <TypedField
       label="Drawing’s width"
-      stored={formatLength(bounds.width, unit)}
+      stored={formatLength(size.width, unit)}
       save={save}
-      hint={`${formatLength(bounds.height, unit)} high`}
+      hint={`${formatLength(size.height, unit)} high`}
     />
   );
 };
 
 /** A drawing in the place of text: loaded, sized, or put away again. */
 export const DrawingField = () => {
-  const at = useFields();
-  const drawing = useDesignValue(at.artwork.drawing);
+  const { fields: at } = useArtworkPlace();
+  const drawing = useDesignValue(at.drawing);
   const { file, problem, open, close } = useDrawingFile();
   return (
     <section aria-label="Drawing" className="mt-2 border-t border-line pt-2">
       <div className="flex flex-wrap items-center justify-between gap-2">
         <h3 className="min-w-0 truncate font-bold">{drawing ? drawing.name : 'Or a drawing of your own'}</h3>
         <span className="flex gap-1.5">
-          {drawing && <Button onClick={() => void changeDesign([set(at.artwork.drawing, null)])}>Back to text</Button>}
+          {drawing && <Button onClick={() => void changeDesign([set(at.drawing, null)])}>Back to text</Button>}
           <FileButton label={drawing ? 'Another …' : 'SVG, DXF, scan …'} accept={drawingTypes} onFile={open} />
         </span>
       </div>
@@ -65,7 +64,7 @@ export const DrawingField = () => {
           file={file}
           onClose={() => close()}
           onUse={(value) => {
-            const [wrong] = changeDesign([set(at.artwork.drawing, value)]);
+            const [wrong] = changeDesign([set(at.drawing, value)]);
             close(wrong === undefined ? null : wrong.message);
           }}
         />
@@ -76,15 +75,15 @@ export const DrawingField = () => {
 
 /** A font file of the shop’s own, in the place of one that ships with the program. */
 export const OwnFontField = () => {
-  const at = useFields();
-  const own = useDesignValue(at.artwork.ownFont);
+  const { fields: at } = useArtworkPlace();
+  const own = useDesignValue(at.ownFont);
   const [problem, setProblem] = useState<string | null>(null);
   const onFile = async (file: File): Promise<void> => {
     const bytes = await file.arrayBuffer();
     const font = parseFont(file.name, bytes);
     const [wrong] = font.ok
       ? changeDesign([
-          set(at.artwork.ownFont, {
+          set(at.ownFont, {
             name: file.name.slice(0, 160),
             base64: fromByteArray(new Uint8Array(bytes)),
           }),
@@ -99,7 +98,7 @@ export const OwnFontField = () => {
           {own ? `Set in ${own.name}` : 'Own font: TTF, OTF or WOFF'}
         </span>
         {own ? (
-          <Button onClick={() => void changeDesign([set(at.artwork.ownFont, null)])}>Use a shipped font</Button>
+          <Button onClick={() => void changeDesign([set(at.ownFont, null)])}>Use a shipped font</Button>
         ) : (
           <FileButton label="Font file …" accept=".ttf,.otf,.woff" onFile={onFile} />
         )}

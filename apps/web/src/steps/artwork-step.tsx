@@ -6,6 +6,7 @@ import { useOwn } from '../evaluation/own';
 import { ChoiceField, LengthField, NumberField, WordsField, useDesignValue } from '../fields/design-fields';
 import { useEvaluation } from '../evaluation/evaluation-store';
 import { useLength } from '../view/use-length';
+import { useArtworkPlace } from './artwork-at';
 import { DrawingField, OwnFontField } from './artwork-source';
 import { choicesOf, useCatalogue } from '../job/catalogue-context';
 
@@ -19,46 +20,45 @@ const styles = {
 } as const;
 
 const TextFields = () => {
-  const at = useFields();
+  const { fields: at, size, says } = useArtworkPlace();
   const several = useDocument(({ design }) => (design?.assemblies.length ?? 1) > 1);
-  const saysItself = useDesignValue(at.artwork.text) !== undefined;
-  const own = useDesignValue(at.artwork.ownFont);
+  const saysItself = useDesignValue(at.text) !== undefined;
+  const own = useDesignValue(at.ownFont);
   const show = useLength();
-  const bounds = useOwn()?.lettering.bounds ?? null;
   return (
     <>
       <WordsField
-        label={several ? 'This part says' : 'The sign says'}
-        field={saysItself ? at.artwork.text : inDesign.brief.text}
+        label={says ?? (several ? 'This part says' : 'The sign says')}
+        field={saysItself ? at.text : inDesign.brief.text}
         hint={several && !saysItself ? 'as the brief has it' : undefined}
       />
       {!own && (
         <ChoiceField
           label="Letters in"
           wide
-          field={at.artwork.fontId}
+          field={at.fontId}
           choices={fontListings.map(({ id, name, style }) => ({ value: id, label: `${name} (${styles[style]})` }))}
         />
       )}
       <OwnFontField />
       <LengthField
         label="Cap height"
-        field={at.artwork.capHeightMm}
-        hint={bounds === null ? 'no letters yet' : `the lettering is ${show(bounds.width)} × ${show(bounds.height)}`}
+        field={at.capHeightMm}
+        hint={size === null ? 'no letters yet' : `the lettering is ${show(size.width)} × ${show(size.height)}`}
       />
       <NumberField
         label="Room between letters"
-        field={at.artwork.tracking}
+        field={at.tracking}
         otherwise={0}
         unit="%"
         scale={100}
         step={2}
         hint="of the cap height"
       />
-      <NumberField label="Line to line" field={at.artwork.lineSpacing} unit="cap heights" step={0.1} />
+      <NumberField label="Line to line" field={at.lineSpacing} unit="cap heights" step={0.1} />
       <ChoiceField
         label="Lines"
-        field={at.artwork.align}
+        field={at.align}
         choices={[
           { value: 'left', label: 'flush left' },
           { value: 'centre', label: 'centred' },
@@ -82,29 +82,34 @@ const useToolHint = (): string | undefined => {
 /** Tools that cut through, not those that work faces alone. */
 const cutsThrough = ({ engraves }: Tool): boolean => engraves === undefined;
 
-/** What it says or shows, and what that is cut with. */
-export const ArtworkStep = () => {
-  const at = useFields();
+/** One piece of artwork: what it shows, what that is cut with, and what the build asks of it. */
+const ArtworkPanel = () => {
+  const { fields: at, stepId, source, besides } = useArtworkPlace();
   const { tools } = useCatalogue();
-  const drawing = useDesignValue(at.artwork.drawing);
-  const build = useDesignValue(at.build);
+  const drawing = useDesignValue(at.drawing);
+  const build = useDesignValue(useFields().build);
   const own = useOwn();
   const toolHint = useToolHint();
   const toolCaution = useEvaluation(
     (state) =>
-      state.evaluation?.buildList.steps.find(({ id }) => id === (own?.label ? `${own.id}-lettering` : 'lettering'))
+      state.evaluation?.buildList.steps.find(({ id }) => id === (own?.label ? `${own.id}-${stepId}` : stepId))
         ?.caution ?? null,
   );
   if (build === undefined) return null;
   const { cutting: words, ArtworkFields } = pageOf({ build });
   return (
     <>
-      {!drawing && <TextFields />}
-      <DrawingField />
+      {source ?? (
+        <>
+          {!drawing && <TextFields />}
+          <DrawingField />
+          {!drawing && besides}
+        </>
+      )}
       <div className="mt-2 border-t border-line pt-2">
         <ChoiceField
           label={words.label ?? 'Cut with'}
-          field={at.artwork.toolId}
+          field={at.toolId}
           otherwise={words.tool}
           choices={choicesOf(tools.filter(words.takes ?? cutsThrough))}
           hint={toolHint}
@@ -112,7 +117,7 @@ export const ArtworkStep = () => {
         {toolCaution !== null && <p className="my-1 border-l-4 border-caution pl-2 text-[13px]">{toolCaution}</p>}
         <ChoiceField
           label="Worked"
-          field={at.artwork.mirrored}
+          field={at.mirrored}
           otherwise="false"
           toStored={(choice) => choice === 'true'}
           choices={[
@@ -123,5 +128,19 @@ export const ArtworkStep = () => {
         <ArtworkFields />
       </div>
     </>
+  );
+};
+
+/** What it says or shows, and what that is cut with; piece by piece where the build has several. */
+export const ArtworkStep = () => {
+  const build = useDesignValue(useFields().build);
+  if (build === undefined) return null;
+  const { ArtworkAreas } = pageOf({ build });
+  return ArtworkAreas === undefined ? (
+    <ArtworkPanel />
+  ) : (
+    <ArtworkAreas>
+      <ArtworkPanel />
+    </ArtworkAreas>
   );
 };

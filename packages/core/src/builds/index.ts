@@ -34,10 +34,23 @@ export type { HaloResults } from './halo/results.js';
 export type { HaloAssembly } from './halo/schema.js';
 export type { FaceLitResults } from './face-lit/results.js';
 export type { FaceLitAssembly } from './face-lit/schema.js';
+export { passesFor, type WorkedArea } from './edge-lit/areas.js';
 export { frameHanging, usualHolder, type HeldSheet } from './edge-lit/holders.js';
 export { usualEngraver } from './edge-lit/materials.js';
+export { photoSize, photoWants } from './edge-lit/photo.js';
 export { heldSheet, type PanelResults } from './edge-lit/results.js';
-export type { BaseDesign, EdgeLitAssembly, FrameDesign, HolderDesign, TopDesign } from './edge-lit/schema.js';
+export {
+  mostAreas,
+  mostTones,
+  type BaseDesign,
+  type EdgeLitAssembly,
+  type FrameDesign,
+  type HolderDesign,
+  type PanelArtwork,
+  type PanelPhoto,
+  type TopDesign,
+} from './edge-lit/schema.js';
+export { densestMm } from './edge-lit/worked.js';
 export type { BackerDesign } from './letters/backer/schema.js';
 export type { LetterAssembly, LetterResults } from './letters/results.js';
 export type { LetterArtwork, LetterLight } from './letters/schema.js';

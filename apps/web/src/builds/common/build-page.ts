@@ -1,5 +1,5 @@
 import type { AssemblyEvaluation, Segment, Tool, WorkStep } from '@vitrum/core';
-import type { ComponentType } from 'react';
+import type { ComponentType, ReactNode } from 'react';
 import type { FrontView } from '../../lamp-room/front-view';
 import type { Guide } from '../../guide/types';
 import type { HelpTexts } from '../../help/types';
@@ -47,6 +47,8 @@ export interface BuildPage {
   };
   /** Fields of the step Artwork that are its own. */
   readonly ArtworkFields: ComponentType;
+  /** Puts the step Artwork to one of several pieces of artwork; left out where there is one. */
+  readonly ArtworkAreas?: ComponentType<{ readonly children: ReactNode }>;
   /** Fields of the step Power that are its own. */
   readonly FeedFields: ComponentType | null;
   /** Overlays that it alone has, and what it draws in those that all have. */

@@ -1,19 +1,20 @@
-import { set, type EdgeLitAssembly, type PanelResults } from '@vitrum/core';
+import { passesFor, set, type PanelResults } from '@vitrum/core';
 import { changeDesign } from '../../document/document-store';
-import { useFields } from '../../document/selection';
 import { useOwnOf } from '../../evaluation/own';
 import { ChoiceField, LengthField, NumberField, useDesignValue } from '../../fields/design-fields';
 import { Button } from '../../ui/button';
+import { usePanelArtwork } from './panel-artwork';
 
 /** How deep and how densely the face is worked, and where. */
 export const ArtworkFields = () => {
-  const at = useFields<EdgeLitAssembly>().artwork;
+  const { fields: at, place } = usePanelArtwork();
+  const photo = useDesignValue(at.photo) ?? null;
   const fill = useDesignValue(at.fill);
   const graded = useDesignValue(at.graded) ?? null;
   const own = useOwnOf<PanelResults>('edge-lit');
-  const engraving = own?.materials.engraving;
-  const passes =
-    engraving === undefined || own === null ? 1 : Math.ceil(own.assembly.artwork.depthMm / engraving.passMm);
+  const area = own?.areas[place];
+  const engraving = area?.engraving;
+  const passes = area === undefined ? 1 : passesFor(area);
   return (
     <>
       <NumberField
@@ -27,15 +28,17 @@ export const ArtworkFields = () => {
             : `${passes} ${passes === 1 ? 'pass' : 'passes'} of up to ${engraving.passMm} mm`
         }
       />
-      <ChoiceField
-        label="Fill"
-        field={at.fill}
-        choices={[
-          { value: 'solid', label: 'all over' },
-          { value: 'hatch', label: 'lines' },
-          { value: 'dots', label: 'dots' },
-        ]}
-      />
+      {photo === null && (
+        <ChoiceField
+          label="Fill"
+          field={at.fill}
+          choices={[
+            { value: 'solid', label: 'all over' },
+            { value: 'hatch', label: 'lines' },
+            { value: 'dots', label: 'dots' },
+          ]}
+        />
+      )}
       {fill !== 'solid' && (
         <NumberField
           label={fill === 'hatch' ? 'Line to line' : 'Dot to dot'}

@@ -25,6 +25,7 @@ export const edgeLitPage: BuildPage = {
     takes: ({ engraves }) => engraves !== undefined,
   },
   ArtworkFields: lazyPart(() => import('./artwork-fields'), 'ArtworkFields'),
+  ArtworkAreas: lazyPart(() => import('./artwork-areas'), 'ArtworkAreas'),
   FeedFields: null,
   overlays: [],
   drawn: {},

@@ -17,6 +17,7 @@ import { choicesOf, useCatalogue } from '../../job/catalogue-context';
 import { Choice } from '../../ui/choice';
 import { BaseFields } from './base-fields';
 import { FramedFields } from './framed-fields';
+import { OutlineField } from './outline-field';
 
 const kinds = [
   { value: 'base', label: 'a base' },
@@ -59,7 +60,7 @@ export const SheetStep = () => {
         field={at.sheet.heightMm}
         hint={own === null || own.geometry.holder.kind !== 'base' ? undefined : 'with what stands in the slot'}
       />
-      <LengthField label="Corner radius" field={at.sheet.cornerMm} />
+      <OutlineField />
       {!silver && (
         <ChoiceField
           label="Behind it"

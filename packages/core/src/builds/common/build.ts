@@ -173,8 +173,8 @@ export interface BuildWork<Own extends AnyAssembly, OwnLaid extends Laid, Result
   /** What can be printed in three dimensions. */
   readonly solids: (results: Results) => readonly Solid[];
   readonly cutByTool: CutByTool;
-  /** What is worked into a face, line by line and as a picture, for the pack alone; left out where faces are not worked. */
-  readonly workedFace?: (results: Results) => WorkedFace | null;
+  /** What is worked into faces, area by area, line by line and as a picture, for the pack alone; left out where faces are not worked. */
+  readonly workedFaces?: (results: Results) => readonly WorkedFace[];
   /** Surfaces to be painted and joints to be glued. */
   readonly toFinish: (results: Omit<Results, 'packing' | 'hang' | 'finishing'>) => ToFinish;
   /** What hangs by itself, each with its weight and where that lies, in the axes of the assembly. */

@@ -26,7 +26,8 @@ export interface BaseGeometry {
   readonly lengthMm: number;
   readonly depthMm: number;
   readonly heightMm: number;
-  readonly slot: { readonly widthMm: number; readonly deepMm: number };
+  /** As long as what of the sheet stands in it. */
+  readonly slot: { readonly lengthMm: number; readonly widthMm: number; readonly deepMm: number };
   /** Open from below, up to the floor of the slot. */
   readonly cavity: { readonly lengthMm: number; readonly widthMm: number; readonly highMm: number };
   readonly closing: SheetSize;
@@ -83,7 +84,7 @@ export const baseGeometry = (
     lengthMm,
     depthMm: design.depthMm,
     heightMm,
-    slot: { widthMm: slotWidth, deepMm: design.slotMm },
+    slot: { lengthMm: sheet.widthMm, widthMm: slotWidth, deepMm: design.slotMm },
     cavity: { lengthMm: cavityLength, widthMm: cavityWidth, highMm },
     closing: {
       widthMm: closed,

@@ -45,7 +45,12 @@ export const panelBought = (catalogue: Catalogue, results: PanelFacts, printedKg
           behind === 'black' || behind === 'white' ? 1.2 * m2 : 0,
         )
       : []),
-    ...area('blast-resist', 'Stencil film', stencilOf(results) === null ? 0 : m2, stencilPrice),
+    ...area(
+      'blast-resist',
+      'Stencil film',
+      m2 * results.areas.filter((each) => stencilOf(each) !== null).length,
+      stencilPrice,
+    ),
     {
       id: 'edge-polish',
       name: 'Wet paper and polish for lit edges',

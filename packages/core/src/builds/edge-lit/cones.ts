@@ -39,7 +39,7 @@ const zigzag = (
 export const panelCones = (results: PanelResults, spread: number): readonly Ring[] => {
   const { runs, geometry, assembly, materials } = results;
   const { thicknessMm } = geometry;
-  const { index } = clearSheetOf(assembly, materials);
+  const { index } = clearSheetOf(assembly, materials, geometry);
   const { emitterMm, gapMm } = edgeFitOf(assembly, materials);
   const sine = Math.sin(Math.atan(spread)) / index;
   const steepest = sine / Math.sqrt(1 - sine * sine);

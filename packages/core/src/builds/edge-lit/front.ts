@@ -8,10 +8,11 @@ import {
   type Ring,
 } from '../../base/outlines/index.js';
 import { adaptedHue, type LinearRgb } from '../../light/colour/index.js';
-import { sheetSides, type SheetSide } from '../../light/sheet/index.js';
+import { wallsOf } from '../../light/sheet/index.js';
 import { opaque, type Front, type FrontShape } from '../common/front.js';
 import { eyeHoleOf } from './eye-hole.js';
 import { arrisMm, showsEdge } from './glow.js';
+import { roundedRing } from './sheet-outline.js';
 import { behindOf, clearRgb } from './look.js';
 import type { PanelResults } from './results.js';
 
@@ -25,41 +26,19 @@ const otherWood: LinearRgb = [0.42, 0.33, 0.22];
 const printedBlack: LinearRgb = [0.045, 0.045, 0.05];
 const eyeBlack: LinearRgb = [0.01, 0.008, 0.01];
 
-/** The corners of a rectangle, rounded where they stand free. */
-const roundedRing = ({ x, y, width, height }: Rect, radius: number, low: number): Ring => {
-  const steps = 8;
-  const arc = (cx: number, cy: number, from: number, r: number): readonly Point[] =>
-    r <= 0
-      ? [[cx, cy]]
-      : Array.from({ length: steps + 1 }, (_, at): Point => {
-          const angle = from + (at / steps) * (Math.PI / 2);
-          return [cx + r * Math.cos(angle), cy + r * Math.sin(angle)];
-        });
-  const [right, top] = [x + width, y + height];
-  return [
-    ...arc(x + low, y + low, Math.PI, low),
-    ...arc(right - low, y + low, 1.5 * Math.PI, low),
-    ...arc(right - radius, top - radius, 0, radius),
-    ...arc(x + radius, top - radius, Math.PI / 2, radius),
-  ];
-};
-
-/** Outline of a sheet: its corners are round where they do not stand in a base. */
-export const sheetRing = (sheet: Rect, cornerMm: number, standing: boolean): Ring =>
-  roundedRing(sheet, cornerMm, standing ? 0 : cornerMm);
-
 /** Strips along the free edges, as wide as their arris shows. */
-const edgeBands = (results: PanelResults): Outline => {
-  const { assembly, geometry } = results;
-  const { x, y, width, height } = geometry.sheet;
-  const bands: Readonly<Record<SheetSide, Rect>> = {
-    left: { x, y, width: arrisMm, height },
-    right: { x: x + width - arrisMm, y, width: arrisMm, height },
-    bottom: { x, y, width, height: arrisMm },
-    top: { x, y: y + height - arrisMm, width, height: arrisMm },
-  };
-  return sheetSides.filter((side) => showsEdge(assembly, geometry, side)).map((side) => rectRing(bands[side]));
-};
+const edgeBands = ({ assembly, geometry }: PanelResults): Outline =>
+  wallsOf(geometry.ring)
+    .filter(({ side }) => showsEdge(assembly, geometry, side))
+    .map(({ x0, y0, x1, y1, intoX, intoY }): Ring => {
+      const [inX, inY] = [arrisMm * intoX, arrisMm * intoY];
+      return [
+        [x0, y0],
+        [x1, y1],
+        [x1 + inX, y1 + inY],
+        [x0 + inX, y0 + inY],
+      ];
+    });
 
 const holderShape = ({ geometry, materials, assembly }: PanelResults): FrontShape => {
   const { outside, holder, seen } = geometry;
@@ -104,8 +83,7 @@ const eyeShapes = (results: PanelResults): readonly FrontShape[] => {
 export const panelFront = (results: PanelResults): Front => {
   const { geometry, lettering, assembly, design, glow, materials } = results;
   const cover = { passes: opaque, reflects: clearRgb(behindOf(assembly.sheet, materials.pane)) };
-  const { outside, sheet, holder } = geometry;
-  const ring = sheetRing(sheet, assembly.sheet.cornerMm ?? 0, holder.kind === 'base');
+  const { outside, ring, holder } = geometry;
   const worked = lettering.outline;
   const dark = subtract([ring], [...worked, ...edgeBands(results)]);
   const holding = holderShape(results);
@@ -115,7 +93,7 @@ export const panelFront = (results: PanelResults): Front => {
     cover,
     covered: 'round-letters',
     // Square sheets fill their map.
-    clip: (assembly.sheet.cornerMm ?? 0) > 0 ? [ring] : null,
+    clip: ring.length > 4 ? [ring] : null,
     sheet: true,
     rim: null,
     shapes: [

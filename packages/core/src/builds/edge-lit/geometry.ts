@@ -1,4 +1,4 @@
-import type { Rect } from '../../base/outlines/index.js';
+import { moveOutline, type Rect, type Ring } from '../../base/outlines/index.js';
 import { failure, success, type Problem, type Result } from '../../base/result.js';
 import { fieldsOf, pathOf } from '../../document/design/index.js';
 import type { SheetSize, SignGeometry } from '../../light/geometry/index.js';
@@ -7,6 +7,7 @@ import { baseGeometry, type BaseGeometry } from './base-geometry.js';
 import { framedGeometry, type FramedGeometry } from './framed-geometry.js';
 import type { PanelMaterials } from './materials.js';
 import type { EdgeLitAssembly } from './schema.js';
+import { outlinedSheet, type OutlinedSheet } from './sheet-outline.js';
 
 const own = fieldsOf<EdgeLitAssembly>();
 
@@ -16,6 +17,10 @@ const own = fieldsOf<EdgeLitAssembly>();
  */
 export interface PanelGeometry extends SignGeometry {
   readonly sheet: Rect;
+  /** Its outline: the rectangle of `sheet` with round corners, or a drawing that just fits into it. */
+  readonly ring: Ring;
+  /** The straight part of each lit edge, from the lower left corner of the sheet. */
+  readonly straight: OutlinedSheet['straight'];
   readonly thicknessMm: number;
   /** What is seen of the sheet from the front. */
   readonly seen: Rect;
@@ -36,6 +41,8 @@ export const closingIn = ({ holder }: PanelGeometry): SheetSize | null => holder
 /** From the edge of the sheet to the back of the strip: the gap and the strip’s own height (mm). */
 const bedOf = ({ light }: EdgeLitAssembly, { strip }: PanelMaterials): number => light.gapMm + strip.heightMm;
 
+const moved = (ring: Ring, { x, y }: Rect): Ring => moveOutline([ring], x, y)[0]!;
+
 /** Sizes of an edge-lit sheet in its holder; fails where they contradict each other, with the field. */
 export const panelGeometry = (assembly: EdgeLitAssembly, materials: PanelMaterials): Result<PanelGeometry> => {
   const { sheet, holder } = assembly;
@@ -49,18 +56,25 @@ export const panelGeometry = (assembly: EdgeLitAssembly, materials: PanelMateria
     });
   if (problems.length > 0) return failure(...problems);
   const thicknessMm = materials.pane.thicknessMm;
+  const outlined = outlinedSheet(assembly);
+  if (!outlined.ok) return outlined;
+  const { ring, straight, foot } = outlined.value;
   if (holder.kind === 'base') {
-    const found = baseGeometry(sheet, holder, materials, bedMm);
+    const found = baseGeometry({ ...sheet, widthMm: foot.toMm - foot.fromMm }, holder, materials, bedMm);
     if (!found.ok) return found;
     const heightMm = found.value.heightMm + sheet.heightMm - holder.slotMm;
-    const widthMm = Math.max(sheet.widthMm, found.value.lengthMm);
     const low = -heightMm / 2 + found.value.heightMm;
-    const own = { x: -sheet.widthMm / 2, y: low - holder.slotMm, width: sheet.widthMm, height: sheet.heightMm };
+    // The foot stands over the middle of the base.
+    const x = -(foot.fromMm + foot.toMm) / 2;
+    const place = { x, y: low - holder.slotMm, width: sheet.widthMm, height: sheet.heightMm };
+    const widthMm = Math.max(2 * Math.max(-x, x + sheet.widthMm), found.value.lengthMm);
     return success({
       outside: { widthMm, heightMm, depthMm: holder.depthMm },
-      sheet: own,
+      sheet: place,
+      ring: moved(ring, place),
+      straight,
       thicknessMm,
-      seen: { ...own, y: low, height: sheet.heightMm - holder.slotMm },
+      seen: { ...place, y: low, height: sheet.heightMm - holder.slotMm },
       rearZMm: thicknessMm / 2 - holder.depthMm / 2,
       frontZMm: thicknessMm / 2 + holder.depthMm / 2,
       bedMm,
@@ -70,9 +84,12 @@ export const panelGeometry = (assembly: EdgeLitAssembly, materials: PanelMateria
   const found = framedGeometry(sheet, holder, materials, bedMm);
   if (!found.ok) return found;
   const { outside, inside, frontZMm } = found.value;
+  const place = { x: -sheet.widthMm / 2, y: -sheet.heightMm / 2, width: sheet.widthMm, height: sheet.heightMm };
   return success({
     outside: { ...outside, depthMm: holder.depthMm },
-    sheet: { x: -sheet.widthMm / 2, y: -sheet.heightMm / 2, width: sheet.widthMm, height: sheet.heightMm },
+    sheet: place,
+    ring: moved(ring, place),
+    straight,
     thicknessMm,
     seen: { x: -inside.widthMm / 2, y: -inside.heightMm / 2, width: inside.widthMm, height: inside.heightMm },
     rearZMm: frontZMm - holder.depthMm,

@@ -1,6 +1,6 @@
 import type { Brief } from '../../document/design/index.js';
 import { emitterMmOf } from '../../document/catalogue/index.js';
-import { coverage, type Outline, type Point } from '../../base/outlines/index.js';
+import type { Point } from '../../base/outlines/index.js';
 import { sum } from '../../base/maths/index.js';
 import { gridOver, type Grid } from '../../base/raster/index.js';
 import {
@@ -25,18 +25,20 @@ import {
   previewFollowing,
   sheetLight,
   sheetSides,
+  wallsOf,
   type SheetLight,
   type SheetSide,
 } from '../../light/sheet/index.js';
 import { judgePanel } from './verdict.js';
 import type { PanelGeometry } from './geometry.js';
+import { workedOf, type WorkedArea } from './areas.js';
 import { behindOf, towardViewer, workedRgb } from './look.js';
 import type { PanelMaterials } from './materials.js';
 import { patchesOf, type Patches } from './patches.js';
-import { litEdges } from './runs.js';
+import { litEdges } from './lit-edges.js';
 import type { EdgeLitAssembly } from './schema.js';
 import { clearSheetOf, edgeFitOf, edgeLedsOf, letsInOf } from './sheet-light.js';
-import { gradedOver, rasterArea, rasterOver, workedFaces } from './worked.js';
+import { givenBy, gradedOver, layersOver, rasterArea, rasterOver, sumOver, workedFaces } from './worked.js';
 
 /** Where single LEDs show as fans near a lit edge. */
 export interface Fans {
@@ -46,6 +48,8 @@ export interface Fans {
   /** From the nearest lit edge to the artwork; null where there is none. */
   readonly nearestMm: number | null;
   readonly nearestAt: Point;
+  /** Which area and which edge that is; null where nothing is worked. */
+  readonly nearest: { readonly place: number; readonly side: SheetSide } | null;
 }
 
 /** Where the light of the LEDs goes (lm); all add up to what they emit. */
@@ -73,17 +77,17 @@ export interface PanelGlow extends Glow {
 }
 
 /** What of a design light depends on. */
-export type LitDesign = Pick<EdgeLitAssembly, 'artwork' | 'sheet' | 'light'>;
+export type LitDesign = Pick<EdgeLitAssembly, 'sheet' | 'light'>;
 
 /** What the glow of an edge-lit sheet is worked out from. */
 export interface PanelGlowInputs {
   readonly brief: Brief;
   readonly design: LitDesign;
+  readonly areas: readonly WorkedArea[];
   readonly geometry: PanelGeometry;
   readonly materials: PanelMaterials;
   readonly runs: LightRuns;
   readonly share: LightShare;
-  readonly outline: Outline;
   readonly limits: GridLimits;
 }
 
@@ -163,26 +167,28 @@ export const showsEdge = (
   return finish !== 'black' && finish !== 'white';
 };
 
-const edgesFrom = (light: SheetLight, { sheet, thicknessMm }: PanelGeometry): Readonly<Record<SheetSide, number>> =>
-  Object.fromEntries(
-    sheetSides.map((side) => {
-      const long = side === 'left' || side === 'right' ? sheet.height : sheet.width;
-      return [side, (light.edges[side] * 1e6) / (Math.PI * long * thicknessMm)];
-    }),
-  ) as Record<SheetSide, number>;
+/** Mean luminance of what looks to each side, seen edge on; 0 where nothing does. */
+const edgesFrom = (light: SheetLight, { ring, thicknessMm }: PanelGeometry): Readonly<Record<SheetSide, number>> => {
+  const long: Record<SheetSide, number> = { top: 0, right: 0, bottom: 0, left: 0 };
+  for (const { side, x0, y0, x1, y1 } of wallsOf(ring)) long[side] += Math.hypot(x1 - x0, y1 - y0);
+  const mean = (side: SheetSide): number =>
+    long[side] > 0 ? (light.edges[side] * 1e6) / (Math.PI * long[side] * thicknessMm) : 0;
+  return { top: mean('top'), right: mean('right'), bottom: mean('bottom'), left: mean('left') };
+};
 
 /** Rays of single LEDs of less contrast than this are not told apart; of a wave the standard deviation is that by √2. */
 export const fansUneven = 0.1;
 
 const fansOf = (
-  { geometry, materials, runs, design, outline }: PanelGlowInputs,
+  { geometry, materials, runs, design, areas }: PanelGlowInputs,
   entry: ReturnType<typeof edgeEntry>,
 ): Fans => {
   const { sheet } = geometry;
   let nearestMm = Infinity;
   let nearestAt: Point = [0, 0];
-  for (const ring of outline)
-    for (const [x, y] of ring)
+  let nearest: Fans['nearest'] = null;
+  for (const { place, lettering } of areas)
+    for (const [x, y] of lettering.outline.flat())
       for (const side of litEdges(design.light)) {
         const away = {
           bottom: y - sheet.y,
@@ -190,7 +196,7 @@ const fansOf = (
           left: x - sheet.x,
           right: sheet.x + sheet.width - x,
         }[side];
-        if (away < nearestMm) [nearestMm, nearestAt] = [away, [x, y]];
+        if (away < nearestMm) [nearestMm, nearestAt, nearest] = [away, [x, y], { place, side }];
       }
   // Chips as wide as their pitch are no fans at all.
   const single = runs.ledPitchMm > emitterMmOf(materials.strip) && entry.entered > 0;
@@ -199,6 +205,7 @@ const fansOf = (
     evenFromMm: single ? fansEvenFromMm(entry, runs.ledPitchMm, fansUneven / Math.SQRT2) : 0,
     nearestMm: Number.isFinite(nearestMm) ? Math.max(0, nearestMm) : null,
     nearestAt,
+    nearest,
   };
 };
 
@@ -253,25 +260,19 @@ const evennessOf = (
  * it. Where a cell is worked in part, the map tells the luminance of that part.
  */
 export const panelGlowOf = (inputs: PanelGlowInputs): PanelGlow => {
-  const { brief, design, geometry, materials, runs, share, outline, limits } = inputs;
+  const { brief, design, geometry, materials, runs, share, limits } = inputs;
   const { sheet } = geometry;
   const along = cellsAlong(limits);
   const raster = rasterOver(sheet, along);
   const { cellMm, columns, rows } = raster;
   const grid = gridOver(rasterArea(sheet, raster), columns, rows);
-  const covered = coverage(outline, grid.area, columns, rows);
   const behind = behindOf(design.sheet, materials.pane);
   const painted = behind === 'painted';
-  const onBack = design.artwork.mirrored === true;
-  const faces = workedFaces(
-    raster,
-    covered,
-    gradedOver(design.artwork, sheet, raster),
-    design.artwork,
-    materials.engraving,
-    painted,
-  );
-  const clear = clearSheetOf(design, materials);
+  const areas = workedOf(inputs.areas);
+  const layers = layersOver(areas, sheet, raster);
+  const graded = areas.map(({ artwork }) => gradedOver(artwork, sheet, raster));
+  const faces = workedFaces(raster, layers, graded, painted);
+  const clear = clearSheetOf(design, materials, geometry);
   const fit = edgeFitOf(design, materials);
   const following = along >= fullFrom ? fullFollowing : previewFollowing;
   const leds = edgeLedsOf(runs.leds, runs, share, geometry, materials, brief.light, design.sheet);
@@ -280,27 +281,39 @@ export const panelGlowOf = (inputs: PanelGlowInputs): PanelGlow => {
   // A rough edge scatters the rest out beside itself: light of the LEDs, though none of the sheet.
   const letsIn = letsInOf(design.sheet);
   const emittedLm = light.emitted / letsIn;
-  const toward = towardViewer(materials.engraving, onBack, behind);
   const cellM2 = cellMm ** 2 / 1e6;
-  const luminance = new Float32Array(columns * rows);
-  const known = new Uint8Array(columns * rows);
-  const given = new Float32Array(columns * rows);
-  let [workedLm, paintLm] = [0, 0];
-  for (let cell = 0; cell < given.length; cell += 1) {
-    const back = light.backOut[cell]!;
-    const paint = painted ? 1 - covered[cell]! : 0;
-    const ofPaint = paint > 0 && back > 0 ? (back * paint) / faces.back![cell]! : 0;
-    given[cell] = onBack ? back - ofPaint : light.frontOut[cell]!;
-    workedLm += given[cell]!;
-    paintLm += ofPaint;
-  }
-  const [smoothLight, smoothArea] = [overNeighbours(given, columns, rows), overNeighbours(covered, columns, rows)];
-  for (let cell = 0; cell < given.length; cell += 1) {
-    if (covered[cell]! < leastCovered) continue;
-    luminance[cell] = (smoothLight[cell]! * toward) / (Math.PI * cellM2 * smoothArea[cell]!);
-    known[cell] = 1;
-  }
-  const patches = patchesOf({ luminance, covered, grid, lit: litEdges(design.light), pitchMm: runs.ledPitchMm, sheet });
+  const cells = columns * rows;
+  const covered = layers.length === 0 ? new Float32Array(cells) : sumOver(layers, 'covered');
+  const wanted = layers.some((layer) => layer.wanted !== layer.covered) ? sumOver(layers, 'wanted') : covered;
+  // What each area gives off, and what of that goes toward the viewer.
+  const toViewer = new Float32Array(cells);
+  let workedLm = 0;
+  layers.forEach((layer, at) => {
+    const toward = towardViewer(layer.engraving, layer.onBack, behind);
+    givenBy(layer, graded[at]!, faces, light).forEach((lm, cell) => {
+      workedLm += lm;
+      toViewer[cell]! += lm * toward;
+    });
+  });
+  const paintLm = painted ? Math.max(0, light.out - workedLm) : 0;
+  const known = new Uint8Array(cells);
+  const smooth = overNeighbours(toViewer, columns, rows);
+  /** What is seen of places, by what of them is worked. */
+  const luminanceBy = (worked: Float32Array): Float32Array => {
+    const area = overNeighbours(worked, columns, rows);
+    return smooth.map((lm, cell) => (worked[cell]! < leastCovered ? 0 : lm / (Math.PI * cellM2 * area[cell]!)));
+  };
+  const luminance = luminanceBy(covered);
+  for (let cell = 0; cell < cells; cell += 1) if (covered[cell]! >= leastCovered) known[cell] = 1;
+  const patches = patchesOf({
+    // A photograph is meant to be darker where it is dark: it is judged by what it wants.
+    luminance: wanted === covered ? luminance : luminanceBy(wanted),
+    covered: wanted,
+    grid,
+    lit: litEdges(design.light),
+    pitchMm: runs.ledPitchMm,
+    sheet,
+  });
   carriedOn(luminance, known, columns, rows);
   const edgesCdM2 = edgesFrom(light, geometry);
   const letters = covered.slice();
@@ -372,25 +385,33 @@ const seenPart = (
 /** Free edges in the map: their cells shine as much as their arris is seen from the front. Mutates both maps. */
 const edgesInto = (
   { design, geometry }: PanelGlowInputs,
-  { columns, rows, cellWidthMm: cellMm }: Grid,
-  { edgeOut }: SheetLight,
+  grid: Grid,
+  { edgeCells }: SheetLight,
   luminance: Float32Array,
   letters: Float32Array,
 ): void => {
-  const share = Math.min(1, arrisMm / cellMm);
-  const areaM2 = (cellMm * geometry.thicknessMm) / 1e6;
-  for (const side of sheetSides) {
-    if (!showsEdge(design, geometry, side)) continue;
-    const bins = edgeOut[side];
-    const upright = side === 'left' || side === 'right';
-    for (let bin = 0; bin < bins.length; bin += 1) {
-      const column = upright ? (side === 'left' ? 0 : columns - 1) : bin;
-      const row = upright ? bin : side === 'bottom' ? 0 : rows - 1;
-      const cell = row * columns + column;
-      const own = (arrisScatters * bins[bin]!) / (Math.PI * areaM2);
-      if (letters[cell]! > share) continue;
-      luminance[cell] = own;
-      letters[cell] = share;
+  const { columns, rows, cellWidthMm: cellMm, area } = grid;
+  // How much of the outline that is seen lies in each cell, and how much of it in all.
+  const [shown, whole] = [new Float32Array(edgeCells.length), new Float32Array(edgeCells.length)];
+  for (const { x0, y0, x1, y1, side } of wallsOf(geometry.ring)) {
+    const shows = showsEdge(design, geometry, side);
+    const length = Math.hypot(x1 - x0, y1 - y0);
+    const steps = Math.max(1, Math.ceil((2 * length) / cellMm));
+    for (let step = 0; step < steps; step += 1) {
+      const at = (step + 0.5) / steps;
+      const hold = (mm: number, most: number): number => Math.min(most, Math.max(0, Math.floor(mm / cellMm)));
+      const column = hold(x0 + at * (x1 - x0) - area.x, columns - 1);
+      const row = hold(y0 + at * (y1 - y0) - area.y, rows - 1);
+      whole[row * columns + column]! += length / steps;
+      if (shows) shown[row * columns + column]! += length / steps;
     }
+  }
+  for (let cell = 0; cell < edgeCells.length; cell += 1) {
+    if (shown[cell] === 0) continue;
+    const share = Math.min(1, (arrisMm * shown[cell]!) / cellMm ** 2);
+    if (letters[cell]! > share) continue;
+    const areaM2 = (whole[cell]! * geometry.thicknessMm) / 1e6;
+    luminance[cell] = (arrisScatters * edgeCells[cell]!) / (Math.PI * areaM2);
+    letters[cell] = share;
   }
 };

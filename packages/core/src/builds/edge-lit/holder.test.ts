@@ -187,14 +187,14 @@ describe('the drawings', () => {
 
   it('of a stencil keep the middles of letters by bridges', () => {
     const results = panel({ 'artwork.toolId': 'sand-through', 'artwork.depthMm': 0.03 });
-    const facts = factsOf(results);
+    const [area] = results.areas;
     // Q, e, o, o have a middle each.
-    expect(looseOf(facts)).toBe(4);
-    const { outline } = stencilOf(facts)!;
+    expect(looseOf(area!)).toBe(4);
+    const outline = stencilOf(area!)!;
     expect(outline.filter((ring) => outlineArea([ring]) < 0)).toHaveLength(0);
     expect(outlineArea(outline)).toBeGreaterThan(0.9 * outlineArea(results.lettering.outline));
     expect(partOf(results, 'stencil').stock).toBe('film');
-    expect(stencilOf(factsOf(panel()))).toBeNull();
+    expect(stencilOf(panel().areas[0]!)).toBeNull();
   });
 
   it('leave the film on until the end, and polish before it', () => {

@@ -1,3 +1,4 @@
+import { outlineCentroid } from '../../base/outlines/index.js';
 import { sum } from '../../base/maths/index.js';
 import { centreOfAll, type HungBody, type Rail } from '../../making/hanging/index.js';
 import type { Hanging } from '../common/build.js';
@@ -11,9 +12,9 @@ type Facts = Omit<PanelResults, 'packing' | 'hang' | 'finishing'>;
 const insideMembersMm = 12;
 
 const centreOf = (id: string, { geometry }: Facts): readonly [number, number, number] => {
-  const { sheet, thicknessMm, rearZMm, frontZMm, outside, holder } = geometry;
+  const { ring, thicknessMm, rearZMm, frontZMm, outside, holder } = geometry;
   const middle = thicknessMm / 2 - rearZMm;
-  if (id === 'sheet') return [0, sheet.y + sheet.height / 2, middle];
+  if (id === 'sheet') return [...(outlineCentroid([ring]) ?? ([0, 0] as const)), middle];
   if (holder.kind === 'base') return [0, -outside.heightMm / 2 + holder.heightMm / 2, (frontZMm - rearZMm) / 2];
   const half = holder.stockMm / 2;
   const places: Readonly<Record<string, readonly [number, number]>> = {

@@ -6,6 +6,8 @@ import type { PanelMemos } from './memos.js';
 import type { PanelLaid, PanelResults } from './results.js';
 import type { EdgeLitAssembly } from './schema.js';
 
+const none: NonNullable<EdgeLitAssembly['areas']> = [];
+
 /** Lays an edge-lit sheet: everything that stands before the circuit. */
 export const layPanel =
   (
@@ -21,18 +23,20 @@ export const layPanel =
     const sized = stages.geometry.run(assembly, materials);
     if (!sized.ok) return sized;
     const geometry = sized.value;
-    const font = stages.font.run(artwork.fontId, artwork.ownFont ?? null, fonts);
     // The artwork goes by the middle of the sheet, which stands above that of sheet and base together.
-    const upMm = geometry.sheet.y + geometry.sheet.height / 2;
+    const { x, y, width, height } = geometry.sheet;
     const set = stages.artwork.run(
-      artwork.text ?? brief.text,
       artwork,
-      font,
-      artwork.offsetXMm,
-      artwork.offsetYMm + upMm,
+      assembly.areas ?? none,
+      brief.text,
+      materials.areaTools,
+      fonts,
+      x + width / 2,
+      y + height / 2,
     );
     if (!set.ok) return set;
-    const lettering = set.value;
+    const areas = set.value;
+    const lettering = stages.all.run(areas);
     const workability = stages.workability.run(lettering.outline, materials.tool);
     const strung = stages.runs.run(geometry, light, materials);
     if (!strung.ok) return strung;
@@ -45,6 +49,7 @@ export const layPanel =
     return success({
       materials,
       lettering,
+      areas,
       workability,
       geometry,
       runs,

@@ -4,7 +4,7 @@ import { demoDesigns, newDesign } from '../../sign/demo/index.js';
 import { changed, evaluatedCoarsely, inAssembly, quietRoom, testFonts } from '../../testing/harness.js';
 import type { TraceReport } from '../common/trace-report.js';
 import { panelTrace } from './trace-check.js';
-import { passesFor } from './steps.js';
+import { passesFor } from './areas.js';
 import { usualHolder } from './holders.js';
 
 let fonts: FontBook;
@@ -24,8 +24,8 @@ const bought = (results: ReturnType<typeof panel>, id: string): number =>
 
 describe('making a panel', () => {
   it('goes as deep in as many passes as its tool wants', () => {
-    expect(passesFor(panel())).toBe(2);
-    expect(passesFor(panel({ 'artwork.depthMm': 0.15 }))).toBe(1);
+    expect(passesFor(panel().areas[0]!)).toBe(2);
+    expect(passesFor(panel({ 'artwork.depthMm': 0.15 }).areas[0]!)).toBe(1);
     expect(detail(panel(), 'lettering')).toContain('in 2 passes');
     expect(detail(panel({ 'artwork.depthMm': 0.1 }), 'lettering')).toContain('in 1 pass.');
   });

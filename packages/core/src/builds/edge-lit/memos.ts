@@ -1,6 +1,5 @@
 import type { Lettering } from '../../artwork/lettering/index.js';
 import { memoizeLast } from '../../base/maths/index.js';
-import type { Outline } from '../../base/outlines/index.js';
 import type { Catalogue } from '../../document/catalogue/index.js';
 import type { Brief } from '../../document/design/index.js';
 import type { GridLimits } from '../../light/glow/index.js';
@@ -11,6 +10,7 @@ import type { Circuit } from '../../power/circuit/index.js';
 import type { CutPart } from '../../making/parts/index.js';
 import { commonStages } from '../common/common-stages.js';
 import { boxRouter } from '../common/wire-routes.js';
+import { allOf, workedAreas, type WorkedArea } from './areas.js';
 import { panelBought } from './bought.js';
 import { panelGeometry, type PanelGeometry } from './geometry.js';
 import { panelGlowOf, type PanelGlow } from './glow.js';
@@ -32,25 +32,28 @@ export type FactList = readonly [
   materials: PanelMaterials,
   runs: LightRuns,
   lettering: Lettering,
+  areas: readonly WorkedArea[],
 ];
 
 /** What parts and steps are made from, as a list that a memo can hold against the last. */
-export const factListOf = ({ brief, assembly, geometry, materials, runs, lettering }: PanelFacts): FactList => [
+export const factListOf = ({ brief, assembly, geometry, materials, runs, lettering, areas }: PanelFacts): FactList => [
   brief,
   assembly,
   geometry,
   materials,
   runs,
   lettering,
+  areas,
 ];
 
-const fromList = (...[brief, assembly, geometry, materials, runs, lettering]: FactList): PanelFacts => ({
+const fromList = (...[brief, assembly, geometry, materials, runs, lettering, areas]: FactList): PanelFacts => ({
   brief,
   assembly,
   geometry,
   materials,
   runs,
   lettering,
+  areas,
 });
 
 /** The stages of an edge-lit sheet, each memoized by its last call. */
@@ -67,6 +70,8 @@ export const panelMemos = (catalogue: Catalogue, limits: GridLimits) => {
     ...commonStages(),
     materials: memoizeLast(findPanelMaterials),
     geometry: memoizeLast(panelGeometry),
+    artwork: memoizeLast(workedAreas),
+    all: memoizeLast(allOf),
     runs: memoizeLast(panelRuns),
     entry: memoizeLast(leadEntryOf),
     router: memoizeLast((geometry: PanelGeometry, runs: LightRuns) =>
@@ -82,15 +87,14 @@ export const panelMemos = (catalogue: Catalogue, limits: GridLimits) => {
     glow: memoizeLast(
       (
         brief: Brief,
-        artwork: EdgeLitAssembly['artwork'],
+        areas: readonly WorkedArea[],
         sheet: EdgeLitAssembly['sheet'],
         light: EdgeLitAssembly['light'],
         geometry: PanelGeometry,
         materials: PanelMaterials,
         runs: LightRuns,
         share: LightShare,
-        outline: Outline,
-      ) => panelGlowOf({ brief, design: { artwork, sheet, light }, geometry, materials, runs, share, outline, limits }),
+      ) => panelGlowOf({ brief, design: { sheet, light }, areas, geometry, materials, runs, share, limits }),
     ),
     shedding: memoizeLast((geometry: PanelGeometry, materials: PanelMaterials, glow: PanelGlow) => ({
       areaM2: panelShedsM2(geometry),

@@ -3,13 +3,13 @@ import { outlineArea, rectRing, type Outline, type Point, type Rect } from '../.
 import { capital } from '../../base/words/index.js';
 import type { Brief } from '../../document/design/index.js';
 import { plainBoard, type CutPart, type PartLayer, type PartShape } from '../../making/parts/index.js';
+import { workedOf, type WorkedArea } from './areas.js';
 import type { BaseGeometry } from './base-geometry.js';
 import { closingIn, membersIn } from './geometry.js';
 import type { WorkedFace } from '../common/worked-face.js';
 import { faceRaster } from './fill/face-raster.js';
 import { mostMarks } from './fill/hatch.js';
 import { marksOf, type Marks } from './fill/marks.js';
-import { sheetRing } from './front.js';
 import { looseOf, stencilOf } from './stencil.js';
 import type { PanelFacts } from './results.js';
 
@@ -39,15 +39,17 @@ const onMachine = (sheet: Rect, mirrored: boolean) => {
 /** The most lines or dots that go into the drawing of a part: more is for the file of the machine alone. */
 const mostDrawn = 4000;
 
-/** What is worked into the sheet, as shapes of its drawing; its outline where they are more than `most`. */
-const workedShapes = (results: PanelFacts, most = mostDrawn): readonly PartShape[] => {
-  const { point, outline } = onMachine(results.geometry.sheet, results.assembly.artwork.mirrored === true);
-  const marks = marksOf(results);
-  const whole: PartShape = { kind: 'outline', outline: outline(results.lettering.outline) };
+/** What is worked of an area, as shapes of a drawing; its outline where they are more than `most`. */
+const workedShapes = (area: WorkedArea, sheet: Rect, mirrored: boolean, most = mostDrawn): readonly PartShape[] => {
+  const { outline: worked } = area.lettering;
+  if (worked.length === 0) return [];
+  const { point, outline } = onMachine(sheet, mirrored);
+  const marks = marksOf(area, sheet);
+  const whole: PartShape = { kind: 'outline', outline: outline(worked) };
   switch (marks.kind) {
     case 'area':
     case 'too-many':
-      return results.lettering.outline.length === 0 ? [] : [whole];
+      return [whole];
     case 'lines':
       return marks.strokes.length > most
         ? [whole]
@@ -70,15 +72,18 @@ const methodWords = {
   sanded: 'sanded through a stencil',
 } as const;
 
-/** The clear sheet with its artwork. */
-const sheetPart = (results: PanelFacts): CutPart => {
-  const { geometry, materials, assembly } = results;
-  const { sheet, holder } = geometry;
-  const { pane, engraving } = materials;
-  const mirrored = assembly.artwork.mirrored === true;
-  const ring = sheetRing(sheet, assembly.sheet.cornerMm ?? 0, holder.kind === 'base');
-  const { outline } = onMachine(sheet, mirrored);
-  const shape = outline([ring]);
+const workedNote = ({ artwork, engraving, onBack }: WorkedArea): string =>
+  `${methodWords[engraving.method]} ${round(artwork.depthMm)} mm deep on the ${onBack ? 'back: drawn mirrored, its back up' : 'front'}`;
+
+/** The clear sheet with what is worked into it, as it lies with the artwork’s own face up; the other face’s areas are marked alone. */
+const sheetPart = ({ geometry, materials, areas }: PanelFacts): CutPart => {
+  const { sheet, ring } = geometry;
+  const { pane } = materials;
+  const worked = workedOf(areas);
+  const up = (worked[0] ?? areas[0]!).onBack;
+  const { outline } = onMachine(sheet, up);
+  const shapes = (onBack: boolean): readonly PartShape[] =>
+    worked.filter((area) => area.onBack === onBack).flatMap((area) => workedShapes(area, sheet, up));
   return {
     id: 'sheet',
     name: 'Sheet',
@@ -90,8 +95,11 @@ const sheetPart = (results: PanelFacts): CutPart => {
     thicknessMm: pane.thicknessMm,
     count: 1,
     kg: (Math.abs(outlineArea([ring])) * pane.thicknessMm * pane.densityKgM3) / 1e9,
-    note: `${methodWords[engraving.method]} ${round(assembly.artwork.depthMm)} mm deep on the ${mirrored ? 'back: drawn mirrored, its back up' : 'front'}; lit edges polished before its film comes off`,
-    layers: [cutOut(shape), ...layer('engrave', workedShapes(results))],
+    note: [
+      ...new Set((worked.length > 0 ? worked : areas.slice(0, 1)).map(workedNote)),
+      'lit edges polished before its film comes off',
+    ].join('; '),
+    layers: [cutOut(outline([ring])), ...layer('engrave', shapes(up)), ...layer('mark', shapes(!up))],
   };
 };
 
@@ -105,7 +113,7 @@ const exitShape = (base: BaseGeometry, exit: Brief['leadExit']): readonly PartSh
 };
 
 /** A block of wood with slot and cavity, drawn from above, its front edge up. */
-const woodenBase = ({ geometry, materials, brief }: PanelFacts, base: BaseGeometry): readonly CutPart[] => {
+const woodenBase = ({ materials, brief }: PanelFacts, base: BaseGeometry): readonly CutPart[] => {
   const { lengthMm, depthMm, heightMm, slot, cavity, closing, exit, pocketMm } = base;
   const { board } = materials;
   const centred = (width: number, height: number): PartShape => ({
@@ -128,7 +136,7 @@ const woodenBase = ({ geometry, materials, brief }: PanelFacts, base: BaseGeomet
         widthMm: slot.widthMm,
         depthMm: slot.deepMm,
         // A base that is longer than its sheet shows no slot beside it.
-        stopMm: Math.max(0, (lengthMm - geometry.sheet.width) / 2 - 0.5),
+        stopMm: Math.max(0, (lengthMm - slot.lengthMm) / 2 - 0.5),
         sheetMm: materials.pane.thicknessMm,
       },
     ],
@@ -137,7 +145,7 @@ const woodenBase = ({ geometry, materials, brief }: PanelFacts, base: BaseGeomet
   };
   const volume =
     lengthMm * depthMm * heightMm -
-    slot.widthMm * slot.deepMm * (geometry.sheet.width + 1) -
+    slot.widthMm * slot.deepMm * (slot.lengthMm + 1) -
     cavity.lengthMm * cavity.widthMm * cavity.highMm -
     closing.widthMm * closing.heightMm * closing.thicknessMm;
   return [
@@ -165,7 +173,7 @@ const woodenBase = ({ geometry, materials, brief }: PanelFacts, base: BaseGeomet
       layers: [
         cutOut(rectOutline(lengthMm, depthMm)),
         ...layer('seat', [
-          centred(geometry.sheet.width + 1, slot.widthMm),
+          centred(slot.lengthMm + 1, slot.widthMm),
           centred(cavity.lengthMm, cavity.widthMm),
           centred(closing.widthMm, closing.heightMm),
         ]),
@@ -278,32 +286,49 @@ const closingPart = (results: PanelFacts): readonly CutPart[] => {
   ];
 };
 
-/** The resist that is blasted or sanded through: film with the artwork cut out of it, and its bridges. */
-const stencilPart = (results: PanelFacts): readonly CutPart[] => {
-  const stencil = stencilOf(results);
-  if (stencil === null) return [];
-  const { sheet } = results.geometry;
-  const { outline } = onMachine(sheet, results.assembly.artwork.mirrored === true);
-  const moved = outline(stencil.outline);
-  const loose = looseOf(results);
-  return [
-    {
-      id: 'stencil',
-      name: 'Stencil',
-      materialId: 'blast-resist',
-      materialName: 'Stencil film',
-      stock: 'film',
-      widthMm: sheet.width,
-      heightMm: sheet.height,
-      thicknessMm: 0.2,
-      count: 1,
-      kg: 0,
-      note: `the artwork is weeded, the ground stays on the sheet${loose > 0 ? `; ${loose} middles kept by bridges or transfer film` : ''}${results.assembly.artwork.mirrored === true ? '; cut mirrored, for the back' : ''}`,
-      layers: [{ operation: 'cut', shapes: [{ kind: 'outline', outline: moved }] }],
-      hangs: false,
-    },
-  ];
+/** What is cut out of the film of an area: its outline with bridges, or its lines and dots. */
+const weeded = (area: WorkedArea, sheet: Rect): readonly PartShape[] => {
+  const { point, outline } = onMachine(sheet, area.onBack);
+  const whole = stencilOf(area);
+  if (whole === null) return [];
+  const marks = marksOf(area, sheet);
+  if (marks.kind !== 'lines' || marks.strokes.length > mostDrawn)
+    return marks.kind === 'dots'
+      ? workedShapes(area, sheet, area.onBack)
+      : [{ kind: 'outline', outline: outline(whole) }];
+  const half = marks.lineMm / 2;
+  return marks.strokes.map(([from, to]): PartShape => {
+    const [[x0, y], [x1]] = [point(from), point(to)];
+    const x = Math.min(x0, x1);
+    return { kind: 'outline', outline: [rectRing({ x, y: y - half, width: Math.abs(x1 - x0), height: 2 * half })] };
+  });
 };
+
+/** The resist that is blasted or sanded through, one for each area that is: film with the artwork cut out of it, and its bridges. */
+const stencilParts = ({ geometry: { sheet }, areas }: PanelFacts): readonly CutPart[] =>
+  areas.flatMap((area): readonly CutPart[] => {
+    const shapes = weeded(area, sheet);
+    if (shapes.length === 0) return [];
+    const loose = looseOf(area);
+    const number = area.place === 0 ? '' : `${area.place + 1}`;
+    return [
+      {
+        id: `stencil${number === '' ? '' : `-${number}`}`,
+        name: `Stencil${number === '' ? '' : ` ${number}`}`,
+        materialId: 'blast-resist',
+        materialName: 'Stencil film',
+        stock: 'film',
+        widthMm: sheet.width,
+        heightMm: sheet.height,
+        thicknessMm: 0.2,
+        count: 1,
+        kg: 0,
+        note: `the artwork is weeded, the ground stays on the sheet${loose > 0 ? `; ${loose} middles kept by bridges or transfer film` : ''}${area.onBack ? '; cut mirrored, for the back' : ''}`,
+        layers: [{ operation: 'cut', shapes }],
+        hangs: false,
+      },
+    ];
+  });
 
 /** What an edge-lit sheet is cut from. */
 export const panelParts = (results: PanelFacts): readonly CutPart[] => {
@@ -314,39 +339,49 @@ export const panelParts = (results: PanelFacts): readonly CutPart[] => {
     ...(holder.kind === 'base' && !printed ? [...woodenBase(results, holder), ...lidParts(results, holder)] : []),
     ...membersIn(results.geometry).map((member) => memberPart(member, results)),
     ...closingPart(results),
-    ...stencilPart(results),
+    ...stencilParts(results),
   ];
 };
 
-/** What the machine works, every line and dot of it, in the drawing of the sheet; and as a picture where it goes over the face. */
-export const workedFaceOf = (results: PanelFacts): WorkedFace | null => {
-  const { geometry, materials, lettering, assembly } = results;
-  if (lettering.outline.length === 0) return null;
-  const sheet = sheetPart(results);
-  const marks = marksOf(results);
-  const { dotsPerInch } = materials.engraving;
-  const { point, outline } = onMachine(geometry.sheet, assembly.artwork.mirrored === true);
-  const onIt: Marks =
-    marks.kind === 'lines'
-      ? { ...marks, strokes: marks.strokes.map(([from, to]) => [point(from), point(to)] as const) }
-      : marks.kind === 'dots'
-        ? { ...marks, dots: marks.dots.map(point) }
-        : marks;
-  return {
-    part: {
-      ...sheet,
-      id: 'engraving',
-      name: 'Engraving',
-      layers: [...sheet.layers.slice(0, 1), ...layer('engrave', workedShapes(results, mostMarks))],
-    },
-    raster:
-      dotsPerInch === undefined
-        ? null
-        : faceRaster(
-            onIt,
-            outline(lettering.outline),
-            { x: 0, y: 0, width: geometry.sheet.width, height: geometry.sheet.height },
-            dotsPerInch,
-          ),
-  };
+/** Marks moved to where they lie on the machine. */
+const moved = (marks: Marks, point: (at: Point) => Point): Marks => {
+  if (marks.kind === 'lines')
+    return { ...marks, strokes: marks.strokes.map(([from, to]) => [point(from), point(to)] as const) };
+  return marks.kind === 'dots' ? { ...marks, dots: marks.dots.map(point) } : marks;
+};
+
+/**
+ * What machines work, area by area: every line and dot of it in the drawing of the sheet, and as a picture where the tool goes over the
+ * face. More marks than a drawing takes are in the picture alone.
+ */
+export const workedFacesOf = (results: PanelFacts): readonly WorkedFace[] => {
+  const { sheet } = results.geometry;
+  const part = sheetPart(results);
+  return workedOf(results.areas).map((area): WorkedFace => {
+    const marks = marksOf(area, sheet);
+    const { dotsPerInch } = area.engraving;
+    const { point, outline } = onMachine(sheet, area.onBack);
+    const number = area.place === 0 ? '' : `${area.place + 1}`;
+    return {
+      part: {
+        ...part,
+        id: `engraving${number === '' ? '' : `-${number}`}`,
+        name: `Engraving${number === '' ? '' : ` ${number}`}`,
+        note: workedNote(area),
+        layers: [
+          cutOut(outline([results.geometry.ring])),
+          ...layer('engrave', workedShapes(area, sheet, area.onBack, mostMarks)),
+        ],
+      },
+      raster:
+        dotsPerInch === undefined
+          ? null
+          : faceRaster(
+              moved(marks, point),
+              outline(area.lettering.outline),
+              { x: 0, y: 0, width: sheet.width, height: sheet.height },
+              dotsPerInch,
+            ),
+    };
+  });
 };

@@ -109,18 +109,18 @@ export const panelSolids = (
 ): readonly Solid[] => {
   const { holder } = geometry;
   return holder.kind === 'base' && assembly.holder.kind === 'base' && assembly.holder.make === 'printed'
-    ? [printedBase(holder, geometry.sheet.width, brief.leadExit, eye), printedLid(holder, brief.leadExit)]
+    ? [printedBase(holder, holder.slot.lengthMm, brief.leadExit, eye), printedLid(holder, brief.leadExit)]
     : [];
 };
 
 /** What of the base is printed (kg); none of a wooden one. */
 export const printedKgOf = ({ assembly, geometry }: Pick<PanelFacts, 'assembly' | 'geometry'>): number => {
-  const { holder, sheet } = geometry;
+  const { holder } = geometry;
   if (holder.kind !== 'base' || assembly.holder.kind !== 'base' || assembly.holder.make !== 'printed') return 0;
   const { lengthMm, depthMm, heightMm, slot, cavity, battenMm } = holder;
   const mm3 =
     lengthMm * depthMm * heightMm -
-    slot.widthMm * slot.deepMm * sheet.width -
+    slot.widthMm * slot.deepMm * slot.lengthMm -
     cavity.lengthMm * cavity.widthMm * (cavity.highMm - Math.max(0, battenMm));
   return (Math.max(0, mm3) * densityKgM3 * solidShare) / 1e9;
 };

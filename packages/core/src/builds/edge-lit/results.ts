@@ -3,6 +3,7 @@ import type { Brief } from '../../document/design/index.js';
 import type { LightRuns } from '../../light/runs/index.js';
 import type { AssemblyResults } from '../../judging/results/index.js';
 import type { Laid } from '../common/build.js';
+import type { WorkedArea } from './areas.js';
 import type { PanelGeometry } from './geometry.js';
 import type { PanelGlow } from './glow.js';
 import type { HeldSheet } from './holders.js';
@@ -13,6 +14,7 @@ import type { EdgeLitAssembly } from './schema.js';
 export interface PanelResults extends AssemblyResults<EdgeLitAssembly> {
   readonly materials: PanelMaterials;
   readonly geometry: PanelGeometry;
+  readonly areas: readonly WorkedArea[];
   readonly glow: PanelGlow;
 }
 
@@ -24,6 +26,7 @@ export interface PanelFacts {
   readonly materials: PanelMaterials;
   readonly runs: LightRuns;
   readonly lettering: Lettering;
+  readonly areas: readonly WorkedArea[];
 }
 
 /** The same of what was found. */
@@ -34,6 +37,7 @@ export const factsOf = ({
   materials,
   runs,
   lettering,
+  areas,
 }: Pick<PanelResults, 'design' | keyof Omit<PanelFacts, 'brief'>>): PanelFacts => ({
   brief: design.brief,
   assembly,
@@ -41,12 +45,14 @@ export const factsOf = ({
   materials,
   runs,
   lettering,
+  areas,
 });
 
 /** What stands before the circuit. */
 export interface PanelLaid extends Laid {
   readonly materials: PanelMaterials;
   readonly geometry: PanelGeometry;
+  readonly areas: readonly WorkedArea[];
 }
 
 /** What a holder goes by. */

@@ -3,14 +3,13 @@ import { fieldsOf, pathOf } from '../../document/design/index.js';
 import { maxLeds, placeLeds, segmentAlong, withCuts, type Blueprint } from '../../light/laying/index.js';
 import type { LightRuns, Point3 } from '../../light/runs/index.js';
 import type { SheetSide } from '../../light/sheet/index.js';
+import { litEdges } from './lit-edges.js';
 import type { PanelGeometry } from './geometry.js';
 import type { PanelMaterials } from './materials.js';
 import type { EdgeLitAssembly, PanelLight } from './schema.js';
+import type { Straight } from './sheet-outline.js';
 
 const own = fieldsOf<EdgeLitAssembly>();
-
-/** Clockwise from the lower left corner, so that the wire from one edge to the next is short. */
-const round = ['left', 'top', 'right', 'bottom'] as const satisfies readonly SheetSide[];
 
 /** Where the LEDs of each edge are, along which way they run and which way they look. */
 const ways: Readonly<Record<SheetSide, { readonly along: Point3; readonly looks: Point3 }>> = {
@@ -20,8 +19,15 @@ const ways: Readonly<Record<SheetSide, { readonly along: Point3; readonly looks:
   bottom: { along: [-1, 0, 0], looks: [0, 1, 0] },
 };
 
-const middleOf = ({ sheet }: PanelGeometry, side: SheetSide, gapMm: number, z: number): Point3 => {
-  const [x, y] = [sheet.x + sheet.width / 2, sheet.y + sheet.height / 2];
+const middleOf = (
+  { sheet }: PanelGeometry,
+  side: SheetSide,
+  { fromMm, toMm }: Straight,
+  gapMm: number,
+  z: number,
+): Point3 => {
+  const along = (fromMm + toMm) / 2;
+  const [x, y] = [sheet.x + along, sheet.y + along];
   switch (side) {
     case 'left':
       return [sheet.x - gapMm, y, z];
@@ -34,20 +40,16 @@ const middleOf = ({ sheet }: PanelGeometry, side: SheetSide, gapMm: number, z: n
   }
 };
 
-/** The lit edges of a design, each once, in the order in which strip runs. */
-export const litEdges = ({ edges }: Pick<PanelLight, 'edges'>): readonly SheetSide[] =>
-  round.filter((side) => edges.includes(side));
-
 /** Strip before the edges of a sheet, whole cuts in the middle of each. */
 export const panelRuns = (geometry: PanelGeometry, light: PanelLight, { strip }: PanelMaterials): Result<LightRuns> => {
   const z = geometry.thicknessMm / 2 + light.offsetMm;
   const pieces = litEdges(light)
     .map((side): Blueprint => {
-      const across = side === 'left' || side === 'right' ? geometry.sheet.height : geometry.sheet.width;
+      const straight = geometry.straight[side]!;
       return segmentAlong(
         strip,
-        across - 2 * light.endMarginMm,
-        middleOf(geometry, side, light.gapMm, z),
+        straight.toMm - straight.fromMm - 2 * light.endMarginMm,
+        middleOf(geometry, side, straight, light.gapMm, z),
         ways[side].along,
         { normal: ways[side].looks, on: side },
       );

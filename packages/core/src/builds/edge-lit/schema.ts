@@ -13,9 +13,37 @@ import { sheetSides } from '../../light/sheet/index.js';
 /** The most cells across and up of a graded fill. */
 export const mostGradedCells = 48;
 
+/** The most places of a photograph’s tones: finer detail is no dot of any tool. */
+export const mostTones = 40_000;
+/** So many areas can be worked beside the artwork. */
+export const mostAreas = 5;
+
+const photo = z
+  .looseObject({
+    name: z.string().max(160).describe('The file it came from.'),
+    columns: z.number().int().min(2).max(400),
+    rows: z.number().int().min(2).max(400),
+    tones: z
+      .string()
+      .max(4 * Math.ceil(mostTones / 3))
+      .describe('A byte a place in base64, row by row from the upper left: sRGB greys, 0 black, 255 white.'),
+    widthMm: lengthMm(5, 3000),
+    worked: z
+      .enum(['bright', 'dark'])
+      .optional()
+      .describe('Which of it is worked, and shines: its bright places (when left out) or its dark ones.'),
+  })
+  .refine(({ columns, rows, tones }) => tones.length === 4 * Math.ceil((columns * rows) / 3), {
+    message: 'has more or fewer tones than places; load its file again',
+  })
+  .nullable()
+  .optional()
+  .describe('A photograph, worked as dots by its brightness, in the place of text and drawing.');
+
 const artwork = z
   .looseObject({
     ...lettering,
+    photo,
     offsetXMm: lengthMm(-5000, 5000).describe(
       'Shift of the artwork’s middle from the middle of the sheet, right positive.',
     ),
@@ -49,6 +77,9 @@ const sheet = z
     paneId: id,
     widthMm: lengthMm(30, 3000),
     heightMm: lengthMm(30, 3000),
+    outline: lettering.drawing.describe(
+      'Its outline from a drawing of one closed line, stretched to its width and height; a rectangle when left out. It stands in a base.',
+    ),
     cornerMm: lengthMm(0, 500).optional().describe('Radius of the corners that stand free. Left out: 0.'),
     litFinish: z.enum(['polished', 'sawn']).optional().describe('Of the lit edges; polished when left out.'),
     unlit: z.looseObject({ top: unlit, right: unlit, bottom: unlit, left: unlit }).optional(),
@@ -123,6 +154,11 @@ export const edgeLitSchema = z.looseObject({
   ...assemblyFrame,
   build: z.literal('edge-lit'),
   artwork,
+  areas: z
+    .array(artwork)
+    .max(mostAreas)
+    .optional()
+    .describe('What else is worked into the sheet: each its own text, drawing or photograph, face, tool and fill.'),
   sheet,
   light,
   holder: z
@@ -132,6 +168,7 @@ export const edgeLitSchema = z.looseObject({
 
 export type EdgeLitAssembly = Frozen<z.infer<typeof edgeLitSchema>>;
 export type PanelArtwork = EdgeLitAssembly['artwork'];
+export type PanelPhoto = NonNullable<PanelArtwork['photo']>;
 export type SheetDesign = EdgeLitAssembly['sheet'];
 export type PanelLight = EdgeLitAssembly['light'];
 export type HolderDesign = EdgeLitAssembly['holder'];

@@ -1,3 +1,4 @@
+import { moveOutline, type Ring } from '../../base/outlines/index.js';
 import { emitterMmOf } from '../../document/catalogue/index.js';
 import { colourOf } from '../../light/colour/index.js';
 import type { LightRuns, LightShare } from '../../light/runs/index.js';
@@ -19,13 +20,26 @@ const sidesOf = (sheet: SheetDesign, lit: readonly SheetSide[]): ClearSheet['sid
     ]),
   ) as ClearSheet['sides'];
 
+/** Corners rounder than this share of the shorter side are followed as they are; light takes others for square. */
+const roundShare = 0.1;
+
+const followedRing = (
+  sheet: SheetDesign,
+  { ring, sheet: { x, y } }: Pick<PanelGeometry, 'ring' | 'sheet'>,
+): Ring | null =>
+  (sheet.outline ?? null) === null && (sheet.cornerMm ?? 0) <= roundShare * Math.min(sheet.widthMm, sheet.heightMm)
+    ? null
+    : moveOutline([ring], -x, -y)[0]!;
+
 /** The sheet as light in it sees it. */
 export const clearSheetOf = (
   { sheet, light }: Pick<EdgeLitAssembly, 'sheet' | 'light'>,
   { pane }: PanelMaterials,
+  geometry: Pick<PanelGeometry, 'ring' | 'sheet'>,
 ): ClearSheet => ({
   widthMm: sheet.widthMm,
   heightMm: sheet.heightMm,
+  outline: followedRing(sheet, geometry),
   thicknessMm: pane.thicknessMm,
   index: pane.index,
   lossPerMm: (pane.lossPerM + scratchesPerM) / 1000,

@@ -14,9 +14,9 @@ export const panelStages: BuildWork<EdgeLitAssembly, PanelLaid, PanelResults>['s
   const stages = panelMemos(catalogue, limits);
   return {
     lay: layPanel(stages, catalogue, fonts),
-    light: (brief, power, { artwork, sheet, light }, laid, { circuit, share, ownPower }) => {
-      const { geometry, materials, runs, lettering } = laid;
-      const glow = stages.glow.run(brief, artwork, sheet, light, geometry, materials, runs, share, lettering.outline);
+    light: (brief, power, { sheet, light }, laid, { circuit, share, ownPower }) => {
+      const { geometry, materials, runs, areas } = laid;
+      const glow = stages.glow.run(brief, areas, sheet, light, geometry, materials, runs, share);
       const shedding = stages.shedding.run(geometry, materials, glow);
       return { glow, heat: stages.heat.run(brief, power, materials.strip, circuit, ownPower, shedding) };
     },

@@ -1,61 +1,50 @@
-import { ringArea, subtract, type Outline, type Point, type Ring } from '../../base/outlines/index.js';
-import type { PanelFacts } from './results.js';
+import {
+  outlineBounds,
+  rectRing,
+  ringArea,
+  subtract,
+  type Outline,
+  type Rect,
+  type Ring,
+} from '../../base/outlines/index.js';
+import { fillOf, type WorkedArea } from './areas.js';
 
 /** A bridge that keeps the middle of a letter is so wide (mm); typical. */
 const bridgeMm = 1.5;
 
-/** Whether the artwork is worked through a stencil. */
-const isStencilled = ({ materials: { engraving } }: Pick<PanelFacts, 'materials'>): boolean =>
+/** Whether an area is worked through a stencil. */
+export const isStencilled = ({ engraving }: Pick<WorkedArea, 'engraving'>): boolean =>
   engraving.method === 'blasted' || engraving.method === 'sanded';
 
 const countersOf = (outline: Outline): readonly Ring[] => outline.filter((ring) => ringArea(ring) < 0);
 
-/** Middles that fall out of a stencil unless something keeps them. */
-export const looseOf = (results: Pick<PanelFacts, 'materials' | 'lettering'>): number =>
-  isStencilled(results) ? countersOf(results.lettering.outline).length : 0;
+/** Middles that fall out of a stencil unless something keeps them; between lines and dots the ground hangs together. */
+export const looseOf = (area: WorkedArea): number =>
+  isStencilled(area) && fillOf(area.artwork) === 'solid' ? countersOf(area.lettering.outline).length : 0;
 
-/** Straight up through a counter and out of the letter above it. */
-const bridgeOver = (counter: Ring): Ring => {
-  const xs = counter.map(([x]) => x);
-  const ys = counter.map(([, y]) => y);
-  const middle = (Math.min(...xs) + Math.max(...xs)) / 2;
-  const [low, high] = [Math.min(...ys), Math.max(...ys)];
-  const reach = high - low + 1000;
-  const point = (x: number, y: number): Point => [x, y];
-  return [
-    point(middle - bridgeMm / 2, (low + high) / 2),
-    point(middle + bridgeMm / 2, (low + high) / 2),
-    point(middle + bridgeMm / 2, (low + high) / 2 + reach),
-    point(middle - bridgeMm / 2, (low + high) / 2 + reach),
-  ];
+const ringBounds = (ring: Ring): Rect => outlineBounds([ring])!;
+
+/** Straight up from the middle of a counter, through the letter round it and no higher: a bridge from the counter to the ground. */
+const bridgeOver = (outline: Outline, counter: Ring): Ring => {
+  const around = ringBounds(counter);
+  const [x, from] = [around.x + around.width / 2, around.y + around.height / 2];
+  const tops = outline
+    .filter((ring) => ringArea(ring) > 0)
+    .map(ringBounds)
+    .filter((each) => each.x <= x && x <= each.x + each.width && each.y <= from && from <= each.y + each.height)
+    .map(({ y, height }) => y + height);
+  // A hair past the letter, so that no skin of film is left.
+  const top = Math.min(...tops) + 0.1;
+  return rectRing({ x: x - bridgeMm / 2, y: from, width: bridgeMm, height: top - from });
 };
 
 /**
  * What is cut out of the stencil: the artwork, with a bridge from the middle of each counter up to the ground, so that it stays in one piece.
  * Each bridge cuts the letters it belongs to alone. Null where nothing is stencilled.
  */
-export const stencilOf = (
-  results: Pick<PanelFacts, 'materials' | 'lettering'>,
-): { readonly outline: Outline } | null => {
-  if (!isStencilled(results) || results.lettering.outline.length === 0) return null;
-  const { outline } = results.lettering;
-  const bridges = countersOf(outline).map((counter) => clippedTo(outline, counter));
-  return { outline: bridges.length === 0 ? outline : subtract(outline, bridges) };
-};
-
-/** The bridge over a counter, no higher than the letter round it. */
-const clippedTo = (outline: Outline, counter: Ring): Ring => {
-  const bridge = bridgeOver(counter);
-  const [x] = [(bridge[0]![0] + bridge[1]![0]) / 2];
-  const from = bridge[0]![1];
-  const outer = outline.filter((ring) => ringArea(ring) > 0);
-  const tops = outer
-    .filter((ring) => {
-      const xs = ring.map(([px]) => px);
-      const ys = ring.map(([, py]) => py);
-      return Math.min(...xs) <= x && x <= Math.max(...xs) && Math.min(...ys) <= from && from <= Math.max(...ys);
-    })
-    .map((ring) => Math.max(...ring.map(([, py]) => py)));
-  const top = Math.min(...tops, bridge[2]![1]) + 0.1;
-  return [bridge[0]!, bridge[1]!, [bridge[2]![0], top], [bridge[3]![0], top]];
+export const stencilOf = (area: WorkedArea): Outline | null => {
+  const { outline } = area.lettering;
+  if (!isStencilled(area) || outline.length === 0) return null;
+  const bridges = countersOf(outline).map((counter) => bridgeOver(outline, counter));
+  return bridges.length === 0 ? outline : subtract(outline, bridges);
 };

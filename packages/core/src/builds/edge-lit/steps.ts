@@ -8,10 +8,11 @@ import type { ToldStep } from '../../making/steps/index.js';
 import { setUpSteps } from '../common/set-up-steps.js';
 import { counted, mm, signStep, step } from '../common/step-words.js';
 import { joiningCaution, joiningWords, wiringSteps } from '../common/wiring-steps.js';
+import { fillOf, passesFor, workedOf, type WorkedArea } from './areas.js';
 import type { BaseGeometry } from './base-geometry.js';
 import { membersIn } from './geometry.js';
-import { litEdges } from './runs.js';
-import { looseOf } from './stencil.js';
+import { litEdges } from './lit-edges.js';
+import { isStencilled, looseOf } from './stencil.js';
 import { spacingOf } from './worked.js';
 import type { PanelFacts } from './results.js';
 
@@ -42,15 +43,62 @@ const beginnings: Readonly<Record<PanelFacts['materials']['engraving']['method']
   sanded: 'Stick the stencil, press its edges, and sand in circles until all looks alike from aside.',
 };
 
-const fillWords = ({ assembly: { artwork }, materials: { engraving } }: PanelFacts): string => {
-  if (artwork.fill === 'solid') return 'Worked all over.';
-  const what = artwork.fill === 'hatch' ? 'Lines' : 'Dots';
-  return `${what} of ${mm(engraving.lineMm)}, ${mm(spacingOf(artwork))} from middle to middle${artwork.graded ? ' where they are closest; the file grades them' : ''}.`;
+const fillWords = ({ artwork, engraving, photo }: WorkedArea): string => {
+  const fill = fillOf(artwork);
+  if (fill === 'solid') return 'Worked all over.';
+  const what = fill === 'hatch' ? 'Lines' : 'Dots';
+  const graded =
+    photo !== null
+      ? '; the file has them by its tones'
+      : artwork.graded
+        ? ' where they are closest; the file grades them'
+        : '';
+  return `${what} of ${mm(engraving.lineMm)}, ${mm(spacingOf(artwork))} from middle to middle${graded}.`;
 };
 
-/** How many passes reach a depth. */
-export const passesFor = ({ assembly, materials }: Pick<PanelFacts, 'assembly' | 'materials'>): number =>
-  Math.max(1, Math.ceil(assembly.artwork.depthMm / materials.engraving.passMm - 1e-9));
+/** An area in words, where there are several. */
+const areaName = ({ place, photo, lettering }: WorkedArea, several: boolean): string => {
+  if (!several) return 'the artwork';
+  const what = photo !== null ? 'the photograph' : lettering.letterCount > 0 ? 'the artwork' : 'the drawing';
+  return `area ${place + 1}, ${what},`;
+};
+
+/** An area worked, its stencil cut before where it has one. */
+const areaSteps = (area: WorkedArea, several: boolean): readonly ToldStep[] => {
+  const { artwork, engraving, lettering, onBack, place } = area;
+  const loose = looseOf(area);
+  const passes = passesFor(area);
+  const m2 = lettering.areaMm2 / 1e6;
+  const id = place === 0 ? '' : `-${place + 1}`;
+  const name = areaName(area, several);
+  return [
+    ...(isStencilled(area)
+      ? [
+          {
+            ...step(
+              'cut',
+              `stencil${id}`,
+              `Cut and weed the stencil${several ? ` of area ${place + 1}` : ''}`,
+              `From the drawing${onBack ? ', mirrored' : ''}; weed the artwork, leave the ground.${loose > 0 ? ` ${counted(loose, 'middle')} of letters hang on bridges of 1.5 mm, or keep their place on transfer film; close the bridges with film afterwards.` : ''}`,
+              15 + 2 * lettering.letterCount,
+            ),
+            shows: { view: 'letters' as const },
+          },
+        ]
+      : []),
+    {
+      ...step(
+        'cut',
+        `lettering${id}`,
+        `Work ${name} into the ${onBack ? 'back, mirrored' : 'front'}`,
+        `${beginnings[engraving.method]} ${onBack ? 'Turn the sheet over: its back is up, and the drawing is mirrored, so that it reads right from the front.' : 'Front up: the drawing reads as it will be seen.'} ${mm(artwork.depthMm)} deep in ${counted(passes, 'pass').replace('passs', 'passes')}. ${fillWords(area)}`,
+        Math.round(15 + passes * m2 * engraving.minPerM2),
+        cautions[engraving.method],
+      ),
+      shows: { view: 'letters' },
+    },
+  ];
+};
 
 const prepare = ({ own, circuit }: PanelStepFacts): readonly ToldStep[] => [
   {
@@ -78,21 +126,18 @@ const prepare = ({ own, circuit }: PanelStepFacts): readonly ToldStep[] => [
 
 /** The sheet: its outline, its artwork, its edges. */
 const sheetSteps = ({ own }: PanelStepFacts): readonly ToldStep[] => {
-  const { assembly, materials, geometry, lettering } = own;
-  const { pane, engraving } = materials;
+  const { assembly, materials, geometry, areas } = own;
+  const { pane } = materials;
   const { width, height } = geometry.sheet;
-  const mirrored = assembly.artwork.mirrored === true;
   const glass = pane.stuff === 'glass';
-  const passes = passesFor(own);
-  const loose = looseOf(own);
-  const stencilled = engraving.method === 'blasted' || engraving.method === 'sanded';
-  const m2 = lettering.areaMm2 / 1e6;
+  const worked = workedOf(areas).length > 0 ? workedOf(areas) : areas.slice(0, 1);
+  const drawn = (assembly.sheet.outline ?? null) !== null;
   return [
     {
       ...step(
         'cut',
         'sheet',
-        `Cut the sheet ${mm(width)} × ${mm(height)}`,
+        `Cut the sheet ${mm(width)} × ${mm(height)}${drawn ? ' to its outline' : ''}`,
         `${pane.name}${glass ? ': order it cut, with ground and polished edges where light goes in' : '; its protective films stay on until the very end'}. Mark the face that is worked and which edge is up.`,
         glass ? 10 : 20,
         glass
@@ -101,31 +146,7 @@ const sheetSteps = ({ own }: PanelStepFacts): readonly ToldStep[] => {
       ),
       shows: { view: 'sheets', parts: ['Sheet'] },
     },
-    ...(stencilled
-      ? [
-          {
-            ...step(
-              'cut',
-              'stencil',
-              'Cut and weed the stencil',
-              `From the drawing${mirrored ? ', mirrored' : ''}; weed the artwork, leave the ground.${loose > 0 ? ` ${counted(loose, 'middle')} of letters hang on bridges of 1.5 mm, or keep their place on transfer film; close the bridges with film afterwards.` : ''}`,
-              15 + 2 * lettering.letterCount,
-            ),
-            shows: { view: 'letters' as const },
-          },
-        ]
-      : []),
-    {
-      ...step(
-        'cut',
-        'lettering',
-        `Work the artwork into the ${mirrored ? 'back, mirrored' : 'front'}`,
-        `${beginnings[engraving.method]} ${mirrored ? 'Turn the sheet over: its back is up, and the drawing is mirrored, so that it reads right from the front.' : 'Front up: the drawing reads as it will be seen.'} ${mm(assembly.artwork.depthMm)} deep in ${counted(passes, 'pass').replace('passs', 'passes')}. ${fillWords(own)}`,
-        Math.round(15 + passes * m2 * engraving.minPerM2),
-        cautions[engraving.method],
-      ),
-      shows: { view: 'letters' },
-    },
+    ...worked.flatMap((area) => areaSteps(area, worked.length > 1)),
     step(
       'finish',
       'edges',

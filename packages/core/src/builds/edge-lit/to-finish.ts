@@ -39,7 +39,7 @@ export const panelToFinish = ({
               id: 'sheet',
               what: 'the sheet in its slot',
               between: [pane.stuff, printed ? 'printed' : board.stuff] as const,
-              mm: holder.kind === 'base' ? sheet.width : 2 * (sheet.width + sheet.height),
+              mm: holder.kind === 'base' ? holder.slot.lengthMm : 2 * (sheet.width + sheet.height),
               fine: true,
             },
           ]

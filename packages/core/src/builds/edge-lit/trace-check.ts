@@ -1,11 +1,11 @@
-import { coverage } from '../../base/outlines/index.js';
 import { seededRandom, sum } from '../../base/maths/index.js';
 import { traceSlab, type SlabTrace } from '../../light/sheet/index.js';
 import type { TraceReport } from '../common/trace-report.js';
+import { workedOf } from './areas.js';
 import { behindOf } from './look.js';
 import type { PanelResults } from './results.js';
 import { clearSheetOf, edgeFitOf, edgeLedsOf, letsInOf } from './sheet-light.js';
-import { gradedOver, rasterArea, rasterOver, workedFaces } from './worked.js';
+import { gradedOver, layersOver, rasterOver, workedFaces } from './worked.js';
 
 /** Cells along the sheet, photons between reports, and how many there are at most. */
 const cellsAlong = 60;
@@ -58,19 +58,17 @@ const reportOf = (found: Tally, { glow, assembly }: PanelResults, done: boolean)
 
 /** Follows single photons through the sheet of a design, report by report, until the error is small or they run out. */
 export function* panelTrace(results: PanelResults, seed = 1): Generator<TraceReport, void> {
-  const { assembly, geometry, materials, lettering, runs, share, design } = results;
+  const { assembly, geometry, materials, runs, share, design } = results;
   const { sheet } = geometry;
   const raster = rasterOver(sheet, cellsAlong);
-  const covered = coverage(lettering.outline, rasterArea(sheet, raster), raster.columns, raster.rows);
+  const areas = workedOf(results.areas);
   const faces = workedFaces(
     raster,
-    covered,
-    gradedOver(assembly.artwork, sheet, raster),
-    assembly.artwork,
-    materials.engraving,
+    layersOver(areas, sheet, raster),
+    areas.map(({ artwork }) => gradedOver(artwork, sheet, raster)),
     behindOf(assembly.sheet, materials.pane) === 'painted',
   );
-  const clear = clearSheetOf(assembly, materials);
+  const clear = clearSheetOf(assembly, materials, geometry);
   const fit = edgeFitOf(assembly, materials);
   const leds = edgeLedsOf(runs.leds, runs, share, geometry, materials, design.brief.light, assembly.sheet);
   const random = seededRandom(seed);

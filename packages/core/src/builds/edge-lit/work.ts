@@ -2,7 +2,7 @@ import type { BuildWork } from '../common/build.js';
 import { panelFigures } from './figures.js';
 import { panelFront } from './front.js';
 import { panelHung } from './hung.js';
-import { workedFaceOf } from './parts.js';
+import { workedFacesOf } from './parts.js';
 import { eyeHoleOf } from './eye-hole.js';
 import { panelSolids } from './printed-base.js';
 import { factsOf, type PanelLaid, type PanelResults } from './results.js';
@@ -27,7 +27,7 @@ export const edgeLitWork: BuildWork<EdgeLitAssembly, PanelLaid, PanelResults> = 
   solids: (results) => panelSolids(factsOf(results), eyeHoleOf(results)),
   // The tool of the artwork works the face; outlines are cut by others.
   cutByTool: () => false,
-  workedFace: (results) => workedFaceOf(factsOf(results)),
+  workedFaces: (results) => workedFacesOf(factsOf(results)),
   hung: panelHung,
   toFinish: panelToFinish,
   trace: panelTrace,

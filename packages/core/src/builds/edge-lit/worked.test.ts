@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { quietRoom } from '../../testing/harness.js';
-import { filledShare, gradedAt, rasterOver, takenAt, workedFaces } from './worked.js';
+import { filledShare, givenBy, gradedAt, rasterOver, sumOver, takenAt, workedFaces, type AreaLayer } from './worked.js';
 
 const { artwork } = quietRoom.assemblies[0]!;
 const engraving = {
@@ -47,14 +47,37 @@ describe('what is worked into a sheet', () => {
   it('lies on the face that it is worked into; paint takes what is left of the back', () => {
     const raster = rasterOver(sheet, 2);
     expect(raster).toEqual({ cellMm: 100, columns: 2, rows: 1 });
-    const covered = Float32Array.of(0.5, 0);
     const alike = Float32Array.of(1, 1);
-    const solid = { ...artwork, fill: 'solid' as const, depthMm: 10 };
-    const front = workedFaces(raster, covered, alike, { ...solid, mirrored: false }, engraving, false);
+    const layer = { engraving, covered: Float32Array.of(0.5, 0), wanted: Float32Array.of(0.5, 0), chance: 0.6 };
+    const front = workedFaces(raster, [{ ...layer, onBack: false }], [alike], false);
     expect(front.back).toBeNull();
     expect([...front.front!].map((chance) => Math.round(1000 * chance))).toEqual([300, 0]);
-    const painted = workedFaces(raster, covered, alike, { ...solid, mirrored: true }, engraving, true);
+    const painted = workedFaces(raster, [{ ...layer, onBack: true }], [alike], true);
     expect(painted.front).toBeNull();
     expect([...painted.back!].map((chance) => Math.round(1000 * chance))).toEqual([800, 1000]);
+  });
+
+  it('of several areas is each on its own face; what a face gives off is shared by their chances', () => {
+    const raster = rasterOver(sheet, 2);
+    const alike = Float32Array.of(1, 1);
+    const of = (covered: number, chance: number, onBack: boolean): AreaLayer => ({
+      engraving,
+      covered: Float32Array.of(covered, 0),
+      wanted: Float32Array.of(covered, 0),
+      chance,
+      onBack,
+    });
+    const layers = [of(0.5, 0.4, false), of(0.25, 0.8, false), of(0.25, 0.4, true)];
+    const graded = layers.map(() => alike);
+    const faces = workedFaces(raster, layers, graded, false);
+    expect(faces.front![0]).toBeCloseTo(0.4, 6);
+    expect(faces.back![0]).toBeCloseTo(0.1, 6);
+    const out = { frontOut: Float64Array.of(8, 0), backOut: Float64Array.of(3, 0) };
+    expect(layers.map((each, at) => givenBy(each, graded[at]!, faces, out)[0]!)).toEqual([
+      expect.closeTo(4, 5),
+      expect.closeTo(4, 5),
+      expect.closeTo(3, 5),
+    ]);
+    expect([...sumOver(layers, 'covered')]).toEqual([1, 0]);
   });
 });

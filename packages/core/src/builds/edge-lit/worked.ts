@@ -1,6 +1,8 @@
 import type { Engraving } from '../../document/catalogue/index.js';
-import type { WorkedFaces } from '../../light/sheet/index.js';
-import type { Rect } from '../../base/outlines/index.js';
+import type { SheetLight, WorkedFaces } from '../../light/sheet/index.js';
+import { coverage, type Rect } from '../../base/outlines/index.js';
+import { fillOf, type WorkedArea } from './areas.js';
+import { toneAt } from './photo.js';
 import type { PanelArtwork } from './schema.js';
 
 /** Lines and dots lie so far apart where a design does not say (mm). */
@@ -10,11 +12,19 @@ export const usualSpacingMm = 1;
 export const spacingOf = ({ spacingMm }: Pick<PanelArtwork, 'spacingMm'>): number => spacingMm ?? usualSpacingMm;
 
 /** Share of a place filled at its densest that is worked: all of it, what the lines cover, what the dots cover. */
-export const filledShare = ({ fill, spacingMm }: PanelArtwork, { lineMm }: Engraving): number => {
+export const filledShare = (artwork: PanelArtwork, { lineMm }: Engraving): number => {
+  const [fill, { spacingMm }] = [fillOf(artwork), artwork];
   if (fill === 'solid') return 1;
   const across = lineMm / spacingOf({ spacingMm });
   return Math.min(1, fill === 'hatch' ? across : (Math.PI / 4) * across ** 2);
 };
+
+/** Hatch and dots as dense as they go: from there on a fill can only be graded down. */
+const densestTimes = { hatch: 1, dots: 0.886 } as const;
+
+/** Lines or dots so close that nothing is left between them. */
+export const densestMm = ({ lineMm }: Pick<Engraving, 'lineMm'>, fill: 'hatch' | 'dots'): number =>
+  Math.max(0.1, Math.round(100 * lineMm * densestTimes[fill]) / 100);
 
 /** Chance that a ray which meets a worked place is taken out: what the tool can, as deep as it goes there (1 − e^(−depth)). */
 export const takenAt = ({ takes, fullMm }: Engraving, depthMm: number): number =>
@@ -65,8 +75,47 @@ export const middleOfCell = (
   y + (Math.floor(cell / columns) + 0.5) * cellMm,
 ];
 
+/** An area over a raster: what of each cell it covers, how much of that its picture wants worked, and the chance that worked places take a ray out. */
+export interface AreaLayer {
+  readonly onBack: boolean;
+  readonly engraving: Engraving;
+  readonly covered: Float32Array;
+  /** Of a photograph, its tones; all of it else. */
+  readonly wanted: Float32Array;
+  readonly chance: number;
+}
+
+/** Areas over the raster of a sheet. */
+export const layersOver = (areas: readonly WorkedArea[], sheet: Rect, raster: SheetRaster): readonly AreaLayer[] =>
+  areas.map(({ artwork, lettering, photo, engraving, onBack }): AreaLayer => {
+    const covered = coverage(lettering.outline, rasterArea(sheet, raster), raster.columns, raster.rows);
+    return {
+      onBack,
+      engraving,
+      covered,
+      wanted:
+        photo === null
+          ? covered
+          : covered.map((share, cell) =>
+              share === 0 ? 0 : share * toneAt(photo, ...middleOfCell(sheet, raster, cell)),
+            ),
+      chance: filledShare(artwork, engraving) * takenAt(engraving, artwork.depthMm),
+    };
+  });
+
+/** What all layers cover of each cell, or want worked of it. */
+export const sumOver = (layers: readonly AreaLayer[], of: 'covered' | 'wanted'): Float32Array =>
+  layers.length === 1
+    ? layers[0]![of]
+    : Float32Array.from(layers[0]?.[of] ?? [], (_, cell) =>
+        Math.min(
+          1,
+          layers.reduce((sum, layer) => sum + layer[of][cell]!, 0),
+        ),
+      );
+
 /** How dense the fill is at each cell. */
-export const gradedOver = (artwork: PanelArtwork, sheet: Rect, raster: SheetRaster): Float32Array =>
+export const gradedOver = (artwork: Pick<PanelArtwork, 'graded'>, sheet: Rect, raster: SheetRaster): Float32Array =>
   Float32Array.from({ length: raster.columns * raster.rows }, (_, cell) =>
     gradedAt(artwork, sheet, ...middleOfCell(sheet, raster, cell)),
   );
@@ -74,22 +123,50 @@ export const gradedOver = (artwork: PanelArtwork, sheet: Rect, raster: SheetRast
 /** Paint that lies on a face takes all that meets it. */
 const paintTakes = 1;
 
+/** The chance of one layer at a cell. */
+const chanceAt = (layer: AreaLayer, graded: Float32Array, cell: number): number =>
+  layer.wanted[cell]! * graded[cell]! * layer.chance;
+
 /**
- * The chances of both faces, cell by cell: what of each cell the artwork covers, times its fill, its grading and what the tool takes;
+ * The chances of both faces, cell by cell: what of each cell an area wants worked, times its fill, its grading and what its tool takes;
  * paint on the back takes what the artwork leaves.
  */
 export const workedFaces = (
   raster: SheetRaster,
-  covered: Float32Array,
-  graded: Float32Array,
-  artwork: PanelArtwork,
-  engraving: Engraving,
+  layers: readonly AreaLayer[],
+  graded: readonly Float32Array[],
   painted: boolean,
 ): WorkedFaces => {
-  const chance = filledShare(artwork, engraving) * takenAt(engraving, artwork.depthMm);
-  const own = covered.map((share, cell) => share * graded[cell]! * chance);
-  const onBack = artwork.mirrored === true;
-  const paint = (cell: number): number => paintTakes * (1 - covered[cell]!);
-  const back = painted ? covered.map((_, cell) => paint(cell) + (onBack ? own[cell]! : 0)) : onBack ? own : null;
-  return { ...raster, front: onBack ? null : own, back };
+  const cells = raster.columns * raster.rows;
+  const faceOf = (back: boolean): Float32Array | null => {
+    const face = new Float32Array(cells);
+    const own = layers
+      .map((layer, at) => ({ layer, graded: graded[at]! }))
+      .filter(({ layer }) => layer.onBack === back);
+    if (own.length === 0 && !(back && painted)) return null;
+    for (const { layer, graded: dense } of own)
+      for (let cell = 0; cell < cells; cell += 1)
+        if (layer.wanted[cell]! > 0) face[cell] = Math.min(1, face[cell]! + chanceAt(layer, dense, cell));
+    return face;
+  };
+  const back = faceOf(true);
+  if (painted && back !== null) {
+    const covered = sumOver(layers, 'covered');
+    for (let cell = 0; cell < cells; cell += 1)
+      back[cell] = Math.min(1, back[cell]! + paintTakes * (1 - (covered[cell] ?? 0)));
+  }
+  return { ...raster, front: faceOf(false), back };
+};
+
+/** What a face gives off, shared among the areas of a cell by their chances (lm). */
+export const givenBy = (
+  layer: AreaLayer,
+  graded: Float32Array,
+  faces: WorkedFaces,
+  { frontOut, backOut }: Pick<SheetLight, 'frontOut' | 'backOut'>,
+): Float64Array => {
+  const [out, face] = layer.onBack ? [backOut, faces.back] : [frontOut, faces.front];
+  return Float64Array.from(layer.wanted, (share, cell) =>
+    share === 0 || out[cell] === 0 ? 0 : (out[cell]! * chanceAt(layer, graded, cell)) / face![cell]!,
+  );
 };

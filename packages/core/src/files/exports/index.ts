@@ -94,11 +94,8 @@ const solidFiles = ({ assemblies }: Evaluation): readonly PackFile[] =>
 /** What is worked into faces: every line and dot, and the picture for a machine that takes one. */
 const faceFiles = ({ assemblies }: Evaluation): readonly PackFile[] =>
   assemblies.flatMap((own) => {
-    const face = buildOf(own).work.workedFace?.(own) ?? null;
-    if (face === null) return [];
     const prefix = own.label === '' ? '' : `${own.id}-`;
-    const { part, raster } = face;
-    return [
+    return (buildOf(own).work.workedFaces?.(own) ?? []).flatMap(({ part, raster }) => [
       ...drawings('engraving', { ...part, id: `${prefix}${part.id}` }),
       ...(raster === null
         ? []
@@ -111,7 +108,7 @@ const faceFiles = ({ assemblies }: Evaluation): readonly PackFile[] =>
               ),
             },
           ]),
-    ];
+    ]);
   });
 
 /** Everything that goes to the bench: SVG and DXF of each part, templates, lists, the design, the lit view. */

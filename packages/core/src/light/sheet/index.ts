@@ -15,3 +15,4 @@ export {
   type SideFinish,
   type WorkedFaces,
 } from './types.js';
+export { wallsOf, type Wall } from './walls.js';

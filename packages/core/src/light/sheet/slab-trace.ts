@@ -1,7 +1,8 @@
 import type { Random } from '../../base/maths/index.js';
 import { thrownBackAt } from './fresnel.js';
 import { sideLaw } from './sides.js';
-import type { ClearSheet, EdgeFit, EdgeLed, SheetSide, WorkedFaces } from './types.js';
+import type { ClearSheet, EdgeFit, EdgeLed, WorkedFaces } from './types.js';
+import { hullOf, sideWalls, type Wall } from './walls.js';
 
 /** Where photons ended (shares of those sent), and where worked cells took them out, front and back together. */
 export interface SlabTrace {
@@ -22,7 +23,7 @@ const mostHits = 4000;
 
 /**
  * The second opinion: photons one by one through the sheet in three dimensions, with total reflection, Fresnel's law, losses
- * and chance at every face they meet. Slow and plain; shares nothing with the quick way but the laws of face and edge.
+ * and chance at every face they meet. Slow and plain; shares nothing with the quick way but the laws of face and edge and the outline that they stand along.
  */
 export const traceSlab = (
   sheet: ClearSheet,
@@ -51,12 +52,13 @@ export const traceSlab = (
     return [radius * Math.cos(angle), radius * Math.sin(angle), Math.sqrt(1 - radius * radius)];
   };
   /** From the frame of an edge (along, across the sheet, inward) to that of the sheet. */
-  const turned = (side: SheetSide, [along, across, inward]: Vector): Vector => {
-    if (side === 'bottom') return [along, inward, across];
-    if (side === 'top') return [along, -inward, across];
-    if (side === 'left') return [inward, along, across];
-    return [-inward, along, across];
-  };
+  const turned = ({ intoX, intoY, alongX, alongY }: Wall, [along, across, inward]: Vector): Vector => [
+    along * alongX + inward * intoX,
+    along * alongY + inward * intoY,
+    across,
+  ];
+  const hull = hullOf(sheet);
+  const lit = sideWalls(sheet);
 
   const send = (led: EdgeLed): keyof typeof tally => {
     const [along, across, inward] = lambert();
@@ -65,16 +67,16 @@ export const traceSlab = (
     if (random() < thrownBackAt(inward, 1 / index)) return 'thrownBack';
     const refracted: Vector = [along / index, across / index, 0];
     refracted[2] = Math.sqrt(1 - refracted[0] ** 2 - refracted[1] ** 2);
-    let [dx, dy, dz] = turned(led.side, refracted);
+    let [dx, dy, dz] = turned(lit[led.side], refracted);
     const place = led.alongMm + (random() - 0.5) * led.widthMm;
     let x = led.side === 'left' ? 0 : led.side === 'right' ? widthMm : place;
     let y = led.side === 'bottom' ? 0 : led.side === 'top' ? heightMm : place;
     let z = onto;
     for (let hit = 0; hit < mostHits; hit += 1) {
-      const toX = dx === 0 ? Infinity : ((dx > 0 ? widthMm : 0) - x) / dx;
-      const toY = dy === 0 ? Infinity : ((dy > 0 ? heightMm : 0) - y) / dy;
+      const next = hull(x, y, dx, dy);
+      if (next === null) return 'lost';
       const toZ = dz === 0 ? Infinity : ((dz > 0 ? half : -half) - z) / dz;
-      const way = Math.min(toX, toY, toZ);
+      const way = Math.min(next.way, toZ);
       if (random() > Math.exp(-lossPerMm * way)) return 'lost';
       x += dx * way;
       y += dy * way;
@@ -94,13 +96,13 @@ export const traceSlab = (
         dz = -dz;
         continue;
       }
-      const side: SheetSide = way === toX ? (dx > 0 ? 'right' : 'left') : dy > 0 ? 'top' : 'bottom';
-      const law = lawOf[side];
-      const onX = side === 'left' || side === 'right';
-      if (random() < law.mirrored(Math.abs(onX ? dx : dy))) {
-        if (onX) dx = -dx;
-        else dy = -dy;
-      } else if (random() < law.scattered) [dx, dy, dz] = turned(side, lambert());
+      const { wall } = next;
+      const law = lawOf[wall.side];
+      const inward = dx * wall.intoX + dy * wall.intoY;
+      if (random() < law.mirrored(Math.abs(inward))) {
+        dx -= 2 * inward * wall.intoX;
+        dy -= 2 * inward * wall.intoY;
+      } else if (random() < law.scattered) [dx, dy, dz] = turned(wall, lambert());
       else return 'edges';
     }
     return 'lost';

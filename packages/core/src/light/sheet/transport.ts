@@ -10,6 +10,7 @@ import {
   type SheetSide,
   type WorkedFaces,
 } from './types.js';
+import { hullOf, sideWalls, type Hull, type Wall } from './walls.js';
 
 /** How finely light is followed. */
 export interface Following {
@@ -29,14 +30,6 @@ export const fullFollowing: Following = { azimuths: 128, rays: 9000, slopes: 5, 
 const azimuthsFor = ({ azimuths, rays }: Following, leds: number): number =>
   Math.round(Math.min(azimuths, Math.max(azimuths / 4, rays / leds)));
 
-/** Unit vectors into the sheet and along each edge, and whether the edge runs across. */
-const frames: Readonly<Record<SheetSide, { readonly into: readonly [number, number]; readonly across: boolean }>> = {
-  bottom: { into: [0, 1], across: true },
-  top: { into: [0, -1], across: true },
-  left: { into: [1, 0], across: false },
-  right: { into: [-1, 0], across: false },
-};
-
 const azimuthAt = ({ limits }: RayFan, quantile: number): number => {
   const last = limits.length - 2;
   const place = quantile * (last + 1);
@@ -49,8 +42,9 @@ const slopesAt = ({ tangents }: RayFan, quantile: number): Float64Array =>
 
 /** Where a ray begins: on an edge, in a direction, with what it carries at each slope (lm). */
 interface Start {
-  readonly side: SheetSide;
-  readonly alongMm: number;
+  readonly wall: Wall;
+  readonly x: number;
+  readonly y: number;
   readonly azimuth: number;
   readonly tangents: Float64Array;
   readonly weights: Float64Array;
@@ -85,10 +79,7 @@ class Ray {
   dx: number;
   dy: number;
 
-  constructor(
-    { side, alongMm, azimuth, tangents, weights }: Start,
-    { widthMm, heightMm, thicknessMm, lossPerMm, silver }: ClearSheet,
-  ) {
+  constructor({ wall, x, y, azimuth, tangents, weights }: Start, { thicknessMm, lossPerMm, silver }: ClearSheet) {
     const count = weights.length;
     this.weights = Float64Array.from(weights);
     this.bases = Float64Array.from(weights);
@@ -109,12 +100,11 @@ class Ray {
       carried += weights[k]!;
     }
     this.carried = carried;
-    const frame = frames[side];
     const [sin, cos] = [Math.sin(azimuth), Math.cos(azimuth)];
-    this.dx = frame.across ? sin : frame.into[0] * cos;
-    this.dy = frame.across ? frame.into[1] * cos : sin;
-    this.x = frame.across ? alongMm : side === 'left' ? 0 : widthMm;
-    this.y = frame.across ? (side === 'bottom' ? 0 : heightMm) : alongMm;
+    this.dx = wall.intoX * cos + wall.alongX * sin;
+    this.dy = wall.intoY * cos + wall.alongY * sin;
+    this.x = x;
+    this.y = y;
   }
 
   /** Takes off what is lost along a way in the clear, and moves on in the zigzag; returns what was lost. */
@@ -176,13 +166,15 @@ class Ray {
 class Walk {
   readonly frontOut: Float64Array;
   readonly backOut: Float64Array;
-  readonly edgeOut: Readonly<Record<SheetSide, Float64Array>>;
+  readonly edges: Record<SheetSide, number> = { top: 0, right: 0, bottom: 0, left: 0 };
+  readonly edgeCells: Float64Array;
   readonly lost = new Float64Array(1);
   left = 0;
   /** By cell: the chance that a meeting takes a ray out, by either face or by silver, and the shares of that for front and back. */
   private readonly chances: Float32Array;
   private readonly frontShares: Float32Array;
   private readonly backShares: Float32Array;
+  private readonly hull: Hull;
   private readonly laws;
   private readonly scatter;
   private readonly chance = seededRandom(1);
@@ -195,6 +187,8 @@ class Walk {
     const { columns, rows, front, back } = faces;
     this.frontOut = new Float64Array(columns * rows);
     this.backOut = new Float64Array(columns * rows);
+    this.edgeCells = new Float64Array(columns * rows);
+    this.hull = hullOf(sheet);
     this.chances = new Float32Array(columns * rows);
     this.frontShares = new Float32Array(columns * rows);
     this.backShares = new Float32Array(columns * rows);
@@ -210,12 +204,6 @@ class Walk {
       this.frontShares[cell] = (out * inFront) / (chance * (inFront + behind));
       this.backShares[cell] = (out * behind) / (chance * (inFront + behind));
     }
-    this.edgeOut = {
-      top: new Float64Array(columns),
-      bottom: new Float64Array(columns),
-      left: new Float64Array(rows),
-      right: new Float64Array(rows),
-    };
     this.laws = Object.fromEntries(sheetSides.map((side) => [side, sideLaw(sheet.sides[side], sheet.index)])) as Record<
       SheetSide,
       ReturnType<typeof sideLaw>
@@ -228,20 +216,26 @@ class Walk {
     const ray = new Ray(start, this.sheet);
     const enough = ray.carried * this.following.until;
     for (let mirrorings = 0; ; mirrorings += 1) {
-      const side = this.cross(ray);
-      const remains = this.meet(ray, side, start.tangents, enough, depth);
+      const next = this.hull(ray.x, ray.y, ray.dx, ray.dy);
+      if (next === null) {
+        this.left += ray.weights.reduce((sum, weight) => sum + weight, 0);
+        return;
+      }
+      this.cross(ray, next.way);
+      const { wall } = next;
+      const remains = this.meet(ray, wall, start.tangents, enough, depth);
       if (remains <= enough || mirrorings === mostMirrored) {
         this.left += remains;
         return;
       }
-      if (side === 'left' || side === 'right') ray.dx = -ray.dx;
-      else ray.dy = -ray.dy;
+      const inward = 2 * (ray.dx * wall.intoX + ray.dy * wall.intoY);
+      ray.dx -= inward * wall.intoX;
+      ray.dy -= inward * wall.intoY;
     }
   }
 
-  /** Straight on over the cells to the next edge; what they take goes to their light. */
-  private cross(ray: Ray): SheetSide {
-    const { widthMm, heightMm } = this.sheet;
+  /** Straight on over the cells, so far; what they take goes to their light. */
+  private cross(ray: Ray, end: number): void {
     const { cellMm, columns, rows } = this.faces;
     const { chances, frontShares, backShares, frontOut, backOut, lost } = this;
     const { x, y, dx, dy } = ray;
@@ -251,9 +245,6 @@ class Walk {
     const stepY = dy > 0 ? 1 : -1;
     const perX = dx === 0 ? Infinity : Math.abs(cellMm / dx);
     const perY = dy === 0 ? Infinity : Math.abs(cellMm / dy);
-    const endX = dx === 0 ? Infinity : ((dx > 0 ? widthMm : 0) - x) / dx;
-    const endY = dy === 0 ? Infinity : ((dy > 0 ? heightMm : 0) - y) / dy;
-    const end = Math.min(endX, endY);
     let nextX = dx === 0 ? Infinity : ((column + (dx > 0 ? 1 : 0)) * cellMm - x) / dx;
     let nextY = dy === 0 ? Infinity : ((row + (dy > 0 ? 1 : 0)) * cellMm - y) / dy;
     let at = 0;
@@ -285,14 +276,12 @@ class Walk {
     lost[0]! += ray.clear(end - lossFrom, end - clearFrom);
     ray.x = x + dx * end;
     ray.y = y + dy * end;
-    return endX < endY ? (dx > 0 ? 'right' : 'left') : dy > 0 ? 'top' : 'bottom';
   }
 
   /** What an edge throws back like a mirror stays in the ray, what it scatters goes on as another; returns what remains. */
-  private meet(ray: Ray, side: SheetSide, tangents: Float64Array, enough: number, depth: number): number {
-    const upright = side === 'left' || side === 'right';
-    const alongSide = upright ? ray.y : ray.x;
-    const straight = Math.abs(upright ? ray.dx : ray.dy);
+  private meet(ray: Ray, wall: Wall, tangents: Float64Array, enough: number, depth: number): number {
+    const { side } = wall;
+    const straight = Math.abs(ray.dx * wall.intoX + ray.dy * wall.intoY);
     const { mirrored, scattered } = this.laws[side];
     const { weights, bases } = ray;
     let [remains, through] = [0, 0];
@@ -305,21 +294,28 @@ class Walk {
       remains += back;
     }
     const again = through * scattered * this.scatter.kept;
-    const bins = this.edgeOut[side];
-    bins[Math.min(bins.length - 1, Math.max(0, Math.floor(alongSide / this.faces.cellMm)))]! += through - again;
-    if (again > enough && depth < mostScattered) this.follow(this.scatteredFrom(side, alongSide, again), depth + 1);
+    this.edges[side] += through - again;
+    this.edgeCells[this.cellAt(ray.x, ray.y)]! += through - again;
+    if (again > enough && depth < mostScattered) this.follow(this.scatteredFrom(wall, ray, again), depth + 1);
     else this.left += again;
     return remains;
   }
 
-  private scatteredFrom(side: SheetSide, alongMm: number, lumens: number): Start {
+  private cellAt(x: number, y: number): number {
+    const { cellMm, columns, rows } = this.faces;
+    const hold = (value: number, most: number): number => Math.min(most, Math.max(0, Math.floor(value)));
+    return hold(y / cellMm, rows - 1) * columns + hold(x / cellMm, columns - 1);
+  }
+
+  private scatteredFrom(wall: Wall, { x, y }: Ray, lumens: number): Start {
     // An even sequence would keep step with the order in which rays come to the edges.
     const [where, which] = [this.chance(), this.chance()];
     const { fan } = this.scatter;
     const tangents = slopesAt(fan, where);
     return {
-      side,
-      alongMm,
+      wall,
+      x,
+      y,
       azimuth: azimuthAt(fan, where) * (which < 0.5 ? -1 : 1),
       tangents,
       weights: new Float64Array(tangents.length).fill(lumens / tangents.length),
@@ -328,17 +324,27 @@ class Walk {
 }
 
 /** Rays of one LED: azimuths of equal flux to both sides, each from its own place along the emitter, shifted LED by LED. */
-const raysOf = (led: EdgeLed, number: number, { entered, fan }: EdgeEntry, azimuths: number): readonly Start[] => {
+const raysOf = (
+  led: EdgeLed,
+  number: number,
+  { entered, fan }: EdgeEntry,
+  azimuths: number,
+  sides: Readonly<Record<SheetSide, Wall>>,
+): readonly Start[] => {
   const [shift] = evenPoint(number);
+  const wall = sides[led.side];
+  const upright = led.side === 'left' || led.side === 'right';
   return Array.from({ length: 2 * azimuths }, (_, ray): Start => {
     const each = ray >> 1;
     const quantile = (each + shift) / azimuths;
     const tangents = slopesAt(fan, quantile);
     const weight = (led.lumens * entered) / (2 * azimuths * tangents.length);
     const [, place] = evenPoint(number * 2 * azimuths + ray);
+    const along = led.alongMm + (place - 0.5) * led.widthMm;
     return {
-      side: led.side,
-      alongMm: led.alongMm + (place - 0.5) * led.widthMm,
+      wall,
+      x: upright ? wall.x0 : along,
+      y: upright ? along : wall.y0,
       azimuth: azimuthAt(fan, quantile) * (ray % 2 === 0 ? 1 : -1),
       tangents,
       weights: new Float64Array(tangents.length).fill(weight),
@@ -365,20 +371,21 @@ export const sheetLight = (
   const walk = new Walk(sheet, faces, following);
   const azimuths = azimuthsFor(following, leds.length);
   const emitted = leds.reduce((total, { lumens }) => total + lumens, 0);
+  const sides = sideWalls(sheet);
   leds.forEach((led, number) => {
-    for (const start of raysOf(led, number + 1, entry, azimuths)) walk.follow(start);
+    for (const start of raysOf(led, number + 1, entry, azimuths, sides)) walk.follow(start);
   });
-  const { frontOut, backOut, edgeOut, lost, left } = walk;
+  const { frontOut, backOut, edges, edgeCells, lost, left } = walk;
   return {
     emitted,
     missed: emitted * entry.missed,
     thrownBack: emitted * entry.thrownBack,
     out: sum(frontOut) + sum(backOut),
-    edges: { top: sum(edgeOut.top), right: sum(edgeOut.right), bottom: sum(edgeOut.bottom), left: sum(edgeOut.left) },
+    edges,
     lost: lost[0]!,
     left,
     frontOut,
     backOut,
-    edgeOut,
+    edgeCells,
   };
 };

@@ -1,3 +1,5 @@
+import type { Ring } from '../../base/outlines/index.js';
+
 /** The four edges of a sheet, seen from the front. */
 export const sheetSides = ['top', 'right', 'bottom', 'left'] as const;
 export type SheetSide = (typeof sheetSides)[number];
@@ -5,10 +7,12 @@ export type SheetSide = (typeof sheetSides)[number];
 /** How an edge is finished, or what is stuck on it. */
 export type SideFinish = 'polished' | 'sawn' | 'sanded' | 'white' | 'black';
 
-/** A rectangular clear sheet with air at both faces, or silvered on one. Lengths in mm. */
+/** A clear sheet, rectangular or of a drawn outline, with air at both faces, or silvered on one. Lengths in mm. */
 export interface ClearSheet {
   readonly widthMm: number;
   readonly heightMm: number;
+  /** A drawn outline in a rectangle of that size, from its lower left corner; each stretch counts to the side that it looks to. */
+  readonly outline?: Ring | null;
   readonly thicknessMm: number;
   /** Refractive index. */
   readonly index: number;
@@ -66,6 +70,6 @@ export interface SheetLight {
   /** By cell, of the front and of the back (lm). */
   readonly frontOut: Float64Array;
   readonly backOut: Float64Array;
-  /** By stretches of `cellMm` along each edge, from the left or the bottom (lm). */
-  readonly edgeOut: Readonly<Record<SheetSide, Float64Array>>;
+  /** By cell, what leaves by stretches of the outline that lie in it (lm). */
+  readonly edgeCells: Float64Array;
 }

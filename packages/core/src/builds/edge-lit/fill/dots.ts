@@ -1,5 +1,5 @@
 import { inOutline, type Outline, type Point, type Rect } from '../../../base/outlines/index.js';
-import { mostMarks } from './hatch.js';
+import { mostDots } from './hatch.js';
 
 /**
  * Dots on a square grid, `spacingMm` apart where the fill is densest; elsewhere some are left out by error diffusion
@@ -13,7 +13,7 @@ export const dotsOf = (
 ): readonly Point[] | null => {
   const columns = Math.max(1, Math.floor(bounds.width / spacingMm));
   const rows = Math.max(1, Math.floor(bounds.height / spacingMm));
-  if (columns * rows > 8 * mostMarks) return null;
+  if (columns * rows > mostDots) return null;
   const dots: Point[] = [];
   let below = new Float64Array(columns + 2);
   for (let row = 0; row < rows; row += 1) {
@@ -37,7 +37,6 @@ export const dotsOf = (
       below[column + 1 + way]! += (1 / 16) * error;
       if (drawn && inOutline([x, y], outline)) dots.push([x, y]);
     }
-    if (dots.length > mostMarks) return null;
   }
   return dots;
 };

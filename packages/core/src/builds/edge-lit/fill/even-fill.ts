@@ -1,10 +1,11 @@
-import { coverage, type Rect } from '../../../base/outlines/index.js';
+import type { Rect } from '../../../base/outlines/index.js';
 import { evenWorking, previewFollowing, sheetLight, type Following } from '../../../light/sheet/index.js';
 import type { PanelArtwork } from '../schema.js';
-import { behindOf } from '../look.js';
+import { workedOf, type WorkedArea } from '../areas.js';
+import { behindOf, towardViewer } from '../look.js';
 import type { PanelResults } from '../results.js';
 import { clearSheetOf, edgeFitOf, edgeLedsOf } from '../sheet-light.js';
-import { rasterArea, rasterOver, workedFaces, type SheetRaster } from '../worked.js';
+import { givenBy, layersOver, rasterOver, sumOver, workedFaces, type SheetRaster } from '../worked.js';
 
 /** The solver looks at so many cells along the sheet, in patches of so many: fine enough for what fades slowly. */
 const cellsAlong = 60;
@@ -24,29 +25,35 @@ export interface EvenFill {
 }
 
 /**
- * How dense the fill is to be, place by place, so that all of the artwork gives off alike (`light/sheet/even`). For a fill that can be
- * graded; null where nothing is worked.
+ * How dense the fill is to be, place by place, so that all that is worked gives off alike toward the viewer (`light/sheet/even`). For
+ * fills that can be graded, all areas by one; null where nothing is worked.
  */
 export const evenFill = (
-  { assembly, geometry, materials, runs, share, lettering, design }: PanelResults,
-  artwork: PanelArtwork = assembly.artwork,
+  { assembly, geometry, materials, runs, share, design }: PanelResults,
+  asked: readonly WorkedArea[],
 ): EvenFill | null => {
   const { sheet } = geometry;
+  const areas = workedOf(asked);
   const raster = rasterOver(sheet, cellsAlong);
   const { columns, rows } = raster;
-  const covered = coverage(lettering.outline, rasterArea(sheet, raster), columns, rows);
-  const mask = Uint8Array.from(covered, (part) => (part > 0.05 ? 1 : 0));
+  const layers = layersOver(areas, sheet, raster);
+  const wanted = sumOver(layers, 'wanted');
+  const mask = Uint8Array.from({ length: columns * rows }, (_, cell) => ((wanted[cell] ?? 0) > 0.05 ? 1 : 0));
   if (!mask.includes(1)) return null;
-  const clear = clearSheetOf(assembly, materials);
+  const clear = clearSheetOf(assembly, materials, geometry);
   const fit = edgeFitOf(assembly, materials);
   const leds = edgeLedsOf(runs.leds, runs, share, geometry, materials, design.brief.light, assembly.sheet);
-  const painted = behindOf(assembly.sheet, materials.pane) === 'painted';
-  const onBack = artwork.mirrored === true;
+  const behind = behindOf(assembly.sheet, materials.pane);
   const lightOf = (density: Float32Array): Float64Array => {
-    const faces = workedFaces(raster, covered, density, artwork, materials.engraving, painted);
-    const { frontOut, backOut } = sheetLight(clear, fit, leds, faces, following);
-    const given = onBack ? backOut : frontOut;
-    return given.map((lm, cell) => (covered[cell]! > 0 ? lm / covered[cell]! : 0));
+    const graded = layers.map(() => density);
+    const faces = workedFaces(raster, layers, graded, behind === 'painted');
+    const found = sheetLight(clear, fit, leds, faces, following);
+    const seen = new Float64Array(columns * rows);
+    for (const layer of layers) {
+      const toward = towardViewer(layer.engraving, layer.onBack, behind);
+      givenBy(layer, density, faces, found).forEach((lm, cell) => (seen[cell]! += lm * toward));
+    }
+    return seen.map((lm, cell) => (wanted[cell]! > 0 ? lm / wanted[cell]! : 0));
   };
   const found = evenWorking(lightOf, { columns, rows, mask, patch, least: leastShare, rounds });
   return {

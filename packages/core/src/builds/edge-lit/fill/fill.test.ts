@@ -98,7 +98,8 @@ describe('a fill that evens the artwork', () => {
   it('evens one edge to nine tenths where it was less than half, and two edges too', () => {
     const fading = evaluatedCoarsely(quietRoom, fonts);
     expect(fading.glow.patches.evenShare).toBeLessThan(0.5);
-    const found = evenFill(fading, { ...fading.assembly.artwork, fill: 'hatch', spacingMm: 0.2 })!;
+    const [area] = fading.areas;
+    const found = evenFill(fading, [{ ...area!, artwork: { ...area!.artwork, fill: 'hatch', spacingMm: 0.2 } }])!;
     const evened = evaluated(
       changed(
         quietRoom,
@@ -117,6 +118,6 @@ describe('a fill that evens the artwork', () => {
 
   it('is none where nothing is worked', () => {
     const bare = evaluatedCoarsely(changed(quietRoom, { 'brief.text': '' }), fonts);
-    expect(evenFill(bare)).toBeNull();
+    expect(evenFill(bare, bare.areas)).toBeNull();
   });
 });

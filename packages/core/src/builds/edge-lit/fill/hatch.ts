@@ -1,7 +1,9 @@
 import { levelStretches, type Outline, type Point } from '../../../base/outlines/index.js';
 
-/** The most lines, or dots, that are drawn of one fill: a file of more is no use at any machine. */
+/** The most lines, or dots, in the drawing of one fill: a drawing of more is no use at any machine. */
 export const mostMarks = 60_000;
+/** The most places of a grid of dots, and dots of it: a picture for a machine takes as many. */
+export const mostDots = 8 * mostMarks;
 
 /** A stretch of a line of hatch, in the axes of the assembly. */
 export type Stroke = readonly [from: Point, to: Point];

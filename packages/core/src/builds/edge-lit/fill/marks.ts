@@ -1,6 +1,7 @@
-import type { Outline, Point } from '../../../base/outlines/index.js';
+import type { Outline, Point, Rect } from '../../../base/outlines/index.js';
+import { fillOf, type WorkedArea } from '../areas.js';
+import { toneAt } from '../photo.js';
 import { gradedAt, spacingOf } from '../worked.js';
-import type { PanelFacts } from '../results.js';
 import { dotsOf } from './dots.js';
 import { hatchOf, type Stroke } from './hatch.js';
 
@@ -12,17 +13,15 @@ export type Marks =
   /** More lines or dots than any file takes. */
   | { readonly kind: 'too-many' };
 
-/** The fill of the artwork as it is drawn: its area, lines, or dots. */
-export const marksOf = ({
-  assembly: { artwork },
-  geometry: { sheet },
-  lettering: { outline, bounds },
-  materials: { engraving },
-}: Pick<PanelFacts, 'assembly' | 'geometry' | 'lettering' | 'materials'>): Marks => {
-  if (artwork.fill === 'solid' || bounds === null) return { kind: 'area', outline };
-  const densityAt = (x: number, y: number): number => gradedAt(artwork, sheet, x, y);
+/** The fill of an area as it is drawn: its area, lines, or dots; a photograph as dots by its tones. */
+export const marksOf = ({ artwork, lettering, photo, engraving }: WorkedArea, sheet: Rect): Marks => {
+  const { outline, bounds } = lettering;
+  const fill = fillOf(artwork);
+  if (fill === 'solid' || bounds === null) return { kind: 'area', outline };
+  const densityAt = (x: number, y: number): number =>
+    gradedAt(artwork, sheet, x, y) * (photo === null ? 1 : toneAt(photo, x, y));
   const spacing = spacingOf(artwork);
-  if (artwork.fill === 'hatch') {
+  if (fill === 'hatch') {
     const strokes = hatchOf(outline, spacing, bounds, densityAt);
     return strokes === null ? { kind: 'too-many' } : { kind: 'lines', strokes, lineMm: engraving.lineMm };
   }

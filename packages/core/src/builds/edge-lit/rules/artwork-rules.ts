@@ -1,10 +1,12 @@
-import { set } from '../../../document/design/index.js';
+import { distanceToOutline, inRing } from '../../../base/outlines/index.js';
+import { set, type FieldChange } from '../../../document/design/index.js';
 import { fieldsIn } from '../../../judging/results/index.js';
 import { oneChange, type Candidate, type Rule } from '../../../judging/findings/index.js';
-import { mostMarks } from '../fill/hatch.js';
+import { fillOf, workedOf, type WorkedArea } from '../areas.js';
+import { mostDots, mostMarks } from '../fill/hatch.js';
 import type { PanelResults } from '../results.js';
 import { spacingOf, takenAt } from '../worked.js';
-import { mm, one, onArtwork, perCent } from './common.js';
+import { areaFields, engraversFor, mm, onArea, one, onArtwork, perCent, worstOf, type Off } from './common.js';
 
 const isWorked = ({ lettering }: PanelResults): boolean => lettering.outline.length > 0;
 
@@ -31,39 +33,61 @@ export const nothingWorked: Rule<PanelResults> = ({ results }) => {
   };
 };
 
-/** How far artwork reaches past what is seen of the sheet (mm). */
-const outside = ({ lettering: { bounds }, geometry: { seen } }: PanelResults): number =>
-  bounds === null
-    ? 0
-    : Math.max(
-        0,
-        seen.x - bounds.x,
-        seen.y - bounds.y,
-        bounds.x + bounds.width - seen.x - seen.width,
-        bounds.y + bounds.height - seen.y - seen.height,
-      );
+/** How far an area reaches past what is seen of the sheet, or past its drawn outline (mm). */
+const areaOutside = (
+  { geometry: { seen, ring } }: PanelResults,
+  { lettering: { bounds, outline } }: WorkedArea,
+): number => {
+  if (bounds === null) return 0;
+  const past = Math.max(
+    0,
+    seen.x - bounds.x,
+    seen.y - bounds.y,
+    bounds.x + bounds.width - seen.x - seen.width,
+    bounds.y + bounds.height - seen.y - seen.height,
+  );
+  // Rectangles are their bounds; of others the corners are asked.
+  return ring.length === 4
+    ? past
+    : outline
+        .flat()
+        .reduce((most, point) => (inRing(point, ring) ? most : Math.max(most, distanceToOutline(point, [ring]))), past);
+};
+
+const farthestOut = (results: PanelResults): Off => worstOf(results, (area) => areaOutside(results, area));
+const outside = (results: PanelResults): number => farthestOut(results).by;
 
 const marginMm = 4;
 
+/** Of an area, the field that says how large it is, and that set to a share of what it is. */
+const resized = (results: PanelResults, area: WorkedArea, share: number): FieldChange => {
+  const { drawing, photo, capHeightMm } = area.artwork;
+  const fields = areaFields(results, area);
+  if (photo !== null && photo !== undefined)
+    return set(fields.photo.widthMm, Math.max(5, Math.floor(photo.widthMm * share)));
+  return drawing === null || drawing === undefined
+    ? set(fields.capHeightMm, Math.max(2, Math.floor(capHeightMm * share)))
+    : set(fields.drawing.scale, drawing.scale * share);
+};
+
 /** Artwork that reaches past the sheet, or into what holds it. */
 export const artworkOutside: Rule<PanelResults> = ({ results }) => {
-  const over = outside(results);
-  const { bounds } = results.lettering;
+  const { area, by: over } = farthestOut(results);
+  const { bounds } = area.lettering;
   if (over <= 0.01 || bounds === null) return null;
   const { seen, sheet } = results.geometry;
-  const { artwork } = results.assembly;
-  const fields = fieldsIn(results);
+  const fields = areaFields(results, area);
   const middleUp = seen.y + seen.height / 2 - (sheet.y + sheet.height / 2);
   const inMiddle: Candidate = {
     label: 'In the middle of what is seen of the sheet',
-    change: [set(fields.artwork.offsetXMm, 0), set(fields.artwork.offsetYMm, one(middleUp))],
+    change: [set(fields.offsetXMm, 0), set(fields.offsetYMm, one(middleUp))],
   };
-  const share = Math.min((seen.width - 2 * marginMm) / bounds.width, (seen.height - 2 * marginMm) / bounds.height);
-  const { drawing } = artwork;
-  const resized =
-    drawing === null || drawing === undefined
-      ? set(fields.artwork.capHeightMm, Math.max(2, Math.floor(artwork.capHeightMm * share * 0.98)))
-      : set(fields.artwork.drawing.scale, drawing.scale * share * 0.98);
+  const room = Math.min((seen.width - 2 * marginMm) / bounds.width, (seen.height - 2 * marginMm) / bounds.height);
+  // A drawn outline leaves less room than its bounds: smaller is tried until it fits.
+  const shares =
+    results.geometry.ring.length === 4
+      ? [0.98 * room]
+      : [0.98, 0.85, 0.7, 0.55, 0.4].map((part) => part * Math.min(1, room));
   return {
     id: 'artwork-outside',
     severity: 'stop',
@@ -83,15 +107,12 @@ export const artworkOutside: Rule<PanelResults> = ({ results }) => {
       { id: 'centre-artwork', candidates: [inMiddle] },
       {
         id: 'smaller-artwork',
-        candidates:
-          share < 1 && share > 0
-            ? [
-                {
-                  label: `Artwork ${Math.floor(98 * share)} % as large, in the middle`,
-                  change: [...inMiddle.change, resized],
-                },
-              ]
-            : [],
+        candidates: shares
+          .filter((share) => share < 1 && share > 0)
+          .map((share) => ({
+            label: `Artwork ${Math.floor(100 * share)} % as large, in the middle`,
+            change: [...inMiddle.change, resized(results, area, share)],
+          })),
       },
     ],
   };
@@ -99,8 +120,8 @@ export const artworkOutside: Rule<PanelResults> = ({ results }) => {
 
 /** A mirror is worked through its silver, from behind. */
 export const mirrorFromBehind: Rule<PanelResults> = ({ results }) => {
-  const wrong = ({ materials, assembly }: PanelResults): boolean =>
-    materials.pane.silver !== undefined && assembly.artwork.mirrored !== true;
+  const front = ({ areas }: PanelResults): readonly WorkedArea[] => workedOf(areas).filter(({ onBack }) => !onBack);
+  const wrong = (tried: PanelResults): boolean => tried.materials.pane.silver !== undefined && front(tried).length > 0;
   if (!wrong(results)) return null;
   return {
     id: 'mirror-from-behind',
@@ -118,7 +139,15 @@ export const mirrorFromBehind: Rule<PanelResults> = ({ results }) => {
       settled: (tried) => !wrong(tried),
     },
     remedies: [
-      oneChange('from-behind', 'Work it from behind, drawn mirrored', fieldsIn(results).artwork.mirrored, true),
+      {
+        id: 'from-behind',
+        candidates: [
+          {
+            label: 'Work it from behind, drawn mirrored',
+            change: front(results).map((area) => set(areaFields(results, area).mirrored, true)),
+          },
+        ],
+      },
     ],
   };
 };
@@ -127,19 +156,20 @@ export const mirrorFromBehind: Rule<PanelResults> = ({ results }) => {
 const deepestShare = 1 / 3;
 const palestShare = 0.5;
 
+const depthOff = ({ artwork, engraving }: WorkedArea, thicknessMm: number): number =>
+  Math.max(0, artwork.depthMm - thicknessMm * deepestShare, engraving.fullMm * Math.LN2 - artwork.depthMm);
+
+const farthestDeep = (results: PanelResults): Off =>
+  worstOf(results, (area) => depthOff(area, results.materials.pane.thicknessMm));
+
 /** Artwork worked too deep for its sheet, or too shallow to shine. */
 export const depthOutOfRange: Rule<PanelResults> = ({ results }) => {
-  const { artwork } = results.assembly;
-  const { pane, engraving } = results.materials;
+  const { area, by } = farthestDeep(results);
+  if (by <= 1e-6) return null;
+  const { artwork, engraving } = area;
+  const { pane } = results.materials;
   const most = pane.thicknessMm * deepestShare;
   const least = engraving.fullMm * Math.LN2;
-  const off = ({ assembly, materials }: PanelResults): number =>
-    Math.max(
-      0,
-      assembly.artwork.depthMm - materials.pane.thicknessMm * deepestShare,
-      materials.engraving.fullMm * Math.LN2 - assembly.artwork.depthMm,
-    );
-  if (off(results) <= 1e-6) return null;
   const deep = artwork.depthMm > most;
   const usual = Math.round(100 * Math.min(most, 2 * engraving.fullMm)) / 100;
   return {
@@ -154,31 +184,35 @@ export const depthOutOfRange: Rule<PanelResults> = ({ results }) => {
       { label: 'deep', value: artwork.depthMm, unit: 'mm' },
       { label: deep ? 'at most' : 'at least', value: Math.round(100 * (deep ? most : least)) / 100, unit: 'mm' },
     ],
-    where: onArtwork(results),
+    where: onArea(results, area),
     target: {
       label: 'out of range by',
       better: 'lower',
       unit: 'mm',
-      read: (tried) => Math.round(1000 * off(tried)) / 1000,
-      settled: (tried) => off(tried) <= 1e-6,
+      read: (tried) => Math.round(1000 * farthestDeep(tried).by) / 1000,
+      settled: (tried) => farthestDeep(tried).by <= 1e-6,
     },
-    remedies: [oneChange('usual-depth', `${usual} mm deep`, fieldsIn(results).artwork.depthMm, Math.max(0.005, usual))],
+    remedies: [oneChange('usual-depth', `${usual} mm deep`, areaFields(results, area).depthMm, Math.max(0.005, usual))],
   };
 };
 
 /** Lines nearer than this many of their widths run together. */
 const runTogether = 1.15;
 
+const merges = ({ artwork, engraving }: WorkedArea): boolean =>
+  fillOf(artwork) !== 'solid' &&
+  (artwork.graded ?? null) === null &&
+  (artwork.photo ?? null) === null &&
+  spacingOf(artwork) < runTogether * engraving.lineMm;
+
 /** Hatch or dots closer than the tool’s line is wide merge, and are no fill any more. */
 export const linesMerge: Rule<PanelResults> = ({ results }) => {
-  const { artwork } = results.assembly;
-  const merge = ({ assembly, materials }: PanelResults): boolean =>
-    assembly.artwork.fill !== 'solid' &&
-    (assembly.artwork.graded ?? null) === null &&
-    spacingOf(assembly.artwork) < runTogether * materials.engraving.lineMm;
-  if (!merge(results)) return null;
-  const { lineMm } = results.materials.engraving;
-  const fields = fieldsIn(results).artwork;
+  const area = workedOf(results.areas).find(merges);
+  if (area === undefined) return null;
+  const { artwork } = area;
+  const { lineMm } = area.engraving;
+  const fields = areaFields(results, area);
+  const same = ({ areas }: PanelResults): WorkedArea | undefined => areas[area.place];
   return {
     id: 'lines-merge',
     severity: 'note',
@@ -189,13 +223,16 @@ export const linesMerge: Rule<PanelResults> = ({ results }) => {
       { label: 'apart', value: spacingOf(artwork), unit: 'mm' },
       { label: 'wide', value: lineMm, unit: 'mm' },
     ],
-    where: onArtwork(results),
+    where: onArea(results, area),
     target: {
       label: 'apart',
       better: 'higher',
       unit: 'mm',
-      read: (tried) => (tried.assembly.artwork.fill === 'solid' ? 20 : spacingOf(tried.assembly.artwork)),
-      settled: (tried) => !merge(tried),
+      read: (tried) => {
+        const now = same(tried)?.artwork;
+        return now === undefined || fillOf(now) === 'solid' ? 20 : spacingOf(now);
+      },
+      settled: (tried) => !tried.areas.some(merges),
     },
     remedies: [
       oneChange('all-over', 'Work it all over', fields.fill, 'solid'),
@@ -204,74 +241,76 @@ export const linesMerge: Rule<PanelResults> = ({ results }) => {
   };
 };
 
-/** So many lines or dots would a fill have at least, by the area that it covers. */
-const marksWanted = ({ assembly: { artwork }, lettering: { bounds } }: PanelResults): number => {
-  if (artwork.fill === 'solid' || bounds === null) return 0;
+/** So many places has the fill of an area, and so many of them are the most. */
+const marksOfArea = ({ artwork, lettering: { bounds } }: WorkedArea): number => {
+  const fill = fillOf(artwork);
+  if (fill === 'solid' || bounds === null) return 0;
   const across = spacingOf(artwork);
-  return artwork.fill === 'hatch'
-    ? Math.ceil(bounds.height / across)
-    : Math.ceil(bounds.height / across) * Math.ceil(bounds.width / across);
+  const up = Math.ceil(bounds.height / across);
+  return fill === 'hatch' ? up : up * Math.ceil(bounds.width / across);
 };
+
+/** Tools that go over a face take a picture of any number of dots; others a drawing. */
+const mostOf = ({ artwork, engraving }: WorkedArea): number =>
+  fillOf(artwork) === 'dots' && engraving.dotsPerInch !== undefined ? mostDots : mostMarks;
+
+const fullest = (results: PanelResults): Off => worstOf(results, (area) => marksOfArea(area) / mostOf(area));
 
 /** More lines or dots than a file or a machine takes. */
 export const tooManyMarks: Rule<PanelResults> = ({ results }) => {
-  const wanted = marksWanted(results);
-  const most = results.assembly.artwork.fill === 'dots' ? 8 * mostMarks : mostMarks;
-  if (wanted <= most) return null;
-  const fields = fieldsIn(results).artwork;
-  const by = results.assembly.artwork.fill === 'dots' ? Math.sqrt(wanted / most) : wanted / most;
-  const spacing = Math.min(20, Math.ceil(10 * spacingOf(results.assembly.artwork) * by * 1.05) / 10);
+  const { area, by } = fullest(results);
+  if (by <= 1) return null;
+  const [wanted, most] = [marksOfArea(area), mostOf(area)];
+  const fields = areaFields(results, area);
+  const dots = fillOf(area.artwork) === 'dots';
+  const spacing = Math.min(20, Math.ceil(10 * spacingOf(area.artwork) * (dots ? Math.sqrt(by) : by) * 1.05) / 10);
+  const photo = (area.artwork.photo ?? null) !== null;
   return {
     id: 'too-many-marks',
     severity: 'stop',
     step: 'artwork',
     what: 'More lines or dots than any file takes',
-    why: `This fill has about ${wanted.toLocaleString('en')} places; ${most.toLocaleString('en')} is the most that is drawn.`,
+    why: `This fill has about ${wanted.toLocaleString('en')} places; ${most.toLocaleString('en')} is the most that ${area.tool.name} is given.`,
     numbers: [{ label: 'places', value: wanted, unit: '' }],
-    where: onArtwork(results),
+    where: onArea(results, area),
     target: {
       label: 'places',
       better: 'lower',
       unit: '',
-      read: marksWanted,
-      settled: (tried) => marksWanted(tried) <= most,
+      read: (tried) => marksOfArea(tried.areas[area.place] ?? area),
+      settled: (tried) => fullest(tried).by <= 1,
     },
     remedies: [
       oneChange('wider-spacing', `${mm(spacing)} apart`, fields.spacingMm, spacing),
-      oneChange('all-over', 'Work it all over', fields.fill, 'solid'),
+      ...(photo ? [] : [oneChange('all-over', 'Work it all over', fields.fill, 'solid')]),
     ],
   };
 };
 
-const worksNoFaces = ({ materials: { tool } }: PanelResults): boolean => tool.engraves === undefined;
+/** An area whose tool cuts through and works no faces. */
+const worksNoFaces = ({ areas }: PanelResults): WorkedArea | undefined =>
+  areas.find(({ tool }) => tool.engraves === undefined);
 
 /** A tool that cuts through and works no faces: light comes out where a face is rough, and at no cut. */
 export const toolWorksNoFaces: Rule<PanelResults> = ({ results, catalogue }) => {
-  if (!worksNoFaces(results)) return null;
-  const { tool, pane } = results.materials;
-  const field = fieldsIn(results).artwork.toolId;
+  const area = worksNoFaces(results);
+  if (area === undefined) return null;
+  const field = areaFields(results, area).toolId;
   return {
     id: 'tool-works-no-faces',
     severity: 'stop',
     step: 'artwork',
-    what: `${tool.name} works no faces`,
+    what: `${area.tool.name} works no faces`,
     why: 'It cuts through. Light comes out where a face is engraved, blasted or sanded; what is shown is reckoned for the usual engraver.',
-    numbers: [{ label: 'deep', value: results.assembly.artwork.depthMm, unit: 'mm' }],
-    where: onArtwork(results),
+    numbers: [{ label: 'deep', value: area.artwork.depthMm, unit: 'mm' }],
+    where: onArea(results, area),
     target: {
       label: 'tools that work no faces',
       better: 'lower',
       unit: '',
-      read: (tried) => (worksNoFaces(tried) ? 1 : 0),
-      settled: (tried) => !worksNoFaces(tried),
+      read: ({ areas }) => areas.filter(({ tool }) => tool.engraves === undefined).length,
+      settled: (tried) => worksNoFaces(tried) === undefined,
     },
-    remedies: [
-      {
-        id: 'engraver',
-        candidates: catalogue.tools
-          .filter(({ engraves, cuts }) => engraves !== undefined && cuts.some(({ stuff }) => stuff === pane.stuff))
-          .map(({ id, name }) => ({ label: name, change: [set(field, id)] })),
-      },
-    ],
+    remedies: [{ id: 'engraver', candidates: engraversFor(results, catalogue, field, () => true) }],
   };
 };

@@ -1,11 +1,14 @@
-import { set } from '../../../document/design/index.js';
+import { set, type FieldRef, type Fields } from '../../../document/design/index.js';
 import { fieldsIn } from '../../../judging/results/index.js';
 import type { Candidate, Place, Remedy } from '../../../judging/findings/index.js';
-import type { Catalogue } from '../../../document/catalogue/index.js';
+import type { Catalogue, Tool } from '../../../document/catalogue/index.js';
 import { percent } from '../../common/rule-words.js';
+import { fillOf, workedOf, type WorkedArea } from '../areas.js';
 import { evenFill } from '../fill/even-fill.js';
 import type { PanelResults } from '../results.js';
-import { filledShare, spacingOf } from '../worked.js';
+import type { PanelArtwork } from '../schema.js';
+import { isStencilled } from '../stencil.js';
+import { densestMm, filledShare, spacingOf } from '../worked.js';
 
 export const one = (value: number): number => Math.round(value * 10) / 10;
 export const mm = (value: number): string => `${one(value)} mm`;
@@ -24,6 +27,36 @@ export const onArtwork = ({ lettering, geometry }: PanelResults): Place => ({
   rect: lettering.bounds ?? geometry.seen,
 });
 
+/** Where an area is. */
+export const onArea = ({ geometry }: PanelResults, { lettering }: WorkedArea): Place => ({
+  view: 'front',
+  rect: lettering.bounds ?? geometry.seen,
+});
+
+/** An area, and by how much it is amiss. */
+export interface Off {
+  readonly area: WorkedArea;
+  readonly by: number;
+}
+
+/** The area that is most amiss; where none is, the first by 0. */
+export const worstOf = ({ areas }: PanelResults, off: (area: WorkedArea) => number): Off =>
+  areas.map((area): Off => ({ area, by: off(area) })).reduce((worst, each) => (each.by > worst.by ? each : worst));
+
+/** Tools that work the face of this sheet and suit besides, as they would be chosen for an area. */
+export const engraversFor = (
+  { materials: { pane } }: PanelResults,
+  { tools }: Catalogue,
+  field: FieldRef<string | undefined>,
+  suits: (engraves: NonNullable<Tool['engraves']>) => boolean,
+): readonly Candidate[] =>
+  tools
+    .filter(
+      ({ engraves, cuts }) =>
+        engraves !== undefined && suits(engraves) && cuts.some(({ stuff }) => stuff === pane.stuff),
+    )
+    .map(({ id, name }) => ({ label: name, change: [set(field, id)] }));
+
 /** What is found out only when it is asked for, and once: solvers take longer than a rule may. */
 export const askedFor = (id: string, candidates: () => readonly Candidate[]): Remedy => {
   let found: readonly Candidate[] | null = null;
@@ -36,47 +69,80 @@ export const askedFor = (id: string, candidates: () => readonly Candidate[]): Re
   };
 };
 
-/** Hatch and dots as dense as they go: from there on a fill can only be graded down. */
-const densestTimes = { hatch: 1, dots: 0.886 } as const;
+/** The fields of an area, by its place. */
+export const areaFields = (results: PanelResults, { place }: Pick<WorkedArea, 'place'>): Fields<PanelArtwork> => {
+  const fields = fieldsIn(results);
+  return place === 0 ? fields.artwork : fields.areas.at(place - 1);
+};
 
-/** The fill graded so that all of the artwork gives off alike: of lines or dots as they are, a solid one as lines. */
+/** An area as lines or dots that can be graded: as it is where it is that already. Lines and dots are made by no stencil. */
+const gradable = (area: WorkedArea, solidAs: 'hatch' | 'dots'): WorkedArea | null => {
+  const fill = fillOf(area.artwork);
+  if (fill !== 'solid') return area;
+  if (isStencilled(area)) return null;
+  return {
+    ...area,
+    artwork: { ...area.artwork, fill: solidAs, spacingMm: densestMm(area.engraving, solidAs) },
+  };
+};
+
+/** The fill graded so that all that is worked gives off alike: of lines or dots as they are, a solid one as lines. */
 export const gradedFill = (results: PanelResults): Remedy =>
   askedFor('even-fill', () => {
-    const { artwork } = results.assembly;
-    const field = fieldsIn(results).artwork;
-    const { lineMm } = results.materials.engraving;
-    const kinds = artwork.fill === 'solid' ? (['hatch', 'dots'] as const) : ([artwork.fill] as const);
-    return kinds.flatMap((fill): readonly Candidate[] => {
-      const spacingMm =
-        artwork.fill === 'solid'
-          ? Math.max(0.1, Math.round(100 * lineMm * densestTimes[fill]) / 100)
-          : spacingOf(artwork);
-      const found = evenFill(results, { ...artwork, fill, spacingMm });
+    const worked = workedOf(results.areas);
+    const solid = worked.some(({ artwork }) => fillOf(artwork) === 'solid');
+    const [first] = worked;
+    const kinds =
+      solid || first === undefined ? (['hatch', 'dots'] as const) : [fillOf(first.artwork) as 'hatch' | 'dots'];
+    return kinds.flatMap((kind): readonly Candidate[] => {
+      const areas = worked.flatMap((area) => gradable(area, kind) ?? []);
+      if (areas.length < worked.length) return [];
+      const found = evenFill(results, areas);
       if (found === null) return [];
       return [
         {
-          label: `Grade the fill as ${fill === 'hatch' ? 'lines' : 'dots'}: dense far from the strip, thin beside it`,
-          change: [set(field.fill, fill), set(field.spacingMm, spacingMm), set(field.graded, found.graded)],
+          label: `Grade the fill as ${kind === 'hatch' ? 'lines' : 'dots'}: dense far from the strip, thin beside it`,
+          change: areas.flatMap((area) => {
+            const field = areaFields(results, area);
+            return [
+              set(field.fill, fillOf(area.artwork)),
+              set(field.spacingMm, spacingOf(area.artwork)),
+              set(field.graded, found.graded),
+            ];
+          }),
         },
       ];
     });
   });
 
-/** A lighter fill everywhere: what is not taken near the strip goes on. */
+/** A lighter fill everywhere: what is not taken near the strip goes on. Lines are made by no stencil. */
 export const lighterFill = (results: PanelResults): Remedy => {
-  const { artwork } = results.assembly;
-  const fields = fieldsIn(results).artwork;
-  const { lineMm } = results.materials.engraving;
-  const now = filledShare(artwork, results.materials.engraving);
+  const worked = workedOf(results.areas);
+  const now = Math.max(0, ...worked.map(({ artwork, engraving }) => filledShare(artwork, engraving)));
   return {
     id: 'lighter-fill',
-    candidates: [0.6, 0.4, 0.25, 0.15]
+    candidates: (worked.some(isStencilled) ? [] : [0.6, 0.4, 0.25, 0.15])
       .filter((share) => share < 0.9 * now)
       .map((share) => {
-        const spacingMm = Math.round((100 * lineMm) / share) / 100;
+        const lines = worked.map((area) => {
+          const { lineMm } = area.engraving;
+          const apart = area.photo === null ? lineMm / share : lineMm * Math.sqrt(Math.PI / 4 / share);
+          return { area, spacingMm: Math.min(20, Math.round(100 * apart) / 100) };
+        });
+        const [first] = lines;
         return {
-          label: `Lines of ${mm(lineMm)}, ${mm(spacingMm)} apart`,
-          change: [set(fields.fill, 'hatch'), set(fields.spacingMm, Math.min(20, spacingMm)), set(fields.graded, null)],
+          label:
+            lines.length === 1 && first !== undefined
+              ? `${first.area.photo === null ? 'Lines' : 'Dots'} of ${mm(first.area.engraving.lineMm)}, ${mm(first.spacingMm)} apart`
+              : `Fill ${perCent(share)} % of every area`,
+          change: lines.flatMap(({ area, spacingMm }) => {
+            const field = areaFields(results, area);
+            return [
+              set(field.fill, area.photo === null ? 'hatch' : 'dots'),
+              set(field.spacingMm, spacingMm),
+              set(field.graded, null),
+            ];
+          }),
         };
       }),
   };

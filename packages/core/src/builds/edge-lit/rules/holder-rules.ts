@@ -8,6 +8,7 @@ import {
   wholeFront,
   type Rule,
 } from '../../../judging/findings/index.js';
+import type { SheetSide } from '../../../light/sheet/index.js';
 import { frameHanging, usualFrame } from '../holders.js';
 import { heldSheet, type PanelResults } from '../results.js';
 import { atTheEdge, mm } from './common.js';
@@ -94,12 +95,13 @@ export const slotFit: Rule<PanelResults> = ({ results }) => {
 /** Of an edge more than this stays without strip; its corners stay dark. */
 const bareShare = 0.22;
 
-const bareOf = ({ runs, geometry: { sheet } }: PanelResults): number =>
+const bareOf = ({ runs, geometry: { straight } }: PanelResults): number =>
   Math.max(
     0,
-    ...runs.segments.map(
-      ({ on, lengthMm }) => 1 - lengthMm / (on === 'left' || on === 'right' ? sheet.height : sheet.width),
-    ),
+    ...runs.segments.map(({ on, lengthMm }) => {
+      const { fromMm, toMm } = straight[on as SheetSide]!;
+      return 1 - lengthMm / (toMm - fromMm);
+    }),
   );
 
 /** Cut marks that leave a good part of an edge without strip. */

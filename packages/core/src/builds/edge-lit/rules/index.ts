@@ -4,6 +4,7 @@ import { tooHot } from '../../common/heat-rules.js';
 import { noStrip } from '../../common/no-strip.js';
 import { panelInsides } from '../insides.js';
 import type { PanelResults } from '../results.js';
+import { areasOverlap, photoTooCoarse, stencilTooFine } from './area-rules.js';
 import {
   artworkOutside,
   depthOutOfRange,
@@ -33,6 +34,9 @@ export const panelRules: readonly Rule<PanelResults>[] = [
   toolWorksNoFaces,
   artworkOutside,
   tooManyMarks,
+  areasOverlap,
+  photoTooCoarse,
+  stencilTooFine,
   edgeUncovered,
   sheetOverStock,
   gearFits(panelInsides),

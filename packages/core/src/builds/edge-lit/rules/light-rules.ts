@@ -1,7 +1,7 @@
 import { set } from '../../../document/design/index.js';
 import { emitterMmOf } from '../../../document/catalogue/index.js';
 import { fieldsIn } from '../../../judging/results/index.js';
-import { changeStrip, oneChange, suitableStrips, type Rule } from '../../../judging/findings/index.js';
+import { changeStrip, oneChange, suitableStrips, type Remedy, type Rule } from '../../../judging/findings/index.js';
 import { tooBright, tooDim } from '../../common/brightness-rules.js';
 import { around } from '../../common/rule-words.js';
 import { edgeEntry } from '../../../light/sheet/index.js';
@@ -11,6 +11,7 @@ import { clearSheetOf, edgeFitOf, letsInOf } from '../sheet-light.js';
 import { behindOf } from '../look.js';
 import { fadesAway, seenFading } from '../verdict.js';
 import {
+  areaFields,
   atTheEdge,
   fewerEdges,
   gradedFill,
@@ -31,12 +32,12 @@ const missedTooMuch = 0.4;
 export const lightMissesEdge: Rule<PanelResults> = ({ results, catalogue }) => {
   const { missed } = results.glow.entry;
   if (missed <= missedNoticed || results.runs.segments.length === 0) return null;
-  const { assembly, materials } = results;
+  const { assembly, materials, geometry } = results;
   const { light } = assembly;
   const fields = fieldsIn(results).light;
   const emitter = emitterMmOf(materials.strip);
   const fit = edgeFitOf(assembly, materials);
-  const clear = clearSheetOf(assembly, materials);
+  const clear = clearSheetOf(assembly, materials, geometry);
   const without = (part: Partial<typeof fit>): number => edgeEntry(clear, { ...fit, ...part }).missed;
   const why = [
     ...(Math.abs(fit.offsetMm) > 0.2 && without({ offsetMm: 0 }) < missed - 0.05
@@ -152,21 +153,57 @@ export const fades: Rule<PanelResults> = ({ results, catalogue }) => {
 const fanContrast = (results: PanelResults): number => results.glow.evenness.dots.contrast;
 const fansDisappoint = 0.3;
 
+const awayFrom = {
+  bottom: ['up', 0, 1],
+  top: ['down', 0, -1],
+  left: ['to the right', 1, 0],
+  right: ['to the left', -1, 0],
+} as const;
+
+/** What is worked nearest to a lit edge moved away from it, as far as its fans reach and the sheet has room. */
+const artworkAway = (results: PanelResults): Remedy => {
+  const { fans } = results.glow;
+  const near = fans.nearest;
+  const area = near === null ? undefined : results.areas[near.place];
+  const bounds = area?.lettering.bounds ?? null;
+  if (near === null || area === undefined || bounds === null || fans.nearestMm === null)
+    return { id: 'artwork-away', candidates: [] };
+  const short = Math.ceil(fans.evenFromMm - fans.nearestMm);
+  const { seen } = results.geometry;
+  const [label, right, up] = awayFrom[near.side];
+  const room = {
+    up: seen.y + seen.height - bounds.y - bounds.height,
+    down: bounds.y - seen.y,
+    'to the right': seen.x + seen.width - bounds.x - bounds.width,
+    'to the left': bounds.x - seen.x,
+  }[label];
+  const fields = areaFields(results, area);
+  return {
+    id: 'artwork-away',
+    candidates:
+      short > 0 && short < room
+        ? [
+            {
+              label: `Move the artwork ${short} mm ${label}`,
+              change: [
+                right === 0
+                  ? set(fields.offsetYMm, one(area.artwork.offsetYMm + up * short))
+                  : set(fields.offsetXMm, one(area.artwork.offsetXMm + right * short)),
+              ],
+            },
+          ]
+        : [],
+  };
+};
+
 /** Artwork begins where the light of single LEDs has not yet run together. */
 export const fansShow: Rule<PanelResults> = ({ results, catalogue }) => {
   const contrast = fanContrast(results);
   const { fans } = results.glow;
   if (contrast < fansUneven || fans.nearestMm === null) return null;
-  const { artwork, light } = results.assembly;
-  const fields = fieldsIn(results);
   const denser = suitableStrips(results, catalogue)
     .filter(({ ledsPerM }) => ledsPerM > results.materials.strip.ledsPerM)
     .sort((a, b) => a.ledsPerM - b.ledsPerM);
-  const short = Math.ceil(fans.evenFromMm - fans.nearestMm);
-  const away = light.edges.includes('bottom') ? 1 : -1;
-  const { bounds } = results.lettering;
-  const seen = results.geometry.seen;
-  const room = bounds === null ? 0 : away > 0 ? seen.y + seen.height - bounds.y - bounds.height : bounds.y - seen.y;
   return {
     id: 'fans-show',
     severity: contrast >= fansDisappoint ? 'fix' : 'note',
@@ -185,19 +222,7 @@ export const fansShow: Rule<PanelResults> = ({ results, catalogue }) => {
       read: (tried) => perCent(fanContrast(tried)),
       settled: (tried) => fanContrast(tried) < fansUneven,
     },
-    remedies: [
-      ...(short > 0 && short < room
-        ? [
-            oneChange(
-              'artwork-away',
-              `Move the artwork ${short} mm ${away > 0 ? 'up' : 'down'}`,
-              fields.artwork.offsetYMm,
-              one(artwork.offsetYMm + away * short),
-            ),
-          ]
-        : []),
-      changeStrip(results, denser),
-    ],
+    remedies: [artworkAway(results), changeStrip(results, denser)],
   };
 };
 
@@ -244,7 +269,10 @@ const dim = tooDim<PanelResults>({
       candidates: [
         {
           label: 'Work it all over',
-          change: [set(fieldsIn(results).artwork.fill, 'solid'), set(fieldsIn(results).artwork.graded, null)],
+          change: results.areas.flatMap((area) => {
+            const fields = areaFields(results, area);
+            return [set(fields.fill, 'solid'), set(fields.graded, null)];
+          }),
         },
       ],
     },

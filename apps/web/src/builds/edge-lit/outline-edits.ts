@@ -1,0 +1,30 @@
+import { set, type DesignChange, type EdgeLitAssembly, type Fields } from '@vitrum/core';
+
+type Drawing = NonNullable<EdgeLitAssembly['sheet']['outline']>;
+
+/** How wide and high a drawing is at its scale (mm). */
+export const drawnSize = ({ rings, scale }: Drawing): { readonly widthMm: number; readonly heightMm: number } => {
+  const span = (first: number): number => {
+    let [least, most] = [Infinity, -Infinity];
+    for (const ring of rings)
+      for (let at = first; at < ring.length; at += 2) {
+        least = Math.min(least, ring[at]!);
+        most = Math.max(most, ring[at]!);
+      }
+    return Math.max(0, most - least) * scale;
+  };
+  return { widthMm: span(0), heightMm: span(1) };
+};
+
+/** Sheets are at least so large, and at most (mm). */
+const [leastMm, mostMm] = [30, 3000];
+
+/** A drawing as the outline of the sheet, at its own size where that is a sheet’s, or as large in its proportions. */
+export const takeOutline = (at: Fields<EdgeLitAssembly>['sheet'], drawing: Drawing): DesignChange => {
+  const { widthMm, heightMm } = drawnSize(drawing);
+  const up = Math.max(1, leastMm / Math.max(1e-6, Math.min(widthMm, heightMm)));
+  const down = Math.min(1, mostMm / Math.max(1e-6, widthMm, heightMm));
+  const by = up > 1 ? up : down;
+  const size = (mm: number): number => Math.min(mostMm, Math.max(leastMm, Math.round(10 * mm * by) / 10));
+  return [set(at.outline, drawing), set(at.widthMm, size(widthMm)), set(at.heightMm, size(heightMm))];
+};

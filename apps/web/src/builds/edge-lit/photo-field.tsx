@@ -1,0 +1,81 @@
+import { densestMm, mostTones, photoSize, photoWants, set, type PanelResults } from '@vitrum/core';
+import { useState } from 'react';
+import { changeDesign } from '../../document/document-store';
+import { useOwnOf } from '../../evaluation/own';
+import { ChoiceField, LengthField, useDesignValue } from '../../fields/design-fields';
+import { pictureOf } from '../../intake/read-drawing-file';
+import { Alert } from '../../steps/artwork-source';
+import { Button } from '../../ui/button';
+import { FileButton } from '../../ui/file-button';
+import { useLength } from '../../view/use-length';
+import { usePanelArtwork } from './panel-artwork';
+import { longestTones, mostPhotoBytes, photoAmiss, photoFrom, takePhoto } from './photo-edits';
+
+/** Of the sheet’s width, so much a new photograph takes. */
+const newShare = 0.7;
+
+/** A photograph in the place of text and drawing: taken from a file, sized, or put away again. */
+export const PhotoField = () => {
+  const { fields, place } = usePanelArtwork();
+  const photo = useDesignValue(fields.photo) ?? null;
+  const spacing = useDesignValue(fields.spacingMm) ?? 1;
+  const own = useOwnOf<PanelResults>('edge-lit');
+  const show = useLength();
+  const [problem, setProblem] = useState<string | null>(null);
+  const onFile = async (file: File): Promise<void> => {
+    const area = own?.areas[place];
+    if (own === null || area === undefined) return;
+    if (file.size > mostPhotoBytes) {
+      setProblem(`${file.name} is larger than ${mostPhotoBytes / 1e6} MB; save it smaller as JPEG`);
+      return;
+    }
+    try {
+      const picture = await pictureOf(file, longestTones, mostTones);
+      const amiss = photoAmiss(picture);
+      const widthMm = photo?.widthMm ?? Math.max(5, Math.round(newShare * own.geometry.seen.width));
+      const [wrong] =
+        amiss === null
+          ? changeDesign(takePhoto(fields, photoFrom(file.name, picture, widthMm), densestMm(area.engraving, 'dots')))
+          : [{ message: `${file.name} ${amiss}` }];
+      setProblem(wrong?.message ?? null);
+    } catch {
+      // What the browser says of a broken picture helps nobody.
+      setProblem(`${file.name} is no picture that can be read; save it anew as PNG or JPEG`);
+    }
+  };
+  const size = photo === null ? null : photoSize(photo);
+  return (
+    <section aria-label="Photograph" className="mt-2 border-t border-line pt-2">
+      <div className="flex flex-wrap items-center justify-between gap-2">
+        <h3 className="min-w-0 truncate font-bold">{photo === null ? 'Or a photograph, as dots' : photo.name}</h3>
+        <span className="flex gap-1.5">
+          {photo !== null && (
+            <Button onClick={() => void changeDesign([set(fields.photo, null), set(fields.fill, 'solid')])}>
+              Back to text
+            </Button>
+          )}
+          <FileButton label={photo === null ? 'PNG, JPEG …' : 'Another …'} accept=".png,.jpg,.jpeg" onFile={onFile} />
+        </span>
+      </div>
+      <Alert problem={problem} />
+      {photo !== null && size !== null && (
+        <>
+          <LengthField
+            label="Photograph’s width"
+            field={fields.photo.widthMm}
+            hint={`${show(size.height)} high; dots ${show(spacing)} apart want ${show(photoWants(photo, spacing))} or more`}
+          />
+          <ChoiceField
+            label="What shines"
+            field={fields.photo.worked}
+            otherwise="bright"
+            choices={[
+              { value: 'bright', label: 'its bright places' },
+              { value: 'dark', label: 'its dark places' },
+            ]}
+          />
+        </>
+      )}
+    </section>
+  );
+};
