@@ -32,7 +32,12 @@ export const ArtworkAreas = ({ children }: { readonly children: ReactNode }) => 
       <div role="group" aria-label="Worked areas" className="mb-2 flex flex-wrap items-center gap-1.5">
         {areas.length > 1 &&
           areas.map((area, each) => (
-            <Button key={each} aria-pressed={each === place} onClick={() => choose(each)}>
+            <Button
+              key={each}
+              className="aria-pressed:bg-ink aria-pressed:text-paper"
+              aria-pressed={each === place}
+              onClick={() => choose(each)}
+            >
               {each + 1} {areaLabel(area)}
             </Button>
           ))}

@@ -7,6 +7,15 @@ export const help: HelpTexts = {
       what: 'The tool that works the face: a laser, a bit, a hand engraver, or blasting or sanding through a stencil.',
       usual: 'A laser for acrylic; blasting for glass and mirrors.',
     },
+    'This area says': { what: 'What this area of the sheet shows; others show their own.' },
+    'Photograph’s width': {
+      what: 'How wide the photograph is on the sheet; its height follows.',
+      usual: 'A hundred dots along its longer side at least: faces and houses can be told from there on.',
+    },
+    'What shines': {
+      what: 'Whether its bright or its dark places are worked, and shine.',
+      usual: 'The bright ones; the dark ones for a drawing on white paper.',
+    },
     'Depth worked': {
       what: 'How deep the face is worked; deeper takes more light out, until it takes all that it can.',
       measure: 'Work steps of several depths into an offcut and light it from its edge.',

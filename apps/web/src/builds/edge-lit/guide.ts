@@ -14,9 +14,9 @@ export const guide: Guide = {
     ['Brief', 'What it says, from how far it is read, what light it stands in.'],
     [
       'Artwork',
-      'Letters or a drawing; the tool that works them; all over, lines or dots; on the front or, mirrored, on the back.',
+      'Letters, a drawing, or a photograph as dots; the tool that works them; all over, lines or dots; on the front or, mirrored, on the back. Another area has its own.',
     ],
-    ['Sheet', 'Sheet and size; base, frame or case; slot, cavity and lid.'],
+    ['Sheet', 'Sheet, size and outline; base, frame or case; slot, cavity and lid.'],
     ['Light', 'Strip, lit edges, gap; how the other edges are finished.'],
     ['Glow', 'How even it is; one click grades the fill.'],
     [

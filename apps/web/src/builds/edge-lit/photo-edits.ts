@@ -8,6 +8,7 @@ import {
   type PanelPhoto,
 } from '@vitrum/core';
 import { fromByteArray } from 'base64-js';
+import type { PicturePlace } from './area-edits';
 
 /** A side of a photograph’s tones is at most so long. */
 export const longestTones = 400;
@@ -31,11 +32,17 @@ export const photoAmiss = ({ width, height }: Pick<GreyPicture, 'width' | 'heigh
       ? 'has more tones than a design keeps'
       : null;
 
-/** A photograph in the place of text and drawing, its dots as close as the tool makes them. */
-export const takePhoto = (fields: Fields<PanelArtwork>, photo: PanelPhoto, spacingMm: number): DesignChange => [
+/** A photograph in the place of text and drawing, its dots as close as the tool makes them; a new one where there is room for it. */
+export const takePhoto = (
+  fields: Fields<PanelArtwork>,
+  photo: PanelPhoto,
+  spacingMm: number,
+  at: Omit<PicturePlace, 'widthMm'> | null,
+): DesignChange => [
   set(fields.photo, photo),
   set(fields.drawing, null),
   set(fields.fill, 'dots'),
   set(fields.spacingMm, spacingMm),
   set(fields.graded, null),
+  ...(at === null ? [] : [set(fields.offsetXMm, at.offsetXMm), set(fields.offsetYMm, at.offsetYMm)]),
 ];

@@ -8,11 +8,9 @@ import { Alert } from '../../steps/artwork-source';
 import { Button } from '../../ui/button';
 import { FileButton } from '../../ui/file-button';
 import { useLength } from '../../view/use-length';
+import { freePlace } from './area-edits';
 import { usePanelArtwork } from './panel-artwork';
 import { longestTones, mostPhotoBytes, photoAmiss, photoFrom, takePhoto } from './photo-edits';
-
-/** Of the sheet’s width, so much a new photograph takes. */
-const newShare = 0.7;
 
 /** A photograph in the place of text and drawing: taken from a file, sized, or put away again. */
 export const PhotoField = () => {
@@ -23,8 +21,12 @@ export const PhotoField = () => {
   const show = useLength();
   const [problem, setProblem] = useState<string | null>(null);
   const onFile = async (file: File): Promise<void> => {
-    const area = own?.areas[place];
-    if (own === null || area === undefined) return;
+    // An area just added is not worked out yet: its tool is that of the artwork.
+    const engraving = (own?.areas[place] ?? own?.areas[0])?.engraving;
+    if (own === null || engraving === undefined) {
+      setProblem(`The sheet is still being worked out; choose ${file.name} again in a moment`);
+      return;
+    }
     if (file.size > mostPhotoBytes) {
       setProblem(`${file.name} is larger than ${mostPhotoBytes / 1e6} MB; save it smaller as JPEG`);
       return;
@@ -32,10 +34,11 @@ export const PhotoField = () => {
     try {
       const picture = await pictureOf(file, longestTones, mostTones);
       const amiss = photoAmiss(picture);
-      const widthMm = photo?.widthMm ?? Math.max(5, Math.round(newShare * own.geometry.seen.width));
+      const at = photo === null ? freePlace(own, place, picture.height / picture.width) : null;
+      const taken = photoFrom(file.name, picture, at?.widthMm ?? photo?.widthMm ?? 100);
       const [wrong] =
         amiss === null
-          ? changeDesign(takePhoto(fields, photoFrom(file.name, picture, widthMm), densestMm(area.engraving, 'dots')))
+          ? changeDesign(takePhoto(fields, taken, densestMm(engraving, 'dots'), at))
           : [{ message: `${file.name} ${amiss}` }];
       setProblem(wrong?.message ?? null);
     } catch {

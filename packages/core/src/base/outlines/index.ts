@@ -3,7 +3,7 @@ export { measureLine, type MeasuredLine, type Station } from './along.js';
 export { addShape, movedToOrigin, byShape, outlineByShape } from './by-shape.js';
 export { coverage } from './coverage.js';
 export { distanceToOutline } from './distance.js';
-export { inOutline, inRing } from './inside.js';
+export { inOutline, inRing, insideByLine } from './inside.js';
 export { besideCut } from './kerf.js';
 export { lengthInside } from './inside-length.js';
 export {

@@ -2,6 +2,8 @@ import { describe, expect, it } from '@jest/globals';
 import { seededRandom } from '../maths/index.js';
 import {
   coverage,
+  inOutline,
+  insideByLine,
   moveOutline,
   outlineArea,
   outlineBounds,
@@ -76,5 +78,22 @@ describe('coverage of a raster', () => {
     }
     const share = map.reduce((sum, value) => sum + value, 0) / map.length;
     expect(Math.abs(share - hits / throws)).toBeLessThan(0.012);
+  });
+});
+
+describe('inside', () => {
+  const ringed = [circle(10, 60), [...circle(4, 60)].reverse()];
+
+  it('is the same point by point and line by line, in any order of lines', () => {
+    const [byLine, random] = [insideByLine(ringed), seededRandom(5)];
+    const lines = Array.from({ length: 7 }, () => 22 * random() - 11);
+    for (let at = 0; at < 4000; at += 1) {
+      const [x, y] = [22 * random() - 11, lines[Math.floor(random() * lines.length)]!];
+      expect(byLine(x, y)).toBe(inOutline([x, y], ringed));
+    }
+  });
+
+  it('of nothing is nowhere', () => {
+    expect(insideByLine([])(0, 0)).toBe(false);
   });
 });

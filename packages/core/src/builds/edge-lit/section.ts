@@ -150,6 +150,10 @@ const nearEdge = (
     : { ...across, lowMm: Math.max(-half, seen.y + seen.height - drawnMm), highMm: half };
 };
 
+/** Areas beside the artwork, in words. */
+const moreAreas = ({ areas = [] }: EdgeLitAssembly): string =>
+  areas.length === 0 ? '' : `; ${areas.length} more ${areas.length === 1 ? 'area' : 'areas'}`;
+
 /** The slice of an edge-lit sheet, top to bottom: the edge with its LED, slot, cavity and lid to scale. */
 export const panelSection = (
   geometry: PanelGeometry,
@@ -178,7 +182,7 @@ export const panelSection = (
       },
       {
         name: 'worked',
-        detail: `${mm(assembly.artwork.depthMm)} deep on the ${assembly.artwork.mirrored === true ? 'back' : 'front'}, lines of ${mm(engraving.lineMm)}`,
+        detail: `${mm(assembly.artwork.depthMm)} deep on the ${assembly.artwork.mirrored === true ? 'back' : 'front'}, lines of ${mm(engraving.lineMm)}${moreAreas(assembly)}`,
         at: [assembly.artwork.mirrored === true ? 0 : thicknessMm, edgeY - lit * 30],
       },
       base === null

@@ -1,4 +1,4 @@
-import type { Engraving } from '../../document/catalogue/index.js';
+import type { Engraving, Pane } from '../../document/catalogue/index.js';
 import type { SheetLight, WorkedFaces } from '../../light/sheet/index.js';
 import { coverage, type Rect } from '../../base/outlines/index.js';
 import { fillOf, type WorkedArea } from './areas.js';
@@ -29,6 +29,13 @@ export const densestMm = ({ lineMm }: Pick<Engraving, 'lineMm'>, fill: 'hatch' |
 /** Chance that a ray which meets a worked place is taken out: what the tool can, as deep as it goes there (1 − e^(−depth)). */
 export const takenAt = ({ takes, fullMm }: Engraving, depthMm: number): number =>
   takes * (1 - Math.exp(-depthMm / fullMm));
+
+/** Deeper than this share of the sheet weakens it; typical. */
+export const deepestShare = 1 / 3;
+
+/** As deep as takes most of what a tool can, and no deeper than the sheet bears (mm). */
+export const usualDepth = ({ fullMm }: Pick<Engraving, 'fullMm'>, { thicknessMm }: Pick<Pane, 'thicknessMm'>): number =>
+  Math.max(0.005, Math.round(100 * Math.min(thicknessMm * deepestShare, 2 * fullMm)) / 100);
 
 /** How dense the fill is at a place of the sheet, as a share of the densest: between the middles of cells in straight lines. */
 export const gradedAt = ({ graded }: Pick<PanelArtwork, 'graded'>, sheet: Rect, x: number, y: number): number => {

@@ -1,4 +1,4 @@
-import { inOutline } from '../../base/outlines/index.js';
+import { insideByLine } from '../../base/outlines/index.js';
 import { unplaced, type Placing } from '../../base/placing/index.js';
 import { mapValue } from '../../base/raster/index.js';
 import { wallRgb, type Front } from '../../builds/index.js';
@@ -55,11 +55,13 @@ const onItself = (own: PlacedFront, { lit, lux }: LayerOptions): Layer => {
   const asWhole = faceLight(own, lit, ambientCdM2);
   const hasSheet = front.sheet === true;
   const hasEdge = front.body.reduce((sum, ring) => sum + ring.length, 0) <= fewPoints;
+  const inBody = insideByLine(front.body);
+  const inClip = insideByLine(front.clip ?? []);
   const edge = front.shapes.find(({ beside }) => beside)?.paint.reflects ?? wallRgb;
   return (at, into) => {
     const local = unplaced(placing, at);
     if (!inGrid(glow, local)) {
-      if (!hasEdge || !inOutline(local, front.body)) return;
+      if (!hasEdge || !inBody(...local)) return;
       for (let channel = 0; channel < 3; channel += 1) into[channel] = ambientCdM2 * edge[channel]!;
       into[3] = 0;
       return;
@@ -67,7 +69,7 @@ const onItself = (own: PlacedFront, { lit, lux }: LayerOptions): Layer => {
     const light = lit ? mapValue(glow.luminance, glow.grid, local) : 0;
     const letters = mapValue(glow.letters, glow.grid, local);
     const hidden = front.covered === 'letters' ? letters : 1 - letters;
-    const shown = front.clip === null ? 1 : hasSheet ? (inOutline(local, front.clip) ? 1 : 0) : letters;
+    const shown = front.clip === null ? 1 : hasSheet ? (inClip(...local) ? 1 : 0) : letters;
     for (let channel = 0; channel < 3; channel += 1) {
       const ofLight = light * front.seenHue[channel]!;
       const bare = ofLight + ambientCdM2 * glow.unlitRgb[channel]!;

@@ -1,4 +1,4 @@
-import { inOutline, type Outline, type Point, type Rect } from '../../../base/outlines/index.js';
+import { insideByLine, type Outline, type Point, type Rect } from '../../../base/outlines/index.js';
 import { mostDots } from './hatch.js';
 
 /**
@@ -14,6 +14,7 @@ export const dotsOf = (
   const columns = Math.max(1, Math.floor(bounds.width / spacingMm));
   const rows = Math.max(1, Math.floor(bounds.height / spacingMm));
   if (columns * rows > mostDots) return null;
+  const inside = insideByLine(outline);
   const dots: Point[] = [];
   let below = new Float64Array(columns + 2);
   for (let row = 0; row < rows; row += 1) {
@@ -35,7 +36,7 @@ export const dotsOf = (
       below[column + 1 - way]! += (3 / 16) * error;
       below[column + 1]! += (5 / 16) * error;
       below[column + 1 + way]! += (1 / 16) * error;
-      if (drawn && inOutline([x, y], outline)) dots.push([x, y]);
+      if (drawn && inside(x, y)) dots.push([x, y]);
     }
   }
   return dots;

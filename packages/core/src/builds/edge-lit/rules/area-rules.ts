@@ -7,7 +7,7 @@ import { marksOf } from '../fill/marks.js';
 import { dotsToRead, photoWants } from '../photo.js';
 import type { PanelResults } from '../results.js';
 import { isStencilled } from '../stencil.js';
-import { densestMm, spacingOf } from '../worked.js';
+import { densestMm, spacingOf, usualDepth } from '../worked.js';
 import { areaFields, engraversFor, mm, onArea, one, worstOf, type Off } from './common.js';
 
 const apart = (one: Rect | null, other: Rect | null): boolean =>
@@ -183,6 +183,11 @@ export const stencilTooFine: Rule<PanelResults> = ({ results, catalogue }) => {
           catalogue,
           fields.toolId,
           ({ method }) => method === 'beam' || method === 'bit',
+          // As close and as deep as is usual for it: the dots of a stencil are coarse and shallow.
+          (engraving) => [
+            set(fields.spacingMm, densestMm(engraving, fillOf(area.artwork) === 'hatch' ? 'hatch' : 'dots')),
+            set(fields.depthMm, usualDepth(engraving, results.materials.pane)),
+          ],
         ),
       },
     ],

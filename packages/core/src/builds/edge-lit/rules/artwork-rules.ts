@@ -5,7 +5,7 @@ import { oneChange, type Candidate, type Rule } from '../../../judging/findings/
 import { fillOf, workedOf, type WorkedArea } from '../areas.js';
 import { mostDots, mostMarks } from '../fill/hatch.js';
 import type { PanelResults } from '../results.js';
-import { spacingOf, takenAt } from '../worked.js';
+import { deepestShare, spacingOf, takenAt, usualDepth } from '../worked.js';
 import { areaFields, engraversFor, mm, onArea, one, onArtwork, perCent, worstOf, type Off } from './common.js';
 
 const isWorked = ({ lettering }: PanelResults): boolean => lettering.outline.length > 0;
@@ -152,8 +152,7 @@ export const mirrorFromBehind: Rule<PanelResults> = ({ results }) => {
   };
 };
 
-/** Deeper than this share of the sheet weakens it; shallower than what takes this share of what it can stays pale; typical. */
-const deepestShare = 1 / 3;
+/** Shallower than what takes this share of what it can stays pale; typical. */
 const palestShare = 0.5;
 
 const depthOff = ({ artwork, engraving }: WorkedArea, thicknessMm: number): number =>
@@ -171,7 +170,7 @@ export const depthOutOfRange: Rule<PanelResults> = ({ results }) => {
   const most = pane.thicknessMm * deepestShare;
   const least = engraving.fullMm * Math.LN2;
   const deep = artwork.depthMm > most;
-  const usual = Math.round(100 * Math.min(most, 2 * engraving.fullMm)) / 100;
+  const usual = usualDepth(engraving, pane);
   return {
     id: 'depth-out-of-range',
     severity: deep ? 'fix' : 'note',
@@ -192,7 +191,7 @@ export const depthOutOfRange: Rule<PanelResults> = ({ results }) => {
       read: (tried) => Math.round(1000 * farthestDeep(tried).by) / 1000,
       settled: (tried) => farthestDeep(tried).by <= 1e-6,
     },
-    remedies: [oneChange('usual-depth', `${usual} mm deep`, areaFields(results, area).depthMm, Math.max(0.005, usual))],
+    remedies: [oneChange('usual-depth', `${usual} mm deep`, areaFields(results, area).depthMm, usual)],
   };
 };
 

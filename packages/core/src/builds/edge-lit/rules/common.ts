@@ -1,7 +1,7 @@
-import { set, type FieldRef, type Fields } from '../../../document/design/index.js';
+import { set, type DesignChange, type FieldRef, type Fields } from '../../../document/design/index.js';
 import { fieldsIn } from '../../../judging/results/index.js';
 import type { Candidate, Place, Remedy } from '../../../judging/findings/index.js';
-import type { Catalogue, Tool } from '../../../document/catalogue/index.js';
+import type { Catalogue, Engraving } from '../../../document/catalogue/index.js';
 import { percent } from '../../common/rule-words.js';
 import { fillOf, workedOf, type WorkedArea } from '../areas.js';
 import { evenFill } from '../fill/even-fill.js';
@@ -43,19 +43,19 @@ export interface Off {
 export const worstOf = ({ areas }: PanelResults, off: (area: WorkedArea) => number): Off =>
   areas.map((area): Off => ({ area, by: off(area) })).reduce((worst, each) => (each.by > worst.by ? each : worst));
 
-/** Tools that work the face of this sheet and suit besides, as they would be chosen for an area. */
+/** Tools that work the face of this sheet and suit besides, as they would be chosen for an area, with what goes with each. */
 export const engraversFor = (
   { materials: { pane } }: PanelResults,
   { tools }: Catalogue,
   field: FieldRef<string | undefined>,
-  suits: (engraves: NonNullable<Tool['engraves']>) => boolean,
+  suits: (engraves: Engraving) => boolean,
+  besides: (engraves: Engraving) => DesignChange = () => [],
 ): readonly Candidate[] =>
-  tools
-    .filter(
-      ({ engraves, cuts }) =>
-        engraves !== undefined && suits(engraves) && cuts.some(({ stuff }) => stuff === pane.stuff),
-    )
-    .map(({ id, name }) => ({ label: name, change: [set(field, id)] }));
+  tools.flatMap(({ id, name, engraves, cuts }) =>
+    engraves !== undefined && suits(engraves) && cuts.some(({ stuff }) => stuff === pane.stuff)
+      ? [{ label: name, change: [set(field, id), ...besides(engraves)] }]
+      : [],
+  );
 
 /** What is found out only when it is asked for, and once: solvers take longer than a rule may. */
 export const askedFor = (id: string, candidates: () => readonly Candidate[]): Remedy => {
