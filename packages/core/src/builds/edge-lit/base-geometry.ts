@@ -14,7 +14,7 @@ export const leastWallMm = { wood: 5, printed: 2 } as const;
 const cavityRoomMm = 2;
 export const shoulderMm = 6;
 /** Room beside each end of the strip, for wires and solder (mm). */
-const endRoomMm = 8;
+export const stripEndRoomMm = 8;
 /** How far the lid reaches past the cavity (mm). */
 const lidLapMm = 8;
 /** A printed lid is so thick (mm). */
@@ -33,14 +33,25 @@ export interface BaseGeometry {
   readonly closing: SheetSize;
   /** The batten that carries the strip on the lid. */
   readonly battenMm: number;
-  /** The hole for lead or jack: how wide, and its middle above the underside. */
-  readonly exit: { readonly diameterMm: number; readonly upMm: number };
-  readonly pocketMm: number;
+  /** The hole for lead or jack: how wide, and its middle above the underside; behind a jack, what it lies in. */
+  readonly exit: { readonly diameterMm: number; readonly upMm: number; readonly recess: JackRecess | null };
+  /** From the left end of the cavity, over its front and its rear; none where it has no length. */
+  readonly pocket: { readonly lengthMm: number; readonly widthMm: number };
+  readonly wallMm: number;
+}
+
+/** Room for the body of a jack, open from below: how wide, and the wall that is left for its nut (mm). */
+export interface JackRecess {
+  readonly widthMm: number;
   readonly wallMm: number;
 }
 
 /** Holes for a lead with its grommet, and for a jack that is screwed in (mm). */
 const exitMm = { lead: 8, jack: 8.2 } as const;
+/** A jack’s body is so thick and so deep, and its nut takes walls up to so thick (mm); typical. */
+export const jackBodyMm = { thick: 12, deep: 18 } as const;
+const jackPlayMm = 1;
+const nutTakesMm = { wood: 4, printed: 3 } as const;
 
 const one = (mm: number): number => Math.round(mm * 10) / 10;
 
@@ -76,9 +87,12 @@ export const baseGeometry = (
     });
   if (problems.length > 0) return failure(...problems);
   const lengthMm = sheet.widthMm + 2 * design.overhangMm;
-  const pocketMm = Math.min(design.pocketMm ?? 0, Math.max(0, lengthMm - 2 * wallMm));
   const cavityLength = Math.max(0, Math.min(lengthMm - 2 * wallMm, sheet.widthMm - 2 * shoulderMm));
-  const closed = Math.min(lengthMm, cavityLength + 2 * lidLapMm);
+  const jack = design.exit === 'jack';
+  const pocketLength = Math.min(design.pocketMm ?? 0, cavityLength);
+  // What lies beside the strip goes in from below: the lid reaches as far.
+  const wide = jack || pocketLength > 0;
+  const widest = { x: lengthMm - 2 * wallMm, y: design.depthMm - 2 * wallMm };
   return success({
     kind: 'base',
     lengthMm,
@@ -87,16 +101,27 @@ export const baseGeometry = (
     slot: { lengthMm: sheet.widthMm, widthMm: slotWidth, deepMm: design.slotMm },
     cavity: { lengthMm: cavityLength, widthMm: cavityWidth, highMm },
     closing: {
-      widthMm: closed,
-      heightMm: Math.min(design.depthMm - 2 * wallMm, cavityWidth + 2 * lidLapMm),
+      widthMm: jack ? widest.x : Math.min(lengthMm, cavityLength + 2 * lidLapMm),
+      heightMm: wide ? widest.y : Math.min(widest.y, cavityWidth + 2 * lidLapMm),
       thicknessMm: lidMm,
     },
     battenMm: highMm - bedMm,
-    exit: { diameterMm: exitMm[design.exit ?? 'lead'], upMm: lidMm + highMm / 2 },
-    pocketMm,
+    exit: {
+      diameterMm: exitMm[design.exit ?? 'lead'],
+      upMm: lidMm + highMm / 2,
+      recess: jack ? { widthMm: jackBodyMm.thick + 2 * jackPlayMm, wallMm: nutTakesMm[design.make] } : null,
+    },
+    pocket: {
+      lengthMm: pocketLength,
+      // The lid is screwed down before and behind it.
+      widthMm: pocketLength > 0 ? Math.max(cavityWidth, widest.y - 2 * lidLapMm) : 0,
+    },
     wallMm,
   });
 };
 
 /** How long strip may be over a base: from end to end of its cavity, with room for wires (mm). */
-export const stripRoomMm = ({ cavity }: BaseGeometry): number => cavity.lengthMm - 2 * endRoomMm;
+export const stripRoomMm = ({ cavity }: BaseGeometry): number => cavity.lengthMm - 2 * stripEndRoomMm;
+
+/** How wide a pocket may be in a base: what its walls and the laps of its lid leave (mm). */
+export const widestPocketMm = ({ depthMm, wallMm }: BaseGeometry): number => depthMm - 2 * (wallMm + lidLapMm);

@@ -74,6 +74,9 @@ export const panelBought = (catalogue: Catalogue, results: PanelFacts, printedKg
         ]
       : []),
     ...sundry(catalogue, 'screw', holder.kind === 'frame' ? 0 : holder.kind === 'base' ? 4 : 8),
+    ...(assembly.holder.kind === 'base' && assembly.holder.exit === 'jack'
+      ? sundry(catalogue, 'jack-and-plug', 1)
+      : []),
     ...sundry(catalogue, 'rubber-foot', holder.kind === 'base' ? 4 : 0),
     ...(fastener === undefined || wood ? [] : sundry(catalogue, boughtAs[fastener.kind], 4 * fasteners.length)),
   ];

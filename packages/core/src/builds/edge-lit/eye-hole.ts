@@ -15,8 +15,7 @@ export const eyeHoleOf = ({
   circuit: { drive },
   geometry: { holder },
 }: Pick<PanelResults, 'circuit' | 'geometry'>): EyeHole | null => {
-  if (holder.kind !== 'base' || holder.pocketMm <= 0) return null;
+  if (holder.kind !== 'base' || holder.pocket.lengthMm <= 0) return null;
   if (drive.controller?.remote !== 'infrared' || !drive.inside || !drive.sensorWindow) return null;
-  const pocketMm = Math.min(holder.pocketMm, holder.cavity.lengthMm);
-  return { x: (pocketMm - holder.cavity.lengthMm) / 2, upMm: holder.exit.upMm, diameterMm: eyeMm };
+  return { x: (holder.pocket.lengthMm - holder.cavity.lengthMm) / 2, upMm: holder.exit.upMm, diameterMm: eyeMm };
 };

@@ -124,13 +124,13 @@ describe('the eye of a remote', () => {
   it('has a hole through the front of the pocket, and is seen there', () => {
     const [open, shut] = [eyed(true), eyed(false)];
     const eye = eyeHoleOf(open)!;
-    const { cavity, wallMm, heightMm } = open.geometry.holder as BaseGeometry;
+    const { cavity, pocket, depthMm, heightMm } = open.geometry.holder as BaseGeometry;
     expect(eyeHoleOf(shut)).toBeNull();
     expect(eye.x - eye.diameterMm / 2).toBeGreaterThan(-cavity.lengthMm / 2);
     expect(eye.x + eye.diameterMm / 2).toBeLessThan(-cavity.lengthMm / 2 + 120);
     const volume = (results: typeof open): number =>
       solidIn(kernel, panelSolids(factsOf(results), eyeHoleOf(results))[0]!.triangles).volume;
-    const bored = (Math.PI / 4) * eye.diameterMm ** 2 * wallMm;
+    const bored = (Math.PI / 4) * eye.diameterMm ** 2 * ((depthMm - pocket.widthMm) / 2);
     expect((volume(shut) - volume(open)) / bored).toBeCloseTo(1, 1);
     const seen = panelFront(open).shapes.find(({ id }) => id === 'eye')!;
     const bounds = outlineBounds(seen.outline)!;

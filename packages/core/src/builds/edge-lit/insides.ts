@@ -1,6 +1,7 @@
 import { set } from '../../document/design/index.js';
 import { fieldsIn } from '../../judging/results/index.js';
 import type { Insides } from '../common/fits-inside.js';
+import { widestPocketMm } from './base-geometry.js';
 import type { PanelResults } from './results.js';
 
 /** Air round what lies in a pocket (mm). */
@@ -11,8 +12,8 @@ export const panelInsides: Insides<PanelResults> = {
   room: ({ geometry: { holder, outside, sheet, thicknessMm } }) => {
     if (holder.kind === 'base')
       return {
-        widthMm: holder.pocketMm,
-        heightMm: holder.pocketMm > 0 ? holder.depthMm - 2 * holder.wallMm : 0,
+        widthMm: holder.pocket.lengthMm,
+        heightMm: holder.pocket.widthMm,
         depthMm: holder.cavity.highMm,
         covered: true,
       };
@@ -31,7 +32,16 @@ export const panelInsides: Insides<PanelResults> = {
     const { holder } = results.assembly;
     if (holder.kind !== 'base') return [];
     const long = Math.ceil(Math.max(...gear.map(({ lengthMm }) => lengthMm)) + airMm);
-    const deep = Math.ceil(Math.max(...gear.map(({ widthMm }) => widthMm)) + airMm + 10);
+    const base = results.geometry.holder;
+    // Beside the pocket are the walls, and the laps that the lid is screwed to.
+    const beside = base.kind === 'base' ? holder.depthMm - widestPocketMm(base) : 0;
+    const low = Math.ceil(
+      Math.max(
+        0,
+        ...gear.map(({ heightMm }) => heightMm + airMm / 2 - (base.kind === 'base' ? base.cavity.highMm : 0)),
+      ),
+    );
+    const deep = Math.ceil(Math.max(...gear.map(({ widthMm }) => widthMm)) + airMm + beside);
     return [
       {
         id: 'pocket',
@@ -43,6 +53,10 @@ export const panelInsides: Insides<PanelResults> = {
                 ...holder,
                 pocketMm: long,
                 depthMm: Math.min(400, Math.max(holder.depthMm, deep)),
+                // A wooden base is as high as its block.
+                ...(holder.make === 'printed' && base.kind === 'base' && low > 0
+                  ? { heightMm: base.heightMm + low }
+                  : {}),
               }),
             ],
           },

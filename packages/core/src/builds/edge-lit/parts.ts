@@ -114,7 +114,7 @@ const exitShape = (base: BaseGeometry, exit: Brief['leadExit']): readonly PartSh
 
 /** A block of wood with slot and cavity, drawn from above, its front edge up. */
 const woodenBase = ({ materials, brief }: PanelFacts, base: BaseGeometry): readonly CutPart[] => {
-  const { lengthMm, depthMm, heightMm, slot, cavity, closing, exit, pocketMm } = base;
+  const { lengthMm, depthMm, heightMm, slot, cavity, closing, exit, pocket } = base;
   const { board } = materials;
   const centred = (width: number, height: number): PartShape => ({
     kind: 'outline',
@@ -147,6 +147,7 @@ const woodenBase = ({ materials, brief }: PanelFacts, base: BaseGeometry): reado
     lengthMm * depthMm * heightMm -
     slot.widthMm * slot.deepMm * (slot.lengthMm + 1) -
     cavity.lengthMm * cavity.widthMm * cavity.highMm -
+    pocket.lengthMm * Math.max(0, pocket.widthMm - cavity.widthMm) * cavity.highMm -
     closing.widthMm * closing.heightMm * closing.thicknessMm;
   return [
     {
@@ -167,7 +168,14 @@ const woodenBase = ({ materials, brief }: PanelFacts, base: BaseGeometry): reado
         brief.leadExit === 'bottom'
           ? 'the lead goes through the lid'
           : `hole ${round(exit.diameterMm)} mm, its middle ${round(exit.upMm)} mm above the underside`,
-        ...(pocketMm > 0 ? [`pocket ${round(pocketMm)} mm long beside the cavity`] : []),
+        ...(exit.recess !== null && brief.leadExit !== 'bottom'
+          ? [
+              `recess for the jack ${round(exit.recess.widthMm)} mm wide from below, ${round(exit.recess.wallMm)} mm of wall left`,
+            ]
+          : []),
+        ...(pocket.lengthMm > 0
+          ? [`pocket ${round(pocket.lengthMm)} × ${round(pocket.widthMm)} mm over the left end of the cavity, as deep`]
+          : []),
       ].join('; '),
       member,
       layers: [
@@ -176,6 +184,21 @@ const woodenBase = ({ materials, brief }: PanelFacts, base: BaseGeometry): reado
           centred(slot.lengthMm + 1, slot.widthMm),
           centred(cavity.lengthMm, cavity.widthMm),
           centred(closing.widthMm, closing.heightMm),
+          ...(pocket.lengthMm > 0
+            ? [
+                {
+                  kind: 'outline' as const,
+                  outline: [
+                    rectRing({
+                      x: (lengthMm - cavity.lengthMm) / 2,
+                      y: (depthMm - pocket.widthMm) / 2,
+                      width: pocket.lengthMm,
+                      height: pocket.widthMm,
+                    }),
+                  ],
+                },
+              ]
+            : []),
         ]),
         ...layer('mark', exitShape(base, brief.leadExit)),
       ],

@@ -26,24 +26,37 @@ const screwPlaces = ({ closing }: BaseGeometry): readonly (readonly [number, num
 
 const centred = (lengthMm: number): readonly [number, number] => [-lengthMm / 2, lengthMm / 2];
 
-/** The way of lead or jack: through an end, the rear, or none where it goes through the lid. */
+/** The way of lead or jack: through an end, the rear, or none where it goes through the lid; wider behind the wall that a jack is screwed to. */
 const wayOut = (base: BaseGeometry, exit: PanelFacts['brief']['leadExit']): readonly Block[] => {
-  const { lengthMm, depthMm, cavity, exit: hole } = base;
+  const { lengthMm, depthMm, heightMm, cavity, slot, closing, exit: hole } = base;
   // Printed top down, up is down: heights count from the top.
-  const z = base.heightMm - hole.upMm;
+  const z = heightMm - hole.upMm;
   if (exit === 'bottom') return [];
+  const inside: readonly [number, number] = [slot.deepMm, heightMm - closing.thicknessMm];
+  const body = hole.recess === null ? 0 : hole.recess.widthMm / 2;
+  const wall = hole.recess?.wallMm ?? 0;
   if (exit === 'left' || exit === 'right') {
     const side = exit === 'left' ? -1 : 1;
-    const reach = [(side * cavity.lengthMm) / 2, (side * lengthMm) / 2].sort((a, b) => a - b) as [number, number];
-    return boreAlong('x', [0, z], hole.diameterMm, reach);
+    const between = (from: number, to: number): [number, number] =>
+      [side * from, side * to].sort((a, b) => a - b) as [number, number];
+    const [begins, ends] = [cavity.lengthMm / 2, lengthMm / 2];
+    return [
+      ...boreAlong('x', [0, z], hole.diameterMm, between(body > 0 ? ends - wall : begins, ends)),
+      ...(body > 0 ? [{ x: between(begins, ends - wall), y: [-body, body] as const, z: inside }] : []),
+    ];
   }
   // y runs to the front.
-  return boreAlong('y', [0, z], hole.diameterMm, [-depthMm / 2, -cavity.widthMm / 2]);
+  return [
+    ...boreAlong('y', [0, z], hole.diameterMm, [-depthMm / 2, body > 0 ? wall - depthMm / 2 : -cavity.widthMm / 2]),
+    ...(body > 0
+      ? [{ x: [-body, body] as const, y: [wall - depthMm / 2, -cavity.widthMm / 2] as const, z: inside }]
+      : []),
+  ];
 };
 
-/** The eye of a remote looks out to the front, through the wall of the pocket. */
+/** The eye of a remote looks out to the front, through what is before the pocket. */
 const wayOfEye = (base: BaseGeometry, { x, upMm, diameterMm }: EyeHole): readonly Block[] =>
-  boreAlong('y', [x, base.heightMm - upMm], diameterMm, [base.depthMm / 2 - base.wallMm, base.depthMm / 2]);
+  boreAlong('y', [x, base.heightMm - upMm], diameterMm, [base.pocket.widthMm / 2, base.depthMm / 2]);
 
 /** The base to print, top down: slot, cavity, rebate for the lid, bosses for its screws, the ways of the lead and of an eye. */
 export const printedBase = (
@@ -52,18 +65,18 @@ export const printedBase = (
   exit: PanelFacts['brief']['leadExit'],
   eye: EyeHole | null,
 ): Solid => {
-  const { lengthMm, depthMm, heightMm, slot, cavity, closing, pocketMm, wallMm } = base;
+  const { lengthMm, depthMm, heightMm, slot, cavity, closing, pocket } = base;
   const [bed, shut] = [slot.deepMm, heightMm - closing.thicknessMm];
   const body: Block = { x: centred(lengthMm), y: centred(depthMm), z: [0, heightMm] };
   const hollow: readonly Block[] = [
     { x: centred(sheetMm + 1), y: centred(slot.widthMm), z: [0, bed] },
     { x: centred(cavity.lengthMm), y: centred(cavity.widthMm), z: [bed, shut] },
     { x: centred(closing.widthMm), y: centred(closing.heightMm), z: [shut, heightMm] },
-    ...(pocketMm > 0
+    ...(pocket.lengthMm > 0
       ? [
           {
-            x: [-cavity.lengthMm / 2, -cavity.lengthMm / 2 + Math.min(pocketMm, cavity.lengthMm)] as const,
-            y: centred(depthMm - 2 * wallMm),
+            x: [-cavity.lengthMm / 2, -cavity.lengthMm / 2 + pocket.lengthMm] as const,
+            y: centred(pocket.widthMm),
             z: [bed, shut] as const,
           },
         ]

@@ -192,7 +192,7 @@ const sheetSteps = ({ own }: PanelStepFacts): readonly ToldStep[] => {
 const baseSteps = ({ own, parts, cutters, finishing }: PanelStepFacts, base: BaseGeometry): readonly ToldStep[] => {
   const { assembly, brief, materials } = own;
   if (assembly.holder.kind !== 'base') return [];
-  const { cavity, closing, exit, slot, lengthMm, depthMm, battenMm, pocketMm } = base;
+  const { cavity, closing, exit, slot, lengthMm, depthMm, battenMm, pocket } = base;
   if (assembly.holder.make === 'printed')
     return [
       step(
@@ -223,7 +223,7 @@ const baseSteps = ({ own, parts, cutters, finishing }: PanelStepFacts, base: Bas
       'cut',
       'cavity',
       `Rout the cavity from below: ${mm(cavity.lengthMm)} × ${wide}`,
-      `${mm(cavity.highMm + closing.thicknessMm)} deep, in passes of 5 mm or less, until it meets the floor of the slot; it stops ${mm((lengthMm - cavity.lengthMm) / 2)} from both ends, so that the sheet rests there. Then the rebate for the lid, ${mm(closing.widthMm)} × ${mm(closing.heightMm)}, ${mm(closing.thicknessMm)} deep.${pocketMm > 0 ? ` A pocket ${mm(pocketMm)} long beside it, for the controller.` : ''}`,
+      `${mm(cavity.highMm + closing.thicknessMm)} deep, in passes of 5 mm or less, until it meets the floor of the slot; it stops ${mm((lengthMm - cavity.lengthMm) / 2)} from both ends, so that the sheet rests there. Then the rebate for the lid, ${mm(closing.widthMm)} × ${mm(closing.heightMm)}, ${mm(closing.thicknessMm)} deep.${pocket.lengthMm > 0 ? ` A pocket ${mm(pocket.lengthMm)} × ${mm(pocket.widthMm)} over its left end, for the controller.` : ''}`,
       35,
       'Router: clamp the block, several shallow passes, both hands; eye, ear and dust protection.',
     ),
@@ -233,7 +233,9 @@ const baseSteps = ({ own, parts, cutters, finishing }: PanelStepFacts, base: Bas
       assembly.holder.exit === 'jack' ? 'Drill for the jack' : 'Drill for the lead',
       brief.leadExit === 'bottom'
         ? `${mm(exit.diameterMm)} through the middle of the lid.`
-        : `${mm(exit.diameterMm)}, ${mm(exit.upMm)} above the underside, into the cavity from the ${brief.leadExit === 'top' || brief.leadExit === 'back' ? 'rear' : brief.leadExit}; from both sides, so that it does not break out.`,
+        : exit.recess !== null
+          ? `Rout a recess ${mm(exit.recess.widthMm)} wide from the cavity outward, until ${mm(exit.recess.wallMm)} of wall are left: a jack’s nut takes no more. Then ${mm(exit.diameterMm)} through that, ${mm(exit.upMm)} above the underside, from outside onto a block.`
+          : `${mm(exit.diameterMm)}, ${mm(exit.upMm)} above the underside, into the cavity from the ${brief.leadExit === 'top' || brief.leadExit === 'back' ? 'rear' : brief.leadExit}; from both sides, so that it does not break out.`,
       10,
     ),
     {

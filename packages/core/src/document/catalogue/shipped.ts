@@ -25,6 +25,13 @@ const sundries: readonly Sundry[] = [
   { id: 'bracket', name: 'Angle bracket 60 mm', provenance: typical, price: 1.1, kg: 0.06, ratedKg: 20 },
   { id: 'chain', name: 'Chain 0.5 m with eye and hook', provenance: typical, price: 3.2, kg: 0.09, ratedKg: 25 },
   { id: 'rubber-foot', name: 'Rubber foot with screw', provenance: typical, price: 0.25, kg: 0.004 },
+  {
+    id: 'jack-and-plug',
+    name: 'Jack to screw in, 8 mm thread, with its plug',
+    provenance: typical,
+    price: 2.3,
+    kg: 0.015,
+  },
   { id: 'cleat-screw', name: 'Screw 4 × 30 mm', provenance: typical, price: 0.05, kg: 0.002, ratedKg: 10 },
   { id: 'stand-off', name: 'Stand-off post with wall and letter fixing', provenance: typical, price: 1.9, kg: 0.02 },
   { id: 'trim', name: 'Trim profile, 1 m', provenance: typical, price: 2.1, kg: 0.06 },

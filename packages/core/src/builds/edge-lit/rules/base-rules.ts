@@ -2,7 +2,7 @@ import { set } from '../../../document/design/index.js';
 import { fieldsIn } from '../../../judging/results/index.js';
 import { wholeFront, type Rule } from '../../../judging/findings/index.js';
 import { leastTipDeg } from '../../../making/hanging/index.js';
-import { stripRoomMm, type BaseGeometry } from '../base-geometry.js';
+import { jackBodyMm, stripEndRoomMm, stripRoomMm, type BaseGeometry } from '../base-geometry.js';
 import type { PanelResults } from '../results.js';
 import { atTheEdge, mm, one } from './common.js';
 
@@ -72,6 +72,64 @@ export const exitNearEdge: Rule<PanelResults> = ({ results, catalogue }) => {
             },
           ]
         : []),
+    ],
+  };
+};
+
+/** By how much the room behind a jack is too low or too short for its body (mm). */
+const jackOver = (results: PanelResults): number => {
+  const base = baseOf(results);
+  const { leadExit } = results.design.brief;
+  if (base === null || base.exit.recess === null || leadExit === 'bottom') return 0;
+  const { lengthMm, depthMm, cavity, exit } = base;
+  // Behind the rear the strip lies in the way; at the ends the cavity is empty for some way.
+  const atAnEnd = leadExit === 'left' || leadExit === 'right';
+  const deep =
+    (atAnEnd ? (lengthMm - cavity.lengthMm) / 2 + stripEndRoomMm : (depthMm - cavity.widthMm) / 2) -
+    exit.recess!.wallMm;
+  return Math.max(0, jackBodyMm.thick - cavity.highMm, jackBodyMm.deep - deep);
+};
+
+/** The body of the jack finds no room behind its wall. */
+export const jackWithoutRoom: Rule<PanelResults> = ({ results }) => {
+  const over = jackOver(results);
+  const base = baseOf(results);
+  const { holder } = results.assembly;
+  if (over <= 0.01 || base === null || holder.kind !== 'base') return null;
+  const field = fieldsIn(results).holder;
+  return {
+    id: 'jack-without-room',
+    severity: 'stop',
+    step: 'case',
+    what: 'The jack does not fit behind its wall',
+    why: `Its body is ${mm(jackBodyMm.thick)} thick and ${mm(jackBodyMm.deep)} deep (typical); ${mm(base.cavity.highMm)} of height are there under the slot, and ${mm(over)} are wanting.`,
+    numbers: [{ label: 'too little by', value: one(over), unit: 'mm' }],
+    where: atTheEdge(results),
+    target: {
+      label: 'too little by',
+      better: 'lower',
+      unit: 'mm',
+      read: (tried) => one(jackOver(tried)),
+      settled: (tried) => jackOver(tried) <= 0.01,
+    },
+    remedies: [
+      {
+        id: 'room-for-jack',
+        candidates: [
+          {
+            label: `A base ${mm(holder.depthMm + Math.ceil(2 * over))} from front to rear`,
+            change: [set(field, { ...holder, depthMm: holder.depthMm + Math.ceil(2 * over) })],
+          },
+          {
+            label: `A slot ${mm(Math.max(3, holder.slotMm - Math.ceil(over)))} deep`,
+            change: [set(field, { ...holder, slotMm: Math.max(3, holder.slotMm - Math.ceil(over)) })],
+          },
+        ],
+      },
+      {
+        id: 'lead-instead',
+        candidates: [{ label: 'A lead that comes out', change: [set(field, { ...holder, exit: 'lead' as const })] }],
+      },
     ],
   };
 };

@@ -14,7 +14,7 @@ import {
   toolWorksNoFaces,
   tooManyMarks,
 } from './artwork-rules.js';
-import { baseTips, exitNearEdge, leadTooThick, stripOverCavity } from './base-rules.js';
+import { baseTips, exitNearEdge, jackWithoutRoom, leadTooThick, stripOverCavity } from './base-rules.js';
 import { fewerEdges } from './common.js';
 import { edgeBare, edgeUncovered, sheetOverStock, slotFit, stripShutIn } from './holder-rules.js';
 import {
@@ -42,6 +42,7 @@ export const panelRules: readonly Rule<PanelResults>[] = [
   gearFits(panelInsides),
   leadTooThick,
   exitNearEdge,
+  jackWithoutRoom,
   stripOverCavity,
   lightMissesEdge,
   litEdgeRough,
