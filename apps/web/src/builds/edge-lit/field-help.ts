@@ -81,6 +81,10 @@ export const help: HelpTexts = {
       what: 'How far the sheet reaches into the members. Under it lies the narrower groove for the strip.',
     },
     Bottom: { what: 'What closes the case below; it comes off for service.' },
+    'Strip underneath': {
+      what: 'Strip under the case that shines down: on feet, on a shelf below, on the floor before a counter.',
+      usual: 'The rest of the reel, laid straight; never coiled, or it overheats.',
+    },
     Fit: {
       what: 'Whether the sheet slides in, is pressed in, or is glued.',
       usual: 'It slides: a sheet that is glued stays where it is, scratched or not.',

@@ -1,10 +1,13 @@
-import type { EdgeLitAssembly, FrameDesign, PanelResults, TopDesign } from '@vitrum/core';
+import { set, type EdgeLitAssembly, type FrameDesign, type PanelResults, type TopDesign } from '@vitrum/core';
+import { changeDesign } from '../../document/document-store';
 import { useFields } from '../../document/selection';
 import { useOwnOf } from '../../evaluation/own';
 import { ChoiceField, LengthField, useDesignValue } from '../../fields/design-fields';
 import { aboutBoard } from '../../fields/material-facts';
 import { choicesOf, useCatalogue } from '../../job/catalogue-context';
+import { Button } from '../../ui/button';
 import { useLength } from '../../view/use-length';
+import { restOfReel } from './edge-edits';
 
 type InFrame = EdgeLitAssembly & { readonly holder: FrameDesign };
 type InCase = EdgeLitAssembly & { readonly holder: TopDesign };
@@ -64,6 +67,26 @@ export const FramedFields = () => {
             aboutBoard,
           )}
         />
+      )}
+      {kind === 'top' && <UnderField own={own} />}
+    </>
+  );
+};
+
+/** Strip under the case: so much, or the rest of the reel at a click. */
+const UnderField = ({ own }: { readonly own: PanelResults | null }) => {
+  const field = useFields<InCase>().holder.underMm;
+  const under = useDesignValue(field) ?? 0;
+  const show = useLength();
+  const rest = own === null ? 0 : restOfReel(own);
+  return (
+    <>
+      <LengthField label="Strip underneath" field={field} hint="shines down from under the case" />
+      {rest > 0 && Math.abs(rest - under) > 1 && (
+        <p className="my-1 flex items-center justify-between gap-2 text-[13px] text-soft">
+          {show(rest)} of the reel are left
+          <Button onClick={() => void changeDesign([set(field, rest)])}>Lay them underneath</Button>
+        </p>
       )}
     </>
   );

@@ -109,7 +109,7 @@ export const LightStep = () => {
           {(own?.runs.segments ?? []).map(({ number, on, lengthMm, ledCount }) => (
             <tr key={number} className="border-b border-line">
               <td>{number}</td>
-              <td className="font-sans">{on}</td>
+              <td className="font-sans">{on === 'back' ? 'underside' : on}</td>
               <td className="text-right">{show(lengthMm)}</td>
               <td className="text-right">{ledCount}</td>
             </tr>

@@ -148,6 +148,8 @@ const counterTop: PanelDesign = {
         playMm: 0.5,
         depthMm: 90,
         bottomBoardId: 'ply-6',
+        // What the top leaves of a reel of 5 m.
+        underMm: 4300,
       },
     },
   ],

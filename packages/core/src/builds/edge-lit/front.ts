@@ -1,12 +1,4 @@
-import {
-  rectRing,
-  subtract,
-  unite,
-  type Outline,
-  type Point,
-  type Rect,
-  type Ring,
-} from '../../base/outlines/index.js';
+import { rectRing, subtract, unite, type Outline, type Ring } from '../../base/outlines/index.js';
 import { adaptedHue, type LinearRgb } from '../../light/colour/index.js';
 import { wallsOf } from '../../light/sheet/index.js';
 import { opaque, type Front, type FrontShape } from '../common/front.js';

@@ -24,7 +24,6 @@ import {
   fullFollowing,
   previewFollowing,
   sheetLight,
-  sheetSides,
   wallsOf,
   type SheetLight,
   type SheetSide,
@@ -37,7 +36,7 @@ import type { PanelMaterials } from './materials.js';
 import { patchesOf, type Patches } from './patches.js';
 import { litEdges } from './lit-edges.js';
 import type { EdgeLitAssembly } from './schema.js';
-import { clearSheetOf, edgeFitOf, edgeLedsOf, letsInOf } from './sheet-light.js';
+import { clearSheetOf, edgeFitOf, edgeLedsOf, letsInOf, underLmOf } from './sheet-light.js';
 import { givenBy, gradedOver, layersOver, rasterArea, rasterOver, sumOver, workedFaces } from './worked.js';
 
 /** Where single LEDs show as fans near a lit edge. */
@@ -70,6 +69,8 @@ export interface PanelGlow extends Glow {
   readonly paintLm: number;
   readonly edgesLm: Readonly<Record<SheetSide, number>>;
   readonly lostLm: number;
+  /** Of strip under the case, which no balance of the sheet counts (lm). */
+  readonly underLm: number;
   /** Mean luminance of each edge, seen edge on (cd/m²). */
   readonly edgesCdM2: Readonly<Record<SheetSide, number>>;
   readonly patches: Patches;
@@ -342,6 +343,7 @@ export const panelGlowOf = (inputs: PanelGlowInputs): PanelGlow => {
     paintLm,
     edgesLm: light.edges,
     lostLm: light.lost + light.left,
+    underLm: underLmOf(runs, share, materials, brief.light),
     edgesCdM2,
     patches,
     fans,

@@ -8,6 +8,8 @@ import type { EdgeLitAssembly } from './schema.js';
 
 const none: NonNullable<EdgeLitAssembly['areas']> = [];
 
+const underMmOf = ({ holder }: EdgeLitAssembly): number => (holder.kind === 'top' ? (holder.underMm ?? 0) : 0);
+
 /** Lays an edge-lit sheet: everything that stands before the circuit. */
 export const layPanel =
   (
@@ -38,7 +40,7 @@ export const layPanel =
     const areas = set.value;
     const lettering = stages.all.run(areas);
     const workability = stages.workability.run(lettering.outline, materials.tool);
-    const strung = stages.runs.run(geometry, light, materials);
+    const strung = stages.runs.run(geometry, light, materials, underMmOf(assembly));
     if (!strung.ok) return strung;
     const runs = strung.value;
     const section = stages.section.run(geometry, assembly, materials, runs);

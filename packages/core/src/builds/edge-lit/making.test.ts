@@ -141,3 +141,38 @@ describe('photons one by one through a panel', () => {
     expect(reports.slice(0, -1).every(({ done }) => !done)).toBe(true);
   }, 120_000);
 });
+
+describe('strip under a case', () => {
+  const counter = demoDesigns['counter-top'];
+  const under = (mm: number) => evaluatedCoarsely(changed(counter, inAssembly({ 'holder.underMm': mm })), fonts);
+
+  it('lies in rows along it, whole cuts, and looks down', () => {
+    const { runs, geometry, materials } = under(4300);
+    const rows = runs.segments.filter(({ on }) => on === 'back');
+    // 728 mm of case without 60: seven rows of 614 mm, each of whole cuts.
+    expect(rows).toHaveLength(Math.ceil(4300 / (geometry.outside.widthMm - 60)));
+    const { cutPitchMm } = materials.strip;
+    for (const { lengthMm, normal, from, to } of rows) {
+      expect(Math.abs(lengthMm / cutPitchMm - Math.round(lengthMm / cutPitchMm))).toBeLessThan(1e-6);
+      expect(normal).toEqual([0, 0, -1]);
+      expect(from[2]).toBeLessThan(geometry.rearZMm);
+      expect(Math.max(Math.abs(from[0]), Math.abs(to[0]))).toBeLessThanOrEqual(geometry.outside.widthMm / 2 - 30);
+    }
+  });
+
+  it('is fed, bought and warm, and takes nothing from the sheet', () => {
+    const [none, some] = [under(0), under(4300)];
+    const perM = some.materials.strip.wattsPerM;
+    const more = (some.runs.stripMm - none.runs.stripMm) / 1000;
+    expect(more).toBeGreaterThan(4);
+    expect(some.circuit.watts - none.circuit.watts).toBeGreaterThan(0.8 * perM * more);
+    expect(Math.abs(some.glow.patches.meanCdM2 / none.glow.patches.meanCdM2 - 1)).toBeLessThan(0.05);
+    expect(some.glow.emittedLm / none.glow.emittedLm).toBeGreaterThan(0.95);
+    expect(none.glow.underLm).toBe(0);
+    const wanted = more * some.materials.strip.lumensPerM;
+    expect(some.glow.underLm / wanted).toBeGreaterThan(0.85);
+    expect(some.glow.underLm / wanted).toBeLessThanOrEqual(1);
+    expect(detail(some, 'strip')).toContain('never leave it coiled');
+    expect(some.cut.find(({ id }) => id === 'case-bottom')!.note).toContain('hole of 8 mm');
+  });
+});

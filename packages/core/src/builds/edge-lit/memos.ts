@@ -100,7 +100,7 @@ export const panelMemos = (catalogue: Catalogue, limits: GridLimits) => {
       areaM2: panelShedsM2(geometry),
       // Strip lies in wood or print, not in a room of warm air: what it lies on carries the heat off.
       closed: false,
-      outLm: glow.balance.outLm,
+      outLm: glow.balance.outLm + glow.underLm,
       vents: null,
       bed: panelBed(geometry, materials),
     })),

@@ -10,6 +10,7 @@ import type { WorkedFace } from '../common/worked-face.js';
 import { faceRaster } from './fill/face-raster.js';
 import { mostMarks } from './fill/hatch.js';
 import { marksOf, type Marks } from './fill/marks.js';
+import { isSheetSide } from './sheet-light.js';
 import { looseOf, stencilOf } from './stencil.js';
 import type { PanelFacts } from './results.js';
 
@@ -304,7 +305,7 @@ const closingPart = (results: PanelFacts): readonly CutPart[] => {
       'Bottom',
       closing.widthMm,
       closing.heightMm,
-      'screwed into its rabbet from below; opens for service',
+      `screwed into its rabbet from below; opens for service${results.runs.segments.some(({ on }) => !isSheetSide(on)) ? '; a hole of 8 mm for the wires of the strip under it' : ''}`,
     ),
   ];
 };

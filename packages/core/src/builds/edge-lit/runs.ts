@@ -40,8 +40,31 @@ const middleOf = (
   }
 };
 
-/** Strip before the edges of a sheet, whole cuts in the middle of each. */
-export const panelRuns = (geometry: PanelGeometry, light: PanelLight, { strip }: PanelMaterials): Result<LightRuns> => {
+/** Strip under a case keeps so far from its sides (mm). */
+const underMarginMm = 30;
+
+/** Strip under a case, in as few rows along it as take its length, each of whole cuts, looking down. */
+const underneath = (geometry: PanelGeometry, underMm: number, strip: PanelMaterials['strip']): readonly Blueprint[] => {
+  const { outside, rearZMm } = geometry;
+  const room = outside.widthMm - 2 * underMarginMm;
+  if (underMm < strip.cutPitchMm || room < strip.cutPitchMm) return [];
+  const rows = Math.ceil(underMm / room);
+  return Array.from({ length: rows }, (_, row): Blueprint => {
+    const y = outside.heightMm * ((row + 0.5) / rows - 0.5);
+    return segmentAlong(strip, underMm / rows, [0, y, rearZMm - strip.heightMm], [row % 2 === 0 ? 1 : -1, 0, 0], {
+      normal: [0, 0, -1],
+      on: 'back',
+    });
+  }).filter(({ lengthMm }) => lengthMm > 0);
+};
+
+/** Strip before the edges of a sheet, whole cuts in the middle of each; and what lies under its case. */
+export const panelRuns = (
+  geometry: PanelGeometry,
+  light: PanelLight,
+  { strip }: PanelMaterials,
+  underMm = 0,
+): Result<LightRuns> => {
   const z = geometry.thicknessMm / 2 + light.offsetMm;
   const pieces = litEdges(light)
     .map((side): Blueprint => {
@@ -55,7 +78,10 @@ export const panelRuns = (geometry: PanelGeometry, light: PanelLight, { strip }:
       );
     })
     .filter(({ lengthMm }) => lengthMm > 0);
-  const segments = pieces.map((piece, index) => ({ ...piece, number: index + 1 }));
+  const segments = [...pieces, ...underneath(geometry, underMm, strip)].map((piece, index) => ({
+    ...piece,
+    number: index + 1,
+  }));
   const ledCount = segments.reduce((sum, segment) => sum + segment.ledCount, 0);
   if (ledCount > maxLeds)
     return failure({

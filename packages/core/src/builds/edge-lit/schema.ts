@@ -147,6 +147,9 @@ const top = z.looseObject({
   ...framed,
   depthMm: lengthMm(20, 1000).describe('Of the case, from the sheet down.'),
   bottomBoardId: id.describe('What closes the case below.'),
+  underMm: lengthMm(0, 20_000)
+    .optional()
+    .describe('Strip that lies under the case and shines down: the rest of the reel, say. Left out: none.'),
 });
 
 /** An edge-lit sheet in a design. */

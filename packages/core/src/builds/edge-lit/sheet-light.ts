@@ -1,7 +1,7 @@
 import { moveOutline, type Ring } from '../../base/outlines/index.js';
 import { emitterMmOf } from '../../document/catalogue/index.js';
 import { colourOf } from '../../light/colour/index.js';
-import type { LightRuns, LightShare } from '../../light/runs/index.js';
+import type { LightRuns, LightShare, Segment } from '../../light/runs/index.js';
 import { sheetSides, type ClearSheet, type EdgeFit, type EdgeLed, type SheetSide } from '../../light/sheet/index.js';
 import type { Brief } from '../../document/design/index.js';
 import type { PanelGeometry } from './geometry.js';
@@ -61,7 +61,7 @@ const sawnLetsIn = 0.7;
 export const letsInOf = ({ litFinish }: Pick<SheetDesign, 'litFinish'>): number =>
   litFinish === 'sawn' ? sawnLetsIn : 1;
 
-/** Every LED before its edge, with what its current lets it give. */
+/** Every LED before an edge, with what its current lets it give. */
 export const edgeLedsOf = (
   { x, y, segment }: LightRuns['leds'],
   { segments }: LightRuns,
@@ -72,15 +72,35 @@ export const edgeLedsOf = (
   sheetDesign: Pick<SheetDesign, 'litFinish'>,
 ): readonly EdgeLed[] => {
   const { strip } = materials;
-  const lumens = (colourOf(light, strip).lumensPerM / strip.ledsPerM) * letsInOf(sheetDesign);
+  const lumens = lumensPerLed(light, strip) * letsInOf(sheetDesign);
   const widthMm = emitterMmOf(strip);
-  return Array.from(x, (atX, led): EdgeLed => {
-    const side = segments[segment[led]!]!.on as SheetSide;
+  return Array.from(x).flatMap((atX, led): EdgeLed | readonly EdgeLed[] => {
+    const { on } = segments[segment[led]!]!;
+    if (!isSheetSide(on)) return [];
     return {
-      side,
-      alongMm: side === 'left' || side === 'right' ? y[led]! - sheet.y : atX - sheet.x,
+      side: on,
+      alongMm: on === 'left' || on === 'right' ? y[led]! - sheet.y : atX - sheet.x,
       widthMm,
       lumens: lumens * share.fluxShare[led]!,
     };
   });
 };
+
+const lumensPerLed = (light: Brief['light'], strip: PanelMaterials['strip']): number =>
+  colourOf(light, strip).lumensPerM / strip.ledsPerM;
+
+/** Whether strip lies before an edge, and not under the case. */
+export const isSheetSide = (on: Segment['on']): on is SheetSide => sheetSides.some((side) => side === on);
+
+/** What strip under a case gives (lm). */
+export const underLmOf = (
+  { leds, segments }: LightRuns,
+  { fluxShare }: LightShare,
+  { strip }: PanelMaterials,
+  light: Brief['light'],
+): number =>
+  leds.segment.reduce(
+    (sum, segment, led) =>
+      isSheetSide(segments[segment]!.on) ? sum : sum + lumensPerLed(light, strip) * fluxShare[led]!,
+    0,
+  );

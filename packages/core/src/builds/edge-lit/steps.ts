@@ -13,6 +13,7 @@ import type { BaseGeometry } from './base-geometry.js';
 import { membersIn } from './geometry.js';
 import { litEdges } from './lit-edges.js';
 import { isStencilled, looseOf } from './stencil.js';
+import { isSheetSide } from './sheet-light.js';
 import { spacingOf } from './worked.js';
 import type { PanelFacts } from './results.js';
 
@@ -289,12 +290,13 @@ const framedSteps = ({ own, parts, cutters, hang, finishing }: PanelStepFacts): 
 const wire = ({ own, circuit }: PanelStepFacts): readonly ToldStep[] => {
   const { runs, materials, brief, assembly } = own;
   const { leadExit, leadLengthMm } = brief;
+  const under = runs.segments.reduce((sum, { on, lengthMm }) => (isSheetSide(on) ? sum : sum + lengthMm), 0);
   return [
     step(
       'wire',
       'strip',
       `Cut and lay ${counted(runs.segments.length, 'segment')} of strip`,
-      `Cut on the marks only (every ${mm(materials.strip.cutPitchMm)}); its LEDs in the middle of the sheet’s thickness, ${mm(assembly.light.gapMm)} before the edge. A strip beside the edge lights the wood.`,
+      `Cut on the marks only (every ${mm(materials.strip.cutPitchMm)}); its LEDs in the middle of the sheet’s thickness, ${mm(assembly.light.gapMm)} before the edge. A strip beside the edge lights the wood.${under > 0 ? ` The rest, ${mm(under)}, lies under the bottom, straight and stuck down: clean and prime the wood first, and clip its ends; never leave it coiled.` : ''}`,
       10 + 6 * runs.segments.length,
     ),
     signStep(

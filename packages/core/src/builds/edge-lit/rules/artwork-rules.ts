@@ -1,6 +1,5 @@
 import { distanceToOutline, inRing } from '../../../base/outlines/index.js';
 import { set, type FieldChange } from '../../../document/design/index.js';
-import { fieldsIn } from '../../../judging/results/index.js';
 import { oneChange, type Candidate, type Rule } from '../../../judging/findings/index.js';
 import { fillOf, workedOf, type WorkedArea } from '../areas.js';
 import { mostDots, mostMarks } from '../fill/hatch.js';

@@ -8,9 +8,9 @@ import {
   wholeFront,
   type Rule,
 } from '../../../judging/findings/index.js';
-import type { SheetSide } from '../../../light/sheet/index.js';
 import { frameHanging, usualFrame } from '../holders.js';
 import { heldSheet, type PanelResults } from '../results.js';
+import { isSheetSide } from '../sheet-light.js';
 import { atTheEdge, mm } from './common.js';
 
 /** Edges with strip that no holder covers. */
@@ -99,7 +99,8 @@ const bareOf = ({ runs, geometry: { straight } }: PanelResults): number =>
   Math.max(
     0,
     ...runs.segments.map(({ on, lengthMm }) => {
-      const { fromMm, toMm } = straight[on as SheetSide]!;
+      if (!isSheetSide(on)) return 0;
+      const { fromMm, toMm } = straight[on]!;
       return 1 - lengthMm / (toMm - fromMm);
     }),
   );
