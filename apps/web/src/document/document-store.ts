@@ -21,6 +21,8 @@ interface OpenGesture {
 interface DocumentState {
   readonly jobId: string | null;
   readonly design: Design | null;
+  /** As it was when the job was opened. */
+  readonly opened: Design | null;
   readonly basedOn: string;
   readonly revision: number;
   readonly save: SaveState;
@@ -34,6 +36,7 @@ interface DocumentState {
 export const useDocument = create<DocumentState>(() => ({
   jobId: null,
   design: null,
+  opened: null,
   basedOn: '',
   revision: 0,
   save: { kind: 'saved' },
@@ -69,6 +72,7 @@ export const openDocument = (
   useDocument.setState({
     jobId,
     design: draft ?? head.design,
+    opened: head.design,
     basedOn: draft === null ? head.hash : draftBasedOn,
     revision: head.number,
     save: { kind: draft === null ? 'saved' : 'unsaved' },

@@ -3,10 +3,12 @@ import {
   fansTouchMm,
   sheetLight,
   thrownBackAt,
+  traceSlab,
   type ClearSheet,
   type EdgeLed,
   type WorkedFaces,
 } from '../light/sheet/index.js';
+import { seededRandom } from '../base/maths/index.js';
 import type { ValidationCase } from './types.js';
 
 const index = 1.49;
@@ -202,6 +204,44 @@ const accounted: ValidationCase = {
   },
 };
 
+/** Straight sides and a half circle on top, 60 mm wide. */
+const arch: ClearSheet = {
+  ...sheet,
+  widthMm: 60,
+  heightMm: 60,
+  lossPerMm: 0.002,
+  sides: { top: 'polished', right: 'polished', bottom: 'polished', left: 'polished' },
+  outline: [
+    [0, 0],
+    [60, 0],
+    ...Array.from({ length: 41 }, (_, at): readonly [number, number] => {
+      const angle = (Math.PI * at) / 40;
+      return [30 + 30 * Math.cos(angle), 30 + 30 * Math.sin(angle)];
+    }),
+  ],
+};
+
+const drawn: ValidationCase = {
+  group: 'edge-lit sheets',
+  name: 'what an arch gives off, worked in its middle',
+  against: 'photons one by one in three dimensions',
+  tolerance: 0.03,
+  run: () => {
+    const [columns, rows] = [20, 20];
+    const back = Float32Array.from({ length: columns * rows }, (_, cell) =>
+      Math.hypot(((cell % columns) + 0.5) * 3 - 30, (Math.floor(cell / columns) + 0.5) * 3 - 30) < 20 ? 0.15 : 0,
+    );
+    const worked: WorkedFaces = { cellMm: 3, columns, rows, front: null, back };
+    const leds = row.slice(0, 12);
+    const even = { ...fit, emitterMm: thickMm };
+    const { out, emitted } = sheetLight(arch, even, leds, worked);
+    return {
+      computed: out / emitted,
+      expected: traceSlab(arch, even, leds, worked, 60_000, seededRandom(7)).out,
+    };
+  },
+};
+
 export const sheetCases: readonly ValidationCase[] = [
   viewed(4, 2.8, 0.5),
   viewed(3, 3, 2),
@@ -214,5 +254,6 @@ export const sheetCases: readonly ValidationCase[] = [
   fromTwo('the first fifth', 0, 60),
   fromTwo('the middle fifth', 120, 180),
   touching,
+  drawn,
   accounted,
 ];

@@ -5,6 +5,7 @@ import { useFields } from '../../document/selection';
 import { useOwnOf } from '../../evaluation/own';
 import { ChoiceField, LengthField, NumberField, useDesignValue } from '../../fields/design-fields';
 import { aboutStrip } from '../../fields/material-facts';
+import { StripChanged } from '../../fields/strip-changed';
 import { choicesOf, useCatalogue } from '../../job/catalogue-context';
 import { CutsField } from '../../steps/cuts-field';
 import { percent } from '../../steps/glow-report';
@@ -60,6 +61,7 @@ export const LightStep = () => {
   return (
     <>
       <ChoiceField label="Strip" field={at.light.stripId} choices={choicesOf(strips, aboutStrip)} wide />
+      <StripChanged field={at.light.stripId} />
       {sheetSides.map((side) => (
         <EdgeField key={side} side={side} />
       ))}

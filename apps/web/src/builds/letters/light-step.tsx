@@ -9,6 +9,7 @@ import { ChoiceField, LengthField, NumberField, useDesignValue } from '../../fie
 import { Button } from '../../ui/button';
 import { useLength } from '../../view/use-length';
 import { aboutStrip } from '../../fields/material-facts';
+import { StripChanged } from '../../fields/strip-changed';
 import { choicesOf, useCatalogue } from '../../job/catalogue-context';
 import { leaveOut, letLie, useMoved } from './strip-edits';
 import { CutsField } from '../../steps/cuts-field';
@@ -133,6 +134,7 @@ export const LetterLightStep = ({ build, behind }: LetterLightProps) => {
             : `bends to ${show(evaluation.materials.strip.bendRadiusMm)}; ${corners.length === 0 ? 'goes round every corner' : cornerWords(corners)}`
         }
       />
+      <StripChanged field={at.light.stripId} />
       <ChoiceField
         label="Runs"
         field={at.light.layout}

@@ -10,6 +10,7 @@ import { chainOf, useOwnOf } from '../../evaluation/own';
 import { Button } from '../../ui/button';
 import { useLength } from '../../view/use-length';
 import { aboutStrip } from '../../fields/material-facts';
+import { StripChanged } from '../../fields/strip-changed';
 import { choicesOf, useCatalogue } from '../../job/catalogue-context';
 import { CutsField } from '../../steps/cuts-field';
 import { HoldFields } from '../../steps/hold-fields';
@@ -80,6 +81,7 @@ export const LightStep = () => {
   return (
     <>
       <ChoiceField label="Strip" field={at.light.stripId} choices={choicesOf(strips, aboutStrip)} wide />
+      <StripChanged field={at.light.stripId} />
       <LayoutField layout={layout} />
       <ChoiceField
         label="LEDs face"

@@ -34,14 +34,14 @@ export interface BaseGeometry {
   /** The batten that carries the strip on the lid. */
   readonly battenMm: number;
   /** The hole for lead or jack: how wide, and its middle above the underside; behind a jack, what it lies in. */
-  readonly exit: { readonly diameterMm: number; readonly upMm: number; readonly recess: JackRecess | null };
+  readonly exit: { readonly diameterMm: number; readonly upMm: number; readonly bay: JackBay | null };
   /** From the left end of the cavity, over its front and its rear; none where it has no length. */
   readonly pocket: { readonly lengthMm: number; readonly widthMm: number };
   readonly wallMm: number;
 }
 
 /** Room for the body of a jack, open from below: how wide, and the wall that is left for its nut (mm). */
-export interface JackRecess {
+export interface JackBay {
   readonly widthMm: number;
   readonly wallMm: number;
 }
@@ -109,7 +109,7 @@ export const baseGeometry = (
     exit: {
       diameterMm: exitMm[design.exit ?? 'lead'],
       upMm: lidMm + highMm / 2,
-      recess: jack ? { widthMm: jackBodyMm.thick + 2 * jackPlayMm, wallMm: nutTakesMm[design.make] } : null,
+      bay: jack ? { widthMm: jackBodyMm.thick + 2 * jackPlayMm, wallMm: nutTakesMm[design.make] } : null,
     },
     pocket: {
       lengthMm: pocketLength,

@@ -43,11 +43,11 @@ const contentsOf = (results: ReturnType<typeof evaluatedCoarsely<typeof quietRoo
   const ends = leadExit === 'left' ? -1 : 1;
   const back: Box = [
     half(jackBodyMm.thick),
-    [-depthMm / 2 + exit.recess!.wallMm, -depthMm / 2 + exit.recess!.wallMm + jackBodyMm.deep],
+    [-depthMm / 2 + exit.bay!.wallMm, -depthMm / 2 + exit.bay!.wallMm + jackBodyMm.deep],
     [heightMm - exit.upMm - jackBodyMm.thick / 2, heightMm - exit.upMm + jackBodyMm.thick / 2],
   ];
   const side: Box = [
-    [ends * (lengthMm / 2 - exit.recess!.wallMm), ends * (lengthMm / 2 - exit.recess!.wallMm - jackBodyMm.deep)].sort(
+    [ends * (lengthMm / 2 - exit.bay!.wallMm), ends * (lengthMm / 2 - exit.bay!.wallMm - jackBodyMm.deep)].sort(
       (a, b) => a - b,
     ) as [number, number],
     half(jackBodyMm.thick),
@@ -116,12 +116,12 @@ const mendedIn = (leadExit: Brief['leadExit']) => {
 };
 
 describe('a jack', () => {
-  it('is bought with its plug, and has a recess for its body', () => {
+  it('is bought with its plug, and has a bay for its body', () => {
     const results = evaluatedCoarsely(changed(quietRoom, inAssembly({ 'holder.exit': 'jack' })), fonts);
     expect(results.parts.bought.find(({ id }) => id === 'jack-and-plug')?.quantity).toBe(1);
     const step = results.buildList.steps.find(({ id }) => id === 'exit')!;
-    expect(step.detail).toContain('recess 14 mm wide');
-    expect(results.cut.find(({ id }) => id === 'base')!.note).toContain('recess for the jack 14 mm');
+    expect(step.detail).toContain('bay 14 mm wide');
+    expect(results.cut.find(({ id }) => id === 'base')!.note).toContain('bay for the jack 14 mm');
   });
 
   it('without room for its body takes a deeper base, a shallower slot, or a lead', () => {

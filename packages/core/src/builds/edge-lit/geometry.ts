@@ -58,14 +58,14 @@ export const panelGeometry = (assembly: EdgeLitAssembly, materials: PanelMateria
   const thicknessMm = materials.pane.thicknessMm;
   const outlined = outlinedSheet(assembly);
   if (!outlined.ok) return outlined;
-  const { ring, straight, foot } = outlined.value;
+  const { ring, straight, root } = outlined.value;
   if (holder.kind === 'base') {
-    const found = baseGeometry({ ...sheet, widthMm: foot.toMm - foot.fromMm }, holder, materials, bedMm);
+    const found = baseGeometry({ ...sheet, widthMm: root.toMm - root.fromMm }, holder, materials, bedMm);
     if (!found.ok) return found;
     const heightMm = found.value.heightMm + sheet.heightMm - holder.slotMm;
     const low = -heightMm / 2 + found.value.heightMm;
-    // The foot stands over the middle of the base.
-    const x = -(foot.fromMm + foot.toMm) / 2;
+    // What stands in the slot stands over the middle of the base.
+    const x = -(root.fromMm + root.toMm) / 2;
     const place = { x, y: low - holder.slotMm, width: sheet.widthMm, height: sheet.heightMm };
     const widthMm = Math.max(2 * Math.max(-x, x + sheet.widthMm), found.value.lengthMm);
     return success({

@@ -169,9 +169,9 @@ const woodenBase = ({ materials, brief }: PanelFacts, base: BaseGeometry): reado
         brief.leadExit === 'bottom'
           ? 'the lead goes through the lid'
           : `hole ${round(exit.diameterMm)} mm, its middle ${round(exit.upMm)} mm above the underside`,
-        ...(exit.recess !== null && brief.leadExit !== 'bottom'
+        ...(exit.bay !== null && brief.leadExit !== 'bottom'
           ? [
-              `recess for the jack ${round(exit.recess.widthMm)} mm wide from below, ${round(exit.recess.wallMm)} mm of wall left`,
+              `bay for the jack ${round(exit.bay.widthMm)} mm wide from below, ${round(exit.bay.wallMm)} mm of wall left`,
             ]
           : []),
         ...(pocket.lengthMm > 0

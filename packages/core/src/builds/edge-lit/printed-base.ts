@@ -33,8 +33,8 @@ const wayOut = (base: BaseGeometry, exit: PanelFacts['brief']['leadExit']): read
   const z = heightMm - hole.upMm;
   if (exit === 'bottom') return [];
   const inside: readonly [number, number] = [slot.deepMm, heightMm - closing.thicknessMm];
-  const body = hole.recess === null ? 0 : hole.recess.widthMm / 2;
-  const wall = hole.recess?.wallMm ?? 0;
+  const body = hole.bay === null ? 0 : hole.bay.widthMm / 2;
+  const wall = hole.bay?.wallMm ?? 0;
   if (exit === 'left' || exit === 'right') {
     const side = exit === 'left' ? -1 : 1;
     const between = (from: number, to: number): [number, number] =>

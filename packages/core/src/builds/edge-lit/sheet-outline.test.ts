@@ -46,8 +46,8 @@ describe('a drawn outline', () => {
     }
   });
 
-  it('stands on its foot, which strip lies under and the base is made for', () => {
-    // Wide shoulders on a foot of the middle 50 of 100, straight up for 20.
+  it('stands on its root, which strip lies under and the base is made for', () => {
+    // Wide shoulders on a root of the middle 50 of 100, straight up for 20.
     const goblet = [25, 0, 75, 0, 75, 20, 100, 40, 100, 100, 0, 100, 0, 40, 25, 20];
     const { geometry, runs, parts } = panel({ 'sheet.outline': drawing(goblet), 'artwork.offsetYMm': 30 });
     expect(geometry.holder).toMatchObject({ kind: 'base', lengthMm: 120 + 30, slot: { lengthMm: 120 } });
@@ -65,7 +65,7 @@ describe('a drawn outline', () => {
     expect(sheet.kg).toBeCloseTo((outlineArea(shape.outline) * 6 * 1190) / 1e9, 4);
   });
 
-  it('whose foot is off its middle stands with that over the middle of the base', () => {
+  it('whose root is off its middle stands with that over the middle of the base', () => {
     const flag = [0, 0, 40, 0, 40, 50, 100, 50, 100, 100, 0, 100];
     const { geometry, runs } = panel({
       'sheet.outline': drawing(flag),
@@ -104,7 +104,7 @@ describe('a drawn outline', () => {
       Math.sin((at * Math.PI) / 30),
     ]).flat();
     expect(problem(drawing(disc))).toContain('of the bottom edge');
-    expect(problem(drawing([30, 0, 70, 0, 100, 40, 100, 100, 0, 100, 0, 40]))).toContain('wider than its foot');
+    expect(problem(drawing([30, 0, 70, 0, 100, 40, 100, 100, 0, 100, 0, 40]))).toContain('wider than where it stands');
     const framed = { ...assembly!.holder, kind: 'frame' } as unknown as EdgeLitAssembly['holder'];
     expect(problem(drawing(house), { holder: framed })).toContain('stand the sheet in a base');
   });

@@ -113,7 +113,7 @@ const widthBelow = (ring: Ring, heightMm: number): Straight => {
   return { fromMm, toMm };
 };
 
-/** Strip wants straight edges so long, and a slot takes a sheet that is so much wider than its foot (mm). */
+/** Strip wants straight edges so long, and a slot takes a sheet that is so much wider than its root (mm). */
 const leastStraightMm = 20;
 const mostWiderMm = 1;
 
@@ -123,7 +123,7 @@ export interface OutlinedSheet {
   /** The straight part of each lit edge. */
   readonly straight: Readonly<Partial<Record<SheetSide, Straight>>>;
   /** What stands in the slot of a base, from where to where. */
-  readonly foot: Straight;
+  readonly root: Straight;
 }
 
 type OutlinedDesign = Pick<EdgeLitAssembly, 'sheet' | 'holder' | 'light'>;
@@ -141,12 +141,12 @@ const rectangle = ({ sheet, holder, light }: OutlinedDesign): OutlinedSheet => {
   return {
     ring: roundedRing(wholeOf(sheet), corner, holder.kind === 'base' ? 0 : corner),
     straight: straightOf(light, whole),
-    foot: whole('bottom'),
+    root: whole('bottom'),
   };
 };
 
 /** What does not go with a drawn outline, in words that follow “Outline”; null where all does. */
-const amiss = ({ sheet, holder, light }: OutlinedDesign, { ring, straight, foot }: OutlinedSheet): string | null => {
+const amiss = ({ sheet, holder, light }: OutlinedDesign, { ring, straight, root }: OutlinedSheet): string | null => {
   if (holder.kind !== 'base')
     return 'is drawn; frames and cases have straight sides: stand the sheet in a base, or leave its outline a rectangle';
   for (const side of litEdges(light)) {
@@ -156,10 +156,10 @@ const amiss = ({ sheet, holder, light }: OutlinedDesign, { ring, straight, foot 
   }
   const stands = straightAt(ring, sheet, 'bottom');
   if (stands.toMm - stands.fromMm < leastStraightMm)
-    return `has no straight foot to stand on: ${Math.round(stands.toMm - stands.fromMm)} mm where ${leastStraightMm} mm is the least`;
-  const wider = Math.max(stands.fromMm - foot.fromMm, foot.toMm - stands.toMm);
+    return `is not straight where it stands: ${Math.round(stands.toMm - stands.fromMm)} mm where ${leastStraightMm} mm is the least`;
+  const wider = Math.max(stands.fromMm - root.fromMm, root.toMm - stands.toMm);
   return wider > mostWiderMm
-    ? `grows ${Math.round(wider)} mm wider than its foot within the ${holder.slotMm} mm that stand in the slot; draw its foot straight up so far, or make the slot shallower`
+    ? `grows ${Math.round(wider)} mm wider than where it stands, within the ${holder.slotMm} mm that stand in the slot; draw it straight up so far, or make the slot shallower`
     : null;
 };
 
@@ -173,7 +173,7 @@ export const outlinedSheet = (design: OutlinedDesign): Result<OutlinedSheet> => 
   const found: OutlinedSheet = {
     ring,
     straight: straightOf(light, (side) => straightAt(ring, sheet, side)),
-    foot: widthBelow(ring, holder.kind === 'base' ? holder.slotMm : 0),
+    root: widthBelow(ring, holder.kind === 'base' ? holder.slotMm : 0),
   };
   const problem = amiss(design, found);
   return problem === null ? success(found) : failure({ path: pathOf(own.sheet.outline), message: problem });

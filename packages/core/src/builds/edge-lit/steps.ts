@@ -234,8 +234,8 @@ const baseSteps = ({ own, parts, cutters, finishing }: PanelStepFacts, base: Bas
       assembly.holder.exit === 'jack' ? 'Drill for the jack' : 'Drill for the lead',
       brief.leadExit === 'bottom'
         ? `${mm(exit.diameterMm)} through the middle of the lid.`
-        : exit.recess !== null
-          ? `Rout a recess ${mm(exit.recess.widthMm)} wide from the cavity outward, until ${mm(exit.recess.wallMm)} of wall are left: a jack’s nut takes no more. Then ${mm(exit.diameterMm)} through that, ${mm(exit.upMm)} above the underside, from outside onto a block.`
+        : exit.bay !== null
+          ? `Rout a bay ${mm(exit.bay.widthMm)} wide from the cavity outward, until ${mm(exit.bay.wallMm)} of wall are left: a jack’s nut takes no more. Then ${mm(exit.diameterMm)} through that, ${mm(exit.upMm)} above the underside, from outside onto a block.`
           : `${mm(exit.diameterMm)}, ${mm(exit.upMm)} above the underside, into the cavity from the ${brief.leadExit === 'top' || brief.leadExit === 'back' ? 'rear' : brief.leadExit}; from both sides, so that it does not break out.`,
       10,
     ),

@@ -49,3 +49,4 @@ export type {
   WallFinish,
   Wire,
 } from './types.js';
+export { padsOf, stripDifferences, type StripDifference } from './strip-change.js';

@@ -80,13 +80,12 @@ export const exitNearEdge: Rule<PanelResults> = ({ results, catalogue }) => {
 const jackOver = (results: PanelResults): number => {
   const base = baseOf(results);
   const { leadExit } = results.design.brief;
-  if (base === null || base.exit.recess === null || leadExit === 'bottom') return 0;
+  if (base === null || base.exit.bay === null || leadExit === 'bottom') return 0;
   const { lengthMm, depthMm, cavity, exit } = base;
   // Behind the rear the strip lies in the way; at the ends the cavity is empty for some way.
   const atAnEnd = leadExit === 'left' || leadExit === 'right';
   const deep =
-    (atAnEnd ? (lengthMm - cavity.lengthMm) / 2 + stripEndRoomMm : (depthMm - cavity.widthMm) / 2) -
-    exit.recess!.wallMm;
+    (atAnEnd ? (lengthMm - cavity.lengthMm) / 2 + stripEndRoomMm : (depthMm - cavity.widthMm) / 2) - exit.bay!.wallMm;
   return Math.max(0, jackBodyMm.thick - cavity.highMm, jackBodyMm.deep - deep);
 };
 
