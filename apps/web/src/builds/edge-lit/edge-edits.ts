@@ -60,10 +60,11 @@ const marginMm = 8;
 const smallShare = 0.6;
 
 /** Small artwork beside the strip, in the middle, and at the far side: for sheets lit from below or above. */
-const places = ({ lettering, geometry, glow, assembly }: PanelResults): readonly (readonly [string, number])[] => {
-  const { bounds } = lettering;
+const places = ({ areas, geometry, glow, assembly }: PanelResults): readonly (readonly [string, number])[] => {
+  const bounds = areas[0]?.lettering.bounds ?? null;
   const { seen, sheet } = geometry;
-  if (bounds === null || bounds.height > smallShare * seen.height) return [];
+  // Among other areas the artwork has its place.
+  if (bounds === null || areas.length > 1 || bounds.height > smallShare * seen.height) return [];
   const middle = bounds.y + bounds.height / 2;
   const clear = Math.max(marginMm, glow.fans.evenFromMm - (seen.y - sheet.y));
   const [low, high] = [seen.y + clear + bounds.height / 2, seen.y + seen.height - marginMm - bounds.height / 2];

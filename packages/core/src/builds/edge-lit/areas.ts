@@ -19,6 +19,9 @@ export interface WorkedArea {
   readonly onBack: boolean;
 }
 
+/** The font of an area, or why there is none. */
+type ChosenFont = ReturnType<typeof chooseFont>;
+
 /** How an area is filled: photographs are dots, whatever their field says. */
 export const fillOf = (artwork: Pick<PanelArtwork, 'fill' | 'photo'>): PanelArtwork['fill'] =>
   photoIn(artwork as PanelArtwork) === null ? artwork.fill : 'dots';
@@ -27,7 +30,7 @@ export const fillOf = (artwork: Pick<PanelArtwork, 'fill' | 'photo'>): PanelArtw
 const laidArea = (
   artwork: PanelArtwork,
   text: string,
-  fonts: FontBook,
+  font: () => ChosenFont,
   middle: Point,
 ): Result<Pick<WorkedArea, 'lettering' | 'photo'>> => {
   const photo = photoIn(artwork);
@@ -36,27 +39,28 @@ const laidArea = (
     const found = photoAt(photo, [x, y]);
     return found.ok ? success({ lettering: photoLettering(found.value), photo: found.value }) : found;
   }
-  const font = chooseFont(artwork.fontId, artwork.ownFont ?? null, fonts);
-  const found = layLettering(text, artwork, font, x, y);
+  const found = layLettering(text, artwork, font(), x, y);
   return found.ok ? success({ lettering: found.value, photo: null }) : found;
 };
 
 /**
  * The areas of a sheet in the order of the design: the artwork, which says what the brief says unless it says something itself, and what
- * else is worked, each shifted from the middle of the sheet. Fails with the field of the area whose font or photograph is amiss.
+ * else is worked, each shifted from the middle of the sheet; `font` is that of the artwork. Fails with the field of the area whose font or photograph is amiss.
  */
 export const workedAreas = (
   artwork: PanelArtwork,
   more: readonly PanelArtwork[],
   text: string,
   tools: readonly AreaTool[],
+  font: ChosenFont,
   fonts: FontBook,
   middleX: number,
   middleY: number,
 ): Result<readonly WorkedArea[]> => {
   const areas: WorkedArea[] = [];
   for (const [place, each] of [artwork, ...more].entries()) {
-    const found = laidArea(each, each.text ?? (place === 0 ? text : ''), fonts, [middleX, middleY]);
+    const own = (): ChosenFont => (place === 0 ? font : chooseFont(each.fontId, each.ownFont ?? null, fonts));
+    const found = laidArea(each, each.text ?? (place === 0 ? text : ''), own, [middleX, middleY]);
     if (!found.ok)
       return place === 0
         ? found

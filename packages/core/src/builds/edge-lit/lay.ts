@@ -32,6 +32,7 @@ export const layPanel =
       assembly.areas ?? none,
       brief.text,
       materials.areaTools,
+      stages.font.run(artwork.fontId, artwork.ownFont ?? null, fonts),
       fonts,
       x + width / 2,
       y + height / 2,

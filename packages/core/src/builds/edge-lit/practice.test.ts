@@ -40,7 +40,7 @@ const found = (
 describe('practice on edge-lit panels', () => {
   it.each(Object.entries(edgeLitDemos))('a fault hidden in %s is found by the readings that are advised', (_, demo) => {
     for (const seed of [1, 2, 3]) {
-      const { readings, right, par } = found(demo as unknown as Design, seed);
+      const { readings, right, par } = found(demo, seed);
       expect(right).toBe(true);
       expect(readings).toBe(par);
     }
