@@ -25,7 +25,7 @@ export interface Following {
 
 /** For a picture while something is dragged, and for figures. */
 export const previewFollowing: Following = { azimuths: 48, rays: 1200, slopes: 3, until: 2e-3 };
-export const fullFollowing: Following = { azimuths: 128, rays: 9000, slopes: 5, until: 1e-4 };
+export const fullFollowing: Following = { azimuths: 128, rays: 6400, slopes: 5, until: 2e-4 };
 
 const azimuthsFor = ({ azimuths, rays }: Following, leds: number): number =>
   Math.round(Math.min(azimuths, Math.max(azimuths / 4, rays / leds)));
