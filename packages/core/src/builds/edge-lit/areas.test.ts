@@ -2,12 +2,15 @@ import { beforeAll, describe, expect, it } from '@jest/globals';
 import { fromByteArray } from 'base64-js';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { outlineArea } from '../../base/outlines/index.js';
+import { inPlace } from '../../base/placing/index.js';
 import { readDesign, type Design } from '../../sign/design/index.js';
 import { createEvaluator } from '../../sign/evaluate/index.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { changed, evaluatedCoarsely, inAssembly, quietRoom, testFonts } from '../../testing/harness.js';
 import { findingOn, mendedBy } from '../../testing/mended.js';
+import { layerOf } from '../../sign/picture/layer.js';
 import { marksOf } from './fill/marks.js';
+import { panelFront } from './front.js';
 import { workedFacesOf } from './parts.js';
 import { factsOf } from './results.js';
 import type { PanelArtwork, PanelPhoto } from './schema.js';
@@ -137,6 +140,23 @@ describe('a photograph', () => {
     };
     expect(at(0.2)).toBeLessThan(0.05 * at(0.8));
     expect(glow.patches.dimmest.cdM2).toBeGreaterThan(0.25 * glow.patches.brightest.cdM2);
+  });
+
+  it('by day shows its dots as they are worked, and the clear sheet where they are not', () => {
+    const results = panel({ areas: [picture(halves(255, 80))] });
+    const { x, y, width, height } = results.areas[1]!.photo!.area;
+    const own = { glow: results.glow, front: panelFront(results), placing: inPlace };
+    const layer = layerOf(own, { lit: false, lux: 1000 });
+    const seen = (share: number): number => {
+      const into = new Float64Array(4);
+      layer([x + share * width, y + height / 2], into);
+      return into[1]!;
+    };
+    const [dark, bright, clear] = [seen(0.2), seen(0.8), (1000 / Math.PI) * own.front.cover.reflects[1]];
+    expect(Math.abs(dark / clear - 1)).toBeLessThan(0.05);
+    expect(Math.abs(bright / ((1000 / Math.PI) * results.glow.unlitRgb[1]) - 1)).toBeLessThan(0.05);
+    // Without a photograph all that is worked looks alike.
+    expect(panel().glow.unlitShare).toBeUndefined();
   });
 
   it('goes to a laser as a picture, whatever the number of its dots; to a bit as a drawing', () => {

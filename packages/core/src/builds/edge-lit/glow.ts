@@ -325,7 +325,10 @@ export const panelGlowOf = (inputs: PanelGlowInputs): PanelGlow => {
   const faceReflectance = luminanceOf(unlitRgb);
   const daylight = daylightOf(evenness.meanCdM2, faceReflectance);
   const edgesLm = sum(Object.values(light.edges));
-  const shown = seenPart(grid, geometry, [luminance, letters]);
+  // Of a photograph by day its dots are seen, and the clear sheet between them.
+  const frosted =
+    wanted === covered ? null : wanted.map((share, cell) => (covered[cell]! > 0 ? share / covered[cell]! : 1));
+  const shown = seenPart(grid, geometry, [luminance, letters, ...(frosted === null ? [] : [frosted])]);
   return {
     grid: shown.grid,
     luminance: shown.maps[0]!,
@@ -353,6 +356,7 @@ export const panelGlowOf = (inputs: PanelGlowInputs): PanelGlow => {
     daylight,
     faceReflectance,
     unlitRgb,
+    ...(shown.maps[2] === undefined ? {} : { unlitShare: shown.maps[2] }),
     emittedLm,
     resolved: true,
   };

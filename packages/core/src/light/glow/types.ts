@@ -78,6 +78,8 @@ export interface Glow {
   /** Share of daylight that the unlit ground gives back, in all and by red, green and blue. */
   readonly faceReflectance: number;
   readonly unlitRgb: LinearRgb;
+  /** By cell, how much of the unlit ground looks so; the rest looks as what covers it. All of it when left out. */
+  readonly unlitShare?: Float32Array;
   /** All the light of the LEDs (lm). */
   readonly emittedLm: number;
   /** False when cells are too coarse to judge dots and bands by. */

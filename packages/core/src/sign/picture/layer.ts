@@ -69,10 +69,12 @@ const onItself = (own: PlacedFront, { lit, lux }: LayerOptions): Layer => {
     const light = lit ? mapValue(glow.luminance, glow.grid, local) : 0;
     const letters = mapValue(glow.letters, glow.grid, local);
     const hidden = front.covered === 'letters' ? letters : 1 - letters;
+    const share = glow.unlitShare === undefined ? 1 : mapValue(glow.unlitShare, glow.grid, local);
     const shown = front.clip === null ? 1 : hasSheet ? (inClip(...local) ? 1 : 0) : letters;
     for (let channel = 0; channel < 3; channel += 1) {
       const ofLight = light * front.seenHue[channel]!;
-      const bare = ofLight + ambientCdM2 * glow.unlitRgb[channel]!;
+      const unlit = glow.unlitRgb[channel]! * share + front.cover.reflects[channel]! * (1 - share);
+      const bare = ofLight + ambientCdM2 * unlit;
       const film = ofLight * front.cover.passes[channel]! + ambientCdM2 * front.cover.reflects[channel]!;
       const seen = front.clip === null || hasSheet ? bare * (1 - hidden) + film * hidden : bare;
       into[channel] = seen * shown + into[channel]! * (1 - shown);

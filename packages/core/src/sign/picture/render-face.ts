@@ -28,7 +28,8 @@ const strongest = (light: Float32Array): Float32Array =>
 /** The bare lit ground under the light of the place, red, green and blue (cd/m²) a cell. */
 const groundSeen = (own: Lit, lit: boolean, ambientCdM2: number, behind: SceneLight | null): Float32Array => {
   const { glow, front } = own;
-  const { grid, luminance, drift, unlitRgb } = glow;
+  const { grid, luminance, drift, unlitRgb, unlitShare } = glow;
+  const { reflects } = front.cover;
   const drifted = new Float64Array(3).fill(1);
   const seen = new Float64Array(4);
   const light = new Float32Array(3 * luminance.length);
@@ -40,11 +41,14 @@ const groundSeen = (own: Lit, lit: boolean, ambientCdM2: number, behind: SceneLi
       const y = grid.area.y + (row + 0.5) * grid.cellHeightMm;
       const given = lit ? luminance[cell]! * fade(x, y) : 0;
       if (drift !== null) driftAt(drift, (column + 0.5) / grid.columns, (row + 0.5) / grid.rows, drifted);
+      const share = unlitShare?.[cell] ?? 1;
       if (behind !== null) behind(x, y, seen);
       for (let channel = 0; channel < 3; channel += 1)
         light[3 * cell + channel] =
           given * front.seenHue[channel]! * drifted[channel]! +
-          (behind === null ? ambientCdM2 * unlitRgb[channel]! : seen[channel]!);
+          (behind === null
+            ? ambientCdM2 * (unlitRgb[channel]! * share + reflects[channel]! * (1 - share))
+            : seen[channel]!);
     }
   return light;
 };
