@@ -109,6 +109,26 @@ describe('a drawn outline', () => {
     expect(problem(drawing(house), { holder: framed })).toContain('stand the sheet in a base');
   });
 
+  it('of thousands of points is followed by those that matter, and refused where all of them do', () => {
+    const round = (points: number, wave: number): readonly number[] => [
+      0,
+      0,
+      100,
+      0,
+      ...Array.from({ length: points }, (_, at) => {
+        const angle = (Math.PI * (at + 1)) / (points + 1);
+        const radius = 50 + (at % 2 === 0 ? wave : 0);
+        return [50 + radius * Math.cos(angle), 60 + radius * Math.sin(angle)];
+      }).flat(),
+    ];
+    const smooth = outlined(drawing(round(5000, 0)));
+    if (!smooth.ok) throw new Error(smooth.problems[0]!.message);
+    expect(smooth.value.ring.length).toBeLessThan(200);
+    const half = (Math.PI * 50 ** 2) / 2 + 100 * 60;
+    expect(ringArea(smooth.value.ring) / (half * 2.4 * (160 / 110))).toBeCloseTo(1, 2);
+    expect(problem(drawing(round(5000, 1)))).toContain('600 is the most');
+  });
+
   it('bounds its artwork: what reaches over a slope is found and made smaller', () => {
     const design = changed(
       quietRoom,

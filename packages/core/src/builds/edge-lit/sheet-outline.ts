@@ -1,4 +1,4 @@
-import { outlineBounds, ringArea, type Point, type Rect, type Ring } from '../../base/outlines/index.js';
+import { outlineBounds, ringArea, simplify, type Point, type Rect, type Ring } from '../../base/outlines/index.js';
 import { failure, success, type Result } from '../../base/result.js';
 import { fieldsOf, pathOf } from '../../document/design/index.js';
 import type { SheetSide } from '../../light/sheet/index.js';
@@ -41,6 +41,11 @@ const wholeOf = ({ widthMm, heightMm }: Pick<SheetDesign, 'widthMm' | 'heightMm'
   height: heightMm,
 });
 
+/** Outlines of more points than this lose those that are nearer to the rest than anybody sees (mm); of more than that, they are refused. */
+const finePoints = 150;
+const notSeenMm = 0.05;
+const mostPoints = 600;
+
 /** A drawn outline stretched to the size of the sheet. */
 const drawnRing = (
   { widthMm, heightMm }: SheetDesign,
@@ -59,7 +64,13 @@ const drawnRing = (
       message: `has ${outline.length} closed lines; a sheet has one, without holes: leave the others out of the drawing`,
     });
   const [across, up] = [widthMm / bounds.width, heightMm / bounds.height];
-  const ring = outline[0]!.map(([x, y]): Point => [(x - bounds.x) * across, (y - bounds.y) * up]);
+  const drawn = outline[0]!.map(([x, y]): Point => [(x - bounds.x) * across, (y - bounds.y) * up]);
+  const ring = drawn.length > finePoints ? (simplify([drawn], notSeenMm)[0] ?? drawn) : drawn;
+  if (ring.length > mostPoints)
+    return failure({
+      path,
+      message: `has ${ring.length} points, finer than any saw follows; ${mostPoints} is the most: smooth it, or draw it with fewer`,
+    });
   return success(ringArea(ring) < 0 ? [...ring].reverse() : ring);
 };
 
