@@ -1,6 +1,6 @@
-import type { AssemblyResults } from '../judging/results/index.js';
+import type { AnyAssembly, AssemblyResults } from '../judging/results/index.js';
 import { registry } from './registry.js';
-import type { Build, Laid } from './common/build.js';
+import type { Build, Laid, OtherArtwork } from './common/build.js';
 
 export type {
   Build,
@@ -10,6 +10,7 @@ export type {
   LightAim,
   Lit,
   NewJobAnswers,
+  OtherArtwork,
   OwnParts,
   Seed,
   SizeQuestion,
@@ -81,6 +82,10 @@ export const buildOf = ({ build }: { readonly build: string }): AnyBuild => {
   if (found === undefined) throw new Error(`no build is called “${build}”`);
   return found;
 };
+
+/** Text and drawings of an assembly beside its artwork. */
+export const otherArtworkOf = (assembly: AnyAssembly): readonly OtherArtwork[] =>
+  buildOf(assembly).otherArtwork?.(assembly) ?? [];
 
 /** What stands before the circuit, for the parts that pass it on. */
 export type AnyLaid = Laid;

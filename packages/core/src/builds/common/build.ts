@@ -192,6 +192,13 @@ export interface Hanging {
   readonly standsOffMm: number;
 }
 
+/** What an assembly is cut or worked from beside its own artwork, by the way to its field: text that it says itself, or a drawing. */
+export interface OtherArtwork {
+  readonly path: string;
+  readonly text?: string | undefined;
+  readonly drawing?: AnyAssembly['artwork']['drawing'];
+}
+
 /** All that differs between builds. One folder each; no other file asks for the name of a build. */
 export interface Build<
   Own extends AnyAssembly = AnyAssembly,
@@ -206,6 +213,8 @@ export interface Build<
   /** By the version they start from: how an assembly of that version becomes one of the next. */
   readonly migrations: Readonly<Record<number, AssemblyMigration>>;
   readonly sizes: readonly SizeQuestion[];
+  /** Text and drawings beside the artwork, for what a design may cost; left out where there are none. */
+  readonly otherArtwork?: (assembly: Own) => readonly OtherArtwork[];
   /** A solved start from the answers of a new job. */
   readonly start: (answers: NewJobAnswers) => DesignOf<Own>;
   readonly work: BuildWork<Own, OwnLaid, Results>;

@@ -30,6 +30,14 @@ export const edgeLit: Build<EdgeLitAssembly, PanelLaid, PanelResults, typeof edg
   schema: edgeLitSchema,
   migrations: {},
   sizes: edgeLitSizes,
+  otherArtwork: ({ areas = [], sheet }) => [
+    ...areas.map(({ text, drawing, photo }, at) => ({
+      path: `areas.${at}`,
+      // A photograph takes the place of what it would say.
+      ...(photo ? {} : { text: text ?? '', drawing }),
+    })),
+    { path: 'sheet.outline', drawing: sheet.outline },
+  ],
   work: edgeLitWork,
   start: newEdgeLit,
   // A panel is the same all along, but for its artwork.

@@ -80,3 +80,28 @@ describe('work that is too much', () => {
     expect(tooMuchWork({ ...design, assemblies } as Design)).toMatchObject({ path: 'assemblies.2.artwork.drawing' });
   });
 });
+
+describe('work that is too much beside the artwork', () => {
+  const [panel] = demoDesigns['quiet-room'].assemblies;
+  const withAreas = (change: object): Design => ({
+    ...demoDesigns['quiet-room'],
+    assemblies: [{ ...panel!, ...change }],
+  });
+  const drawing = (rings: readonly (readonly number[])[]) => ({
+    name: 'tangle.svg',
+    rings: rings.map((ring) => [...ring]),
+    scale: 1,
+  });
+  const tangle = drawing([comb(1500, false), comb(1500, true)]);
+
+  it('is found in other areas and in the outline of a sheet, with their places', () => {
+    const area = { ...panel!.artwork, drawing: tangle };
+    expect(tooMuchWork(withAreas({ areas: [panel!.artwork, area] }))?.path).toBe('assemblies.0.areas.1.drawing');
+    expect(tooMuchWork(withAreas({ sheet: { ...panel!.sheet, outline: tangle } }))?.path).toBe(
+      'assemblies.0.sheet.outline',
+    );
+    const says = { ...panel!.artwork, text: 'x'.repeat(199) };
+    expect(tooMuchWork(withAreas({ areas: [says, says, says] }))?.path).toBe('assemblies.0.areas.1.text');
+    expect(tooMuchWork(withAreas({ areas: [{ ...panel!.artwork, text: 'a few words' }] }))).toBeNull();
+  });
+});

@@ -1,5 +1,6 @@
 import type { Problem } from '../../base/result.js';
 import { seededRandom } from '../../base/maths/index.js';
+import { otherArtworkOf, type OtherArtwork } from '../../builds/index.js';
 import { keptByIdentity } from './kept-by-identity.js';
 import type { Design } from '../design/index.js';
 
@@ -54,30 +55,31 @@ const lettersOf = (text: string): number => text.replace(/\s/g, '').length;
  */
 export const tooMuchWork = ({ brief, assemblies }: Design): Problem | null => {
   let [letters, points] = [0, 0];
-  for (const [index, { artwork }] of assemblies.entries()) {
-    const path = `assemblies.${index}.artwork`;
-    const { drawing } = artwork;
-    if (drawing === undefined || drawing === null) {
-      letters += lettersOf(artwork.text ?? brief.text);
-      if (letters > mostLetters)
+  for (const [index, assembly] of assemblies.entries()) {
+    const { artwork } = assembly;
+    const own: OtherArtwork = { path: 'artwork', text: artwork.text ?? brief.text, drawing: artwork.drawing };
+    for (const { path: way, text = '', drawing } of [own, ...otherArtworkOf(assembly)]) {
+      const path = `assemblies.${index}.${way}`;
+      if (drawing === undefined || drawing === null) {
+        letters += lettersOf(text);
+        if (letters > mostLetters)
+          return {
+            path: `${path}.text`,
+            message: `makes more than ${mostLetters} letters of this sign; divide it into several jobs`,
+          };
+        continue;
+      }
+      const drawn = way.endsWith('outline') ? path : `${path}.drawing`;
+      points += drawing.rings.reduce((sum, ring) => sum + ring.length / 2, 0);
+      if (points > mostPoints)
+        return { path: drawn, message: `makes more than ${mostPoints} points of all drawings; simplify them` };
+      const crossings = keptCrossings(drawing.rings);
+      if (crossings > mostCrossings)
         return {
-          path: `${path}.text`,
-          message: `makes more than ${mostLetters} letters of this sign; divide it into several jobs`,
+          path: drawn,
+          message: `crosses itself some ${Number(crossings.toPrecision(1)).toLocaleString('en')} times; unite its shapes in the program that drew it, or draw it without the overlaps`,
         };
-      continue;
     }
-    points += drawing.rings.reduce((sum, ring) => sum + ring.length / 2, 0);
-    if (points > mostPoints)
-      return {
-        path: `${path}.drawing`,
-        message: `makes more than ${mostPoints} points of all drawings; simplify them`,
-      };
-    const crossings = keptCrossings(drawing.rings);
-    if (crossings > mostCrossings)
-      return {
-        path: `${path}.drawing`,
-        message: `crosses itself some ${Number(crossings.toPrecision(1)).toLocaleString('en')} times; unite its shapes in the program that drew it, or draw it without the overlaps`,
-      };
   }
   return null;
 };
