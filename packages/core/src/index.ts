@@ -29,6 +29,10 @@ export {
   usualEngraver,
   usualHolder,
   densestMm,
+  drawnSize,
+  freePlace,
+  restOfReel,
+  type PicturePlace,
   mostAreas,
   mostTones,
   passesFor,
@@ -243,7 +247,7 @@ export type { LetterRuns, LightRuns, LightShare, Segment } from './light/runs/in
 export { shareStructure, seededRandom, type Random } from './base/maths/index.js';
 export { measureLine } from './base/outlines/index.js';
 export { stripDifferences, type StripDifference } from './document/catalogue/index.js';
-export { inRing, type Outline, type Point, type Rect, type Ring } from './base/outlines/index.js';
+export type { Outline, Point, Rect, Ring } from './base/outlines/index.js';
 export type { Packing, PlacedPiece } from './making/packing/index.js';
 export type { BoughtPart, CutPart, Parts } from './making/parts/index.js';
 export * from './sign/picture/index.js';

@@ -1,15 +1,20 @@
-import { fieldValue, stripDifferences, type FieldRef } from '@vitrum/core';
+import { stripDifferences } from '@vitrum/core';
 import { useDocument } from '../document/document-store';
+import { useChosenIndex } from '../document/selection';
 import { useCatalogue } from '../job/catalogue-context';
-import { useDesignValue } from './design-fields';
+
+/** The strip of the chosen assembly, now and when the job was opened; nothing of one that was not there then. */
+const useStripIds = (): readonly [was: string | undefined, now: string | undefined] => {
+  const index = useChosenIndex();
+  const [was, now] = [useDocument((state) => state.opened), useDocument((state) => state.design)];
+  const chosen = now?.assemblies[index];
+  return [was?.assemblies.find(({ id }) => id === chosen?.id)?.light.stripId, chosen?.light.stripId];
+};
 
 /** What a strip that was changed since the job was opened takes along with it: what is bought or cut already may not fit any more. */
-export const StripChanged = ({ field }: { readonly field: FieldRef<string> }) => {
+export const StripChanged = () => {
   const { strips } = useCatalogue();
-  const opened = useDocument((state) => state.opened);
-  const now = useDesignValue(field);
-  const was = fieldValue(opened, field);
-  const [before, after] = [was, now].map((id) => strips.find((strip) => strip.id === id));
+  const [before, after] = useStripIds().map((id) => strips.find((strip) => strip.id === id));
   if (before === undefined || after === undefined || before.id === after.id) return null;
   const differences = stripDifferences(before, after);
   if (differences.length === 0) return null;
@@ -26,8 +31,9 @@ export const StripChanged = ({ field }: { readonly field: FieldRef<string> }) =>
       <p className="text-soft">Instead of {before.name}. What is cut, bought or soldered already has to follow:</p>
       <ul>
         {differences.map(({ what, before: from, after: to, follows }) => (
-          <li key={what}>
-            {what} <span className="figure">{from}</span> → <span className="figure">{to}</span>: {follows}
+          <li key={what} className="border-t border-line py-0.5">
+            <span className="font-semibold">{what}</span>: {from} → {to}
+            <span className="block text-xs text-soft">{follows}</span>
           </li>
         ))}
       </ul>

@@ -36,9 +36,12 @@ export type { HaloAssembly } from './halo/schema.js';
 export type { FaceLitResults } from './face-lit/results.js';
 export type { FaceLitAssembly } from './face-lit/schema.js';
 export { passesFor, type WorkedArea } from './edge-lit/areas.js';
+export { freePlace, type PicturePlace } from './edge-lit/free-place.js';
 export { frameHanging, usualHolder, type HeldSheet } from './edge-lit/holders.js';
 export { usualEngraver } from './edge-lit/materials.js';
 export { photoSize, photoWants } from './edge-lit/photo.js';
+export { restOfReel } from './edge-lit/rest-of-reel.js';
+export { drawnSize } from './edge-lit/sheet-outline.js';
 export { heldSheet, type PanelResults } from './edge-lit/results.js';
 export {
   mostAreas,

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import { fieldsOf, pathOf, type EdgeLitAssembly, type PanelArtwork, type PanelResults, type Ring } from '@vitrum/core';
-import { areaLabel, freePlace, newArea, without } from './area-edits';
-import { drawnSize, takeOutline } from './outline-edits';
+import { fieldsOf, pathOf, type EdgeLitAssembly, type PanelArtwork, type PanelResults } from '@vitrum/core';
+import { areaLabel, newArea, without } from './area-edits';
+import { takeOutline } from './outline-edits';
 import { photoAmiss, photoFrom, takePhoto } from './photo-edits';
 
 const artwork: PanelArtwork = {
@@ -17,24 +17,14 @@ const artwork: PanelArtwork = {
   toolId: 'engrave-bit',
 };
 /** A sheet of 240 × 160 mm about the origin, its lowest 14 mm unseen, with artwork of these bounds. */
-const square = [
-  [-120, -80],
-  [120, -80],
-  [120, 80],
-  [-120, 80],
-] as const;
-type Bounds = readonly [number, number, number, number];
-const outlined = (ring: Ring, ...bounds: readonly Bounds[]): PanelResults =>
+const panel = ([x, y, width, height]: readonly [number, number, number, number]): PanelResults =>
   ({
     geometry: {
       sheet: { x: -120, y: -80, width: 240, height: 160 },
       seen: { x: -120, y: -66, width: 240, height: 146 },
-      ring,
     },
-    lettering: { bounds: bounds[0] && { x: bounds[0][0], y: bounds[0][1], width: bounds[0][2], height: bounds[0][3] } },
-    areas: bounds.map(([x, y, width, height], place) => ({ place, lettering: { bounds: { x, y, width, height } } })),
+    lettering: { bounds: { x, y, width, height } },
   }) as unknown as PanelResults;
-const panel = (...bounds: readonly Bounds[]): PanelResults => outlined(square, ...bounds);
 
 describe('a new area', () => {
   it('is smaller, worked as the artwork is, and lies below it', () => {
@@ -56,45 +46,6 @@ describe('a new area', () => {
 
   it('goes again alone', () => {
     expect(without(['a', 'b', 'c'], 1)).toEqual(['a', 'c']);
-  });
-});
-
-describe('a place for a picture', () => {
-  it('is what is seen of the sheet where nothing else is worked', () => {
-    // 146 − 12 mm of height for 3 : 4, and 85 % of that.
-    expect(freePlace(panel(), 0, 0.75)).toEqual({
-      widthMm: Math.floor(0.85 * (134 / 0.75)),
-      offsetXMm: 0,
-      offsetYMm: 7,
-    });
-  });
-
-  it('is the largest room beside what is worked', () => {
-    const above = freePlace(panel([-60, -60, 120, 30]), 1, 0.75);
-    expect(above.widthMm).toBe(Math.floor((80 + 30 - 12) / 0.75));
-    expect(above.offsetYMm).toBe(25);
-    const beside = freePlace(panel([-110, -60, 60, 130]), 1, 2);
-    expect(beside.offsetXMm).toBe(35);
-  });
-
-  it('keeps within a drawn outline', () => {
-    const gable: Ring = [
-      [-120, -80],
-      [120, -80],
-      [120, 0],
-      [0, 80],
-      [-120, 0],
-    ];
-    const { widthMm, offsetXMm, offsetYMm } = freePlace(outlined(gable, [-60, -60, 120, 30]), 1, 0.75);
-    expect(widthMm).toBeGreaterThan(40);
-    const [half, high] = [widthMm / 2, offsetYMm + (0.75 * widthMm) / 2];
-    // Its upper corners lie under the slope, which falls by 80 in 120.
-    expect(offsetXMm).toBe(0);
-    expect(high).toBeLessThanOrEqual(80 - (half * 80) / 120);
-  });
-
-  it('is small and over the middle where there is no room', () => {
-    expect(freePlace(panel([-118, -64, 236, 142]), 1, 1).widthMm).toBe(Math.floor(0.3 * 146));
   });
 });
 
@@ -137,7 +88,6 @@ describe('an outline from a drawing', () => {
   };
 
   it('makes the sheet as large as it is drawn', () => {
-    expect(drawnSize(drawing(100, 60))).toEqual({ widthMm: 200, heightMm: 120 });
     expect(sizes(100, 60)).toEqual([200, 120]);
   });
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { shippedCatalogue } from '@vitrum/core';
-import { edgesWith, otherSheets, restOfReel } from './edge-edits';
+import { edgesWith, otherSheets } from './edge-edits';
 
 describe('lit edges', () => {
   it('come and go one by one, in one order, and one is always left', () => {
@@ -24,22 +24,5 @@ describe('other sheets', () => {
       'mirror-glass-4',
       'mirror-glass-6',
     ]);
-  });
-});
-
-describe('the rest of a reel', () => {
-  const strip = { reelMm: 5000, cutPitchMm: 50 };
-  const rest = (...laid: readonly (readonly [on: string, lengthMm: number])[]): number =>
-    restOfReel({
-      runs: { segments: laid.map(([on, lengthMm]) => ({ on, lengthMm })) },
-      materials: { strip },
-    } as unknown as Parameters<typeof restOfReel>[0]);
-
-  it('is what the edges leave of the last one, in whole cuts, whatever lies underneath already', () => {
-    expect(rest(['top', 650])).toBe(4350);
-    expect(rest(['top', 660], ['back', 4000])).toBe(4300);
-    expect(rest(['top', 3000], ['bottom', 3000])).toBe(4000);
-    expect(rest(['left', 5000])).toBe(0);
-    expect(rest()).toBe(0);
   });
 });

@@ -109,13 +109,3 @@ export const edgeWays = (
     ...places(results).map(([label, offsetYMm]) => ({ label, change: [set(at.artwork.offsetYMm, offsetYMm)] })),
   ];
 };
-
-/** What the edges of a sheet leave of the last reel of strip, in whole cuts (mm). */
-export const restOfReel = ({ runs, materials: { strip } }: Pick<PanelResults, 'runs' | 'materials'>): number => {
-  const atEdges = runs.segments.reduce(
-    (sum, { on, lengthMm }) => (sheetSides.some((side) => side === on) ? sum + lengthMm : sum),
-    0,
-  );
-  const left = atEdges === 0 ? 0 : (strip.reelMm - (atEdges % strip.reelMm)) % strip.reelMm;
-  return Math.floor(left / strip.cutPitchMm + 1e-6) * strip.cutPitchMm;
-};

@@ -1,4 +1,11 @@
-import { set, type EdgeLitAssembly, type FrameDesign, type PanelResults, type TopDesign } from '@vitrum/core';
+import {
+  restOfReel,
+  set,
+  type EdgeLitAssembly,
+  type FrameDesign,
+  type PanelResults,
+  type TopDesign,
+} from '@vitrum/core';
 import { changeDesign } from '../../document/document-store';
 import { useFields } from '../../document/selection';
 import { useOwnOf } from '../../evaluation/own';
@@ -7,7 +14,6 @@ import { aboutBoard } from '../../fields/material-facts';
 import { choicesOf, useCatalogue } from '../../job/catalogue-context';
 import { Button } from '../../ui/button';
 import { useLength } from '../../view/use-length';
-import { restOfReel } from './edge-edits';
 
 type InFrame = EdgeLitAssembly & { readonly holder: FrameDesign };
 type InCase = EdgeLitAssembly & { readonly holder: TopDesign };

@@ -61,7 +61,7 @@ export const LightStep = () => {
   return (
     <>
       <ChoiceField label="Strip" field={at.light.stripId} choices={choicesOf(strips, aboutStrip)} wide />
-      <StripChanged field={at.light.stripId} />
+      <StripChanged />
       {sheetSides.map((side) => (
         <EdgeField key={side} side={side} />
       ))}

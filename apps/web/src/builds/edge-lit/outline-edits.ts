@@ -1,20 +1,6 @@
-import { set, type DesignChange, type EdgeLitAssembly, type Fields } from '@vitrum/core';
+import { drawnSize, set, type DesignChange, type EdgeLitAssembly, type Fields } from '@vitrum/core';
 
 type Drawing = NonNullable<EdgeLitAssembly['sheet']['outline']>;
-
-/** How wide and high a drawing is at its scale (mm). */
-export const drawnSize = ({ rings, scale }: Drawing): { readonly widthMm: number; readonly heightMm: number } => {
-  const span = (first: number): number => {
-    let [least, most] = [Infinity, -Infinity];
-    for (const ring of rings)
-      for (let at = first; at < ring.length; at += 2) {
-        least = Math.min(least, ring[at]!);
-        most = Math.max(most, ring[at]!);
-      }
-    return Math.max(0, most - least) * scale;
-  };
-  return { widthMm: span(0), heightMm: span(1) };
-};
 
 /** Sheets are at least so large, and at most (mm). */
 const [leastMm, mostMm] = [30, 3000];

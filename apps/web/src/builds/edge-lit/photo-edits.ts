@@ -6,9 +6,9 @@ import {
   type GreyPicture,
   type PanelArtwork,
   type PanelPhoto,
+  type PicturePlace,
 } from '@vitrum/core';
 import { fromByteArray } from 'base64-js';
-import type { PicturePlace } from './area-edits';
 
 /** A side of a photograph’s tones is at most so long. */
 export const longestTones = 400;

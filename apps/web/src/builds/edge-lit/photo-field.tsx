@@ -1,4 +1,4 @@
-import { densestMm, mostTones, photoSize, photoWants, set, type PanelResults } from '@vitrum/core';
+import { densestMm, freePlace, mostTones, photoSize, photoWants, set, type PanelResults } from '@vitrum/core';
 import { useState } from 'react';
 import { changeDesign } from '../../document/document-store';
 import { useOwnOf } from '../../evaluation/own';
@@ -8,7 +8,6 @@ import { Alert } from '../../steps/artwork-source';
 import { Button } from '../../ui/button';
 import { FileButton } from '../../ui/file-button';
 import { useLength } from '../../view/use-length';
-import { freePlace } from './area-edits';
 import { usePanelArtwork } from './panel-artwork';
 import { longestTones, mostPhotoBytes, photoAmiss, photoFrom, takePhoto } from './photo-edits';
 
@@ -38,7 +37,7 @@ export const PhotoField = () => {
       const taken = photoFrom(file.name, picture, at?.widthMm ?? photo?.widthMm ?? 100);
       const [wrong] =
         amiss === null
-          ? changeDesign(takePhoto(fields, taken, densestMm(engraving, 'dots'), at))
+          ? changeDesign(takePhoto(fields, taken, photo === null ? densestMm(engraving, 'dots') : spacing, at))
           : [{ message: `${file.name} ${amiss}` }];
       setProblem(wrong?.message ?? null);
     } catch {
@@ -66,7 +65,7 @@ export const PhotoField = () => {
           <LengthField
             label="Photograph’s width"
             field={fields.photo.widthMm}
-            hint={`${show(size.height)} high; dots ${show(spacing)} apart want ${show(photoWants(photo, spacing))} or more`}
+            hint={`${show(size.height)} high; dots ${spacing} mm apart want ${show(photoWants(photo, spacing))} or more`}
           />
           <ChoiceField
             label="What shines"

@@ -134,7 +134,7 @@ export const LetterLightStep = ({ build, behind }: LetterLightProps) => {
             : `bends to ${show(evaluation.materials.strip.bendRadiusMm)}; ${corners.length === 0 ? 'goes round every corner' : cornerWords(corners)}`
         }
       />
-      <StripChanged field={at.light.stripId} />
+      <StripChanged />
       <ChoiceField
         label="Runs"
         field={at.light.layout}

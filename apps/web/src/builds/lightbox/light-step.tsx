@@ -81,7 +81,7 @@ export const LightStep = () => {
   return (
     <>
       <ChoiceField label="Strip" field={at.light.stripId} choices={choicesOf(strips, aboutStrip)} wide />
-      <StripChanged field={at.light.stripId} />
+      <StripChanged />
       <LayoutField layout={layout} />
       <ChoiceField
         label="LEDs face"

@@ -11,7 +11,7 @@ import { findingOn, mendedBy } from '../../testing/mended.js';
 import { layerOf } from '../../sign/picture/layer.js';
 import { marksOf } from './fill/marks.js';
 import { panelFront } from './front.js';
-import { workedFacesOf } from './parts.js';
+import { workedFacesOf } from './sheet-parts.js';
 import { factsOf } from './results.js';
 import type { PanelArtwork, PanelPhoto } from './schema.js';
 import { panelTemplates } from './templates.js';
@@ -114,7 +114,7 @@ describe('a photograph', () => {
     if (marks.kind !== 'dots') throw new Error('no dots');
     // 40 × 60 mm of white at 0.2 mm; tones run into each other over one place, 2 mm.
     expect(Math.abs(marks.dots.length / (200 * 300) - 1)).toBeLessThan(0.03);
-    const middle = area!.photo!.area.x + 40;
+    const middle = area!.photo!.grid.area.x + 40;
     expect(marks.dots.every(([x]) => x > middle - 1.1)).toBe(true);
     // A mid grey of 188 gives half the light of white.
     const half = marksOf(panel({ areas: [picture(halves(188, 80))] }).areas[1]!, results.geometry.sheet);
@@ -132,7 +132,7 @@ describe('a photograph', () => {
 
   it('is judged by what it wants: a dark place is no fading', () => {
     const { glow, areas } = panel({ areas: [picture(halves(255, 80))] });
-    const { x, y, width, height } = areas[1]!.photo!.area;
+    const { x, y, width, height } = areas[1]!.photo!.grid.area;
     const at = (share: number): number => {
       const column = Math.floor((x + share * width - glow.grid.area.x) / glow.grid.cellWidthMm);
       const row = Math.floor((y + height / 2 - glow.grid.area.y) / glow.grid.cellHeightMm);
@@ -144,7 +144,7 @@ describe('a photograph', () => {
 
   it('by day shows its dots as they are worked, and the clear sheet where they are not', () => {
     const results = panel({ areas: [picture(halves(255, 80))] });
-    const { x, y, width, height } = results.areas[1]!.photo!.area;
+    const { x, y, width, height } = results.areas[1]!.photo!.grid.area;
     const own = { glow: results.glow, front: panelFront(results), placing: inPlace };
     const layer = layerOf(own, { lit: false, lux: 1000 });
     const seen = (share: number): number => {
@@ -199,6 +199,12 @@ describe('findings of areas', () => {
     const mended = mendedBy(design, fonts, 'areas-overlap', 'move-apart');
     expect(mended.gone).toBe(true);
     expect(findingOn(withAreas({ ...line, ...thin }), fonts, 'areas-overlap')).toBeNull();
+  });
+
+  it('two over each other on unlike faces are a picture on its ground, and no fault', () => {
+    const ground = { ...line, ...thin, offsetYMm: -20, capHeightMm: 14 };
+    expect(findingOn(withAreas(ground), fonts, 'areas-overlap')).not.toBeNull();
+    expect(findingOn(withAreas({ ...ground, mirrored: false }), fonts, 'areas-overlap')).toBeNull();
   });
 
   it('a photograph too small for its dots takes finer ones, or is made larger', () => {

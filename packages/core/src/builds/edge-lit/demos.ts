@@ -149,7 +149,7 @@ const counterTop: PanelDesign = {
         depthMm: 90,
         bottomBoardId: 'ply-6',
         // What the top leaves of a reel of 5 m.
-        underMm: 4300,
+        underMm: 4350,
       },
     },
   ],

@@ -3,7 +3,7 @@ import { adaptedHue, type LinearRgb } from '../../light/colour/index.js';
 import { wallsOf } from '../../light/sheet/index.js';
 import { opaque, type Front, type FrontShape } from '../common/front.js';
 import { eyeHoleOf } from './eye-hole.js';
-import { arrisMm, showsEdge } from './glow.js';
+import { arrisMm, showsEdge } from './edge-glow.js';
 import { roundedRing } from './sheet-outline.js';
 import { behindOf, clearRgb } from './look.js';
 import type { PanelResults } from './results.js';

@@ -49,7 +49,8 @@ export const panelGeometry = (assembly: EdgeLitAssembly, materials: PanelMateria
   const bedMm = bedOf(assembly, materials);
   const problems: Problem[] = [];
   const corner = sheet.cornerMm ?? 0;
-  if (2 * corner > Math.min(sheet.widthMm, sheet.heightMm))
+  // A drawn outline has its own corners.
+  if ((sheet.outline ?? null) === null && 2 * corner > Math.min(sheet.widthMm, sheet.heightMm))
     problems.push({
       path: pathOf(own.sheet.cornerMm),
       message: `rounds more than there is; ${Math.floor(Math.min(sheet.widthMm, sheet.heightMm) / 2)} mm is the most here`,

@@ -24,10 +24,10 @@ import {
   fullFollowing,
   previewFollowing,
   sheetLight,
-  wallsOf,
-  type SheetLight,
   type SheetSide,
 } from '../../light/sheet/index.js';
+import { edgesFrom, edgesInto } from './edge-glow.js';
+import { carriedOn, overNeighbours } from './map-smoothing.js';
 import { judgePanel } from './verdict.js';
 import type { PanelGeometry } from './geometry.js';
 import { workedOf, type WorkedArea } from './areas.js';
@@ -36,7 +36,7 @@ import type { PanelMaterials } from './materials.js';
 import { patchesOf, type Patches } from './patches.js';
 import { litEdges } from './lit-edges.js';
 import type { EdgeLitAssembly } from './schema.js';
-import { clearSheetOf, edgeFitOf, edgeLedsOf, letsInOf, underLmOf } from './sheet-light.js';
+import { atEdgesAlone, clearSheetOf, edgeFitOf, edgeLedsOf, letsInOf, underLmOf } from './sheet-light.js';
 import { givenBy, gradedOver, layersOver, rasterArea, rasterOver, sumOver, workedFaces } from './worked.js';
 
 /** Where single LEDs show as fans near a lit edge. */
@@ -98,84 +98,12 @@ const mostCellsAlong = 240;
 /** From so many cells on light is followed to the end. */
 const fullFrom = 200;
 
-/**
- * An edge is seen from the front by its arris alone: so wide (mm), and of the luminance that the edge has seen edge on it scatters so
- * much to the front; typical.
- */
-export const arrisMm = 0.6;
-const arrisScatters = 0.2;
 /** Less of a cell than this is no place to read a luminance from. */
 const leastCovered = 0.02;
 
 /** How large the map of a sheet is. */
 export const cellsAlong = ({ longSide }: GridLimits): number =>
   Math.min(mostCellsAlong, Math.max(24, Math.round(cellsShare * longSide)));
-
-/** Sums over each cell and its neighbours, twice over: rays are single, light is not. */
-const overNeighbours = (map: Float32Array, columns: number, rows: number): Float32Array => {
-  let now = map;
-  for (let round = 0; round < 2; round += 1) {
-    const across = now.map((value, cell) => {
-      const column = cell % columns;
-      return value + (column > 0 ? now[cell - 1]! : 0) + (column < columns - 1 ? now[cell + 1]! : 0);
-    });
-    now = across.map((value, cell) => {
-      const row = Math.floor(cell / columns);
-      return value + (row > 0 ? across[cell - columns]! : 0) + (row < rows - 1 ? across[cell + columns]! : 0);
-    });
-  }
-  return now;
-};
-
-/** Luminance of worked places, carried on into cells beside them, so that sharp outlines laid over it are lit to their edge. */
-const carriedOn = (map: Float32Array, known: Uint8Array, columns: number, rows: number): void => {
-  for (let round = 0; round < 3; round += 1) {
-    const before = known.slice();
-    for (let cell = 0; cell < map.length; cell += 1) {
-      if (before[cell] === 1) continue;
-      const [column, row] = [cell % columns, Math.floor(cell / columns)];
-      let [total, count] = [0, 0];
-      for (const [dx, dy] of [
-        [-1, 0],
-        [1, 0],
-        [0, -1],
-        [0, 1],
-        [-1, -1],
-        [1, 1],
-        [-1, 1],
-        [1, -1],
-      ] as const) {
-        const [c, r] = [column + dx, row + dy];
-        if (c < 0 || r < 0 || c >= columns || r >= rows || before[r * columns + c] === 0) continue;
-        total += map[r * columns + c]!;
-        count += 1;
-      }
-      if (count === 0) continue;
-      map[cell] = total / count;
-      known[cell] = 1;
-    }
-  }
-};
-
-/** An edge that gives off light toward the room: free, and not taped. */
-export const showsEdge = (
-  { sheet, light }: Pick<EdgeLitAssembly, 'sheet' | 'light'>,
-  { holder }: PanelGeometry,
-  side: SheetSide,
-): boolean => {
-  if (holder.kind !== 'base' || side === 'bottom' || light.edges.includes(side)) return false;
-  const finish = sheet.unlit?.[side] ?? 'polished';
-  return finish !== 'black' && finish !== 'white';
-};
-
-/** Mean luminance of what looks to each side, seen edge on; 0 where nothing does. */
-const edgesFrom = (light: SheetLight, { ring, thicknessMm }: PanelGeometry): Readonly<Record<SheetSide, number>> => {
-  const long: Record<SheetSide, number> = { top: 0, right: 0, bottom: 0, left: 0 };
-  for (const { side, x0, y0, x1, y1 } of wallsOf(ring)) long[side] += Math.hypot(x1 - x0, y1 - y0);
-  const mean = (side: SheetSide): number =>
-    long[side] > 0 ? (light.edges[side] * 1e6) / (Math.PI * long[side] * thicknessMm) : 0;
-  return { top: mean('top'), right: mean('right'), bottom: mean('bottom'), left: mean('left') };
-};
 
 /** Rays of single LEDs of less contrast than this are not told apart; of a wave the standard deviation is that by √2. */
 export const fansUneven = 0.1;
@@ -272,12 +200,12 @@ export const panelGlowOf = (inputs: PanelGlowInputs): PanelGlow => {
   const areas = workedOf(inputs.areas);
   const layers = layersOver(areas, sheet, raster);
   const graded = areas.map(({ artwork }) => gradedOver(artwork, sheet, raster));
-  const faces = workedFaces(raster, layers, graded, painted);
+  const shared = workedFaces(raster, layers, graded, painted);
   const clear = clearSheetOf(design, materials, geometry);
   const fit = edgeFitOf(design, materials);
   const following = along >= fullFrom ? fullFollowing : previewFollowing;
-  const leds = edgeLedsOf(runs.leds, runs, share, geometry, materials, brief.light, design.sheet);
-  const light = sheetLight(clear, fit, leds, faces, following);
+  const leds = edgeLedsOf(runs, share, geometry, materials, brief.light, design.sheet);
+  const light = sheetLight(clear, fit, leds, shared.faces, following);
   const entry = edgeEntry(clear, fit, following.slopes);
   // A rough edge scatters the rest out beside itself: light of the LEDs, though none of the sheet.
   const letsIn = letsInOf(design.sheet);
@@ -291,7 +219,7 @@ export const panelGlowOf = (inputs: PanelGlowInputs): PanelGlow => {
   let workedLm = 0;
   layers.forEach((layer, at) => {
     const toward = towardViewer(layer.engraving, layer.onBack, behind);
-    givenBy(layer, graded[at]!, faces, light).forEach((lm, cell) => {
+    givenBy(layer, graded[at]!, shared, light).forEach((lm, cell) => {
       workedLm += lm;
       toViewer[cell]! += lm * toward;
     });
@@ -318,7 +246,7 @@ export const panelGlowOf = (inputs: PanelGlowInputs): PanelGlow => {
   carriedOn(luminance, known, columns, rows);
   const edgesCdM2 = edgesFrom(light, geometry);
   const letters = covered.slice();
-  edgesInto(inputs, grid, light, luminance, letters);
+  edgesInto(design, geometry, grid, light, luminance, letters);
   const fans = fansOf(inputs, entry);
   const evenness = evennessOf(inputs, grid, patches, fans, entry);
   const unlitRgb = workedRgb(behind);
@@ -334,7 +262,7 @@ export const panelGlowOf = (inputs: PanelGlowInputs): PanelGlow => {
     luminance: shown.maps[0]!,
     letters: shown.maps[1]!,
     hue: colourOf(brief.light, materials.strip).hue,
-    drift: hueDriftOf(runs, share, materials.strip, grid),
+    drift: hueDriftOf(runs, atEdgesAlone(runs, share), materials.strip, grid),
     balance: {
       emittedLm,
       outLm: workedLm + edgesLm,
@@ -386,38 +314,4 @@ const seenPart = (
       ),
     ),
   };
-};
-
-/** Free edges in the map: their cells shine as much as their arris is seen from the front. Mutates both maps. */
-const edgesInto = (
-  { design, geometry }: PanelGlowInputs,
-  grid: Grid,
-  { edgeCells }: SheetLight,
-  luminance: Float32Array,
-  letters: Float32Array,
-): void => {
-  const { columns, rows, cellWidthMm: cellMm, area } = grid;
-  // How much of the outline that is seen lies in each cell, and how much of it in all.
-  const [shown, whole] = [new Float32Array(edgeCells.length), new Float32Array(edgeCells.length)];
-  for (const { x0, y0, x1, y1, side } of wallsOf(geometry.ring)) {
-    const shows = showsEdge(design, geometry, side);
-    const length = Math.hypot(x1 - x0, y1 - y0);
-    const steps = Math.max(1, Math.ceil((2 * length) / cellMm));
-    for (let step = 0; step < steps; step += 1) {
-      const at = (step + 0.5) / steps;
-      const hold = (mm: number, most: number): number => Math.min(most, Math.max(0, Math.floor(mm / cellMm)));
-      const column = hold(x0 + at * (x1 - x0) - area.x, columns - 1);
-      const row = hold(y0 + at * (y1 - y0) - area.y, rows - 1);
-      whole[row * columns + column]! += length / steps;
-      if (shows) shown[row * columns + column]! += length / steps;
-    }
-  }
-  for (let cell = 0; cell < edgeCells.length; cell += 1) {
-    if (shown[cell] === 0) continue;
-    const share = Math.min(1, (arrisMm * shown[cell]!) / cellMm ** 2);
-    if (letters[cell]! > share) continue;
-    const areaM2 = (whole[cell]! * geometry.thicknessMm) / 1e6;
-    luminance[cell] = (arrisScatters * edgeCells[cell]!) / (Math.PI * areaM2);
-    letters[cell] = share;
-  }
 };

@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import Module from 'manifold-3d';
 import type { FontBook } from '../../artwork/lettering/index.js';
-import { outlineArea, outlineBounds } from '../../base/outlines/index.js';
+import { outlineArea, outlineBounds, rectRing } from '../../base/outlines/index.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { demoDesigns } from '../../sign/demo/index.js';
 import { createEvaluator } from '../../sign/evaluate/index.js';
@@ -195,6 +195,13 @@ describe('the drawings', () => {
     expect(outlineArea(outline)).toBeGreaterThan(0.9 * outlineArea(results.lettering.outline));
     expect(partOf(results, 'stencil').stock).toBe('film');
     expect(stencilOf(panel().areas[0]!)).toBeNull();
+  });
+
+  it('of a stencil leave a hole open that no letter is round', () => {
+    const [area] = panel({ 'artwork.toolId': 'sand-through', 'artwork.depthMm': 0.03 }).areas;
+    const hole = [...rectRing({ x: 500, y: 0, width: 10, height: 10 })].reverse();
+    const odd = { ...area!, lettering: { ...area!.lettering, outline: [...area!.lettering.outline, hole] } };
+    for (const [x, y] of stencilOf(odd)!.flat()) expect(Number.isFinite(x + y)).toBe(true);
   });
 
   it('leave the film on until the end, and polish before it', () => {

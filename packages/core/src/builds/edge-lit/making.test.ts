@@ -3,6 +3,7 @@ import type { FontBook } from '../../artwork/lettering/index.js';
 import { demoDesigns, newDesign } from '../../sign/demo/index.js';
 import { changed, evaluatedCoarsely, inAssembly, quietRoom, testFonts } from '../../testing/harness.js';
 import type { TraceReport } from '../common/trace-report.js';
+import { atEdgesAlone, isSheetSide } from './sheet-light.js';
 import { panelTrace } from './trace-check.js';
 import { passesFor } from './areas.js';
 import { usualHolder } from './holders.js';
@@ -149,8 +150,12 @@ describe('strip under a case', () => {
   it('lies in rows along it, whole cuts, and looks down', () => {
     const { runs, geometry, materials } = under(4300);
     const rows = runs.segments.filter(({ on }) => on === 'back');
-    // 728 mm of case without 60: seven rows of 614 mm, each of whole cuts.
+    // 717 mm of case without 60: seven rows of 24 or 25 cuts of 25 mm, all of 172.
     expect(rows).toHaveLength(Math.ceil(4300 / (geometry.outside.widthMm - 60)));
+    expect(rows.reduce((sum, { lengthMm }) => sum + lengthMm, 0)).toBeCloseTo(4300, 6);
+    expect(
+      Math.max(...rows.map(({ lengthMm }) => lengthMm)) - Math.min(...rows.map(({ lengthMm }) => lengthMm)),
+    ).toBeLessThan(26);
     const { cutPitchMm } = materials.strip;
     for (const { lengthMm, normal, from, to } of rows) {
       expect(Math.abs(lengthMm / cutPitchMm - Math.round(lengthMm / cutPitchMm))).toBeLessThan(1e-6);
@@ -174,5 +179,22 @@ describe('strip under a case', () => {
     expect(some.glow.underLm / wanted).toBeLessThanOrEqual(1);
     expect(detail(some, 'strip')).toContain('never leave it coiled');
     expect(some.cut.find(({ id }) => id === 'case-bottom')!.note).toContain('hole of 8 mm');
+  });
+
+  it('colours nothing of the sheet, however far it is from its supply', () => {
+    const rgb = { 'light.stripId': 'rgb-24v-60', 'holder.underMm': 4300 };
+    const { runs, share } = evaluatedCoarsely(
+      changed(counter, { ...inAssembly(rgb), 'brief.light': { kind: 'rgb', colour: '#ff8040' } }),
+      fonts,
+    );
+    const alone = atEdgesAlone(runs, share);
+    runs.leds.segment.forEach((segment, led) => {
+      const group = share.groupOfLed[led]!;
+      const lit = isSheetSide(runs.segments[segment]!.on);
+      alone.groupShares.forEach((shares, channel) =>
+        expect(shares[group]).toBe(lit ? share.groupShares[channel]![group] : 0),
+      );
+    });
+    expect(alone.groupShares.some((shares) => shares.includes(0))).toBe(true);
   });
 });

@@ -1,6 +1,6 @@
 import { failure, success, type Result } from '../../base/result.js';
 import { fieldsOf, pathOf } from '../../document/design/index.js';
-import { maxLeds, placeLeds, segmentAlong, withCuts, type Blueprint } from '../../light/laying/index.js';
+import { maxLeds, placeLeds, segmentAlong, snapToCut, withCuts, type Blueprint } from '../../light/laying/index.js';
 import type { LightRuns, Point3 } from '../../light/runs/index.js';
 import type { SheetSide } from '../../light/sheet/index.js';
 import { litEdges } from './lit-edges.js';
@@ -43,19 +43,22 @@ const middleOf = (
 /** Strip under a case keeps so far from its sides (mm). */
 const underMarginMm = 30;
 
-/** Strip under a case, in as few rows along it as take its length, each of whole cuts, looking down. */
+/** Strip under a case, in as few rows along it as take its cuts, about as many in each, looking down. */
 const underneath = (geometry: PanelGeometry, underMm: number, strip: PanelMaterials['strip']): readonly Blueprint[] => {
   const { outside, rearZMm } = geometry;
-  const room = outside.widthMm - 2 * underMarginMm;
-  if (underMm < strip.cutPitchMm || room < strip.cutPitchMm) return [];
-  const rows = Math.ceil(underMm / room);
+  const { cutPitchMm } = strip;
+  const cutsIn = (mm: number): number => Math.round(snapToCut(Math.max(0, mm), cutPitchMm).lengthMm / cutPitchMm);
+  const [cuts, most] = [cutsIn(underMm), cutsIn(outside.widthMm - 2 * underMarginMm)];
+  if (cuts === 0 || most === 0) return [];
+  const rows = Math.ceil(cuts / most);
   return Array.from({ length: rows }, (_, row): Blueprint => {
+    const own = Math.floor(cuts / rows) + (row < cuts % rows ? 1 : 0);
     const y = outside.heightMm * ((row + 0.5) / rows - 0.5);
-    return segmentAlong(strip, underMm / rows, [0, y, rearZMm - strip.heightMm], [row % 2 === 0 ? 1 : -1, 0, 0], {
+    return segmentAlong(strip, own * cutPitchMm, [0, y, rearZMm - strip.heightMm], [row % 2 === 0 ? 1 : -1, 0, 0], {
       normal: [0, 0, -1],
       on: 'back',
     });
-  }).filter(({ lengthMm }) => lengthMm > 0);
+  });
 };
 
 /** Strip before the edges of a sheet, whole cuts in the middle of each; and what lies under its case. */

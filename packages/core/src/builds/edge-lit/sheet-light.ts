@@ -63,8 +63,7 @@ export const letsInOf = ({ litFinish }: Pick<SheetDesign, 'litFinish'>): number 
 
 /** Every LED before an edge, with what its current lets it give. */
 export const edgeLedsOf = (
-  { x, y, segment }: LightRuns['leds'],
-  { segments }: LightRuns,
+  { leds: { x, y, segment }, segments }: LightRuns,
   share: LightShare,
   { sheet }: PanelGeometry,
   materials: PanelMaterials,
@@ -98,9 +97,23 @@ export const underLmOf = (
   { fluxShare }: LightShare,
   { strip }: PanelMaterials,
   light: Brief['light'],
-): number =>
-  leds.segment.reduce(
-    (sum, segment, led) =>
-      isSheetSide(segments[segment]!.on) ? sum : sum + lumensPerLed(light, strip) * fluxShare[led]!,
+): number => {
+  const lumens = lumensPerLed(light, strip);
+  return leds.segment.reduce(
+    (sum, segment, led) => (isSheetSide(segments[segment]!.on) ? sum : sum + lumens * fluxShare[led]!),
     0,
   );
+};
+
+/** What LEDs give before the edges alone: groups under the case are dark. */
+export const atEdgesAlone = ({ leds, segments }: LightRuns, share: LightShare): LightShare => {
+  if (segments.every(({ on }) => isSheetSide(on))) return share;
+  const under = new Set<number>();
+  leds.segment.forEach((segment, led) => {
+    if (!isSheetSide(segments[segment]!.on)) under.add(share.groupOfLed[led]!);
+  });
+  return {
+    ...share,
+    groupShares: share.groupShares.map((shares) => shares.map((own, group) => (under.has(group) ? 0 : own))),
+  };
+};

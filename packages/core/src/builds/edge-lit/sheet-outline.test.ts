@@ -94,6 +94,10 @@ describe('a drawn outline', () => {
     expect(at(-110, top - 10)).toBe(0);
   });
 
+  it('has its own corners: a radius left from a rectangle is nobody’s', () => {
+    expect(panel({ 'sheet.cornerMm': 200 }).geometry.ring).toHaveLength(5);
+  });
+
   it('that does not go with what holds or lights it is told with the remedy', () => {
     expect(problem(drawing(house, house))).toContain('2 closed lines');
     expect(problem(drawing([0, 0, 50, 100, 100, 0]), { light: { ...assembly!.light, edges: ['top'] } })).toContain(

@@ -1,4 +1,12 @@
-import { outlineBounds, ringArea, simplify, type Point, type Rect, type Ring } from '../../base/outlines/index.js';
+import {
+  outlineBounds,
+  ringArea,
+  simplify,
+  type Outline,
+  type Point,
+  type Rect,
+  type Ring,
+} from '../../base/outlines/index.js';
 import { failure, success, type Result } from '../../base/result.js';
 import { fieldsOf, pathOf } from '../../document/design/index.js';
 import type { SheetSide } from '../../light/sheet/index.js';
@@ -41,6 +49,12 @@ const wholeOf = ({ widthMm, heightMm }: Pick<SheetDesign, 'widthMm' | 'heightMm'
   height: heightMm,
 });
 
+/** Rings as a drawing keeps them, x, y, x, y …, as an outline. */
+const outlineOf = (rings: NonNullable<SheetDesign['outline']>['rings']): Outline =>
+  rings.map((numbers): Ring =>
+    Array.from({ length: numbers.length >> 1 }, (_, at): Point => [numbers[2 * at]!, numbers[2 * at + 1]!]),
+  );
+
 /** Outlines of more points than this lose those that are nearer to the rest than anybody sees (mm); of more than that, they are refused. */
 const finePoints = 150;
 const notSeenMm = 0.05;
@@ -52,9 +66,7 @@ const drawnRing = (
   { rings }: NonNullable<SheetDesign['outline']>,
 ): Result<Ring> => {
   const path = pathOf(own.sheet.outline);
-  const outline = rings.map((numbers): Ring =>
-    Array.from({ length: numbers.length >> 1 }, (_, at): Point => [numbers[2 * at]!, numbers[2 * at + 1]!]),
-  );
+  const outline = outlineOf(rings);
   const bounds = outlineBounds(outline);
   if (bounds === null || bounds.width <= 0 || bounds.height <= 0)
     return failure({ path, message: 'has no outline; load a drawing with one closed line' });
@@ -72,6 +84,15 @@ const drawnRing = (
       message: `has ${ring.length} points, finer than any saw follows; ${mostPoints} is the most: smooth it, or draw it with fewer`,
     });
   return success(ringArea(ring) < 0 ? [...ring].reverse() : ring);
+};
+
+/** How wide and high a drawing is at its scale (mm). */
+export const drawnSize = ({
+  rings,
+  scale,
+}: NonNullable<SheetDesign['outline']>): Pick<SheetDesign, 'widthMm' | 'heightMm'> => {
+  const bounds = outlineBounds(outlineOf(rings));
+  return { widthMm: (bounds?.width ?? 0) * scale, heightMm: (bounds?.height ?? 0) * scale };
 };
 
 /** A straight part of an outline along a side of its bounds: from where to where along it (mm). */

@@ -33,8 +33,8 @@ const bridgeOver = (outline: Outline, counter: Ring): Ring => {
     .map(ringBounds)
     .filter((each) => each.x <= x && x <= each.x + each.width && each.y <= from && from <= each.y + each.height)
     .map(({ y, height }) => y + height);
-  // A hair past the letter, so that no skin of film is left.
-  const top = Math.min(...tops) + 0.1;
+  // A hair past the letter, so that no skin of film is left; a hole with no letter round it is open as it is.
+  const top = (tops.length === 0 ? around.y + around.height : Math.min(...tops)) + 0.1;
   return rectRing({ x: x - bridgeMm / 2, y: from, width: bridgeMm, height: top - from });
 };
 

@@ -62,7 +62,7 @@ export function* panelTrace(results: PanelResults, seed = 1): Generator<TraceRep
   const { sheet } = geometry;
   const raster = rasterOver(sheet, cellsAlong);
   const areas = workedOf(results.areas);
-  const faces = workedFaces(
+  const { faces } = workedFaces(
     raster,
     layersOver(areas, sheet, raster),
     areas.map(({ artwork }) => gradedOver(artwork, sheet, raster)),
@@ -70,7 +70,7 @@ export function* panelTrace(results: PanelResults, seed = 1): Generator<TraceRep
   );
   const clear = clearSheetOf(assembly, materials, geometry);
   const fit = edgeFitOf(assembly, materials);
-  const leds = edgeLedsOf(runs.leds, runs, share, geometry, materials, design.brief.light, assembly.sheet);
+  const leds = edgeLedsOf(runs, share, geometry, materials, design.brief.light, assembly.sheet);
   const random = seededRandom(seed);
   let found = nothing;
   for (;;) {

@@ -2,7 +2,7 @@ import type { BuildWork } from '../common/build.js';
 import { panelFigures } from './figures.js';
 import { panelFront } from './front.js';
 import { panelHung } from './hung.js';
-import { workedFacesOf } from './parts.js';
+import { workedFacesOf } from './sheet-parts.js';
 import { eyeHoleOf } from './eye-hole.js';
 import { panelSolids } from './printed-base.js';
 import { factsOf, type PanelLaid, type PanelResults } from './results.js';

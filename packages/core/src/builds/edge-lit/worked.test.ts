@@ -49,10 +49,10 @@ describe('what is worked into a sheet', () => {
     expect(raster).toEqual({ cellMm: 100, columns: 2, rows: 1 });
     const alike = Float32Array.of(1, 1);
     const layer = { engraving, covered: Float32Array.of(0.5, 0), wanted: Float32Array.of(0.5, 0), chance: 0.6 };
-    const front = workedFaces(raster, [{ ...layer, onBack: false }], [alike], false);
+    const { faces: front } = workedFaces(raster, [{ ...layer, onBack: false }], [alike], false);
     expect(front.back).toBeNull();
     expect([...front.front!].map((chance) => Math.round(1000 * chance))).toEqual([300, 0]);
-    const painted = workedFaces(raster, [{ ...layer, onBack: true }], [alike], true);
+    const { faces: painted } = workedFaces(raster, [{ ...layer, onBack: true }], [alike], true);
     expect(painted.front).toBeNull();
     expect([...painted.back!].map((chance) => Math.round(1000 * chance))).toEqual([800, 1000]);
   });
@@ -69,15 +69,28 @@ describe('what is worked into a sheet', () => {
     });
     const layers = [of(0.5, 0.4, false), of(0.25, 0.8, false), of(0.25, 0.4, true)];
     const graded = layers.map(() => alike);
-    const faces = workedFaces(raster, layers, graded, false);
+    const shared = workedFaces(raster, layers, graded, false);
+    const { faces } = shared;
     expect(faces.front![0]).toBeCloseTo(0.4, 6);
     expect(faces.back![0]).toBeCloseTo(0.1, 6);
     const out = { frontOut: Float64Array.of(8, 0), backOut: Float64Array.of(3, 0) };
-    expect(layers.map((each, at) => givenBy(each, graded[at]!, faces, out)[0]!)).toEqual([
+    expect(layers.map((each, at) => givenBy(each, graded[at]!, shared, out)[0]!)).toEqual([
       expect.closeTo(4, 5),
       expect.closeTo(4, 5),
       expect.closeTo(3, 5),
     ]);
     expect([...sumOver(layers, 'covered')]).toEqual([1, 0]);
+  });
+
+  it('of areas over each other gives off no more than the face does', () => {
+    const raster = rasterOver(sheet, 2);
+    const alike = Float32Array.of(1, 1);
+    const full = Float32Array.of(1, 0);
+    const layer: AreaLayer = { engraving, covered: full, wanted: full, chance: 0.8, onBack: false };
+    const shared = workedFaces(raster, [layer, layer], [alike, alike], false);
+    expect(shared.faces.front![0]).toBe(1);
+    const out = { frontOut: Float64Array.of(5, 0), backOut: new Float64Array(2) };
+    const given = [layer, layer].map((each) => givenBy(each, alike, shared, out)[0]!);
+    expect(given[0]! + given[1]!).toBeCloseTo(5, 6);
   });
 });

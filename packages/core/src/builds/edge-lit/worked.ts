@@ -134,6 +134,13 @@ const paintTakes = 1;
 const chanceAt = (layer: AreaLayer, graded: Float32Array, cell: number): number =>
   layer.wanted[cell]! * graded[cell]! * layer.chance;
 
+/** The chances of both faces, and what those of all that takes light there add up to, where that is more than 1 too. */
+export interface SharedFaces {
+  readonly faces: WorkedFaces;
+  readonly frontSum: Float32Array | null;
+  readonly backSum: Float32Array | null;
+}
+
 /**
  * The chances of both faces, cell by cell: what of each cell an area wants worked, times its fill, its grading and what its tool takes;
  * paint on the back takes what the artwork leaves.
@@ -143,37 +150,35 @@ export const workedFaces = (
   layers: readonly AreaLayer[],
   graded: readonly Float32Array[],
   painted: boolean,
-): WorkedFaces => {
+): SharedFaces => {
   const cells = raster.columns * raster.rows;
-  const faceOf = (back: boolean): Float32Array | null => {
-    const face = new Float32Array(cells);
-    const own = layers
-      .map((layer, at) => ({ layer, graded: graded[at]! }))
-      .filter(({ layer }) => layer.onBack === back);
-    if (own.length === 0 && !(back && painted)) return null;
-    for (const { layer, graded: dense } of own)
-      for (let cell = 0; cell < cells; cell += 1)
-        if (layer.wanted[cell]! > 0) face[cell] = Math.min(1, face[cell]! + chanceAt(layer, dense, cell));
-    return face;
+  const sumOf = (back: boolean): Float32Array | null => {
+    const sum = new Float32Array(cells);
+    if (!(back && painted) && !layers.some(({ onBack }) => onBack === back)) return null;
+    layers.forEach((layer, at) => {
+      if (layer.onBack !== back) return;
+      for (let cell = 0; cell < cells; cell += 1) sum[cell]! += chanceAt(layer, graded[at]!, cell);
+    });
+    return sum;
   };
-  const back = faceOf(true);
-  if (painted && back !== null) {
+  const [frontSum, backSum] = [sumOf(false), sumOf(true)];
+  if (painted && backSum !== null) {
     const covered = sumOver(layers, 'covered');
-    for (let cell = 0; cell < cells; cell += 1)
-      back[cell] = Math.min(1, back[cell]! + paintTakes * (1 - (covered[cell] ?? 0)));
+    for (let cell = 0; cell < cells; cell += 1) backSum[cell]! += paintTakes * (1 - (covered[cell] ?? 0));
   }
-  return { ...raster, front: faceOf(false), back };
+  const chances = (sum: Float32Array | null): Float32Array | null => sum?.map((chance) => Math.min(1, chance)) ?? null;
+  return { faces: { ...raster, front: chances(frontSum), back: chances(backSum) }, frontSum, backSum };
 };
 
-/** What a face gives off, shared among the areas of a cell by their chances (lm). */
+/** What a face gives off, shared among all that takes light in a cell by their chances (lm). */
 export const givenBy = (
   layer: AreaLayer,
   graded: Float32Array,
-  faces: WorkedFaces,
+  { frontSum, backSum }: SharedFaces,
   { frontOut, backOut }: Pick<SheetLight, 'frontOut' | 'backOut'>,
 ): Float64Array => {
-  const [out, face] = layer.onBack ? [backOut, faces.back] : [frontOut, faces.front];
+  const [out, sum] = layer.onBack ? [backOut, backSum] : [frontOut, frontSum];
   return Float64Array.from(layer.wanted, (share, cell) =>
-    share === 0 || out[cell] === 0 ? 0 : (out[cell]! * chanceAt(layer, graded, cell)) / face![cell]!,
+    share === 0 || out[cell] === 0 ? 0 : (out[cell]! * chanceAt(layer, graded, cell)) / sum![cell]!,
   );
 };

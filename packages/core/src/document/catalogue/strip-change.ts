@@ -36,10 +36,10 @@ export const stripDifferences = (before: Strip, after: Strip): readonly StripDif
       'arrows all one way from the controller, and a line for data',
     ),
     ...of('cut marks', ({ cutPitchMm }) => `every ${mm(cutPitchMm)}`, 'pieces cut already end between marks'),
-    ...of('width', ({ widthMm }) => mm(widthMm), 'grooves and cavities that are as wide'),
+    ...of('width', ({ widthMm }) => mm(widthMm), 'grooves and cavities as wide as it'),
     ...of('height', ({ heightMm }) => mm(heightMm), 'the depth that it lies at'),
     ...of('emitter', (strip) => mm(emitterMmOf(strip)), 'what of its light meets an edge or a gap'),
     ...of('power', ({ wattsPerM }) => `${wattsPerM} W/m`, 'supply, wire and heat'),
-    ...of('longest run', ({ maxRunMm }) => mm(maxRunMm), 'where it is fed'),
+    ...of('longest run', ({ maxRunMm }) => `${Math.round(maxRunMm / 100) / 10} m`, 'where it is fed'),
   ];
 };

@@ -9,6 +9,7 @@ export {
   mixOf,
   planckianRgb,
   throughTint,
+  toLinear,
   uvOf,
   type LightColour,
   type LinearRgb,

@@ -7,7 +7,8 @@ export type LinearRgb = readonly [number, number, number];
 /** Luminance of linear sRGB (IEC 61966-2-1). */
 export const luminanceOf = ([r, g, b]: LinearRgb): number => 0.2126 * r + 0.7152 * g + 0.0722 * b;
 
-const toLinear = (encoded: number): number =>
+/** Linear light of an sRGB value, both 0 to 1 (IEC 61966-2-1). */
+export const toLinear = (encoded: number): number =>
   encoded <= 0.04045 ? encoded / 12.92 : Math.pow((encoded + 0.055) / 1.055, 2.4);
 
 /**

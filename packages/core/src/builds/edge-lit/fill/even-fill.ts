@@ -42,16 +42,16 @@ export const evenFill = (
   if (!mask.includes(1)) return null;
   const clear = clearSheetOf(assembly, materials, geometry);
   const fit = edgeFitOf(assembly, materials);
-  const leds = edgeLedsOf(runs.leds, runs, share, geometry, materials, design.brief.light, assembly.sheet);
+  const leds = edgeLedsOf(runs, share, geometry, materials, design.brief.light, assembly.sheet);
   const behind = behindOf(assembly.sheet, materials.pane);
   const lightOf = (density: Float32Array): Float64Array => {
     const graded = layers.map(() => density);
-    const faces = workedFaces(raster, layers, graded, behind === 'painted');
-    const found = sheetLight(clear, fit, leds, faces, following);
+    const shared = workedFaces(raster, layers, graded, behind === 'painted');
+    const found = sheetLight(clear, fit, leds, shared.faces, following);
     const seen = new Float64Array(columns * rows);
     for (const layer of layers) {
       const toward = towardViewer(layer.engraving, layer.onBack, behind);
-      givenBy(layer, density, faces, found).forEach((lm, cell) => (seen[cell]! += lm * toward));
+      givenBy(layer, density, shared, found).forEach((lm, cell) => (seen[cell]! += lm * toward));
     }
     return seen.map((lm, cell) => (wanted[cell]! > 0 ? lm / wanted[cell]! : 0));
   };

@@ -8,23 +8,23 @@ import { dotsToRead, photoWants } from '../photo.js';
 import type { PanelResults } from '../results.js';
 import { isStencilled } from '../stencil.js';
 import { densestMm, spacingOf, usualDepth } from '../worked.js';
-import { areaFields, engraversFor, mm, onArea, one, worstOf, type Off } from './common.js';
+import { areaFields, engraversFor, onArea, one, worstOf, type Off } from './common.js';
 
-const apart = (one: Rect | null, other: Rect | null): boolean =>
-  one === null ||
-  other === null ||
-  one.x + one.width <= other.x ||
-  other.x + other.width <= one.x ||
-  one.y + one.height <= other.y ||
-  other.y + other.height <= one.y;
+const apart = (a: Rect | null, b: Rect | null): boolean =>
+  a === null ||
+  b === null ||
+  a.x + a.width <= b.x ||
+  b.x + b.width <= a.x ||
+  a.y + a.height <= b.y ||
+  b.y + b.height <= a.y;
 
-/** What two areas have in common of the sheet, the later one first; null where none do. */
+/** What two areas of one face have in common, the later one first; null where none do. A ground on the other face is no fault. */
 const overlapIn = ({
   areas,
 }: PanelResults): { readonly area: WorkedArea; readonly under: WorkedArea; readonly mm2: number } | null => {
   for (const [at, area] of areas.entries())
     for (const under of areas.slice(0, at)) {
-      if (apart(area.lettering.bounds, under.lettering.bounds)) continue;
+      if (area.onBack !== under.onBack || apart(area.lettering.bounds, under.lettering.bounds)) continue;
       const mm2 = Math.abs(outlineArea(intersect(area.lettering.outline, under.lettering.outline)));
       if (mm2 > 1) return { area, under, mm2 };
     }
@@ -39,19 +39,15 @@ const movedApart = (results: PanelResults, area: WorkedArea, under: WorkedArea):
   if (own === null || other === null) return [];
   const { artwork } = area;
   const fields = areaFields(results, area);
-  const up = (label: string, by: number): Candidate => ({
+  const moved = (label: string, by: number, field: 'offsetXMm' | 'offsetYMm'): Candidate => ({
     label: `Move it ${Math.ceil(Math.abs(by))} mm ${label}`,
-    change: [set(fields.offsetYMm, one(artwork.offsetYMm + by))],
-  });
-  const across = (label: string, by: number): Candidate => ({
-    label: `Move it ${Math.ceil(Math.abs(by))} mm ${label}`,
-    change: [set(fields.offsetXMm, one(artwork.offsetXMm + by))],
+    change: [set(fields[field], one(artwork[field] + by))],
   });
   return [
-    up('up', other.y + other.height + betweenMm - own.y),
-    up('down', other.y - betweenMm - own.y - own.height),
-    across('to the right', other.x + other.width + betweenMm - own.x),
-    across('to the left', other.x - betweenMm - own.x - own.width),
+    moved('up', other.y + other.height + betweenMm - own.y, 'offsetYMm'),
+    moved('down', other.y - betweenMm - own.y - own.height, 'offsetYMm'),
+    moved('to the right', other.x + other.width + betweenMm - own.x, 'offsetXMm'),
+    moved('to the left', other.x - betweenMm - own.x - own.width, 'offsetXMm'),
   ];
 };
 
@@ -92,7 +88,7 @@ const dotsAtLeast = 60;
 
 /** Dots along the longer side of a photograph; of other areas none are asked for. */
 const dotsAlong = ({ artwork, photo }: WorkedArea): number =>
-  photo === null ? Infinity : Math.max(photo.area.width, photo.area.height) / spacingOf(artwork);
+  photo === null ? Infinity : Math.max(photo.grid.area.width, photo.grid.area.height) / spacingOf(artwork);
 
 const fewestDots = (results: PanelResults): Off => worstOf(results, (area) => dotsToRead / dotsAlong(area));
 
@@ -104,9 +100,9 @@ export const photoTooCoarse: Rule<PanelResults> = ({ results }) => {
   const dots = dotsAlong(area);
   const fields = areaFields(results, area);
   const spacing = spacingOf(area.artwork);
-  const wants = photoWants(photo, spacing);
+  const wants = photoWants(photo.grid, spacing);
   const { seen } = results.geometry;
-  const fits = wants <= seen.width && (wants * photo.rows) / photo.columns <= seen.height;
+  const fits = wants <= seen.width && (wants * photo.grid.rows) / photo.grid.columns <= seen.height;
   const densest = densestMm(area.engraving, 'dots');
   const finer = Math.max(densest, Math.floor((100 * spacing) / by) / 100);
   return {
@@ -114,7 +110,7 @@ export const photoTooCoarse: Rule<PanelResults> = ({ results }) => {
     severity: dots < dotsAtLeast ? 'fix' : 'note',
     step: 'artwork',
     what: 'The photograph is too small for its dots',
-    why: `Dots ${mm(spacing)} apart leave ${Math.floor(dots)} along its longer side; from about ${dotsToRead} on a face or a house can be told (typical).`,
+    why: `Dots ${spacing} mm apart leave ${Math.floor(dots)} along its longer side; from about ${dotsToRead} on a face or a house can be told (typical).`,
     numbers: [
       { label: 'dots along it', value: Math.floor(dots), unit: '' },
       { label: 'wants a width of', value: wants, unit: 'mm' },
