@@ -1,10 +1,10 @@
 import { rectRing, subtract, unite, type Outline, type Ring } from '../../base/outlines/index.js';
 import { adaptedHue, type LinearRgb } from '../../light/colour/index.js';
 import { wallsOf } from '../../light/sheet/index.js';
+import { roundedRing } from '../common/rounded-ring.js';
 import { opaque, type Front, type FrontShape } from '../common/front.js';
 import { eyeHoleOf } from './eye-hole.js';
 import { arrisMm, showsEdge } from './edge-glow.js';
-import { roundedRing } from './sheet-outline.js';
 import { behindOf, clearRgb } from './look.js';
 import type { PanelResults } from './results.js';
 

@@ -11,28 +11,10 @@ import { failure, success, type Result } from '../../base/result.js';
 import { fieldsOf, pathOf } from '../../document/design/index.js';
 import type { SheetSide } from '../../light/sheet/index.js';
 import { litEdges } from './lit-edges.js';
+import { roundedRing } from '../common/rounded-ring.js';
 import type { EdgeLitAssembly, SheetDesign } from './schema.js';
 
 const own = fieldsOf<EdgeLitAssembly>();
-
-/** The corners of a rectangle, rounded where they stand free. */
-export const roundedRing = ({ x, y, width, height }: Rect, radius: number, low: number): Ring => {
-  const steps = 8;
-  const arc = (cx: number, cy: number, from: number, r: number): readonly Point[] =>
-    r <= 0
-      ? [[cx, cy]]
-      : Array.from({ length: steps + 1 }, (_, at): Point => {
-          const angle = from + (at / steps) * (Math.PI / 2);
-          return [cx + r * Math.cos(angle), cy + r * Math.sin(angle)];
-        });
-  const [right, top] = [x + width, y + height];
-  return [
-    ...arc(x + low, y + low, Math.PI, low),
-    ...arc(right - low, y + low, 1.5 * Math.PI, low),
-    ...arc(right - radius, top - radius, 0, radius),
-    ...arc(x + radius, top - radius, Math.PI / 2, radius),
-  ];
-};
 
 /** Outline of a sheet: its corners are round where they do not stand in a base. */
 export const sheetRing = (sheet: Rect, cornerMm: number, standing: boolean): Ring =>

@@ -74,7 +74,17 @@ const drawSegment = (
 /** Segments and jumpers in place. */
 export const drawRuns = (
   tile: Tile,
-  { runs, jumpers, materials }: LetterResults,
+  {
+    runs,
+    jumpers,
+    materials,
+  }: Pick<LetterResults, 'materials'> & {
+    readonly runs: Pick<LetterResults['runs'], 'segments'>;
+    readonly jumpers: readonly {
+      readonly path: readonly (readonly [number, number, ...number[]])[];
+      readonly holes: readonly (readonly [number, number, ...number[]])[];
+    }[];
+  },
   shownMm: number,
   place: (point: readonly [number, number, ...number[]]) => Point,
 ): void => {

@@ -25,6 +25,7 @@ export type {
   CatalogueKind,
   Coating,
   Controller,
+  Cover,
   Cutter,
   Engraving,
   FaceSheet,

@@ -2,6 +2,7 @@ import { controllers, joints, supplies, wires } from './shipped/power.js';
 import { boards, films, linings, walls } from './shipped/boards.js';
 import { glues, paints } from './shipped/finishes.js';
 import { coatings, faces } from './shipped/faces.js';
+import { covers } from './shipped/covers.js';
 import { panes } from './shipped/panes.js';
 import { engravers } from './shipped/engravers.js';
 import { colouredStrips } from './shipped/coloured-strips.js';
@@ -188,6 +189,15 @@ const tools: readonly Tool[] = [
     bedWidthMm: 300,
     bedHeightMm: 300,
   },
+  {
+    ...router(3),
+    id: 'small-bit-3',
+    name: 'Router bit 3 mm, small machine',
+    price: 12,
+    leastStrokeMm: 3,
+    bedWidthMm: 600,
+    bedHeightMm: 400,
+  },
   { ...router(6), id: 'bit-6', name: 'Router bit 6 mm', price: 16, leastStrokeMm: 4 },
   ...engravers,
 ];
@@ -214,6 +224,7 @@ export const shippedCatalogue: Catalogue = {
   strips: [...whiteStrips, ...colouredStrips],
   faces,
   panes,
+  covers,
   coatings,
   boards,
   linings,

@@ -96,6 +96,32 @@ export interface Pane extends Item {
   readonly expansionPerK: number;
 }
 
+/**
+ * What lies over strip in a groove: an opal cover pressed in over it, flat or domed, or a tube that holds the strip. Price
+ * per piece as sold.
+ */
+export interface Cover extends Item {
+  readonly form: 'flat' | 'dome' | 'tube';
+  /** Over all across the groove; what of it is lit (mm). */
+  readonly widthMm: number;
+  readonly litMm: number;
+  /** Its own height (mm): of a tube from the floor of the groove, else from where it begins over the strip. */
+  readonly heightMm: number;
+  /** Stands so far before the face (mm). */
+  readonly proudMm: number;
+  /** From the face of the strip to the skin that is lit (mm). */
+  readonly overStripMm: number;
+  /** Share of light that passes it. */
+  readonly transmittance: number;
+  readonly bendRadiusMm: number;
+  /** Its end cap, across and along the groove (mm); 0 where it has none. */
+  readonly capWidthMm: number;
+  readonly capLengthMm: number;
+  /** Length as sold (mm). */
+  readonly pieceMm: number;
+  readonly kgPerM: number;
+}
+
 /** Board for returns and backs, in sheets or in bars (sheets no wider than one return). Price per whole sheet or bar. */
 export interface Board extends Item {
   readonly form: 'sheet' | 'bar';
@@ -335,6 +361,7 @@ export interface Catalogue {
   readonly strips: readonly Strip[];
   readonly faces: readonly FaceSheet[];
   readonly panes: readonly Pane[];
+  readonly covers: readonly Cover[];
   readonly coatings: readonly Coating[];
   readonly boards: readonly Board[];
   readonly linings: readonly Lining[];

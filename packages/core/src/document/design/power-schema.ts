@@ -15,6 +15,9 @@ export const power = z
       .enum(['solder', 'clip', 'plug', 'lever', 'screw'])
       .optional()
       .describe('How wires are joined to strip; soldered when left out.'),
+    jointId: id
+      .optional()
+      .describe('Which connector of that kind, where the shop has several; the first when left out.'),
     chainsBegin: segments.optional().describe('Segments that begin a chain of their own, by hand.'),
     chainsCarryOn: segments
       .optional()

@@ -4,7 +4,16 @@ import type { Outline } from '../../base/outlines/index.js';
 import type { CutPart, Operation, PartShape } from '../../making/parts/index.js';
 
 /** Colour numbers tell the layers apart on screen; machines go by the layer’s name. */
-const colours: Readonly<Record<Operation, number>> = { cut: 1, drill: 5, seat: 3, mark: 8, film: 6, engrave: 4 };
+const colours: Readonly<Record<Operation, number>> = {
+  cut: 1,
+  drill: 5,
+  seat: 3,
+  mark: 8,
+  film: 6,
+  engrave: 4,
+  rout: 2,
+  'bit-path': 30,
+};
 
 /** Micrometres are finer than any machine, and keep the file short. */
 const micron = (value: number): number => Math.round(value * 1000) / 1000;
@@ -31,6 +40,11 @@ const drawShape = (dxf: DxfWriter, shape: PartShape, layerName: string): void =>
       return drawOutline(dxf, shape.outline, layerName);
     case 'hole':
       return void dxf.addCircle(point3d(micron(shape.x), micron(shape.y)), micron(shape.diameterMm / 2), { layerName });
+    case 'path':
+      return void dxf.addLWPolyline(
+        shape.points.map(([x, y]) => ({ point: point2d(micron(x), micron(y)) })),
+        { flags: shape.closed ? LWPolylineFlags.Closed : LWPolylineFlags.None, layerName },
+      );
     case 'line':
       return void dxf.addLine(
         point3d(micron(shape.from[0]), micron(shape.from[1])),

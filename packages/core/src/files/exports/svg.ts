@@ -10,6 +10,8 @@ const strokes: Readonly<Record<Operation, string>> = {
   mark: '#6b7280',
   film: '#7c3aed',
   engrave: '#0e7490',
+  rout: '#a16207',
+  'bit-path': '#be123c',
 };
 
 const number = (value: number): string => String(Math.round(value * 1000) / 1000 + 0);
@@ -49,6 +51,8 @@ const shapeText = (shape: PartShape, heightMm: number): string => {
       return `<path d="${pathData(shape.outline, heightMm)}"/>`;
     case 'hole':
       return `<circle cx="${number(shape.x)}" cy="${number(heightMm - shape.y)}" r="${number(shape.diameterMm / 2)}"/>`;
+    case 'path':
+      return `<path d="M${shape.points.map(([x, y]) => `${number(x)} ${number(heightMm - y)}`).join('L')}${shape.closed ? 'Z' : ''}"/>`;
     case 'line':
       return `<path d="M${number(shape.from[0])} ${number(heightMm - shape.from[1])}L${number(shape.to[0])} ${number(heightMm - shape.to[1])}"/>`;
   }

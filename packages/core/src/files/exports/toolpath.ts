@@ -7,6 +7,8 @@ const moved = (shape: PartShape, by: number): PartShape => {
       return { ...shape, outline: moveOutline(shape.outline, by, by) };
     case 'hole':
       return { ...shape, x: shape.x + by, y: shape.y + by };
+    case 'path':
+      return { ...shape, points: shape.points.map(([x, y]) => [x + by, y + by] as const) };
     case 'line':
       return {
         ...shape,

@@ -27,6 +27,20 @@ export interface AlongOptions {
   readonly leftOut: ReadonlySet<number>;
 }
 
+/** A stretch of a path between corners and what is in the way, and what lies on it. */
+export interface LaidStretch {
+  /** Which path it is of, counted from 0, and its length (mm). */
+  readonly path: number;
+  readonly roomMm: number;
+  /** Whether it begins and ends where an open path does. */
+  readonly atStart: boolean;
+  readonly atEnd: boolean;
+  /** Number of the segment on it; null where not one cut fits. */
+  readonly segment: number | null;
+  readonly lengthMm: number;
+  readonly middle: Point;
+}
+
 /** One segment of strip along a path. */
 export interface LaidSegment {
   /** Counted from 1 in the order of laying; segments left out leave gaps. */
@@ -217,11 +231,13 @@ export const layAlong = (
   readonly segments: readonly LaidSegment[];
   readonly leftOut: readonly LaidSegment[];
   readonly corners: readonly StripCorner[];
+  readonly stretches: readonly LaidStretch[];
 } => {
   const [segments, leftOut]: [LaidSegment[], LaidSegment[]] = [[], []];
+  const stretches: LaidStretch[] = [];
   const corners: StripCorner[] = [];
   let number = 0;
-  for (const { points, closed } of paths) {
+  for (const [index, { points, closed }] of paths.entries()) {
     const line = measureLine(points, closed);
     const keepOff = nearPath(points, options.keepOff);
     const own = options.modules ? [] : cornersOf(line, closed, options);
@@ -229,10 +245,19 @@ export const layAlong = (
     for (const stretch of betweenCorners(line, closed, own, options.stripWidthMm / 2))
       for (const free of clearOf(line, stretch, keepOff)) {
         const segment = segmentOn(line, free, number + 1, options);
+        stretches.push({
+          path: index,
+          roomMm: free.room,
+          atStart: !closed && free.from <= roundOff,
+          atEnd: !closed && free.from + free.room >= line.lengthMm - roundOff,
+          segment: segment === null ? null : number + 1,
+          lengthMm: segment?.lengthMm ?? 0,
+          middle: line.station(free.from + free.room / 2).at,
+        });
         if (segment === null) continue;
         number += 1;
         (options.leftOut.has(number) ? leftOut : segments).push(segment);
       }
   }
-  return { segments, leftOut, corners };
+  return { segments, leftOut, corners, stretches };
 };

@@ -4,7 +4,7 @@ import { evenRuns, type DrawnRun, type EvenLimits } from './even-runs.js';
 
 const limits: EvenLimits = { cutPitchMm: 50, bareMm: 4, mostMovedMm: 10, mostScaled: 0.04, reachMm: 350 };
 const open = (...lengths: readonly number[]): readonly DrawnRun[] =>
-  lengths.map((lengthMm, at) => ({ id: `run ${at + 1}`, lengthMm, closed: false }));
+  lengths.map((lengthMm, at) => ({ id: `run ${at + 1}`, lengthMm, ends: 2 }));
 
 describe('runs that come out even', () => {
   it('as drawn need nothing, what may stay bare counted', () => {
@@ -38,7 +38,7 @@ describe('runs that come out even', () => {
   });
 
   it('leave closed ones their length: only a scale helps them', () => {
-    const ring: DrawnRun = { id: 'ring', lengthMm: 618, closed: true };
+    const ring: DrawnRun = { id: 'ring', lengthMm: 618, ends: 0 };
     const ways = evenRuns([ring], limits);
     expect(ways.find(({ kind }) => kind === 'ends-moved')).toBeUndefined();
     const [way] = ways;

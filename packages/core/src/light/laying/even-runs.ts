@@ -1,10 +1,10 @@
 import { snapToCut } from './snap.js';
 
-/** A line that strip is to fill from end to end (mm); one that is closed has no ends to move. */
+/** A stretch of line that strip is to fill (mm), and how many of its ends may be moved: none of a closed one. */
 export interface DrawnRun {
   readonly id: string;
   readonly lengthMm: number;
-  readonly closed: boolean;
+  readonly ends: 0 | 1 | 2;
 }
 
 /** What even runs are held to. */
@@ -56,26 +56,27 @@ const asIs = ({ id, lengthMm }: DrawnRun, scale: number, { cutPitchMm, bareMm }:
   };
 };
 
-/** The same with its ends moved: to the last cut that it holds and what may stay bare, or on to the next. Half of it at each end. */
+/** The same with its ends moved: to the last cut that it holds and what may stay bare, or on to the next; shared by its ends. */
 const withEndsMoved = (run: DrawnRun, scale: number, limits: EvenLimits): EvenRun => {
   const now = asIs(run, scale, limits);
-  if (now.even || run.closed) return now;
+  if (now.even || run.ends === 0) return now;
   const { cutPitchMm, bareMm, mostMovedMm } = limits;
   const shorter = now.bareMm - bareMm;
   const longer = cutPitchMm - now.bareMm;
   const grows = longer < shorter || now.cuts === 0;
   const by = grows ? longer : shorter;
-  if (by / 2 > mostMovedMm + hairMm) return now;
+  if (by / run.ends > mostMovedMm + hairMm) return now;
   return grows
     ? { ...now, afterMm: now.afterMm + longer, cuts: now.cuts + 1, bareMm: 0, even: true }
     : { ...now, afterMm: now.afterMm - shorter, bareMm, even: true };
 };
 
-const movedBy = ({ beforeMm, afterMm }: EvenRun, scale: number): number => Math.abs(afterMm - beforeMm * scale) / 2;
+const movedBy = ({ beforeMm, afterMm }: EvenRun, scale: number, ends: number): number =>
+  Math.abs(afterMm - beforeMm * scale) / Math.max(1, ends);
 
 const wayOf = (runs: readonly DrawnRun[], scale: number, moves: boolean, limits: EvenLimits): EvenWay => {
   const made = runs.map((run) => (moves ? withEndsMoved : asIs)(run, scale, limits));
-  const ends = Math.max(0, ...made.map((run) => movedBy(run, scale)));
+  const ends = Math.max(0, ...made.map((run, at) => movedBy(run, scale, runs[at]!.ends)));
   const scaled = Math.abs(scale - 1) > 1e-9;
   return {
     kind: scaled ? (ends > hairMm ? 'scaled-and-moved' : 'scaled') : ends > hairMm ? 'ends-moved' : 'as-drawn',

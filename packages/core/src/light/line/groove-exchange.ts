@@ -39,29 +39,45 @@ const divided = (from: Place, to: Place, reflects: number): readonly Stretch[] =
     return { from: place(at / stretchesEach), to: place((at + 1) / stretchesEach), reflects };
   });
 
-/** Of a Lambertian line at the middle of the floor, what meets a stretch: half the difference of the sines to its ends. */
-const metBy = ({ from, to }: Stretch): number => {
-  const sine = ([x, y]: Place): number => x / Math.hypot(x, y);
-  return Math.abs(sine(from) - sine(to)) / 2;
-};
+/** Where the LEDs are: at the middle of the floor looking out, or at the middle of a wall looking at the other. */
+export type GrooveSource = 'floor' | 'wall';
+
+/** Of a Lambertian line, what meets a stretch: half the difference of the sines to its ends, from the way it looks. */
+const metBy =
+  ([sx, sy]: Place, source: GrooveSource) =>
+  ({ from, to }: Stretch): number => {
+    const sine = ([x, y]: Place): number => {
+      const away = Math.hypot(x - sx, y - sy);
+      return away === 0 ? 0 : (source === 'floor' ? x - sx : y - sy) / away;
+    };
+    return Math.abs(sine(from) - sine(to)) / 2;
+  };
 
 /**
- * Light of strip along the middle of the floor of a long groove: two-dimensional exchange between stretches of floor, walls and opening,
- * all of them Lambertian.
+ * Light of strip along the middle of the floor, or on a wall, of a long groove: two-dimensional exchange between stretches of floor,
+ * walls and opening, all of them Lambertian.
  */
-export const grooveLight = ({ widthMm, depthMm, floorReflects, wallsReflect }: GrooveSection): GrooveLight => {
+export const grooveLight = (
+  { widthMm, depthMm, floorReflects, wallsReflect }: GrooveSection,
+  source: GrooveSource = 'floor',
+): GrooveLight => {
   if (depthMm <= 0) return { straight: 1, out: 1, absorbed: 0 };
   const half = widthMm / 2;
+  const at: Place = source === 'floor' ? [0, 0] : [-half, depthMm / 2];
+  const met1 = metBy(at, source);
   const inside = [
     ...divided([half, 0], [half, depthMm], wallsReflect),
     ...divided([-half, depthMm], [-half, 0], wallsReflect),
     ...divided([-half, 0], [half, 0], floorReflects),
   ];
   const opening: Stretch = { from: [half, depthMm], to: [-half, depthMm], reflects: 0 };
-  const straight = metBy(opening);
+  const straight = met1(opening);
   const factors = inside.map((one) => inside.map((other) => (one === other ? 0 : meets(one, other))));
   const leaves = inside.map((one) => meets(one, opening));
-  let met = inside.map((stretch, at) => (at < 2 * stretchesEach ? metBy(stretch) : 0));
+  // What the LEDs stand on, they do not light themselves.
+  const lights = (index: number): boolean =>
+    source === 'floor' ? index < 2 * stretchesEach : index < stretchesEach || index >= 2 * stretchesEach;
+  let met = inside.map((stretch, index) => (lights(index) ? met1(stretch) : 0));
   let [out, absorbed] = [straight, 0];
   for (let round = 0; round < rounds; round += 1) {
     const thrown = met.map((light, at) => light * inside[at]!.reflects);

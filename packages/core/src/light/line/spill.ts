@@ -23,3 +23,27 @@ export const spillAt = ({ from, to, offMm, lmPerMm }: BandOnPlane, [x, y]: reado
   const to1 = (s: number): number => s / (r2 * (r2 + s * s)) + Math.atan(s / r) / (r2 * r);
   return ((lmPerMm * 1e6 * offMm * offMm) / (2 * Math.PI)) * (to1(length - along) - to1(-along));
 };
+
+/**
+ * Illuminance (lx) at a place of the plane that a half-round dome of radius `radiusMm` stands on, by a stretch of it of luminance
+ * `cdM2`: as by an upright band as high as the dome, at its middle. E = L/2 [arctan(b / x) − x / √(x² + R²) arctan(b / √(x² + R²))],
+ * summed over both ends (configuration factor of a rectangle at right angles to the place). Nothing under the dome itself.
+ */
+export const domeSpill = (
+  from: readonly [number, number],
+  to: readonly [number, number],
+  radiusMm: number,
+  cdM2: number,
+  [x, y]: readonly [number, number],
+): number => {
+  const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
+  const length = Math.hypot(dx, dy);
+  if (length === 0 || radiusMm <= 0) return 0;
+  const [ux, uy] = [dx / length, dy / length];
+  const along = (x - from[0]) * ux + (y - from[1]) * uy;
+  const beside = Math.abs((x - from[0]) * uy - (y - from[1]) * ux);
+  if (beside < radiusMm) return 0;
+  const over = Math.hypot(beside, radiusMm);
+  const part = (b: number): number => Math.atan(b / beside) - (beside / over) * Math.atan(b / over);
+  return (cdM2 / 2) * (part(length - along) + part(along));
+};

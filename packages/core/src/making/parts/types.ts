@@ -1,14 +1,15 @@
 import type { Member } from '../../joinery/members/index.js';
-import type { Outline, Point } from '../../base/outlines/index.js';
+import type { Outline, Point, Ring } from '../../base/outlines/index.js';
 
 /** What is done to a part, one drawing layer each. */
-export type Operation = 'cut' | 'drill' | 'seat' | 'mark' | 'film' | 'engrave';
+export type Operation = 'cut' | 'drill' | 'seat' | 'mark' | 'film' | 'engrave' | 'rout' | 'bit-path';
 
 /** A shape on a part, mm from its lower left corner. */
 export type PartShape =
   | { readonly kind: 'outline'; readonly outline: Outline }
   | { readonly kind: 'hole'; readonly x: number; readonly y: number; readonly diameterMm: number }
-  | { readonly kind: 'line'; readonly from: readonly [number, number]; readonly to: readonly [number, number] };
+  | { readonly kind: 'line'; readonly from: readonly [number, number]; readonly to: readonly [number, number] }
+  | { readonly kind: 'path'; readonly points: Ring; readonly closed: boolean };
 
 export interface PartLayer {
   readonly operation: Operation;

@@ -1,9 +1,11 @@
 import type { Catalogue, Joint, JointKind } from '../../document/catalogue/index.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
 
-/** The shop’s joint of a kind; the shipped one where the shop has none of it. */
-export const jointOf = ({ joints }: Pick<Catalogue, 'joints'>, kind: JointKind): Joint =>
-  joints.find((joint) => joint.kind === kind) ?? shippedCatalogue.joints.find((joint) => joint.kind === kind)!;
+/** The shop’s joint of a kind, the one named where it is of that kind; the shipped one where the shop has none of it. */
+export const jointOf = ({ joints }: Pick<Catalogue, 'joints'>, kind: JointKind, jointId?: string): Joint =>
+  joints.find((joint) => joint.kind === kind && joint.id === jointId) ??
+  joints.find((joint) => joint.kind === kind) ??
+  shippedCatalogue.joints.find((joint) => joint.kind === kind)!;
 
 /** What a joint of a kind is called in a sentence. */
 export const jointWords: Readonly<Record<JointKind, string>> = {

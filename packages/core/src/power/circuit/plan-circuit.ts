@@ -48,7 +48,7 @@ export const planCircuit = (brief: Brief, power: PowerDesign, catalogue: Catalog
   };
   const drive = chooseDrive(catalogue, brief, power, driving, planned.zones.levels.length, needs);
   const switching = drive.controller === null || data ? null : { onOhm: drive.controller.onOhm, inside: drive.inside };
-  const joint = jointOf(catalogue, power.joint ?? 'solder');
+  const joint = jointOf(catalogue, power.joint ?? 'solder', power.jointId);
   const leadOhm = pairOhm(lead, brief.leadLengthMm);
   const wiring: Wiring = {
     wires: planned.wires.map(({ from, to, chain, carries, lengthMm }, wire) => ({

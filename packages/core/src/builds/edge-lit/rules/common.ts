@@ -2,6 +2,7 @@ import { set, type DesignChange, type FieldRef, type Fields } from '../../../doc
 import { fieldsIn } from '../../../judging/results/index.js';
 import type { Candidate, Place, Remedy } from '../../../judging/findings/index.js';
 import type { Catalogue, Engraving } from '../../../document/catalogue/index.js';
+import { askedFor } from '../../common/asked-for.js';
 import { percent } from '../../common/rule-words.js';
 import { fillOf, workedOf, type WorkedArea } from '../areas.js';
 import { evenFill } from '../fill/even-fill.js';
@@ -56,18 +57,6 @@ export const engraversFor = (
       ? [{ label: name, change: [set(field, id), ...besides(engraves)] }]
       : [],
   );
-
-/** What is found out only when it is asked for, and once: solvers take longer than a rule may. */
-export const askedFor = (id: string, candidates: () => readonly Candidate[]): Remedy => {
-  let found: readonly Candidate[] | null = null;
-  return {
-    id,
-    get candidates() {
-      found ??= candidates();
-      return found;
-    },
-  };
-};
 
 /** The fields of an area, by its place. */
 export const areaFields = (results: PanelResults, { place }: Pick<WorkedArea, 'place'>): Fields<PanelArtwork> => {

@@ -292,6 +292,18 @@ export const joints: readonly Joint[] = [
     kg: 0.006,
   },
   {
+    id: 'thin-plug',
+    name: 'Thin plug lead, 0.5 A',
+    provenance: typical,
+    price: 0.6,
+    kind: 'plug',
+    ohm: 0.03,
+    ratedA: 0.5,
+    stripMm: 3,
+    perCore: false,
+    kg: 0.002,
+  },
+  {
     id: 'lever',
     name: 'Lever terminal',
     provenance: typical,

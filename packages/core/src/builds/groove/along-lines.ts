@@ -1,0 +1,125 @@
+import { emitterMmOf, type Strip } from '../../document/catalogue/index.js';
+import { measureLine, type Point } from '../../base/outlines/index.js';
+import type { LightShare } from '../../light/runs/index.js';
+import type { GrooveGeometry } from './geometry.js';
+import type { LightOut } from './light-out.js';
+import type { GrooveRuns } from './runs.js';
+
+/** Light along all lines at even places: one column a quantity. */
+export interface AlongLines {
+  readonly count: number;
+  readonly x: Float64Array;
+  readonly y: Float64Array;
+  /** Index of the line; and what of it a place stands for (mm). */
+  readonly line: Uint16Array;
+  readonly stepMm: Float64Array;
+  /** What leaves there (lm/mm). */
+  readonly lmPerMm: Float64Array;
+}
+
+/** So many places over one LED pitch, so far apart at the most (mm), and so many in all. */
+const placesPerPitch = 6;
+const farthestMm = 2;
+const mostPlaces = 40_000;
+/** The light of a point under a cover is followed to so many times its depth: beyond, 0.2 % of it is left. */
+const reachDepths = 6;
+
+/**
+ * What leaves along the lines: of every LED its light that gets out, spread along its line as by a Lambertian point under a cover at depth
+ * d, (2 d³ / π) / (s² + d²)², and what comes straight as wide as the emitter.
+ */
+export const alongLines = (
+  { lines, groove }: GrooveGeometry,
+  runs: GrooveRuns,
+  strip: Strip,
+  lmPerLed: number,
+  { out, straight }: LightOut,
+  { fluxShare }: LightShare,
+): AlongLines => {
+  const measured = lines.map(({ points, closed }) => ({ line: measureLine(points, closed), closed }));
+  const total = measured.reduce((sum, { line }) => sum + line.lengthMm, 0);
+  const step = Math.max(Math.min(runs.ledPitchMm / placesPerPitch, farthestMm), total / mostPlaces);
+  const counts = measured.map(({ line }) => Math.max(2, Math.round(line.lengthMm / step)));
+  const count = counts.reduce((sum, each) => sum + each, 0);
+  const field = {
+    count,
+    x: new Float64Array(count),
+    y: new Float64Array(count),
+    line: new Uint16Array(count),
+    stepMm: new Float64Array(count),
+    lmPerMm: new Float64Array(count),
+  };
+  const starts: number[] = [];
+  let next = 0;
+  measured.forEach(({ line }, index) => {
+    starts.push(next);
+    for (let at = 0; at < counts[index]!; at += 1) {
+      const place = line.station(((at + 0.5) * line.lengthMm) / counts[index]!).at;
+      [field.x[next], field.y[next]] = place;
+      field.line[next] = index;
+      field.stepMm[next] = line.lengthMm / counts[index]!;
+      next += 1;
+    }
+  });
+  const find = placeFinder(field, 4 * step);
+  const depth = Math.max(0.5, groove.overStripMm);
+  const emitter = Math.max(emitterMmOf(strip), step);
+  for (let led = 0; led < runs.leds.count; led += 1) {
+    const at = find([runs.leds.x[led]!, runs.leds.y[led]!]);
+    if (at === null) continue;
+    const index = field.line[at]!;
+    const [start, own] = [starts[index]!, counts[index]!];
+    const mm = field.stepMm[at]!;
+    const { closed } = measured[index]!;
+    const lm = lmPerLed * fluxShare[led]! * out;
+    const reach = Math.ceil((reachDepths * depth) / mm);
+    // Weights are made to add up to one, whatever the sampling and wherever the line ends.
+    const cells: number[] = [];
+    const weights: number[] = [];
+    let sum = 0;
+    for (let by = -reach; by <= reach; by += 1) {
+      const raw = at - start + by;
+      if (!closed && (raw < 0 || raw >= own)) continue;
+      const s = by * mm;
+      const spread = (1 - straight) * (depth ** 3 / (s * s + depth * depth) ** 2);
+      cells.push(start + (((raw % own) + own) % own));
+      weights.push(spread);
+      sum += spread;
+    }
+    if (sum > 0)
+      cells.forEach((cell, each) => {
+        field.lmPerMm[cell]! += (lm * (1 - straight) * weights[each]!) / (sum * mm);
+      });
+    if (straight > 0) {
+      const half = Math.max(0, Math.round(emitter / mm / 2 - 0.5));
+      for (let by = -half; by <= half; by += 1) {
+        const raw = Math.min(own - 1, Math.max(0, at - start + by));
+        field.lmPerMm[start + raw]! += (lm * straight) / ((2 * half + 1) * mm);
+      }
+    }
+  }
+  return field;
+};
+
+/** Finds the place nearest to a point within a cell of so many mm round it; null where there is none. */
+const placeFinder = ({ count, x, y }: Pick<AlongLines, 'count' | 'x' | 'y'>, cellMm: number) => {
+  const cells = new Map<string, number[]>();
+  const key = (column: number, row: number): string => `${column},${row}`;
+  for (let at = 0; at < count; at += 1) {
+    const name = key(Math.floor(x[at]! / cellMm), Math.floor(y[at]! / cellMm));
+    const cell = cells.get(name);
+    if (cell === undefined) cells.set(name, [at]);
+    else cell.push(at);
+  }
+  return ([px, py]: Point): number | null => {
+    const [column, row] = [Math.floor(px / cellMm), Math.floor(py / cellMm)];
+    let [best, nearest] = [null as number | null, Infinity];
+    for (let dx = -1; dx <= 1; dx += 1)
+      for (let dy = -1; dy <= 1; dy += 1)
+        for (const at of cells.get(key(column + dx, row + dy)) ?? []) {
+          const away = Math.hypot(x[at]! - px, y[at]! - py);
+          if (away < nearest) [best, nearest] = [at, away];
+        }
+    return best;
+  };
+};

@@ -1,0 +1,230 @@
+import {
+  bandAlong,
+  moveOutline,
+  outlineBounds,
+  rectRing,
+  splitAlongAll,
+  unite,
+  type Outline,
+  type Point,
+  type Rect,
+  type Ring,
+} from '../../base/outlines/index.js';
+import { failure, success, type Result } from '../../base/result.js';
+import { fieldsOf, pathOf } from '../../document/design/index.js';
+import type { SignGeometry } from '../../light/geometry/index.js';
+import { roundedRing } from '../common/rounded-ring.js';
+import { grooveSize, type GrooveSize } from './groove-size.js';
+import { wallsBeside, type Walls } from './walls.js';
+import type { LitLine } from './lines.js';
+import type { GrooveMaterials } from './materials.js';
+import type { CarrierDesign, GrooveAssembly } from './schema.js';
+
+const own = fieldsOf<GrooveAssembly>();
+
+/**
+ * A carrier with its groove, in mm: x right, y up from the middle of the carrier; z from its rear face toward the viewer. What is behind it
+ * (spacers, a plate behind letters) has negative z.
+ */
+export interface GrooveGeometry extends SignGeometry {
+  readonly groove: GrooveSize;
+  /** Lines as they lie on the carrier. */
+  readonly lines: readonly LitLine[];
+  /** What the groove takes of the face, and what of it shines. */
+  readonly grooveArea: Outline;
+  readonly litArea: Outline;
+  /** Where the origin of the lines as designed lies on the carrier. */
+  readonly linesAt: Point;
+  /** The outline of the carrier, and the parts that it is cut in. */
+  readonly outline: Outline;
+  readonly parts: readonly Outline[];
+  /** Where pins go in, from part to part. */
+  readonly pins: readonly Point[];
+  readonly bounds: Rect;
+  /** Of the sheet that the groove is cut into, and of the layer or plate behind it; none: 0. */
+  readonly sheetMm: number;
+  readonly backMm: number;
+  /** Front of the carrier; rear of all that is held to it; where wires lie behind. */
+  readonly frontZMm: number;
+  readonly rearZMm: number;
+  readonly wiresZMm: number;
+  /** The floor that strip lies on, and its LEDs. */
+  readonly floorZMm: number;
+  readonly ledZMm: number;
+  /** What is left under the groove. */
+  readonly leftMm: number;
+  /** What is left beside it, and the least that should be. */
+  readonly walls: Walls;
+  readonly leastWallMm: number;
+}
+
+/** Round ends and bends of bands are drawn this closely (mm). */
+const roundMm = 0.02;
+const round = { ends: 'round', corners: 'round' } as const;
+
+/** Lines as bands: closed ones come back to their start. */
+export const bandsOf = (lines: readonly Pick<LitLine, 'points' | 'closed'>[], widthMm: number): Outline => {
+  const [open, closed] = [false, true].map((wanted) =>
+    lines.filter((line) => line.closed === wanted).map(({ points }) => points),
+  ) as unknown as readonly [readonly Ring[], readonly Ring[]];
+  const bands = [
+    ...(open.length === 0 ? [] : [bandAlong(open, widthMm, false, round, roundMm)]),
+    ...(closed.length === 0 ? [] : [bandAlong(closed, widthMm, true, round, roundMm)]),
+  ];
+  return bands.length === 1 ? bands[0]! : unite(bands.flat());
+};
+
+const drawnOutline = (drawing: NonNullable<CarrierDesign['outline']>, widthMm: number): Outline => {
+  const rings = drawing.rings.map((numbers): Ring =>
+    Array.from({ length: numbers.length >> 1 }, (_, at): Point => [numbers[2 * at]!, numbers[2 * at + 1]!]),
+  );
+  const bounds = outlineBounds(rings)!;
+  const scale = widthMm / bounds.width;
+  return rings.map((ring) =>
+    ring.map(([x, y]): Point => [
+      (x - bounds.x - bounds.width / 2) * scale,
+      (y - bounds.y - bounds.height / 2) * scale,
+    ]),
+  );
+};
+
+/** The outline of a carrier, in the axes of its lines. */
+const outlineOf = (
+  carrier: CarrierDesign,
+  lines: readonly LitLine[],
+  lettering: Outline,
+  scale: number,
+): Result<Outline> => {
+  const bounds = outlineBounds(lines.map(({ points }) => points))!;
+  const margin = Math.max(1, carrier.marginMm);
+  const corner = carrier.cornerMm ?? 0;
+  const rounded = ({ x, y, width, height }: Rect): Outline => {
+    const radius = Math.min(corner, width / 2, height / 2);
+    return [radius > 0 ? roundedRing({ x, y, width, height }, radius, radius) : rectRing({ x, y, width, height })];
+  };
+  const [asideX, asideY] = [carrier.offsetXMm ?? 0, carrier.offsetYMm ?? 0];
+  if (carrier.kind === 'letters')
+    return lettering.length === 0
+      ? failure({
+          path: pathOf(own.carrier.kind),
+          message: 'is letters, and there are none: say what it reads, or load their outline',
+        })
+      : success(lettering.map((ring) => ring.map(([x, y]): Point => [x * scale, y * scale])));
+  switch (carrier.shape) {
+    case 'margin':
+      return success(
+        rounded({
+          x: bounds.x - margin,
+          y: bounds.y - margin,
+          width: bounds.width + 2 * margin,
+          height: bounds.height + 2 * margin,
+        }),
+      );
+    case 'contour':
+      return success(bandsOf(lines, 2 * margin));
+    case 'rectangle': {
+      const { widthMm = 600, heightMm = 400 } = carrier;
+      return success(
+        rounded({ x: -widthMm / 2 - asideX, y: -heightMm / 2 - asideY, width: widthMm, height: heightMm }),
+      );
+    }
+    case 'drawing': {
+      const { outline } = carrier;
+      return outline === null || outline === undefined || outline.rings.length === 0
+        ? failure({ path: pathOf(own.carrier.outline), message: 'is to be a drawing; load one with one closed line' })
+        : success(moveOutline(drawnOutline(outline, carrier.widthMm ?? 600), -asideX, -asideY));
+    }
+  }
+};
+
+/** The floor of the groove over the rear of the carrier. */
+const floorOf = (carrier: CarrierDesign, sheetMm: number, backMm: number, depthMm: number): number => {
+  switch (carrier.kind) {
+    case 'two-layer':
+      // Cut through, the groove is as deep as its layer.
+      return backMm;
+    case 'clear':
+      return Math.min(sheetMm, depthMm);
+    case 'board':
+    case 'letters':
+      return sheetMm - depthMm;
+  }
+};
+
+/** Walls thinner than this do not survive a bit (mm); typical. Walls up to so thick are looked for. */
+const thinnestWallMm = 2;
+const seenWallMm = 12;
+
+/** Wires behind a carrier lie so far off its rear (mm). */
+const wiresOffMm = 3;
+
+/** Sizes of a carrier and its groove; fails where they contradict each other, with the field. */
+export const grooveGeometry = (
+  assembly: GrooveAssembly,
+  materials: GrooveMaterials,
+  lines: readonly LitLine[],
+  lettering: Outline,
+): Result<GrooveGeometry> => {
+  const { carrier } = assembly;
+  const { sheet, back } = materials;
+  const wanted = grooveSize(assembly.groove, materials);
+  const through = carrier.kind === 'two-layer';
+  const groove = through ? { ...wanted, depthMm: sheet.thicknessMm } : wanted;
+  if (!through && groove.depthMm >= sheet.thicknessMm)
+    return failure({
+      path: pathOf(own.carrier.boardId),
+      message: `is ${sheet.thicknessMm} mm thick, and the groove ${Math.round(10 * groove.depthMm) / 10} mm deep would come through; take a thicker one, a lower cover, or two layers`,
+    });
+  const shaped = outlineOf(carrier, lines, lettering, assembly.lines.scale ?? 1);
+  if (!shaped.ok) return shaped;
+  const bounds = outlineBounds(shaped.value)!;
+  // All about the middle of the carrier.
+  const centre: Point = [bounds.x + bounds.width / 2, bounds.y + bounds.height / 2];
+  const moved = moveOutline(shaped.value, -centre[0], -centre[1]);
+  const placed = lines.map((line) => ({ ...line, points: moveOutline([line.points], -centre[0], -centre[1])[0]! }));
+  const split = splitAlongAll(
+    moved,
+    (carrier.splits ?? []).map(({ xMm, yMm, angleDeg }) => ({ at: [xMm, yMm], angleDeg })),
+    carrier.registration ?? 'tabs',
+  );
+  const leastWallMm = carrier.leastWallMm ?? Math.max(thinnestWallMm, groove.depthMm / 2);
+  const backMm = back?.thicknessMm ?? 0;
+  const layered = through ? backMm : 0;
+  const plate = carrier.kind === 'letters' ? backMm : 0;
+  const frontZMm = layered + sheet.thicknessMm;
+  const floorZMm = floorOf(carrier, sheet.thicknessMm, backMm, groove.depthMm);
+  const rearZMm = -plate - carrier.spacerMm;
+  return success({
+    outside: { widthMm: bounds.width, heightMm: bounds.height, depthMm: frontZMm + groove.proudMm - rearZMm },
+    groove,
+    lines: placed,
+    grooveArea: bandsOf(placed, groove.widthMm),
+    litArea: bandsOf(placed, groove.litMm),
+    linesAt: [-centre[0], -centre[1]],
+    outline: moved,
+    parts: split.parts,
+    pins: split.pins,
+    bounds: { x: -bounds.width / 2, y: -bounds.height / 2, width: bounds.width, height: bounds.height },
+    sheetMm: sheet.thicknessMm,
+    backMm,
+    frontZMm,
+    rearZMm,
+    wiresZMm: -plate - Math.min(wiresOffMm, Math.max(1, carrier.spacerMm / 2)),
+    floorZMm,
+    ledZMm: sheet.clear
+      ? Math.max(0, floorZMm - 0.5)
+      : floorZMm + (assembly.groove.lies === 'edge' ? groove.stripHighMm / 2 : groove.stripHighMm),
+    walls: wallsBeside(placed, moved, groove.widthMm, Math.max(seenWallMm, 2 * leastWallMm)),
+    leastWallMm,
+    leftMm: through ? backMm : sheet.thicknessMm - groove.depthMm,
+  });
+};
+
+/** A rectangle as a part: the plate behind letters goes so far round them (mm). */
+export const plateOf = ({ bounds }: GrooveGeometry, marginMm: number): Ring =>
+  rectRing({
+    x: bounds.x - marginMm,
+    y: bounds.y - marginMm,
+    width: bounds.width + 2 * marginMm,
+    height: bounds.height + 2 * marginMm,
+  });

@@ -1,0 +1,297 @@
+import type { Brief } from '../../document/design/index.js';
+import { outlineBounds, type Point, type Rect } from '../../base/outlines/index.js';
+import { gridOver, type Grid } from '../../base/raster/index.js';
+import {
+  colourOf,
+  daylightOf,
+  hueDriftOf,
+  judge,
+  linearOf,
+  luminanceOf,
+  thresholdFrom,
+  vanishingDistance,
+  type Evenness,
+  type Glow,
+  type GridLimits,
+  type SeenRipple,
+} from '../../light/glow/index.js';
+import { bandLuminance } from '../../light/line/index.js';
+import type { LightShare } from '../../light/runs/index.js';
+import { alongLines, type AlongLines } from './along-lines.js';
+import type { GrooveGeometry } from './geometry.js';
+import { lightOut, type LightOut } from './light-out.js';
+import type { GrooveMaterials } from './materials.js';
+import type { GrooveRuns } from './runs.js';
+import type { GrooveAssembly } from './schema.js';
+
+/** What is seen of lines of light, and where their light goes. */
+export interface GrooveGlow extends Glow {
+  readonly way: LightOut;
+  /** Mean luminance over the rectangle round all lines, dark ground counted: what lights a room and glares (cd/m²). */
+  readonly overAllCdM2: number;
+  /** Out of the grooves (lm). */
+  readonly outLm: number;
+  /** Mean luminance of each line, in their order (cd/m²), and of the carrier where it is lit most beside them. */
+  readonly linesCdM2: readonly number[];
+  readonly carrierCdM2: number;
+}
+
+/** What the glow of lines is worked out from. */
+export interface GrooveGlowInputs {
+  readonly brief: Brief;
+  readonly carrier: GrooveAssembly['carrier'];
+  readonly design: GrooveAssembly['groove'];
+  readonly geometry: GrooveGeometry;
+  readonly materials: GrooveMaterials;
+  readonly runs: GrooveRuns;
+  readonly share: LightShare;
+  readonly limits: GridLimits;
+}
+
+/** Lines are judged in patches of so many pitches, so long at the least (mm). */
+const patchPitches = 3;
+const patchMm = 30;
+/** Light beside a proud line is followed so many times as far as it is high. */
+const spillReach = 8;
+/** A map has no cells smaller than this (mm): lines have no finer detail. */
+const finestMm = 0.4;
+
+const gridOf = ({ width, height, ...corner }: Rect, { longSide, maxCells }: GridLimits): Grid => {
+  const cell = Math.max(Math.max(width, height) / longSide, Math.sqrt((width * height) / maxCells), finestMm);
+  return gridOver(
+    { ...corner, width, height },
+    Math.max(4, Math.round(width / cell)),
+    Math.max(4, Math.round(height / cell)),
+  );
+};
+
+/** A patch of a line: its mean luminance, and where. */
+interface Patch {
+  readonly cdM2: number;
+  readonly mm: number;
+  readonly at: Point;
+}
+
+const patchesOf = (along: AlongLines, luminance: Float64Array, longMm: number): readonly Patch[] => {
+  const patches: Patch[] = [];
+  let from = 0;
+  while (from < along.count) {
+    let to = from;
+    while (to < along.count && along.line[to] === along.line[from]) to += 1;
+    const length = (to - from) * along.stepMm[from]!;
+    const count = Math.max(1, Math.round(length / longMm));
+    for (let patch = 0; patch < count; patch += 1) {
+      const [first, last] = [
+        from + Math.round((patch * (to - from)) / count),
+        from + Math.round(((patch + 1) * (to - from)) / count),
+      ];
+      let sum = 0;
+      for (let at = first; at < last; at += 1) sum += luminance[at]!;
+      const middle = Math.min(along.count - 1, (first + last) >> 1);
+      if (last > first)
+        patches.push({
+          cdM2: sum / (last - first),
+          mm: (last - first) * along.stepMm[from]!,
+          at: [along.x[middle]!, along.y[middle]!],
+        });
+    }
+    from = to;
+  }
+  return patches;
+};
+
+const evennessOf = (
+  patches: readonly Patch[],
+  mean: number,
+  { brief, runs, geometry }: GrooveGlowInputs,
+  { dotContrast }: LightOut,
+): Evenness => {
+  // The eye meets a band as wide as it shines, not a face as large as the carrier.
+  const longest = Math.max(1, ...geometry.lines.map(({ lengthMm }) => lengthMm));
+  const faceMm = Math.sqrt(geometry.groove.litMm * longest);
+  const seen = (pitchMm: number): SeenRipple => ({ pitchMm, luminance: mean, faceMm });
+  const sorted = [...patches].sort((a, b) => a.cdM2 - b.cdM2);
+  const darkest = sorted[0] ?? { cdM2: 0, at: [0, 0] as Point };
+  const [min, max] = [darkest.cdM2, sorted.at(-1)?.cdM2 ?? 0];
+  const ripple = seen(runs.ledPitchMm);
+  const contrast = mean > 0 ? dotContrast : 0;
+  const dots = {
+    pitchMm: runs.ledPitchMm,
+    contrast,
+    threshold: thresholdFrom(ripple, brief.readingDistanceMm),
+    vanishesAtMm: mean > 0 ? vanishingDistance(ripple, contrast) : 0,
+    at: sorted.at(-1)?.at ?? ([0, 0] as Point),
+  };
+  const at = (share: number): number =>
+    sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]?.cdM2 ?? 0;
+  return {
+    meanCdM2: mean,
+    minCdM2: min,
+    maxCdM2: max,
+    minOverMean: mean > 0 ? min / mean : 0,
+    minOverMax: max > 0 ? min / max : 0,
+    lowCdM2: at(0.05),
+    highCdM2: at(0.95),
+    darkestAt: darkest.at,
+    fallOff: {
+      contrast: max + min > 0 ? (max - min) / (max + min) : 0,
+      threshold: thresholdFrom(seen(faceMm), brief.readingDistanceMm),
+    },
+    dots,
+    bands: null,
+    dotContrast: contrast,
+    dotsVanishAtMm: dots.vanishesAtMm,
+  };
+};
+
+/** Lines painted into a map as wide as they shine: what of each cell they cover, and their luminance there. */
+const paint = (grid: Grid, along: AlongLines, luminance: Float64Array, litMm: number) => {
+  const { columns, rows, area, cellWidthMm, cellHeightMm } = grid;
+  const cells = columns * rows;
+  const map = new Float32Array(cells);
+  const covered = new Float32Array(cells);
+  const nearest = new Float32Array(cells).fill(Infinity);
+  const half = litMm / 2;
+  const cell = Math.max(cellWidthMm, cellHeightMm);
+  const reach = half + cell;
+  for (let at = 0; at < along.count; at += 1) {
+    const [px, py] = [along.x[at]!, along.y[at]!];
+    const [left, right] = [
+      Math.floor((px - reach - area.x) / cellWidthMm),
+      Math.floor((px + reach - area.x) / cellWidthMm),
+    ];
+    const [low, high] = [
+      Math.floor((py - reach - area.y) / cellHeightMm),
+      Math.floor((py + reach - area.y) / cellHeightMm),
+    ];
+    for (let row = Math.max(0, low); row <= Math.min(rows - 1, high); row += 1)
+      for (let column = Math.max(0, left); column <= Math.min(columns - 1, right); column += 1) {
+        const [dx, dy] = [area.x + (column + 0.5) * cellWidthMm - px, area.y + (row + 0.5) * cellHeightMm - py];
+        const away = Math.sqrt(dx * dx + dy * dy);
+        const index = row * columns + column;
+        if (away >= nearest[index]!) continue;
+        const share = Math.min(1, Math.max(0, (half - away) / cell + 0.5), litMm / cell);
+        if (share <= 0) continue;
+        nearest[index] = away;
+        covered[index] = share;
+        map[index] = luminance[at]!;
+      }
+  }
+  return { map, covered };
+};
+
+/**
+ * Light that falls on the carrier beside lines that stand proud of it (lx): each place of a line as an upright band as high as it stands,
+ * dE = L/2 · x (1/ρ² − 1/(ρ² + R²)) ds, x from the line and ρ from the place; over a long line π L (1 − cos β) / 2, tan β = R / x.
+ */
+const spillOver = (
+  grid: Grid,
+  along: AlongLines,
+  luminance: Float64Array,
+  litMm: number,
+  proudMm: number,
+): Float32Array => {
+  const { columns, rows, area, cellWidthMm, cellHeightMm } = grid;
+  const lux = new Float32Array(columns * rows);
+  const radius = Math.min(proudMm, litMm / 2);
+  if (radius <= 0.05) return lux;
+  const reach = spillReach * radius + litMm / 2;
+  const tangents = tangentsOf(along);
+  for (let at = 0; at < along.count; at += 1) {
+    const [px, py, ux, uy] = [along.x[at]!, along.y[at]!, tangents.x[at]!, tangents.y[at]!];
+    const half = (luminance[at]! * along.stepMm[at]!) / 2;
+    const [left, right] = [
+      Math.floor((px - reach - area.x) / cellWidthMm),
+      Math.floor((px + reach - area.x) / cellWidthMm),
+    ];
+    const [low, high] = [
+      Math.floor((py - reach - area.y) / cellHeightMm),
+      Math.floor((py + reach - area.y) / cellHeightMm),
+    ];
+    for (let row = Math.max(0, low); row <= Math.min(rows - 1, high); row += 1)
+      for (let column = Math.max(0, left); column <= Math.min(columns - 1, right); column += 1) {
+        const [dx, dy] = [area.x + (column + 0.5) * cellWidthMm - px, area.y + (row + 0.5) * cellHeightMm - py];
+        const aside = Math.abs(dx * uy - dy * ux);
+        if (aside < litMm / 2) continue;
+        const away2 = dx * dx + dy * dy;
+        lux[row * columns + column]! += half * aside * (1 / away2 - 1 / (away2 + radius * radius));
+      }
+  }
+  return lux;
+};
+
+/** The way along the line at every place. */
+const tangentsOf = ({ count, x, y, line }: AlongLines) => {
+  const [tx, ty] = [new Float64Array(count), new Float64Array(count)];
+  for (let at = 0; at < count; at += 1) {
+    const from = at > 0 && line[at - 1] === line[at] ? at - 1 : at;
+    const to = at < count - 1 && line[at + 1] === line[at] ? at + 1 : at;
+    const length = Math.hypot(x[to]! - x[from]!, y[to]! - y[from]!) || 1;
+    [tx[at], ty[at]] = [(x[to]! - x[from]!) / length, (y[to]! - y[from]!) / length];
+  }
+  return { x: tx, y: ty };
+};
+
+/** Luminance of lines so long, spread over the rectangle round them. */
+const overAll = ({ lines, groove }: GrooveGeometry, totalMm: number, meanCdM2: number): number => {
+  const round = outlineBounds(lines.map(({ points }) => points));
+  if (round === null) return 0;
+  const area = (round.width + groove.litMm) * (round.height + groove.litMm);
+  return (meanCdM2 * Math.min(area, totalMm * groove.litMm)) / area;
+};
+
+/** The glow stage of strip in grooves: luminance along every line, what of it falls on the carrier, and what the eye makes of it. */
+export const grooveGlowOf = (inputs: GrooveGlowInputs): GrooveGlow => {
+  const { brief, carrier, design, geometry, materials, runs, share, limits } = inputs;
+  const { groove, bounds } = geometry;
+  const { strip } = materials;
+  const way = lightOut(geometry, { carrier, groove: design }, materials);
+  const colour = colourOf(brief.light, strip);
+  const lmPerLed = colour.lumensPerM / strip.ledsPerM;
+  const along = alongLines(geometry, runs, strip, lmPerLed, way, share);
+  const luminance = along.lmPerMm.map((lm) => bandLuminance(lm, groove.litMm, groove.cover));
+  const [sums, lengths] = [geometry.lines.map(() => 0), geometry.lines.map(() => 0)];
+  for (let at = 0; at < along.count; at += 1) {
+    sums[along.line[at]!]! += luminance[at]! * along.stepMm[at]!;
+    lengths[along.line[at]!]! += along.stepMm[at]!;
+  }
+  const linesCdM2 = sums.map((sum, line) => (lengths[line]! > 0 ? sum / lengths[line]! : 0));
+  const totalMm = lengths.reduce((sum, each) => sum + each, 0);
+  const mean = totalMm > 0 ? sums.reduce((sum, each) => sum + each, 0) / totalMm : 0;
+  const patches = patchesOf(along, luminance, Math.max(patchMm, patchPitches * runs.ledPitchMm));
+  const evenness = evennessOf(patches, mean, inputs, way);
+  const grid = gridOf(bounds, limits);
+  const { map, covered } = paint(grid, along, luminance, groove.litMm);
+  const lux = spillOver(grid, along, luminance, groove.litMm, groove.proudMm);
+  const carrierReflects = luminanceOf(linearOf(carrier.colour));
+  let carrierCdM2 = 0;
+  for (let cell = 0; cell < map.length; cell += 1) {
+    const spilt = (lux[cell]! * carrierReflects) / Math.PI;
+    if (covered[cell] === 0) {
+      map[cell] = spilt;
+      carrierCdM2 = Math.max(carrierCdM2, spilt);
+    }
+  }
+  const emittedLm = share.fluxShare.reduce((sum, each) => sum + each, 0) * lmPerLed;
+  const daylight = daylightOf(evenness.meanCdM2, way.unlitReflects);
+  return {
+    grid,
+    luminance: map,
+    letters: covered,
+    hue: colour.hue,
+    drift: hueDriftOf(runs, share, strip, grid),
+    evenness,
+    verdict: judge(evenness, daylight, brief),
+    spots: [],
+    daylight,
+    faceReflectance: way.unlitReflects,
+    unlitRgb: [way.unlitReflects, way.unlitReflects, way.unlitReflects],
+    emittedLm,
+    resolved: true,
+    way,
+    overAllCdM2: overAll(geometry, totalMm, mean),
+    outLm: emittedLm * way.out,
+    linesCdM2,
+    carrierCdM2,
+  };
+};

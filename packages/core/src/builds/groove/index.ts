@@ -1,0 +1,39 @@
+import { fieldsIn } from '../../judging/results/index.js';
+import type { Build } from '../common/build.js';
+import { openSoakPoints } from '../common/soak-points.js';
+import { grooveCones } from './cones.js';
+import { grooveDemos, grooveSizes, newGroove } from './demos.js';
+import { grooveHanging } from './hung.js';
+import type { GrooveLaid, GrooveResults } from './results.js';
+import { grooveSchema, type GrooveAssembly } from './schema.js';
+import { grooveSectionAt } from './section.js';
+import { grooveWork } from './work.js';
+
+/** Strip, or a tube, pressed into a groove that draws the line. */
+export const groove: Build<GrooveAssembly, GrooveLaid, GrooveResults, typeof grooveDemos> = {
+  name: 'groove',
+  words: {
+    name: 'Lines in a groove',
+    detail: 'strip or soft tube pressed into a routed board, drawing lines of light',
+    sizesAsk: 'How large is the board?',
+  },
+  schema: grooveSchema,
+  migrations: {},
+  sizes: grooveSizes,
+  otherArtwork: ({ carrier }) => [{ path: 'carrier.outline', drawing: carrier.outline }],
+  work: grooveWork,
+  start: newGroove,
+  sectionAt: ({ geometry, assembly, materials }, x) => grooveSectionAt(x, geometry, assembly, materials),
+  cones: grooveCones,
+  depth: (results) => ({
+    field: fieldsIn(results).carrier.spacerMm,
+    label: 'Off the wall',
+    mm: results.assembly.carrier.spacerMm,
+    leastMm: 0,
+    mostMm: 60,
+  }),
+  hanging: grooveHanging,
+  soakPoints: openSoakPoints,
+  tryout: null,
+  demos: grooveDemos,
+};

@@ -1,0 +1,167 @@
+import { medialAxis, wideStrokes, type MedialLine } from '../../base/medial/index.js';
+import {
+  byShape,
+  measureLine,
+  offset,
+  simplify,
+  solidParts,
+  type Outline,
+  type Point,
+  type Ring,
+} from '../../base/outlines/index.js';
+import { failure, success, type Result } from '../../base/result.js';
+import { fieldsOf, pathOf } from '../../document/design/index.js';
+import type { GrooveAssembly, LinesDesign } from './schema.js';
+
+const own = fieldsOf<GrooveAssembly>();
+
+/** A line of light: from its start to its end, or all round. */
+export interface LitLine {
+  /** Counted from 1, as a design names it. */
+  readonly number: number;
+  readonly points: Ring;
+  readonly closed: boolean;
+  readonly layer: string;
+  readonly lengthMm: number;
+}
+
+/** From the outline in, where nothing is said (mm). */
+export const usualSetbackMm = 10;
+/** Lines are followed this closely (mm): finer than any saw, and far fewer points. */
+const followedMm = 0.05;
+/** Lines shorter than this draw nothing (mm). */
+const shortestMm = 5;
+/** So many lines of one piece of artwork are followed. */
+export const mostLitLines = 400;
+
+type Raw = Omit<LitLine, 'number' | 'lengthMm'>;
+
+/** Points of an open line taken out where the line stays within `followedMm` without them. */
+const thinned = ({ points, closed, layer }: Raw): Raw => {
+  if (closed) return { points: simplify([points], followedMm)[0] ?? points, closed, layer };
+  // A line there and back again is an outline without area; what is left of its first half is the line.
+  const keep = (from: number, to: number): readonly number[] => {
+    const [a, b] = [points[from]!, points[to]!];
+    const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
+    let [far, at] = [0, -1];
+    for (let index = from + 1; index < to; index += 1) {
+      const [x, y] = points[index]!;
+      const away =
+        length === 0
+          ? Math.hypot(x - a[0], y - a[1])
+          : Math.abs((b[0] - a[0]) * (y - a[1]) - (b[1] - a[1]) * (x - a[0])) / length;
+      if (away > far) [far, at] = [away, index];
+    }
+    return far <= followedMm ? [] : [...keep(from, at), at, ...keep(at, to)];
+  };
+  const last = points.length - 1;
+  return { points: [0, ...keep(0, last), last].map((at) => points[at]!), closed, layer };
+};
+
+const movedLines = (lines: readonly MedialLine[], dx: number, dy: number): readonly MedialLine[] =>
+  lines.map((line) => ({ ...line, points: line.points.map(([x, y]): Point => [x + dx, y + dy]) }));
+
+type Middles = (part: Outline) => readonly MedialLine[];
+
+const middles = (outline: Outline, axis: Middles): readonly Raw[] =>
+  solidParts(outline).flatMap((part) =>
+    wideStrokes(axis(part), 0).map(({ points, closed }) => ({ points, closed, layer: '' })),
+  );
+
+const insets = (outline: Outline, setbackMm: number): readonly Raw[] =>
+  offset(outline, -setbackMm).map((points) => ({ points, closed: true, layer: '' }));
+
+const drawn = (design: LinesDesign): readonly Raw[] => {
+  const { lines = [], scale = 1 } = design.drawn ?? {};
+  return lines.map(({ points, closed, layer = '' }) => ({
+    points: Array.from({ length: points.length >> 1 }, (_, at): Point => [
+      points[2 * at]! * scale,
+      points[2 * at + 1]! * scale,
+    ]),
+    closed,
+    layer,
+  }));
+};
+
+/** The first points of a line drawn out by so much along its way, or taken back where that is negative. */
+const withStart = (points: Ring, byMm: number): Ring => {
+  if (byMm === 0 || points.length < 2) return points;
+  const [first, second] = [points[0]!, points[1]!];
+  if (byMm > 0) {
+    const length = Math.hypot(first[0] - second[0], first[1] - second[1]) || 1;
+    return [
+      [first[0] + ((first[0] - second[0]) * byMm) / length, first[1] + ((first[1] - second[1]) * byMm) / length],
+      ...points,
+    ];
+  }
+  const line = measureLine(points, false);
+  // Not more than leaves a line.
+  const gone = Math.min(-byMm, 0.9 * line.lengthMm);
+  let passed = 0;
+  for (let at = 1; at < points.length; at += 1) {
+    passed += Math.hypot(points[at]![0] - points[at - 1]![0], points[at]![1] - points[at - 1]![1]);
+    if (passed > gone) return [line.station(gone).at, ...points.slice(at)];
+  }
+  return points;
+};
+
+const withEnds = (line: Raw, startMm: number, endMm: number): Raw =>
+  line.closed
+    ? line
+    : {
+        ...line,
+        points: [...withStart([...withStart(line.points, startMm)].reverse(), endMm)].reverse(),
+      };
+
+/** The longest first: where lines meet, the longer one goes through. */
+const byLength = (lines: readonly Omit<LitLine, 'number'>[]): readonly LitLine[] =>
+  [...lines].sort((a, b) => Math.round(b.lengthMm - a.lengthMm)).map((line, index) => ({ ...line, number: index + 1 }));
+
+/**
+ * The lines of light of a design, the longest first: middles of strokes, lines inside outlines, or as drawn, scaled about the origin. Fails
+ * where there are none, or too many, with the field.
+ */
+export const litLines = (
+  outline: Outline,
+  design: LinesDesign,
+  axis: Middles = medialAxis,
+): Result<readonly LitLine[]> => {
+  const { from, setbackMm = usualSetbackMm, scale = 1 } = design;
+  const raw =
+    from === 'drawn' ? drawn(design) : from === 'outline' ? insets(outline, setbackMm) : middles(outline, axis);
+  const path = pathOf(from === 'drawn' ? own.lines.drawn : own.lines.from);
+  const measured = raw
+    .map((line) => (from === 'drawn' ? line : thinned(line)))
+    .map((line) => ({ ...line, lengthMm: measureLine(line.points, line.closed).lengthMm }))
+    .filter(({ points, lengthMm }) => points.length > 1 && lengthMm >= shortestMm);
+  if (measured.length === 0)
+    return failure({
+      path,
+      message:
+        raw.length > 0
+          ? `has no line of ${shortestMm} mm or more; draw longer ones, or make it larger`
+          : from === 'outline'
+            ? `finds no room ${setbackMm} mm inside the outline; set the line less far back`
+            : 'has no line in it; draw one, or say what it is to read',
+    });
+  if (measured.length > mostLitLines)
+    return failure({
+      path,
+      message: `has ${measured.length.toLocaleString('en')} lines; Vitrum follows up to ${mostLitLines}. Join them, or leave out what is not lit`,
+    });
+  const numbered = byLength(measured);
+  return success(
+    numbered.map(({ number, ...line }): LitLine => {
+      const { startMm = 0, endMm = 0 } = design.ends?.find((each) => each.line === number) ?? {};
+      const scaled = { ...line, points: line.points.map(([x, y]): Point => [x * scale, y * scale]) };
+      const points = withEnds(scaled, startMm, endMm).points;
+      return { ...line, number, points, lengthMm: measureLine(points, line.closed).lengthMm };
+    }),
+  );
+};
+
+/** `litLines`, with the middles of strokes memoized by the shape of each letter. */
+export const litLinesByShape = () => {
+  const axis = byShape(medialAxis, movedLines);
+  return (outline: Outline, design: LinesDesign) => litLines(outline, design, axis);
+};

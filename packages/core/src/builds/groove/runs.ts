@@ -1,0 +1,160 @@
+import { measureLine, type Point } from '../../base/outlines/index.js';
+import { failure, success, type Result } from '../../base/result.js';
+import { fieldsOf, pathOf } from '../../document/design/index.js';
+import { layAlong, maxLeds, withCuts, type LaidSegment } from '../../light/laying/index.js';
+import type { LightRuns, Point3, Segment, StripCorner } from '../../light/runs/index.js';
+import { clearStretches, type LinePiece } from './clear-stretches.js';
+import type { GrooveGeometry } from './geometry.js';
+import type { GrooveMaterials } from './materials.js';
+import type { GrooveAssembly, GrooveLightDesign } from './schema.js';
+
+const own = fieldsOf<GrooveAssembly>();
+
+/** A stretch of line that one run of strip is to fill. */
+export interface GrooveRun {
+  /** Number of its line. */
+  readonly line: number;
+  readonly roomMm: number;
+  readonly lengthMm: number;
+  /** Without strip, at both ends together (mm). */
+  readonly bareMm: number;
+  /** Whether it begins and ends at a free end of its line, which may be moved. */
+  readonly freeStart: boolean;
+  readonly freeEnd: boolean;
+  /** Number of its segment; null where not one cut fits. */
+  readonly segment: number | null;
+  readonly middle: Point;
+}
+
+/** A hole for the wires at an end of a segment. */
+export interface WireHole {
+  readonly segment: number;
+  readonly end: 'start' | 'end';
+  readonly at: Point;
+  readonly diameterMm: number;
+}
+
+/** Strip in grooves. */
+export interface GrooveRuns extends LightRuns {
+  readonly alongX: Float64Array;
+  readonly alongY: Float64Array;
+  readonly corners: readonly StripCorner[];
+  readonly stretches: readonly GrooveRun[];
+  /** At both ends of every segment. */
+  readonly holes: readonly WireHole[];
+}
+
+/** A hole takes a pair of wires with what they are joined by (mm); typical. */
+export const wireHoleMm = 6;
+
+const segmentOf = (laid: LaidSegment, number: number, zMm: number, ledsPerM: number): Segment => {
+  const path = laid.path.map(([x, y]): Point3 => [x, y, zMm]);
+  return {
+    number,
+    from: path[0]!,
+    to: path.at(-1)!,
+    path,
+    lengthMm: laid.lengthMm,
+    leftoverMm: laid.leftoverMm,
+    normal: [0, 0, 1],
+    on: 'letter',
+    ledCount: Math.round((laid.lengthMm * ledsPerM) / 1000),
+  };
+};
+
+/** On the way on from an end, as far as the line leaves bare, and never past half a hole. */
+const holeBeyond = (path: readonly Point3[], bareMm: number, end: WireHole['end']): Point => {
+  const [last, before] = end === 'end' ? [path.at(-1)!, path.at(-2)!] : [path[0]!, path[1]!];
+  const length = Math.hypot(last[0] - before[0], last[1] - before[1]) || 1;
+  const by = Math.min(wireHoleMm / 2, bareMm / 2) / length;
+  return [last[0] + (last[0] - before[0]) * by, last[1] + (last[1] - before[1]) * by];
+};
+
+/** Holes at the ends of segments; each lies on its line. */
+export const wireHolesOf = (segments: readonly Segment[]): readonly WireHole[] =>
+  segments.flatMap(({ number, path, leftoverMm }) =>
+    (['start', 'end'] as const).map((end) => ({
+      segment: number,
+      end,
+      at: holeBeyond(path, leftoverMm, end),
+      diameterMm: wireHoleMm,
+    })),
+  );
+
+const stretchOf = (
+  piece: LinePiece,
+  laid: ReturnType<typeof layAlong>['stretches'][number],
+  segment: number | null,
+): GrooveRun => ({
+  line: piece.line,
+  roomMm: laid.roomMm,
+  lengthMm: laid.lengthMm,
+  bareMm: laid.roomMm - laid.lengthMm,
+  // An end that stops short of another line is not free to be moved.
+  freeStart: laid.atStart && piece.atStart,
+  freeEnd: laid.atEnd && piece.atEnd,
+  segment,
+  middle: laid.middle,
+});
+
+/** Strip along the lines, whole cuts, clear of each other where lines meet. Fails when there are too many LEDs. */
+export const grooveRuns = (
+  { lines, groove, ledZMm }: GrooveGeometry,
+  light: GrooveLightDesign,
+  { strip, cover }: GrooveMaterials,
+): Result<GrooveRuns> => {
+  const ledPitchMm = 1000 / strip.ledsPerM;
+  const pieces = clearStretches(lines, groove.widthMm);
+  const laid = layAlong(
+    pieces.map(({ points, closed }) => ({ points, closed })),
+    {
+      stripWidthMm: groove.stripAcrossMm,
+      cutPitchMm: strip.cutPitchMm,
+      ledPitchMm,
+      bendRadiusMm: groove.bendRadiusMm,
+      coated: cover !== null,
+      modules: false,
+      keepOff: [],
+      startMm: 0,
+      moved: new Map(),
+      nudged: new Map(),
+      leftOut: new Set(),
+    },
+  );
+  const { segments, corners, stretches } = laid;
+  const leds = segments.flatMap((each, segment) => each.leds.map((led) => ({ ...led, segment })));
+  if (leds.length > maxLeds)
+    return failure({
+      path: pathOf(own.light.stripId),
+      message: `gives ${leds.length.toLocaleString('en')} LEDs; Vitrum lights up to ${maxLeds.toLocaleString('en')} in one design`,
+    });
+  const runs = withCuts(
+    {
+      segments: segments.map((each) => segmentOf(each, each.number, ledZMm, strip.ledsPerM)),
+      leds: {
+        count: leds.length,
+        x: Float64Array.from(leds, ({ at }) => at[0]),
+        y: Float64Array.from(leds, ({ at }) => at[1]),
+        z: new Float64Array(leds.length).fill(ledZMm),
+        segment: Uint32Array.from(leds, ({ segment }) => segment),
+        along: Float64Array.from(leds, ({ mm }) => mm),
+      },
+      alongX: Float64Array.from(leds, ({ along }) => along[0]),
+      alongY: Float64Array.from(leds, ({ along }) => along[1]),
+      stripMm: segments.reduce((sum, { lengthMm }) => sum + lengthMm, 0),
+      ledPitchMm,
+      rowPitchMm: null,
+      throwMm: groove.overStripMm,
+      corners,
+      stretches: stretches.map((each) => stretchOf(pieces[each.path]!, each, each.segment)),
+      holes: [],
+    } satisfies GrooveRuns as GrooveRuns,
+    light.cuts ?? [],
+    strip.cutPitchMm,
+  );
+  return success({ ...runs, holes: wireHolesOf(runs.segments) });
+};
+
+/** The length of all lines (mm). */
+export const linesMm = ({ lines }: Pick<GrooveGeometry, 'lines'>): number =>
+  lines.reduce((sum, { points, closed }) => sum + measureLine(points, closed).lengthMm, 0);
