@@ -6,7 +6,11 @@ import tseslint from 'typescript-eslint';
 const registry = readFileSync(new URL('packages/core/src/builds/registry.ts', import.meta.url), 'utf8');
 const buildNames = [...registry.matchAll(/from '\.\/([^/]+)\/index\.js'/g)].map(([, folder]) => folder);
 if (buildNames.length === 0) throw new Error('no build is found in the registry');
-const oneOf = `/^(${buildNames.join('|')})$/`;
+const anyOf = (names) => `/^(${names.join('|')})$/`;
+const oneOf = anyOf(buildNames);
+/** Words of joinery that are names of builds as well: what wood has in it. */
+const joineryWords = ['groove'];
+const oneOfInJoinery = anyOf(buildNames.filter((name) => !joineryWords.includes(name)));
 /** A component that takes a whole store renders anew at every change of any part of it. */
 const wholeStore = {
   selector:
@@ -14,6 +18,19 @@ const wholeStore = {
   message: 'Subscribe to the parts that are shown: a selector, or useParts.',
 };
 const whatBuildsTell = 'What differs between builds stands in their folders; ask buildOf or pageOf.';
+
+/** No build is named, and none is told by what it has. */
+const namesNoBuild = (names) => [
+  'error',
+  wholeStore,
+  { selector: `Literal[value=${names}]`, message: `A build is named. ${whatBuildsTell}` },
+  { selector: `Property > Identifier.key[name=${names}]`, message: `A build is named. ${whatBuildsTell}` },
+  {
+    selector:
+      "BinaryExpression[operator='in']:matches([right.name=/^(glow|own|results|materials|geometry|assembly|evaluation)$/], [right.property.name=/^(glow|results|materials|geometry|assembly|evaluation)$/])",
+    message: `A kind is told by what it has. ${whatBuildsTell}`,
+  },
+];
 
 export default tseslint.config(
   {
@@ -42,19 +59,12 @@ export default tseslint.config(
   {
     files: ['packages/**/*.ts', 'apps/**/*.ts', 'apps/**/*.tsx'],
     ignores: ['**/builds/**', '**/testing/**', '**/*.test.ts', '**/*.test.tsx'],
-    rules: {
-      'no-restricted-syntax': [
-        'error',
-        wholeStore,
-        { selector: `Literal[value=${oneOf}]`, message: `A build is named. ${whatBuildsTell}` },
-        { selector: `Property > Identifier.key[name=${oneOf}]`, message: `A build is named. ${whatBuildsTell}` },
-        {
-          selector:
-            "BinaryExpression[operator='in']:matches([right.name=/^(glow|own|results|materials|geometry|assembly|evaluation)$/], [right.property.name=/^(glow|results|materials|geometry|assembly|evaluation)$/])",
-          message: `A kind is told by what it has. ${whatBuildsTell}`,
-        },
-      ],
-    },
+    rules: { 'no-restricted-syntax': namesNoBuild(oneOf) },
+  },
+  {
+    files: ['packages/core/src/joinery/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: { 'no-restricted-syntax': namesNoBuild(oneOfInJoinery) },
   },
   {
     files: ['apps/web/src/builds/**/*.tsx'],

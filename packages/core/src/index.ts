@@ -1,10 +1,14 @@
 export {
   asArtwork,
+  asDrawnLines,
   takeDrawing,
+  takeLines,
   usualIntake,
   type DrawingFile,
+  type DrawnLine,
   type IntakeOptions,
   type TakenDrawing,
+  type TakenLines,
 } from './artwork/intake/index.js';
 export {
   fontListings,
@@ -15,6 +19,17 @@ export {
   type Lettering,
 } from './artwork/lettering/index.js';
 export {
+  evenWays,
+  isEven,
+  unevenRuns,
+  usualBack,
+  usualBareMm,
+  type CarrierDesign,
+  type EvenChange,
+  type GrooveAssembly,
+  type GrooveResults,
+  type LinesDesign,
+  type LitLine,
   allBuilds,
   buildOf,
   middleSplit,

@@ -35,6 +35,7 @@ const sectionsOf = ({
   strips,
   faces,
   panes,
+  covers,
   coatings,
   boards,
   linings,
@@ -91,6 +92,19 @@ const sectionsOf = ({
         silver === undefined ? '–' : percent(silver),
         `${sheetWidthMm} × ${sheetHeightMm} mm`,
         price(each, 'sheet'),
+      ]),
+    },
+    {
+      title: 'Covers and tubes',
+      columns: ['name', 'across', 'end cap', 'over the strip', 'passes', 'bends to', 'price'],
+      rows: covers.map((cover) => [
+        cover.name,
+        `${cover.widthMm} mm`,
+        cover.capWidthMm === 0 ? '–' : `${cover.capWidthMm} mm`,
+        `${cover.overStripMm} mm`,
+        percent(cover.transmittance),
+        `${cover.bendRadiusMm} mm`,
+        price(cover.price, `${cover.pieceMm / 1000} m`),
       ]),
     },
     {

@@ -115,16 +115,18 @@ const ArtworkPanel = () => {
           hint={toolHint}
         />
         {toolCaution !== null && <p className="my-1 border-l-4 border-caution pl-2 text-[13px]">{toolCaution}</p>}
-        <ChoiceField
-          label="Worked"
-          field={at.mirrored}
-          otherwise="false"
-          toStored={(choice) => choice === 'true'}
-          choices={[
-            { value: 'false', label: words.front },
-            { value: 'true', label: words.behind },
-          ]}
-        />
+        {words.behind !== null && (
+          <ChoiceField
+            label="Worked"
+            field={at.mirrored}
+            otherwise="false"
+            toStored={(choice) => choice === 'true'}
+            choices={[
+              { value: 'false', label: words.front },
+              { value: 'true', label: words.behind },
+            ]}
+          />
+        )}
         <ArtworkFields />
       </div>
     </>

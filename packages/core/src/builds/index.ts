@@ -55,6 +55,11 @@ export {
   type TopDesign,
 } from './edge-lit/schema.js';
 export { densestMm } from './edge-lit/worked.js';
+export { evenWays, isEven, unevenRuns, usualBareMm, type EvenChange } from './groove/even-ways.js';
+export type { LitLine } from './groove/lines.js';
+export { usualBack } from './groove/materials.js';
+export type { GrooveResults } from './groove/results.js';
+export type { CarrierDesign, GrooveAssembly, LinesDesign } from './groove/schema.js';
 export type { BackerDesign } from './letters/backer/schema.js';
 export type { LetterAssembly, LetterResults } from './letters/results.js';
 export type { LetterArtwork, LetterLight } from './letters/schema.js';

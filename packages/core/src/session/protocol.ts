@@ -1,4 +1,4 @@
-import type { DrawingFile, IntakeOptions, TakenDrawing } from '../artwork/intake/index.js';
+import type { DrawingFile, IntakeOptions, TakenDrawing, TakenLines } from '../artwork/intake/index.js';
 import type { Catalogue } from '../document/catalogue/index.js';
 import type { Design } from '../sign/design/index.js';
 import type { Evaluation } from '../sign/evaluate/index.js';
@@ -40,6 +40,8 @@ export type SessionRequest =
     }
   /** A drawing file made into an outline. */
   | { readonly kind: 'take'; readonly id: number; readonly file: DrawingFile; readonly options: IntakeOptions }
+  /** The strokes of a drawing file as lines. */
+  | { readonly kind: 'take-lines'; readonly id: number; readonly file: DrawingFile; readonly options: IntakeOptions }
   | { readonly kind: 'cancel'; readonly id: number };
 
 /** What comes back, under the request’s id. */
@@ -57,6 +59,7 @@ export type SessionReply =
   | { readonly kind: 'chosen'; readonly id: number; readonly solved: SolvedSign }
   | { readonly kind: 'compared'; readonly id: number; readonly ways: readonly ComparedWay[]; readonly done: boolean }
   | { readonly kind: 'taken'; readonly id: number; readonly drawing: TakenDrawing }
+  | { readonly kind: 'lines-taken'; readonly id: number; readonly taken: TakenLines }
   | { readonly kind: 'cancelled'; readonly id: number }
   /** The input was wrong. */
   | { readonly kind: 'refused'; readonly id: number; readonly problems: readonly Problem[] }

@@ -36,3 +36,13 @@ export const runTake = async ({ post }: Pick<Run, 'post'>, { id, file, options }
   const taken = takeDrawing(file, options);
   post(taken.ok ? { kind: 'taken', id, drawing: taken.value } : { kind: 'refused', id, problems: taken.problems });
 };
+
+/** The strokes of a drawing file as lines. */
+export const runTakeLines = async (
+  { post }: Pick<Run, 'post'>,
+  { id, file, options }: Asked<'take-lines'>,
+): Promise<void> => {
+  const { takeLines } = await drawingsIn();
+  const taken = takeLines(file, options);
+  post(taken.ok ? { kind: 'lines-taken', id, taken: taken.value } : { kind: 'refused', id, problems: taken.problems });
+};

@@ -39,7 +39,8 @@ export interface BuildPage {
   readonly cutting: {
     readonly tool: string;
     readonly front: string;
-    readonly behind: string;
+    /** Null where the build knows by itself which side is worked. */
+    readonly behind: string | null;
     /** “Cut with” when left out. */
     readonly label?: string;
     /** Tools to choose from; those that cut through when left out. */

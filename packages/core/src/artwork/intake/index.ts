@@ -6,3 +6,4 @@ export {
   type IntakeOptions,
   type TakenDrawing,
 } from './take-drawing.js';
+export { asDrawnLines, takeLines, type DrawnLine, type TakenLines } from './take-lines.js';

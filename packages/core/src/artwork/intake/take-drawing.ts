@@ -47,7 +47,8 @@ export interface TakenDrawing {
   readonly open: readonly (readonly Point[])[];
 }
 
-const readFile = (file: DrawingFile, options: IntakeOptions): Result<Drawing> => {
+/** A drawing file read by what it is. */
+export const readDrawing = (file: DrawingFile, options: IntakeOptions): Result<Drawing> => {
   switch (file.kind) {
     case 'svg':
       return readSvg(file.text, options.scale);
@@ -64,7 +65,7 @@ const countOf = (outline: Outline): number => outline.reduce((sum, ring) => sum 
 
 /** Reads a drawing file and makes an area of it. Fails with what is wrong with the file, or when no area is left. */
 export const takeDrawing = (file: DrawingFile, options: IntakeOptions): Result<TakenDrawing> => {
-  const read = readFile(file, options);
+  const read = readDrawing(file, options);
   if (!read.ok) return read;
   const { outline: full, changes, open } = repair(read.value, options);
   const bounds = outlineBounds(full);

@@ -84,3 +84,7 @@ export const bandAlong = (
 /** Points taken out where the line without them stays within `toleranceMm` (U. Ramer, 1972; D. Douglas & T. Peucker, 1973). */
 export const simplify = (outline: Outline, toleranceMm: number): Outline =>
   fromClipper(ramerDouglasPeuckerPaths(toClipper(outline), toleranceMm * unitsPerMm)).filter((ring) => ring.length > 2);
+
+/** The same of an open line: its ends stay. */
+export const simplifyLine = (points: readonly Point[], toleranceMm: number): readonly Point[] =>
+  fromClipper(ramerDouglasPeuckerPaths(toClipper([points]), toleranceMm * unitsPerMm))[0] ?? points;

@@ -1,6 +1,7 @@
 import { emitterMmOf, type Strip } from '../../document/catalogue/index.js';
 import { measureLine, type Point } from '../../base/outlines/index.js';
 import type { LightShare } from '../../light/runs/index.js';
+import { NearCells } from './near-cells.js';
 import type { GrooveGeometry } from './geometry.js';
 import type { LightOut } from './light-out.js';
 import type { GrooveRuns } from './runs.js';
@@ -64,62 +65,76 @@ export const alongLines = (
   const find = placeFinder(field, 4 * step);
   const depth = Math.max(0.5, groove.overStripMm);
   const emitter = Math.max(emitterMmOf(strip), step);
+  const kernels = measured.map((_, index) => kernelOf(depth, field.stepMm[starts[index]!]!));
   for (let led = 0; led < runs.leds.count; led += 1) {
     const at = find([runs.leds.x[led]!, runs.leds.y[led]!]);
     if (at === null) continue;
     const index = field.line[at]!;
-    const [start, own] = [starts[index]!, counts[index]!];
+    const [start, own, { closed }] = [starts[index]!, counts[index]!, measured[index]!];
     const mm = field.stepMm[at]!;
-    const { closed } = measured[index]!;
     const lm = lmPerLed * fluxShare[led]! * out;
-    const reach = Math.ceil((reachDepths * depth) / mm);
-    // Weights are made to add up to one, whatever the sampling and wherever the line ends.
-    const cells: number[] = [];
-    const weights: number[] = [];
-    let sum = 0;
-    for (let by = -reach; by <= reach; by += 1) {
-      const raw = at - start + by;
-      if (!closed && (raw < 0 || raw >= own)) continue;
-      const s = by * mm;
-      const spread = (1 - straight) * (depth ** 3 / (s * s + depth * depth) ** 2);
-      cells.push(start + (((raw % own) + own) % own));
-      weights.push(spread);
-      sum += spread;
-    }
-    if (sum > 0)
-      cells.forEach((cell, each) => {
-        field.lmPerMm[cell]! += (lm * (1 - straight) * weights[each]!) / (sum * mm);
-      });
-    if (straight > 0) {
-      const half = Math.max(0, Math.round(emitter / mm / 2 - 0.5));
-      for (let by = -half; by <= half; by += 1) {
-        const raw = Math.min(own - 1, Math.max(0, at - start + by));
-        field.lmPerMm[start + raw]! += (lm * straight) / ((2 * half + 1) * mm);
-      }
+    const place = at - start;
+    spread(field.lmPerMm, { start, own, closed }, place, kernels[index]!, (lm * (1 - straight)) / mm);
+    if (straight === 0) continue;
+    const half = Math.max(0, Math.round(emitter / mm / 2 - 0.5));
+    for (let by = -half; by <= half; by += 1) {
+      const raw = Math.min(own - 1, Math.max(0, place + by));
+      field.lmPerMm[start + raw]! += (lm * straight) / ((2 * half + 1) * mm);
     }
   }
   return field;
 };
 
+/** How the light of one LED lies along a line, place by place to both sides; and what of it lies up to each place. */
+interface Kernel {
+  readonly weights: Float64Array;
+  /** Of the first so many weights. */
+  readonly sums: Float64Array;
+  readonly reach: number;
+}
+
+const kernelOf = (depth: number, stepMm: number): Kernel => {
+  const reach = Math.ceil((reachDepths * depth) / stepMm);
+  const weights = Float64Array.from({ length: 2 * reach + 1 }, (_, at) => {
+    const s = (at - reach) * stepMm;
+    return depth ** 3 / (s * s + depth * depth) ** 2;
+  });
+  const sums = new Float64Array(weights.length + 1);
+  weights.forEach((weight, at) => (sums[at + 1] = sums[at]! + weight));
+  return { weights, sums, reach };
+};
+
+/** Adds the light of one LED to a line; all of it stays on the line, wherever that ends. */
+const spread = (
+  lmPerMm: Float64Array,
+  { start, own, closed }: { readonly start: number; readonly own: number; readonly closed: boolean },
+  place: number,
+  { weights, sums, reach }: Kernel,
+  amount: number,
+): void => {
+  if (amount === 0) return;
+  const [from, to] = closed
+    ? [place - reach, place + reach]
+    : [Math.max(0, place - reach), Math.min(own - 1, place + reach)];
+  const [first, last] = [from - place + reach, to - place + reach];
+  const scale = amount / (sums[last + 1]! - sums[first]!);
+  for (let at = first; at <= last; at += 1) {
+    let cell = place - reach + at;
+    if (closed) cell = ((cell % own) + own) % own;
+    lmPerMm[start + cell]! += scale * weights[at]!;
+  }
+};
+
 /** Finds the place nearest to a point within a cell of so many mm round it; null where there is none. */
 const placeFinder = ({ count, x, y }: Pick<AlongLines, 'count' | 'x' | 'y'>, cellMm: number) => {
-  const cells = new Map<string, number[]>();
-  const key = (column: number, row: number): string => `${column},${row}`;
-  for (let at = 0; at < count; at += 1) {
-    const name = key(Math.floor(x[at]! / cellMm), Math.floor(y[at]! / cellMm));
-    const cell = cells.get(name);
-    if (cell === undefined) cells.set(name, [at]);
-    else cell.push(at);
-  }
+  const cells = new NearCells(cellMm);
+  for (let at = 0; at < count; at += 1) cells.add(x[at]!, y[at]!, at);
   return ([px, py]: Point): number | null => {
-    const [column, row] = [Math.floor(px / cellMm), Math.floor(py / cellMm)];
     let [best, nearest] = [null as number | null, Infinity];
-    for (let dx = -1; dx <= 1; dx += 1)
-      for (let dy = -1; dy <= 1; dy += 1)
-        for (const at of cells.get(key(column + dx, row + dy)) ?? []) {
-          const away = Math.hypot(x[at]! - px, y[at]! - py);
-          if (away < nearest) [best, nearest] = [at, away];
-        }
+    cells.near(px, py, (at) => {
+      const away = Math.hypot(x[at]! - px, y[at]! - py);
+      if (away < nearest) [best, nearest] = [at, away];
+    });
     return best;
   };
 };

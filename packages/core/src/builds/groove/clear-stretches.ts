@@ -1,4 +1,5 @@
 import { measureLine, type Point, type Ring } from '../../base/outlines/index.js';
+import { NearCells } from './near-cells.js';
 import type { LitLine } from './lines.js';
 
 /** What of a line strip may lie on: a piece of it clear of the lines before it. */
@@ -14,31 +15,25 @@ export interface LinePiece {
 /** Lines are looked at for others this often (mm). */
 const lookMm = 1;
 
-/** Places of lines by cells as large as what must be clear, so that only neighbours are looked at. */
-class Occupied {
-  private readonly cells = new Map<string, Point[]>();
-  constructor(private readonly clearMm: number) {}
-
-  private key(column: number, row: number): string {
-    return `${column},${row}`;
-  }
-
-  add([x, y]: Point): void {
-    const key = this.key(Math.floor(x / this.clearMm), Math.floor(y / this.clearMm));
-    const cell = this.cells.get(key);
-    if (cell === undefined) this.cells.set(key, [[x, y]]);
-    else cell.push([x, y]);
-  }
-
-  near([x, y]: Point): boolean {
-    const [column, row] = [Math.floor(x / this.clearMm), Math.floor(y / this.clearMm)];
-    for (let dx = -1; dx <= 1; dx += 1)
-      for (let dy = -1; dy <= 1; dy += 1)
-        for (const [px, py] of this.cells.get(this.key(column + dx, row + dy)) ?? [])
-          if (Math.hypot(px - x, py - y) < this.clearMm) return true;
-    return false;
-  }
-}
+/** Places that lines before have taken; whether one is nearer to any than must be clear. */
+const takenPlaces = (clearMm: number) => {
+  const cells = new NearCells(clearMm);
+  const places: Point[] = [];
+  return {
+    add: (place: Point): void => {
+      cells.add(place[0], place[1], places.length);
+      places.push(place);
+    },
+    near: ([x, y]: Point): boolean => {
+      let found = false;
+      cells.near(x, y, (at) => {
+        const [px, py] = places[at]!;
+        found ||= Math.hypot(px - x, py - y) < clearMm;
+      });
+      return found;
+    },
+  };
+};
 
 /** The points of a line from one place to another, both ends included (mm along it). */
 const between = ({ points, closed }: Pick<LitLine, 'points' | 'closed'>, from: number, to: number): Ring => {
@@ -61,7 +56,7 @@ const between = ({ points, closed }: Pick<LitLine, 'points' | 'closed'>, from: n
  * in their order, a millimetre at a time.
  */
 export const clearStretches = (lines: readonly LitLine[], clearMm: number): readonly LinePiece[] => {
-  const taken = new Occupied(Math.max(1, clearMm));
+  const taken = takenPlaces(Math.max(1, clearMm));
   return lines.flatMap((line): readonly LinePiece[] => {
     const { points, closed, number } = line;
     const { lengthMm, station } = measureLine(points, closed);

@@ -25,8 +25,8 @@ const lines = ({ geometry, runs, materials }: GrooveResults): Figure => ({
 const groove = ({ geometry, materials }: GrooveResults): Figure => ({
   id: 'groove',
   rules: ['groove-narrow', 'groove-loose', 'floor-thin'],
-  text: `${one(geometry.groove.widthMm)} × ${one(geometry.groove.depthMm)} mm`,
-  label: 'groove, wide × deep',
+  text: `${one(geometry.groove.widthMm)} mm`,
+  label: `wide, the groove, and ${one(geometry.groove.depthMm)} mm deep`,
   kind: 'computed',
   value: geometry.groove.widthMm,
   unit: 'mm',

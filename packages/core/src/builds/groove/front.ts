@@ -5,7 +5,7 @@ import { plateOf } from './geometry.js';
 import type { GrooveResults } from './results.js';
 import { plateMarginMm } from './parts.js';
 
-/** What light falls on the carrier is seen on it. */
+/** What light falls on the carrier is seen on it: it is in the map, as the lines are. */
 const shown: LinearRgb = [1, 1, 1];
 /** A plate behind letters, unpainted or white. */
 const plateRgb: LinearRgb = [0.62, 0.6, 0.56];
@@ -13,7 +13,7 @@ const plateRgb: LinearRgb = [0.62, 0.6, 0.56];
 /** A carrier with lines of light in it. */
 export const grooveFront = ({ geometry, assembly, design, glow }: GrooveResults): Front => {
   const cover = { passes: shown, reflects: linearOf(assembly.carrier.colour) };
-  const { outline, litArea, bounds } = geometry;
+  const { outline, bounds } = geometry;
   const letters = assembly.carrier.kind === 'letters';
   const plate = plateOf(geometry, plateMarginMm);
   return {
@@ -36,7 +36,6 @@ export const grooveFront = ({ geometry, assembly, design, glow }: GrooveResults)
             },
           ]
         : []),
-      { id: 'letters', outline: subtract(outline, litArea), rule: 'nonzero', paint: cover, beside: false },
     ],
     fitted: letters
       ? {

@@ -1,6 +1,6 @@
 import type { Brief } from '../../document/design/index.js';
 import { outlineBounds, type Point, type Rect } from '../../base/outlines/index.js';
-import { gridOver, type Grid } from '../../base/raster/index.js';
+import { cellMiddle, gridOver, mapValue, type Grid } from '../../base/raster/index.js';
 import {
   colourOf,
   daylightOf,
@@ -52,12 +52,16 @@ export interface GrooveGlowInputs {
 const patchPitches = 3;
 const patchMm = 30;
 /** Light beside a proud line is followed so many times as far as it is high. */
-const spillReach = 8;
-/** A map has no cells smaller than this (mm): lines have no finer detail. */
-const finestMm = 0.4;
+const spillReach = 6;
+/** Its raster has so many cells along the longer side at the most. */
+const mostSpillCells = 400;
+/** So many cells go over the width of a line, for its edges to be seen; no map has more than so many times those of other builds. */
+const cellsAcross = 6;
+const mostTimes = 3;
 
-const gridOf = ({ width, height, ...corner }: Rect, { longSide, maxCells }: GridLimits): Grid => {
-  const cell = Math.max(Math.max(width, height) / longSide, Math.sqrt((width * height) / maxCells), finestMm);
+const gridOf = ({ width, height, ...corner }: Rect, litMm: number, { longSide, maxCells }: GridLimits): Grid => {
+  const wanted = Math.min(Math.max(width, height) / longSide, litMm / cellsAcross);
+  const cell = Math.max(wanted, Math.sqrt((width * height) / (mostTimes * maxCells)));
   return gridOver(
     { ...corner, width, height },
     Math.max(4, Math.round(width / cell)),
@@ -154,7 +158,8 @@ const paint = (grid: Grid, along: AlongLines, luminance: Float64Array, litMm: nu
   const half = litMm / 2;
   const cell = Math.max(cellWidthMm, cellHeightMm);
   const reach = half + cell;
-  for (let at = 0; at < along.count; at += 1) {
+  const stride = strideOf(along, cell / 2);
+  for (let at = 0; at < along.count; at += stride) {
     const [px, py] = [along.x[at]!, along.y[at]!];
     const [left, right] = [
       Math.floor((px - reach - area.x) / cellWidthMm),
@@ -174,32 +179,35 @@ const paint = (grid: Grid, along: AlongLines, luminance: Float64Array, litMm: nu
         if (share <= 0) continue;
         nearest[index] = away;
         covered[index] = share;
-        map[index] = luminance[at]!;
+        // Edges of lines are as bright as what of their cell they cover.
+        map[index] = luminance[at]! * share;
       }
   }
   return { map, covered };
 };
 
+/** Every so manieth place is enough where they may be so far apart (mm). */
+const strideOf = ({ stepMm, count }: AlongLines, apartMm: number): number =>
+  count === 0 ? 1 : Math.max(1, Math.floor(apartMm / stepMm[0]!));
+
 /**
  * Light that falls on the carrier beside lines that stand proud of it (lx): each place of a line as an upright band as high as it stands,
- * dE = L/2 · x (1/ρ² − 1/(ρ² + R²)) ds, x from the line and ρ from the place; over a long line π L (1 − cos β) / 2, tan β = R / x.
+ * dE = L/2 · x (1/ρ² − 1/(ρ² + R²)) ds, x from the line and ρ from the place; over a long line π L (1 − cos β) / 2, tan β = R / x. On a
+ * raster of its own, as coarse as that light is: nearer to a line than its edge it goes on as at the edge.
  */
-const spillOver = (
-  grid: Grid,
-  along: AlongLines,
-  luminance: Float64Array,
-  litMm: number,
-  proudMm: number,
-): Float32Array => {
-  const { columns, rows, area, cellWidthMm, cellHeightMm } = grid;
-  const lux = new Float32Array(columns * rows);
+const spillOver = (area: Rect, along: AlongLines, luminance: Float64Array, litMm: number, proudMm: number) => {
   const radius = Math.min(proudMm, litMm / 2);
-  if (radius <= 0.05) return lux;
+  if (radius <= 0.05) return null;
+  const cell = Math.max(radius / 2, Math.max(area.width, area.height) / mostSpillCells);
+  const grid = gridOver(area, Math.max(2, Math.ceil(area.width / cell)), Math.max(2, Math.ceil(area.height / cell)));
+  const { columns, rows, cellWidthMm, cellHeightMm } = grid;
+  const lux = new Float32Array(columns * rows);
   const reach = spillReach * radius + litMm / 2;
   const tangents = tangentsOf(along);
-  for (let at = 0; at < along.count; at += 1) {
+  const stride = strideOf(along, radius / 2);
+  for (let at = 0; at < along.count; at += stride) {
     const [px, py, ux, uy] = [along.x[at]!, along.y[at]!, tangents.x[at]!, tangents.y[at]!];
-    const half = (luminance[at]! * along.stepMm[at]!) / 2;
+    const half = (luminance[at]! * along.stepMm[at]! * stride) / 2;
     const [left, right] = [
       Math.floor((px - reach - area.x) / cellWidthMm),
       Math.floor((px + reach - area.x) / cellWidthMm),
@@ -211,13 +219,13 @@ const spillOver = (
     for (let row = Math.max(0, low); row <= Math.min(rows - 1, high); row += 1)
       for (let column = Math.max(0, left); column <= Math.min(columns - 1, right); column += 1) {
         const [dx, dy] = [area.x + (column + 0.5) * cellWidthMm - px, area.y + (row + 0.5) * cellHeightMm - py];
-        const aside = Math.abs(dx * uy - dy * ux);
-        if (aside < litMm / 2) continue;
-        const away2 = dx * dx + dy * dy;
+        const aside = Math.max(litMm / 2, Math.abs(dx * uy - dy * ux));
+        const forward = dx * ux + dy * uy;
+        const away2 = forward * forward + aside * aside;
         lux[row * columns + column]! += half * aside * (1 / away2 - 1 / (away2 + radius * radius));
       }
   }
-  return lux;
+  return { grid, lux };
 };
 
 /** The way along the line at every place. */
@@ -260,17 +268,16 @@ export const grooveGlowOf = (inputs: GrooveGlowInputs): GrooveGlow => {
   const mean = totalMm > 0 ? sums.reduce((sum, each) => sum + each, 0) / totalMm : 0;
   const patches = patchesOf(along, luminance, Math.max(patchMm, patchPitches * runs.ledPitchMm));
   const evenness = evennessOf(patches, mean, inputs, way);
-  const grid = gridOf(bounds, limits);
+  const grid = gridOf(bounds, groove.litMm, limits);
   const { map, covered } = paint(grid, along, luminance, groove.litMm);
-  const lux = spillOver(grid, along, luminance, groove.litMm, groove.proudMm);
+  const spill = spillOver(bounds, along, luminance, groove.litMm, groove.proudMm);
   const carrierReflects = luminanceOf(linearOf(carrier.colour));
   let carrierCdM2 = 0;
-  for (let cell = 0; cell < map.length; cell += 1) {
-    const spilt = (lux[cell]! * carrierReflects) / Math.PI;
-    if (covered[cell] === 0) {
-      map[cell] = spilt;
-      carrierCdM2 = Math.max(carrierCdM2, spilt);
-    }
+  for (let cell = 0; spill !== null && cell < map.length; cell += 1) {
+    const lux = mapValue(spill.lux, spill.grid, cellMiddle(grid, cell));
+    const spilt = (lux * carrierReflects) / Math.PI;
+    map[cell]! += spilt * (1 - covered[cell]!);
+    if (covered[cell] === 0) carrierCdM2 = Math.max(carrierCdM2, spilt);
   }
   const emittedLm = share.fluxShare.reduce((sum, each) => sum + each, 0) * lmPerLed;
   const daylight = daylightOf(evenness.meanCdM2, way.unlitReflects);

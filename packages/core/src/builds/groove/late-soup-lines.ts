@@ -1,5 +1,5 @@
 import { cubicChords } from '../../base/curves/index.js';
-import type { Point } from '../../base/outlines/index.js';
+import { simplifyLine, type Point } from '../../base/outlines/index.js';
 import type { LinesDesign } from './schema.js';
 
 type DrawnLines = NonNullable<LinesDesign['drawn']>;
@@ -11,8 +11,11 @@ interface Stroke {
   readonly closed?: true;
 }
 
-/** Bends are followed this closely (mm). */
+/** Bends are followed this closely (mm), and drawn by points that keep them so near: few, to be dragged. */
 const flatMm = 0.05;
+const fewMm = 0.3;
+/** What rounds the corners between them. */
+const roundMm = 40;
 /** Of a quarter of an ellipse, how far its handles reach. */
 const quarter = 0.5523;
 
@@ -179,15 +182,13 @@ const pointsOf = ({ from, bends, closed }: Stroke): readonly number[] => {
     points.push(...cubicChords(at, one, other, to, flatMm));
     at = to;
   }
-  return (closed === true ? points.slice(0, -1) : points).flatMap(([x, y]) => [
-    rounded(x - middleX),
-    rounded(y - middleY),
-  ]);
+  const few = simplifyLine(points, fewMm);
+  return (closed === true ? few.slice(0, -1) : few).flatMap(([x, y]) => [rounded(x - middleX), rounded(y - middleY)]);
 };
 
 /** The lines of the demo, as a drawing holds them. */
 export const lateSoupLines: DrawnLines = {
   name: 'late soup, drawn by hand',
   scale: 0.84,
-  lines: strokes.map((stroke) => ({ points: [...pointsOf(stroke)], closed: stroke.closed === true })),
+  lines: strokes.map((stroke) => ({ points: [...pointsOf(stroke)], closed: stroke.closed === true, roundMm })),
 };

@@ -3,7 +3,9 @@ import {
   byShape,
   measureLine,
   offset,
+  roundCorners,
   simplify,
+  simplifyLine,
   solidParts,
   type Outline,
   type Point,
@@ -36,27 +38,12 @@ export const mostLitLines = 400;
 
 type Raw = Omit<LitLine, 'number' | 'lengthMm'>;
 
-/** Points of an open line taken out where the line stays within `followedMm` without them. */
-const thinned = ({ points, closed, layer }: Raw): Raw => {
-  if (closed) return { points: simplify([points], followedMm)[0] ?? points, closed, layer };
-  // A line there and back again is an outline without area; what is left of its first half is the line.
-  const keep = (from: number, to: number): readonly number[] => {
-    const [a, b] = [points[from]!, points[to]!];
-    const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
-    let [far, at] = [0, -1];
-    for (let index = from + 1; index < to; index += 1) {
-      const [x, y] = points[index]!;
-      const away =
-        length === 0
-          ? Math.hypot(x - a[0], y - a[1])
-          : Math.abs((b[0] - a[0]) * (y - a[1]) - (b[1] - a[1]) * (x - a[0])) / length;
-      if (away > far) [far, at] = [away, index];
-    }
-    return far <= followedMm ? [] : [...keep(from, at), at, ...keep(at, to)];
-  };
-  const last = points.length - 1;
-  return { points: [0, ...keep(0, last), last].map((at) => points[at]!), closed, layer };
-};
+/** Points taken out where the line stays within `followedMm` without them. */
+const thinned = ({ points, closed, layer }: Raw): Raw => ({
+  points: closed ? (simplify([points], followedMm)[0] ?? points) : simplifyLine(points, followedMm),
+  closed,
+  layer,
+});
 
 const movedLines = (lines: readonly MedialLine[], dx: number, dy: number): readonly MedialLine[] =>
   lines.map((line) => ({ ...line, points: line.points.map(([x, y]): Point => [x + dx, y + dy]) }));
@@ -73,11 +60,15 @@ const insets = (outline: Outline, setbackMm: number): readonly Raw[] =>
 
 const drawn = (design: LinesDesign): readonly Raw[] => {
   const { lines = [], scale = 1 } = design.drawn ?? {};
-  return lines.map(({ points, closed, layer = '' }) => ({
-    points: Array.from({ length: points.length >> 1 }, (_, at): Point => [
-      points[2 * at]! * scale,
-      points[2 * at + 1]! * scale,
-    ]),
+  return lines.map(({ points, closed, layer = '', roundMm = 0 }) => ({
+    points: roundCorners(
+      Array.from({ length: points.length >> 1 }, (_, at): Point => [
+        points[2 * at]! * scale,
+        points[2 * at + 1]! * scale,
+      ]),
+      closed,
+      roundMm,
+    ),
     closed,
     layer,
   }));

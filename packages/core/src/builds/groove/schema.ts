@@ -5,18 +5,17 @@ import {
   id,
   lengthMm,
   lettering,
+  mostDrawnLines as mostLines,
+  mostLineNumbers,
   photometry,
   stripHold,
   type Frozen,
 } from '../../document/design/index.js';
 
-/** The most lines that may be drawn, and numbers in them: twice their points. */
-export const mostLines = 400;
-export const mostLineNumbers = 40_000;
-
 const drawnLine = z.looseObject({
   points: z.array(z.number().min(-1e5).max(1e5)).min(4).max(mostLineNumbers),
   closed: z.boolean(),
+  roundMm: lengthMm(0, 500).optional().describe('Its corners are rounded so far, where there is room. Left out: 0.'),
   layer: z.string().max(120).optional().describe('What its drawing calls the layer that it is in.'),
 });
 

@@ -136,6 +136,8 @@ export const grooveSectionAt = (
   };
 };
 
+/** So many places are looked at for the slice that tells most. */
+const slicesLooked = 17;
 /** So much of the carrier is drawn beside the groove (mm). */
 const besideMm = 26;
 
@@ -156,7 +158,10 @@ export const grooveSection = (
   materials: GrooveMaterials,
 ): Section => {
   const { bounds, groove } = geometry;
-  const looked = Array.from({ length: 41 }, (_, at) => bounds.x + bounds.width * (0.1 + (0.8 * at) / 40));
+  const looked = Array.from(
+    { length: slicesLooked },
+    (_, at) => bounds.x + bounds.width * (0.1 + (0.8 * at) / (slicesLooked - 1)),
+  );
   const straightest = (x: number): number => {
     const widths = groovesAt(geometry, x).map(([low, high]) => high - low);
     return widths.length === 0 ? Infinity : Math.min(...widths) / groove.widthMm + 0.002 * Math.abs(x);

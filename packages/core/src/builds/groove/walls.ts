@@ -1,4 +1,5 @@
 import { distanceToOutline, measureLine, type Outline, type Point } from '../../base/outlines/index.js';
+import { NearCells } from './near-cells.js';
 import type { LitLine } from './lines.js';
 
 /** A place where little is left beside a groove (mm). Less than nothing: two grooves run into each other. */
@@ -65,28 +66,19 @@ const sideBySide = (one: Place, other: Place, awayMm: number, widthMm: number): 
 export const wallsBeside = (lines: readonly LitLine[], outline: Outline, widthMm: number, withinMm: number): Walls => {
   const places = placesOf(lines);
   const reach = widthMm + withinMm;
-  const cells = new Map<string, number[]>();
-  const key = (column: number, row: number): string => `${column},${row}`;
-  places.forEach(({ at: [x, y] }, index) => {
-    const name = key(Math.floor(x / reach), Math.floor(y / reach));
-    const cell = cells.get(name);
-    if (cell === undefined) cells.set(name, [index]);
-    else cell.push(index);
-  });
+  const cells = new NearCells(reach);
+  places.forEach(({ at: [x, y] }, index) => cells.add(x, y, index));
   let between: TightPlace | null = null;
   let toEdge: TightPlace | null = null;
   places.forEach((one, index) => {
     const [x, y] = one.at;
-    const [column, row] = [Math.floor(x / reach), Math.floor(y / reach)];
-    for (let dx = -1; dx <= 1; dx += 1)
-      for (let dy = -1; dy <= 1; dy += 1)
-        for (const next of cells.get(key(column + dx, row + dy)) ?? []) {
-          if (next <= index) continue;
-          const other = places[next]!;
-          const away = Math.hypot(other.at[0] - x, other.at[1] - y);
-          if (away - widthMm >= (between?.mm ?? withinMm) || !sideBySide(one, other, away, widthMm)) continue;
-          between = { mm: away - widthMm, at: [(x + other.at[0]) / 2, (y + other.at[1]) / 2] };
-        }
+    cells.near(x, y, (next) => {
+      if (next <= index) return;
+      const other = places[next]!;
+      const away = Math.hypot(other.at[0] - x, other.at[1] - y);
+      if (away - widthMm >= (between?.mm ?? withinMm) || !sideBySide(one, other, away, widthMm)) return;
+      between = { mm: away - widthMm, at: [(x + other.at[0]) / 2, (y + other.at[1]) / 2] };
+    });
     const edge = distanceToOutline(one.at, outline) - widthMm / 2;
     if (toEdge === null || edge < toEdge.mm) toEdge = { mm: edge, at: one.at };
   });

@@ -24,7 +24,7 @@ export { fromVersion1 } from './from-version-1.js';
 export type { Frozen } from './frozen.js';
 export type { FinishingDesign } from './finishing-schema.js';
 export { hangingWays, type HangingDesign, type WallDesign } from './hanging-schema.js';
-export { lettering, maxDrawingNumbers } from './lettering-schema.js';
+export { lettering, maxDrawingNumbers, mostDrawnLines, mostLineNumbers } from './lettering-schema.js';
 export type { AssemblyMigration, Migration } from './migrate.js';
 export { deepestNesting, mostParts, shapeProblem } from './bounds.js';
 export { designReader, maxDesignCharacters, printDesign, type DesignReader } from './read-design.js';

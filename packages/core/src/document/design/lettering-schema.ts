@@ -4,6 +4,10 @@ import { id, lengthMm } from './fields.js';
 /** The most numbers that the outlines of one drawing may have: twice its points. */
 export const maxDrawingNumbers = 200_000;
 
+/** The most lines that a drawing of lines may have in a design, and numbers in them: twice their points. */
+export const mostDrawnLines = 400;
+export const mostLineNumbers = 40_000;
+
 const drawing = z
   .looseObject({
     name: z.string().max(160).describe('The file it came from.'),

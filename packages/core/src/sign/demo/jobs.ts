@@ -104,6 +104,13 @@ export const demoJobs: readonly DemoJob[] = [
     measuredDaysAgo: 1,
   },
   {
+    slug: 'late-soup',
+    customer: 'Late Soup, a counter by the quay',
+    status: 'designed',
+    dueInDays: 16,
+    design: demoDesigns['late-soup'],
+  },
+  {
     slug: 'hat-mirror',
     customer: 'Feather & Felt, hats',
     status: 'designed',
