@@ -59,17 +59,21 @@ const hangDetail = ({ hang }: AssemblyEvaluation): string => {
   return hang.way === null ? `${hang.kg.toFixed(1)} kg` : `${shortWays[hang.way]}, ${hang.kg.toFixed(1)} kg`;
 };
 
+/** Letters or parts of a drawing, counted. */
+const lettersDetail = ({ assembly, lettering }: AssemblyEvaluation): string =>
+  assembly.artwork.drawing
+    ? `drawing, ${counted(lettering.letterCount, 'part')}`
+    : counted(lettering.letterCount, 'letter');
+
 /** A step in a few words of figures; those of an assembly are told of the chosen one. */
 export const stepDetail = (step: WorkStep, evaluation: Evaluation, own: AssemblyEvaluation): string => {
   const { design, circuit, parts, cost, buildList } = evaluation;
-  const { geometry, lettering, runs } = own;
+  const { geometry, runs } = own;
   switch (step) {
     case 'brief':
       return `read from ${design.brief.readingDistanceMm / 1000} m`;
     case 'artwork':
-      return own.assembly.artwork.drawing
-        ? `drawing, ${counted(lettering.letterCount, 'part')}`
-        : counted(lettering.letterCount, 'letter');
+      return pageOf(own).artworkDetail?.(own) ?? lettersDetail(own);
     case 'case':
       return (
         [geometry.outside.widthMm, geometry.outside.heightMm, geometry.outside.depthMm].map(millimetres).join('×') +

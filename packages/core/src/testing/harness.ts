@@ -2,8 +2,14 @@ import { readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
 import { loadFontBook, type FontBook } from '../artwork/lettering/index.js';
 import { shippedCatalogue } from '../document/catalogue/index.js';
-import type { BoxResults, FaceLitResults, HaloResults, PanelResults } from '../builds/index.js';
-import type { EdgeLitAssembly, FaceLitAssembly, HaloAssembly, LightboxAssembly } from '../builds/index.js';
+import type { BoxResults, FaceLitResults, HaloResults, GrooveResults, PanelResults } from '../builds/index.js';
+import type {
+  EdgeLitAssembly,
+  FaceLitAssembly,
+  GrooveAssembly,
+  HaloAssembly,
+  LightboxAssembly,
+} from '../builds/index.js';
 import type { Result } from '../base/result.js';
 import type { AnyDesign, DesignChange, DesignOf } from '../document/design/index.js';
 import type { AssemblyResults } from '../judging/results/index.js';
@@ -16,6 +22,7 @@ type LightboxDesign = DesignOf<LightboxAssembly>;
 type HaloDesign = DesignOf<HaloAssembly>;
 type FaceLitDesign = DesignOf<FaceLitAssembly>;
 type EdgeLitDesign = DesignOf<EdgeLitAssembly>;
+type GrooveDesign = DesignOf<GrooveAssembly>;
 
 const packages = createRequire(import.meta.url);
 
@@ -81,7 +88,9 @@ type SingleOf<Given> = Given extends LightboxDesign
       ? Single<FaceLitResults>
       : Given extends EdgeLitDesign
         ? Single<PanelResults>
-        : Single<AssemblyResults>;
+        : Given extends GrooveDesign
+          ? Single<GrooveResults>
+          : Single<AssemblyResults>;
 
 /** The one assembly of an evaluation with what the sign shares; fails the test when the design was refused. */
 export const single = <Given>(result: Result<Evaluation>): SingleOf<Given> => {
@@ -130,6 +139,9 @@ export const curlew: HaloDesign = demoDesigns.curlew;
 export const tern: FaceLitDesign = demoDesigns.tern;
 /** The reading room’s panel. */
 export const quietRoom: EdgeLitDesign = demoDesigns['quiet-room'];
+
+/** The counter’s lines in a board. */
+export const lateSoup: GrooveDesign = demoDesigns['late-soup'];
 
 /** A segment of the first assembly of a demo design, as a reference. */
 export const segmentOf = (design: AnyDesign, segment: number) => ({ assembly: only(design.assemblies).id, segment });

@@ -33,6 +33,8 @@ export interface BuildPage {
   /** What its steps are called where it has words of its own. */
   readonly stepNames: Partial<Readonly<Record<AssemblyStep, string>>>;
   readonly panels: Readonly<Record<Exclude<AssemblyStep, 'artwork' | 'hang'>, ComponentType>>;
+  /** The step Artwork in a few words of figures, where those of letters do not tell it; null where they do. */
+  readonly artworkDetail?: (own: AssemblyEvaluation) => string | null;
   /** The step Face in a few words of figures. */
   readonly faceDetail: (own: AssemblyEvaluation) => string;
   /** How it speaks of its tool and of work from behind. */

@@ -17,6 +17,10 @@ export const groovePage: BuildPage = {
     light: lazyPart(() => import('./light-step'), 'LightStep'),
     face: lazyPart(() => import('./glow-step'), 'GlowStep'),
   },
+  artworkDetail: (own) => {
+    const { lines } = asGroove(own).geometry;
+    return `${lines.length} line${lines.length === 1 ? '' : 's'}`;
+  },
   faceDetail: (own) => `${Math.round(asGroove(own).glow.evenness.meanCdM2).toLocaleString('en')} cd/m²`,
   cutting: { tool: 'bit-3', front: 'front up', behind: null },
   ArtworkFields: () => null,

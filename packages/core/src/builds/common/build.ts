@@ -175,6 +175,8 @@ export interface BuildWork<Own extends AnyAssembly, OwnLaid extends Laid, Result
   readonly cutByTool: CutByTool;
   /** What is worked into faces, area by area, line by line and as a picture, for the pack alone; left out where faces are not worked. */
   readonly workedFaces?: (results: Results) => readonly WorkedFace[];
+  /** Lists of its own for the pack, by the name of their file; left out where there are none. */
+  readonly tables?: (results: Results) => Readonly<Record<string, TableRows>>;
   /** Surfaces to be painted and joints to be glued. */
   readonly toFinish: (results: Omit<Results, 'packing' | 'hang' | 'finishing'>) => ToFinish;
   /** What hangs by itself, each with its weight and where that lies, in the axes of the assembly. */
@@ -182,6 +184,9 @@ export interface BuildWork<Own extends AnyAssembly, OwnLaid extends Laid, Result
   /** The same light traced photon by photon, report by report; null where it is not done. */
   readonly trace: ((results: Results) => Generator<TraceReport, void>) | null;
 }
+
+/** A table, its head first. */
+export type TableRows = readonly (readonly (string | number)[])[];
 
 /** How assemblies of a build may hang. */
 export interface Hanging {

@@ -57,7 +57,7 @@ const lateSoup: GrooveSign = {
         widthMm: 700,
         heightMm: 350,
         cornerMm: 30,
-        spacerMm: 15,
+        spacerMm: 20,
         colour: '#20343a',
       },
       groove: { lies: 'flat', coverId: 'soft-dome-8', clearanceMm: 0.3 },

@@ -26,7 +26,7 @@ const groove = ({ geometry, materials }: GrooveResults): Figure => ({
   id: 'groove',
   rules: ['groove-narrow', 'groove-loose', 'floor-thin'],
   text: `${one(geometry.groove.widthMm)} mm`,
-  label: `wide, the groove, and ${one(geometry.groove.depthMm)} mm deep`,
+  label: `groove, ${one(geometry.groove.depthMm)} mm deep`,
   kind: 'computed',
   value: geometry.groove.widthMm,
   unit: 'mm',

@@ -3,12 +3,16 @@ import {
   moveOutline,
   outlineBounds,
   rectRing,
+  solidParts,
   splitAlongAll,
   unite,
+  type CutLine,
   type Outline,
   type Point,
   type Rect,
+  type Registration,
   type Ring,
+  type Split,
 } from '../../base/outlines/index.js';
 import { failure, success, type Result } from '../../base/result.js';
 import { fieldsOf, pathOf } from '../../document/design/index.js';
@@ -158,6 +162,12 @@ const seenWallMm = 12;
 /** Wires behind a carrier lie so far off its rear (mm). */
 const wiresOffMm = 3;
 
+/** Every part cut along all seams. */
+const splitAll = (parts: readonly Outline[], lines: readonly CutLine[], registration: Registration): Split => {
+  const cut = parts.map((part) => splitAlongAll(part, lines, registration));
+  return { parts: cut.flatMap((each) => each.parts), pins: cut.flatMap((each) => each.pins) };
+};
+
 /** Sizes of a carrier and its groove; fails where they contradict each other, with the field. */
 export const grooveGeometry = (
   assembly: GrooveAssembly,
@@ -182,8 +192,9 @@ export const grooveGeometry = (
   const centre: Point = [bounds.x + bounds.width / 2, bounds.y + bounds.height / 2];
   const moved = moveOutline(shaped.value, -centre[0], -centre[1]);
   const placed = lines.map((line) => ({ ...line, points: moveOutline([line.points], -centre[0], -centre[1])[0]! }));
-  const split = splitAlongAll(
-    moved,
+  const split = splitAll(
+    // Letters are cut one by one.
+    carrier.kind === 'letters' ? solidParts(moved) : [moved],
     (carrier.splits ?? []).map(({ xMm, yMm, angleDeg }) => ({ at: [xMm, yMm], angleDeg })),
     carrier.registration ?? 'tabs',
   );

@@ -50,11 +50,11 @@ export const layGroove =
     const geometry = sized.value;
     const lettering = stages.lit.run(lettered.value, geometry.litArea);
     const workability = stages.workability.run(geometry.outline, materials.tool, geometry.parts);
-    const strung = stages.runs.run(geometry, assembly.light, materials);
+    const entry = stages.entry.run(brief.leadExit, geometry);
+    const strung = stages.runs.run(geometry, assembly.light, materials, entry);
     if (!strung.ok) return strung;
     const runs = strung.value;
     const section = stages.section.run(geometry, assembly, materials);
-    const entry = stages.entry.run(brief.leadExit, geometry);
     const router = stages.router.run(geometry, runs, assembly.carrier.kind === 'clear');
     const distribution = stages.photometry.run(materials.strip, assembly.light.photometry);
     if (!distribution.ok) return distribution;

@@ -4,6 +4,7 @@ import { fieldsOf, pathOf } from '../../document/design/index.js';
 import { layAlong, maxLeds, withCuts, type LaidSegment } from '../../light/laying/index.js';
 import type { LightRuns, Point3, Segment, StripCorner } from '../../light/runs/index.js';
 import { clearStretches, type LinePiece } from './clear-stretches.js';
+import { wiringOrder } from './wiring-order.js';
 import type { GrooveGeometry } from './geometry.js';
 import type { GrooveMaterials } from './materials.js';
 import type { GrooveAssembly, GrooveLightDesign } from './schema.js';
@@ -97,11 +98,30 @@ const stretchOf = (
   middle: laid.middle,
 });
 
-/** Strip along the lines, whole cuts, clear of each other where lines meet. Fails when there are too many LEDs. */
+/** A segment with its way turned round: current enters where it ended. */
+const reversedOf = ({ path, leds, lengthMm, ...rest }: LaidSegment): LaidSegment => ({
+  ...rest,
+  lengthMm,
+  path: [...path].reverse(),
+  leds: [...leds].reverse().map(({ at, along, mm }) => ({ at, along: [-along[0], -along[1]], mm: lengthMm - mm })),
+});
+
+/** Segments in the order in which they are wired with least wire, numbered so. */
+const inWiringOrder = (segments: readonly LaidSegment[], entry: Point): readonly LaidSegment[] =>
+  wiringOrder(
+    segments.map(({ path }) => ({ from: path[0]!, to: path.at(-1)! })),
+    entry,
+  ).map(({ piece, reversed }) => (reversed ? reversedOf(segments[piece]!) : segments[piece]!));
+
+/**
+ * Strip along the lines, whole cuts, clear of each other where lines meet; numbered in the order in which pieces are wired with least wire
+ * from where the lead comes in. Fails when there are too many LEDs.
+ */
 export const grooveRuns = (
   { lines, groove, ledZMm }: GrooveGeometry,
   light: GrooveLightDesign,
   { strip, cover }: GrooveMaterials,
+  [entryX, entryY]: Point3,
 ): Result<GrooveRuns> => {
   const ledPitchMm = 1000 / strip.ledsPerM;
   const pieces = clearStretches(lines, groove.widthMm);
@@ -121,37 +141,37 @@ export const grooveRuns = (
       leftOut: new Set(),
     },
   );
-  const { segments, corners, stretches } = laid;
+  const segments = inWiringOrder(laid.segments, [entryX, entryY]);
+  const numberOf = new Map(segments.map(({ number }, index) => [number, index + 1]));
   const leds = segments.flatMap((each, segment) => each.leds.map((led) => ({ ...led, segment })));
   if (leds.length > maxLeds)
     return failure({
       path: pathOf(own.light.stripId),
       message: `gives ${leds.length.toLocaleString('en')} LEDs; Vitrum lights up to ${maxLeds.toLocaleString('en')} in one design`,
     });
-  const runs = withCuts(
-    {
-      segments: segments.map((each) => segmentOf(each, each.number, ledZMm, strip.ledsPerM)),
-      leds: {
-        count: leds.length,
-        x: Float64Array.from(leds, ({ at }) => at[0]),
-        y: Float64Array.from(leds, ({ at }) => at[1]),
-        z: new Float64Array(leds.length).fill(ledZMm),
-        segment: Uint32Array.from(leds, ({ segment }) => segment),
-        along: Float64Array.from(leds, ({ mm }) => mm),
-      },
-      alongX: Float64Array.from(leds, ({ along }) => along[0]),
-      alongY: Float64Array.from(leds, ({ along }) => along[1]),
-      stripMm: segments.reduce((sum, { lengthMm }) => sum + lengthMm, 0),
-      ledPitchMm,
-      rowPitchMm: null,
-      throwMm: groove.overStripMm,
-      corners,
-      stretches: stretches.map((each) => stretchOf(pieces[each.path]!, each, each.segment)),
-      holes: [],
-    } satisfies GrooveRuns as GrooveRuns,
-    light.cuts ?? [],
-    strip.cutPitchMm,
-  );
+  const whole: GrooveRuns = {
+    segments: segments.map((each, index) => segmentOf(each, index + 1, ledZMm, strip.ledsPerM)),
+    leds: {
+      count: leds.length,
+      x: Float64Array.from(leds, ({ at }) => at[0]),
+      y: Float64Array.from(leds, ({ at }) => at[1]),
+      z: new Float64Array(leds.length).fill(ledZMm),
+      segment: Uint32Array.from(leds, ({ segment }) => segment),
+      along: Float64Array.from(leds, ({ mm }) => mm),
+    },
+    alongX: Float64Array.from(leds, ({ along }) => along[0]),
+    alongY: Float64Array.from(leds, ({ along }) => along[1]),
+    stripMm: segments.reduce((sum, { lengthMm }) => sum + lengthMm, 0),
+    ledPitchMm,
+    rowPitchMm: null,
+    throwMm: groove.overStripMm,
+    corners: laid.corners,
+    stretches: laid.stretches.map((each) =>
+      stretchOf(pieces[each.path]!, each, each.segment === null ? null : (numberOf.get(each.segment) ?? null)),
+    ),
+    holes: [],
+  };
+  const runs = withCuts(whole, light.cuts ?? [], strip.cutPitchMm);
   return success({ ...runs, holes: wireHolesOf(runs.segments) });
 };
 

@@ -42,7 +42,8 @@ const placesOf = (lines: readonly LitLine[]): readonly Place[] => {
     const line = measureLine(points, closed);
     const count = Math.max(2, Math.round(line.lengthMm / step));
     return Array.from({ length: count }, (_, at): Place => {
-      const mm = ((at + 0.5) * line.lengthMm) / count;
+      // Of an open line its very ends are looked at too.
+      const mm = closed ? ((at + 0.5) * line.lengthMm) / count : (at * line.lengthMm) / (count - 1);
       return { ...line.station(mm), line: number, mm, lengthMm: line.lengthMm, closed };
     });
   });

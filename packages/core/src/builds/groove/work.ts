@@ -8,6 +8,7 @@ import { grooveRules } from './rules/index.js';
 import type { GrooveAssembly } from './schema.js';
 import { grooveSeeds } from './seeds.js';
 import { grooveStages } from './stages.js';
+import { grooveTables } from './tables.js';
 import { grooveTemplates } from './templates.js';
 import { grooveToFinish } from './to-finish.js';
 
@@ -21,6 +22,7 @@ export const grooveWork: BuildWork<GrooveAssembly, GrooveLaid, GrooveResults> = 
   front: grooveFront,
   templates: grooveTemplates,
   solids: () => [],
+  tables: grooveTables,
   cutByTool: ({ id }) => id.startsWith('carrier-'),
   hung: grooveHung,
   toFinish: grooveToFinish,

@@ -9,7 +9,7 @@ import type { CutPart } from '../../making/parts/index.js';
 import { fileName, type PackFile } from './file-name.js';
 import { partDxf } from './dxf.js';
 import { withPixelSize } from './pixel-size.js';
-import { partsCsv, stripCsv, wiringCsv } from './parts-csv.js';
+import { csvOf, partsCsv, stripCsv, wiringCsv } from './parts-csv.js';
 import { litPng } from './png.js';
 import { sheetDrawing, sheetsPdf, sheetsToCut } from './sheet-layouts.js';
 import { partSvg } from './svg.js';
@@ -111,6 +111,15 @@ const faceFiles = ({ assemblies }: Evaluation): readonly PackFile[] =>
     ]);
   });
 
+/** Lists that a build has of its own. */
+const tableFiles = ({ assemblies }: Evaluation): readonly PackFile[] =>
+  assemblies.flatMap((own) =>
+    Object.entries(buildOf(own).work.tables?.(own) ?? {}).map(([name, rows]) => ({
+      path: `${own.label === '' ? '' : `${own.id}-`}${name}.csv`,
+      bytes: strToU8(`\uFEFF${csvOf(rows)}`),
+    })),
+  );
+
 /** Everything that goes to the bench: SVG and DXF of each part, templates, lists, the design, the lit view. */
 export const benchPack = async (evaluation: Evaluation): Promise<readonly PackFile[]> => {
   const { design } = evaluation;
@@ -120,6 +129,7 @@ export const benchPack = async (evaluation: Evaluation): Promise<readonly PackFi
     { path: 'strip-plan.csv', bytes: strToU8(`\uFEFF${stripCsv(evaluation)}`) },
     { path: 'wiring.csv', bytes: strToU8(`\uFEFF${wiringCsv(evaluation)}`) },
     { path: 'lit-dusk.png', bytes: litPng(evaluation, 'evening', litViewPx) },
+    ...tableFiles(evaluation),
     ...(await templateFiles(evaluation)),
     ...(await wiringFiles(evaluation)),
     ...(await layoutFiles(evaluation)),

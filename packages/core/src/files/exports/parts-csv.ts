@@ -8,7 +8,8 @@ const cell = (value: string | number): string => {
   return /[",\r\n]/.test(text) ? `"${text.replace(/"/g, '""')}"` : text;
 };
 
-const table = (rows: readonly (readonly (string | number)[])[]): string =>
+/** Rows as CSV. */
+export const csvOf = (rows: readonly (readonly (string | number)[])[]): string =>
   rows.map((row) => `${row.map(cell).join(',')}\r\n`).join('');
 
 /**
@@ -94,7 +95,7 @@ export const partsCsv = ({ parts, packing, cost }: Pick<Evaluation, 'parts' | 'p
     Math.round(cost.perSign * 100) / 100,
     `${cost.currency}; ${cost.hours.toFixed(1)} h`,
   ];
-  return table([head, ...cut, ...bought, ...sheets, ...rolls, total]);
+  return csvOf([head, ...cut, ...bought, ...sheets, ...rolls, total]);
 };
 
 /** The strip plan as CSV: every segment with its place, ends, direction and the reel it comes from. */
@@ -132,7 +133,7 @@ export const stripCsv = ({ circuit, packing, assemblies }: Evaluation): string =
     assemblies[assembly]!.runs.segments[own]!.from[2],
     Math.max(1, reelOf(`segment ${label}`, strip.id), reelOf(`sign 1, segment ${label}`, strip.id)),
   ]);
-  return table([head, ...rows]);
+  return csvOf([head, ...rows]);
 };
 
 /** The wiring table as CSV. */
@@ -165,5 +166,5 @@ export const wiringCsv = (evaluation: Evaluation): string => {
     row.ratedA,
     row.fuseA ?? '',
   ]);
-  return table([head, ...rows]);
+  return csvOf([head, ...rows]);
 };

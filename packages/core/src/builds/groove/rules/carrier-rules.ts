@@ -91,6 +91,7 @@ export const carrierOverBed: Rule<GrooveResults> = (context) => {
   return {
     ...found,
     what: `${results.geometry.parts.length > 1 ? 'A part of the carrier' : 'The carrier'} is larger than the machine reaches`,
+    why: found.why.replace(/; cut it in parts.*$/, '.'),
     remedies: [splitInTwo(results), ...found.remedies],
   };
 };
@@ -244,19 +245,22 @@ export const boardWarps: Rule<GrooveResults> = ({ results, catalogue }) => {
 /** Wires and joints behind a carrier want so much room (mm); typical. */
 const wireRoomMm = 6;
 
+/** What its spacers, or what it hangs by, leave behind it. */
+const roomBehind = ({ assembly, hang }: GrooveResults): number =>
+  Math.max(assembly.carrier.spacerMm, hang?.offWallMm ?? 0);
+
 /** Flat on the wall, with holes and wires behind it. */
 export const noRoomBehind: Rule<GrooveResults> = ({ results }) => {
-  const { carrier } = results.assembly;
-  const wires = results.runs.segments.length;
-  if (wires === 0 || carrier.spacerMm >= wireRoomMm) return null;
+  const room = roomBehind(results);
+  if (results.runs.segments.length === 0 || room >= wireRoomMm) return null;
   return {
     id: 'no-room-behind',
     severity: 'fix',
     step: 'case',
     what: 'Wires have no room behind it',
-    why: `${results.circuit.wires.length} wires lie behind, joints and the lead with them; it stands ${mm(carrier.spacerMm)} off the wall, and ${mm(wireRoomMm)} are little (typical).`,
+    why: `${results.circuit.wires.length} wires lie behind, joints and the lead with them; it stands ${mm(room)} off the wall, and ${mm(wireRoomMm)} are little (typical).`,
     numbers: [
-      { label: 'room', value: carrier.spacerMm, unit: 'mm' },
+      { label: 'room', value: room, unit: 'mm' },
       { label: 'wanted', value: wireRoomMm, unit: 'mm' },
     ],
     where: wholeFront(results),
@@ -264,8 +268,8 @@ export const noRoomBehind: Rule<GrooveResults> = ({ results }) => {
       label: 'room',
       better: 'higher',
       unit: 'mm',
-      read: (tried) => tried.assembly.carrier.spacerMm,
-      settled: (tried) => tried.assembly.carrier.spacerMm >= wireRoomMm,
+      read: roomBehind,
+      settled: (tried) => roomBehind(tried) >= wireRoomMm,
     },
     remedies: [
       {
