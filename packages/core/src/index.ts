@@ -21,6 +21,7 @@ export {
 export {
   evenWays,
   isEven,
+  runsIn,
   unevenRuns,
   usualBack,
   usualBareMm,

@@ -1,4 +1,4 @@
-import { isEven, usualBareMm, type GrooveAssembly, type GrooveResults } from '@vitrum/core';
+import { isEven, runsIn, usualBareMm, type GrooveAssembly, type GrooveResults } from '@vitrum/core';
 import { changeDesign } from '../../document/document-store';
 import { useFields } from '../../document/selection';
 import { useEvaluation } from '../../evaluation/evaluation-store';
@@ -30,7 +30,7 @@ const EvenWays = ({ own }: { readonly own: GrooveResults }) => {
 const Runs = ({ own }: { readonly own: GrooveResults }) => {
   const show = useLength();
   const most = useDesignValue(useFields<GrooveAssembly>().light.bareMm) ?? usualBareMm;
-  const { stretches } = own.runs;
+  const stretches = runsIn(own);
   const uneven = stretches.filter((run) => !isEven(run, most)).length;
   return (
     <>

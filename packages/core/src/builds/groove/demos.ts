@@ -80,6 +80,19 @@ export const grooveSizes = [
 /** Width of a capital with its gap, in cap heights. */
 const letterAdvance = 0.75;
 
+/** The usual machine reaches so far, with room for the tabs of a seam (mm). */
+const usualBedMm = 1220;
+
+/** Seams that leave parts no wider than the machine reaches, all alike. */
+const seamsOf = (widthMm: number) => {
+  const parts = Math.ceil(widthMm / usualBedMm);
+  return Array.from({ length: parts - 1 }, (_, at) => ({
+    xMm: Math.round(widthMm * ((at + 1) / parts - 0.5)),
+    yMm: 0,
+    angleDeg: 90,
+  }));
+};
+
 /** A board to start from: the words as single lines that fill it, under soft tube. */
 export const newGroove = ({ name, text, readingDistanceMm, sizesMm }: NewJobAnswers): GrooveSign => {
   const { widthMm = grooveSizes[0].usualMm, heightMm = grooveSizes[1].usualMm } = sizesMm;
@@ -100,7 +113,15 @@ export const newGroove = ({ name, text, readingDistanceMm, sizesMm }: NewJobAnsw
         ...sign!,
         artwork: { ...sign!.artwork, fontId: 'nunito-extrabold', capHeightMm, toolId: 'bit-3' },
         lines: { from: 'middle' },
-        carrier: { ...sign!.carrier, widthMm, heightMm, cornerMm: Math.min(30, Math.round(heightMm / 12)) },
+        carrier: {
+          ...sign!.carrier,
+          widthMm,
+          heightMm,
+          cornerMm: Math.min(30, Math.round(heightMm / 12)),
+          whiteGroove: true,
+          ...(widthMm > usualBedMm ? { splits: seamsOf(widthMm) } : {}),
+        },
+        light: { stripId: 'free-cut-24v-480' },
       },
     ],
   };

@@ -18,9 +18,16 @@ export const bareOf = ({ assembly }: Pick<GrooveResults, 'assembly'>): number =>
 export const isEven = ({ segment, bareMm }: GrooveRun, mostMm: number): boolean =>
   segment !== null && bareMm <= mostMm + 1e-6;
 
+/** A stretch shorter than this share of a cut is a gap at a crossing, not a run. */
+const gapShare = 0.6;
+
+/** Stretches that are runs: long enough for strip, or nearly so. */
+export const runsIn = ({ runs, materials }: Pick<GrooveResults, 'runs' | 'materials'>): readonly GrooveRun[] =>
+  runs.stretches.filter(({ segment, roomMm }) => segment !== null || roomMm >= gapShare * materials.strip.cutPitchMm);
+
 /** Runs that are not. */
 export const unevenRuns = (results: GrooveResults): readonly GrooveRun[] =>
-  results.runs.stretches.filter((run) => !isEven(run, bareOf(results)));
+  runsIn(results).filter((run) => !isEven(run, bareOf(results)));
 
 /** A way to make all runs come out even, and the change of the design that does it. */
 export interface EvenChange {
@@ -28,18 +35,28 @@ export interface EvenChange {
   readonly change: DesignChange;
 }
 
+/** How a line is changed: its ends, and its size where it is closed. */
+interface LineChange {
+  readonly startMm: number;
+  readonly endMm: number;
+  readonly scale: number;
+}
+const unmoved: LineChange = { startMm: 0, endMm: 0, scale: 1 };
+
 /** The kinds of ways, the smallest visible change first. */
 export const evenKinds = ['ends-moved', 'scaled', 'scaled-and-moved'] as const;
 
 /** Ways to make runs come out even, the one that moves least first: ends moved, all scaled, or both. */
 export const evenWays = (results: GrooveResults): readonly EvenChange[] => {
-  const { runs, geometry, assembly, materials } = results;
+  const { geometry, assembly, materials } = results;
+  const stretches = runsIn(results);
   const { width, height } = geometry.bounds;
   const ways = evenRuns(
-    runs.stretches.map(({ roomMm, freeStart, freeEnd }, index) => ({
+    stretches.map(({ roomMm, freeStart, freeEnd, round }, index) => ({
       id: String(index),
       lengthMm: Math.max(0, roomMm - slackMm),
-      ends: ((freeStart ? 1 : 0) + (freeEnd ? 1 : 0)) as 0 | 1 | 2,
+      // A ring is made larger or smaller: its sides move by less than half of what its length does.
+      ends: round ? 2 : (((freeStart ? 1 : 0) + (freeEnd ? 1 : 0)) as 0 | 1 | 2),
     })),
     {
       cutPitchMm: materials.strip.cutPitchMm,
@@ -54,20 +71,22 @@ export const evenWays = (results: GrooveResults): readonly EvenChange[] => {
   return ways
     .filter(({ kind, uneven }) => kind !== 'as-drawn' && uneven < unevenRuns(results).length)
     .map((way) => {
-      const moved = new Map<number, { startMm: number; endMm: number }>();
-      for (const { line, startMm, endMm } of ends)
-        moved.set(line, { startMm: startMm * way.scale, endMm: endMm * way.scale });
-      runs.stretches.forEach(({ line, freeStart, freeEnd }, index) => {
+      const moved = new Map<number, LineChange>();
+      for (const { line, startMm, endMm, scale: own = 1 } of ends)
+        moved.set(line, { startMm: startMm * way.scale, endMm: endMm * way.scale, scale: own });
+      stretches.forEach(({ line, freeStart, freeEnd, round, roomMm }, index) => {
         const { beforeMm, afterMm } = way.runs[index]!;
+        const by = afterMm - beforeMm * way.scale;
+        if (Math.abs(by) < 1e-6) return;
+        const now = moved.get(line) ?? unmoved;
         const free = (freeStart ? 1 : 0) + (freeEnd ? 1 : 0);
-        if (free === 0) return;
-        const each = (afterMm - beforeMm * way.scale) / free;
-        if (Math.abs(each) < 1e-6) return;
-        const now = moved.get(line) ?? { startMm: 0, endMm: 0 };
-        moved.set(line, {
-          startMm: now.startMm + (freeStart ? each : 0),
-          endMm: now.endMm + (freeEnd ? each : 0),
-        });
+        if (round) moved.set(line, { ...now, scale: now.scale * (1 + by / (roomMm * way.scale)) });
+        else if (free > 0)
+          moved.set(line, {
+            ...now,
+            startMm: now.startMm + (freeStart ? by / free : 0),
+            endMm: now.endMm + (freeEnd ? by / free : 0),
+          });
       });
       const rounded = (value: number): number => Math.round(100 * value) / 100;
       return {
@@ -76,10 +95,11 @@ export const evenWays = (results: GrooveResults): readonly EvenChange[] => {
           set(fields.lines.scale, Math.round(1e6 * scale * way.scale) / 1e6),
           set(
             fields.lines.ends,
-            [...moved].map(([line, { startMm, endMm }]) => ({
+            [...moved].map(([line, { startMm, endMm, scale: own }]) => ({
               line,
               startMm: rounded(startMm),
               endMm: rounded(endMm),
+              ...(own === 1 ? {} : { scale: Math.round(1e5 * own) / 1e5 }),
             })),
           ),
         ],

@@ -29,6 +29,8 @@ export interface GrooveGlow extends Glow {
   readonly way: LightOut;
   /** Mean luminance over the rectangle round all lines, dark ground counted: what lights a room and glares (cd/m²). */
   readonly overAllCdM2: number;
+  /** Share of the lines that has next to no light: less than a seventh of the mean. */
+  readonly darkShare: number;
   /** Out of the grooves (lm). */
   readonly outLm: number;
   /** Mean luminance of each line, in their order (cd/m²), and of the carrier where it is lit most beside them. */
@@ -240,6 +242,15 @@ const tangentsOf = ({ count, x, y, line }: AlongLines) => {
   return { x: tx, y: ty };
 };
 
+/** Darker than this share of the mean a patch is without light. */
+const unlitShare = 1 / 7;
+
+const darkShareOf = (patches: readonly Patch[], mean: number): number => {
+  const total = patches.reduce((sum, { mm }) => sum + mm, 0);
+  const dark = patches.reduce((sum, { cdM2, mm }) => sum + (cdM2 < unlitShare * mean ? mm : 0), 0);
+  return total > 0 ? dark / total : 0;
+};
+
 /** Luminance of lines so long, spread over the rectangle round them. */
 const overAll = ({ lines, groove }: GrooveGeometry, totalMm: number, meanCdM2: number): number => {
   const round = outlineBounds(lines.map(({ points }) => points));
@@ -296,6 +307,7 @@ export const grooveGlowOf = (inputs: GrooveGlowInputs): GrooveGlow => {
     emittedLm,
     resolved: true,
     way,
+    darkShare: darkShareOf(patches, mean),
     overAllCdM2: overAll(geometry, totalMm, mean),
     outLm: emittedLm * way.out,
     linesCdM2,

@@ -84,7 +84,7 @@ describe('runs that come out even', () => {
     expect(unevenRuns(results)).toHaveLength(2);
     const [first] = evenWays(results);
     expect(first!.way).toMatchObject({ kind: 'ends-moved', uneven: 0 });
-    const next = applyChange(lateSoup as never, first!.change);
+    const next = applyChange(lateSoup, first!.change);
     if (!next.ok) throw new Error('no design');
     const after = evaluatedCoarsely(next.value as unknown as typeof lateSoup, fonts);
     expect(unevenRuns(after)).toEqual([]);
@@ -110,7 +110,7 @@ describe('runs that come out even', () => {
       const [way] = evenWays(evaluatedCoarsely(design, fonts));
       if (way === undefined) continue;
       expect(way.way.uneven).toBe(0);
-      const next = applyChange(design as never, way.change);
+      const next = applyChange(design, way.change);
       if (!next.ok) throw new Error('no design');
       expect(unevenRuns(evaluatedCoarsely(next.value as unknown as typeof design, fonts))).toEqual([]);
     }

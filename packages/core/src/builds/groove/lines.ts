@@ -3,6 +3,7 @@ import {
   byShape,
   measureLine,
   offset,
+  outlineBounds,
   roundCorners,
   simplify,
   simplifyLine,
@@ -96,9 +97,17 @@ const withStart = (points: Ring, byMm: number): Ring => {
   return points;
 };
 
-const withEnds = (line: Raw, startMm: number, endMm: number): Raw =>
+/** A closed line larger or smaller about the middle of its box. */
+const ownScaled = (points: Ring, scale: number): Ring => {
+  const bounds = outlineBounds([points]);
+  if (bounds === null || scale === 1) return points;
+  const [x, y] = [bounds.x + bounds.width / 2, bounds.y + bounds.height / 2];
+  return points.map(([px, py]): Point => [x + (px - x) * scale, y + (py - y) * scale]);
+};
+
+const withEnds = (line: Raw, startMm: number, endMm: number, ownScale: number): Raw =>
   line.closed
-    ? line
+    ? { ...line, points: ownScaled(line.points, ownScale) }
     : {
         ...line,
         points: [...withStart([...withStart(line.points, startMm)].reverse(), endMm)].reverse(),
@@ -143,9 +152,9 @@ export const litLines = (
   const numbered = byLength(measured);
   return success(
     numbered.map(({ number, ...line }): LitLine => {
-      const { startMm = 0, endMm = 0 } = design.ends?.find((each) => each.line === number) ?? {};
+      const { startMm = 0, endMm = 0, scale: ownScale = 1 } = design.ends?.find((each) => each.line === number) ?? {};
       const scaled = { ...line, points: line.points.map(([x, y]): Point => [x * scale, y * scale]) };
-      const points = withEnds(scaled, startMm, endMm).points;
+      const points = withEnds(scaled, startMm, endMm, ownScale).points;
       return { ...line, number, points, lengthMm: measureLine(points, line.closed).lengthMm };
     }),
   );

@@ -22,6 +22,8 @@ export interface GrooveRun {
   /** Whether it begins and ends at a free end of its line, which may be moved. */
   readonly freeStart: boolean;
   readonly freeEnd: boolean;
+  /** It goes all round a closed line. */
+  readonly round: boolean;
   /** Number of its segment; null where not one cut fits. */
   readonly segment: number | null;
   readonly middle: Point;
@@ -83,7 +85,7 @@ export const wireHolesOf = (segments: readonly Segment[]): readonly WireHole[] =
   );
 
 const stretchOf = (
-  piece: LinePiece,
+  piece: LinePiece & { readonly lengthMm: number },
   laid: ReturnType<typeof layAlong>['stretches'][number],
   segment: number | null,
 ): GrooveRun => ({
@@ -94,6 +96,7 @@ const stretchOf = (
   // An end that stops short of another line is not free to be moved.
   freeStart: laid.atStart && piece.atStart,
   freeEnd: laid.atEnd && piece.atEnd,
+  round: piece.closed && laid.roomMm >= piece.lengthMm - 1e-6,
   segment,
   middle: laid.middle,
 });
@@ -124,7 +127,10 @@ export const grooveRuns = (
   [entryX, entryY]: Point3,
 ): Result<GrooveRuns> => {
   const ledPitchMm = 1000 / strip.ledsPerM;
-  const pieces = clearStretches(lines, groove.widthMm);
+  const pieces = clearStretches(lines, groove.widthMm).map((piece) => ({
+    ...piece,
+    lengthMm: measureLine(piece.points, piece.closed).lengthMm,
+  }));
   const laid = layAlong(
     pieces.map(({ points, closed }) => ({ points, closed })),
     {

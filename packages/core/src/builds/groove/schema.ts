@@ -47,11 +47,14 @@ const lines = z
           line: z.number().int().min(1).max(5000),
           startMm: lengthMm(-2000, 2000),
           endMm: lengthMm(-2000, 2000),
+          scale: z.number().min(0.5).max(2).optional().describe('Of a closed line, about its own middle. Left out: 1.'),
         }),
       )
       .max(2 * mostLines)
       .optional()
-      .describe('Lines whose ends are drawn out by so much, or taken back where negative, by their number.'),
+      .describe(
+        'Lines whose ends are drawn out by so much, or taken back where negative, and closed ones made larger or smaller, by their number.',
+      ),
   })
   .describe('The lines of light.');
 

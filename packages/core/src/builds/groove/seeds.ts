@@ -4,10 +4,14 @@ import { suitableStrips } from '../../judging/findings/index.js';
 import { bandLuminance } from '../../light/line/index.js';
 import type { BuildWork } from '../common/build.js';
 import { bestSeeds, givenLm, stripPrice, type RoughSeed } from '../common/seeds.js';
+import { bareOf } from './even-ways.js';
 import { grooveSize } from './groove-size.js';
 import { lightOut } from './light-out.js';
 import type { GrooveResults } from './results.js';
 import { linesMm } from './runs.js';
+
+/** What a run that does not come out even is worth to be without (in the catalogue’s currency). */
+const worthOfEven = 4;
 
 /** Where dots show farther than this share of the pitch lets them, a cover hides nothing. */
 const hiddenDots = 0.2;
@@ -45,7 +49,9 @@ export const grooveSeeds: BuildWork<GrooveResults['assembly'], never, GrooveResu
             price:
               stripPrice(strip, metres) +
               (cover === null ? 0 : (metres * cover.price * 1000) / cover.pieceMm) +
-              (way.dotContrast > hiddenDots ? 40 * way.dotContrast : 0),
+              (way.dotContrast > hiddenDots ? 40 * way.dotContrast : 0) +
+              // Of runs as long as chance has them so many are left with more bare than may stay.
+              worthOfEven * results.runs.stretches.length * Math.max(0, 1 - bareOf(results) / strip.cutPitchMm),
             change: [
               set(fields.light.stripId, strip.id),
               set(fields.groove.coverId, cover?.id ?? null),

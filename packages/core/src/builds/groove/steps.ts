@@ -172,7 +172,7 @@ const finish = ({ own, finishing, parts }: GrooveStepFacts): readonly ToldStep[]
 };
 
 const wire = ({ own, circuit }: GrooveStepFacts): readonly ToldStep[] => {
-  const { materials, brief, assembly } = own;
+  const { materials, brief, assembly, runs } = own;
   const { cover, strip } = materials;
   const { leadExit, leadLengthMm } = brief;
   return [
@@ -188,8 +188,8 @@ const wire = ({ own, circuit }: GrooveStepFacts): readonly ToldStep[] => {
     step(
       'wire',
       'strip',
-      `Lay ${strip.name} in its grooves`,
-      `${assembly.groove.lies === 'edge' ? 'On its edge, LEDs to the same side all along.' : 'Flat on the floor.'} ${(assembly.light.hold ?? 'tape') === 'tape' ? 'On its own tape, the floor wiped and primed' : 'By clips or dabs of neutral silicone'}: it comes out again, and it will have to, for strip fails before the rest. No glue over its whole length, none in a hole.`,
+      `Lay ${counted(runs.segments.length, 'segment')} of strip in their grooves`,
+      `${strip.name}. ${assembly.groove.lies === 'edge' ? 'On its edge, LEDs to the same side all along.' : 'Flat on the floor.'} ${(assembly.light.hold ?? 'tape') === 'tape' ? 'On its own tape, the floor wiped and primed' : 'By clips or dabs of neutral silicone'}: it comes out again, and it will have to, for strip fails before the rest. No glue over its whole length, none in a hole.`,
       15,
     ),
     signStep(

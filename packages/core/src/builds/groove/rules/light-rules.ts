@@ -42,6 +42,8 @@ export const dotsShow: Rule<GrooveResults> = ({ results, catalogue }) => {
 
 /** Darker than this by the mean a stretch of line is seen as a gap; typical. */
 const gapShare = 0.5;
+/** More of the lines without light than this disappoints; typical. */
+const muchDark = 0.03;
 const gapOf = ({ glow }: GrooveResults): number => glow.evenness.minOverMean;
 
 /** A stretch of line stays dark: at a corner that is cut, at a crossing, at an end. */
@@ -52,12 +54,13 @@ export const darkGaps: Rule<GrooveResults> = ({ results, catalogue }) => {
   const corners = runs.corners.length;
   return {
     id: 'dark-gaps',
-    severity: gapOf(results) < 0.15 ? 'fix' : 'note',
+    severity: glow.darkShare > muchDark ? 'fix' : 'note',
     step: 'face',
     what: 'A stretch of line stays dark',
     why: `There it has ${Math.round(100 * gapOf(results))} % of the mean: no strip lies in it.${corners > 0 ? ` ${corners} corner${corners === 1 ? ' is' : 's are'} sharper than it bends.` : ''} Below ${Math.round(100 * gapShare)} % it reads as a gap (typical).`,
     numbers: [
       { label: 'darkest to mean', value: Math.round(100 * gapOf(results)), unit: '%' },
+      { label: 'of the lines without light', value: Math.round(1000 * glow.darkShare) / 10, unit: '%' },
       { label: 'darkest', value: Math.round(glow.evenness.minCdM2), unit: 'cd/m²' },
     ],
     where: placeAt(results, glow.evenness.darkestAt),

@@ -11,7 +11,7 @@ import { fieldsIn } from '../../../judging/results/index.js';
 import { cornerWords, countWay } from '../../../light/laying/index.js';
 import { stripLaid } from '../../common/strip-laid.js';
 import { askedFor } from '../../common/asked-for.js';
-import { bareOf, evenKinds, evenWays, unevenRuns, type EvenChange } from '../even-ways.js';
+import { bareOf, evenKinds, evenWays, runsIn, unevenRuns, type EvenChange } from '../even-ways.js';
 import type { GrooveResults } from '../results.js';
 import { mm, one, otherCovers, placeAt, scaled } from './common.js';
 
@@ -50,9 +50,9 @@ const wayWords = ({ way }: EvenChange): string => {
     case 'scaled':
       return `${scale}: ${left}`;
     case 'ends-moved':
-      return `Ends moved by up to ${mm(way.movedMm)}: ${left}`;
+      return `Ends and rings moved by up to ${mm(way.movedMm)}: ${left}`;
     default:
-      return `${scale}, ends moved by up to ${mm(way.movedMm)}: ${left}`;
+      return `${scale}, ends and rings moved by up to ${mm(way.movedMm)}: ${left}`;
   }
 };
 
@@ -69,18 +69,22 @@ const evenRemedies = (results: GrooveResults): readonly Remedy[] => {
   );
 };
 
+/** A dark end no longer than this is seen from near alone (mm); typical. */
+const shortBareMm = 12;
+
 /** Runs that are not whole cuts leave dark ends. */
 export const runsUneven: Rule<GrooveResults> = ({ results, catalogue }) => {
   const uneven = unevenRuns(results);
-  const { stretches, segments } = results.runs;
+  const { segments } = results.runs;
+  const runs = runsIn(results);
   if (uneven.length === 0 || segments.length === 0) return null;
   const worst = uneven.reduce((a, b) => (b.bareMm > a.bareMm ? b : a));
   const { strip } = results.materials;
   return {
     id: 'runs-uneven',
-    severity: 'fix',
+    severity: worst.bareMm > shortBareMm ? 'fix' : 'note',
     step: 'light',
-    what: `${uneven.length} of ${stretches.length} run${stretches.length === 1 ? '' : 's'} ${uneven.length === 1 ? 'is' : 'are'} not whole cuts`,
+    what: `${uneven.length} of ${runs.length} run${runs.length === 1 ? '' : 's'} ${uneven.length === 1 ? 'is' : 'are'} not whole cuts`,
     why: `The strip is cut every ${mm(strip.cutPitchMm)}. On line ${worst.line} ${mm(worst.bareMm)} of ${mm(worst.roomMm)} stay dark; ${mm(bareOf(results))} may.`,
     numbers: [
       { label: 'uneven', value: uneven.length, unit: uneven.length === 1 ? 'run' : 'runs' },
