@@ -76,6 +76,7 @@ const pictures = [
   ],
   ['cafe-letters', (page) => openJob(page, 'Tern', 'case')],
   ['edge-lit', (page) => openJob(page, 'Quiet room', 'face')],
+  ['lines', (page) => openJob(page, 'late soup', 'light')],
   [
     'job-false-colour',
     async (page) => {
@@ -195,6 +196,7 @@ const guidePictures = [
   ['halo', 'Curlew'],
   ['face-lit', 'Tern'],
   ['edge-lit', 'Quiet room'],
+  ['groove', 'late soup'],
 ].flatMap(([build, name]) => ['face', 'case'].map((place) => [`${build}-${place}`, name, place]));
 
 const only = process.argv.slice(2);

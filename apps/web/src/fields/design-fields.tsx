@@ -31,7 +31,7 @@ export const LengthField = ({
   field,
   hint,
   otherwise = 0,
-}: FieldProps<number | undefined> & {
+}: FieldProps<number | null | undefined> & {
   /** Shown while the design leaves the field out (mm). */
   readonly otherwise?: number;
 }) => {

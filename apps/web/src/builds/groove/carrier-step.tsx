@@ -31,7 +31,7 @@ const GrooveFields = ({ own }: { readonly own: GrooveResults | null }) => {
   const kind = useDesignValue(at.carrier.kind);
   const groove = own?.geometry.groove;
   const [ownWidth, ownDepth] = [useDesignValue(at.groove.widthMm), useDesignValue(at.groove.depthMm)];
-  const byHand = ownWidth !== undefined || ownDepth !== undefined;
+  const byHand = (ownWidth ?? null) !== null || (ownDepth ?? null) !== null;
   return (
     <>
       <h3 className="mt-3 font-bold">Groove</h3>
@@ -85,7 +85,7 @@ const GrooveFields = ({ own }: { readonly own: GrooveResults | null }) => {
       )}
       {byHand && (
         <Button
-          onClick={() => void changeDesign([set(at.groove.widthMm, undefined), set(at.groove.depthMm, undefined)])}
+          onClick={() => void changeDesign([set(at.groove.widthMm, null), set(at.groove.depthMm, null)])}
         >
           As what lies in it wants
         </Button>

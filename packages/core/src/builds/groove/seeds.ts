@@ -35,7 +35,7 @@ export const grooveSeeds: BuildWork<GrooveResults['assembly'], never, GrooveResu
     .flatMap((strip) =>
       covers.flatMap((cover): readonly RoughSeed[] => {
         const tried = { ...materials, strip, cover };
-        const design = { ...assembly.groove, coverId: cover?.id ?? null, widthMm: undefined, depthMm: undefined };
+        const design = { ...assembly.groove, coverId: cover?.id ?? null, widthMm: null, depthMm: null };
         const groove = grooveSize(design, tried);
         const fits =
           (cover === null || strip.widthMm <= cover.widthMm + 0.5) &&
@@ -55,8 +55,8 @@ export const grooveSeeds: BuildWork<GrooveResults['assembly'], never, GrooveResu
             change: [
               set(fields.light.stripId, strip.id),
               set(fields.groove.coverId, cover?.id ?? null),
-              set(fields.groove.widthMm, undefined),
-              set(fields.groove.depthMm, undefined),
+              set(fields.groove.widthMm, null),
+              set(fields.groove.depthMm, null),
             ],
           },
         ];

@@ -76,7 +76,8 @@ const plainPower: DesignChange = [
 const withRecord = (design: Design, changes: readonly DesignChange[], sentence: string): Design => {
   const paths = [...new Set(changes.flat().map(({ path }) => path))];
   const kept = (design.solved?.chosen ?? []).filter(({ path }) => !paths.includes(path));
-  const chosen = [...kept, ...paths.map((path) => ({ path, value: valueOfPath(design, path) }))];
+  // What a design leaves out is kept as null, which a stored design can say.
+  const chosen = [...kept, ...paths.map((path) => ({ path, value: valueOfPath(design, path) ?? null }))];
   return { ...design, solved: { sentence, chosen } };
 };
 

@@ -28,8 +28,8 @@ export const inTheSlice = ({ section, geometry }: GrooveResults): Place => {
 
 /** Groove as wide and as deep as what lies in it asks for. */
 export const asAsked = (results: GrooveResults): DesignChange => [
-  set(fieldsIn(results).groove.widthMm, undefined),
-  set(fieldsIn(results).groove.depthMm, undefined),
+  set(fieldsIn(results).groove.widthMm, null),
+  set(fieldsIn(results).groove.depthMm, null),
 ];
 
 /** Other covers, or none, that strip of this width goes under; each with the groove that it wants. */
