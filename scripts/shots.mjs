@@ -74,7 +74,6 @@ const pictures = [
       await page.waitForTimeout(500);
     },
   ],
-  ['cafe-letters', (page) => openJob(page, 'Tern', 'case')],
   ['edge-lit', (page) => openJob(page, 'Quiet room', 'face')],
   ['lines', (page) => openJob(page, 'late soup', 'light')],
   [
