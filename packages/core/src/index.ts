@@ -102,6 +102,7 @@ export {
   hardestUsed,
   jointWords,
   limitedPowerWatts,
+  isInSeries,
   pairsOf,
   ratingShare,
   sameSegment,

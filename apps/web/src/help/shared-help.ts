@@ -185,6 +185,10 @@ export const sharedHelp: HelpTexts = {
       what: 'At which ends runs get their current; fed at both ends, the far end is as bright as the near one.',
       usual: 'At one end up to about 5 m.',
     },
+    'Which connector': {
+      what: 'Which of the shop’s connectors of that kind. Each is held against its own rating.',
+      measure: 'What its maker states for the wire that goes in; half of that where it gets warm.',
+    },
     'Joined by': {
       what: 'How wires are joined to strip.',
       usual: 'Solder lasts; clips are quick, and work loose.',

@@ -84,9 +84,7 @@ const GrooveFields = ({ own }: { readonly own: GrooveResults | null }) => {
         />
       )}
       {byHand && (
-        <Button
-          onClick={() => void changeDesign([set(at.groove.widthMm, null), set(at.groove.depthMm, null)])}
-        >
+        <Button onClick={() => void changeDesign([set(at.groove.widthMm, null), set(at.groove.depthMm, null)])}>
           As what lies in it wants
         </Button>
       )}

@@ -116,7 +116,7 @@ export const LineOverlay = ({ own, view }: OverlayProps) => {
   const step = useView((state) => state.step);
   const chosen = useChosenLine(({ line }) => line);
   const drawn = useDesignValue(useFields<GrooveAssembly>().lines.drawn);
-  if (assembly.lines.from !== 'drawn' || !drawn || (step !== 'artwork' && step !== 'light')) return null;
+  if (assembly.lines.from !== 'drawn' || !drawn || step !== 'artwork') return null;
   const lying: Lying = {
     scale: drawn.scale * (assembly.lines.scale ?? 1),
     at: geometry.linesAt,

@@ -1,4 +1,4 @@
-import type { Chain, Evaluation } from '@vitrum/core';
+import { isInSeries, type Chain, type Evaluation } from '@vitrum/core';
 import { useLength } from '../../view/use-length';
 import { changePower, feedFrom, inject, isInjected } from './power-edits';
 
@@ -20,7 +20,7 @@ const ChainRow = ({ evaluation, chain }: ChainRowProps) => {
   const [far, farEnd] = [segments.at(-1)!.ref, backward ? ('start' as const) : ('end' as const)];
   const farFed = isInjected(power, far, farEnd);
   // Where every run is fed at both ends there is nothing to add.
-  const series = power.arrangement === 'series-pairs';
+  const series = isInSeries(power);
   const allFed = power.feed === 'both-ends' || series;
   return (
     <>

@@ -1,7 +1,7 @@
-import { inDesign, pairsOf, type Evaluation, type WiredSegment } from '@vitrum/core';
+import { inDesign, isInSeries, pairsOf, type Evaluation, type WiredSegment } from '@vitrum/core';
 import { useState } from 'react';
 import { pageOf } from '../../builds';
-import { ChoiceField } from '../../fields/design-fields';
+import { ChoiceField, useDesignValue } from '../../fields/design-fields';
 import { Button } from '../../ui/button';
 import { Choice } from '../../ui/choice';
 import { useLength } from '../../view/use-length';
@@ -36,6 +36,14 @@ const PairByHand = ({ evaluation }: { readonly evaluation: Evaluation }) => {
   );
 };
 
+/** Segments of one side of a pair, by their labels. */
+const namesOf = (group: readonly number[], all: readonly WiredSegment[]): string =>
+  group.map((each) => all[each]!.label).join(', ');
+
+/** How far the higher of two voltages is over half of what they share. */
+const offBy = (volts: readonly [number, number], voltageV: number): string =>
+  `${Math.max(0, Math.max(...volts) - voltageV / 2).toFixed(2)} V`;
+
 /** Segments in series and the volts that each of them gets. */
 const Pairs = ({ evaluation }: { readonly evaluation: Evaluation }) => {
   const { pairs, alone, voltageV, segments: all } = evaluation.circuit;
@@ -43,14 +51,14 @@ const Pairs = ({ evaluation }: { readonly evaluation: Evaluation }) => {
   return (
     <>
       <ul className="text-[13px]" aria-label="Pairs">
-        {pairs.map(({ segments, lengthsMm, volts }) => (
-          <li key={segments.join()} className="flex justify-between border-b border-line">
+        {pairs.map(({ groups, segments, lengthsMm, volts }) => (
+          <li key={segments.join()} className="flex justify-between gap-2 border-b border-line">
             <span>
-              {all[segments[0]]!.label} and {all[segments[1]]!.label} in series, {show(lengthsMm[0])} and{' '}
+              {namesOf(groups[0], all)} and {namesOf(groups[1], all)} in series, {show(lengthsMm[0])} and{' '}
               {show(lengthsMm[1])}
             </span>
             <span className="figure whitespace-nowrap">
-              {volts[0].toFixed(1)} + {volts[1].toFixed(1)} V
+              {volts[0].toFixed(1)} + {volts[1].toFixed(1)} V, {offBy(volts, voltageV)} off
             </span>
           </li>
         ))}
@@ -60,7 +68,7 @@ const Pairs = ({ evaluation }: { readonly evaluation: Evaluation }) => {
           </li>
         ))}
       </ul>
-      <PairByHand evaluation={evaluation} />
+      {evaluation.design.power.arrangement === 'series-pairs' && <PairByHand evaluation={evaluation} />}
     </>
   );
 };
@@ -74,9 +82,11 @@ const OwnFeedFields = ({ evaluation }: { readonly evaluation: Evaluation }) => {
 /** How segments hang together: in parallel or in pairs, fed at one end or both, joints and lead. */
 export const FeedFields = ({ evaluation }: { readonly evaluation: Evaluation }) => {
   const { wires, joints } = useCatalogue();
+  const kind = useDesignValue(inDesign.power.joint) ?? 'solder';
+  const ofKind = joints.filter((joint) => joint.kind === kind);
   const show = useLength();
   const { circuit, design } = evaluation;
-  const series = design.power.arrangement === 'series-pairs';
+  const series = isInSeries(design.power);
   return (
     <>
       <ChoiceField
@@ -86,6 +96,7 @@ export const FeedFields = ({ evaluation }: { readonly evaluation: Evaluation }) 
         choices={[
           { value: 'parallel', label: 'all in parallel' },
           { value: 'series-pairs', label: 'two and two in series' },
+          { value: 'series-groups', label: 'two groups in series' },
         ]}
         hint={series ? `on ${circuit.voltageV} V: equal lengths share it evenly` : undefined}
       />
@@ -105,9 +116,19 @@ export const FeedFields = ({ evaluation }: { readonly evaluation: Evaluation }) 
         label="Joined by"
         field={inDesign.power.joint}
         otherwise="solder"
-        choices={joints.map(({ kind, name }) => ({ value: kind, label: name }))}
+        choices={joints
+          .filter((joint, at) => joints.findIndex((other) => other.kind === joint.kind) === at)
+          .map((joint) => ({ value: joint.kind, label: joint.name }))}
         hint={`carries ${circuit.joint.ratedA} A; bare ${circuit.joint.stripMm} mm of wire (typical)`}
       />
+      {ofKind.length > 1 && (
+        <ChoiceField
+          label="Which connector"
+          field={inDesign.power.jointId}
+          otherwise={ofKind[0]!.id}
+          choices={ofKind.map(({ id, name, ratedA }) => ({ value: id, label: name, detail: `${ratedA} A` }))}
+        />
+      )}
       <OwnFeedFields evaluation={evaluation} />
       <ChoiceField
         label="Lead"

@@ -7,12 +7,17 @@ import { plateMarginMm } from './parts.js';
 
 /** What light falls on the carrier is seen on it: it is in the map, as the lines are. */
 const shown: LinearRgb = [1, 1, 1];
+/** What is seen through a clear sheet: the wall, a little darker. */
+const throughClear: LinearRgb = [0.5, 0.48, 0.43];
 /** A plate behind letters, unpainted or white. */
 const plateRgb: LinearRgb = [0.62, 0.6, 0.56];
 
 /** A carrier with lines of light in it. */
-export const grooveFront = ({ geometry, assembly, design, glow }: GrooveResults): Front => {
-  const cover = { passes: shown, reflects: linearOf(assembly.carrier.colour) };
+export const grooveFront = ({ geometry, assembly, design, glow, materials }: GrooveResults): Front => {
+  const cover = {
+    passes: shown,
+    reflects: materials.sheet.clear ? throughClear : linearOf(assembly.carrier.colour),
+  };
   const { outline, bounds } = geometry;
   const letters = assembly.carrier.kind === 'letters';
   const plate = plateOf(geometry, plateMarginMm);

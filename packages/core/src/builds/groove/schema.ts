@@ -102,7 +102,10 @@ const groove = z
   .looseObject({
     lies: z.enum(['flat', 'edge']).describe('Strip flat on the floor, or on its edge.'),
     coverId: id.nullable().describe('A cover or a tube; null where the strip lies bare.'),
-    widthMm: lengthMm(1, 100).nullable().optional().describe('Left out or null: the widest thing in it, with the clearance.'),
+    widthMm: lengthMm(1, 100)
+      .nullable()
+      .optional()
+      .describe('Left out or null: the widest thing in it, with the clearance.'),
     depthMm: lengthMm(1, 100).nullable().optional().describe('Left out or null: as deep as what lies in it.'),
     clearanceMm: lengthMm(0, 5).describe('Over the widest thing that lies in it, in all.'),
   })

@@ -79,9 +79,9 @@ export const power = z
       .optional()
       .describe('The eye of an infrared remote looks out through a window in the case.'),
     arrangement: z
-      .enum(['parallel', 'series-pairs'])
+      .enum(['parallel', 'series-pairs', 'series-groups'])
       .optional()
-      .describe('All segments in parallel (when left out), or two and two in series on double voltage.'),
+      .describe('All segments in parallel (when left out), two and two in series on double voltage, or in two groups in parallel of the same total, one group in series with the other.'),
     seriesPairs: z
       .array(z.looseObject({ first: segmentRef, second: segmentRef }))
       .max(2500)

@@ -4,7 +4,7 @@ import { dataTooFar, pixelCountShort, sensorHidden, wrongController } from './dr
 import { clipsLoseContact, wireOverPads } from './joint-rules.js';
 import { overRating } from './power-rules.js';
 import { gravity } from './harm.js';
-import { seriesImpossible, unequalSeries } from './series-rules.js';
+import { oddTotal, seriesImpossible, unequalSeries } from './series-rules.js';
 import { finishRules } from './finish-rules.js';
 import { hangRules } from './hanging/index.js';
 import { onEach, onSign, type SignCheck } from './for-build.js';
@@ -55,6 +55,7 @@ const sharedChecks: readonly SignCheck[] = [
   onSign(wrongController),
   onSign(seriesImpossible),
   onSign(unequalSeries),
+  onSign(oddTotal),
   onSign(colourDrifts),
   onSign(sensorHidden),
   onSign(dataTooFar),

@@ -1,6 +1,7 @@
 import type { SegmentRef } from '../../document/design/index.js';
-import { segmentIndexOf } from '../../power/circuit/index.js';
-import { inDesign, type SignResults } from '../results/index.js';
+import { set } from '../../document/design/index.js';
+import { isInSeries, matchOf, segmentIndexOf, type SharedPair } from '../../power/circuit/index.js';
+import { fieldsIn, inDesign, type SignResults } from '../results/index.js';
 import { oneChange } from './candidates.js';
 import { segmentPlace } from './places.js';
 import { splitToMatch } from './split-to-match.js';
@@ -17,6 +18,44 @@ const parallel: Remedy = oneChange(
   'parallel',
 );
 const byLength: Remedy = oneChange('pair-by-length', 'Pair segments of like length', inDesign.power.seriesPairs, []);
+
+/** All segments in two groups of the same total, which need no mates. */
+const inGroups: Remedy = oneChange(
+  'in-groups',
+  'Wire them in two groups of the same total',
+  inDesign.power.arrangement,
+  'series-groups',
+);
+
+/** One segment cut at a mark, so that both groups come to the same. */
+const cutForGroups = ({ circuit, assemblies, design }: SignResults): readonly Remedy[] => {
+  const [pair] = circuit.pairs;
+  if (design.power.arrangement !== 'series-groups' || pair === undefined) return [];
+  const { cut } = matchOf(circuit.segments, pair.groups);
+  const ref = cut === null ? undefined : circuit.segments[cut.index]?.ref;
+  const own = assemblies.find(({ id }) => id === ref?.assembly);
+  if (cut === null || ref === undefined || own === undefined) return [];
+  return [
+    {
+      id: 'cut-for-groups',
+      candidates: [
+        {
+          label: `Cut segment ${circuit.segments[cut.index]!.label} at ${Math.round(cut.atMm)} mm, for groups that match`,
+          change: [
+            set(fieldsIn(own).light.cuts, [
+              ...(own.assembly.light.cuts ?? []),
+              { segment: ref.segment, atMm: cut.atMm },
+            ]),
+          ],
+        },
+      ],
+    },
+  ];
+};
+
+/** The segments of both sides of a pair, by their labels: “1 and 3”, or “1, 4, 5 and 2, 3”. */
+const namesOf = ({ groups }: SharedPair, { circuit }: SignResults): string =>
+  groups.map((group) => group.map((each) => circuit.segments[each]!.label).join(', ')).join(' and ');
 
 /** The highest voltage over a segment in series, against the strip’s own. */
 const worstShare = ({ circuit }: SignResults): number =>
@@ -38,7 +77,7 @@ export const unequalSeries: SignRule = ({ results }) => {
     id: 'unequal-series',
     severity: share > burns ? 'stop' : 'fix',
     step: 'power',
-    what: `Segments ${worst.segments.map((each) => circuit.segments[each]!.label).join(' and ')} share their voltage unequally`,
+    what: `Segments ${namesOf(worst, results)} share their voltage unequally`,
     why: `${worst.lengthsMm.map((mm) => Math.round(mm)).join(' and ')} mm in series: segment ${circuit.segments[worst.segments[at]]!.label} gets ${worst.volts[at].toFixed(1)} V and may have ${circuit.segments[worst.segments[at]]!.strip.voltageV} V.`,
     numbers: [
       { label: 'shorter segment', value: worst.volts[at], unit: 'V' },
@@ -52,13 +91,17 @@ export const unequalSeries: SignRule = ({ results }) => {
       read: (tried) => Math.round(10 * Math.max(...tried.circuit.groups.volts)) / 10,
       settled: (tried) => worstShare(tried) <= harms,
     },
-    remedies: [byLength, ...splitToMatch(results), parallel],
+    remedies: [
+      ...cutForGroups(results),
+      ...(results.design.power.arrangement === 'series-groups' ? [] : [byLength, inGroups, ...splitToMatch(results)]),
+      parallel,
+    ],
   };
 };
 
 /** What of a wish for pairs cannot be, in sentences. */
 const contradictions = ({ circuit, design }: SignResults): readonly string[] => {
-  if (design.power.arrangement !== 'series-pairs') return [];
+  if (!isInSeries(design.power)) return [];
   const { channels, alone, voltageV, segments } = circuit;
   const nameOf = (ref: SegmentRef): string => segments[segmentIndexOf(segments, ref)]?.label ?? String(ref.segment);
   return [
@@ -94,6 +137,43 @@ export const seriesImpossible: SignRule = ({ results }) => {
       read: (tried) => contradictions(tried).length,
       settled: (tried) => contradictions(tried).length === 0,
     },
-    remedies: [byLength, ...splitToMatch(results), parallel],
+    remedies: [byLength, inGroups, ...splitToMatch(results), parallel],
+  };
+};
+
+/** Two groups whose cuts add up to an odd number: one of them is a cut longer, whatever is done. */
+export const oddTotal: SignRule = ({ results }) => {
+  const { circuit, design } = results;
+  const [pair] = circuit.pairs;
+  if (design.power.arrangement !== 'series-groups' || pair === undefined) return null;
+  const { totalCuts } = matchOf(circuit.segments, pair.groups);
+  if (totalCuts % 2 === 0) return null;
+  const longer = pair.lengthsMm[0] >= pair.lengthsMm[1] ? 0 : 1;
+  const longest = pair.groups[longer].reduce((a, b) =>
+    circuit.segments[b]!.lengthMm > circuit.segments[a]!.lengthMm ? b : a,
+  );
+  const offV = Math.max(...pair.volts) - circuit.voltageV / 2;
+  return {
+    id: 'odd-total',
+    severity: 'note',
+    step: 'power',
+    what: `${totalCuts} cuts make no two groups of the same total`,
+    why: `One group is a cut longer, and the other gets ${offV.toFixed(2)} V too much. Give up a cut of segment ${circuit.segments[longest]!.label}, the longest, and both have their ${(circuit.voltageV / 2).toFixed(0)} V.`,
+    numbers: [
+      { label: 'cuts in all', value: totalCuts, unit: '' },
+      { label: 'too much', value: Math.round(100 * offV) / 100, unit: 'V' },
+    ],
+    where: segmentPlace(results, longest),
+    target: {
+      label: 'cuts in all',
+      better: 'lower',
+      unit: '',
+      read: () => totalCuts,
+      settled: (tried) => {
+        const [next] = tried.circuit.pairs;
+        return next === undefined || matchOf(tried.circuit.segments, next.groups).totalCuts % 2 === 0;
+      },
+    },
+    remedies: [],
   };
 };

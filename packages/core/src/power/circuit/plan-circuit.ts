@@ -7,7 +7,7 @@ import { backsOf, leadCoresOf } from './cores.js';
 import { jointOf } from './joints.js';
 import { networkOf, type Wiring } from './network-of.js';
 import { drivingStrip } from './driving-strip.js';
-import { planWiring, type PlannedWire } from './wiring-plan.js';
+import { isInSeries, planWiring, type PlannedWire } from './wiring-plan.js';
 import { assignSupplies } from './assign-supplies.js';
 import type { SignRuns } from './sign-runs.js';
 
@@ -17,7 +17,7 @@ export const planCircuit = (brief: Brief, power: PowerDesign, catalogue: Catalog
   const strips = assemblies.map(({ strip }) => strip);
   const [first] = strips;
   if (first === undefined) throw new Error('a sign without assemblies has no circuit');
-  const voltageV = first.voltageV * (power.arrangement === 'series-pairs' ? 2 : 1);
+  const voltageV = first.voltageV * (isInSeries(power) ? 2 : 1);
   const nominalWatts = sum(assemblies.map(({ runs, strip }) => (runs.stripMm / 1000) * strip.wattsPerM));
   const longestMm = ({ maxRunMm }: Strip): number => maxRunMm * (power.feed === 'both-ends' ? 2 : 1);
   const planned = planWiring({ sign, power, longestMm });

@@ -20,15 +20,25 @@ import type { Circuit, Groups, SharedPair, WireRun } from './types.js';
 const endName = (end: WireEnd, { segments }: SignRuns): string =>
   end === 'lead' ? 'lead' : `segment ${segments[end.segment]!.label} ${end.end}`;
 
-/** How two segments in series share what they are given. */
+/** How two segments, or groups of them, in series share what they are given. */
 const sharedPairs = ({ pairs }: WiringPlan, { segments }: SignRuns, groups: Groups): readonly SharedPair[] => {
-  const most = (segment: number): number =>
-    groups.volts.reduce((high, volts, group) => (groups.segment[group] === segment ? Math.max(high, volts) : high), 0);
-  return pairs.map(([first, second]) => ({
-    segments: [first, second],
-    lengthsMm: [segments[first]!.lengthMm, segments[second]!.lengthMm],
-    volts: [most(first), most(second)],
-  }));
+  const most = new Float64Array(segments.length);
+  groups.volts.forEach((volts, group) => {
+    const segment = groups.segment[group]!;
+    most[segment] = Math.max(most[segment]!, volts);
+  });
+  const highest = (group: readonly number[]): number => group.reduce((a, b) => (most[b]! > most[a]! ? b : a));
+  const lengthOf = (group: readonly number[]): number => group.reduce((sum, at) => sum + segments[at]!.lengthMm, 0);
+  return pairs.map((both): SharedPair => {
+    const [one, other] = both;
+    const [first, second] = [highest(one), highest(other)];
+    return {
+      groups: both,
+      segments: [first, second],
+      lengthsMm: [lengthOf(one), lengthOf(other)],
+      volts: [most[first]!, most[second]!],
+    };
+  });
 };
 
 /** Each wire of the plan with its gauge and what its cores carry. */

@@ -7,6 +7,7 @@ import type { Carries, Core } from './cores.js';
 import type { WiredSegment } from './sign-runs.js';
 import type { WireEnd } from './wiring-plan.js';
 import type { Wiring } from './network-of.js';
+import type { SeriesGroups } from './series-groups.js';
 import type { Contradiction } from './series-pairs.js';
 
 /** Segments of strip wired one after the other and fed together. */
@@ -42,9 +43,10 @@ export interface Chain {
   readonly fuseA: number | null;
 }
 
-/** Two segments in series: their lengths and how they share the double voltage. */
+/** Two segments, or two groups of them, in series: their lengths and how they share the double voltage. */
 export interface SharedPair {
-  /** Indices into the segments of the circuit. */
+  /** Indices into the segments of the circuit: of each group, and of each its segment with the highest voltage. */
+  readonly groups: SeriesGroups;
   readonly segments: readonly [number, number];
   readonly lengthsMm: readonly [number, number];
   /** Highest voltage over a group of each (V). */

@@ -5,7 +5,8 @@ import { groupChains, joinChains } from './chains.js';
 import type { Carries } from './cores.js';
 import { drivingStrip } from './driving-strip.js';
 import { routeLengthMm, type Route } from './route.js';
-import { pairUp, type Contradiction, type SeriesPair } from './series-pairs.js';
+import { groupUp, type SeriesGroups } from './series-groups.js';
+import { pairUp, type Contradiction } from './series-pairs.js';
 import { sameSegment, segmentIndexOf, signRoute, type SignRuns, type WiredSegment } from './sign-runs.js';
 import { zonesOf, type Zones } from './zones.js';
 
@@ -39,11 +40,15 @@ export interface WiringPlan {
   readonly backward: readonly boolean[];
   readonly wires: readonly PlannedWire[];
   readonly zones: Zones;
-  /** Two and two in series, when wired so; segments without a mate; pairs that cannot be. */
-  readonly pairs: readonly SeriesPair[];
+  /** What is in series with what, when wired so; segments without a mate; pairs that cannot be. */
+  readonly pairs: readonly SeriesGroups[];
   readonly alone: readonly number[];
   readonly contradictions: readonly Contradiction[];
 }
+
+/** Whether strip is in series on double voltage, in pairs or in groups. */
+export const isInSeries = ({ arrangement }: Pick<PowerDesign, 'arrangement'>): boolean =>
+  arrangement === 'series-pairs' || arrangement === 'series-groups';
 
 /** What a plan goes by besides the maker’s wishes. */
 export interface PlanFacts {
@@ -124,13 +129,22 @@ const wiresOf = (
   return [...hops, ...extra.map((to) => wire('lead', to, index, 'power', true))];
 };
 
-/** The wires of two segments in series: plus to the first, its minus on to the plus of the second, and that one’s minus back. */
-const pairWires = ([first, second]: SeriesPair, index: number, wire: Wirer): readonly PlannedWire[] => {
+/**
+ * The wires of two groups in series: plus to the first of one, from there from segment to segment, its minus on to the plus of the first of
+ * the other, and that one’s minus back.
+ */
+const seriesWires = ([one, other]: SeriesGroups, index: number, wire: Wirer): readonly PlannedWire[] => {
   const start = (segment: number): WireEnd => ({ segment, end: 'start' });
+  const hops = (group: readonly number[]): readonly PlannedWire[] =>
+    group
+      .slice(1)
+      .map((segment, place) => wire({ segment: group[place]!, end: 'end' }, start(segment), index, 'power'));
   return [
-    wire('lead', start(first), index, 'plus'),
-    wire(start(first), start(second), index, 'link'),
-    wire('lead', start(second), index, 'minus'),
+    wire('lead', start(one[0]!), index, 'plus'),
+    ...hops(one),
+    wire(start(one[0]!), start(other[0]!), index, 'link'),
+    ...hops(other),
+    wire('lead', start(other[0]!), index, 'minus'),
   ];
 };
 
@@ -160,15 +174,25 @@ const withData = (
   return found;
 };
 
-/** Segments two and two in series, each pair a chain of its own; one without a mate stands alone. */
+/** Segments two and two in series, or all in two groups; each pair a chain of its own; one without a mate stands alone. */
 const seriesPlan = (facts: PlanFacts, zones: Zones): WiringPlan => {
-  const { pairs, alone, contradictions } = pairUp(facts.sign.segments, facts.power.seriesPairs ?? []);
+  const { segments } = facts.sign;
+  const inGroups = facts.power.arrangement === 'series-groups';
+  const found = pairUp(
+    inGroups && segments.length > 1 ? [] : segments,
+    inGroups ? [] : (facts.power.seriesPairs ?? []),
+  );
+  const pairs: readonly SeriesGroups[] =
+    inGroups && segments.length > 1
+      ? [groupUp(segments)]
+      : found.pairs.map(([first, second]): SeriesGroups => [[first], [second]]);
+  const { alone, contradictions } = found;
   const wire = wirer(facts);
   const wires = [
-    ...pairs.flatMap((pair, index) => pairWires(pair, index, wire)),
+    ...pairs.flatMap((pair, index) => seriesWires(pair, index, wire)),
     ...alone.map((segment, index) => wire('lead', { segment, end: 'start' }, pairs.length + index, 'power')),
   ];
-  const chains = [...pairs, ...alone.map((segment) => [segment])];
+  const chains = [...pairs.map((pair) => pair.flat()), ...alone.map((segment) => [segment])];
   return { chains, backward: chains.map(() => false), wires, zones, pairs, alone, contradictions };
 };
 
@@ -208,7 +232,7 @@ const chainsOfSign = ({ sign, power, longestMm }: PlanFacts, zones: Zones): read
 export const planWiring = (facts: PlanFacts): WiringPlan => {
   const { sign, power } = facts;
   const zones = zonesOf(sign.segments, power, drivingStrip(sign.assemblies.map(({ strip }) => strip)));
-  if (power.arrangement === 'series-pairs') return seriesPlan(facts, zones);
+  if (isInSeries(power)) return seriesPlan(facts, zones);
   const fed = chainsOfSign(facts, zones).map((chain) => fedFrom(chain, facts));
   const chains = fed.map(({ segments }) => segments);
   const wire = wirer(facts);
