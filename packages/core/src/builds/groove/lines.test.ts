@@ -96,6 +96,9 @@ describe('lines of light', () => {
     expect(wrong({ from: 'middle' })).toContain('no line in it');
     expect(wrong(drawn([{ points: [0, 0, 1, 0], closed: false }]))).toContain('5 mm or more');
     expect(wrong({ from: 'outline', setbackMm: 10 })).toContain('no room 10 mm inside');
+    expect(wrong(drawn([{ points: [-1e5, 0, 1e5, 0, 1e5, 1e5], closed: false }]))).toContain('300 m of line');
+    const many = Array.from({ length: 401 }, (_, at) => ({ points: [0, at, 50, at], closed: false }));
+    expect(wrong(drawn(many))).toContain('401 lines');
   });
 });
 

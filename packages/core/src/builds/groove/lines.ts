@@ -34,6 +34,8 @@ export const usualSetbackMm = 10;
 const followedMm = 0.05;
 /** Lines shorter than this draw nothing (mm). */
 const shortestMm = 5;
+/** So much line is followed in all (mm): more is a slip of the keyboard, not a sign. */
+const mostLineMm = 200_000;
 /** So many lines of one piece of artwork are followed. */
 export const mostLitLines = 400;
 
@@ -148,6 +150,12 @@ export const litLines = (
     return failure({
       path,
       message: `has ${measured.length.toLocaleString('en')} lines; Vitrum follows up to ${mostLitLines}. Join them, or leave out what is not lit`,
+    });
+  const totalMm = measured.reduce((sum, { lengthMm }) => sum + lengthMm * scale, 0);
+  if (!(totalMm <= mostLineMm))
+    return failure({
+      path,
+      message: `comes to ${Math.round(totalMm / 1000).toLocaleString('en')} m of line; Vitrum lays up to ${mostLineMm / 1000} m. Make it smaller`,
     });
   const numbered = byLength(measured);
   return success(
