@@ -1,23 +1,15 @@
-import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import { parseDesign } from '@vitrum/core';
 import { decode, encode } from 'fast-png';
-import { strFromU8, unzipSync } from 'fflate';
+import { strFromU8 } from 'fflate';
 import { choose } from './support/controls';
+import { packOf } from './support/pack';
 import { expect, figure, openJob, saved, settled, test } from './support/shop';
 
 /** A gull over two waves, as tall as the panel is high. */
 const gull = `<svg xmlns="http://www.w3.org/2000/svg" width="180mm" height="110mm" viewBox="0 0 180 110">
 <path d="M10 30C40 0 70 5 90 35C110 5 140 0 170 30C140 18 112 22 90 55C68 22 40 18 10 30Z"/>
 <path d="M20 75h140v8h-140z"/><path d="M20 95h140v8h-140z"/></svg>`;
-
-const packOf = async (page: Page) => {
-  const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Bench pack' }).click();
-  const zip = unzipSync(new Uint8Array(await readFile(await (await download).path())));
-  const [folder] = Object.keys(zip)[0]!.split('/');
-  return (name: string): Uint8Array => zip[`${folder}/${name}`] ?? new Uint8Array();
-};
 
 const sizeOf = (svg: Uint8Array): readonly [number, number] => {
   const [, width, height] = /width="([\d.]+)mm" height="([\d.]+)mm"/.exec(strFromU8(svg))!;

@@ -1,24 +1,8 @@
-import { readFile } from 'node:fs/promises';
-import type { Page } from '@playwright/test';
 import { parseDesign } from '@vitrum/core';
-import { strFromU8, unzipSync } from 'fflate';
+import { strFromU8 } from 'fflate';
 import { choose } from './support/controls';
+import { packOf, rowsOf } from './support/pack';
 import { expect, openJob, saved, settled, test } from './support/shop';
-
-const packOf = async (page: Page) => {
-  const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Bench pack' }).click();
-  const zip = unzipSync(new Uint8Array(await readFile(await (await download).path())));
-  const [folder] = Object.keys(zip)[0]!.split('/');
-  return (name: string): Uint8Array => zip[`${folder}/${name}`] ?? new Uint8Array();
-};
-
-const rowsOf = (csv: Uint8Array): readonly string[] =>
-  strFromU8(csv)
-    .replace(/^\uFEFF/, '')
-    .trim()
-    .split('\r\n')
-    .slice(1);
 
 /** A wave and a ring as strokes. */
 const strokes = `<svg xmlns="http://www.w3.org/2000/svg" width="300mm" height="120mm" viewBox="0 0 300 120">

@@ -6,14 +6,12 @@ import { gridOver, type Grid } from '../../base/raster/index.js';
 import {
   colourOf,
   daylightOf,
+  evennessOfPatches,
   hueDriftOf,
   luminanceOf,
-  thresholdFrom,
-  vanishingDistance,
   type Evenness,
   type Glow,
   type GridLimits,
-  type SeenRipple,
 } from '../../light/glow/index.js';
 import type { LightRuns, LightShare } from '../../light/runs/index.js';
 import {
@@ -148,39 +146,28 @@ const evennessOf = (
 ): Evenness => {
   const { meanCdM2: mean } = patches;
   const faceMm = Math.sqrt(grid.area.width * grid.area.height);
-  const seen = (pitchMm: number): SeenRipple => ({ pitchMm, luminance: mean, faceMm });
   const [min, max] = [patches.dimmest.cdM2, patches.brightest.cdM2];
   const reaches = fans.nearestMm !== null && fans.nearestMm < 2 * fans.evenFromMm && mean > 0;
   // Of a wave the contrast is √2 of its standard deviation by its mean.
   const contrast = reaches
     ? Math.min(1, Math.SQRT2 * fanRipple(entry, runs.ledPitchMm, Math.max(0.05 * runs.ledPitchMm, fans.nearestMm)))
     : 0;
-  const ripple = seen(runs.ledPitchMm);
-  const dots = {
-    pitchMm: runs.ledPitchMm,
-    contrast,
-    threshold: thresholdFrom(ripple, brief.readingDistanceMm),
-    vanishesAtMm: vanishingDistance(ripple, contrast),
-    at: fans.nearestAt,
-  };
-  return {
-    meanCdM2: mean,
-    minCdM2: min,
-    maxCdM2: max,
-    minOverMean: mean > 0 ? min / mean : 0,
-    minOverMax: max > 0 ? min / max : 0,
-    lowCdM2: min,
-    highCdM2: max,
-    darkestAt: patches.dimmest.at,
-    fallOff: {
-      contrast: max + min > 0 ? (max - min) / (max + min) : 0,
-      threshold: thresholdFrom(seen(faceMm), brief.readingDistanceMm),
+  return evennessOfPatches(
+    {
+      meanCdM2: mean,
+      minCdM2: min,
+      maxCdM2: max,
+      lowCdM2: min,
+      highCdM2: max,
+      darkestAt: patches.dimmest.at,
+      faceMm,
+      fallOffMm: faceMm,
+      pitchMm: runs.ledPitchMm,
+      contrast,
+      dotsAt: fans.nearestAt,
     },
-    dots,
-    bands: null,
-    dotContrast: contrast,
-    dotsVanishAtMm: dots.vanishesAtMm,
-  };
+    brief,
+  );
 };
 
 /**

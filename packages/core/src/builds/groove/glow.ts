@@ -4,16 +4,14 @@ import { cellMiddle, gridOver, mapValue, type Grid } from '../../base/raster/ind
 import {
   colourOf,
   daylightOf,
+  evennessOfPatches,
   hueDriftOf,
   judge,
   linearOf,
   luminanceOf,
-  thresholdFrom,
-  vanishingDistance,
   type Evenness,
   type Glow,
   type GridLimits,
-  type SeenRipple,
 } from '../../light/glow/index.js';
 import { bandLuminance } from '../../light/line/index.js';
 import type { LightShare } from '../../light/runs/index.js';
@@ -112,79 +110,76 @@ const evennessOf = (
   { brief, runs, geometry }: GrooveGlowInputs,
   { dotContrast }: LightOut,
 ): Evenness => {
-  // The eye meets a band as wide as it shines, not a face as large as the carrier.
-  const longest = Math.max(1, ...geometry.lines.map(({ lengthMm }) => lengthMm));
-  const faceMm = Math.sqrt(geometry.groove.litMm * longest);
-  const seen = (pitchMm: number): SeenRipple => ({ pitchMm, luminance: mean, faceMm });
   const sorted = [...patches].sort((a, b) => a.cdM2 - b.cdM2);
   const darkest = sorted[0] ?? { cdM2: 0, at: [0, 0] as Point };
-  const [min, max] = [darkest.cdM2, sorted.at(-1)?.cdM2 ?? 0];
-  const ripple = seen(runs.ledPitchMm);
-  const contrast = mean > 0 ? dotContrast : 0;
-  const dots = {
-    pitchMm: runs.ledPitchMm,
-    contrast,
-    threshold: thresholdFrom(ripple, brief.readingDistanceMm),
-    vanishesAtMm: mean > 0 ? vanishingDistance(ripple, contrast) : 0,
-    at: sorted.at(-1)?.at ?? ([0, 0] as Point),
-  };
+  const brightest = sorted.at(-1) ?? darkest;
   const at = (share: number): number =>
     sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]?.cdM2 ?? 0;
-  return {
-    meanCdM2: mean,
-    minCdM2: min,
-    maxCdM2: max,
-    minOverMean: mean > 0 ? min / mean : 0,
-    minOverMax: max > 0 ? min / max : 0,
-    lowCdM2: at(0.05),
-    highCdM2: at(0.95),
-    darkestAt: darkest.at,
-    fallOff: {
-      contrast: max + min > 0 ? (max - min) / (max + min) : 0,
-      threshold: thresholdFrom(seen(faceMm), brief.readingDistanceMm),
+  // The eye meets a band as wide as it shines, not a face as large as the carrier.
+  const longest = Math.max(1, ...geometry.lines.map(({ lengthMm }) => lengthMm));
+  return evennessOfPatches(
+    {
+      meanCdM2: mean,
+      minCdM2: darkest.cdM2,
+      maxCdM2: brightest.cdM2,
+      lowCdM2: at(0.05),
+      highCdM2: at(0.95),
+      darkestAt: darkest.at,
+      faceMm: Math.sqrt(geometry.groove.litMm * longest),
+      fallOffMm: longest,
+      pitchMm: runs.ledPitchMm,
+      contrast: mean > 0 ? dotContrast : 0,
+      dotsAt: brightest.at,
     },
-    dots,
-    bands: null,
-    dotContrast: contrast,
-    dotsVanishAtMm: dots.vanishesAtMm,
-  };
+    brief,
+  );
+};
+
+/** Calls back for every cell of a map within reach of a place, with its index and how far its middle is from there (mm). */
+const cellsNear = (
+  { columns, rows, area, cellWidthMm, cellHeightMm }: Grid,
+  px: number,
+  py: number,
+  reach: number,
+  visit: (cell: number, dx: number, dy: number) => void,
+): void => {
+  const [left, right] = [
+    Math.max(0, Math.floor((px - reach - area.x) / cellWidthMm)),
+    Math.min(columns - 1, Math.floor((px + reach - area.x) / cellWidthMm)),
+  ];
+  const [low, high] = [
+    Math.max(0, Math.floor((py - reach - area.y) / cellHeightMm)),
+    Math.min(rows - 1, Math.floor((py + reach - area.y) / cellHeightMm)),
+  ];
+  for (let row = low; row <= high; row += 1)
+    for (let column = left; column <= right; column += 1)
+      visit(
+        row * columns + column,
+        area.x + (column + 0.5) * cellWidthMm - px,
+        area.y + (row + 0.5) * cellHeightMm - py,
+      );
 };
 
 /** Lines painted into a map as wide as they shine: what of each cell they cover, and their luminance there. */
 const paint = (grid: Grid, along: AlongLines, luminance: Float64Array, litMm: number) => {
-  const { columns, rows, area, cellWidthMm, cellHeightMm } = grid;
-  const cells = columns * rows;
+  const cells = grid.columns * grid.rows;
   const map = new Float32Array(cells);
   const covered = new Float32Array(cells);
   const nearest = new Float32Array(cells).fill(Infinity);
   const half = litMm / 2;
-  const cell = Math.max(cellWidthMm, cellHeightMm);
-  const reach = half + cell;
-  const stride = strideOf(along, cell / 2);
-  for (let at = 0; at < along.count; at += stride) {
-    const [px, py] = [along.x[at]!, along.y[at]!];
-    const [left, right] = [
-      Math.floor((px - reach - area.x) / cellWidthMm),
-      Math.floor((px + reach - area.x) / cellWidthMm),
-    ];
-    const [low, high] = [
-      Math.floor((py - reach - area.y) / cellHeightMm),
-      Math.floor((py + reach - area.y) / cellHeightMm),
-    ];
-    for (let row = Math.max(0, low); row <= Math.min(rows - 1, high); row += 1)
-      for (let column = Math.max(0, left); column <= Math.min(columns - 1, right); column += 1) {
-        const [dx, dy] = [area.x + (column + 0.5) * cellWidthMm - px, area.y + (row + 0.5) * cellHeightMm - py];
-        const away = Math.sqrt(dx * dx + dy * dy);
-        const index = row * columns + column;
-        if (away >= nearest[index]!) continue;
-        const share = Math.min(1, Math.max(0, (half - away) / cell + 0.5), litMm / cell);
-        if (share <= 0) continue;
-        nearest[index] = away;
-        covered[index] = share;
-        // Edges of lines are as bright as what of their cell they cover.
-        map[index] = luminance[at]! * share;
-      }
-  }
+  const cellMm = Math.max(grid.cellWidthMm, grid.cellHeightMm);
+  const stride = strideOf(along, cellMm / 2);
+  for (let at = 0; at < along.count; at += stride)
+    cellsNear(grid, along.x[at]!, along.y[at]!, half + cellMm, (cell, dx, dy) => {
+      const away = Math.sqrt(dx * dx + dy * dy);
+      if (away >= nearest[cell]!) return;
+      const share = Math.min(1, Math.max(0, (half - away) / cellMm + 0.5), litMm / cellMm);
+      if (share <= 0) return;
+      nearest[cell] = away;
+      covered[cell] = share;
+      // Edges of lines are as bright as what of their cell they cover.
+      map[cell] = luminance[at]! * share;
+    });
   return { map, covered };
 };
 
@@ -202,30 +197,19 @@ const spillOver = (area: Rect, along: AlongLines, luminance: Float64Array, litMm
   if (radius <= 0.05) return null;
   const cell = Math.max(radius / 2, Math.max(area.width, area.height) / mostSpillCells);
   const grid = gridOver(area, Math.max(2, Math.ceil(area.width / cell)), Math.max(2, Math.ceil(area.height / cell)));
-  const { columns, rows, cellWidthMm, cellHeightMm } = grid;
-  const lux = new Float32Array(columns * rows);
+  const lux = new Float32Array(grid.columns * grid.rows);
   const reach = spillReach * radius + litMm / 2;
   const tangents = tangentsOf(along);
   const stride = strideOf(along, radius / 2);
   for (let at = 0; at < along.count; at += stride) {
-    const [px, py, ux, uy] = [along.x[at]!, along.y[at]!, tangents.x[at]!, tangents.y[at]!];
+    const [ux, uy] = [tangents.x[at]!, tangents.y[at]!];
     const half = (luminance[at]! * along.stepMm[at]! * stride) / 2;
-    const [left, right] = [
-      Math.floor((px - reach - area.x) / cellWidthMm),
-      Math.floor((px + reach - area.x) / cellWidthMm),
-    ];
-    const [low, high] = [
-      Math.floor((py - reach - area.y) / cellHeightMm),
-      Math.floor((py + reach - area.y) / cellHeightMm),
-    ];
-    for (let row = Math.max(0, low); row <= Math.min(rows - 1, high); row += 1)
-      for (let column = Math.max(0, left); column <= Math.min(columns - 1, right); column += 1) {
-        const [dx, dy] = [area.x + (column + 0.5) * cellWidthMm - px, area.y + (row + 0.5) * cellHeightMm - py];
-        const aside = Math.max(litMm / 2, Math.abs(dx * uy - dy * ux));
-        const forward = dx * ux + dy * uy;
-        const away2 = forward * forward + aside * aside;
-        lux[row * columns + column]! += half * aside * (1 / away2 - 1 / (away2 + radius * radius));
-      }
+    cellsNear(grid, along.x[at]!, along.y[at]!, reach, (cell, dx, dy) => {
+      const aside = Math.max(litMm / 2, Math.abs(dx * uy - dy * ux));
+      const forward = dx * ux + dy * uy;
+      const away2 = forward * forward + aside * aside;
+      lux[cell]! += half * aside * (1 / away2 - 1 / (away2 + radius * radius));
+    });
   }
   return { grid, lux };
 };

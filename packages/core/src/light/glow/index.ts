@@ -29,6 +29,7 @@ export { contrastSensitivity, contrastThreshold, thresholdFrom, vanishingDistanc
 export { driftAt, hueDriftOf, type HueDrift } from './hue-drift.js';
 export { judgeEvenness } from './evenness.js';
 export { findSpots } from './spots.js';
+export { evennessOfPatches, type PatchedLight } from './of-patches.js';
 export { judge } from './verdict.js';
 export { fullGrid, previewGrid, type GridLimits } from './grid.js';
 export { findRipple } from './ripple.js';
