@@ -173,7 +173,7 @@ describe('strip along an outline', () => {
     );
     expect(bare).toHaveLength(1);
     expect(bare[0]!.every(([x]) => x >= 400)).toBe(true);
-    expect(along([])).toEqual({ segments: [], leftOut: [], corners: [] });
+    expect(along([])).toEqual({ segments: [], leftOut: [], corners: [], stretches: [] });
   });
 
   it('keeps every LED behind the letter by its setback, on whole cuts, numbered in order', () => {
