@@ -81,7 +81,9 @@ export const power = z
     arrangement: z
       .enum(['parallel', 'series-pairs', 'series-groups'])
       .optional()
-      .describe('All segments in parallel (when left out), two and two in series on double voltage, or in two groups in parallel of the same total, one group in series with the other.'),
+      .describe(
+        'All segments in parallel (when left out), two and two in series on double voltage, or in two groups in parallel of the same total, one group in series with the other.',
+      ),
     seriesPairs: z
       .array(z.looseObject({ first: segmentRef, second: segmentRef }))
       .max(2500)
