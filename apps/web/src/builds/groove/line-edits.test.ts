@@ -4,7 +4,6 @@ import {
   placesOf,
   pointAfter,
   pointTo,
-  rounded,
   toDrawOn,
   withNewLine,
   withoutLine,
@@ -40,10 +39,9 @@ describe('lines drawn by hand', () => {
     expect(lengthOf(pointTo(drawn, 0, 2, [100, 51], { scale: 2, cutPitchMm: 25 }), 0)).toBeCloseTo(150, 0);
   });
 
-  it('have points more and fewer, corners rounded, lines more and fewer', () => {
+  it('have points more and fewer, lines more and fewer', () => {
     expect(pointAfter(drawn, 0, 0, [50, 5]).lines[0]!.points).toEqual([0, 0, 50, 5, 100, 0, 100, 40]);
     expect(withoutPoint(drawn, 0, 1).lines[0]!.points).toEqual([0, 0, 100, 40]);
-    expect(rounded(drawn, 1, 12).lines[1]!.roundMm).toBe(12);
     expect(withoutLine(drawn, 0).lines).toEqual([drawn.lines[1]]);
     const one = withoutPoint(withoutPoint(drawn, 0, 1), 0, 1);
     expect(one.lines).toHaveLength(1);

@@ -1,4 +1,12 @@
-import { measureLine, set, type DesignChange, type Fields, type GrooveAssembly, type LitLine } from '@vitrum/core';
+import {
+  measureLine,
+  pointsOf,
+  set,
+  type DesignChange,
+  type Fields,
+  type GrooveAssembly,
+  type LitLine,
+} from '@vitrum/core';
 import type { Place } from '../../lamp-room/front-view';
 
 export type Drawn = NonNullable<GrooveAssembly['lines']['drawn']>;
@@ -13,8 +21,7 @@ const drawnOnMm = 0.8;
 const tenth = (mm: number): number => Math.round(mm * 10) / 10;
 
 /** The points of a line as places. */
-export const placesOf = ({ points }: DrawnLine): readonly Place[] =>
-  Array.from({ length: points.length >> 1 }, (_, at): Place => [points[2 * at]!, points[2 * at + 1]!]);
+export const placesOf = ({ points }: DrawnLine): readonly Place[] => pointsOf(points);
 
 const numbersOf = (places: readonly Place[]): readonly number[] => places.flatMap(([x, y]) => [tenth(x), tenth(y)]);
 
@@ -78,10 +85,6 @@ export const withoutLine = (drawn: Drawn, index: number): Drawn => ({
   ...drawn,
   lines: drawn.lines.filter((_, at) => at !== index),
 });
-
-/** Corners of a line rounded so far. */
-export const rounded = (drawn: Drawn, index: number, roundMm: number): Drawn =>
-  withLine(drawn, index, { ...drawn.lines[index]!, roundMm });
 
 /** One more line, straight, below what is there. */
 export const withNewLine = (drawn: Drawn, lengthMm: number): Drawn => {

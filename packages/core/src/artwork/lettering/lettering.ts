@@ -3,6 +3,7 @@ import {
   moveOutline,
   outlineArea,
   outlineBounds,
+  pointsOf,
   ringArea,
   unite,
   type Outline,
@@ -75,12 +76,7 @@ const setText = (font: Font, text: string, artwork: Artwork, [shiftX, shiftY]: P
 
 /** Outlines of a drawing at its true size, the middle of its ink at `shift`. */
 const placeDrawing = ({ rings, scale }: Drawing, [shiftX, shiftY]: Point): Outline => {
-  const outline = rings.map((numbers): readonly Point[] =>
-    Array.from({ length: numbers.length >> 1 }, (_, at): Point => [
-      numbers[2 * at]! * scale,
-      numbers[2 * at + 1]! * scale,
-    ]),
-  );
+  const outline = rings.map((numbers) => pointsOf(numbers, scale));
   const bounds = outlineBounds(outline);
   return bounds === null
     ? outline

@@ -19,6 +19,7 @@ export {
 export { levelStretches } from './level-stretches.js';
 export { splitAlong, splitAlongAll, type CutLine, type Registration, type Split } from './split.js';
 export { ringsNear } from './near-box.js';
+export { pointsOf } from './points-of.js';
 export { roundCorners } from './round-corners.js';
 export { solidParts } from './solid-parts.js';
 export type { Affine, Outline, Point, Rect, Ring } from './types.js';

@@ -1,5 +1,6 @@
 import {
   outlineBounds,
+  pointsOf,
   ringArea,
   simplify,
   type Outline,
@@ -33,9 +34,7 @@ const wholeOf = ({ widthMm, heightMm }: Pick<SheetDesign, 'widthMm' | 'heightMm'
 
 /** Rings as a drawing keeps them, x, y, x, y …, as an outline. */
 const outlineOf = (rings: NonNullable<SheetDesign['outline']>['rings']): Outline =>
-  rings.map((numbers): Ring =>
-    Array.from({ length: numbers.length >> 1 }, (_, at): Point => [numbers[2 * at]!, numbers[2 * at + 1]!]),
-  );
+  rings.map((numbers) => pointsOf(numbers));
 
 /** Outlines of more points than this lose those that are nearer to the rest than anybody sees (mm); of more than that, they are refused. */
 const finePoints = 150;

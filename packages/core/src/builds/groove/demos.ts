@@ -8,7 +8,7 @@ type GrooveSign = DesignOf<GrooveAssembly>;
 
 const usualPower = { supplyId: 'auto', supplyCount: 1, wireId: 'auto', headroomShare: 0.2, feed: 'one-end' } as const;
 
-/** A script sign over a counter, routed in one board: two runs do not come out even, it is longer than the small machine, its clips carry too much. */
+/** A script sign over a counter, routed in one board: two runs do not come out even, it is longer than the small machine, its thin plugs carry too much. */
 const lateSoup: GrooveSign = {
   format: 'vitrum-design',
   version: 2,
@@ -93,7 +93,7 @@ const seamsOf = (widthMm: number) => {
   }));
 };
 
-/** A board to start from: the words as single lines that fill it, under soft tube. */
+/** A board to start from: the words as single lines that fill it, under a soft dome. */
 export const newGroove = ({ name, text, readingDistanceMm, sizesMm }: NewJobAnswers): GrooveSign => {
   const { widthMm = grooveSizes[0].usualMm, heightMm = grooveSizes[1].usualMm } = sizesMm;
   const rows = text.split('\n');

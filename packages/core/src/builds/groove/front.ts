@@ -1,14 +1,13 @@
 import { rectRing, subtract, unite } from '../../base/outlines/index.js';
-import { adaptedHue, linearOf, type LinearRgb } from '../../light/colour/index.js';
+import { adaptedHue, type LinearRgb } from '../../light/colour/index.js';
 import type { Front } from '../common/front.js';
+import { carrierReflects } from './carrier-looks.js';
 import { plateOf } from './geometry.js';
 import type { GrooveResults } from './results.js';
 import { plateMarginMm } from './parts.js';
 
 /** What light falls on the carrier is seen on it: it is in the map, as the lines are. */
 const shown: LinearRgb = [1, 1, 1];
-/** What is seen through a clear sheet: the wall, a little darker. */
-const throughClear: LinearRgb = [0.5, 0.48, 0.43];
 /** A plate behind letters, unpainted or white. */
 const plateRgb: LinearRgb = [0.62, 0.6, 0.56];
 
@@ -16,7 +15,7 @@ const plateRgb: LinearRgb = [0.62, 0.6, 0.56];
 export const grooveFront = ({ geometry, assembly, design, glow, materials }: GrooveResults): Front => {
   const cover = {
     passes: shown,
-    reflects: materials.sheet.clear ? throughClear : linearOf(assembly.carrier.colour),
+    reflects: carrierReflects(assembly.carrier, materials),
   };
   const { outline, bounds } = geometry;
   const letters = assembly.carrier.kind === 'letters';

@@ -2,6 +2,7 @@ import {
   bandAlong,
   moveOutline,
   outlineBounds,
+  pointsOf,
   rectRing,
   solidParts,
   splitAlongAll,
@@ -78,17 +79,14 @@ export const bandsOf = (lines: readonly Pick<LitLine, 'points' | 'closed'>[], wi
   return bands.length === 1 ? bands[0]! : unite(bands.flat());
 };
 
+/** A drawn outline so wide, about its middle; none where no area is in the drawing. */
 const drawnOutline = (drawing: NonNullable<CarrierDesign['outline']>, widthMm: number): Outline => {
-  const rings = drawing.rings.map((numbers): Ring =>
-    Array.from({ length: numbers.length >> 1 }, (_, at): Point => [numbers[2 * at]!, numbers[2 * at + 1]!]),
-  );
-  const bounds = outlineBounds(rings)!;
-  const scale = widthMm / bounds.width;
-  return rings.map((ring) =>
-    ring.map(([x, y]): Point => [
-      (x - bounds.x - bounds.width / 2) * scale,
-      (y - bounds.y - bounds.height / 2) * scale,
-    ]),
+  const drawn = drawing.rings.map((numbers) => pointsOf(numbers));
+  const { x, y, width, height } = outlineBounds(drawn) ?? { x: 0, y: 0, width: 0, height: 0 };
+  if (!(width > 0 && height > 0)) return [];
+  const scale = widthMm / width;
+  return drawn.map((ring) =>
+    ring.map(([px, py]): Point => [(px - x - width / 2) * scale, (py - y - height / 2) * scale]),
   );
 };
 
@@ -133,10 +131,10 @@ const outlineOf = (
       );
     }
     case 'drawing': {
-      const { outline } = carrier;
-      return outline === null || outline === undefined || outline.rings.length === 0
+      const drawn = carrier.outline ? drawnOutline(carrier.outline, carrier.widthMm ?? 600) : [];
+      return drawn.length === 0
         ? failure({ path: pathOf(own.carrier.outline), message: 'is to be a drawing; load one with one closed line' })
-        : success(moveOutline(drawnOutline(outline, carrier.widthMm ?? 600), -asideX, -asideY));
+        : success(moveOutline(drawn, -asideX, -asideY));
     }
   }
 };

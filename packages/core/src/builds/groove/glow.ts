@@ -7,7 +7,6 @@ import {
   evennessOfPatches,
   hueDriftOf,
   judge,
-  linearOf,
   luminanceOf,
   type Evenness,
   type Glow,
@@ -16,6 +15,7 @@ import {
 import { bandLuminance } from '../../light/line/index.js';
 import type { LightShare } from '../../light/runs/index.js';
 import { alongLines, type AlongLines } from './along-lines.js';
+import { carrierReflects } from './carrier-looks.js';
 import type { GrooveGeometry } from './geometry.js';
 import { lightOut, type LightOut } from './light-out.js';
 import type { GrooveMaterials } from './materials.js';
@@ -266,11 +266,11 @@ export const grooveGlowOf = (inputs: GrooveGlowInputs): GrooveGlow => {
   const grid = gridOf(bounds, groove.litMm, limits);
   const { map, covered } = paint(grid, along, luminance, groove.litMm);
   const spill = spillOver(bounds, along, luminance, groove.litMm, groove.proudMm);
-  const carrierReflects = luminanceOf(linearOf(carrier.colour));
+  const reflects = luminanceOf(carrierReflects(carrier, materials));
   let carrierCdM2 = 0;
   for (let cell = 0; spill !== null && cell < map.length; cell += 1) {
     const lux = mapValue(spill.lux, spill.grid, cellMiddle(grid, cell));
-    const spilt = (lux * carrierReflects) / Math.PI;
+    const spilt = (lux * reflects) / Math.PI;
     map[cell]! += spilt * (1 - covered[cell]!);
     if (covered[cell] === 0) carrierCdM2 = Math.max(carrierCdM2, spilt);
   }

@@ -2,6 +2,13 @@ import type { GrooveMaterials } from './materials.js';
 import type { GrooveDesign } from './schema.js';
 import type { LineCover } from '../../light/line/index.js';
 
+/** Under a groove stay so many mm, and this share of the sheet; typical. */
+export const thinnestFloorMm = 1.5;
+const floorShare = 0.25;
+
+/** What should be left under a groove in a sheet so thick (mm). */
+export const leastFloorMm = (sheetMm: number): number => Math.max(thinnestFloorMm, floorShare * sheetMm);
+
 /** What lies in a groove, across it (mm). */
 export interface InGroove {
   readonly what: string;

@@ -2,16 +2,17 @@ import { set } from '../../document/design/index.js';
 import { fieldsIn } from '../../judging/results/index.js';
 import type { Insides } from '../common/fits-inside.js';
 import type { GrooveResults } from './results.js';
+import { roomBehind } from './room-behind.js';
 
 /** Air round what lies behind a carrier (mm). */
 const airMm = 10;
 
-/** Behind a carrier there is what its spacers leave. */
+/** Behind a carrier there is what it stands off the wall. */
 export const grooveInsides: Insides<GrooveResults> = {
-  room: ({ geometry: { bounds }, assembly: { carrier } }) => ({
-    widthMm: bounds.width,
-    heightMm: bounds.height,
-    depthMm: carrier.spacerMm,
+  room: (results) => ({
+    widthMm: results.geometry.bounds.width,
+    heightMm: results.geometry.bounds.height,
+    depthMm: roomBehind(results),
     covered: true,
   }),
   access: () => 'the carrier comes off its spacers',

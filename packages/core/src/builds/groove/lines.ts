@@ -4,6 +4,7 @@ import {
   measureLine,
   offset,
   outlineBounds,
+  pointsOf,
   roundCorners,
   simplify,
   simplifyLine,
@@ -13,7 +14,7 @@ import {
   type Ring,
 } from '../../base/outlines/index.js';
 import { failure, success, type Result } from '../../base/result.js';
-import { fieldsOf, pathOf } from '../../document/design/index.js';
+import { fieldsOf, mostDrawnLines, pathOf } from '../../document/design/index.js';
 import type { GrooveAssembly, LinesDesign } from './schema.js';
 
 const own = fieldsOf<GrooveAssembly>();
@@ -36,8 +37,6 @@ const followedMm = 0.05;
 const shortestMm = 5;
 /** So much line is followed in all (mm): more is a slip of the keyboard, not a sign. */
 const mostLineMm = 200_000;
-/** So many lines of one piece of artwork are followed. */
-export const mostLitLines = 400;
 
 type Raw = Omit<LitLine, 'number' | 'lengthMm'>;
 
@@ -64,14 +63,7 @@ const insets = (outline: Outline, setbackMm: number): readonly Raw[] =>
 const drawn = (design: LinesDesign): readonly Raw[] => {
   const { lines = [], scale = 1 } = design.drawn ?? {};
   return lines.map(({ points, closed, layer = '', roundMm = 0 }) => ({
-    points: roundCorners(
-      Array.from({ length: points.length >> 1 }, (_, at): Point => [
-        points[2 * at]! * scale,
-        points[2 * at + 1]! * scale,
-      ]),
-      closed,
-      roundMm,
-    ),
+    points: roundCorners(pointsOf(points, scale), closed, roundMm),
     closed,
     layer,
   }));
@@ -146,10 +138,10 @@ export const litLines = (
             ? `finds no room ${setbackMm} mm inside the outline; set the line less far back`
             : 'has no line in it; draw one, or say what it is to read',
     });
-  if (measured.length > mostLitLines)
+  if (measured.length > mostDrawnLines)
     return failure({
       path,
-      message: `has ${measured.length.toLocaleString('en')} lines; Vitrum follows up to ${mostLitLines}. Join them, or leave out what is not lit`,
+      message: `has ${measured.length.toLocaleString('en')} lines; Vitrum follows up to ${mostDrawnLines}. Join them, or leave out what is not lit`,
     });
   const totalMm = measured.reduce((sum, { lengthMm }) => sum + lengthMm * scale, 0);
   if (!(totalMm <= mostLineMm))

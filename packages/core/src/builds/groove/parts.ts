@@ -1,10 +1,8 @@
 import {
-  bandAlong,
   intersect,
   inOutline,
   outlineArea,
   outlineBounds,
-  unite,
   type Outline,
   type Point,
   type Ring,
@@ -12,7 +10,7 @@ import {
 import { sundry, type BoughtPart, type CutPart, type PartLayer, type PartShape } from '../../making/parts/index.js';
 import type { Catalogue } from '../../document/catalogue/index.js';
 import { flatLetter, layerOf, pinMarks } from '../letters/parts.js';
-import { plateOf, type GrooveGeometry } from './geometry.js';
+import { bandsOf, plateOf, type GrooveGeometry } from './geometry.js';
 import type { LitLine } from './lines.js';
 import type { GrooveFacts } from './results.js';
 import { linesMm } from './runs.js';
@@ -45,19 +43,7 @@ export const bitPaths = (
   if (over < 0.05) return plain;
   const shapes: PartShape[] = [];
   for (let band = over; band > 0; band -= 2 * bitMm * 0.9)
-    shapes.push(
-      ...unite([
-        ...bandAlong(
-          lines.filter(({ closed }) => !closed).map(({ points }) => points),
-          band,
-        ),
-        ...bandAlong(
-          lines.filter(({ closed }) => closed).map(({ points }) => points),
-          band,
-          true,
-        ),
-      ]).map((points): PartShape => ({ kind: 'path', points, closed: true })),
-    );
+    shapes.push(...bandsOf(lines, band).map((points): PartShape => ({ kind: 'path', points, closed: true })));
   return over > bitMm ? [...shapes, ...plain] : shapes;
 };
 

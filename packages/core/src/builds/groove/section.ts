@@ -126,6 +126,7 @@ export const grooveSectionAt = (
         name: 'behind',
         detail: carrier.spacerMm > 0 ? `${mm(carrier.spacerMm)} to the wall for wires` : 'flat on the wall',
         at: [rearZMm / 2, -heightMm / 4],
+        toWall: true,
       },
     ],
     rearZMm: rearZMm - wallDrawnMm,

@@ -5,7 +5,7 @@ import { bandLuminance } from '../../light/line/index.js';
 import type { BuildWork } from '../common/build.js';
 import { bestSeeds, givenLm, stripPrice, type RoughSeed } from '../common/seeds.js';
 import { bareOf } from './even-ways.js';
-import { grooveSize } from './groove-size.js';
+import { grooveSize, leastFloorMm } from './groove-size.js';
 import { lightOut } from './light-out.js';
 import type { GrooveResults } from './results.js';
 import { linesMm } from './runs.js';
@@ -39,12 +39,12 @@ export const grooveSeeds: BuildWork<GrooveResults['assembly'], never, GrooveResu
         const groove = grooveSize(design, tried);
         const fits =
           (cover === null || strip.widthMm <= cover.widthMm + 0.5) &&
-          groove.depthMm <= materials.sheet.thicknessMm - Math.max(1.5, materials.sheet.thicknessMm / 4);
+          groove.depthMm <= materials.sheet.thicknessMm - leastFloorMm(materials.sheet.thicknessMm);
         if (!fits && assembly.carrier.kind !== 'two-layer') return [];
         const way = lightOut({ groove }, { carrier: assembly.carrier, groove: design }, tried);
         return [
           {
-            kind: `${cover?.id ?? 'bare'}`,
+            kind: cover?.id ?? 'bare',
             cdM2: bandLuminance((givenLm(strip, results) / 1000) * way.out, groove.litMm, groove.cover),
             price:
               stripPrice(strip, metres) +

@@ -84,15 +84,17 @@ const cutSteps = ({ own, parts }: GrooveStepFacts): readonly ToldStep[] => {
       ),
       shows: { view: 'letters' },
     },
-    step(
-      'cut',
-      'holes',
-      `Drill ${counted(runs.holes.length, 'wire hole')}`,
-      clear
-        ? 'None goes through the sheet: wires lie on its back.'
-        : `${mm(wireHoleMm)} through the floor at both ends of every run, as drawn; from the front onto a block. Break their edges: wire chafes.`,
-      5 + 2 * runs.holes.length,
-    ),
+    ...(clear
+      ? []
+      : [
+          step(
+            'cut',
+            'holes',
+            `Drill ${counted(runs.holes.length, 'wire hole')}`,
+            `${mm(wireHoleMm)} through the floor at both ends of every run, as drawn; from the front onto a block. Break their edges: wire chafes.`,
+            5 + 2 * runs.holes.length,
+          ),
+        ]),
     {
       ...step(
         'cut',
@@ -180,7 +182,7 @@ const wire = ({ own, circuit }: GrooveStepFacts): readonly ToldStep[] => {
       'wire',
       'solder',
       `Wire ${counted(circuit.chains.length, 'chain')}: ${counted(circuit.wires.length, 'wire')} behind`,
-      `Every wire goes down a hole at its run’s end and along the back, never over an edge and never in the light. ${joiningWords(circuit)}`,
+      `${materials.sheet.clear ? 'Every wire lies on the back of the sheet' : 'Every wire goes down a hole at its run’s end and along the back'}, never over an edge and never in the light. ${joiningWords(circuit)}`,
       10,
       joiningCaution(circuit),
     ),
@@ -210,7 +212,7 @@ const wire = ({ own, circuit }: GrooveStepFacts): readonly ToldStep[] => {
             cover.form === 'tube'
               ? 'Press the tube in, caps on its ends'
               : 'Press the cover in, from one end to the other',
-            `Cut it ${mm(1)} long and press its ends together: it creeps back. Notch its inside where it will not bend. Not glued: it is the way to the strip.`,
+            `Cut it ${mm(1)} over its length and press its ends together: it creeps back. Notch its inside where it will not bend. Not glued: it is the way to the strip.`,
             20,
           ),
         ]),

@@ -211,6 +211,10 @@ export const countersLoose: Rule = ({ results }) => {
   };
 };
 
+/** By how much something is too long for its machine, in words. */
+export const overBedWords = ({ workability, materials: { tool } }: AssemblyResults): string =>
+  `It is ${mm(workability.overBedMm)} too long for ${tool.name.toLowerCase()} (${tool.bedWidthMm} × ${tool.bedHeightMm} mm)`;
+
 /** Artwork larger than the machine reaches. */
 export const overBed: Rule = ({ results, catalogue }) => {
   const { overBedMm } = results.workability;
@@ -231,7 +235,7 @@ export const overBed: Rule = ({ results, catalogue }) => {
     severity: 'fix',
     step: 'artwork',
     what: 'The artwork is larger than the machine reaches',
-    why: `It is ${mm(overBedMm)} too long for ${tool.name.toLowerCase()} (${tool.bedWidthMm} × ${tool.bedHeightMm} mm); cut it in parts, letter by letter.`,
+    why: `${overBedWords(results)}; cut it in parts, letter by letter.`,
     numbers: [{ label: 'too long by', value: overBedMm, unit: 'mm' }],
     where: results.lettering.bounds === null ? null : { view: 'front', rect: results.lettering.bounds },
     target: {

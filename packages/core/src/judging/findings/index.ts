@@ -17,7 +17,7 @@ import { stripsDiffer } from './strips-differ.js';
 import type { RuleContext, SignFinding } from './types.js';
 import type { SignResults } from '../results/index.js';
 
-export { overBed } from './artwork-rules.js';
+export { overBed, overBedWords } from './artwork-rules.js';
 export { changeStrip, evenlyOver, oneChange, suitableStrips } from './candidates.js';
 export { ofBuild, onSign, type SignCheck } from './for-build.js';
 export { readsAsLit } from './reads-as-lit.js';

@@ -13,6 +13,8 @@ export interface SectionLayer {
   readonly detail: string;
   /** Where a leader line points, in the section's axes. */
   readonly at: readonly [number, number];
+  /** It tells how far off the wall a build holds itself: what it hangs by tells that in its place. */
+  readonly toWall?: boolean;
 }
 
 /** A cut through the case, top to bottom, to scale. */

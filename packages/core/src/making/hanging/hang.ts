@@ -252,20 +252,22 @@ const heaviest = (fixings: readonly WallFixing[]): number =>
 
 const mateScrews = ({ mateLengthMm }: Cleat): number => Math.max(3, Math.ceil(mateLengthMm / mateEveryMm) + 1);
 
+/** From its rear to the wall: what it hangs by holds it off, or its build where that is more; spacers are as long as its build asks. */
+const offWallOf = ({ way, standsOffMm }: Pick<HangFacts, 'way' | 'standsOffMm'>, cleat: Cleat | null): number => {
+  if (way === null) return 0;
+  if (way === 'posts' || way === 'stands') return standsOffMm;
+  // Spacers in front of a cleat would take it off its mate.
+  if (way === 'cleat') return cleat?.footMm ?? 0;
+  return way === 'spacers' && standsOffMm > 0 ? standsOffMm : Math.max(standsOffMm, offWall[way]);
+};
+
 /** How an assembly hangs: its fixings with their loads, what they may carry, what holds on the sign. */
 export const hangOf = (facts: HangFacts, catalogue: Catalogue): Hang => {
   const { way, design, wall, assembly } = facts;
   const [first] = facts.bodies;
   const cleat =
     way === 'cleat' && design !== null && first !== undefined ? cleatOf(first, wall, design, catalogue) : null;
-  const offWallMm =
-    way === null
-      ? 0
-      : way === 'posts' || way === 'stands'
-        ? facts.standsOffMm
-        : cleat !== null
-          ? cleat.footMm
-          : offWall[way as keyof typeof offWall];
+  const offWallMm = offWallOf(facts, cleat);
   const fixings = facts.bodies.flatMap((body, index) => fixingsOf(body, index, facts, cleat, offWallMm, catalogue));
   const bodies = facts.bodies.map((body, index): PlacedBody => {
     const own = fixings.filter((each) => each.body === index);

@@ -86,6 +86,18 @@ const withBacker = (section: Section, body: PlacedBody, y: (mm: number) => numbe
   };
 };
 
+/** A slice without the wall that its build draws behind it, and without what is said of that. */
+const withoutWall = (section: Section): Section => {
+  const shapes = section.shapes.filter(({ role }) => role !== 'wall');
+  if (shapes.length === section.shapes.length) return section;
+  return {
+    ...section,
+    shapes,
+    layers: section.layers.filter(({ toWall }) => toWall !== true),
+    rearZMm: Math.min(...shapes.flatMap(({ ring }) => ring.map(([z]) => z))),
+  };
+};
+
 /**
  * A slice with what the assembly hangs by behind it: the wall, the battens of a cleat, plates and screws that it passes.
  * As it is where the assembly hangs letter by letter, or stands, or nothing is chosen.
@@ -94,9 +106,10 @@ export const hungSection = (taken: Section, hang: Hang | null, placing: Placing)
   const [body] = hang?.bodies ?? [];
   if (hang === null || body === undefined) return taken;
   const y = (mm: number): number => unplaced(placing, [placing.xMm, mm])[1];
-  const section = withBacker(taken, body, y);
   const { way } = hang;
-  if (body.carrier === null || way === null || way === 'feet' || way === 'chain') return section;
+  const backed = withBacker(taken, body, y);
+  if (body.carrier === null || way === null || way === 'feet' || way === 'chain') return backed;
+  const section = withoutWall(backed);
   const backZ = section.rearZMm + body.recessMm;
   const wallZ = section.rearZMm - hang.offWallMm;
   const x = ([px, py]: Point): number => unplaced(placing, [px, py])[0];
@@ -135,5 +148,8 @@ export const hungSection = (taken: Section, hang: Hang | null, placing: Placing)
       },
     ],
     rearZMm: wallZ - wallMm,
+    ...(section.near === undefined
+      ? {}
+      : { near: { ...section.near, rearZMm: Math.min(section.near.rearZMm, wallZ - wallMm) } }),
   };
 };

@@ -1,6 +1,6 @@
 import svgpath from 'svgpath';
 import { arcChords, cubicChords, ellipseRing, endpointArc, quadraticChords } from '../../../base/curves/index.js';
-import type { Point } from '../../../base/outlines/index.js';
+import { pointsOf, type Point } from '../../../base/outlines/index.js';
 import type { DrawnPath } from '../types.js';
 import { numbersIn } from './numbers.js';
 import { lengthIn } from './units.js';
@@ -66,10 +66,7 @@ const pathData = (d: string, flatness: number): ShapePaths => {
   return path.err ? null : found;
 };
 
-const pointsOf = (text: string): readonly Point[] => {
-  const all = numbersIn(text);
-  return Array.from({ length: all.length >> 1 }, (_, at): Point => [all[2 * at]!, all[2 * at + 1]!]);
-};
+const pointList = (text: string): readonly Point[] => pointsOf(numbersIn(text));
 
 const rectangle = (
   x: number,
@@ -143,7 +140,7 @@ export const shapePaths = ({ name, attributes }: Element, flatness: number): Sha
       ];
     case 'polygon':
     case 'polyline':
-      return [{ points: pointsOf(attributes['points'] ?? ''), closed: name === 'polygon' }];
+      return [{ points: pointList(attributes['points'] ?? ''), closed: name === 'polygon' }];
     default:
       return [];
   }

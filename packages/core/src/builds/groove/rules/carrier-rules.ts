@@ -2,6 +2,7 @@ import { inOutline, outlineArea, splitAlongAll, type CutLine, type Point } from 
 import { set } from '../../../document/design/index.js';
 import {
   overBed,
+  overBedWords,
   partOverSheet,
   wholeFront,
   type Candidate,
@@ -11,6 +12,7 @@ import {
 import { fieldsIn } from '../../../judging/results/index.js';
 import { askedFor } from '../../common/asked-for.js';
 import type { GrooveResults } from '../results.js';
+import { roomBehind } from '../room-behind.js';
 import { mm, placeAt } from './common.js';
 
 type PlacedSplit = NonNullable<GrooveResults['assembly']['carrier']['splits']>[number];
@@ -91,7 +93,7 @@ export const carrierOverBed: Rule<GrooveResults> = (context) => {
   return {
     ...found,
     what: `${results.geometry.parts.length > 1 ? 'A part of the carrier' : 'The carrier'} is larger than the machine reaches`,
-    why: found.why.replace(/; cut it in parts.*$/, '.'),
+    why: `${overBedWords(results)}.`,
     remedies: [splitInTwo(results), ...found.remedies],
   };
 };
@@ -244,10 +246,6 @@ export const boardWarps: Rule<GrooveResults> = ({ results, catalogue }) => {
 
 /** Wires and joints behind a carrier want so much room (mm); typical. */
 const wireRoomMm = 6;
-
-/** What its spacers, or what it hangs by, leave behind it. */
-const roomBehind = ({ assembly, hang }: GrooveResults): number =>
-  Math.max(assembly.carrier.spacerMm, hang?.offWallMm ?? 0);
 
 /** Flat on the wall, with holes and wires behind it. */
 export const noRoomBehind: Rule<GrooveResults> = ({ results }) => {

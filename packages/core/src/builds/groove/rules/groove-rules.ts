@@ -2,14 +2,12 @@ import { cutsThrough } from '../../../document/catalogue/index.js';
 import { set } from '../../../document/design/index.js';
 import type { Rule } from '../../../judging/findings/index.js';
 import { fieldsIn } from '../../../judging/results/index.js';
+import { leastFloorMm, thinnestFloorMm } from '../groove-size.js';
 import type { GrooveResults } from '../results.js';
 import { asAsked, inTheSlice, mm, one, otherCovers, placeAt, scaled, thickerSheet } from './common.js';
 
 /** Wider than what lies in it by so much more than its clearance it rattles (mm); typical. */
 const rattlesMm = 1;
-/** Under a groove stay so many mm, and this share of the board; typical. */
-const thinnestFloorMm = 1.5;
-const floorShare = 0.25;
 
 /** The widest thing that does not go in. */
 const overMm = ({ geometry: { groove } }: GrooveResults): number => Math.max(0, groove.holds[0]!.mm - groove.widthMm);
@@ -77,7 +75,7 @@ export const grooveLoose: Rule<GrooveResults> = ({ results }) => {
   };
 };
 
-const leastFloor = ({ geometry }: GrooveResults): number => Math.max(thinnestFloorMm, floorShare * geometry.sheetMm);
+const leastFloor = ({ geometry }: GrooveResults): number => leastFloorMm(geometry.sheetMm);
 const floorShort = (results: GrooveResults): number =>
   results.assembly.carrier.kind === 'two-layer' ? 0 : Math.max(0, leastFloor(results) - results.geometry.leftMm);
 
@@ -192,7 +190,7 @@ export const wallsThin: Rule<GrooveResults> = ({ results, catalogue }) => {
         ? 'Two grooves run into each other'
         : `Only ${mm(worst.mm)} of wall stay ${between <= edge ? 'between two grooves' : 'beside a groove'}`,
     why: meets
-      ? `${outside ? 'The groove' : 'They'} overlap${outside ? 's the edge' : ''} by ${mm(-worst.mm)}; ${mm(leastWallMm)} of wall should stay.`
+      ? `By ${mm(-worst.mm)}; ${mm(leastWallMm)} of wall should stay.`
       : `${materials.sheet.name} breaks out there as it is cut; ${mm(leastWallMm)} should stay: 2 mm, or half the depth of the groove (typical).`,
     numbers: [
       { label: 'wall', value: one(worst.mm), unit: 'mm' },

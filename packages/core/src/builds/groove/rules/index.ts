@@ -1,4 +1,4 @@
-import { oneChange, type Rule } from '../../../judging/findings/index.js';
+import { oneChange, wholeFront, type Rule } from '../../../judging/findings/index.js';
 import { fieldsIn } from '../../../judging/results/index.js';
 import { tooBright, tooDim } from '../../common/brightness-rules.js';
 import { gearFits } from '../../common/fits-inside.js';
@@ -16,7 +16,7 @@ import {
 } from './carrier-rules.js';
 import { otherCovers } from './common.js';
 import { bitTooWide, floorThin, grooveLoose, grooveNarrow, wallsThin } from './groove-rules.js';
-import { allLines, darkGaps, dotsShow, linesMelt } from './light-rules.js';
+import { darkGaps, dotsShow, linesMelt } from './light-rules.js';
 import { grooveBends, noGrooveStrip, runsUneven } from './run-rules.js';
 
 /** The checks of strip in a groove. */
@@ -37,7 +37,7 @@ export const grooveRules: readonly Rule<GrooveResults>[] = [
   dotsShow,
   darkGaps,
   linesMelt,
-  tooDim<GrooveResults>({ where: allLines, remedies: () => [] }),
+  tooDim<GrooveResults>({ where: wholeFront, remedies: () => [] }),
   tooBright<GrooveResults>({
     of: ({ glow }) => glow.overAllCdM2,
     lit: 'The rectangle round the lines, dark ground and all,',

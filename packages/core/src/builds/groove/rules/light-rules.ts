@@ -1,5 +1,7 @@
-import { changeStrip, suitableStrips, wholeFront, type Rule } from '../../../judging/findings/index.js';
+import { changeStrip, suitableStrips, type Rule } from '../../../judging/findings/index.js';
+import { luminanceOf } from '../../../light/colour/index.js';
 import { gapToTellApart } from '../../../light/line/index.js';
+import { carrierReflects } from '../carrier-looks.js';
 import type { GrooveResults } from '../results.js';
 import { mm, one, otherCovers, placeAt, scaled } from './common.js';
 
@@ -92,9 +94,10 @@ export const darkGaps: Rule<GrooveResults> = ({ results, catalogue }) => {
 };
 
 /** How much brighter than the carrier beside them lines are, no darker than what room light makes of it. */
-const contrastOf = ({ glow, design }: GrooveResults): number => {
+const contrastOf = ({ glow, design, assembly, materials }: GrooveResults): number => {
   const unlit = glow.daylight.find(({ ambient }) => ambient === design.brief.ambient);
-  const ground = glow.carrierCdM2 + ((unlit?.lux ?? 1) * 0.3) / Math.PI;
+  const ground =
+    glow.carrierCdM2 + ((unlit?.lux ?? 1) * luminanceOf(carrierReflects(assembly.carrier, materials))) / Math.PI;
   return glow.evenness.meanCdM2 / Math.max(0.01, ground);
 };
 
@@ -139,6 +142,3 @@ export const linesMelt: Rule<GrooveResults> = ({ results, catalogue }) => {
     ],
   };
 };
-
-/** Everything that shines, where a finding about all of it points. */
-export const allLines = wholeFront;
