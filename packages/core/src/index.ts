@@ -21,6 +21,7 @@ export {
 export {
   evenWays,
   isEven,
+  roomBehind,
   runsIn,
   unevenRuns,
   usualBack,

@@ -179,7 +179,7 @@ export const sharedHelp: HelpTexts = {
       usual: '20 %.',
     },
     Segments: {
-      what: 'Whether runs lie side by side across the supply, or two and two in series on twice the volts.',
+      what: 'Whether runs lie side by side across the supply, or in series on twice the volts, two and two or all in two groups.',
     },
     'Runs fed': {
       what: 'At which ends runs get their current; fed at both ends, the far end is as bright as the near one.',

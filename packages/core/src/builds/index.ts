@@ -59,6 +59,7 @@ export { evenWays, isEven, runsIn, unevenRuns, usualBareMm, type EvenChange } fr
 export type { LitLine } from './groove/lines.js';
 export { usualBack } from './groove/materials.js';
 export type { GrooveResults } from './groove/results.js';
+export { roomBehind } from './groove/room-behind.js';
 export type { CarrierDesign, GrooveAssembly, LinesDesign } from './groove/schema.js';
 export type { BackerDesign } from './letters/backer/schema.js';
 export type { LetterAssembly, LetterResults } from './letters/results.js';

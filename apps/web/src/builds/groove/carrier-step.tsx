@@ -1,4 +1,4 @@
-import { set, usualBack, type GrooveAssembly, type GrooveResults } from '@vitrum/core';
+import { roomBehind, set, usualBack, type GrooveAssembly, type GrooveResults } from '@vitrum/core';
 import { useId } from 'react';
 import { changeDesign } from '../../document/document-store';
 import { useFields } from '../../document/selection';
@@ -111,6 +111,7 @@ export const CarrierStep = () => {
   const { boards, panes } = useCatalogue();
   const own = useOwnOf<GrooveResults>('groove');
   const show = useLength();
+  const offWallMm = own === null ? 0 : roomBehind(own);
   const kind = useDesignValue(at.carrier.kind);
   const boardId = useDesignValue(at.carrier.boardId);
   const clearPanes = panes.filter(({ silver }) => silver === undefined);
@@ -148,7 +149,15 @@ export const CarrierStep = () => {
         />
       )}
       {kind !== 'letters' && <ShapeFields />}
-      <LengthField label="Off the wall" field={at.carrier.spacerMm} hint="for wires and joints behind it" />
+      <LengthField
+        label="Off the wall"
+        field={at.carrier.spacerMm}
+        hint={
+          own === null || offWallMm === own.assembly.carrier.spacerMm
+            ? 'for wires and joints behind it'
+            : `what it hangs by holds it ${show(offWallMm)} off`
+        }
+      />
       <ColourInput label="Front in" field={at.carrier.colour} />
       <GrooveFields own={own} />
       {kind !== 'letters' && <SeamFields />}

@@ -52,7 +52,7 @@ const Pairs = ({ evaluation }: { readonly evaluation: Evaluation }) => {
     <>
       <ul className="text-[13px]" aria-label="Pairs">
         {pairs.map(({ groups, segments, lengthsMm, volts }) => (
-          <li key={segments.join()} className="flex justify-between gap-2 border-b border-line">
+          <li key={segments.join()} className="flex flex-wrap justify-between gap-x-2 border-b border-line">
             <span>
               {namesOf(groups[0], all)} and {namesOf(groups[1], all)} in series, {show(lengthsMm[0])} and{' '}
               {show(lengthsMm[1])}

@@ -120,3 +120,13 @@ describe('findings of strip in a groove', () => {
     expect(findingOn(good, fonts, 'too-bright')).toBeNull();
   });
 });
+
+describe('24 V strip in series', () => {
+  it('takes a voltage that no supply gives: it is said so, and wired in parallel again', () => {
+    const design = changed(good, { 'power.arrangement': 'series-groups' });
+    const { finding, gone } = mendedBy(design, fonts, 'supply-too-small', 'all-parallel');
+    expect(finding.what).toBe('No supply in the catalogue gives 48 V');
+    expect(finding.why).toContain('in series strip takes twice its voltage');
+    expect(gone).toBe(true);
+  });
+});

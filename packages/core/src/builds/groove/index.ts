@@ -5,9 +5,20 @@ import { grooveCones } from './cones.js';
 import { grooveDemos, grooveSizes, newGroove } from './demos.js';
 import { grooveHanging } from './hung.js';
 import type { GrooveLaid, GrooveResults } from './results.js';
+import { roomBehind } from './room-behind.js';
 import { grooveSchema, type GrooveAssembly } from './schema.js';
 import { grooveSectionAt } from './section.js';
 import { grooveWork } from './work.js';
+
+/** From the wall to the rear of the carrier, below the groove that the slice shows. */
+const behindInSlice = (results: GrooveResults) => {
+  const { lowMm, highMm } = results.section.near ?? { lowMm: 0, highMm: 0 };
+  const { rearZMm } = results.geometry;
+  return {
+    fromZMm: rearZMm + results.assembly.carrier.spacerMm - roomBehind(results),
+    yMm: (lowMm + highMm) / 2,
+  };
+};
 
 /** Strip, or a tube, pressed into a groove that draws the line. */
 export const groove: Build<GrooveAssembly, GrooveLaid, GrooveResults, typeof grooveDemos> = {
@@ -28,9 +39,10 @@ export const groove: Build<GrooveAssembly, GrooveLaid, GrooveResults, typeof gro
   depth: (results) => ({
     field: fieldsIn(results).carrier.spacerMm,
     label: 'Off the wall',
-    mm: results.assembly.carrier.spacerMm,
+    mm: roomBehind(results),
     leastMm: 0,
     mostMm: 60,
+    at: behindInSlice(results),
   }),
   hanging: grooveHanging,
   soakPoints: openSoakPoints,

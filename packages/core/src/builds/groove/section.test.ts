@@ -5,6 +5,7 @@ import type { Section, SectionShape } from '../../light/section/index.js';
 import { changed, evaluatedCoarsely, inAssembly, lateSoup, testFonts } from '../../testing/harness.js';
 import { hungSection } from '../../making/hanging/index.js';
 import { grooveCones } from './cones.js';
+import { groove } from './index.js';
 import { grooveSectionAt } from './section.js';
 
 let fonts: FontBook;
@@ -184,6 +185,16 @@ describe('the slice as it hangs', () => {
     const { own, section } = hungOf({ 'carrier.spacerMm': 40, hanging: { way: 'cleat' } });
     expect(own.hang!.offWallMm).toBe(own.hang!.cleat!.thicknessMm);
     expect(wallAt(section)).toBeCloseTo(-own.hang!.cleat!.thicknessMm, 9);
+  });
+
+  it('tells its distance from the wall to the rear of the board', () => {
+    for (const hanging of [{ way: 'spacers' }, { way: 'cleat' }]) {
+      const { own, section } = hungOf({ 'carrier.spacerMm': 30, hanging });
+      const { mm, at } = groove.depth(own);
+      expect(at!.fromZMm).toBeCloseTo(wallAt(section), 9);
+      // Up to the rear face of the board.
+      expect(at!.fromZMm + mm).toBeCloseTo(0, 9);
+    }
   });
 
   it('pulls its fixings the harder the farther off it stands', () => {

@@ -52,6 +52,14 @@ export const oneChange = <Value>(id: string, label: string, field: FieldRef<Valu
   candidates: [{ label, change: [set(field, value)] } satisfies Candidate],
 });
 
+/** Series wiring given up. */
+export const allInParallel: Remedy = oneChange(
+  'all-parallel',
+  'Wire all segments in parallel',
+  inDesign.power.arrangement,
+  'parallel',
+);
+
 /** How far the light may differ before a strip is no longer taken for the like of another (share of its lumens). */
 const likeLumens = 0.35;
 

@@ -2,7 +2,7 @@ import type { SegmentRef } from '../../document/design/index.js';
 import { set } from '../../document/design/index.js';
 import { isInSeries, matchOf, segmentIndexOf, type SharedPair } from '../../power/circuit/index.js';
 import { fieldsIn, inDesign, type SignResults } from '../results/index.js';
-import { oneChange } from './candidates.js';
+import { allInParallel, oneChange } from './candidates.js';
 import { segmentPlace } from './places.js';
 import { splitToMatch } from './split-to-match.js';
 import type { Remedy, SignRule } from './types.js';
@@ -11,12 +11,6 @@ import type { Remedy, SignRule } from './types.js';
 const harms = 1.05;
 const burns = 1.1;
 
-const parallel: Remedy = oneChange(
-  'all-parallel',
-  'Wire all segments in parallel',
-  inDesign.power.arrangement,
-  'parallel',
-);
 const byLength: Remedy = oneChange('pair-by-length', 'Pair segments of like length', inDesign.power.seriesPairs, []);
 
 /** All segments in two groups of the same total, which need no mates. */
@@ -94,7 +88,7 @@ export const unequalSeries: SignRule = ({ results }) => {
     remedies: [
       ...cutForGroups(results),
       ...(results.design.power.arrangement === 'series-groups' ? [] : [byLength, inGroups, ...splitToMatch(results)]),
-      parallel,
+      allInParallel,
     ],
   };
 };
@@ -137,7 +131,7 @@ export const seriesImpossible: SignRule = ({ results }) => {
       read: (tried) => contradictions(tried).length,
       settled: (tried) => contradictions(tried).length === 0,
     },
-    remedies: [byLength, inGroups, ...splitToMatch(results), parallel],
+    remedies: [byLength, inGroups, ...splitToMatch(results), allInParallel],
   };
 };
 

@@ -1,8 +1,8 @@
 import { fontListings } from '../../artwork/lettering/index.js';
-import { fittingSupplies, leadDropShare, pairsOf } from '../../power/circuit/index.js';
+import { fittingSupplies, isInSeries, leadDropShare, pairsOf } from '../../power/circuit/index.js';
 import { set } from '../../document/design/index.js';
 import { fieldsIn, inDesign, type AssemblyResults, type SignResults } from '../results/index.js';
-import { changeStrip, higherVoltage, moreSupplies, oneChange, suitableStrips } from './candidates.js';
+import { allInParallel, changeStrip, higherVoltage, moreSupplies, oneChange, suitableStrips } from './candidates.js';
 import { wholeFront } from './places.js';
 import type { Remedy, Rule, SignRule } from './types.js';
 
@@ -22,6 +22,7 @@ export const supplyTooSmall =
     if (short <= 0) return null;
     const { circuit, assemblies, design } = results;
     const { supply } = circuit;
+    const inSeries = isInSeries(design.power);
     const wrongVoltage = supply !== null && supply.voltageV !== circuit.voltageV;
     const source = design.power.source ?? 'mains';
     const largest = fittingSupplies(catalogue, circuit.voltageV, design.brief, source).at(-1);
@@ -41,13 +42,15 @@ export const supplyTooSmall =
       step: 'power',
       what:
         supply === null
-          ? 'No supply in the catalogue carries this'
+          ? largest === undefined
+            ? `No supply in the catalogue gives ${circuit.voltageV} V`
+            : 'No supply in the catalogue carries this'
           : wrongVoltage
             ? 'The supply has the wrong voltage for the strip'
             : 'The supply is too small',
       why: wrongVoltage
         ? `The circuit takes ${circuit.voltageV} V, the supply gives ${supply.voltageV} V.`
-        : `${needed} W are needed with ${Math.round(design.power.headroomShare * 100)} % headroom; ${supply === null ? `the largest for ${circuit.voltageV} V here is ${largest?.watts ?? 0} W` : `this one gives ${supply.watts} W`}.`,
+        : `${needed} W are needed with ${Math.round(design.power.headroomShare * 100)} % headroom; ${supply === null ? (largest === undefined ? `${inSeries ? 'in series strip takes twice its voltage, and ' : ''}none is had for that here` : `the largest for ${circuit.voltageV} V here is ${largest.watts} W`) : `this one gives ${supply.watts} W`}.`,
       numbers: [
         { label: 'needed', value: circuit.neededWatts, unit: 'W' },
         { label: 'short by', value: short, unit: 'W' },
@@ -78,6 +81,7 @@ export const supplyTooSmall =
             ]
           : []),
         ...(source === 'mains' ? [] : [oneChange('mains', 'Feed it by the mains', inDesign.power.source, 'mains')]),
+        ...(inSeries && largest === undefined ? [allInParallel] : []),
         ...higherVoltage(results, catalogue),
         ...lighter,
         ...lessStrip(results),
