@@ -264,7 +264,7 @@ export {
 export type { LetterRuns, LightRuns, LightShare, Segment } from './light/runs/index.js';
 export { shareStructure, seededRandom, type Random } from './base/maths/index.js';
 export { measureLine, pointsOf } from './base/outlines/index.js';
-export { stripDifferences, type StripDifference } from './document/catalogue/index.js';
+export { shareSupply, stripDifferences, type StripDifference } from './document/catalogue/index.js';
 export type { Outline, Point, Rect, Ring } from './base/outlines/index.js';
 export type { Packing, PlacedPiece } from './making/packing/index.js';
 export type { BoughtPart, CutPart, Parts } from './making/parts/index.js';

@@ -9,6 +9,9 @@ export const help: HelpTexts = {
     },
     'In from the outline': { what: 'How far the line lies inside the outline.', usual: '8–15 mm.' },
     'Lines scaled': { what: 'All lines larger or smaller about their middle, to make runs come out even.' },
+    Layer: {
+      what: 'What this line belongs to: lines of one layer may have strip and colour of their own, on the step Light.',
+    },
     'Corners rounded': {
       what: 'How far the corners of this line are rounded, where there is room.',
       usual: 'What strip and cover bend to.',

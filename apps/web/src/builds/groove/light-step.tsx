@@ -11,6 +11,7 @@ import { CutsField } from '../../steps/cuts-field';
 import { HoldFields } from '../../steps/hold-fields';
 import { PhotometryField } from '../../steps/photometry-field';
 import { Button } from '../../ui/button';
+import { LayerFields } from './layer-fields';
 import { useLength } from '../../view/use-length';
 
 /** Every run made whole cuts, at a click: the ways that were tried. */
@@ -59,7 +60,7 @@ const Runs = ({ own }: { readonly own: GrooveResults }) => {
               <td>{run.segment ?? '–'}</td>
               <td className="text-right">{show(run.roomMm)}</td>
               <td className="text-right">{show(run.lengthMm)}</td>
-              <td className="text-right">{Math.round(run.lengthMm / own.materials.strip.cutPitchMm)}</td>
+              <td className="text-right">{Math.round(run.lengthMm / run.cutPitchMm)}</td>
               <td className="text-right">{show(run.bareMm)}</td>
             </tr>
           ))}
@@ -99,6 +100,7 @@ export const LightStep = () => {
         otherwise={usualBareMm}
         hint="of each run, both ends together"
       />
+      {own !== null && <LayerFields own={own} />}
       {own !== null && <Runs own={own} />}
       <HoldFields />
       <CutsField />

@@ -122,10 +122,11 @@ const thinned = (points: readonly Place[], mm: number): readonly Place[] => {
 export const toDrawOn = (lines: readonly LitLine[], [atX, atY]: Place, name: string): Drawn => ({
   name,
   scale: 1,
-  lines: lines.map(({ points, closed }) => {
+  lines: lines.map(({ points, closed, layer }) => {
     const places = (closed ? [...points, points[0]!] : points).map(([x, y]): Place => [x - atX, y - atY]);
     const few = thinned(places, drawnOnMm);
-    return { points: [...numbersOf(closed ? few.slice(0, -1) : few)], closed };
+    const own = { points: [...numbersOf(closed ? few.slice(0, -1) : few)], closed };
+    return layer === '' ? own : { ...own, layer };
   }),
 });
 

@@ -117,12 +117,13 @@ export const LineOverlay = ({ own, view }: OverlayProps) => {
   const chosen = useChosenLine(({ line }) => line);
   const drawn = useDesignValue(useFields<GrooveAssembly>().lines.drawn);
   if (assembly.lines.from !== 'drawn' || !drawn || step !== 'artwork') return null;
+  const line = drawn.lines[chosen];
+  const strip = materials.layers.find(({ layer }) => layer === (line?.layer ?? ''))?.strip ?? materials.strip;
   const lying: Lying = {
     scale: drawn.scale * (assembly.lines.scale ?? 1),
     at: geometry.linesAt,
-    cutPitchMm: materials.strip.cutPitchMm,
+    cutPitchMm: strip.cutPitchMm,
   };
-  const line = drawn.lines[chosen];
   const places = line === undefined ? [] : placesOf(line);
   const shown = places.length <= mostPoints ? places : [];
   const ring = line?.closed === true ? [...shown, ...shown.slice(0, 1)] : shown;

@@ -12,6 +12,8 @@ export interface DrawnShape {
   readonly layer: string;
   /** How its area is told where its lines cross; `null` for lines that are only drawn. */
   readonly fill: FillBy | null;
+  /** Of lines that are only drawn, how their colour is written; left out where the file tells none. */
+  readonly stroke?: string;
   readonly paths: readonly DrawnPath[];
   /** Only what lies in here is seen. */
   readonly clip: Outline | null;

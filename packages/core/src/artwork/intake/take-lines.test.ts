@@ -40,6 +40,14 @@ describe('lines taken in', () => {
     expect(asDrawnLines(taken(text), 'two.svg')).toMatchObject({ name: 'two.svg', scale: 1 });
   });
 
+  it('are told apart by their colour where a layer has several', () => {
+    const line = (d: string, colour: string): string => `<path d="${d}" fill="none" stroke="${colour}"/>`;
+    const text = svg(`<g id="word">${line('M0 0H50', 'red')}${line('M0 20H80', '#00f')}</g>${line('M0 40H60', 'red')}`);
+    const { lines, layers } = taken(text);
+    expect(lines.map(({ layer }) => layer).sort()).toEqual(['', 'word #00f', 'word red']);
+    expect([...layers].sort()).toEqual(['', 'word #00f', 'word red']);
+  });
+
   it('are joined where their ends meet, curves followed', () => {
     const { lines, changes } = taken(svg(stroke('M0 50 Q50 0 100 50') + stroke('M100.05 50 H150')));
     expect(lines).toHaveLength(1);

@@ -40,6 +40,15 @@ const thinned = (lines: readonly DrawnLine[], mm: number): readonly DrawnLine[] 
     points: line.closed ? (simplify([line.points], mm)[0] ?? line.points) : simplifyLine(line.points, mm),
   }));
 
+/** Strokes of several colours in one layer are told apart by them: each is a layer of its own. */
+const byColour = (shapes: readonly DrawnShape[]): readonly DrawnShape[] => {
+  const colours = new Map<string, Set<string>>();
+  for (const { layer, stroke = '' } of shapes) colours.set(layer, (colours.get(layer) ?? new Set()).add(stroke));
+  return shapes.map((shape) =>
+    colours.get(shape.layer)!.size > 1 ? { ...shape, layer: `${shape.layer} ${shape.stroke ?? ''}`.trim() } : shape,
+  );
+};
+
 /** Lines of the shapes that are only drawn, ends joined layer by layer. */
 const linesOf = (shapes: readonly DrawnShape[], gapMm: number) => {
   const layers = [...new Set(shapes.map(({ layer }) => layer))];
@@ -77,10 +86,7 @@ export const takeLines = (file: DrawingFile, options: IntakeOptions): Result<Tak
   const { shapes, sizeStated, notes } = read.value;
   const wanted = shapes.filter(({ layer }) => options.layers === null || options.layers.includes(layer));
   const areas = wanted.filter(({ fill }) => fill !== null).length;
-  const { lines: all, joints } = linesOf(
-    wanted.filter(({ fill }) => fill === null),
-    options.gapMm,
-  );
+  const { lines: all, joints } = linesOf(byColour(wanted.filter(({ fill }) => fill === null)), options.gapMm);
   const long = all.filter(({ points, closed }) => measureLine(points, closed).lengthMm >= dustMm);
   const dust = all.length - long.length;
   if (long.length === 0)
@@ -107,7 +113,7 @@ export const takeLines = (file: DrawingFile, options: IntakeOptions): Result<Tak
     })),
     widthMm: width,
     heightMm: height,
-    layers: [...new Set(shapes.map(({ layer }) => layer))],
+    layers: [...new Set(fine.map(({ layer }) => layer))],
     sizeStated,
     areas,
     notes,

@@ -1,4 +1,3 @@
-import { emitterMmOf, type Strip } from '../../document/catalogue/index.js';
 import { measureLine, type Point } from '../../base/outlines/index.js';
 import type { LightShare } from '../../light/runs/index.js';
 import { NearCells } from './near-cells.js';
@@ -18,6 +17,13 @@ export interface AlongLines {
   readonly lmPerMm: Float64Array;
 }
 
+/** What an LED of a segment gives as it is set (lm), how wide it is, and where its light goes. */
+export interface SegmentLight {
+  readonly lmPerLed: number;
+  readonly emitterMm: number;
+  readonly way: Pick<LightOut, 'out' | 'straight'>;
+}
+
 /** So many places over one LED pitch, so far apart at the most (mm), and so many in all. */
 const placesPerPitch = 6;
 const farthestMm = 2;
@@ -32,9 +38,7 @@ const reachDepths = 6;
 export const alongLines = (
   { lines, groove }: GrooveGeometry,
   runs: GrooveRuns,
-  strip: Strip,
-  lmPerLed: number,
-  { out, straight }: LightOut,
+  lights: readonly SegmentLight[],
   { fluxShare }: LightShare,
 ): AlongLines => {
   const measured = lines.map(({ points, closed }) => ({ line: measureLine(points, closed), closed }));
@@ -64,7 +68,6 @@ export const alongLines = (
   });
   const find = placeFinder(field, 4 * step);
   const depth = Math.max(0.5, groove.overStripMm);
-  const emitter = Math.max(emitterMmOf(strip), step);
   const kernels = measured.map((_, index) => kernelOf(depth, field.stepMm[starts[index]!]!));
   for (let led = 0; led < runs.leds.count; led += 1) {
     const at = find([runs.leds.x[led]!, runs.leds.y[led]!]);
@@ -72,11 +75,13 @@ export const alongLines = (
     const index = field.line[at]!;
     const [start, own, { closed }] = [starts[index]!, counts[index]!, measured[index]!];
     const mm = field.stepMm[at]!;
+    const { lmPerLed, emitterMm, way } = lights[runs.leds.segment[led]!]!;
+    const { out, straight } = way;
     const lm = lmPerLed * fluxShare[led]! * out;
     const place = at - start;
     spread(field.lmPerMm, { start, own, closed }, place, kernels[index]!, (lm * (1 - straight)) / mm);
     if (straight === 0) continue;
-    const half = Math.max(0, Math.round(emitter / mm / 2 - 0.5));
+    const half = Math.max(0, Math.round(Math.max(emitterMm, step) / mm / 2 - 0.5));
     for (let by = -half; by <= half; by += 1) {
       const raw = Math.min(own - 1, Math.max(0, place + by));
       field.lmPerMm[start + raw]! += (lm * straight) / ((2 * half + 1) * mm);

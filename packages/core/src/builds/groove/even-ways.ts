@@ -22,8 +22,8 @@ export const isEven = ({ segment, bareMm }: GrooveRun, mostMm: number): boolean 
 const gapShare = 0.6;
 
 /** Stretches that are runs: long enough for strip, or nearly so. */
-export const runsIn = ({ runs, materials }: Pick<GrooveResults, 'runs' | 'materials'>): readonly GrooveRun[] =>
-  runs.stretches.filter(({ segment, roomMm }) => segment !== null || roomMm >= gapShare * materials.strip.cutPitchMm);
+export const runsIn = ({ runs }: Pick<GrooveResults, 'runs'>): readonly GrooveRun[] =>
+  runs.stretches.filter(({ segment, roomMm, cutPitchMm }) => segment !== null || roomMm >= gapShare * cutPitchMm);
 
 /** Runs that are not. */
 export const unevenRuns = (results: GrooveResults): readonly GrooveRun[] =>
@@ -52,7 +52,8 @@ export const evenWays = (results: GrooveResults): readonly EvenChange[] => {
   const stretches = runsIn(results);
   const { width, height } = geometry.bounds;
   const ways = evenRuns(
-    stretches.map(({ roomMm, freeStart, freeEnd, round }, index) => ({
+    stretches.map(({ roomMm, freeStart, freeEnd, round, cutPitchMm }, index) => ({
+      cutPitchMm,
       id: String(index),
       lengthMm: Math.max(0, roomMm - slackMm),
       // A ring is made larger or smaller: its sides move by less than half of what its length does.

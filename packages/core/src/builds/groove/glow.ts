@@ -2,10 +2,10 @@ import type { Brief } from '../../document/design/index.js';
 import { outlineBounds, type Point, type Rect } from '../../base/outlines/index.js';
 import { cellMiddle, gridOver, mapValue, type Grid } from '../../base/raster/index.js';
 import {
-  colourOf,
   daylightOf,
   evennessOfPatches,
   hueDriftOf,
+  type HueDrift,
   judge,
   luminanceOf,
   type Evenness,
@@ -15,9 +15,10 @@ import {
 import { bandLuminance } from '../../light/line/index.js';
 import type { LightShare } from '../../light/runs/index.js';
 import { alongLines, type AlongLines } from './along-lines.js';
+import { kindLights, type KindLights } from './kind-lights.js';
 import { carrierReflects } from './carrier-looks.js';
 import type { GrooveGeometry } from './geometry.js';
-import { lightOut, type LightOut } from './light-out.js';
+import type { LightOut } from './light-out.js';
 import type { GrooveMaterials } from './materials.js';
 import type { GrooveRuns } from './runs.js';
 import type { GrooveAssembly } from './schema.js';
@@ -164,6 +165,7 @@ const cellsNear = (
 const paint = (grid: Grid, along: AlongLines, luminance: Float64Array, litMm: number) => {
   const cells = grid.columns * grid.rows;
   const map = new Float32Array(cells);
+  const line = new Int16Array(cells).fill(-1);
   const covered = new Float32Array(cells);
   const nearest = new Float32Array(cells).fill(Infinity);
   const half = litMm / 2;
@@ -177,10 +179,11 @@ const paint = (grid: Grid, along: AlongLines, luminance: Float64Array, litMm: nu
       if (share <= 0) return;
       nearest[cell] = away;
       covered[cell] = share;
+      line[cell] = along.line[at]!;
       // Edges of lines are as bright as what of their cell they cover.
       map[cell] = luminance[at]! * share;
     });
-  return { map, covered };
+  return { map, covered, line };
 };
 
 /** Every so manieth place is enough where they may be so far apart (mm). */
@@ -235,6 +238,68 @@ const darkShareOf = (patches: readonly Patch[], mean: number): number => {
   return total > 0 ? dark / total : 0;
 };
 
+/** Lines of unlike light are each as even as they are by themselves: brought to one mean before they are judged together. */
+const alike = (
+  luminance: Float64Array,
+  { line }: AlongLines,
+  { kinds, ofLine }: KindLights,
+  linesCdM2: readonly number[],
+  lengths: readonly number[],
+  mean: number,
+): Float64Array => {
+  if (kinds.length === 1) return luminance;
+  const [sums, totals] = [kinds.map(() => 0), kinds.map(() => 0)];
+  ofLine.forEach((kind, at) => {
+    sums[kind]! += linesCdM2[at]! * lengths[at]!;
+    totals[kind]! += lengths[at]!;
+  });
+  const factors = sums.map((sum, kind) => (sum > 0 ? (mean * totals[kind]!) / sum : 1));
+  return luminance.map((value, at) => value * factors[ofLine[line[at]!]!]!);
+};
+
+/** Luminance of lines of each light by itself: zero on the others. */
+const byKind = (
+  luminance: Float64Array,
+  { line }: AlongLines,
+  { kinds, ofLine }: KindLights,
+): readonly Float64Array[] =>
+  kinds.length === 1
+    ? [luminance]
+    : kinds.map((_, kind) => luminance.map((value, at) => (ofLine[line[at]!] === kind ? value : 0)));
+
+/**
+ * Hues of lines of several lights, cell by cell, against the hue of the first: a line has its own, and beside lines what falls there of
+ * each is mixed.
+ */
+const ownHues = (
+  grid: Grid,
+  line: Int16Array,
+  { kinds, ofLine }: KindLights,
+  luxOf: (kind: number, cell: number) => number,
+): HueDrift => {
+  const { columns, rows } = grid;
+  const base = kinds[0]!.hue;
+  const factors = new Float32Array(3 * columns * rows);
+  for (let cell = 0; cell < columns * rows; cell += 1) {
+    const shown = line[cell]!;
+    const shares = shown >= 0 ? [] : kinds.map((_, kind) => luxOf(kind, cell));
+    const total = shares.reduce((sum, each) => sum + each, 0);
+    for (let part = 0; part < 3; part += 1) {
+      const own =
+        shown >= 0
+          ? kinds[ofLine[shown]!]!.hue[part]!
+          : total > 0
+            ? shares.reduce((sum, each, kind) => sum + each * kinds[kind]!.hue[part]!, 0) / total
+            : base[part]!;
+      factors[3 * cell + part] = own / Math.max(leastHue, base[part]!);
+    }
+  }
+  return { columns, rows, factors };
+};
+
+/** No channel of the first hue counts as less than this, for others are told against it. */
+const leastHue = 1e-3;
+
 /** Luminance of lines so long, spread over the rectangle round them. */
 const overAll = ({ lines, groove }: GrooveGeometry, totalMm: number, meanCdM2: number): number => {
   const round = outlineBounds(lines.map(({ points }) => points));
@@ -248,10 +313,13 @@ export const grooveGlowOf = (inputs: GrooveGlowInputs): GrooveGlow => {
   const { brief, carrier, design, geometry, materials, runs, share, limits } = inputs;
   const { groove, bounds } = geometry;
   const { strip } = materials;
-  const way = lightOut(geometry, { carrier, groove: design }, materials);
-  const colour = colourOf(brief.light, strip);
-  const lmPerLed = colour.lumensPerM / strip.ledsPerM;
-  const along = alongLines(geometry, runs, strip, lmPerLed, way, share);
+  const lights = kindLights(brief, { carrier, groove: design }, geometry, materials, runs);
+  const { hue, light } = lights.kinds[0]!;
+  const ofSegment = lights.ofSegment.map((kind) => lights.kinds[kind]!.light);
+  const used = [...new Set(lights.ofLine)].map((kind) => lights.kinds[kind]!.light.way);
+  // Dots are told where they show most.
+  const way = used.reduce((worst, each) => (each.dotContrast > worst.dotContrast ? each : worst), used[0] ?? light.way);
+  const along = alongLines(geometry, runs, ofSegment, share);
   const luminance = along.lmPerMm.map((lm) => bandLuminance(lm, groove.litMm, groove.cover));
   const [sums, lengths] = [geometry.lines.map(() => 0), geometry.lines.map(() => 0)];
   for (let at = 0; at < along.count; at += 1) {
@@ -261,27 +329,42 @@ export const grooveGlowOf = (inputs: GrooveGlowInputs): GrooveGlow => {
   const linesCdM2 = sums.map((sum, line) => (lengths[line]! > 0 ? sum / lengths[line]! : 0));
   const totalMm = lengths.reduce((sum, each) => sum + each, 0);
   const mean = totalMm > 0 ? sums.reduce((sum, each) => sum + each, 0) / totalMm : 0;
-  const patches = patchesOf(along, luminance, Math.max(patchMm, patchPitches * runs.ledPitchMm));
+  const patches = patchesOf(
+    along,
+    alike(luminance, along, lights, linesCdM2, lengths, mean),
+    Math.max(patchMm, patchPitches * runs.ledPitchMm),
+  );
   const evenness = evennessOf(patches, mean, inputs, way);
   const grid = gridOf(bounds, groove.litMm, limits);
-  const { map, covered } = paint(grid, along, luminance, groove.litMm);
-  const spill = spillOver(bounds, along, luminance, groove.litMm, groove.proudMm);
+  const { map, covered, line } = paint(grid, along, luminance, groove.litMm);
+  const spills = byKind(luminance, along, lights).map((own) =>
+    spillOver(bounds, along, own, groove.litMm, groove.proudMm),
+  );
+  const luxOf = (kind: number, cell: number): number => {
+    const spill = spills[kind];
+    return spill ? mapValue(spill.lux, spill.grid, cellMiddle(grid, cell)) : 0;
+  };
   const reflects = luminanceOf(carrierReflects(carrier, materials));
   let carrierCdM2 = 0;
-  for (let cell = 0; spill !== null && cell < map.length; cell += 1) {
-    const lux = mapValue(spill.lux, spill.grid, cellMiddle(grid, cell));
+  for (let cell = 0; spills[0] !== null && cell < map.length; cell += 1) {
+    const lux = spills.reduce((sum, _, kind) => sum + luxOf(kind, cell), 0);
     const spilt = (lux * reflects) / Math.PI;
     map[cell]! += spilt * (1 - covered[cell]!);
     if (covered[cell] === 0) carrierCdM2 = Math.max(carrierCdM2, spilt);
   }
-  const emittedLm = share.fluxShare.reduce((sum, each) => sum + each, 0) * lmPerLed;
+  let [emittedLm, outLm] = [0, 0];
+  share.fluxShare.forEach((each, led) => {
+    const own = ofSegment[runs.leds.segment[led]!]!;
+    emittedLm += each * own.lmPerLed;
+    outLm += each * own.lmPerLed * own.way.out;
+  });
   const daylight = daylightOf(evenness.meanCdM2, way.unlitReflects);
   return {
     grid,
     luminance: map,
     letters: covered,
-    hue: colour.hue,
-    drift: hueDriftOf(runs, share, strip, grid),
+    hue,
+    drift: lights.kinds.length > 1 ? ownHues(grid, line, lights, luxOf) : hueDriftOf(runs, share, strip, grid),
     evenness,
     verdict: judge(evenness, daylight, brief),
     spots: [],
@@ -293,7 +376,7 @@ export const grooveGlowOf = (inputs: GrooveGlowInputs): GrooveGlow => {
     way,
     darkShare: darkShareOf(patches, mean),
     overAllCdM2: overAll(geometry, totalMm, mean),
-    outLm: emittedLm * way.out,
+    outLm,
     linesCdM2,
     carrierCdM2,
   };

@@ -1,4 +1,5 @@
-import type { GrooveMaterials } from './materials.js';
+import type { Strip } from '../../document/catalogue/index.js';
+import { allStrips, type GrooveMaterials } from './materials.js';
 import type { GrooveDesign } from './schema.js';
 import type { LineCover } from '../../light/line/index.js';
 
@@ -47,11 +48,15 @@ const onEdgeTighter = 0.5;
 /** What a groove holds and how large that makes it; a width or a depth that the design states stands. */
 export const grooveSize = (
   groove: GrooveDesign,
-  { strip, cover, sheet }: Pick<GrooveMaterials, 'strip' | 'cover' | 'sheet'>,
+  materials: Pick<GrooveMaterials, 'strip' | 'layers' | 'cover' | 'sheet'>,
 ): GrooveSize => {
+  const { cover, sheet } = materials;
+  const strips = allStrips(materials);
+  const most = (of: (strip: Strip) => number): number => Math.max(...strips.map(of));
   const edge = groove.lies === 'edge';
-  const stripAcrossMm = edge ? strip.heightMm : strip.widthMm;
-  const stripHighMm = edge ? strip.widthMm : strip.heightMm;
+  // One bit cuts all grooves: as wide and as deep as the largest strip asks for.
+  const stripAcrossMm = most(({ heightMm, widthMm }) => (edge ? heightMm : widthMm));
+  const stripHighMm = most(({ heightMm, widthMm }) => (edge ? widthMm : heightMm));
   const holds = [
     { what: 'the strip', mm: stripAcrossMm },
     { what: 'a soldered joint', mm: stripAcrossMm + solderOverMm },
@@ -89,6 +94,9 @@ export const grooveSize = (
         : sheet.clear
           ? Math.max(0.5, sheet.thicknessMm - depthMm)
           : Math.max(0.2, depthMm - stripHighMm),
-    bendRadiusMm: Math.max(strip.bendRadiusMm * (edge ? onEdgeTighter : 1), cover?.bendRadiusMm ?? 0),
+    bendRadiusMm: Math.max(
+      most(({ bendRadiusMm }) => bendRadiusMm) * (edge ? onEdgeTighter : 1),
+      cover?.bendRadiusMm ?? 0,
+    ),
   };
 };

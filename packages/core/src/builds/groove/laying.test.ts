@@ -136,7 +136,7 @@ describe('the size of a groove', () => {
 
   it('is that of the widest thing in it: an end cap more than its tube', () => {
     const cover = shippedCatalogue.covers.find(({ id }) => id === 'soft-tube-8')!;
-    const size = grooveSize({ ...assembly!.groove, clearanceMm: 0.3 }, { strip, cover, sheet });
+    const size = grooveSize({ ...assembly!.groove, clearanceMm: 0.3 }, { strip, layers: [], cover, sheet });
     expect(size.holds[0]).toEqual({ what: 'its end cap', mm: 9.5 });
     expect(size.widthMm).toBeCloseTo(9.8, 9);
     expect(size.depthMm).toBeCloseTo(cover.heightMm - cover.proudMm, 9);
@@ -144,15 +144,15 @@ describe('the size of a groove', () => {
 
   it('is deeper for strip on its edge, which bends more tightly', () => {
     const bare = { ...assembly!.groove, coverId: null };
-    const flat = grooveSize(bare, { strip, cover: null, sheet });
-    const edge = grooveSize({ ...bare, lies: 'edge' }, { strip, cover: null, sheet });
+    const flat = grooveSize(bare, { strip, layers: [], cover: null, sheet });
+    const edge = grooveSize({ ...bare, lies: 'edge' }, { strip, layers: [], cover: null, sheet });
     expect(edge.depthMm - flat.depthMm).toBeCloseTo(strip.widthMm - strip.heightMm, 9);
     expect(edge.bendRadiusMm).toBeCloseTo(flat.bendRadiusMm / 2, 9);
   });
 
   it('too shallow lets the cover stand out the more', () => {
     const cover = shippedCatalogue.covers.find(({ id }) => id === 'soft-dome-8')!;
-    const size = grooveSize({ ...assembly!.groove, depthMm: 6 }, { strip, cover, sheet });
+    const size = grooveSize({ ...assembly!.groove, depthMm: 6 }, { strip, layers: [], cover, sheet });
     expect(size.proudMm).toBeCloseTo(cover.proudMm + size.wantedDepthMm - 6, 9);
   });
 });

@@ -1,6 +1,6 @@
 import { luminanceOf, linearOf } from '../../light/glow/index.js';
 import { grooveLight, pitchLeft } from '../../light/line/index.js';
-import { emitterMmOf } from '../../document/catalogue/index.js';
+import { emitterMmOf, type Strip } from '../../document/catalogue/index.js';
 import type { GrooveGeometry } from './geometry.js';
 import type { GrooveMaterials } from './materials.js';
 import type { GrooveAssembly } from './schema.js';
@@ -36,7 +36,8 @@ const bars = (emitterMm: number, pitchMm: number): number => {
 export const lightOut = (
   { groove }: Pick<GrooveGeometry, 'groove'>,
   { carrier, groove: design }: Pick<GrooveAssembly, 'carrier' | 'groove'>,
-  { strip, cover, sheet }: GrooveMaterials,
+  { cover, sheet }: Pick<GrooveMaterials, 'cover' | 'sheet'>,
+  strip: Strip,
 ): LightOut => {
   const pitchMm = 1000 / strip.ledsPerM;
   const { overStripMm } = groove;

@@ -7,8 +7,11 @@ import {
   type Catalogue,
   type CommonMaterials,
   type Cover,
+  type Strip,
   type Stuff,
 } from '../../document/catalogue/index.js';
+import type { OwnStrip } from '../../light/runs/index.js';
+import type { LitLine } from './lines.js';
 import type { GrooveAssembly } from './schema.js';
 
 /** What a groove is cut into, board or clear sheet, as far as the groove goes by it. */
@@ -32,7 +35,26 @@ export interface GrooveMaterials extends CommonMaterials {
   /** The back layer, or the plate behind letters; none of one board or sheet. */
   readonly back: Board | null;
   readonly cover: Cover | null;
+  /** Layers of the lines that have strip of their own. */
+  readonly layers: readonly LayerStrip[];
 }
+
+/** The strip of a layer, and what it is set to. */
+export interface LayerStrip extends OwnStrip {
+  readonly layer: string;
+}
+
+/** What a line has of its own; null where it has the strip of the assembly, set as the brief says. */
+export const ownStripOf = (
+  { layers }: Pick<GrooveMaterials, 'layers'>,
+  { layer }: Pick<LitLine, 'layer'>,
+): OwnStrip | null => layers.find((each) => each.layer === layer) ?? null;
+
+/** Every kind of strip that lines may have, the assembly’s own first. */
+export const allStrips = ({ strip, layers }: Pick<GrooveMaterials, 'strip' | 'layers'>): readonly Strip[] => [
+  strip,
+  ...layers.map((each) => each.strip),
+];
 
 /** What grooves are cut with, and what lies behind them, unless a design says otherwise. */
 export const usualBit = 'bit-3';
@@ -62,8 +84,16 @@ const sheetOf = (
 /** Finds every item that strip in a groove names; each unknown id becomes a problem with its field. */
 export const findGrooveMaterials = (assembly: GrooveAssembly, catalogue: Catalogue): Result<GrooveMaterials> => {
   const { light, carrier, groove, artwork } = assembly;
+  const layers = (light.layers ?? []).map(({ layer, stripId, colour }, index): Result<LayerStrip> => {
+    const own = findItem(catalogue.strips, stripId, `light.layers.${index}.stripId`);
+    return own.ok
+      ? success({ layer, strip: own.value, light: colour === undefined ? null : { kind: 'rgb', colour } })
+      : own;
+  });
+  const wrong = layers.find((each) => !each.ok);
+  if (wrong !== undefined) return wrong;
   const layered = carrier.kind === 'two-layer' || carrier.kind === 'letters';
-  const found = foundAll<Omit<GrooveMaterials, 'workpiece'>>({
+  const found = foundAll<Omit<GrooveMaterials, 'workpiece' | 'layers'>>({
     strip: findItem(catalogue.strips, light.stripId, 'light.stripId'),
     tool: findItem(catalogue.tools, artwork.toolId ?? usualBit, 'artwork.toolId'),
     sheet: sheetOf(carrier.boardId, carrier.kind, catalogue),
@@ -76,5 +106,10 @@ export const findGrooveMaterials = (assembly: GrooveAssembly, catalogue: Catalog
   if (!found.ok) return found;
   const { sheet, tool } = found.value;
   const workpiece = { stuff: sheet.stuff, thicknessMm: sheet.thicknessMm, name: sheet.name };
-  return success({ ...found.value, tool: toolIn(tool, workpiece), workpiece });
+  return success({
+    ...found.value,
+    tool: toolIn(tool, workpiece),
+    workpiece,
+    layers: layers.flatMap((each) => (each.ok ? [each.value] : [])),
+  });
 };

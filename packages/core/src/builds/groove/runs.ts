@@ -1,12 +1,14 @@
 import { measureLine, type Point } from '../../base/outlines/index.js';
 import { failure, success, type Result } from '../../base/result.js';
+import type { Strip } from '../../document/catalogue/index.js';
 import { fieldsOf, pathOf } from '../../document/design/index.js';
 import { layAlong, maxLeds, withCuts, type LaidSegment } from '../../light/laying/index.js';
-import type { LightRuns, Point3, Segment, StripCorner } from '../../light/runs/index.js';
+import type { LightRuns, OwnStrip, Point3, Segment, StripCorner } from '../../light/runs/index.js';
 import { clearStretches, type LinePiece } from './clear-stretches.js';
 import { wiringOrder } from './wiring-order.js';
 import type { GrooveGeometry } from './geometry.js';
-import type { GrooveMaterials } from './materials.js';
+import type { GrooveSize } from './groove-size.js';
+import { ownStripOf, type GrooveMaterials } from './materials.js';
 import type { GrooveAssembly, GrooveLightDesign } from './schema.js';
 
 const own = fieldsOf<GrooveAssembly>();
@@ -17,6 +19,8 @@ export interface GrooveRun {
   readonly line: number;
   readonly roomMm: number;
   readonly lengthMm: number;
+  /** Of the strip that it takes. */
+  readonly cutPitchMm: number;
   /** Without strip, at both ends together (mm). */
   readonly bareMm: number;
   /** Whether it begins and ends at a free end of its line, which may be moved. */
@@ -50,7 +54,7 @@ export interface GrooveRuns extends LightRuns {
 /** A hole takes a pair of wires with what they are joined by (mm); typical. */
 export const wireHoleMm = 6;
 
-const segmentOf = (laid: LaidSegment, number: number, zMm: number, ledsPerM: number): Segment => {
+const segmentOf = (laid: LaidSegment, number: number, zMm: number, ledsPerM: number, own: OwnStrip | null): Segment => {
   const path = laid.path.map(([x, y]): Point3 => [x, y, zMm]);
   return {
     number,
@@ -62,6 +66,7 @@ const segmentOf = (laid: LaidSegment, number: number, zMm: number, ledsPerM: num
     normal: [0, 0, 1],
     on: 'letter',
     ledCount: Math.round((laid.lengthMm * ledsPerM) / 1000),
+    ...(own === null ? {} : { own: { strip: own.strip, light: own.light } }),
   };
 };
 
@@ -88,7 +93,9 @@ const stretchOf = (
   piece: LinePiece & { readonly lengthMm: number },
   laid: ReturnType<typeof layAlong>['stretches'][number],
   segment: number | null,
+  cutPitchMm: number,
 ): GrooveRun => ({
+  cutPitchMm,
   line: piece.line,
   roomMm: laid.roomMm,
   lengthMm: laid.lengthMm,
@@ -116,29 +123,33 @@ const inWiringOrder = (segments: readonly LaidSegment[], entry: Point): readonly
     entry,
   ).map(({ piece, reversed }) => (reversed ? reversedOf(segments[piece]!) : segments[piece]!));
 
-/**
- * Strip along the lines, whole cuts, clear of each other where lines meet; numbered in the order in which pieces are wired with least wire
- * from where the lead comes in. Fails when there are too many LEDs.
- */
-export const grooveRuns = (
-  { lines, groove, ledZMm }: GrooveGeometry,
-  light: GrooveLightDesign,
-  { strip, cover }: GrooveMaterials,
-  [entryX, entryY]: Point3,
-): Result<GrooveRuns> => {
-  const ledPitchMm = 1000 / strip.ledsPerM;
-  const pieces = clearStretches(lines, groove.widthMm).map((piece) => ({
-    ...piece,
-    lengthMm: measureLine(piece.points, piece.closed).lengthMm,
-  }));
-  const laid = layAlong(
+/** Lines that have the same strip, set alike. */
+interface Kind {
+  readonly strip: Strip;
+  readonly own: OwnStrip | null;
+  readonly lines: ReadonlySet<number>;
+}
+
+/** Lines by their strip and its light, the assembly’s own first. */
+const kindsOf = (lines: GrooveGeometry['lines'], materials: GrooveMaterials): readonly Kind[] => {
+  const found = new Map<OwnStrip | null, Set<number>>([[null, new Set()]]);
+  for (const line of lines) {
+    const own = ownStripOf(materials, line);
+    found.set(own, (found.get(own) ?? new Set()).add(line.number));
+  }
+  return [...found].map(([own, numbers]) => ({ own, strip: own?.strip ?? materials.strip, lines: numbers }));
+};
+
+/** Strip of one kind along its pieces of line. */
+const layKind = (pieces: readonly LinePiece[], strip: Strip, groove: GrooveSize, coated: boolean) =>
+  layAlong(
     pieces.map(({ points, closed }) => ({ points, closed })),
     {
       stripWidthMm: groove.stripAcrossMm,
       cutPitchMm: strip.cutPitchMm,
-      ledPitchMm,
+      ledPitchMm: 1000 / strip.ledsPerM,
       bendRadiusMm: groove.bendRadiusMm,
-      coated: cover !== null,
+      coated,
       modules: false,
       keepOff: [],
       startMm: 0,
@@ -147,8 +158,34 @@ export const grooveRuns = (
       leftOut: new Set(),
     },
   );
-  const segments = inWiringOrder(laid.segments, [entryX, entryY]);
-  const numberOf = new Map(segments.map(({ number }, index) => [number, index + 1]));
+
+/**
+ * Strip along the lines, whole cuts, clear of each other where lines meet; numbered in the order in which pieces are wired with least wire
+ * from where the lead comes in. Fails when there are too many LEDs.
+ */
+export const grooveRuns = (
+  { lines, groove, ledZMm }: GrooveGeometry,
+  light: GrooveLightDesign,
+  materials: GrooveMaterials,
+  [entryX, entryY]: Point3,
+): Result<GrooveRuns> => {
+  const { cover } = materials;
+  const pieces = clearStretches(lines, groove.widthMm).map((piece) => ({
+    ...piece,
+    lengthMm: measureLine(piece.points, piece.closed).lengthMm,
+  }));
+  const laid = kindsOf(lines, materials).map((kind) => {
+    const own = pieces.filter(({ line }) => kind.lines.has(line));
+    return { ...kind, pieces: own, ...layKind(own, kind.strip, groove, cover !== null) };
+  });
+  // One kind after the other, so that a chain is of one: each in the order in which it is wired with least wire.
+  const segments: (LaidSegment & { readonly kind: Kind })[] = [];
+  const numbers = laid.map((kind) => {
+    const last = segments.at(-1)?.path.at(-1) ?? [entryX, entryY];
+    const first = segments.length;
+    segments.push(...inWiringOrder(kind.segments, last).map((each) => ({ ...each, kind })));
+    return new Map(segments.slice(first).map(({ number }, index) => [number, first + index + 1]));
+  });
   const leds = segments.flatMap((each, segment) => each.leds.map((led) => ({ ...led, segment })));
   if (leds.length > maxLeds)
     return failure({
@@ -156,7 +193,9 @@ export const grooveRuns = (
       message: `gives ${leds.length.toLocaleString('en')} LEDs; Vitrum lights up to ${maxLeds.toLocaleString('en')} in one design`,
     });
   const whole: GrooveRuns = {
-    segments: segments.map((each, index) => segmentOf(each, index + 1, ledZMm, strip.ledsPerM)),
+    segments: segments.map((each, index) =>
+      segmentOf(each, index + 1, ledZMm, each.kind.strip.ledsPerM, each.kind.own),
+    ),
     leds: {
       count: leds.length,
       x: Float64Array.from(leds, ({ at }) => at[0]),
@@ -168,16 +207,23 @@ export const grooveRuns = (
     alongX: Float64Array.from(leds, ({ along }) => along[0]),
     alongY: Float64Array.from(leds, ({ along }) => along[1]),
     stripMm: segments.reduce((sum, { lengthMm }) => sum + lengthMm, 0),
-    ledPitchMm,
+    ledPitchMm: Math.max(...laid.map(({ strip }) => 1000 / strip.ledsPerM)),
     rowPitchMm: null,
     throwMm: groove.overStripMm,
-    corners: laid.corners,
-    stretches: laid.stretches.map((each) =>
-      stretchOf(pieces[each.path]!, each, each.segment === null ? null : (numberOf.get(each.segment) ?? null)),
+    corners: laid.flatMap(({ corners }) => corners),
+    stretches: laid.flatMap((kind, at) =>
+      kind.stretches.map((each) =>
+        stretchOf(
+          kind.pieces[each.path]!,
+          each,
+          each.segment === null ? null : (numbers[at]!.get(each.segment) ?? null),
+          kind.strip.cutPitchMm,
+        ),
+      ),
     ),
     holes: [],
   };
-  const runs = withCuts(whole, light.cuts ?? [], strip.cutPitchMm);
+  const runs = withCuts(whole, light.cuts ?? [], materials.strip.cutPitchMm);
   return success({ ...runs, holes: wireHolesOf(runs.segments) });
 };
 

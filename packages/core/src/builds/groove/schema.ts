@@ -116,6 +116,17 @@ const light = z
     stripId: id,
     ...stripHold,
     photometry,
+    layers: z
+      .array(
+        z.looseObject({
+          layer: z.string().max(120),
+          stripId: id,
+          colour: colour.optional().describe('What a strip that mixes is set to. Left out: the light of the brief.'),
+        }),
+      )
+      .max(24)
+      .optional()
+      .describe('Layers of the lines that have another strip, or another colour, than the rest.'),
     bareMm: lengthMm(0, 200)
       .optional()
       .describe('So much of a run may stay without strip, both ends together. Left out: 6.'),

@@ -1,3 +1,4 @@
+import { shareSupply } from '../../document/catalogue/index.js';
 import { set } from '../../document/design/index.js';
 import { fieldsIn } from '../../judging/results/index.js';
 import { suitableStrips } from '../../judging/findings/index.js';
@@ -31,7 +32,12 @@ export const grooveSeeds: BuildWork<GrooveResults['assembly'], never, GrooveResu
   const forLines = { ...aim, wantedCdM2: Math.max(aim.wantedCdM2, aim.leastCdM2), mostCdM2: aim.mostCdM2 / litShare };
   const covers = materials.sheet.clear ? [null] : catalogue.covers;
   const seeds = suitableStrips(results, catalogue)
-    .filter((strip) => strip.form !== 'modules' && strip.addressable !== true)
+    .filter(
+      (strip) =>
+        strip.form !== 'modules' &&
+        strip.addressable !== true &&
+        materials.layers.every((each) => shareSupply(each.strip, strip)),
+    )
     .flatMap((strip) =>
       covers.flatMap((cover): readonly RoughSeed[] => {
         const tried = { ...materials, strip, cover };
@@ -41,7 +47,7 @@ export const grooveSeeds: BuildWork<GrooveResults['assembly'], never, GrooveResu
           (cover === null || strip.widthMm <= cover.widthMm + 0.5) &&
           groove.depthMm <= materials.sheet.thicknessMm - leastFloorMm(materials.sheet.thicknessMm);
         if (!fits && assembly.carrier.kind !== 'two-layer') return [];
-        const way = lightOut({ groove }, { carrier: assembly.carrier, groove: design }, tried);
+        const way = lightOut({ groove }, { carrier: assembly.carrier, groove: design }, tried, strip);
         return [
           {
             kind: cover?.id ?? 'bare',

@@ -50,4 +50,4 @@ export type {
   WallFinish,
   Wire,
 } from './types.js';
-export { padsOf, stripDifferences, type StripDifference } from './strip-change.js';
+export { padsOf, shareSupply, stripDifferences, type StripDifference } from './strip-change.js';

@@ -14,6 +14,10 @@ export interface StripDifference {
 export const padsOf = (strip: Strip): number =>
   strip.addressable === true ? 3 : strip.colour === 'white' ? 2 : channelLights(strip).length + 1;
 
+/** Whether one supply and one controller can drive both: strip of one voltage, switched or told by data alike. */
+export const shareSupply = (one: Strip, other: Strip): boolean =>
+  one.voltageV === other.voltageV && (one.addressable === true) === (other.addressable === true);
+
 const coloursOf = ({ colour, addressable }: Strip): string =>
   `${colour === 'white' ? 'white' : colour === 'rgb' ? 'red, green, blue' : 'red, green, blue and white'}${addressable === true ? ', by pixel' : ''}`;
 

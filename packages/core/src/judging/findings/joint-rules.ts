@@ -51,13 +51,12 @@ interface Thick {
 }
 
 /** Wires soldered to strip whose pads they are too thick for. */
-const tooThick = ({ circuit, assemblies }: SignResults): readonly Thick[] =>
+const tooThick = ({ circuit }: SignResults): readonly Thick[] =>
   circuit.joint.kind !== 'solder'
     ? []
     : circuit.wires.flatMap((run) =>
         run.ends.flatMap((end) => {
-          const segment = end === 'lead' ? undefined : circuit.segments[end.segment];
-          const strip = segment === undefined ? undefined : assemblies[segment.assembly]?.materials.strip;
+          const strip = end === 'lead' ? undefined : circuit.segments[end.segment]?.strip;
           return strip !== undefined && strip.form !== 'modules' && coreMm(run.wire.areaMm2) > thickestCoreMm(strip)
             ? [{ run, strip }]
             : [];

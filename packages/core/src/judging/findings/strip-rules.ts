@@ -1,3 +1,4 @@
+import { stripsOf } from '../../light/runs/index.js';
 import { inDesign, type AssemblyResults, type SignResults } from '../results/index.js';
 import { changeStrip, oneChange, suitableStrips } from './candidates.js';
 import { wholeFront, wholeSign } from './places.js';
@@ -7,28 +8,31 @@ import type { Rule, SignRule } from './types.js';
 export const bareOutdoors: Rule = ({ results, catalogue }) => {
   const { exposure } = results.design.brief;
   const { strip } = results.materials;
-  if (exposure === 'indoors' || strip.protection !== 'bare') return null;
+  const bareMetres = ({ materials, runs }: AssemblyResults): number =>
+    stripsOf(materials.strip, runs)
+      .filter((each) => each.strip.protection === 'bare')
+      .reduce((sum, each) => sum + each.runs.stripMm / 1000, 0);
+  const bare = bareMetres(results);
+  if (exposure === 'indoors' || (strip.protection !== 'bare' && bare === 0)) return null;
   const coated = [...suitableStrips(results, catalogue)].sort(
     (a, b) =>
       Number(b.voltageV === strip.voltageV) - Number(a.voltageV === strip.voltageV) ||
       Math.abs(a.lumensPerM - strip.lumensPerM) - Math.abs(b.lumensPerM - strip.lumensPerM),
   );
-  const bareMetres = (tried: AssemblyResults): number =>
-    tried.materials.strip.protection === 'bare' ? tried.runs.stripMm / 1000 : 0;
   return {
     id: 'bare-outdoors',
     severity: exposure === 'outdoors' ? 'stop' : 'fix',
     step: 'light',
     what: exposure === 'outdoors' ? 'Bare strip in an outdoor sign' : 'Bare strip in a damp place',
-    why: `${(results.runs.stripMm / 1000).toFixed(2)} m of uncoated strip; damp corrodes its pads and may short them.`,
-    numbers: [{ label: 'bare strip', value: results.runs.stripMm / 1000, unit: 'm' }],
+    why: `${bare.toFixed(2)} m of uncoated strip; damp corrodes its pads and may short them.`,
+    numbers: [{ label: 'bare strip', value: bare, unit: 'm' }],
     where: wholeFront(results),
     target: {
       label: 'bare strip',
       better: 'lower',
       unit: 'm',
       read: bareMetres,
-      settled: (tried) => tried.materials.strip.protection !== 'bare',
+      settled: (tried) => tried.materials.strip.protection !== 'bare' && bareMetres(tried) === 0,
     },
     remedies: coated.slice(0, 2).map((strip) => ({ ...changeStrip(results, [strip]), id: `coated-${strip.id}` })),
   };

@@ -1,18 +1,12 @@
-import type { Strip } from '../../document/catalogue/index.js';
+import { shareSupply } from '../../document/catalogue/index.js';
 import type { AssemblyResults, SignResults } from '../results/index.js';
 import { changeStrip } from './candidates.js';
 import { wholeSign } from './places.js';
 import type { SignRule } from './types.js';
 
-const isPixels = ({ addressable }: Strip): boolean => addressable === true;
-
-/** Whether two strips can hang on one supply and one controller. */
-const goTogether = (one: Strip, other: Strip): boolean =>
-  one.voltageV === other.voltageV && isPixels(one) === isPixels(other);
-
 /** Assemblies whose strip cannot share what the one before all has. */
 const strangersTo = (one: AssemblyResults, { assemblies }: SignResults): readonly AssemblyResults[] =>
-  assemblies.filter(({ materials }) => !goTogether(materials.strip, one.materials.strip));
+  assemblies.filter(({ materials }) => !shareSupply(materials.strip, one.materials.strip));
 const strangers = (results: SignResults): readonly AssemblyResults[] => {
   const [first] = results.assemblies;
   return first === undefined ? [] : strangersTo(first, results);
@@ -29,7 +23,7 @@ export const stripsDiffer: SignRule = ({ results, catalogue }) => {
   const same = catalogue.strips
     .filter(
       (each) =>
-        goTogether(each, strip) &&
+        shareSupply(each, strip) &&
         each.colour === other.colour &&
         (results.design.brief.exposure === 'indoors' || each.protection !== 'bare'),
     )

@@ -45,7 +45,7 @@ export const withCuts = <Runs extends LightRuns>(runs: Runs, cuts: readonly Segm
   for (const { segment: wanted, atMm } of cuts) {
     const index = cut.segments.findIndex(({ number }) => number === wanted);
     const own = cut.segments[index];
-    const at = own === undefined ? null : markNear(own.lengthMm, atMm, cutPitchMm);
+    const at = own === undefined ? null : markNear(own.lengthMm, atMm, own.own?.strip.cutPitchMm ?? cutPitchMm);
     if (own === undefined || at === null) continue;
     const { leds } = cut;
     const segment = leds.segment.slice();

@@ -5,6 +5,8 @@ export interface DrawnRun {
   readonly id: string;
   readonly lengthMm: number;
   readonly ends: 0 | 1 | 2;
+  /** Of its strip, where that is not the one that most have (mm). */
+  readonly cutPitchMm?: number;
 }
 
 /** What even runs are held to. */
@@ -43,7 +45,8 @@ export interface EvenWay {
 
 const hairMm = 1e-6;
 
-const asIs = ({ id, lengthMm }: DrawnRun, scale: number, { cutPitchMm, bareMm }: EvenLimits): EvenRun => {
+const asIs = (run: DrawnRun, scale: number, { cutPitchMm: usualMm, bareMm }: EvenLimits): EvenRun => {
+  const { id, lengthMm, cutPitchMm = usualMm } = run;
   const afterMm = lengthMm * scale;
   const snapped = snapToCut(afterMm, cutPitchMm);
   return {
@@ -60,7 +63,8 @@ const asIs = ({ id, lengthMm }: DrawnRun, scale: number, { cutPitchMm, bareMm }:
 const withEndsMoved = (run: DrawnRun, scale: number, limits: EvenLimits): EvenRun => {
   const now = asIs(run, scale, limits);
   if (now.even || run.ends === 0) return now;
-  const { cutPitchMm, bareMm, mostMovedMm } = limits;
+  const { bareMm, mostMovedMm } = limits;
+  const { cutPitchMm = limits.cutPitchMm } = run;
   const shorter = now.bareMm - bareMm;
   const longer = cutPitchMm - now.bareMm;
   const grows = longer < shorter || now.cuts === 0;
@@ -88,10 +92,11 @@ const wayOf = (runs: readonly DrawnRun[], scale: number, moves: boolean, limits:
 };
 
 /** Scales at which some run begins or ceases to come out even: the nearest to 1 that serves is one of them, or 1 itself. */
-const scalesToTry = (runs: readonly DrawnRun[], { cutPitchMm, bareMm, mostScaled }: EvenLimits): readonly number[] => {
+const scalesToTry = (runs: readonly DrawnRun[], limits: EvenLimits): readonly number[] => {
+  const { bareMm, mostScaled } = limits;
   const [low, high] = [1 - mostScaled, 1 + mostScaled];
   const scales = [1];
-  for (const { lengthMm } of runs) {
+  for (const { lengthMm, cutPitchMm = limits.cutPitchMm } of runs) {
     if (lengthMm <= 0) continue;
     const last = Math.ceil((lengthMm * high) / cutPitchMm);
     for (let cuts = Math.max(1, Math.floor((lengthMm * low) / cutPitchMm)); cuts <= last; cuts += 1)

@@ -1,8 +1,15 @@
 import type { Outline } from '../../base/outlines/index.js';
-import type { Channel } from '../../document/catalogue/index.js';
+import type { Channel, Strip } from '../../document/catalogue/index.js';
+import type { Brief } from '../../document/design/index.js';
 
 /** A point in the case, mm: x right, y up from the middle, z from the back toward the face. */
 export type Point3 = readonly [number, number, number];
+
+/** Strip of another kind than the rest of its assembly, and the light that it is set to, where that is its own too. */
+export interface OwnStrip {
+  readonly strip: Strip;
+  readonly light: Brief['light'] | null;
+}
 
 /** One cut segment of strip. */
 export interface Segment {
@@ -20,6 +27,8 @@ export interface Segment {
   /** Room the strip could not fill for want of a cut mark (mm), shared between both ends. */
   readonly leftoverMm: number;
   readonly ledCount: number;
+  /** Left out: it is the strip of its assembly, set as the brief says. */
+  readonly own?: OwnStrip;
 }
 
 /** LEDs at their true places, one column a quantity; `segment` is an index into the segments. */

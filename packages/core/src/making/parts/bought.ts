@@ -2,7 +2,7 @@ import { distinctItems, type Catalogue, type Strip, type Wire } from '../../docu
 import { boughtAs, jointPieces, type Circuit } from '../../power/circuit/index.js';
 import type { Brief, PowerDesign } from '../../document/design/index.js';
 import { sum } from '../../base/maths/index.js';
-import type { LightRuns } from '../../light/runs/index.js';
+import { stripsOf, type LightRuns, type StripOf } from '../../light/runs/index.js';
 import type { BoughtPart } from './types.js';
 
 /** Strip that an assembly uses, and how it is held. */
@@ -51,10 +51,14 @@ const drives = ({ drive }: Circuit): readonly BoughtPart[] =>
         ],
   );
 
+const kindsIn = (assemblies: readonly StripUse[]): readonly StripOf[] =>
+  assemblies.flatMap(({ strip, runs }) => stripsOf(strip, runs));
+
 /** All strip of a sign, each kind once. */
 const strips = (assemblies: readonly StripUse[]): readonly BoughtPart[] =>
-  distinctItems(assemblies.map(({ strip }) => strip)).map((strip): BoughtPart => {
-    const stripM = sum(assemblies.filter((each) => each.strip.id === strip.id).map(({ runs }) => runs.stripMm / 1000));
+  distinctItems(kindsIn(assemblies).map(({ strip }) => strip)).map((strip): BoughtPart => {
+    const own = kindsIn(assemblies).filter((each) => each.strip.id === strip.id);
+    const stripM = sum(own.map(({ runs }) => runs.stripMm / 1000));
     return {
       id: strip.id,
       name: strip.name,

@@ -53,8 +53,8 @@ export interface ChainFacts {
   readonly wires: readonly WireRun[];
   readonly groups: Groups;
   readonly setGroups: Groups;
-  /** How far each channel of a strip is turned up for the brief’s light. */
-  readonly levelsOf: (strip: Strip) => readonly number[];
+  /** How far each channel of a segment is turned up for its light. */
+  readonly levelsOf: (segment: WiredSegment) => readonly number[];
   /** By chain. */
   readonly supplyOf: readonly number[];
   readonly fuseOf: (chain: number) => number | null;
@@ -64,8 +64,9 @@ export interface ChainFacts {
 export const chainsOf = (facts: ChainFacts): readonly Chain[] => {
   const { plan, wires, groups, setGroups, levelsOf, supplyOf, fuseOf } = facts;
   return plan.chains.map((segments, index): Chain => {
-    const { strip } = facts.segments[segments[0]!]!;
-    const { least, most, volts, dimmest, shift } = extremesOf(segments, groups, setGroups, strip, levelsOf(strip));
+    const first = facts.segments[segments[0]!]!;
+    const { strip } = first;
+    const { least, most, volts, dimmest, shift } = extremesOf(segments, groups, setGroups, strip, levelsOf(first));
     const feeds = wires.filter(
       ({ chain, from, carries }) => chain === index + 1 && from === 'lead' && carries !== 'data' && carries !== 'minus',
     );

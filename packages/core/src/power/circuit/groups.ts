@@ -98,12 +98,14 @@ export const groupOfLeds = (
 export const fluxShares = (
   groupOf: Uint32Array,
   groups: Groups,
-  weights: readonly number[],
+  weightsOf: (segment: number) => readonly number[],
   levelOf: (segment: number) => number,
   isTold: (group: number) => boolean,
 ): Float64Array =>
   Float64Array.from(groupOf, (group) =>
-    isTold(group) ? levelOf(groups.segment[group]!) * weighed(groups.shares, weights, group) : 0,
+    isTold(group)
+      ? levelOf(groups.segment[group]!) * weighed(groups.shares, weightsOf(groups.segment[group]!), group)
+      : 0,
   );
 
 /** Mean power of the strip as it is set: each channel’s own for the part of the time that it is on. */

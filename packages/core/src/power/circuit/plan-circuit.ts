@@ -1,6 +1,7 @@
 import { channelsOf, type Catalogue, type Strip } from '../../document/catalogue/index.js';
 import type { Brief, PowerDesign } from '../../document/design/index.js';
 import { sum } from '../../base/maths/index.js';
+import { stripsOf, wattsOfRuns } from '../../light/runs/index.js';
 import { chooseWire, leadDropShare, pairOhm } from './choose-supply.js';
 import { chooseDrive, type DriveNeeds } from './choose-controller.js';
 import { backsOf, leadCoresOf } from './cores.js';
@@ -14,11 +15,11 @@ import type { SignRuns } from './sign-runs.js';
 /** What is planned before anything is solved: chains, what each draws, leads, wires, what drives it all. */
 export const planCircuit = (brief: Brief, power: PowerDesign, catalogue: Catalogue, sign: SignRuns) => {
   const { segments, assemblies } = sign;
-  const strips = assemblies.map(({ strip }) => strip);
+  const strips = assemblies.flatMap(({ strip, runs }) => stripsOf(strip, runs).map((each) => each.strip));
   const [first] = strips;
   if (first === undefined) throw new Error('a sign without assemblies has no circuit');
   const voltageV = first.voltageV * (isInSeries(power) ? 2 : 1);
-  const nominalWatts = sum(assemblies.map(({ runs, strip }) => (runs.stripMm / 1000) * strip.wattsPerM));
+  const nominalWatts = sum(assemblies.map(({ runs, strip }) => wattsOfRuns(strip, runs)));
   const longestMm = ({ maxRunMm }: Strip): number => maxRunMm * (power.feed === 'both-ends' ? 2 : 1);
   const planned = planWiring({ sign, power, longestMm });
   const ampsOf = (chain: readonly number[]): number =>
@@ -68,6 +69,7 @@ export const planCircuit = (brief: Brief, power: PowerDesign, catalogue: Catalog
   const placed = networkOf(segments, wiring);
   const leadCores = leadCoresOf(planned.zones.strips, switching !== null && !switching.inside);
   return {
+    strips,
     voltageV,
     nominalWatts,
     supplyA,

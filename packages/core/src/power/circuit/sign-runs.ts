@@ -1,6 +1,6 @@
 import { placed3, unplaced3, type Placing } from '../../base/placing/index.js';
 import type { Strip } from '../../document/catalogue/index.js';
-import type { SegmentRef } from '../../document/design/index.js';
+import type { Brief, SegmentRef } from '../../document/design/index.js';
 import type { LightRuns, Point3, Segment } from '../../light/runs/index.js';
 import { routeLengthMm, straight, type Route, type Router } from './route.js';
 
@@ -24,6 +24,8 @@ export interface WiredSegment extends Segment {
   readonly assembly: number;
   readonly index: number;
   readonly strip: Strip;
+  /** What it is set to, where that is not the light of the brief. */
+  readonly light: Brief['light'] | null;
 }
 
 /** All strip of a sign, assembly after assembly, in the sign’s own axes. */
@@ -59,7 +61,8 @@ export const signRunsOf = (assemblies: readonly WiredAssembly[]): SignRuns => {
         label: `${letter}${segment.number}`,
         assembly,
         index,
-        strip,
+        strip: segment.own?.strip ?? strip,
+        light: segment.own?.light ?? null,
       });
     });
   });

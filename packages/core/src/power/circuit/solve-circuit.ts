@@ -14,7 +14,7 @@ import { fluxShares, groupOfLeds, groupsOf, setWattsOf } from './groups.js';
 import { drivingStrip } from './driving-strip.js';
 import { planCircuit, type PlannedCircuit } from './plan-circuit.js';
 import type { WireEnd, WiringPlan } from './wiring-plan.js';
-import type { SignRuns } from './sign-runs.js';
+import type { SignRuns, WiredSegment } from './sign-runs.js';
 import type { Circuit, Groups, SharedPair, WireRun } from './types.js';
 
 const endName = (end: WireEnd, { segments }: SignRuns): string =>
@@ -69,20 +69,34 @@ const wireRuns = (
     };
   });
 
+/** Strip and what it is set to; null: the light of the brief. */
+type LitStrip = Pick<WiredSegment, 'strip' | 'light'>;
+
+/** How far each channel is turned up. */
+type MixOf = (lit: LitStrip) => readonly number[];
+
+/** Mixes by what lights alike. By the ids of strips: what is memoized from the run before may hold a copy of one. */
+const mixes = (brief: Brief): MixOf => {
+  const known = new Map<string, readonly number[]>();
+  return ({ strip, light }) => {
+    const key = light === null ? strip.id : `${strip.id} ${JSON.stringify(light)}`;
+    const found = known.get(key) ?? mixOf(light ?? brief.light, strip);
+    known.set(key, found);
+    return found;
+  };
+};
+
 /** The network with only those channels on that the brief’s light needs; the same when it needs them all. */
-const asSet = (
-  { placed, plan }: PlannedCircuit,
-  sign: SignRuns,
-  mixOfStrip: (strip: Strip) => readonly number[],
-): Network => {
-  const isOff = (strip: Strip, channel: number): boolean => (mixOfStrip(strip)[channel] ?? 1) <= 0;
+const asSet = ({ placed, plan }: PlannedCircuit, sign: SignRuns, mixOfLight: MixOf): Network => {
+  const isOff = (lit: LitStrip, channel: number): boolean => (mixOfLight(lit)[channel] ?? 1) <= 0;
   const pixels = withPixelsOff(placed, (segment, channel) => {
-    const { strip } = sign.segments[segment]!;
-    return strip.addressable === true && isOff(strip, channel);
+    const own = sign.segments[segment]!;
+    return own.strip.addressable === true && isOff(own, channel);
   });
   return withOutputsOff({ ...placed, network: pixels }, (zone, channel) => {
     const strip = plan.zones.strips[zone]!;
-    return strip.addressable !== true && channelsOf(strip).length > 1 && isOff(strip, channel);
+    const light = plan.zones.lights[zone] ?? null;
+    return strip.addressable !== true && channelsOf(strip).length > 1 && isOff({ strip, light }, channel);
   });
 };
 
@@ -109,28 +123,28 @@ export const solveCircuit = (brief: Brief, power: PowerDesign, catalogue: Catalo
   const { segments, assemblies } = sign;
   const neededWatts = supplyA * voltageV * (1 + power.headroomShare);
   const solution = solveNetwork(placed.network);
-  // By their ids: what is memoized from the run before may hold a copy of a strip.
-  const mixes = new Map(assemblies.map(({ strip }) => [strip.id, mixOf(brief.light, strip)] as const));
-  const mixOfStrip = (strip: Strip): readonly number[] => mixes.get(strip.id)!;
-  const set = asSet(planned, sign, mixOfStrip);
+  const mixOfLight = mixes(brief);
+  const set = asSet(planned, sign, mixOfLight);
   const setSolution = set === placed.network ? solution : solveNetwork(set);
   const groups = groupsOf(placed, solution, segments);
   const setGroups = setSolution === solution ? groups : groupsOf(placed, setSolution, segments);
   const channelsAsSet = (strip: Strip): readonly SetChannel[] =>
-    channelsOf(strip).map((channel, index) => ({ ...channel, level: mixOfStrip(strip)[index]! }));
+    channelsOf(strip).map((channel, index) => ({ ...channel, level: mixOfLight({ strip, light: null })[index]! }));
+  const weights = segments.map((each) =>
+    channelsOf(each.strip).map(({ lumensPerM }, channel) => lumensPerM * mixOfLight(each)[channel]!),
+  );
   const zoneLevels = plan.zones.levels.map((level) => level * (power.level ?? 1));
   const levelOf = (segment: number): number => zoneLevels[plan.zones.ofSegment[segment]!]!;
   const isTold = toldGroups(groups, sign, planned.pixels > 0 ? (power.pixelCount ?? Infinity) : Infinity);
   const shares = assemblies.map(({ runs, strip }, assembly): LightShare => {
     const channels = channelsAsSet(strip);
     const groupOfLed = groupOfLeds(runs.leds, sign.firstSegment[assembly]!, sign, placed);
-    const weights = channels.map(({ lumensPerM, level }) => lumensPerM * level);
     const own = groups.amps.reduce(
       (total, amps, group) => (segments[groups.segment[group]!]!.assembly === assembly ? total + amps : total),
       0,
     );
     return {
-      fluxShare: fluxShares(groupOfLed, setGroups, weights, levelOf, isTold),
+      fluxShare: fluxShares(groupOfLed, setGroups, (segment) => weights[segment]!, levelOf, isTold),
       groupOfLed,
       groupShares: setGroups.shares,
       channels,
@@ -150,7 +164,7 @@ export const solveCircuit = (brief: Brief, power: PowerDesign, catalogue: Catalo
     wires,
     groups,
     setGroups,
-    levelsOf: mixOfStrip,
+    levelsOf: mixOfLight,
     supplyOf: planned.supplyOf,
     fuseOf,
   });
@@ -174,7 +188,7 @@ export const solveCircuit = (brief: Brief, power: PowerDesign, catalogue: Catalo
     wiring: planned.wiring,
     chains,
     groups,
-    channels: channelsAsSet(drivingStrip(assemblies.map(({ strip }) => strip))),
+    channels: channelsAsSet(drivingStrip(planned.strips)),
     setGroups,
     shares,
     zoneLevels,
@@ -182,7 +196,7 @@ export const solveCircuit = (brief: Brief, power: PowerDesign, catalogue: Catalo
     nominalWatts: planned.nominalWatts,
     watts: amps * voltageV,
     amps,
-    setWatts: setWattsOf(setGroups, (segment) => mixOfStrip(segments[segment]!.strip), levelOf, segments),
+    setWatts: setWattsOf(setGroups, (segment) => mixOfLight(segments[segment]!), levelOf, segments),
     neededWatts,
     supply,
     supplyCount: power.supplyCount,

@@ -1,6 +1,7 @@
 import type { Strip } from '../../document/catalogue/index.js';
+import { sum } from '../../base/maths/index.js';
 import type { PowerDesign, SegmentRef } from '../../document/design/index.js';
-import type { Point3 } from '../../light/runs/index.js';
+import { stripsOf, wattsOfRuns, type Point3, type Segment } from '../../light/runs/index.js';
 import { groupChains, joinChains } from './chains.js';
 import type { Carries } from './cores.js';
 import { drivingStrip } from './driving-strip.js';
@@ -196,12 +197,28 @@ const seriesPlan = (facts: PlanFacts, zones: Zones): WiringPlan => {
   return { chains, backward: chains.map(() => false), wires, zones, pairs, alone, contradictions };
 };
 
+/** Segments of one strip after the other, as far as they follow each other. */
+const stretchesOfOne = (strip: Strip, segments: readonly Segment[]) => {
+  const found: { readonly strip: Strip; readonly segments: Segment[]; whole: boolean }[] = [];
+  for (const segment of segments) {
+    const own = segment.own?.strip ?? strip;
+    const last = found.at(-1);
+    if (last?.strip.id === own.id) last.segments.push(segment);
+    else found.push({ strip: own, segments: [segment], whole: false });
+  }
+  if (found.length === 1) found[0]!.whole = true;
+  return found;
+};
+
 /** Chains of all assemblies: of each by itself, as many as its share of the supplies asks for; joined where told. */
 const chainsOfSign = ({ sign, power, longestMm }: PlanFacts, zones: Zones): readonly (readonly number[])[] => {
   const { segments, assemblies, firstSegment } = sign;
   const indices = (list: readonly SegmentRef[] | undefined): readonly number[] =>
     (list ?? []).map((ref) => segmentIndexOf(segments, ref));
-  const isBorder = (index: number): boolean => index > 0 && zones.ofSegment[index] !== zones.ofSegment[index - 1];
+  const isBorder = (index: number): boolean =>
+    index > 0 &&
+    (zones.ofSegment[index] !== zones.ofSegment[index - 1] ||
+      segments[index]!.strip.id !== segments[index - 1]!.strip.id);
   const borders = segments.flatMap((_, index) => (isBorder(index) ? [index] : []));
   const begin = new Set([...indices(power.chainsBegin), ...borders]);
   // From one strip to another no chain carries on.
@@ -210,17 +227,24 @@ const chainsOfSign = ({ sign, power, longestMm }: PlanFacts, zones: Zones): read
       (index) => !isBorder(index) && segments[index]?.strip.id === segments[index - 1]?.strip.id,
     ),
   );
-  const wattsOf = (at: number): number => assemblies[at]!.runs.stripMm * assemblies[at]!.strip.wattsPerM;
+  const wattsOf = (at: number): number => 1000 * wattsOfRuns(assemblies[at]!.strip, assemblies[at]!.runs);
   const watts = assemblies.reduce((sum, _, at) => sum + wattsOf(at), 0);
   const chains = assemblies.flatMap(({ strip, runs }, at) => {
     const share = watts > 0 ? wattsOf(at) / watts : 1;
-    return groupChains(
-      runs.segments.map(({ lengthMm }) => lengthMm),
-      longestMm(strip),
-      { begin },
-      Math.max(1, Math.round(share * power.supplyCount)),
-      firstSegment[at],
-    );
+    let first = firstSegment[at]!;
+    return stretchesOfOne(strip, runs.segments).flatMap((stretch) => {
+      const lengths = stretch.segments.map(({ lengthMm }) => lengthMm);
+      const own = share * (sum(lengths) / Math.max(1e-9, runs.stripMm));
+      const found = groupChains(
+        lengths,
+        longestMm(stretch.strip),
+        { begin },
+        Math.max(1, Math.round((stretch.whole ? share : own) * power.supplyCount)),
+        first,
+      );
+      first += lengths.length;
+      return found;
+    });
   });
   return joinChains(chains, carryOn);
 };
@@ -231,7 +255,11 @@ const chainsOfSign = ({ sign, power, longestMm }: PlanFacts, zones: Zones): read
  */
 export const planWiring = (facts: PlanFacts): WiringPlan => {
   const { sign, power } = facts;
-  const zones = zonesOf(sign.segments, power, drivingStrip(sign.assemblies.map(({ strip }) => strip)));
+  const zones = zonesOf(
+    sign.segments,
+    power,
+    drivingStrip(sign.assemblies.flatMap(({ strip, runs }) => stripsOf(strip, runs).map((each) => each.strip))),
+  );
   if (isInSeries(power)) return seriesPlan(facts, zones);
   const fed = chainsOfSign(facts, zones).map((chain) => fedFrom(chain, facts));
   const chains = fed.map(({ segments }) => segments);

@@ -5,6 +5,7 @@ import type { Brief, FinishingDesign } from '../../document/design/index.js';
 import { finishBought, finishingOf, type Finishing, type ToFinish } from '../../making/finishing/index.js';
 import { setUpsInBoth } from '../../joinery/setups/index.js';
 import type { Catalogue, Strip } from '../../document/catalogue/index.js';
+import { stripsOf } from '../../light/runs/index.js';
 import { frontOf } from '../../judging/results/index.js';
 import { costOf } from '../../making/cost/index.js';
 import { pack, type SegmentToCut } from '../../making/packing/index.js';
@@ -129,7 +130,7 @@ export const signSums = (catalogue: Catalogue, stagesOf: StagesOf) => {
     const packed = packing.run(
       parts.cut,
       segmentsToCut.run(circuit),
-      strips(lit.map(({ materials }) => materials.strip)),
+      strips(lit.flatMap(({ materials, runs }) => stripsOf(materials.strip, runs).map(({ strip }) => strip))),
       catalogue,
       design.brief.quantity,
     );

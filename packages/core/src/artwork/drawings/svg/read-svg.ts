@@ -122,7 +122,13 @@ const createWalk = (root: Element, sheet: readonly SheetRule[], collector: Colle
     const strokeMm = stroked ? (lengthIn(style.strokeWidth) ?? 0) * growth(map) : 0;
     const banded = strokeMm >= leastBandMm;
     if (!banded || (filled && !isLine))
-      collector.add({ layer, clip, fill: filled && !isLine ? fillRule : null, paths: onDrawing });
+      collector.add({
+        layer,
+        clip,
+        fill: filled && !isLine ? fillRule : null,
+        paths: onDrawing,
+        ...(stroked ? { stroke: style.stroke } : {}),
+      });
     if (!banded) return;
     collector.note(`strokes ${leastBandMm} mm wide and more were read as bands of their width`);
     const bands = [true, false].flatMap((closed) =>

@@ -16,12 +16,14 @@ import {
 } from './carrier-rules.js';
 import { otherCovers } from './common.js';
 import { bitTooWide, floorThin, grooveLoose, grooveNarrow, wallsThin } from './groove-rules.js';
+import { layersDiffer } from './layer-rules.js';
 import { darkGaps, dotsShow, linesMelt } from './light-rules.js';
 import { grooveBends, noGrooveStrip, runsUneven } from './run-rules.js';
 
 /** The checks of strip in a groove. */
 export const grooveRules: readonly Rule<GrooveResults>[] = [
   noGrooveStrip,
+  layersDiffer,
   grooveNarrow,
   wallsThin,
   bitTooWide,

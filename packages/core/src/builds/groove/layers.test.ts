@@ -1,0 +1,122 @@
+import { beforeAll, describe, expect, it } from '@jest/globals';
+import type { FontBook } from '../../artwork/lettering/index.js';
+import { shippedCatalogue } from '../../document/catalogue/index.js';
+import { bandLuminance } from '../../light/line/index.js';
+import { colourOf, driftAt } from '../../light/glow/index.js';
+import { wattsOfRuns } from '../../light/runs/index.js';
+import type { Design } from '../../sign/design/index.js';
+import { evaluate } from '../../sign/evaluate/index.js';
+import { changed, coarse, evaluated, inAssembly, lateSoup, testFonts } from '../../testing/harness.js';
+import { mendedBy } from '../../testing/mended.js';
+
+let fonts: FontBook;
+beforeAll(async () => {
+  fonts = await testFonts();
+});
+
+const red = { layer: 'red', stripId: 'rgb-24v-60', colour: '#ff0000' };
+
+/** Two straight lines, the upper in a layer of its own. */
+const two = (layers: readonly object[]) =>
+  changed(lateSoup, {
+    ...inAssembly({
+      'lines.drawn': {
+        name: 'two',
+        scale: 1,
+        lines: [
+          { points: [-200, 40, 200, 40], closed: false, layer: 'red' },
+          { points: [-200, -40, 200, -40], closed: false, layer: 'rest' },
+        ],
+      },
+      'lines.ends': [],
+      'light.layers': layers,
+      'carrier.shape': 'margin',
+      'groove.coverId': 'flat-cover-12',
+    }),
+    'power.level': 1,
+    'power.jointId': undefined,
+    'brief.control': 'remote',
+  });
+
+const strip = (id: string) => shippedCatalogue.strips.find((each) => each.id === id)!;
+
+describe('strip by layer', () => {
+  it('is cut at its own marks, and each chain is of one', () => {
+    const own = evaluated(two([red]), fonts);
+    const { circuit, materials, runs } = own;
+    const kinds = circuit.segments.map((each) => each.strip.id);
+    expect(new Set(kinds)).toEqual(new Set([materials.strip.id, 'rgb-24v-60']));
+    for (const { lengthMm, strip: kind } of circuit.segments) {
+      expect(lengthMm / kind.cutPitchMm).toBeCloseTo(Math.round(lengthMm / kind.cutPitchMm), 6);
+      expect(400 - lengthMm).toBeLessThan(kind.cutPitchMm);
+    }
+    for (const { segments } of circuit.chains) expect(new Set(segments.map((each) => kinds[each])).size).toBe(1);
+    expect(runs.segments.find(({ own: its }) => its !== undefined)?.from[1]).toBeCloseTo(40, 6);
+    // A white one and a mixed colour are switched by outputs of their own.
+    expect(new Set(circuit.chains.map(({ zone }) => zone)).size).toBe(2);
+  });
+
+  it('draws what both draw, and is bought and cut from reels of both', () => {
+    const own = evaluated(two([red]), fonts);
+    const { circuit, materials, runs, parts, packing } = own;
+    const sum = circuit.segments.reduce(
+      (total, { lengthMm, strip: kind }) => total + (lengthMm / 1000) * kind.wattsPerM,
+      0,
+    );
+    expect(wattsOfRuns(materials.strip, runs)).toBeCloseTo(sum, 9);
+    expect(circuit.nominalWatts).toBeCloseTo(sum, 9);
+    for (const kind of [materials.strip, strip('rgb-24v-60')]) {
+      const metres = circuit.segments
+        .filter((each) => each.strip.id === kind.id)
+        .reduce((total, { lengthMm }) => total + lengthMm / 1000, 0);
+      expect(parts.bought.find(({ id }) => id === kind.id)?.quantity).toBeCloseTo(metres, 9);
+    }
+    expect(packing.reels.map(({ stripId }) => stripId).sort()).toEqual([materials.strip.id, 'rgb-24v-60'].sort());
+  });
+
+  it('shines in its own colour, as bright as its own light makes it', () => {
+    const { glow, geometry, share, runs, materials } = evaluated(two([red]), fonts);
+    const { grid, drift } = glow;
+    const upper = geometry.lines.findIndex(({ layer }) => layer === 'red');
+    const ownLm = colourOf({ kind: 'rgb', colour: '#ff0000' }, strip('rgb-24v-60')).lumensPerM;
+    const leds = [...runs.leds.segment.keys()].filter(
+      (led) => runs.segments[runs.leds.segment[led]!]!.own !== undefined,
+    );
+    const mean = leds.reduce((total, led) => total + share.fluxShare[led]!, 0) / leds.length;
+    const lit =
+      (leds.length * ownLm * mean * glow.way.out) / strip('rgb-24v-60').ledsPerM / geometry.lines[upper]!.lengthMm;
+    expect(glow.linesCdM2[upper]! / bandLuminance(lit, geometry.groove.litMm, geometry.groove.cover)).toBeCloseTo(1, 2);
+    const hueAt = (y: number): readonly number[] => {
+      const factors = new Float64Array(3);
+      driftAt(drift!, (0 - grid.area.x) / grid.area.width, (y - grid.area.y) / grid.area.height, factors);
+      return [...factors].map((factor, part) => factor * glow.hue[part]!);
+    };
+    expect(hueAt(40)[1]).toBeLessThan(0.02);
+    expect(hueAt(40)[0]).toBeCloseTo(1 / 0.2126, 1);
+    hueAt(-40).forEach((part, at) => expect(part).toBeCloseTo(glow.hue[at]!, 2));
+    // Each line is even by itself: unlike brightness of two colours is no dark place.
+    expect(glow.evenness.minOverMean).toBeGreaterThan(0.7);
+    expect(materials.layers).toHaveLength(1);
+  });
+
+  it('has a groove for the larger of both', () => {
+    const alone = evaluated(two([]), fonts);
+    const both = evaluated(two([red]), fonts);
+    const widest = Math.max(alone.materials.strip.widthMm, strip('rgb-24v-60').widthMm);
+    expect(both.geometry.groove.stripAcrossMm).toBe(widest);
+  });
+
+  it('of another voltage cannot share a supply: found, and mended by its like', () => {
+    const design = two([{ layer: 'red', stripId: 'rgb-12v-60', colour: '#ff0000' }]);
+    const { finding, gone } = mendedBy(design, fonts, 'layers-differ', 'layer-strip');
+    expect(finding.severity).toBe('stop');
+    expect(finding.fixes[0]?.label).toContain('24 V');
+    expect(gone).toBe(true);
+  });
+
+  it('that is not in the catalogue is told with its field', () => {
+    const design = two([{ layer: 'red', stripId: 'nothing' }]) as unknown as Design;
+    const result = evaluate(design, shippedCatalogue, fonts, coarse);
+    expect(result.ok ? '' : result.problems[0]!.path).toContain('light.layers.0.stripId');
+  });
+});
