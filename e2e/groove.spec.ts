@@ -99,6 +99,33 @@ test('strokes of a drawing are lines, areas are told what to do with', async ({ 
   await expect(page.getByRole('link', { name: /^Artwork/ })).toContainText('2 lines');
 });
 
+test('lines of a layer have strip and colour of their own, in the light, the wiring and the list', async ({
+  page,
+  shop,
+}) => {
+  await openJob(page, shop, 'late soup', 'artwork');
+  const two = `<svg xmlns="http://www.w3.org/2000/svg" width="300mm" height="120mm" viewBox="0 0 300 120">
+<path d="M10 30H290" fill="none" stroke="red"/><path d="M10 90H290" fill="none" stroke="black"/></svg>`;
+  await page
+    .getByLabel('Strokes of SVG, DXF …')
+    .setInputFiles({ name: 'two.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(two) });
+  await expect(page.getByRole('link', { name: /^Artwork/ })).toContainText('2 lines');
+  await expect(page.getByLabel('Layer', { exact: true })).toHaveValue(/red|black/);
+  await page.getByRole('link', { name: /^Light/ }).click();
+  const layers = page.getByRole('region', { name: 'Strip by layer' });
+  await choose(layers.getByLabel('Layer red'), 'rgb-24v-60');
+  await layers.getByLabel('Colour of red').fill('#20c040');
+  await saved(page);
+  await settled(page);
+  const file = await packOf(page);
+  const pieces = rowsOf(file('pieces.csv'));
+  expect(pieces.filter((row) => row.includes('RGB 24 V'))).toHaveLength(pieces.length / 2);
+  const design = parseDesign(strFromU8(file('design.json')));
+  expect(design.ok && design.value.assemblies[0]).toMatchObject({
+    light: { layers: [{ layer: 'red', stripId: 'rgb-24v-60', colour: '#20c040' }] },
+  });
+});
+
 test('the demo is one fix away from each of its three mistakes', async ({ page, shop }) => {
   await openJob(page, shop, 'late soup', 'light');
   await page

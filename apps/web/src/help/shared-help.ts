@@ -181,6 +181,10 @@ export const sharedHelp: HelpTexts = {
     Segments: {
       what: 'Whether runs lie side by side across the supply, or in series on twice the volts, two and two or all in two groups.',
     },
+    'Pairs of groups': {
+      what: 'How many pairs of groups the segments are parted in; each pair is fed by itself, so that no connector or wire carries all.',
+      usual: '1, more where a connector’s rating asks for it.',
+    },
     'Runs fed': {
       what: 'At which ends runs get their current; fed at both ends, the far end is as bright as the near one.',
       usual: 'At one end up to about 5 m.',

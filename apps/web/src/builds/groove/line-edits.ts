@@ -135,5 +135,6 @@ export const takeDrawn = (at: LinesAt, drawn: Drawn): DesignChange => [
   set(at.from, 'drawn'),
   set(at.drawn, drawn),
   set(at.scale, 1),
+  set(at.corners, []),
   set(at.ends, []),
 ];

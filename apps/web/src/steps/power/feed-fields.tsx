@@ -1,7 +1,7 @@
 import { inDesign, isInSeries, pairsOf, type Evaluation, type WiredSegment } from '@vitrum/core';
 import { useState } from 'react';
 import { pageOf } from '../../builds';
-import { ChoiceField, useDesignValue } from '../../fields/design-fields';
+import { ChoiceField, NumberField, useDesignValue } from '../../fields/design-fields';
 import { Button } from '../../ui/button';
 import { Choice } from '../../ui/choice';
 import { useLength } from '../../view/use-length';
@@ -100,6 +100,14 @@ export const FeedFields = ({ evaluation }: { readonly evaluation: Evaluation }) 
         ]}
         hint={series ? `on ${circuit.voltageV} V: equal lengths share it evenly` : undefined}
       />
+      {design.power.arrangement === 'series-groups' && (
+        <NumberField
+          label="Pairs of groups"
+          field={inDesign.power.groupPairs}
+          otherwise={1}
+          hint="each pair is fed by itself: so its wires and joints carry less"
+        />
+      )}
       {series ? (
         <Pairs evaluation={evaluation} />
       ) : (

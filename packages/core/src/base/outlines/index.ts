@@ -21,6 +21,7 @@ export { splitAlong, splitAlongAll, type CutLine, type Registration, type Split 
 export { ringsNear } from './near-box.js';
 export { pointsOf } from './points-of.js';
 export { roundCorners } from './round-corners.js';
+export { shiftPoints, type PointShift } from './shift-points.js';
 export { solidParts } from './solid-parts.js';
 export type { Affine, Outline, Point, Rect, Ring } from './types.js';
 export {

@@ -1,6 +1,7 @@
 import { set, type DesignChange } from '../../document/design/index.js';
 import { fieldsIn } from '../../judging/results/index.js';
-import { evenRuns, type EvenWay } from '../../light/laying/index.js';
+import { evenRuns, type EvenRun, type EvenWay } from '../../light/laying/index.js';
+import { movedCorners } from './moved-corners.js';
 import type { GrooveResults } from './results.js';
 import type { GrooveRun } from './runs.js';
 
@@ -21,9 +22,11 @@ export const isEven = ({ segment, bareMm }: GrooveRun, mostMm: number): boolean 
 /** A stretch shorter than this share of a cut is a gap at a crossing, not a run. */
 const gapShare = 0.6;
 
+const isRun = ({ segment, roomMm, cutPitchMm }: GrooveRun): boolean =>
+  segment !== null || roomMm >= gapShare * cutPitchMm;
+
 /** Stretches that are runs: long enough for strip, or nearly so. */
-export const runsIn = ({ runs }: Pick<GrooveResults, 'runs'>): readonly GrooveRun[] =>
-  runs.stretches.filter(({ segment, roomMm, cutPitchMm }) => segment !== null || roomMm >= gapShare * cutPitchMm);
+export const runsIn = ({ runs }: Pick<GrooveResults, 'runs'>): readonly GrooveRun[] => runs.stretches.filter(isRun);
 
 /** Runs that are not. */
 export const unevenRuns = (results: GrooveResults): readonly GrooveRun[] =>
@@ -44,9 +47,107 @@ interface LineChange {
 const unmoved: LineChange = { startMm: 0, endMm: 0, scale: 1 };
 
 /** The kinds of ways, the smallest visible change first. */
-export const evenKinds = ['ends-moved', 'scaled', 'scaled-and-moved'] as const;
+export const evenKinds = ['ends-moved', 'corners-moved', 'scaled', 'scaled-and-moved'] as const;
 
-/** Ways to make runs come out even, the one that moves least first: ends moved, all scaled, or both. */
+const hundredth = (value: number): number => Math.round(100 * value) / 100;
+
+/** Ends as a design lists them. */
+const endsOf = (moved: ReadonlyMap<number, LineChange>) =>
+  [...moved].map(([line, { startMm, endMm, scale }]) => ({
+    line,
+    startMm: hundredth(startMm),
+    endMm: hundredth(endMm),
+    ...(scale === 1 ? {} : { scale: Math.round(1e5 * scale) / 1e5 }),
+  }));
+
+/** Ends of lines as they are moved already, all scaled. */
+const endsNow = ({ assembly }: GrooveResults, scale: number): Map<number, LineChange> =>
+  new Map(
+    (assembly.lines.ends ?? []).map(({ line, startMm, endMm, scale: own = 1 }) => [
+      line,
+      { startMm: startMm * scale, endMm: endMm * scale, scale: own },
+    ]),
+  );
+
+/** Ends moved as a way has them, on top of how they are moved already. */
+const movedEnds = (results: GrooveResults, way: EvenWay): Map<number, LineChange> => {
+  const moved = endsNow(results, way.scale);
+  runsIn(results).forEach(({ line, freeStart, freeEnd, round, roomMm }, index) => {
+    const { beforeMm, afterMm } = way.runs[index]!;
+    const by = afterMm - beforeMm * way.scale;
+    if (Math.abs(by) < 1e-6) return;
+    const now = moved.get(line) ?? unmoved;
+    const free = (freeStart ? 1 : 0) + (freeEnd ? 1 : 0);
+    if (round) moved.set(line, { ...now, scale: now.scale * (1 + by / (roomMm * way.scale)) });
+    else if (free > 0)
+      moved.set(line, {
+        ...now,
+        startMm: now.startMm + (freeStart ? by / free : 0),
+        endMm: now.endMm + (freeEnd ? by / free : 0),
+      });
+  });
+  return moved;
+};
+
+/** Corners of lines moved so that what lies between them comes to whole cuts; lines without corners by their ends. */
+const cornersMoved = (results: GrooveResults, ends: EvenWay | undefined): EvenChange | null => {
+  const { geometry, assembly } = results;
+  const uneven = new Set(unevenRuns(results).map(({ line }) => line));
+  const moved = ends === undefined ? endsNow(results, 1) : movedEnds(results, ends);
+  const corners = new Map((assembly.lines.corners ?? []).map((each) => [`${each.line} ${each.point}`, each]));
+  const before = endsNow(results, 1);
+  const done = new Set<number>();
+  let movedMm = 0;
+  for (const line of geometry.lines.filter(({ number }) => uneven.has(number))) {
+    const found = movedCorners(line, results, {
+      bareMm: Math.max(0.1, bareOf(results)),
+      mostMovedMm,
+      isRun,
+      isEven: (run) => isEven(run, bareOf(results)),
+    });
+    if (found === null) continue;
+    done.add(line.number);
+    movedMm = Math.max(movedMm, found.movedMm);
+    const now = before.get(line.number) ?? unmoved;
+    moved.set(line.number, { ...now, startMm: now.startMm + found.startMm, endMm: now.endMm + found.endMm });
+    found.corners.forEach((index, at) => {
+      const point = index + line.firstPoint;
+      const [x, y] = found.by[at]!;
+      const last = corners.get(`${line.number} ${point}`);
+      corners.set(`${line.number} ${point}`, {
+        line: line.number,
+        point,
+        xMm: hundredth((last?.xMm ?? 0) + x),
+        yMm: hundredth((last?.yMm ?? 0) + y),
+      });
+    });
+  }
+  if (done.size === 0) return null;
+  const stretches = runsIn(results);
+  const runs = stretches.map((run, index): EvenRun => {
+    const as = ends?.runs[index];
+    const even = done.has(run.line) || (as?.even ?? !uneven.has(run.line));
+    return { id: String(index), beforeMm: run.roomMm, afterMm: run.roomMm, cuts: 0, bareMm: run.bareMm, even };
+  });
+  const fields = fieldsIn(results);
+  return {
+    way: {
+      kind: 'corners-moved',
+      scale: 1,
+      movedMm: Math.max(movedMm, ends?.movedMm ?? 0),
+      runs,
+      uneven: runs.filter(({ even }) => !even).length,
+    },
+    change: [set(fields.lines.corners, [...corners.values()]), set(fields.lines.ends, endsOf(moved))],
+  };
+};
+
+type Corners = NonNullable<GrooveResults['assembly']['lines']['corners']>;
+
+const cornersScaled = (corners: Corners, scale: number): Corners =>
+  corners.map((each) => ({ ...each, xMm: hundredth(each.xMm * scale), yMm: hundredth(each.yMm * scale) }));
+
+/** Ways to make runs come out even, the one that moves least first: ends moved, corners too, all scaled, or both. */
 export const evenWays = (results: GrooveResults): readonly EvenChange[] => {
   const { geometry, assembly, materials } = results;
   const stretches = runsIn(results);
@@ -68,42 +169,25 @@ export const evenWays = (results: GrooveResults): readonly EvenChange[] => {
     },
   );
   const fields = fieldsIn(results);
-  const { scale = 1, ends = [] } = assembly.lines;
-  return ways
-    .filter(({ kind, uneven }) => kind !== 'as-drawn' && uneven < unevenRuns(results).length)
-    .map((way) => {
-      const moved = new Map<number, LineChange>();
-      for (const { line, startMm, endMm, scale: own = 1 } of ends)
-        moved.set(line, { startMm: startMm * way.scale, endMm: endMm * way.scale, scale: own });
-      stretches.forEach(({ line, freeStart, freeEnd, round, roomMm }, index) => {
-        const { beforeMm, afterMm } = way.runs[index]!;
-        const by = afterMm - beforeMm * way.scale;
-        if (Math.abs(by) < 1e-6) return;
-        const now = moved.get(line) ?? unmoved;
-        const free = (freeStart ? 1 : 0) + (freeEnd ? 1 : 0);
-        if (round) moved.set(line, { ...now, scale: now.scale * (1 + by / (roomMm * way.scale)) });
-        else if (free > 0)
-          moved.set(line, {
-            ...now,
-            startMm: now.startMm + (freeStart ? by / free : 0),
-            endMm: now.endMm + (freeEnd ? by / free : 0),
-          });
-      });
-      const rounded = (value: number): number => Math.round(100 * value) / 100;
-      return {
+  const { scale = 1 } = assembly.lines;
+  const corners = cornersMoved(
+    results,
+    ways.find(({ kind }) => kind === 'ends-moved'),
+  );
+  const now = unevenRuns(results).length;
+  return [
+    ...(corners === null || corners.way.uneven >= now ? [] : [corners]),
+    ...ways
+      .filter(({ kind, uneven }) => kind !== 'as-drawn' && uneven < now)
+      .map((way) => ({
         way,
         change: [
           set(fields.lines.scale, Math.round(1e6 * scale * way.scale) / 1e6),
-          set(
-            fields.lines.ends,
-            [...moved].map(([line, { startMm, endMm, scale: own }]) => ({
-              line,
-              startMm: rounded(startMm),
-              endMm: rounded(endMm),
-              ...(own === 1 ? {} : { scale: Math.round(1e5 * own) / 1e5 }),
-            })),
-          ),
+          set(fields.lines.ends, endsOf(movedEnds(results, way))),
+          ...(assembly.lines.corners === undefined || way.scale === 1
+            ? []
+            : [set(fields.lines.corners, cornersScaled(assembly.lines.corners, way.scale))]),
         ],
-      };
-    });
+      })),
+  ];
 };

@@ -6,10 +6,12 @@ import {
   outlineBounds,
   pointsOf,
   roundCorners,
+  shiftPoints,
   simplify,
   simplifyLine,
   solidParts,
   type Outline,
+  type PointShift,
   type Point,
   type Ring,
 } from '../../base/outlines/index.js';
@@ -27,6 +29,8 @@ export interface LitLine {
   readonly closed: boolean;
   readonly layer: string;
   readonly lengthMm: number;
+  /** What its first point is counted as in a design, before its ends are moved. */
+  readonly firstPoint: number;
 }
 
 /** From the outline in, where nothing is said (mm). */
@@ -38,7 +42,7 @@ const shortestMm = 5;
 /** So much line is followed in all (mm): more is a slip of the keyboard, not a sign. */
 const mostLineMm = 200_000;
 
-type Raw = Omit<LitLine, 'number' | 'lengthMm'>;
+type Raw = Omit<LitLine, 'number' | 'lengthMm' | 'firstPoint'>;
 
 /** Points taken out where the line stays within `followedMm` without them. */
 const thinned = ({ points, closed, layer }: Raw): Raw => ({
@@ -70,15 +74,16 @@ const drawn = (design: LinesDesign): readonly Raw[] => {
 };
 
 /** The first points of a line drawn out by so much along its way, or taken back where that is negative. */
-const withStart = (points: Ring, byMm: number): Ring => {
-  if (byMm === 0 || points.length < 2) return points;
+const withStart = (points: Ring, byMm: number): { readonly points: Ring; readonly firstPoint: number } => {
+  if (byMm === 0 || points.length < 2) return { points, firstPoint: 0 };
   const [first, second] = [points[0]!, points[1]!];
   if (byMm > 0) {
     const length = Math.hypot(first[0] - second[0], first[1] - second[1]) || 1;
-    return [
-      [first[0] + ((first[0] - second[0]) * byMm) / length, first[1] + ((first[1] - second[1]) * byMm) / length],
-      ...points,
+    const drawnOut: Point = [
+      first[0] + ((first[0] - second[0]) * byMm) / length,
+      first[1] + ((first[1] - second[1]) * byMm) / length,
     ];
+    return { points: [drawnOut, ...points], firstPoint: -1 };
   }
   const line = measureLine(points, false);
   // Not more than leaves a line.
@@ -86,9 +91,9 @@ const withStart = (points: Ring, byMm: number): Ring => {
   let passed = 0;
   for (let at = 1; at < points.length; at += 1) {
     passed += Math.hypot(points[at]![0] - points[at - 1]![0], points[at]![1] - points[at - 1]![1]);
-    if (passed > gone) return [line.station(gone).at, ...points.slice(at)];
+    if (passed > gone) return { points: [line.station(gone).at, ...points.slice(at)], firstPoint: at - 1 };
   }
-  return points;
+  return { points, firstPoint: 0 };
 };
 
 /** A closed line larger or smaller about the middle of its box. */
@@ -99,16 +104,25 @@ const ownScaled = (points: Ring, scale: number): Ring => {
   return points.map(([px, py]): Point => [x + (px - x) * scale, y + (py - y) * scale]);
 };
 
-const withEnds = (line: Raw, startMm: number, endMm: number, ownScale: number): Raw =>
-  line.closed
-    ? { ...line, points: ownScaled(line.points, ownScale) }
-    : {
-        ...line,
-        points: [...withStart([...withStart(line.points, startMm)].reverse(), endMm)].reverse(),
-      };
+/** A line with its ends drawn out or taken back, or made larger where it is closed; and what its first point is counted as. */
+export const withEnds = (
+  { points, closed }: Pick<LitLine, 'points' | 'closed'>,
+  startMm: number,
+  endMm: number,
+  ownScale: number,
+) => {
+  if (closed) return { points: ownScaled(points, ownScale), firstPoint: 0 };
+  const { points: begun, firstPoint } = withStart(points, startMm);
+  return { points: [...withStart([...begun].reverse(), endMm).points].reverse(), firstPoint };
+};
+
+const shiftsOf = ({ corners = [] }: LinesDesign, number: number): readonly PointShift[] =>
+  corners.filter(({ line }) => line === number).map(({ point, xMm, yMm }) => ({ point, by: [xMm, yMm] }));
 
 /** The longest first: where lines meet, the longer one goes through. */
-const byLength = (lines: readonly Omit<LitLine, 'number'>[]): readonly LitLine[] =>
+type Measured = Raw & Pick<LitLine, 'lengthMm'>;
+
+const byLength = (lines: readonly Measured[]): readonly (Measured & Pick<LitLine, 'number'>)[] =>
   [...lines].sort((a, b) => Math.round(b.lengthMm - a.lengthMm)).map((line, index) => ({ ...line, number: index + 1 }));
 
 /**
@@ -153,9 +167,10 @@ export const litLines = (
   return success(
     numbered.map(({ number, ...line }): LitLine => {
       const { startMm = 0, endMm = 0, scale: ownScale = 1 } = design.ends?.find((each) => each.line === number) ?? {};
-      const scaled = { ...line, points: line.points.map(([x, y]): Point => [x * scale, y * scale]) };
-      const points = withEnds(scaled, startMm, endMm, ownScale).points;
-      return { ...line, number, points, lengthMm: measureLine(points, line.closed).lengthMm };
+      const scaled = line.points.map(([x, y]): Point => [x * scale, y * scale]);
+      const cornered = shiftPoints(scaled, line.closed, shiftsOf(design, number));
+      const { points, firstPoint } = withEnds({ ...line, points: cornered }, startMm, endMm, ownScale);
+      return { ...line, number, points, firstPoint, lengthMm: measureLine(points, line.closed).lengthMm };
     }),
   );
 };

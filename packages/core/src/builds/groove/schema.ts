@@ -41,6 +41,20 @@ const lines = z
       .optional()
       .describe('Lines of a drawing, or drawn by hand.'),
     scale: z.number().min(0.2).max(5).optional().describe('What all lines are multiplied by besides. Left out: 1.'),
+    corners: z
+      .array(
+        z.looseObject({
+          line: z.number().int().min(1).max(5000),
+          point: z.number().int().min(0).max(mostLineNumbers),
+          xMm: lengthMm(-500, 500),
+          yMm: lengthMm(-500, 500),
+        }),
+      )
+      .max(2 * mostLines)
+      .optional()
+      .describe(
+        'Corners moved by so much, by the number of their line and their point along it, counted from 0; what lies between them goes with them.',
+      ),
     ends: z
       .array(
         z.looseObject({

@@ -13,17 +13,17 @@ const onDrawing = ({ geometry: { bounds } }: GrooveResults, [x, y]: readonly [nu
 const pieces = (results: GrooveResults): TableRows => {
   const { runs, materials } = results;
   return [
-    ['piece', 'line', 'strip', 'length mm', 'cuts', 'LEDs', 'bare mm', 'from x mm', 'from y mm', 'to x mm', 'to y mm'],
+    ['piece', 'line', 'length mm', 'cuts', 'LEDs', 'bare mm', 'from x mm', 'from y mm', 'to x mm', 'to y mm', 'strip'],
     ...runs.segments.map(({ number, lengthMm, ledCount, leftoverMm, from, to, own }) => [
       number,
       runs.stretches.find(({ segment }) => segment === number)?.line ?? '',
-      (own?.strip ?? materials.strip).name,
       tenth(lengthMm),
       Math.round(lengthMm / (own?.strip ?? materials.strip).cutPitchMm),
       ledCount,
       tenth(leftoverMm),
       ...onDrawing(results, from),
       ...onDrawing(results, to),
+      (own?.strip ?? materials.strip).name,
     ]),
   ];
 };

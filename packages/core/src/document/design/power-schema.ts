@@ -84,6 +84,15 @@ export const power = z
       .describe(
         'All segments in parallel (when left out), two and two in series on double voltage, or in two groups in parallel of the same total, one group in series with the other.',
       ),
+    groupPairs: z
+      .number()
+      .int()
+      .min(1)
+      .max(20)
+      .optional()
+      .describe(
+        'Of groups in series, so many pairs, each fed by itself; one when left out. Strip of each kind has a pair of its own at the least.',
+      ),
     seriesPairs: z
       .array(z.looseObject({ first: segmentRef, second: segmentRef }))
       .max(2500)

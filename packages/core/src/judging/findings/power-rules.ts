@@ -3,6 +3,7 @@ import { set } from '../../document/design/index.js';
 import { hardestUsed, jointWords, ratingShare, type Carrier } from '../../power/circuit/index.js';
 import { inDesign, type SignResults } from '../results/index.js';
 import { oneChange } from './candidates.js';
+import { morePairsOfGroups } from './group-pairs.js';
 import { wholeSign } from './places.js';
 import type { Place, Remedy, SignRule } from './types.js';
 
@@ -58,6 +59,7 @@ export const overRating: SignRule = ({ results, catalogue }) => {
             },
           ]
         : []),
+      ...(carrier.kind === 'controller' ? [] : morePairsOfGroups(results)),
       ...(carrier.kind === 'controller'
         ? [
             oneChange('auto-controller', 'Let Vitrum choose the controller', inDesign.power.controllerId, 'auto'),

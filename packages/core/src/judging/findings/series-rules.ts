@@ -21,30 +21,27 @@ const inGroups: Remedy = oneChange(
   'series-groups',
 );
 
-/** One segment cut at a mark, so that both groups come to the same. */
+/** Segments cut at a mark, one of each pair whose groups do not come to the same. */
 const cutForGroups = ({ circuit, assemblies, design }: SignResults): readonly Remedy[] => {
-  const [pair] = circuit.pairs;
-  if (design.power.arrangement !== 'series-groups' || pair === undefined) return [];
-  const { cut } = matchOf(circuit.segments, pair.groups);
-  const ref = cut === null ? undefined : circuit.segments[cut.index]?.ref;
-  const own = assemblies.find(({ id }) => id === ref?.assembly);
-  if (cut === null || ref === undefined || own === undefined) return [];
-  return [
-    {
-      id: 'cut-for-groups',
-      candidates: [
-        {
-          label: `Cut segment ${circuit.segments[cut.index]!.label} at ${Math.round(cut.atMm)} mm, for groups that match`,
-          change: [
-            set(fieldsIn(own).light.cuts, [
-              ...(own.assembly.light.cuts ?? []),
-              { segment: ref.segment, atMm: cut.atMm },
-            ]),
-          ],
-        },
-      ],
-    },
-  ];
+  if (design.power.arrangement !== 'series-groups') return [];
+  const cuts = circuit.pairs.flatMap(({ groups }) => {
+    const { cut } = matchOf(circuit.segments, groups);
+    return cut === null ? [] : [{ ...cut, of: circuit.segments[cut.index]! }];
+  });
+  if (cuts.length === 0) return [];
+  const change = assemblies.flatMap((own) => {
+    const mine = cuts.filter(({ of }) => of.ref.assembly === own.id);
+    return mine.length === 0
+      ? []
+      : [
+          set(fieldsIn(own).light.cuts, [
+            ...(own.assembly.light.cuts ?? []),
+            ...mine.map(({ of, atMm }) => ({ segment: of.ref.segment, atMm })),
+          ]),
+        ];
+  });
+  const words = cuts.map(({ of, atMm }) => `segment ${of.label} at ${Math.round(atMm)} mm`).join(' and ');
+  return [{ id: 'cut-for-groups', candidates: [{ label: `Cut ${words}, for groups that match`, change }] }];
 };
 
 /** The segments of both sides of a pair, by their labels: “1 and 3”, or “1, 4, 5 and 2, 3”. */
@@ -135,13 +132,19 @@ export const seriesImpossible: SignRule = ({ results }) => {
   };
 };
 
+/** Pairs of groups whose cuts add up to an odd number. */
+const oddPairs = ({ circuit, design }: SignResults): readonly SharedPair[] =>
+  design.power.arrangement === 'series-groups'
+    ? circuit.pairs.filter(({ groups }) => matchOf(circuit.segments, groups).totalCuts % 2 === 1)
+    : [];
+
 /** Two groups whose cuts add up to an odd number: one of them is a cut longer, whatever is done. */
 export const oddTotal: SignRule = ({ results }) => {
-  const { circuit, design } = results;
-  const [pair] = circuit.pairs;
-  if (design.power.arrangement !== 'series-groups' || pair === undefined) return null;
+  const { circuit } = results;
+  const odd = oddPairs(results);
+  const [pair] = odd;
+  if (pair === undefined) return null;
   const { totalCuts } = matchOf(circuit.segments, pair.groups);
-  if (totalCuts % 2 === 0) return null;
   const longer = pair.lengthsMm[0] >= pair.lengthsMm[1] ? 0 : 1;
   const longest = pair.groups[longer].reduce((a, b) =>
     circuit.segments[b]!.lengthMm > circuit.segments[a]!.lengthMm ? b : a,
@@ -151,7 +154,7 @@ export const oddTotal: SignRule = ({ results }) => {
     id: 'odd-total',
     severity: 'note',
     step: 'power',
-    what: `${totalCuts} cuts make no two groups of the same total`,
+    what: `${totalCuts} cuts make no two groups of the same total${odd.length > 1 ? `, nor do those of ${odd.length - 1} more` : ''}`,
     why: `One group is a cut longer, and the other gets ${offV.toFixed(2)} V too much. Give up a cut of segment ${circuit.segments[longest]!.label}, the longest, and both have their ${(circuit.voltageV / 2).toFixed(0)} V.`,
     numbers: [
       { label: 'cuts in all', value: totalCuts, unit: '' },
@@ -159,14 +162,11 @@ export const oddTotal: SignRule = ({ results }) => {
     ],
     where: segmentPlace(results, longest),
     target: {
-      label: 'cuts in all',
+      label: 'odd totals',
       better: 'lower',
       unit: '',
-      read: () => totalCuts,
-      settled: (tried) => {
-        const [next] = tried.circuit.pairs;
-        return next === undefined || matchOf(tried.circuit.segments, next.groups).totalCuts % 2 === 0;
-      },
+      read: (tried) => oddPairs(tried).length,
+      settled: (tried) => oddPairs(tried).length === 0,
     },
     remedies: [],
   };

@@ -77,6 +77,24 @@ const wayRound = (turnDeg: number, coated: boolean): CornerWay => {
   return turnDeg <= loopDeg ? 'loop' : 'cut-and-wire';
 };
 
+/** As fast as at its fastest, but for rounding (degrees); how nearly the ends of that are found (mm). */
+const sameDeg = 1e-6;
+const foundMm = 1e-4;
+
+/** The middle of the stretch on which a path turns as fast as at `mm`: of a sharp corner that is a window wide, and the corner its middle. */
+const middleOfTurn = (turnAt: (mm: number) => number, mm: number, turnDeg: number, windowMm: number): number => {
+  const edge = (way: 1 | -1): number => {
+    let [inside, outside] = [0, windowMm];
+    while (outside - inside > foundMm) {
+      const middle = (inside + outside) / 2;
+      if (turnAt(mm + way * middle) >= turnDeg - sameDeg) inside = middle;
+      else outside = middle;
+    }
+    return inside;
+  };
+  return mm + (edge(1) - edge(-1)) / 2;
+};
+
 /** Corners of a path that the strip does not follow: where it turns more within a bend than a bend allows. */
 const cornersOf = (
   line: MeasuredLine,
@@ -86,9 +104,11 @@ const cornersOf = (
   const window = Math.max(2, bendRadiusMm / 2);
   const step = Math.max(0.5, window / 8);
   const count = Math.max(16, Math.ceil(line.lengthMm / step));
+  const turnAt = (mm: number): number =>
+    angleBetween(line.station(mm - window / 2).along, line.station(mm + window / 2).along);
   const turns = Array.from({ length: count }, (_, look) => {
     const mm = ((look + 0.5) * line.lengthMm) / count;
-    return { mm, turnDeg: angleBetween(line.station(mm - window / 2).along, line.station(mm + window / 2).along) };
+    return { mm, turnDeg: turnAt(mm) };
   });
   const follows = (window / bendRadiusMm) * (180 / Math.PI);
   const sharp = (turnDeg: number): boolean => turnDeg > Math.max(cornerDeg, tight * follows);
@@ -101,7 +121,9 @@ const cornersOf = (
     const near = found.some(
       (other) => Math.abs(other.mm - mm) < window || (closed && line.lengthMm - Math.abs(other.mm - mm) < window),
     );
-    if (!near) found.push({ mm, at: line.station(mm).at, turnDeg, way: wayRound(turnDeg, coated) });
+    if (near) return;
+    const middle = middleOfTurn(turnAt, mm, turnDeg, window);
+    found.push({ mm: middle, at: line.station(middle).at, turnDeg, way: wayRound(turnDeg, coated) });
   });
   return found.sort((a, b) => a.mm - b.mm);
 };

@@ -35,7 +35,7 @@ export interface EvenRun {
 
 /** A way to make runs come out even. */
 export interface EvenWay {
-  readonly kind: 'as-drawn' | 'scaled' | 'ends-moved' | 'scaled-and-moved';
+  readonly kind: 'as-drawn' | 'scaled' | 'ends-moved' | 'scaled-and-moved' | 'corners-moved';
   readonly scale: number;
   /** The most that anything is moved (mm). */
   readonly movedMm: number;

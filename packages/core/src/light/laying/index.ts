@@ -2,6 +2,7 @@ export { layAlong, type AlongOptions, type LaidSegment, type LaidStretch } from 
 export { withCuts, type SegmentCut } from './cut-segments.js';
 export { placeLeds } from './led-field.js';
 export { evenRuns, type DrawnRun, type EvenLimits, type EvenRun, type EvenWay } from './even-runs.js';
+export { evenCorners, type CorneredLine, type CornerMoves, type RoomWanted } from './even-corners.js';
 export { cornerWords, countWay } from './corner-words.js';
 export { bareParts, bentPath, outlinePaths, rowPaths, type StripPath } from './outline-paths.js';
 export { segmentAlong, type Blueprint } from './segment-along.js';

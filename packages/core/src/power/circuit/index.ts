@@ -25,7 +25,7 @@ export { groupLoads, nominalAmps } from './group-loads.js';
 export { boughtAs, pairsOf } from './choose-supply.js';
 export { jointOf, jointPieces, jointWords } from './joints.js';
 export { networkOf, type Conductors, type PlacedNetwork, type StripSegment, type Wiring } from './network-of.js';
-export { groupUp, matchOf, type GroupMatch, type SeriesGroups } from './series-groups.js';
+export { groupUp, matchOf, pairsOfGroups, type GroupMatch, type SeriesGroups } from './series-groups.js';
 export { isInSeries, type SegmentEnd, type WireEnd } from './wiring-plan.js';
 export { routeLengthMm, straight, type Route, type Router } from './route.js';
 export {

@@ -4,7 +4,7 @@ import { seededRandom } from '../../base/maths/index.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { changed, evaluatedCoarsely, lateSoup, testFonts } from '../../testing/harness.js';
 import { mendedBy } from '../../testing/mended.js';
-import { groupUp, matchOf } from './index.js';
+import { groupUp, matchOf, pairsOfGroups } from './index.js';
 
 let fonts: FontBook;
 beforeAll(async () => {
@@ -34,6 +34,64 @@ describe('segments in two groups in series', () => {
       expect([...groups[0], ...groups[1]].sort((a, b) => a - b)).toEqual(cuts.map((_, at) => at));
       expect(Math.abs(matchOf(segments(...cuts), groups).overCuts)).toBe(least(cuts));
     }
+  });
+
+  it('are in as many pairs as asked for: neighbours together, parted where the groups of each come out most alike', () => {
+    const random = seededRandom(11);
+    const overOf = (cuts: readonly number[], from: number, to: number): number => least(cuts.slice(from, to));
+    for (let turn = 0; turn < 40; turn += 1) {
+      const cuts = Array.from({ length: 6 + Math.floor(6 * random()) }, () => 3 + Math.floor(6 * random()));
+      const { pairs, alone } = pairsOfGroups(segments(...cuts), 2);
+      expect(alone).toEqual([]);
+      expect(pairs).toHaveLength(2);
+      const [first, second] = pairs.map((pair) => pair.flat().sort((a, b) => a - b)) as [number[], number[]];
+      expect([...first, ...second]).toEqual(cuts.map((_, at) => at));
+      const total = cuts.reduce((sum, each) => sum + each, 0);
+      // Of all places where the row may be parted near its middle, none makes groups that are more alike.
+      const ways = cuts.flatMap((_, at) => {
+        const before = cuts.slice(0, at).reduce((sum, each) => sum + each, 0);
+        return at > 1 && at < cuts.length - 1 && Math.abs(before / total - 0.5) < 0.14
+          ? [overOf(cuts, 0, at) + overOf(cuts, at, cuts.length)]
+          : [];
+      });
+      if (ways.length === 0) continue;
+      const made = pairs.reduce((sum, pair) => sum + Math.abs(matchOf(segments(...cuts), pair).overCuts), 0);
+      expect(made).toBeLessThanOrEqual(Math.min(...ways));
+    }
+  });
+
+  it('keep strip of unlike kinds apart, and leave the only one of its kind alone', () => {
+    const other = shippedCatalogue.strips.find(({ id }) => id === 'white-24v-60')!;
+    const mixed = [...segments(4, 4, 6), ...segments(5, 5).map((each) => ({ ...each, strip: other }))];
+    const { pairs, alone } = pairsOfGroups(mixed, 1);
+    expect(pairs.map((pair) => pair.flat().sort((a, b) => a - b))).toEqual([
+      [0, 1, 2],
+      [3, 4],
+    ]);
+    expect(alone).toEqual([]);
+    expect(pairsOfGroups(mixed.slice(0, 4), 1).alone).toEqual([3]);
+    // No more pairs than two segments each make.
+    expect(pairsOfGroups(segments(4, 4, 4, 4, 4), 9).pairs).toHaveLength(2);
+  });
+
+  it('carry less in more pairs: too much for a connector is mended by it', () => {
+    const thin = changed(lateSoup, {
+      'assemblies.0.light.stripId': 'zigzag-12v-120',
+      'assemblies.0.groove.coverId': null,
+      'assemblies.0.artwork.toolId': 'bit-3',
+      'power.arrangement': 'series-groups',
+      'power.level': 1,
+    });
+    const circuitOf = (groupPairs: number) =>
+      evaluatedCoarsely(changed(thin, { 'power.groupPairs': groupPairs }), fonts).circuit;
+    const [one, three] = [circuitOf(1), circuitOf(3)];
+    expect(three.pairs).toHaveLength(3);
+    // Less is lost on the way, so a little more is drawn.
+    expect(three.amps / one.amps).toBeGreaterThan(0.98);
+    expect(three.amps / one.amps).toBeLessThan(1.1);
+    expect(Math.max(...three.chains.map(({ amps }) => amps)) / one.chains[0]!.amps).toBeLessThan(0.5);
+    expect(mendedBy(thin, fonts, 'over-rating', 'more-group-pairs').gone).toBe(true);
+    for (const { volts } of three.pairs) for (const each of volts) expect(Math.abs(each - 12)).toBeLessThan(1.8);
   });
 
   it('of one long and one short come to the same by one cut at a mark', () => {

@@ -6,7 +6,7 @@ import { groupChains, joinChains } from './chains.js';
 import type { Carries } from './cores.js';
 import { drivingStrip } from './driving-strip.js';
 import { routeLengthMm, type Route } from './route.js';
-import { groupUp, type SeriesGroups } from './series-groups.js';
+import { pairsOfGroups, type SeriesGroups } from './series-groups.js';
 import { pairUp, type Contradiction } from './series-pairs.js';
 import { sameSegment, segmentIndexOf, signRoute, type SignRuns, type WiredSegment } from './sign-runs.js';
 import { zonesOf, type Zones } from './zones.js';
@@ -175,19 +175,19 @@ const withData = (
   return found;
 };
 
-/** Segments two and two in series, or all in two groups; each pair a chain of its own; one without a mate stands alone. */
+/** Segments two and two in series. */
+const pairsOfTwo = (segments: readonly WiredSegment[], wished: NonNullable<PowerDesign['seriesPairs']>) => {
+  const found = pairUp(segments, wished);
+  return { ...found, pairs: found.pairs.map(([first, second]): SeriesGroups => [[first], [second]]) };
+};
+
+/** Segments two and two in series, or in groups; each pair a chain of its own; one without a mate stands alone. */
 const seriesPlan = (facts: PlanFacts, zones: Zones): WiringPlan => {
   const { segments } = facts.sign;
-  const inGroups = facts.power.arrangement === 'series-groups';
-  const found = pairUp(
-    inGroups && segments.length > 1 ? [] : segments,
-    inGroups ? [] : (facts.power.seriesPairs ?? []),
-  );
-  const pairs: readonly SeriesGroups[] =
-    inGroups && segments.length > 1
-      ? [groupUp(segments)]
-      : found.pairs.map(([first, second]): SeriesGroups => [[first], [second]]);
-  const { alone, contradictions } = found;
+  const { pairs, alone, contradictions } =
+    facts.power.arrangement === 'series-groups'
+      ? { ...pairsOfGroups(segments, facts.power.groupPairs ?? 1), contradictions: [] }
+      : pairsOfTwo(segments, facts.power.seriesPairs ?? []);
   const wire = wirer(facts);
   const wires = [
     ...pairs.flatMap((pair, index) => seriesWires(pair, index, wire)),

@@ -49,6 +49,8 @@ const wayWords = ({ way }: EvenChange): string => {
   switch (way.kind) {
     case 'scaled':
       return `${scale}: ${left}`;
+    case 'corners-moved':
+      return `Corners and ends moved by up to ${mm(way.movedMm)}: ${left}`;
     case 'ends-moved':
       return `Ends and rings moved by up to ${mm(way.movedMm)}: ${left}`;
     default:
