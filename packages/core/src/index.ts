@@ -25,6 +25,7 @@ export {
   runsIn,
   unevenRuns,
   usualBack,
+  bareOf,
   usualBareMm,
   type CarrierDesign,
   type EvenChange,

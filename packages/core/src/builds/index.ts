@@ -55,7 +55,7 @@ export {
   type TopDesign,
 } from './edge-lit/schema.js';
 export { densestMm } from './edge-lit/worked.js';
-export { evenWays, isEven, runsIn, unevenRuns, usualBareMm, type EvenChange } from './groove/even-ways.js';
+export { bareOf, evenWays, isEven, runsIn, unevenRuns, usualBareMm, type EvenChange } from './groove/even-ways.js';
 export type { LitLine } from './groove/lines.js';
 export { usualBack } from './groove/materials.js';
 export type { GrooveResults } from './groove/results.js';

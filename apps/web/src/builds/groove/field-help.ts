@@ -63,6 +63,10 @@ export const help: HelpTexts = {
     'Parts joined': { what: 'How the parts find each other: dovetail tabs, or pins in drilled holes.' },
   },
   light: {
+    'Past the mark': {
+      what: 'How much of the strip is left on past its cut mark at both ends of a run, for solder and wire. It takes room and is not lit, and the cut in which it lies is lost.',
+      usual: 'None where pads are whole; 2–3 mm where they are cut through.',
+    },
     'May stay bare': {
       what: 'So much of a run may stay without strip, both ends together, and is still called even.',
       usual: '4–8 mm: a dome carries light over that.',

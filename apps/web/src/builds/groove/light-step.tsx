@@ -1,9 +1,9 @@
-import { isEven, runsIn, usualBareMm, type GrooveAssembly, type GrooveResults } from '@vitrum/core';
+import { bareOf, isEven, runsIn, usualBareMm, type GrooveAssembly, type GrooveResults } from '@vitrum/core';
 import { changeDesign } from '../../document/document-store';
 import { useFields } from '../../document/selection';
 import { useEvaluation } from '../../evaluation/evaluation-store';
 import { useOwnOf } from '../../evaluation/own';
-import { ChoiceField, LengthField, useDesignValue } from '../../fields/design-fields';
+import { ChoiceField, LengthField } from '../../fields/design-fields';
 import { aboutStrip } from '../../fields/material-facts';
 import { StripChanged } from '../../fields/strip-changed';
 import { choicesOf, useCatalogue } from '../../job/catalogue-context';
@@ -30,7 +30,7 @@ const EvenWays = ({ own }: { readonly own: GrooveResults }) => {
 /** Run by run: its room, the strip in it, what stays bare. */
 const Runs = ({ own }: { readonly own: GrooveResults }) => {
   const show = useLength();
-  const most = useDesignValue(useFields<GrooveAssembly>().light.bareMm) ?? usualBareMm;
+  const most = bareOf(own);
   const stretches = runsIn(own);
   const uneven = stretches.filter((run) => !isEven(run, most)).length;
   return (
@@ -99,6 +99,11 @@ export const LightStep = () => {
         field={at.light.bareMm}
         otherwise={usualBareMm}
         hint="of each run, both ends together"
+      />
+      <LengthField
+        label="Past the mark"
+        field={at.light.spareMm}
+        hint="of strip left on at both ends of a run, to solder on; it stays dark"
       />
       {own !== null && <LayerFields own={own} />}
       {own !== null && <Runs own={own} />}

@@ -36,7 +36,7 @@ describe('corners of lines', () => {
     expect(gone).toBe(true);
     const fix = finding.fixes.find(({ id }) => id === 'even-corners-moved')!;
     expect(fix.label).toMatch(/^Corners and ends moved by up to \d+(\.\d)? mm: all \d runs even$/);
-    const applied = applyChange(design as unknown as Design, fix.change);
+    const applied = applyChange(design, fix.change);
     if (!applied.ok) throw new Error('makes no sign');
     const after = evaluatedCoarsely(applied.value as unknown as typeof design, fonts);
     // No corner went farther than the label says, and the lines are what they were but for that.

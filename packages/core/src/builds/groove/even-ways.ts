@@ -13,7 +13,13 @@ const mostScaled = 0.06;
 /** Corners do not scale with their lines: room for that at each bound (mm). */
 const slackMm = 0.4;
 
-export const bareOf = ({ assembly }: Pick<GrooveResults, 'assembly'>): number => assembly.light.bareMm ?? usualBareMm;
+export const bareOf = ({ assembly }: Pick<GrooveResults, 'assembly'>): number =>
+  Math.max(assembly.light.bareMm ?? usualBareMm, 2 * spareOf({ assembly }) + leastBareMm);
+
+/** Spare past the marks of a run takes room at both of its ends, and stays dark (mm). */
+export const spareOf = ({ assembly }: Pick<GrooveResults, 'assembly'>): number => assembly.light.spareMm ?? 0;
+/** Beside spare so much more may stay bare at the least (mm). */
+const leastBareMm = 1;
 
 /** Whether a run is filled but for what may stay bare. */
 export const isEven = ({ segment, bareMm }: GrooveRun, mostMm: number): boolean =>
@@ -101,6 +107,7 @@ const cornersMoved = (results: GrooveResults, ends: EvenWay | undefined): EvenCh
   for (const line of geometry.lines.filter(({ number }) => uneven.has(number))) {
     const found = movedCorners(line, results, {
       bareMm: Math.max(0.1, bareOf(results)),
+      spareMm: spareOf(results),
       mostMovedMm,
       isRun,
       isEven: (run) => isEven(run, bareOf(results)),
@@ -156,13 +163,13 @@ export const evenWays = (results: GrooveResults): readonly EvenChange[] => {
     stretches.map(({ roomMm, freeStart, freeEnd, round, cutPitchMm }, index) => ({
       cutPitchMm,
       id: String(index),
-      lengthMm: Math.max(0, roomMm - slackMm),
+      lengthMm: Math.max(0, roomMm - slackMm - 2 * spareOf(results)),
       // A ring is made larger or smaller: its sides move by less than half of what its length does.
       ends: round ? 2 : (((freeStart ? 1 : 0) + (freeEnd ? 1 : 0)) as 0 | 1 | 2),
     })),
     {
       cutPitchMm: materials.strip.cutPitchMm,
-      bareMm: Math.max(0.1, bareOf(results) - 2 * slackMm),
+      bareMm: Math.max(0.1, bareOf(results) - 2 * spareOf(results) - 2 * slackMm),
       mostMovedMm,
       mostScaled,
       reachMm: Math.hypot(width, height) / 2,

@@ -117,6 +117,33 @@ describe('runs that come out even', () => {
   });
 });
 
+describe('spare past the marks', () => {
+  const bar = (lengthMm: number, spareMm: number) =>
+    lit({
+      'lines.drawn': { name: 'bar', scale: 1, lines: [{ points: [0, 0, lengthMm, 0], closed: false }] },
+      'lines.ends': [],
+      'light.spareMm': spareMm,
+      'carrier.shape': 'margin',
+    });
+
+  it('takes room at both ends of a run: a cut less where it does not fit', () => {
+    expect(bar(401, 0).runs.segments[0]!.lengthMm).toBe(400);
+    const spare = bar(401, 3);
+    expect(spare.runs.segments[0]!.lengthMm).toBe(375);
+    const fits = bar(406.5, 3);
+    expect(fits.runs.segments[0]!.lengthMm).toBe(400);
+    expect(unevenRuns(fits)).toEqual([]);
+    expect(evenWays(spare)[0]?.way).toMatchObject({ uneven: 0 });
+  });
+
+  it('is cut off with its piece, and costs the cut that it lies in', () => {
+    const { packing, runs } = bar(406.5, 3);
+    expect(runs.segments[0]).toMatchObject({ spareMm: 3 });
+    expect(packing.reels[0]?.reels[0]?.pieces[0]?.lengthMm).toBe(425);
+    expect(bar(406.5, 0).packing.reels[0]?.reels[0]?.pieces[0]?.lengthMm).toBe(400);
+  });
+});
+
 describe('the size of a groove', () => {
   const [assembly] = lateSoup.assemblies;
   const strip = shippedCatalogue.strips.find(({ id }) => id === 'continuous-24v-320')!;

@@ -7,6 +7,7 @@ import { grooveRuns, type GrooveRun, type GrooveRuns } from './runs.js';
 /** What moved corners are held to. */
 export interface CornerLimits {
   readonly bareMm: number;
+  readonly spareMm: number;
   readonly mostMovedMm: number;
   readonly isRun: (run: GrooveRun) => boolean;
   readonly isEven: (run: GrooveRun) => boolean;
@@ -16,16 +17,17 @@ export interface CornerLimits {
 const marginMm = 0.4;
 
 /** What a run must measure to come out even by the smaller change: fewer cuts, one more, or as it is. */
-const roomWanted = ({ roomMm, cutPitchMm }: GrooveRun, bareMm: number): RoomWanted => {
-  const cuts = Math.floor((roomMm - marginMm) / cutPitchMm);
+const roomWanted = (
+  { roomMm, cutPitchMm }: GrooveRun,
+  { bareMm, spareMm }: Pick<CornerLimits, 'bareMm' | 'spareMm'>,
+): RoomWanted => {
+  const spare = 2 * spareMm;
+  const cuts = Math.floor((roomMm - spare - marginMm) / cutPitchMm);
   const over = roomMm - cuts * cutPitchMm - bareMm;
-  const short = (cuts + 1) * cutPitchMm - roomMm;
+  const short = (cuts + 1) * cutPitchMm + spare - roomMm;
   const take = cuts > 0 && over <= short ? cuts : cuts + 1;
-  return {
-    roomMm,
-    leastMm: take * cutPitchMm + Math.min(marginMm, bareMm / 3),
-    mostMm: take * cutPitchMm + bareMm - Math.min(marginMm, bareMm / 3),
-  };
+  const within = Math.min(marginMm, (bareMm - spare) / 3);
+  return { roomMm, leastMm: take * cutPitchMm + spare + within, mostMm: take * cutPitchMm + bareMm - within };
 };
 
 /** The point at which a line turns most is no farther than this from where strip is cut for it (mm). */
@@ -91,7 +93,7 @@ export const movedCorners = (line: LitLine, results: GrooveResults, limits: Corn
   if (corners.length === 0) return null;
   const own = results.runs.stretches.filter((run) => run.line === line.number);
   let wanted = runsBetween(line, corners, own).map((run) =>
-    run !== null && limits.isRun(run) ? roomWanted(run, limits.bareMm) : null,
+    run !== null && limits.isRun(run) ? roomWanted(run, limits) : null,
   );
   for (let round = 0; round < mostLaid; round += 1) {
     const found = evenCorners({

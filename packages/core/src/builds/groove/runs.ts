@@ -54,7 +54,7 @@ export interface GrooveRuns extends LightRuns {
 /** A hole takes a pair of wires with what they are joined by (mm); typical. */
 export const wireHoleMm = 6;
 
-const segmentOf = (laid: LaidSegment, number: number, zMm: number, ledsPerM: number, own: OwnStrip | null): Segment => {
+const segmentOf = (laid: LaidSegment, number: number, zMm: number, { strip, own }: Kind, spareMm: number): Segment => {
   const path = laid.path.map(([x, y]): Point3 => [x, y, zMm]);
   return {
     number,
@@ -65,7 +65,8 @@ const segmentOf = (laid: LaidSegment, number: number, zMm: number, ledsPerM: num
     leftoverMm: laid.leftoverMm,
     normal: [0, 0, 1],
     on: 'letter',
-    ledCount: Math.round((laid.lengthMm * ledsPerM) / 1000),
+    ledCount: Math.round((laid.lengthMm * strip.ledsPerM) / 1000),
+    ...(spareMm > 0 ? { spareMm } : {}),
     ...(own === null ? {} : { own: { strip: own.strip, light: own.light } }),
   };
 };
@@ -141,12 +142,13 @@ const kindsOf = (lines: GrooveGeometry['lines'], materials: GrooveMaterials): re
 };
 
 /** Strip of one kind along its pieces of line. */
-const layKind = (pieces: readonly LinePiece[], strip: Strip, groove: GrooveSize, coated: boolean) =>
+const layKind = (pieces: readonly LinePiece[], strip: Strip, groove: GrooveSize, coated: boolean, spareMm: number) =>
   layAlong(
     pieces.map(({ points, closed }) => ({ points, closed })),
     {
       stripWidthMm: groove.stripAcrossMm,
       cutPitchMm: strip.cutPitchMm,
+      spareMm,
       ledPitchMm: 1000 / strip.ledsPerM,
       bendRadiusMm: groove.bendRadiusMm,
       coated,
@@ -176,7 +178,7 @@ export const grooveRuns = (
   }));
   const laid = kindsOf(lines, materials).map((kind) => {
     const own = pieces.filter(({ line }) => kind.lines.has(line));
-    return { ...kind, pieces: own, ...layKind(own, kind.strip, groove, cover !== null) };
+    return { ...kind, pieces: own, ...layKind(own, kind.strip, groove, cover !== null, light.spareMm ?? 0) };
   });
   // One kind after the other, so that a chain is of one: each in the order in which it is wired with least wire.
   const segments: (LaidSegment & { readonly kind: Kind })[] = [];
@@ -193,9 +195,7 @@ export const grooveRuns = (
       message: `gives ${leds.length.toLocaleString('en')} LEDs; Vitrum lights up to ${maxLeds.toLocaleString('en')} in one design`,
     });
   const whole: GrooveRuns = {
-    segments: segments.map((each, index) =>
-      segmentOf(each, index + 1, ledZMm, each.kind.strip.ledsPerM, each.kind.own),
-    ),
+    segments: segments.map((each, index) => segmentOf(each, index + 1, ledZMm, each.kind, light.spareMm ?? 0)),
     leds: {
       count: leds.length,
       x: Float64Array.from(leds, ({ at }) => at[0]),

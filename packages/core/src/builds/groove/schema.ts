@@ -141,6 +141,11 @@ const light = z
       .max(24)
       .optional()
       .describe('Layers of the lines that have another strip, or another colour, than the rest.'),
+    spareMm: lengthMm(0, 20)
+      .optional()
+      .describe(
+        'So much of the strip is left on past the cut mark at both ends of a run, to solder on. Left out: none.',
+      ),
     bareMm: lengthMm(0, 200)
       .optional()
       .describe('So much of a run may stay without strip, both ends together. Left out: 6.'),

@@ -1,3 +1,4 @@
+import { stripsOf } from '../../light/runs/index.js';
 import { clampMinutes, glueWords, surfaceSteps, type Finishing } from '../../making/finishing/index.js';
 import { hangSteps, type Hang } from '../../making/hanging/index.js';
 import { cornerWords } from '../../light/laying/index.js';
@@ -173,9 +174,24 @@ const finish = ({ own, finishing, parts }: GrooveStepFacts): readonly ToldStep[]
   ];
 };
 
+/** Every kind of strip, with the segments that are of it where there are several. */
+const stripNames = ({ materials, runs }: GrooveFacts): string => {
+  const kinds = stripsOf(materials.strip, runs);
+  return kinds.length === 1
+    ? kinds[0]!.strip.name
+    : kinds
+        .map(({ strip, runs: own }) => `${strip.name}: ${own.segments.map(({ number }) => number).join(', ')}`)
+        .join('; ');
+};
+
+const spareWords = ({ assembly }: GrooveFacts): string => {
+  const { spareMm = 0 } = assembly.light;
+  return spareMm > 0 ? `Cut ${mm(spareMm)} past the mark at both ends, to solder on. ` : '';
+};
+
 const wire = ({ own, circuit }: GrooveStepFacts): readonly ToldStep[] => {
   const { materials, brief, assembly, runs } = own;
-  const { cover, strip } = materials;
+  const { cover } = materials;
   const { leadExit, leadLengthMm } = brief;
   return [
     signStep(
@@ -191,7 +207,7 @@ const wire = ({ own, circuit }: GrooveStepFacts): readonly ToldStep[] => {
       'wire',
       'strip',
       `Lay ${counted(runs.segments.length, 'segment')} of strip in their grooves`,
-      `${strip.name}. ${assembly.groove.lies === 'edge' ? 'On its edge, LEDs to the same side all along.' : 'Flat on the floor.'} ${(assembly.light.hold ?? 'tape') === 'tape' ? 'On its own tape, the floor wiped and primed' : 'By clips or dabs of neutral silicone'}: it comes out again, and it will have to, for strip fails before the rest. No glue over its whole length, none in a hole.`,
+      `${stripNames(own)}. ${spareWords(own)}${assembly.groove.lies === 'edge' ? 'On its edge, LEDs to the same side all along.' : 'Flat on the floor.'} ${(assembly.light.hold ?? 'tape') === 'tape' ? 'On its own tape, the floor wiped and primed' : 'By clips or dabs of neutral silicone'}: it comes out again, and it will have to, for strip fails before the rest. No glue over its whole length, none in a hole.`,
       15,
     ),
     signStep(

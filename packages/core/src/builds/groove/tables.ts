@@ -13,8 +13,21 @@ const onDrawing = ({ geometry: { bounds } }: GrooveResults, [x, y]: readonly [nu
 const pieces = (results: GrooveResults): TableRows => {
   const { runs, materials } = results;
   return [
-    ['piece', 'line', 'length mm', 'cuts', 'LEDs', 'bare mm', 'from x mm', 'from y mm', 'to x mm', 'to y mm', 'strip'],
-    ...runs.segments.map(({ number, lengthMm, ledCount, leftoverMm, from, to, own }) => [
+    [
+      'piece',
+      'line',
+      'length mm',
+      'cuts',
+      'LEDs',
+      'bare mm',
+      'from x mm',
+      'from y mm',
+      'to x mm',
+      'to y mm',
+      'strip',
+      'cut to mm',
+    ],
+    ...runs.segments.map(({ number, lengthMm, ledCount, leftoverMm, from, to, own, spareMm }) => [
       number,
       runs.stretches.find(({ segment }) => segment === number)?.line ?? '',
       tenth(lengthMm),
@@ -24,6 +37,7 @@ const pieces = (results: GrooveResults): TableRows => {
       ...onDrawing(results, from),
       ...onDrawing(results, to),
       (own?.strip ?? materials.strip).name,
+      tenth(lengthMm + 2 * (spareMm ?? 0)),
     ]),
   ];
 };

@@ -8,6 +8,8 @@ import { snapToCut } from './snap.js';
 export interface AlongOptions {
   readonly stripWidthMm: number;
   readonly cutPitchMm: number;
+  /** Left on past the mark at both ends, to solder on (mm); none when left out. */
+  readonly spareMm?: number;
   readonly ledPitchMm: number;
   /** The tightest bow the strip takes (mm). */
   readonly bendRadiusMm: number;
@@ -223,8 +225,10 @@ const mostNudged = 0.45;
 
 /** Strip on one stretch, whole cuts. */
 const segmentOn = (line: MeasuredLine, stretch: Stretch, number: number, options: AlongOptions): LaidSegment | null => {
-  const { lengthMm, leftoverMm } = snapToCut(stretch.room, options.cutPitchMm);
+  const { spareMm = 0 } = options;
+  const { lengthMm } = snapToCut(stretch.room - 2 * spareMm, options.cutPitchMm);
   if (lengthMm <= 0) return null;
+  const leftoverMm = stretch.room - lengthMm;
   const start = stretch.from + startOf(line, stretch, leftoverMm, number, options);
   const drawn = Math.max(1, Math.ceil(lengthMm / drawnMm));
   const nudges = options.modules ? options.nudged.get(number) : undefined;

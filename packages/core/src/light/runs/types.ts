@@ -27,6 +27,8 @@ export interface Segment {
   /** Room the strip could not fill for want of a cut mark (mm), shared between both ends. */
   readonly leftoverMm: number;
   readonly ledCount: number;
+  /** Left on past the mark at both ends, unlit, to solder on (mm); none when left out. */
+  readonly spareMm?: number;
   /** Left out: it is the strip of its assembly, set as the brief says. */
   readonly own?: OwnStrip;
 }

@@ -54,6 +54,8 @@ export interface StripReels extends ReelCuts {
 export interface SegmentToCut {
   readonly label: string;
   readonly lengthMm: number;
+  /** Left on past the mark at both ends (mm): the cut in which that lies is lost. */
+  readonly spareMm?: number;
   readonly strip: Strip;
 }
 
@@ -128,9 +130,9 @@ export const pack = (
   const reels = distinctItems(strips).map((strip): StripReels => {
     const own = segments.filter((segment) => segment.strip.id === strip.id);
     const pieces = signs.flatMap((sign) =>
-      own.map(({ label, lengthMm }) => ({
+      own.map(({ label, lengthMm, spareMm = 0 }) => ({
         label: quantity > 1 ? `sign ${sign + 1}, segment ${label}` : `segment ${label}`,
-        lengthMm,
+        lengthMm: lengthMm + Math.ceil((2 * spareMm) / strip.cutPitchMm - 1e-9) * strip.cutPitchMm,
       })),
     );
     return {
