@@ -329,11 +329,43 @@ const circuitLines = ({ network }) => {
   say(`  twice the segments take              ${(whole / half).toFixed(2)} times as long`);
 };
 
+/** Ten metres of strip in a groove lit again at another level: the light by itself, and all that goes with it. */
+const lineLines = async ({ core, glow, fonts }) => {
+  const { grooveGlowOf } = await import(inRoot('packages/core/dist/builds/groove/glow.js'));
+  const base = core.demoDesigns['late-soup'];
+  const [assembly] = base.assemblies;
+  const drawn = { ...assembly.lines.drawn, scale: 4.8 };
+  const large = {
+    ...assembly,
+    lines: { ...assembly.lines, drawn, ends: [] },
+    carrier: { ...assembly.carrier, shape: 'margin' },
+  };
+  const leveled = (round) => ({
+    ...base,
+    assemblies: [large],
+    power: { ...base.power, level: 0.3 + 0.01 * (round % 60) },
+  });
+  const evaluator = core.createEvaluator(core.shippedCatalogue, fonts);
+  const result = evaluator.evaluate(leveled(0));
+  if (!result.ok) throw new Error(result.problems[0].message);
+  const [own] = result.value.assemblies;
+  const inputs = { ...own, brief: base.brief, carrier: large.carrier, design: large.groove, limits: glow.previewGrid };
+  const light = timed((round) => {
+    const fluxShare = own.share.fluxShare.map((each) => each * (1 + 0.01 * (round % 7)));
+    grooveGlowOf({ ...inputs, share: { ...own.share, fluxShare } });
+  });
+  const whole = timed((round) => evaluator.evaluate(leveled(1 + round)));
+  say(`\nlines in a groove: ${(own.runs.stripMm / 1000).toFixed(1)} m of strip at another level`);
+  say(`  their light                        ${rated(light, 100, 'ms', 'less')}`);
+  say(`  with all findings and figures      ${whole.toFixed(0)} ms`);
+};
+
 const parts = {
   circuit: circuitLines,
   preview: previewLines,
   large: largeLines,
   sheet: () => sheetLines({ timed, rated }),
+  lines: lineLines,
   tracing: tracingLines,
   artwork: artworkLines,
   demos: demoLines,

@@ -50,6 +50,7 @@ describe('lines drawn by hand', () => {
 
   it('are made of lines as they are lit, by few points', () => {
     const circle: LitLine = {
+      firstPoint: 0,
       number: 1,
       closed: true,
       layer: '',

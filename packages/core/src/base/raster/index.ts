@@ -7,3 +7,4 @@ export { cellMiddle, gridOver } from './grid.js';
 export { mapValue, smoothMapValue } from './map-value.js';
 export { resample } from './spline.js';
 export type { Grid } from './types.js';
+export { straightOn } from './straight-on.js';

@@ -12,6 +12,7 @@ import {
   multiplyBy,
   powerOfTwo,
   resample,
+  straightOn,
   toFrequencies,
   type Spectrum,
 } from './index.js';
@@ -24,6 +25,17 @@ const spectrum = (width: number, height: number, value: (x: number, y: number) =
 
 const largestDifference = (a: ArrayLike<number>, b: ArrayLike<number>): number =>
   Array.from(a).reduce((most, value, at) => Math.max(most, Math.abs(value - b[at]!)), 0);
+
+describe('a map on another raster', () => {
+  it('is what the one has there, straight between its cells, at every cell of the other', () => {
+    const coarse = gridOver({ x: -10, y: 5, width: 60, height: 40 }, 7, 5);
+    const fine = gridOver({ x: -12, y: 4, width: 65, height: 43 }, 31, 17);
+    const map = Float64Array.from({ length: 35 }, (_, at) => (at > 20 ? 0 : Math.sin(at * 1.3) + 2));
+    const on = straightOn(map, coarse, fine);
+    for (let cell = 0; cell < on.length; cell += 1)
+      expect(on[cell]).toBeCloseTo(mapValue(map, coarse, cellMiddle(fine, cell)), 5);
+  });
+});
 
 describe('frequencies', () => {
   it('come back as they went', () => {

@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../artwork/lettering/index.js';
-import { applyChange, type Design } from '../../sign/design/index.js';
+import { applyChange } from '../../sign/design/index.js';
 import { changed, evaluatedCoarsely, inAssembly, lateSoup, testFonts } from '../../testing/harness.js';
 import { mendedBy } from '../../testing/mended.js';
 import { bareOf, isEven, runsIn } from './even-ways.js';

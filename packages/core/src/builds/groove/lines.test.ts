@@ -15,6 +15,7 @@ beforeAll(async () => {
 });
 
 const lineOf = (number: number, points: readonly Point[], closed = false): LitLine => ({
+  firstPoint: 0,
   number,
   points,
   closed,
