@@ -15,7 +15,13 @@ interface ColourFieldProps {
 }
 
 /** A colour stored at a place of the design. */
-export const ColourInput = ({ label, field }: { readonly label: string; readonly field: FieldRef<string | undefined> }) => {
+export const ColourInput = ({
+  label,
+  field,
+}: {
+  readonly label: string;
+  readonly field: FieldRef<string | undefined>;
+}) => {
   const id = useId();
   const colour = useDesignValue(field) ?? '#000000';
   return (
