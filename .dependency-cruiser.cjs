@@ -68,7 +68,7 @@ module.exports = {
           '/index\\.ts$',
           '/types\\.ts$',
           '^packages/core/src/(session|testing|validation)/',
-          '^packages/core/src/builds/(faces|letters|common)/',
+          '^packages/core/src/builds/(boxes|faces|letters|common)/',
         ],
       },
     },

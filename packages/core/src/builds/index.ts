@@ -26,10 +26,11 @@ export { stageNames, type StageName } from './common/stage-names.js';
 export type { TraceReport } from './common/trace-report.js';
 export type { FaceChange, Tryout } from './common/tryout.js';
 
-export type { BoxResults } from './lightbox/results.js';
-export { usualInsetMm } from './lightbox/rim.js';
-export { boxSides, type BoxSide, type LightboxAssembly } from './lightbox/schema.js';
-export { passesOf, timesAlong } from './lightbox/sides.js';
+export type { BoxResults, BoxResultsOf } from './boxes/results.js';
+export { usualInsetMm } from './boxes/rim.js';
+export { boxSides, type BoxAssembly, type BoxSide } from './boxes/schema.js';
+export type { LightboxAssembly } from './lightbox/schema.js';
+export { passesOf, timesAlong } from './boxes/sides.js';
 export { isPrinted, usualPrint } from './halo/printing.js';
 export type { HaloResults } from './halo/results.js';
 export type { HaloAssembly } from './halo/schema.js';

@@ -3,7 +3,7 @@ import { shippedCatalogue } from '../document/catalogue/index.js';
 import { changed, curlew, dispensary, inAssembly, tern } from '../testing/harness.js';
 import { findFaceLitMaterials } from './face-lit/materials.js';
 import { findHaloMaterials } from './halo/materials.js';
-import { findBoxMaterials } from './lightbox/materials.js';
+import { findBoxMaterials } from './boxes/materials.js';
 
 describe('finding what an assembly names', () => {
   it('finds all of it', () => {

@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
 import { loadFontBook, type FontBook } from '../artwork/lettering/index.js';
 import { shippedCatalogue } from '../document/catalogue/index.js';
-import type { BoxResults, FaceLitResults, HaloResults, GrooveResults, PanelResults } from '../builds/index.js';
+import type { BoxResultsOf, FaceLitResults, HaloResults, GrooveResults, PanelResults } from '../builds/index.js';
 import type {
   EdgeLitAssembly,
   FaceLitAssembly,
@@ -81,7 +81,7 @@ export type Single<Results extends AssemblyResults> = Results & Pick<AssemblyEva
 
 /** What a design of a known build evaluates to. */
 type SingleOf<Given> = Given extends LightboxDesign
-  ? Single<BoxResults>
+  ? Single<BoxResultsOf<LightboxDesign['assemblies'][number]>>
   : Given extends HaloDesign
     ? Single<HaloResults>
     : Given extends FaceLitDesign

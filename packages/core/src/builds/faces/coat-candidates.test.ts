@@ -3,7 +3,7 @@ import type { FontBook } from '../../artwork/lettering/index.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
 import type { Candidate, Remedy } from '../../judging/findings/index.js';
 import { changed, dispensary, evaluatedCoarsely, inAssembly, testFonts } from '../../testing/harness.js';
-import { secondSheet } from '../lightbox/candidates.js';
+import { secondSheet } from '../boxes/candidates.js';
 import { coatLess, coatMore, filmForPaint, sandFace } from './coat-candidates.js';
 import { straightShare } from './see-through.js';
 

@@ -1,16 +1,16 @@
 import { fieldsIn } from '../../judging/results/index.js';
-import { boxHanging } from './hung.js';
+import { boxHanging } from '../boxes/hung.js';
 import type { Build } from '../common/build.js';
 import { closedSoakPoints } from '../common/soak-points.js';
-import { boxCones } from './cones.js';
+import { boxCones } from '../boxes/cones.js';
 import { lightboxDemos, lightboxSizes, newLightbox } from './demos.js';
-import type { BoxLaid, BoxResults } from './results.js';
+import type { BoxLaid, BoxResultsOf } from '../boxes/results.js';
 import { lightboxSchema, type LightboxAssembly } from './schema.js';
-import { lightboxTryout } from './tryout.js';
+import { boxTryout } from '../boxes/tryout.js';
 import { lightboxWork } from './work.js';
 
 /** A rectangular case with a diffusing face. */
-export const lightbox: Build<LightboxAssembly, BoxLaid, BoxResults, typeof lightboxDemos> = {
+export const lightbox: Build<LightboxAssembly, BoxLaid, BoxResultsOf<LightboxAssembly>, typeof lightboxDemos> = {
   name: 'lightbox',
   words: {
     name: 'Light box',
@@ -34,6 +34,6 @@ export const lightbox: Build<LightboxAssembly, BoxLaid, BoxResults, typeof light
   }),
   hanging: boxHanging,
   soakPoints: closedSoakPoints,
-  tryout: lightboxTryout,
+  tryout: boxTryout,
   demos: lightboxDemos,
 };

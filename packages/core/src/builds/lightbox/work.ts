@@ -1,25 +1,25 @@
-import { boxHung } from './hung.js';
-import { boxToFinish } from './to-finish.js';
+import { boxHung } from '../boxes/hung.js';
+import { boxToFinish } from '../boxes/to-finish.js';
 import type { BuildWork } from '../common/build.js';
-import { dropRows } from './candidates.js';
-import { lightboxFigures } from './figures.js';
-import { lightboxFront } from './front.js';
-import type { BoxLaid, BoxResults } from './results.js';
-import { lightboxRules } from './rules.js';
+import { dropRows } from '../boxes/candidates.js';
+import { boxFigures } from '../boxes/figures.js';
+import { boxFront } from '../boxes/front.js';
+import type { BoxLaid, BoxResultsOf } from '../boxes/results.js';
+import { boxRules } from '../boxes/rules.js';
 import type { LightboxAssembly } from './schema.js';
-import { boxSeeds } from './seeds.js';
-import { lightboxStages } from './stages.js';
-import { boxStripTemplate } from './template.js';
-import { traceCheck } from './trace-check/index.js';
+import { boxSeeds } from '../boxes/seeds.js';
+import { boxStages } from '../boxes/stages.js';
+import { boxStripTemplate } from '../boxes/template.js';
+import { traceCheck } from '../boxes/trace-check/index.js';
 
 /** How light boxes are worked out, judged and made. */
-export const lightboxWork: BuildWork<LightboxAssembly, BoxLaid, BoxResults> = {
-  stages: lightboxStages,
-  rules: lightboxRules,
+export const lightboxWork: BuildWork<LightboxAssembly, BoxLaid, BoxResultsOf<LightboxAssembly>> = {
+  stages: boxStages,
+  rules: boxRules,
   seeds: boxSeeds,
   lessStrip: dropRows,
-  figures: lightboxFigures,
-  front: lightboxFront,
+  figures: boxFigures,
+  front: boxFront,
   templates: (results) => ({ 'strip-template': boxStripTemplate(results) }),
   solids: () => [],
   // Panels are sawn; the tool of the artwork cuts the film alone.

@@ -1,4 +1,4 @@
-import type { BoxResults } from '../../builds/index.js';
+import type { BoxResultsOf, LightboxAssembly } from '../../builds/index.js';
 import type { Single } from '../../testing/harness.js';
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import { decode } from 'fast-png';
@@ -13,7 +13,7 @@ import { changed, dispensary, inAssembly, evaluated, testFonts } from '../../tes
 import { benchPack, benchZip, fileName, litPng, partsCsv, partSvg, stripCsv, templatePdf, wiringCsv } from './index.js';
 
 let fonts: FontBook;
-let box: Single<BoxResults>;
+let box: Single<BoxResultsOf<LightboxAssembly>>;
 beforeAll(async () => {
   fonts = await testFonts();
   box = evaluated(dispensary, fonts);

@@ -2,15 +2,15 @@ import { fieldsOf, pathOf, set } from '../../document/design/index.js';
 import type { Tryout } from '../common/tryout.js';
 import { faceOptions } from './face-options.js';
 import type { BoxResults } from './results.js';
-import type { LightboxAssembly } from './schema.js';
+import type { BoxAssembly } from './schema.js';
 
-const fieldsAt = (index: number) => fieldsOf<LightboxAssembly>(`assemblies.${index}`);
+const fieldsAt = (index: number) => fieldsOf<BoxAssembly>(`assemblies.${index}`);
 
 /** How many times the strip is laid: rows, or turns. */
-const rowsField = ({ light }: LightboxAssembly) => (light.layout === 'rows' ? 'rowCount' : 'turnCount');
+const rowsField = ({ light }: BoxAssembly) => (light.layout === 'rows' ? 'rowCount' : 'turnCount');
 
-/** What of a light box may be tried in many combinations. */
-export const lightboxTryout: Tryout<BoxResults> = {
+/** What of a case with a lit face may be tried in many combinations. */
+export const boxTryout: Tryout<BoxResults> = {
   set: ({ index, assembly }, depthMm, rows, liningId) => {
     const field = fieldsAt(index);
     return [

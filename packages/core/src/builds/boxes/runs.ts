@@ -1,4 +1,4 @@
-import type { LightboxAssembly } from './schema.js';
+import type { BoxAssembly } from './schema.js';
 import { fieldsOf, pathOf } from '../../document/design/index.js';
 import type { Strip } from '../../document/catalogue/index.js';
 import type { BoxMaterials } from './materials.js';
@@ -10,7 +10,7 @@ import { maxLeds, placeLeds, withCuts } from '../../light/laying/index.js';
 import type { LightRuns, Point3, Segment } from '../../light/runs/index.js';
 import { failure, success, type Result } from '../../base/result.js';
 
-const own = fieldsOf<LightboxAssembly>();
+const own = fieldsOf<BoxAssembly>();
 
 /** The stretches of a row that a block on the back leaves free, from left to right. */
 const freeStretches = (
@@ -93,12 +93,8 @@ const ledsOn = (
 /** Which ways the LEDs may look in each layout; the first when none is chosen. */
 const facings = { rows: ['front', 'side'], rim: ['in', 'front', 'out'], block: ['out', 'front'] } as const;
 
-/** Strip in a light box: in rows on the back, round the rim, or round a block. */
-export const lightboxRuns = (
-  geometry: CaseGeometry,
-  light: LightDesign,
-  { strip }: BoxMaterials,
-): Result<LightRuns> => {
+/** Strip in a case: in rows on the back, round the rim, or round a block. */
+export const boxRuns = (geometry: CaseGeometry, light: LightDesign, { strip }: BoxMaterials): Result<LightRuns> => {
   const allowed: readonly string[] = facings[light.layout];
   if (light.facing !== undefined && !allowed.includes(light.facing))
     return failure({

@@ -1,4 +1,4 @@
-import type { FaceDesign, LightboxAssembly } from './schema.js';
+import type { FaceDesign, BoxAssembly } from './schema.js';
 import { fieldsOf, set, type Fields } from '../../document/design/index.js';
 import type { Catalogue, FaceSheet } from '../../document/catalogue/index.js';
 import type { FaceChange } from '../common/tryout.js';
@@ -29,7 +29,7 @@ const isWhite = ({ tintRgb }: FaceSheet): boolean => tintRgb === undefined;
 
 /** Faces worth trying: every white sheet that hides anything, sanded clear ones, and two sanded sheets. */
 export const faceOptions = (index: number, catalogue: Catalogue): readonly FaceChange[] => {
-  const field = fieldsOf<LightboxAssembly>(`assemblies.${index}`).face;
+  const field = fieldsOf<BoxAssembly>(`assemblies.${index}`).face;
   const plain = catalogue.faces.filter((sheet) => isWhite(sheet) && sheet.id !== 'clear-3');
   const [coarse] = catalogue.coatings.filter(({ kind }) => kind === 'sanding');
   const clear = catalogue.faces.find(({ id }) => id === 'clear-3');

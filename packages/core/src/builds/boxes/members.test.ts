@@ -21,7 +21,7 @@ const usual = {
   'case.playMm': 1,
 };
 
-describe('members of a light box', () => {
+describe('members of a case with a lit face', () => {
   it.each([
     ['butt', 900, 300 - 2 * 12],
     ['mitre', 900, 300],

@@ -1,6 +1,6 @@
 import type { CaseDesign } from './schema.js';
 
-/** What holds the back of a light box, and what that asks of its seat. */
+/** What holds the back of a case with a lit face, and what that asks of its seat. */
 export interface BackHold {
   readonly name: string;
   /** Holes through the back for it (mm); null where it goes over the edge. */

@@ -1,4 +1,4 @@
-import type { LightboxAssembly } from './schema.js';
+import type { BoxAssembly } from './schema.js';
 import { fieldsOf, pathOf } from '../../document/design/index.js';
 import { backHoldOf, backPlayOf } from './back-hold.js';
 import type { BoxMaterials } from './materials.js';
@@ -15,7 +15,7 @@ import type { CaseGeometry } from '../../light/geometry/index.js';
 import type { Block } from '../../light/radiosity/index.js';
 import { failure, success, type Problem, type Result } from '../../base/result.js';
 
-const own = fieldsOf<LightboxAssembly>();
+const own = fieldsOf<BoxAssembly>();
 
 /** Least wood left behind a rabbet or groove (mm); less breaks while it is cut. */
 const leastWallMm = 2;
@@ -141,8 +141,8 @@ const stackProblems = (
   return problems;
 };
 
-/** Sizes of a rectangular light box, from its outside or from its face sheet, either way. */
-export const lightboxGeometry = (design: CaseDesign, materials: BoxMaterials): Result<CaseGeometry> => {
+/** Sizes of a rectangular case, from its outside or from its face sheet, either way. */
+export const boxGeometry = (design: CaseDesign, materials: BoxMaterials): Result<CaseGeometry> => {
   const returnMm = materials.returnBoard.thicknessMm;
   const backMm = materials.backBoard.thicknessMm;
   const faceMm = materials.face.thicknessMm;

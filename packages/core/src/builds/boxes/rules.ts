@@ -18,8 +18,8 @@ import { betweenCutMarks, reelShort } from './strip-rules.js';
 
 const remedies: FaceRemedies<BoxResults> = { addRows, closerEnds, deepen, dropRows, whiterLining, secondSheet };
 
-/** The checks of a light box. */
-export const lightboxRules: readonly Rule<BoxResults>[] = [
+/** The checks of a case with a lit face. */
+export const boxRules: readonly Rule<BoxResults>[] = [
   noStrip,
   tooShallow,
   gearFits(boxInsides),

@@ -63,8 +63,8 @@ const cornerFixings = (catalogue: Catalogue, { geometry }: PartFacts): readonly 
   ];
 };
 
-/** What is bought for a light box, for one sign. */
-export const lightboxBought = (catalogue: Catalogue, facts: PartFacts): readonly BoughtPart[] => {
+/** What is bought for a case with a lit face, for one sign. */
+export const boxBought = (catalogue: Catalogue, facts: PartFacts): readonly BoughtPart[] => {
   const { geometry, materials, design } = facts;
   const held = holdPlaces(geometry.back, design).length;
   const faceRoundM = (2 * (geometry.inside.widthMm + geometry.inside.heightMm)) / 1000;

@@ -20,7 +20,7 @@ const centred = ({ widthMm, heightMm }: { readonly widthMm: number; readonly hei
 });
 
 /** The returns’ edges, the seated rim of the face, and the letters or the mask. */
-export const lightboxFront = (results: BoxResults): Front => {
+export const boxFront = (results: BoxResults): Front => {
   const { geometry, lettering, assembly, glow, materials } = results;
   const { film } = materials;
   const masked = assembly.artwork.mode === 'lit-letters';

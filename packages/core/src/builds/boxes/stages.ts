@@ -1,16 +1,12 @@
 import type { BuildWork } from '../common/build.js';
 import { recomputedOf } from '../common/common-stages.js';
 import type { BoxLaid, BoxResults } from './results.js';
-import type { LightboxAssembly } from './schema.js';
+import type { BoxAssembly } from './schema.js';
 import { boxMemos, factListOf } from './memos.js';
 import { layBox } from './lay.js';
 
-/** The stages of a light box, in the order of the work. */
-export const lightboxStages: BuildWork<LightboxAssembly, BoxLaid, BoxResults>['stages'] = (
-  catalogue,
-  fonts,
-  limits,
-) => {
+/** The stages of a case with a lit face, in the order of the work. */
+export const boxStages: BuildWork<BoxAssembly, BoxLaid, BoxResults>['stages'] = (catalogue, fonts, limits) => {
   const stages = boxMemos(catalogue, limits);
   return {
     lay: layBox(stages, catalogue, fonts),

@@ -14,7 +14,7 @@ const boxed = (change: Readonly<Record<string, unknown>> = {}) =>
 const of = (shapes: readonly SectionShape[], role: SectionShape['role']): readonly SectionShape[] =>
   shapes.filter((shape) => shape.role === role);
 
-describe('the section of a light box', () => {
+describe('the section of a case with a lit face', () => {
   it.each([
     [{}],
     [{ 'case.retention': 'groove' }],

@@ -290,8 +290,8 @@ const close = (facts: StepFacts): readonly Told[] => [
 /** Done once for the sign, whatever else is in it. */
 const ofSign: ReadonlySet<string> = new Set(['solder', 'soak', 'lead']);
 
-/** The build list of a light box. Times are typical and meant to be replaced by the shop’s own. */
-export const lightboxSteps = (facts: StepFacts): readonly ToldStep[] =>
+/** The build list of a case with a lit face. Times are typical and meant to be replaced by the shop’s own. */
+export const boxSteps = (facts: StepFacts): readonly ToldStep[] =>
   [...prepare(facts), ...cut(facts), ...finish(facts), ...wire(facts), ...close(facts)].map((told) => ({
     ...told,
     ofSign: told.ofSign ?? ofSign.has(told.id),

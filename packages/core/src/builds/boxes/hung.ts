@@ -62,7 +62,7 @@ const railsOf = ({ members }: Facts['geometry']): HungBody['rails'] => {
   return top === null || bottom === null ? null : { top, bottom };
 };
 
-/** A light box hangs in one: its weight by its parts, what is bought for it on its back. */
+/** A case hangs in one: its weight by its parts, what is bought for it on its back. */
 export const boxHung = (results: Facts): readonly HungBody[] => {
   const { geometry, materials, cut, bought } = results;
   const { outside, back, inside, recessMm } = geometry;

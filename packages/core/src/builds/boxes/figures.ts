@@ -69,6 +69,6 @@ const luminance = ({ glow, stack, design }: BoxResults): Figure => ({
   ],
 });
 
-/** The figures of the tape for a light box, in order. */
-export const lightboxFigures = (results: BoxResults): readonly Figure[] =>
+/** The figures of the tape for a case with a lit face, in order. */
+export const boxFigures = (results: BoxResults): readonly Figure[] =>
   [depth, darkest, dotsAndBands, luminance, daylight].map((figure) => figure(results));

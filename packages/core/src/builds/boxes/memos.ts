@@ -12,18 +12,18 @@ import type { StripBed } from '../../power/heat/index.js';
 import type { PartFacts } from './types.js';
 import { commonStages } from '../common/common-stages.js';
 import { boxRouter } from '../common/wire-routes.js';
-import { lightboxBought } from './bought.js';
-import { lightboxGeometry } from './geometry.js';
+import { boxBought } from './bought.js';
+import { boxGeometry } from './geometry.js';
 import { boxBed } from './heat-bed.js';
 import { leadEntry } from './lead-entry.js';
 import { findBoxMaterials } from './materials.js';
-import { lightboxParts } from './parts.js';
+import { boxParts } from './parts.js';
 import type { BoxLaid, BoxResults } from './results.js';
-import { lightboxRuns } from './runs.js';
+import { boxRuns } from './runs.js';
 import type { BoxArtwork, CaseDesign } from './schema.js';
-import { lightboxSection } from './section.js';
+import { boxSection } from './section.js';
 import { sheddingArea } from './shedding-area.js';
-import { lightboxSteps } from './steps.js';
+import { boxSteps } from './steps.js';
 import { ventsOf } from './vents.js';
 import type { Catalogue } from '../../document/catalogue/index.js';
 
@@ -68,7 +68,7 @@ const factsOf = (...[brief, mode, mirrored, design, geometry, materials, runs, l
   lettering,
 });
 
-/** The stages of a light box, each memoized by its last call. */
+/** The stages of a case with a lit face, each memoized by its last call. */
 export const boxMemos = (catalogue: Catalogue, limits: GridLimits) => {
   // Rasters of the same size are new objects each time; their numbers tell them apart.
   const letters = memoizeLast((outline: Outline, width: number, height: number, columns: number, rows: number) =>
@@ -77,11 +77,11 @@ export const boxMemos = (catalogue: Catalogue, limits: GridLimits) => {
   return {
     ...commonStages(),
     materials: memoizeLast(findBoxMaterials),
-    geometry: memoizeLast(lightboxGeometry),
+    geometry: memoizeLast(boxGeometry),
     entry: memoizeLast(leadEntry),
-    runs: memoizeLast(lightboxRuns),
+    runs: memoizeLast(boxRuns),
     router: memoizeLast(boxRouter),
-    section: memoizeLast(lightboxSection),
+    section: memoizeLast(boxSection),
     optics: memoizeLast(faceStack),
     glow: memoizeLast(
       (
@@ -121,12 +121,12 @@ export const boxMemos = (catalogue: Catalogue, limits: GridLimits) => {
     ),
     parts: memoizeLast((...facts: FactList) => {
       const known = factsOf(...facts);
-      const cut = lightboxParts(known);
-      return { cut, bought: lightboxBought(catalogue, known) };
+      const cut = boxParts(known);
+      return { cut, bought: boxBought(catalogue, known) };
     }),
     steps: memoizeLast(
       (circuit: Circuit, cut: readonly CutPart[], hang: Hang | null, finishing: Finishing, ...facts: FactList) =>
-        lightboxSteps({ ...factsOf(...facts), parts: cut, circuit, cutters: catalogue.cutters, hang, finishing }),
+        boxSteps({ ...factsOf(...facts), parts: cut, circuit, cutters: catalogue.cutters, hang, finishing }),
     ),
   };
 };

@@ -2,19 +2,19 @@ import { describe, expect, it } from '@jest/globals';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
 import { changed, dispensary, inAssembly } from '../../testing/harness.js';
-import { lightboxGeometry } from './geometry.js';
+import { boxGeometry } from './geometry.js';
 import { findBoxMaterials } from './materials.js';
 
 const geometryOf = (change: Readonly<Record<string, unknown>>): CaseGeometry => {
   const [assembly] = changed(dispensary, inAssembly(change)).assemblies;
   const materials = findBoxMaterials(assembly!, shippedCatalogue);
   if (!materials.ok) throw new Error('materials');
-  const geometry = lightboxGeometry(assembly!.case, materials.value);
+  const geometry = boxGeometry(assembly!.case, materials.value);
   if (!geometry.ok) throw new Error(geometry.problems[0]?.message);
   return geometry.value;
 };
 
-describe('sizes of a light box', () => {
+describe('sizes of a case with a lit face', () => {
   it('fit together to 0.1 mm in a rabbet, from the outside', () => {
     const { outside, inside, face, back, members } = geometryOf({});
     expect(inside.widthMm).toBeCloseTo(900 - 2 * 12, 9);

@@ -1,14 +1,14 @@
 import { success } from '../../base/result.js';
 import type { BoxLaid, BoxResults } from './results.js';
-import type { LightboxAssembly } from './schema.js';
+import type { BoxAssembly } from './schema.js';
 import type { Catalogue } from '../../document/catalogue/index.js';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import type { BoxMemos } from './memos.js';
 import type { Stages } from '../common/build.js';
 
-type Box = Stages<LightboxAssembly, BoxLaid, BoxResults>;
+type Box = Stages<BoxAssembly, BoxLaid, BoxResults>;
 
-/** Lays a light box: everything that stands before the circuit. */
+/** Lays a case with a lit face: everything that stands before the circuit. */
 export const layBox =
   (stages: BoxMemos, catalogue: Catalogue, fonts: FontBook): Box['lay'] =>
   (brief, _power, assembly) => {

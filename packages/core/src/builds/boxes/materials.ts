@@ -10,9 +10,9 @@ import {
   type Film,
 } from '../../document/catalogue/index.js';
 import { failure, success, type Result } from '../../base/result.js';
-import type { LightboxAssembly } from './schema.js';
+import type { BoxAssembly } from './schema.js';
 
-/** The catalogue items that a light box names. */
+/** The catalogue items that a case with a lit face names. */
 export interface BoxMaterials extends BoxedMaterials {
   readonly film: Film;
 }
@@ -20,11 +20,11 @@ export interface BoxMaterials extends BoxedMaterials {
 /** What film is cut with unless a design says otherwise. */
 export const usualFilmTool = 'film-knife';
 
-/** What the tool of the artwork cuts of a light box. */
+/** What the tool of the artwork cuts of a case with a lit face. */
 const film = { stuff: 'film', thicknessMm: 0.1, name: 'film' } as const;
 
-/** Finds every item that a light box names; each unknown id becomes a problem with its field. */
-export const findBoxMaterials = (assembly: LightboxAssembly, catalogue: Catalogue): Result<BoxMaterials> => {
+/** Finds every item that a case with a lit face names; each unknown id becomes a problem with its field. */
+export const findBoxMaterials = (assembly: BoxAssembly, catalogue: Catalogue): Result<BoxMaterials> => {
   const { light, face, artwork } = assembly;
   const found = foundAll<Omit<BoxMaterials, 'workpiece'>>({
     strip: findItem(catalogue.strips, light.stripId, 'light.stripId'),

@@ -178,8 +178,8 @@ const secondLayer = ({ inside }: CaseGeometry, { second }: BoxMaterials): Sectio
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
-/** The section of a light box, top to bottom. */
-export const lightboxSection = (
+/** The section of a case with a lit face, top to bottom. */
+export const boxSection = (
   geometry: CaseGeometry,
   design: CaseDesign,
   materials: BoxMaterials,

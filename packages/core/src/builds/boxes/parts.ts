@@ -246,8 +246,8 @@ const memberPart = (member: Member, facts: PartFacts): CutPart => {
 
 const round = (mm: number): string => `${Math.round(mm * 10) / 10}`;
 
-/** The cut parts of a light box: four returns, back, face, a second sheet if there is one, and the film of the letters. */
-export const lightboxParts = (facts: PartFacts): readonly CutPart[] => [
+/** The cut parts of a case with a lit face: four returns, back, face, a second sheet if there is one, and the film of the letters. */
+export const boxParts = (facts: PartFacts): readonly CutPart[] => [
   ...facts.geometry.members.map((member) => memberPart(member, facts)),
   backPart(facts),
   facePart(facts),

@@ -4,15 +4,18 @@ import type { BoxGlow } from '../../light/glow/index.js';
 import type { FaceStack } from '../../light/optics/index.js';
 import type { Laid } from '../common/build.js';
 import type { BoxMaterials } from './materials.js';
-import type { LightboxAssembly } from './schema.js';
+import type { BoxAssembly } from './schema.js';
 
-/** What the stages find for a light box. */
-export interface BoxResults extends AssemblyResults<LightboxAssembly> {
+/** What the stages find for a case with a lit face. */
+export interface BoxResultsOf<Own extends BoxAssembly> extends AssemblyResults<Own> {
   readonly materials: BoxMaterials;
   readonly geometry: CaseGeometry;
   readonly stack: FaceStack;
   readonly glow: BoxGlow;
 }
+
+/** The same, of whichever build. */
+export type BoxResults = BoxResultsOf<BoxAssembly>;
 
 /** What stands before the circuit. */
 export interface BoxLaid extends Laid {

@@ -53,12 +53,12 @@ const drawHoles = (tile: Tile, back: CutPart): void => {
 };
 
 /**
- * The strip-placement template of a light box: the back with its rows, cut marks, numbers, arrows and holes. Strip on the
+ * The strip-placement template of a case with a lit face: the back with its rows, cut marks, numbers, arrows and holes. Strip on the
  * returns is not drawn on the back; the strip plan lists it.
  */
 export const boxStripTemplate = (results: BoxResults): Template => {
   const back = results.cut.find(({ id }) => id === 'back');
-  if (back === undefined) throw new Error('a light box without a back');
+  if (back === undefined) throw new Error('a case without a back');
   return {
     title: `${results.design.name}: strip template`,
     heading: `${results.design.name} - strip template`,
