@@ -21,8 +21,8 @@ export const greyOf = (rgba: Uint8ClampedArray): Uint8Array => {
 /** Larger pictures are made smaller first: a letter’s edge needs no more. */
 const longestPx = 2000;
 
-/** A picture as shades of grey, made smaller where a side is longer or it has more pixels than asked for. */
-export const pictureOf = async (file: Blob, longest = longestPx, most = longest ** 2): Promise<GreyPicture> => {
+/** A picture as its bytes of red, green, blue and cover, made smaller where a side is longer or it has more pixels than asked for. */
+export const pixelsOf = async (file: Blob, longest: number, most: number): Promise<ImageData> => {
   const bitmap = await createImageBitmap(file);
   const scale = Math.min(
     1,
@@ -38,7 +38,13 @@ export const pictureOf = async (file: Blob, longest = longestPx, most = longest 
   context.imageSmoothingQuality = 'high';
   context.drawImage(bitmap, 0, 0, width, height);
   bitmap.close();
-  return { width, height, grey: greyOf(context.getImageData(0, 0, width, height).data) };
+  return context.getImageData(0, 0, width, height);
+};
+
+/** The same as shades of grey. */
+export const pictureOf = async (file: Blob, longest = longestPx, most = longest ** 2): Promise<GreyPicture> => {
+  const { width, height, data } = await pixelsOf(file, longest, most);
+  return { width, height, grey: greyOf(data) };
 };
 
 /** Reads a file as a drawing, or throws with a sentence. */

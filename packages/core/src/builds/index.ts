@@ -32,6 +32,16 @@ export { boxSides, type BoxAssembly, type BoxSide } from './boxes/schema.js';
 export type { LightboxAssembly } from './lightbox/schema.js';
 export { passesOf, timesAlong } from './boxes/sides.js';
 export { isPrinted, usualPrint } from './halo/printing.js';
+export { usualBand } from './frame/band.js';
+export { usualMirror } from './frame/materials.js';
+export type { FrameResults } from './frame/results.js';
+export {
+  mostPixels,
+  type FrameAssembly,
+  type FrameKind,
+  type PictureDesign,
+  type ShowsDesign,
+} from './frame/schema.js';
 export type { HaloResults } from './halo/results.js';
 export type { HaloAssembly } from './halo/schema.js';
 export type { FaceLitResults } from './face-lit/results.js';

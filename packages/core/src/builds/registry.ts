@@ -1,8 +1,9 @@
 import { edgeLit } from './edge-lit/index.js';
 import { faceLit } from './face-lit/index.js';
+import { frame } from './frame/index.js';
 import { groove } from './groove/index.js';
 import { halo } from './halo/index.js';
 import { lightbox } from './lightbox/index.js';
 
 /** Every build that Vitrum knows, a folder each. A new one is one line here. */
-export const registry = [lightbox, halo, faceLit, edgeLit, groove] as const;
+export const registry = [lightbox, halo, faceLit, edgeLit, groove, frame] as const;

@@ -1,17 +1,17 @@
 import type { AssemblyEvaluation, BoxResults } from '@vitrum/core';
-import { useOwnOf } from '../../evaluation/own';
+import { useOwnBox } from '../boxes/own-box';
 import { facedRows } from '../faces/prove-rows';
 import type { BuildPage } from '../common/build-page';
-import { BlockMark } from './block-mark';
+import { BlockMark } from '../boxes/block-mark';
 import { lazyPart } from '../../ui/lazy-part';
 
-const BrightnessCheck = lazyPart(() => import('./brightness-check'), 'BrightnessCheck');
+const BrightnessCheck = lazyPart(() => import('../boxes/brightness-check'), 'BrightnessCheck');
 
 // A page is asked about assemblies of its own build alone.
 const asBox = (own: AssemblyEvaluation): BoxResults => own as unknown as BoxResults;
 
 const ProveFields = () => {
-  const own = useOwnOf<BoxResults>('lightbox');
+  const own = useOwnBox();
   return own === null ? null : <BrightnessCheck own={own} />;
 };
 
@@ -22,9 +22,9 @@ export const lightboxPage: BuildPage = {
   loadGuide: () => import('./guide'),
   stepNames: {},
   panels: {
-    case: lazyPart(() => import('./case-step'), 'CaseStep'),
-    light: lazyPart(() => import('./light-step'), 'LightStep'),
-    face: lazyPart(() => import('./face-step'), 'FaceStep'),
+    case: lazyPart(() => import('../boxes/case-step'), 'CaseStep'),
+    light: lazyPart(() => import('../boxes/light-step'), 'LightStep'),
+    face: lazyPart(() => import('../boxes/face-step'), 'FaceStep'),
   },
   faceDetail: (own) => `passes ${Math.round(asBox(own).stack.transmittance * 100)} %`,
   cutting: { tool: 'film-knife', front: 'from the front', behind: 'from behind, cut mirrored' },

@@ -20,7 +20,11 @@ const wire = (id: string): Wire => catalogue.wires.find((each) => each.id === id
 /** The same sign with every wire of one gauge, on strip that differs as said. */
 const wired = (gauge: string, strip: Partial<Strip> = {}): SignResults => ({
   ...slipway,
-  circuit: { ...slipway.circuit, wires: slipway.circuit.wires.map((run) => ({ ...run, wire: wire(gauge) })) },
+  circuit: {
+    ...slipway.circuit,
+    segments: slipway.circuit.segments.map((each) => ({ ...each, strip: { ...each.strip, ...strip } })),
+    wires: slipway.circuit.wires.map((run) => ({ ...run, wire: wire(gauge) })),
+  },
   assemblies: slipway.assemblies.map((own) => ({
     ...own,
     materials: { ...own.materials, strip: { ...own.materials.strip, ...strip } },

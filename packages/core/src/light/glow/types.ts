@@ -80,6 +80,8 @@ export interface Glow {
   readonly unlitRgb: LinearRgb;
   /** By cell, how much of the unlit ground looks so; the rest looks as what covers it. All of it when left out. */
   readonly unlitShare?: Float32Array;
+  /** By cell, what red, green and blue of the unlit ground are multiplied by where it is printed; left out: 1. */
+  readonly unlitTint?: Float32Array;
   /** All the light of the LEDs (lm). */
   readonly emittedLm: number;
   /** False when cells are too coarse to judge dots and bands by. */

@@ -11,8 +11,13 @@ const zone = (numbers: readonly number[], level: number) => ({ segments: numbers
 
 describe('zones', () => {
   it('without any are one, fully up', () => {
-    expect(zonesOf(of(3), {}, white)).toEqual({ ofSegment: [0, 0, 0], levels: [1], strips: [white] });
-    expect(zonesOf(of(0), { zones: [] }, white)).toEqual({ ofSegment: [], levels: [1], strips: [white] });
+    expect(zonesOf(of(3), {}, white)).toEqual({ ofSegment: [0, 0, 0], levels: [1], strips: [white], lights: [null] });
+    expect(zonesOf(of(0), { zones: [] }, white)).toEqual({
+      ofSegment: [],
+      levels: [1],
+      strips: [white],
+      lights: [null],
+    });
   });
 
   it('are numbered as segments first name them, what is left over being one more', () => {
@@ -33,5 +38,19 @@ describe('zones', () => {
       ofSegment: [0, 1, 0],
       levels: [1, 1],
       strips: [white, mixed],
+      lights: [null, null],
     }));
+
+  it('never hold what is set to unlike colours, but for pixels, which are told one by one', () => {
+    const red = { kind: 'rgb', colour: '#ff0000' } as const;
+    const lit = (...lights: readonly (typeof red | null)[]) =>
+      segments(...lights.map(() => mixed)).map((each, at) => ({ ...each, light: lights[at]! }));
+    expect(zonesOf(lit(null, red, null, red), {}, mixed)).toMatchObject({
+      ofSegment: [0, 1, 0, 1],
+      lights: [null, red],
+    });
+    const pixels = { ...mixed, addressable: true };
+    const told = lit(null, red).map((each) => ({ ...each, strip: pixels }));
+    expect(zonesOf(told, {}, pixels).ofSegment).toEqual([0, 0]);
+  });
 });

@@ -28,7 +28,7 @@ const strongest = (light: Float32Array): Float32Array =>
 /** The bare lit ground under the light of the place, red, green and blue (cd/m²) a cell. */
 const groundSeen = (own: Lit, lit: boolean, ambientCdM2: number, behind: SceneLight | null): Float32Array => {
   const { glow, front } = own;
-  const { grid, luminance, drift, unlitRgb, unlitShare } = glow;
+  const { grid, luminance, drift, unlitRgb, unlitShare, unlitTint } = glow;
   const { reflects } = front.cover;
   const drifted = new Float64Array(3).fill(1);
   const seen = new Float64Array(4);
@@ -47,7 +47,8 @@ const groundSeen = (own: Lit, lit: boolean, ambientCdM2: number, behind: SceneLi
         light[3 * cell + channel] =
           given * front.seenHue[channel]! * drifted[channel]! +
           (behind === null
-            ? ambientCdM2 * (unlitRgb[channel]! * share + reflects[channel]! * (1 - share))
+            ? ambientCdM2 *
+              (unlitRgb[channel]! * (unlitTint?.[3 * cell + channel] ?? 1) * share + reflects[channel]! * (1 - share))
             : seen[channel]!);
     }
   return light;

@@ -97,6 +97,18 @@ export const faces: readonly FaceSheet[] = [
   },
   {
     ...acrylic,
+    id: 'clear-3-large',
+    name: 'Clear acrylic 3 mm, large sheet',
+    price: 84,
+    thicknessMm: 3,
+    transmittance: 0.92,
+    reflectance: 0.08,
+    scatter: { kind: 'lobe', sigmaDeg: 1, hazeShare: 0.01 },
+    sheetWidthMm: 2030,
+    sheetHeightMm: 1250,
+  },
+  {
+    ...acrylic,
     id: 'opal-3-large',
     name: 'Opal acrylic 3 mm, large sheet',
     price: 96,

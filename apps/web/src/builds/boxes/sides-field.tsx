@@ -1,4 +1,4 @@
-import { boxSides, set, timesAlong, passesOf, type BoxSide, type LightboxAssembly } from '@vitrum/core';
+import { boxSides, set, timesAlong, passesOf, type BoxSide, type BoxAssembly } from '@vitrum/core';
 import { changeDesign } from '../../document/document-store';
 import { useFields } from '../../document/selection';
 import { useDesignValue } from '../../fields/design-fields';
@@ -10,7 +10,7 @@ const often = ['none', 'once', 'twice', 'three times', 'four times'] as const;
 
 /** How often strip runs along each side of the case. */
 export const SidesField = () => {
-  const at = useFields<LightboxAssembly>();
+  const at = useFields<BoxAssembly>();
   const sides = useDesignValue(at.light.sides) as readonly BoxSide[] | undefined;
   const times = timesAlong(passesOf({ sides, turnCount: 1 }));
   const change = (side: BoxSide, count: number): void => {

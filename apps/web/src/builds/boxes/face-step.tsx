@@ -1,8 +1,8 @@
 import { useFields } from '../../document/selection';
-import { set, type BoxResults, type LightboxAssembly } from '@vitrum/core';
+import { set, type BoxAssembly } from '@vitrum/core';
 import { ChoiceField, LengthField, useDesignValue } from '../../fields/design-fields';
 import { changeDesign } from '../../document/document-store';
-import { useOwnOf } from '../../evaluation/own';
+import { useOwnBox } from './own-box';
 import { Button } from '../../ui/button';
 import { aboutSheet } from '../../fields/material-facts';
 import { choicesOf, useCatalogue } from '../../job/catalogue-context';
@@ -13,7 +13,7 @@ import { TraceCheck } from '../../tryouts/trace-check';
 const firstSecond = { sheetId: 'clear-3', gapMm: 10, coats: [{ coatingId: 'sanded-120', coats: 1 }] };
 
 const SecondSheet = () => {
-  const at = useFields<LightboxAssembly>().face.second;
+  const at = useFields<BoxAssembly>().face.second;
   const { faces } = useCatalogue();
   const second = useDesignValue(at) ?? null;
   if (second === null)
@@ -35,23 +35,26 @@ const SecondSheet = () => {
   );
 };
 
-export const FaceStep = () => {
-  const at = useFields<LightboxAssembly>();
+/** What light goes through, and what comes of it; a face that is no sheet of the shelf is not chosen here. */
+export const FaceStep = ({ withSheet = true }: { readonly withSheet?: boolean }) => {
+  const at = useFields<BoxAssembly>();
   const { faces } = useCatalogue();
-  const own = useOwnOf<BoxResults>('lightbox');
+  const own = useOwnBox();
   if (own === null) return null;
   const { stack } = own;
   const { face } = own.materials;
   const { evenness, indirectShare } = own.glow;
   return (
     <>
-      <ChoiceField
-        label="Face"
-        field={at.face.sheetId}
-        choices={choicesOf(faces, aboutSheet)}
-        wide
-        hint={`passes ${percent(face.transmittance)}, ${face.scatter.kind === 'lambertian' ? 'scatters fully' : `scatters ${percent(face.scatter.hazeShare)} within ±${face.scatter.sigmaDeg}°`} (typical)`}
-      />
+      {withSheet && (
+        <ChoiceField
+          label="Face"
+          field={at.face.sheetId}
+          choices={choicesOf(faces, aboutSheet)}
+          wide
+          hint={`passes ${percent(face.transmittance)}, ${face.scatter.kind === 'lambertian' ? 'scatters fully' : `scatters ${percent(face.scatter.hazeShare)} within ±${face.scatter.sigmaDeg}°`} (typical)`}
+        />
+      )}
       <CoatsField field={at.face.coats} />
       <SecondSheet />
       <p className="text-xs text-soft">

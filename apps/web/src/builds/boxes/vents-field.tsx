@@ -1,4 +1,4 @@
-import { set, type LightboxAssembly } from '@vitrum/core';
+import { set, type BoxAssembly } from '@vitrum/core';
 import { changeDesign } from '../../document/document-store';
 import { useFields } from '../../document/selection';
 import { useOwn } from '../../evaluation/own';
@@ -9,7 +9,7 @@ const first = { count: 6, diameterMm: 8 };
 
 /** Holes in the bottom and the top return, with the air they let through and the light they leak. */
 export const VentsField = () => {
-  const field = useFields<LightboxAssembly>().case.vents;
+  const field = useFields<BoxAssembly>().case.vents;
   const vents = useDesignValue(field) ?? null;
   const heat = useOwn()?.heat;
   if (vents === null)

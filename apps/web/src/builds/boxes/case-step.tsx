@@ -1,6 +1,6 @@
-import type { BoxResults, LightboxAssembly } from '@vitrum/core';
+import type { BoxAssembly } from '@vitrum/core';
 import { useFields } from '../../document/selection';
-import { useOwnOf } from '../../evaluation/own';
+import { useOwnBox } from './own-box';
 import { ChoiceField, LengthField, useDesignValue } from '../../fields/design-fields';
 import { aboutBoard, aboutLining } from '../../fields/material-facts';
 import { choicesOf, useCatalogue } from '../../job/catalogue-context';
@@ -10,9 +10,9 @@ import { VentsField } from './vents-field';
 
 /** The case of a light box. */
 export const CaseStep = () => {
-  const at = useFields<LightboxAssembly>();
+  const at = useFields<BoxAssembly>();
   const { boards, linings } = useCatalogue();
-  const evaluation = useOwnOf<BoxResults>('lightbox');
+  const evaluation = useOwnBox();
   const show = useLength();
   const sizeBy = useDesignValue(at.case.sizeBy);
   const retention = useDesignValue(at.case.retention);

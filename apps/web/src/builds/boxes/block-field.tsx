@@ -1,4 +1,4 @@
-import { set, type LightboxAssembly } from '@vitrum/core';
+import { set, type BoxAssembly } from '@vitrum/core';
 import { useFields } from '../../document/selection';
 import { LengthField, useDesignValue } from '../../fields/design-fields';
 import { changeDesign } from '../../document/document-store';
@@ -8,7 +8,7 @@ const first = { widthMm: 160, heightMm: 60, depthMm: 35, offsetXMm: 0, offsetYMm
 
 /** A box on the back inside the case, over a supply or a controller; light and rows go round it. */
 export const BlockField = () => {
-  const at = useFields<LightboxAssembly>();
+  const at = useFields<BoxAssembly>();
   const field = at.case.block;
   const block = useDesignValue(field) ?? null;
   const layout = useDesignValue(at.light.layout);

@@ -1,4 +1,4 @@
-import { set, usualInsetMm, type BoxResults, type LightboxAssembly } from '@vitrum/core';
+import { set, usualInsetMm, type BoxAssembly } from '@vitrum/core';
 import { useFields } from '../../document/selection';
 import { useId } from 'react';
 import { FieldRow } from '../../fields/field-row';
@@ -6,7 +6,8 @@ import { Choice, type ChoiceOption } from '../../ui/choice';
 import { ChoiceField, LengthField, NumberField, useDesignValue } from '../../fields/design-fields';
 import { changeDesign } from '../../document/document-store';
 import { useEvaluation } from '../../evaluation/evaluation-store';
-import { chainOf, useOwnOf } from '../../evaluation/own';
+import { chainOf } from '../../evaluation/own';
+import { useOwnBox } from './own-box';
 import { Button } from '../../ui/button';
 import { useLength } from '../../view/use-length';
 import { aboutStrip } from '../../fields/material-facts';
@@ -42,7 +43,7 @@ const layouts: readonly ChoiceOption<Layout>[] = [
 
 /** A new layout takes the facing that is usual for it. */
 const LayoutField = ({ layout }: { readonly layout: Layout }) => {
-  const at = useFields<LightboxAssembly>();
+  const at = useFields<BoxAssembly>();
   const id = useId();
   const block = useDesignValue(at.case.block) ?? null;
   return (
@@ -65,9 +66,9 @@ const LayoutField = ({ layout }: { readonly layout: Layout }) => {
 };
 
 export const LightStep = () => {
-  const at = useFields<LightboxAssembly>();
+  const at = useFields<BoxAssembly>();
   const { strips } = useCatalogue();
-  const own = useOwnOf<BoxResults>('lightbox');
+  const own = useOwnBox();
   const findings = useEvaluation((state) => state.findings);
   const show = useLength();
   const layout = useDesignValue(at.light.layout) as Layout;

@@ -1,0 +1,30 @@
+import type { Workability } from '../../artwork/workability/index.js';
+import { memoizeLast } from '../../base/maths/index.js';
+import type { Catalogue } from '../../document/catalogue/index.js';
+import type { GridLimits } from '../../light/glow/index.js';
+import { boxMemos } from '../boxes/memos.js';
+import type { BoxAssembly } from '../boxes/schema.js';
+import { bandLettering, bandOf } from './band.js';
+import { findFrameMaterials } from './materials.js';
+import { frameBought, frameParts } from './parts.js';
+import { readPicture, throughPicture } from './picture.js';
+import type { FrameAssembly } from './schema.js';
+import { frameSteps } from './steps.js';
+
+/** The stages of a frame: those of a case, its own materials, and what it shows. */
+export const frameMemos = (catalogue: Catalogue, limits: GridLimits) => ({
+  ...boxMemos(catalogue, limits),
+  materials: memoizeLast((assembly: BoxAssembly, shelf: Catalogue) =>
+    // The stages of a frame are asked about frames alone.
+    findFrameMaterials(assembly as FrameAssembly, shelf),
+  ),
+  band: memoizeLast(bandOf),
+  asLettering: memoizeLast(bandLettering),
+  // What is left within a letter or a band is held by the glass.
+  onGlass: memoizeLast((found: Workability): Workability => ({ ...found, counters: 0 })),
+  picture: memoizeLast(readPicture),
+  through: memoizeLast(throughPicture),
+  ownParts: memoizeLast(frameParts),
+  ownBought: memoizeLast(frameBought),
+  ownSteps: memoizeLast(frameSteps),
+});

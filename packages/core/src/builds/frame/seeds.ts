@@ -1,0 +1,52 @@
+import { pathOf, set } from '../../document/design/index.js';
+import { suitableStrips } from '../../judging/findings/index.js';
+import { fieldsIn } from '../../judging/results/index.js';
+import { boxSeeds } from '../boxes/seeds.js';
+import type { BuildWork } from '../common/build.js';
+import { bestSeeds, givenLm, stripPrice, type RoughSeed } from '../common/seeds.js';
+import type { FrameLaid, FrameResults } from './results.js';
+import type { FrameAssembly } from './schema.js';
+
+type Seeds = BuildWork<FrameAssembly, FrameLaid, FrameResults>['seeds'];
+
+/** Depths that are tried behind a band (mm). */
+const bandDepthsMm = [40, 55, 70, 90] as const;
+/** What a millimetre of depth costs in wood by the metre of frame; typical. */
+const depthPrice = 0.05;
+
+/** Strip round the rim behind the band, its LEDs to the face: every strip that suits, in shallow frames and deeper ones, before an opal sheet. */
+const bandSeeds: Seeds = (results, catalogue, aim) => {
+  const fields = fieldsIn(results);
+  const { glow, materials, runs, geometry } = results;
+  const metres = runs.stripMm / 1000;
+  const now = givenLm(materials.strip, results);
+  const round = (2 * (geometry.outside.widthMm + geometry.outside.heightMm)) / 1000;
+  const seeds = suitableStrips(results, catalogue)
+    .filter(({ form, addressable }) => form !== 'modules' && addressable !== true)
+    .flatMap((strip) =>
+      bandDepthsMm.map((depth): RoughSeed => ({
+        kind: strip.id,
+        cdM2: now > 0 ? (glow.evenness.meanCdM2 * givenLm(strip, results)) / now : 0,
+        price: stripPrice(strip, metres) + depth * depthPrice * round,
+        change: [
+          set(fields.light.stripId, strip.id),
+          set(fields.light.layout, 'rim'),
+          set(fields.light.facing, 'front'),
+          set(fields.light.turnCount, 1),
+          set(fields.case.depthInsideMm, depth),
+          set(fields.face.second, { sheetId: 'opal-3', gapMm: 0 }),
+        ],
+      })),
+    );
+  return bestSeeds(seeds, aim);
+};
+
+/** Ways to make a frame: as a case with rows behind its face, which stays what it shows; round the rim behind a band. */
+export const frameSeeds: Seeds = (results, catalogue, aim) => {
+  if (results.assembly.shows.kind === 'lit-mirror') return bandSeeds(results, catalogue, aim);
+  const sheet = pathOf(fieldsIn(results).face.sheetId);
+  return boxSeeds(results, catalogue, aim).map((seed) => ({
+    ...seed,
+    change: seed.change.filter(({ path }) => path !== sheet),
+  }));
+};

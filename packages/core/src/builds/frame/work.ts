@@ -1,0 +1,30 @@
+import type { BuildWork } from '../common/build.js';
+import { dropRows } from '../boxes/candidates.js';
+import { boxFigures } from '../boxes/figures.js';
+import { boxFront } from '../boxes/front.js';
+import { boxHung } from '../boxes/hung.js';
+import { boxStripTemplate } from '../boxes/template.js';
+import { boxToFinish } from '../boxes/to-finish.js';
+import { traceCheck } from '../boxes/trace-check/index.js';
+import type { FrameLaid, FrameResults } from './results.js';
+import { frameRules } from './rules.js';
+import { frameSeeds } from './seeds.js';
+import type { FrameAssembly } from './schema.js';
+import { frameStages } from './stages.js';
+
+/** How display frames are worked out, judged and made. */
+export const frameWork: BuildWork<FrameAssembly, FrameLaid, FrameResults> = {
+  stages: frameStages,
+  rules: frameRules,
+  seeds: frameSeeds,
+  lessStrip: dropRows,
+  figures: boxFigures,
+  front: boxFront,
+  templates: (results) => ({ 'strip-template': boxStripTemplate(results) }),
+  solids: () => [],
+  // Members and sheets are sawn; the tool of the artwork takes silver off.
+  cutByTool: ({ id }) => id === 'face',
+  hung: boxHung,
+  toFinish: boxToFinish,
+  trace: traceCheck,
+};
