@@ -196,6 +196,7 @@ const guidePictures = [
   ['face-lit', 'Tern'],
   ['edge-lit', 'Quiet room'],
   ['groove', 'late soup'],
+  ['frame', 'Tide table'],
 ].flatMap(([build, name]) => ['face', 'case'].map((place) => [`${build}-${place}`, name, place]));
 
 const only = process.argv.slice(2);

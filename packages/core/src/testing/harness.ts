@@ -2,10 +2,18 @@ import { readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
 import { loadFontBook, type FontBook } from '../artwork/lettering/index.js';
 import { shippedCatalogue } from '../document/catalogue/index.js';
-import type { BoxResultsOf, FaceLitResults, HaloResults, GrooveResults, PanelResults } from '../builds/index.js';
+import type {
+  BoxResultsOf,
+  FaceLitResults,
+  FrameResults,
+  HaloResults,
+  GrooveResults,
+  PanelResults,
+} from '../builds/index.js';
 import type {
   EdgeLitAssembly,
   FaceLitAssembly,
+  FrameAssembly,
   GrooveAssembly,
   HaloAssembly,
   LightboxAssembly,
@@ -23,6 +31,7 @@ type HaloDesign = DesignOf<HaloAssembly>;
 type FaceLitDesign = DesignOf<FaceLitAssembly>;
 type EdgeLitDesign = DesignOf<EdgeLitAssembly>;
 type GrooveDesign = DesignOf<GrooveAssembly>;
+type FrameDesign = DesignOf<FrameAssembly>;
 
 const packages = createRequire(import.meta.url);
 
@@ -90,7 +99,9 @@ type SingleOf<Given> = Given extends LightboxDesign
         ? Single<PanelResults>
         : Given extends GrooveDesign
           ? Single<GrooveResults>
-          : Single<AssemblyResults>;
+          : Given extends FrameDesign
+            ? Single<FrameResults>
+            : Single<AssemblyResults>;
 
 /** The one assembly of an evaluation with what the sign shares; fails the test when the design was refused. */
 export const single = <Given>(result: Result<Evaluation>): SingleOf<Given> => {
@@ -141,6 +152,9 @@ export const tern: FaceLitDesign = demoDesigns.tern;
 export const quietRoom: EdgeLitDesign = demoDesigns['quiet-room'];
 
 /** The counter’s lines in a board. */
+export const tideTable: FrameDesign = demoDesigns['tide-table'];
+export const fittingMirror: FrameDesign = demoDesigns['fitting-mirror'];
+export const brimTile: FrameDesign = demoDesigns['brim-tile'];
 export const lateSoup: GrooveDesign = demoDesigns['late-soup'];
 
 /** A segment of the first assembly of a demo design, as a reference. */

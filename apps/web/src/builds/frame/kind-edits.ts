@@ -8,6 +8,7 @@ export const toKind = (at: Fields<FrameAssembly>, kind: FrameKind): DesignChange
   set(at.shows.kind, kind),
   set(at.artwork.mode, kind === 'print' ? 'opaque-letters' : 'lit-letters'),
   set(at.artwork.mirrored, kind === 'mirror-tile'),
+  set(at.artwork.toolId, kind === 'print' ? 'film-knife' : 'blast'),
   set(at.face.coats, kind === 'print' ? printed : []),
   set(at.face.second, opalBehind),
   set(at.light.layout, kind === 'lit-mirror' ? 'rim' : 'rows'),

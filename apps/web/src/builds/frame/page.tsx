@@ -14,7 +14,7 @@ const kindWords = { print: 'print', 'mirror-tile': 'mirror tile', 'lit-mirror': 
 
 const artworkDetail = (own: AssemblyEvaluation): string => {
   const { assembly, geometry } = asFrame(own);
-  return `${kindWords[assembly.shows.kind]}, ${Math.round(geometry.face.widthMm)} × ${Math.round(geometry.face.heightMm)} mm`;
+  return `${kindWords[assembly.shows.kind]} ${Math.round(geometry.face.widthMm)}×${Math.round(geometry.face.heightMm)} mm`;
 };
 
 const ProveFields = () => {
@@ -35,7 +35,13 @@ export const framePage: BuildPage = {
   },
   artworkDetail,
   faceDetail: (own) => `pass ${Math.round(asFrame(own).stack.transmittance * 100)} %`,
-  cutting: { tool: 'blast', front: 'from the front', behind: 'from behind, cut mirrored' },
+  cutting: {
+    tool: 'film-knife',
+    front: 'from the front',
+    behind: 'from behind, drawn mirrored',
+    label: 'Worked by',
+    takes: ({ engraves, cuts }) => engraves !== undefined || cuts.some(({ stuff }) => stuff === 'film'),
+  },
   ArtworkFields: lazyPart(() => import('./shows-fields'), 'ShowsFields'),
   FeedFields: null,
   overlays: [],

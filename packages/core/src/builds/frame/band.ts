@@ -27,12 +27,11 @@ const coveredBy = ({ face, inside }: Pick<CaseGeometry, 'face' | 'inside'>): num
 
 /** The frosted band along the edge of a mirror, its inside still mirror; fails where it has no room, with the field. */
 export const bandOf = (
-  { band = usualBand }: Pick<ShowsDesign, 'band'>,
+  { band = {} }: Pick<ShowsDesign, 'band'>,
   geometry: Pick<CaseGeometry, 'face' | 'inside'>,
 ): Result<Outline> => {
   const { widthMm, heightMm } = geometry.face;
-  const { insetMm, widthMm: wide } = band;
-  const cornerMm = 'cornerMm' in band ? (band.cornerMm ?? 0) : 0;
+  const { insetMm = usualBand.insetMm, widthMm: wide = usualBand.widthMm, cornerMm = 0 } = band;
   const least = Math.min(widthMm, heightMm);
   if (2 * (insetMm + wide) > least - leastMirrorMm)
     return failure({

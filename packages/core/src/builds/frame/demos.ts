@@ -2,6 +2,7 @@ import type { DesignOf } from '../../document/design/index.js';
 import type { NewJobAnswers, SizeQuestion } from '../common/build.js';
 import { onTheWall } from '../common/on-the-wall.js';
 import type { FrameAssembly } from './schema.js';
+import { tidePicture } from './tide-picture.js';
 
 type FrameSign = DesignOf<FrameAssembly>;
 
@@ -78,7 +79,7 @@ const tideTable: FrameSign = {
       id: 'frame',
       build: 'frame',
       place: onTheWall,
-      shows: { kind: 'print' },
+      shows: { kind: 'print', picture: tidePicture },
       artwork: { ...artwork, capHeightMm: 46, offsetYMm: 150 },
       case: caseOf(594, 420, 85),
       light: { stripId: 'fine-24v-120', layout: 'rows', rowCount: 5, turnCount: 1, endMarginMm: 10 },
@@ -100,14 +101,21 @@ const brimTile: FrameSign = {
       build: 'frame',
       place: onTheWall,
       shows: { kind: 'mirror-tile' },
-      artwork: { ...artwork, mode: 'lit-letters', mirrored: true, fontId: 'pacifico', capHeightMm: 60 },
+      artwork: {
+        ...artwork,
+        mode: 'lit-letters',
+        mirrored: true,
+        toolId: 'blast',
+        fontId: 'pacifico',
+        capHeightMm: 60,
+      },
       case: caseOf(250, 250, 80),
       light: { stripId: 'fine-24v-120', layout: 'rows', rowCount: 4, turnCount: 1, endMarginMm: 5 },
       face: { sheetId: 'clear-3', second: { sheetId: 'opal-3', gapMm: 0 } },
       hanging: { way: 'feet' },
     },
   ],
-  power: { ...power, level: 0.7 },
+  power: { ...power, level: 0.5 },
 };
 
 /** The hat shop’s fitting mirror: a frosted band all round, strip behind it on the rim. */
@@ -121,7 +129,7 @@ const fittingMirror: FrameSign = {
       build: 'frame',
       place: onTheWall,
       shows: { kind: 'lit-mirror', band: { insetMm: 35, widthMm: 35, cornerMm: 25 } },
-      artwork: { ...artwork, mode: 'lit-letters' },
+      artwork: { ...artwork, mode: 'lit-letters', toolId: 'blast' },
       case: { ...caseOf(700, 900, 60), lipMm: 9, backBoardId: 'ply-12' },
       light: {
         stripId: 'fine-24v-120',
@@ -133,7 +141,7 @@ const fittingMirror: FrameSign = {
         endMarginMm: 10,
       },
       face: { sheetId: 'clear-3', second: { sheetId: 'opal-3-large', gapMm: 0 } },
-      hanging: { way: 'cleat' },
+      hanging: { way: 'keyholes' },
     },
   ],
   power,
@@ -169,6 +177,7 @@ export const newFrame = ({ name, text, readingDistanceMm, sizesMm }: NewJobAnswe
     assemblies: [
       {
         ...assembly!,
+        shows: { kind: 'print' },
         artwork: { ...artwork, capHeightMm: Math.max(2, Math.round(cap)) },
         case: caseOf(widthMm, heightMm, 60),
         light: { ...assembly!.light, rowCount: Math.max(1, Math.round(heightMm / 60)) },

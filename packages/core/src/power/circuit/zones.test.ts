@@ -49,7 +49,7 @@ describe('zones', () => {
       ofSegment: [0, 1, 0, 1],
       lights: [null, red],
     });
-    const pixels = { ...mixed, addressable: true };
+    const pixels: Strip = { ...mixed, addressable: true };
     const told = lit(null, red).map((each) => ({ ...each, strip: pixels }));
     expect(zonesOf(told, {}, pixels).ofSegment).toEqual([0, 0]);
   });

@@ -124,4 +124,25 @@ export const demoJobs: readonly DemoJob[] = [
     dueInDays: 40,
     design: demoDesigns['counter-top'],
   },
+  {
+    slug: 'tide-table',
+    customer: 'The harbour office',
+    status: 'cutting',
+    dueInDays: 12,
+    design: demoDesigns['tide-table'],
+  },
+  {
+    slug: 'fitting-mirror',
+    customer: 'Feather & Felt, hats',
+    status: 'quoted',
+    dueInDays: 34,
+    design: demoDesigns['fitting-mirror'],
+  },
+  {
+    slug: 'brim-tile',
+    customer: 'Feather & Felt, hats',
+    status: 'designed',
+    dueInDays: 30,
+    design: demoDesigns['brim-tile'],
+  },
 ];

@@ -1,0 +1,183 @@
+import { beforeAll, describe, expect, it } from '@jest/globals';
+import { fromByteArray } from 'base64-js';
+import type { FontBook } from '../../artwork/lettering/index.js';
+import { outlineArea, outlineBounds, type Outline } from '../../base/outlines/index.js';
+import { shippedCatalogue } from '../../document/catalogue/index.js';
+import { luminanceOf } from '../../light/glow/index.js';
+import { toLinear } from '../../light/colour/index.js';
+import type { CutPart } from '../../making/parts/index.js';
+import type { Design } from '../../sign/design/index.js';
+import { createJudge, evaluate, finish } from '../../sign/evaluate/index.js';
+import { solveSign } from '../../sign/solving/index.js';
+import {
+  brimTile,
+  changed,
+  coarse,
+  evaluated,
+  fittingMirror,
+  inAssembly,
+  testFonts,
+  tideTable,
+} from '../../testing/harness.js';
+import { traceCheck } from '../boxes/trace-check/index.js';
+import type { TraceReport } from '../common/trace-report.js';
+
+let fonts: FontBook;
+beforeAll(async () => {
+  fonts = await testFonts();
+});
+
+const refusal = (design: object): { readonly path: string; readonly message: string } => {
+  const result = evaluate(design as Design, shippedCatalogue, fonts, coarse);
+  return result.ok ? { path: '', message: '' } : result.problems[0]!;
+};
+
+/** A print of one colour all over. */
+const plain = (...[red, green, blue]: readonly [number, number, number]) => ({
+  name: 'plain',
+  columns: 2,
+  rows: 2,
+  rgb: fromByteArray(Uint8Array.from([0, 1, 2, 3].flatMap(() => [red, green, blue]))),
+});
+const printed = (picture: object | null) =>
+  evaluated(changed(tideTable, inAssembly({ 'shows.picture': picture })), fonts);
+
+describe('a print', () => {
+  it('passes light as its picture does: white all of it, grey the share that its sRGB stands for, ink a fiftieth', () => {
+    const bare = printed(null);
+    for (const [grey, share] of [
+      [255, 1],
+      [128, 0.02 + 0.98 * toLinear(128 / 255)],
+      [0, 0.02],
+    ] as const) {
+      const { glow } = printed(plain(grey, grey, grey));
+      glow.luminance.forEach((cdM2, cell) => {
+        if (cell % 97 === 0) expect(cdM2 / bare.glow.luminance[cell]!).toBeCloseTo(share, 4);
+      });
+      // What is judged is the light behind the print.
+      expect(glow.evenness).toEqual(bare.glow.evenness);
+    }
+  });
+
+  it('has its own colours, at the luminance that they leave, and goes through its ink twice by day', () => {
+    const { glow } = printed(plain(255, 0, 0));
+    const bare = printed(null).glow;
+    const passes = [1, 0.02, 0.02] as const;
+    const given = passes.map((part, at) => part * glow.hue[at]!) as unknown as readonly [number, number, number];
+    expect(glow.luminance[0]! / bare.luminance[0]!).toBeCloseTo(luminanceOf(given), 4);
+    const seen = [0, 1, 2].map((part) => glow.hue[part]! * glow.drift!.factors[part]!) as unknown as typeof given;
+    // A hue is told at a luminance of one.
+    expect(luminanceOf(seen)).toBeCloseTo(1, 3);
+    expect([...glow.unlitTint!.slice(0, 3)].map((each) => Math.round(1e4 * each) / 1e4)).toEqual([1, 0.0004, 0.0004]);
+  });
+
+  it('is bought by its size, between a clear sheet and one behind it, with no film cut', () => {
+    const { cut, bought, geometry } = printed(null);
+    const print = bought.find(({ id }) => id === 'print')!;
+    expect(print.unitPrice).toBeCloseTo((28 * geometry.face.widthMm * geometry.face.heightMm) / 1e6, 2);
+    expect(cut.map(({ name }) => name)).toEqual(expect.arrayContaining(['Front sheet', 'Rear sheet', 'Back']));
+    expect(cut.some(({ id }) => id === 'film')).toBe(false);
+  });
+
+  it('that is not stored as it should be is told with its field', () => {
+    const broken = { ...plain(1, 2, 3), rgb: `${'AAAA'.repeat(3)}AAA=` };
+    expect(refusal(changed(tideTable, inAssembly({ 'shows.picture': broken }))).path).toContain('shows.picture');
+    expect(refusal(changed(tideTable, inAssembly({ 'artwork.mode': 'lit-letters' }))).path).toContain('artwork.mode');
+  });
+
+  it('keeps its sheets when the frame is solved', () => {
+    const asked = changed(tideTable, inAssembly({ 'light.rowCount': 1 })) as unknown as Design;
+    const { design } = finish(solveSign(asked, 0, createJudge(shippedCatalogue, fonts)));
+    expect(design.assemblies[0]).toMatchObject({
+      face: { sheetId: 'clear-3', second: { sheetId: 'opal-3' } },
+      shows: { kind: 'print' },
+    });
+  });
+});
+
+const engraved = ({ layers }: CutPart): Outline =>
+  layers
+    .filter(({ operation }) => operation === 'engrave')
+    .flatMap(({ shapes }) => shapes.flatMap((shape) => (shape.kind === 'outline' ? shape.outline : [])));
+
+describe('a mirror tile', () => {
+  it('is sent to be worked from behind: mirrored, as large as it is seen', () => {
+    const { cut, lettering, geometry } = evaluated(changed(brimTile, inAssembly({ 'artwork.offsetXMm': 20 })), fonts);
+    const tile = cut.find(({ id }) => id === 'face')!;
+    expect(tile).toMatchObject({ name: 'Mirror tile', materialName: 'Mirror glass 4 mm' });
+    const [drawn, seen] = [outlineBounds(engraved(tile))!, lettering.bounds!];
+    const middle = geometry.face.widthMm / 2;
+    expect(drawn.x + drawn.width / 2 - middle).toBeCloseTo(-(seen.x + seen.width / 2), 6);
+    expect(Math.abs(outlineArea(engraved(tile)))).toBeCloseTo(Math.abs(outlineArea(lettering.outline)), 3);
+  });
+
+  it('shows half of the room, and nothing shines through its silver', () => {
+    const { materials, workability } = evaluated(brimTile, fonts);
+    expect(materials.film.transmittanceRgb).toEqual([0, 0, 0]);
+    expect(materials.film.reflectanceRgb[0]).toBeCloseTo(0.93 / 2, 9);
+    // What is within a letter stays on the glass.
+    expect(workability.counters).toBe(0);
+  });
+
+  it('has to be a mirror, and lit through what is taken off it', () => {
+    expect(refusal(changed(brimTile, inAssembly({ 'shows.mirrorId': 'float-glass-4' }))).message).toContain(
+      'no silver',
+    );
+    expect(refusal(changed(brimTile, inAssembly({ 'artwork.mode': 'opaque-letters' }))).path).toContain('artwork.mode');
+  });
+
+  it('is tried in the dry frame before anything is glued, glass with gloves', () => {
+    const ids = evaluated(brimTile, fonts).buildList.steps.map(({ id }) => id);
+    expect(ids.indexOf('try-in')).toBeGreaterThan(0);
+    expect(ids.indexOf('try-in')).toBeLessThan(ids.indexOf('glue-up'));
+    const { steps } = evaluated(brimTile, fonts).buildList;
+    expect(steps.find(({ id }) => id === 'face')?.caution).toContain('gloves');
+  });
+});
+
+describe('a lit mirror', () => {
+  it('shines in a band: all round, so far in, so wide', () => {
+    const square = changed(fittingMirror, inAssembly({ 'shows.band': { insetMm: 40, widthMm: 30 } }));
+    const { lettering, geometry } = evaluated(square, fonts);
+    const { widthMm, heightMm } = geometry.face;
+    const [w, h] = [widthMm - 80, heightMm - 80];
+    expect(lettering.bounds).toMatchObject({ width: w, height: h });
+    expect(Math.abs(outlineArea(lettering.outline))).toBeCloseTo(w * h - (w - 60) * (h - 60), 6);
+    const round = evaluated(fittingMirror, fonts).lettering;
+    expect(round.areaMm2).toBeLessThan((widthMm - 70) * (heightMm - 70) - (widthMm - 140) * (heightMm - 140));
+  });
+
+  it('with a band too wide for it, or under its frame, is refused in a sentence', () => {
+    const wide = refusal(changed(fittingMirror, inAssembly({ 'shows.band': { insetMm: 200, widthMm: 140 } })));
+    expect(wide.path).toContain('shows.band.widthMm');
+    expect(wide.message).toMatch(/700 mm across|699|698/);
+    const under = refusal(changed(fittingMirror, inAssembly({ 'shows.band': { insetMm: 2, widthMm: 20 } })));
+    expect(under.path).toContain('shows.band.insetMm');
+  });
+
+  it('begins without a finding that stops or disappoints, as do the other demos', () => {
+    for (const design of [fittingMirror, brimTile, tideTable])
+      expect(evaluated(design, fonts).findings.filter(({ severity }) => severity !== 'note')).toEqual([]);
+  });
+});
+
+const traced = (design: Parameters<typeof evaluated>[0]): TraceReport => {
+  let last: TraceReport | null = null;
+  let reports = 0;
+  for (const report of traceCheck(evaluated(design, fonts) as never)) {
+    last = report;
+    if (++reports >= 30) break;
+  }
+  return last!;
+};
+
+describe('light of frames against photons followed one by one', () => {
+  it.each([
+    ['a print', () => changed(tideTable, inAssembly({ 'shows.picture': null }))],
+    ['a mirror tile', () => brimTile],
+  ] as const)('of %s agrees on what leaves', (_name, design) => {
+    const report = traced(design());
+    expect(Math.abs(report.apartShare)).toBeLessThan(0.01 + 3 * report.outErrorShare);
+    expect(report.imbalanceShare).toBeLessThan(0.01);
+  });
+});
