@@ -39,8 +39,8 @@ test('a print, a mirror tile and a lit mirror are made from a new job, and go to
   // And a band all round, as wide as is typed; too wide is told at its field.
   await choose(shows, 'lit-mirror');
   await expect(page.getByRole('link', { name: /^Artwork/ })).toContainText('lit mirror');
-  await page.getByLabel('Band width').fill('24');
-  await page.getByLabel('Band width').press('Enter');
+  await page.getByLabel('Lit band width').fill('24');
+  await page.getByLabel('Lit band width').press('Enter');
   await saved(page);
   await settled(page);
   const mirror = await packOf(page);

@@ -81,7 +81,6 @@ export {
   timesAlong,
   type BoxSide,
   mostPixels,
-  usualBand,
   usualMirror,
   type BoxAssembly,
   type FrameAssembly,

@@ -32,7 +32,6 @@ export { boxSides, type BoxAssembly, type BoxSide } from './boxes/schema.js';
 export type { LightboxAssembly } from './lightbox/schema.js';
 export { passesOf, timesAlong } from './boxes/sides.js';
 export { isPrinted, usualPrint } from './halo/printing.js';
-export { usualBand } from './frame/band.js';
 export { usualMirror } from './frame/materials.js';
 export type { FrameResults } from './frame/results.js';
 export {

@@ -1,4 +1,4 @@
-import { usualBand, usualMirror, type FrameAssembly, type FrameKind } from '@vitrum/core';
+import { usualMirror, type FrameAssembly, type FrameKind } from '@vitrum/core';
 import { useId } from 'react';
 import { changeDesign } from '../../document/document-store';
 import { useFields } from '../../document/selection';
@@ -20,9 +20,9 @@ const BandFields = () => {
   const at = useFields<FrameAssembly>().shows.band;
   return (
     <>
-      <LengthField label="Band, in from the edge" field={at.insetMm} otherwise={usualBand.insetMm} />
-      <LengthField label="Band width" field={at.widthMm} otherwise={usualBand.widthMm} />
-      <LengthField label="Band’s corners" field={at.cornerMm} hint="radius, outside" />
+      <LengthField label="Lit band, in from the edge" field={at.insetMm} />
+      <LengthField label="Lit band width" field={at.widthMm} />
+      <LengthField label="Lit band’s corners" field={at.cornerMm} hint="radius, outside" />
     </>
   );
 };

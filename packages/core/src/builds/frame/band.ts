@@ -8,7 +8,7 @@ import type { FrameAssembly, ShowsDesign } from './schema.js';
 
 const own = fieldsOf<FrameAssembly>();
 
-/** The band where a design says nothing of it. */
+/** The band that a new frame begins with. */
 export const usualBand = { insetMm: 40, widthMm: 30 } as const;
 
 /** Mirror that must be left within a band, to see oneself in (mm). */
@@ -27,11 +27,11 @@ const coveredBy = ({ face, inside }: Pick<CaseGeometry, 'face' | 'inside'>): num
 
 /** The frosted band along the edge of a mirror, its inside still mirror; fails where it has no room, with the field. */
 export const bandOf = (
-  { band = {} }: Pick<ShowsDesign, 'band'>,
+  { band }: Pick<ShowsDesign, 'band'>,
   geometry: Pick<CaseGeometry, 'face' | 'inside'>,
 ): Result<Outline> => {
   const { widthMm, heightMm } = geometry.face;
-  const { insetMm = usualBand.insetMm, widthMm: wide = usualBand.widthMm, cornerMm = 0 } = band;
+  const { insetMm, widthMm: wide, cornerMm = 0 } = band;
   const least = Math.min(widthMm, heightMm);
   if (2 * (insetMm + wide) > least - leastMirrorMm)
     return failure({

@@ -1,6 +1,7 @@
 import type { DesignOf } from '../../document/design/index.js';
 import type { NewJobAnswers, SizeQuestion } from '../common/build.js';
 import { onTheWall } from '../common/on-the-wall.js';
+import { usualBand } from './band.js';
 import type { FrameAssembly } from './schema.js';
 import { tidePicture } from './tide-picture.js';
 
@@ -79,7 +80,7 @@ const tideTable: FrameSign = {
       id: 'frame',
       build: 'frame',
       place: onTheWall,
-      shows: { kind: 'print', picture: tidePicture },
+      shows: { kind: 'print', band: usualBand, picture: tidePicture },
       artwork: { ...artwork, capHeightMm: 46, offsetYMm: 150 },
       case: caseOf(594, 420, 85),
       light: { stripId: 'fine-24v-120', layout: 'rows', rowCount: 5, turnCount: 1, endMarginMm: 10 },
@@ -100,7 +101,7 @@ const brimTile: FrameSign = {
       id: 'frame',
       build: 'frame',
       place: onTheWall,
-      shows: { kind: 'mirror-tile' },
+      shows: { kind: 'mirror-tile', band: usualBand },
       artwork: {
         ...artwork,
         mode: 'lit-letters',
@@ -177,7 +178,7 @@ export const newFrame = ({ name, text, readingDistanceMm, sizesMm }: NewJobAnswe
     assemblies: [
       {
         ...assembly!,
-        shows: { kind: 'print' },
+        shows: { kind: 'print', band: usualBand },
         artwork: { ...artwork, capHeightMm: Math.max(2, Math.round(cap)) },
         case: caseOf(widthMm, heightMm, 60),
         light: { ...assembly!.light, rowCount: Math.max(1, Math.round(heightMm / 60)) },

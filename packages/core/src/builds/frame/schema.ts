@@ -33,12 +33,11 @@ const shows = z
     picture,
     band: z
       .looseObject({
-        insetMm: lengthMm(0, 500).optional().describe('From the edge of the mirror in to the band. Left out: 40.'),
-        widthMm: lengthMm(1, 500).optional().describe('Left out: 30.'),
+        insetMm: lengthMm(0, 500).describe('From the edge of the mirror in to the band.'),
+        widthMm: lengthMm(1, 500),
         cornerMm: lengthMm(0, 1000).optional().describe('Radius of its outer corners. Left out: 0.'),
       })
-      .optional()
-      .describe('The frosted band.'),
+      .describe('The frosted band of a lit mirror; kept, and of no account, while the frame shows something else.'),
   })
   .describe('What the frame shows.');
 
