@@ -141,6 +141,9 @@ const pictures = [
     async (page) => {
       await page.goto('/jobs');
       await page.getByRole('heading', { name: 'Dispensary box' }).waitFor();
+      // Jobs are lit one after the other.
+      for (let left = await page.getByText('lighting it').count(); left > 0; left -= 1)
+        await page.getByText('lighting it').first().waitFor({ state: 'detached', timeout: 60_000 });
     },
   ],
   [
