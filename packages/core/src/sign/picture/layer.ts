@@ -2,7 +2,7 @@ import { insideByLine } from '../../base/outlines/index.js';
 import { unplaced, type Placing } from '../../base/placing/index.js';
 import { mapValue } from '../../base/raster/index.js';
 import { wallRgb, type Front } from '../../builds/index.js';
-import type { Glow } from '../../light/glow/index.js';
+import { driftAt, type Glow } from '../../light/glow/index.js';
 import { faceLight } from './render-face.js';
 import { wallFade } from './wall-fade.js';
 
@@ -29,6 +29,23 @@ const fewPoints = 64;
 
 const inGrid = ({ grid: { area } }: Glow, [x, y]: Place): boolean =>
   x >= area.x && y >= area.y && x <= area.x + area.width && y <= area.y + area.height;
+
+/** What red, green and blue of the light, and of the ground unlit, are multiplied by at a place of an assembly; null where it is the same all over. */
+const tintsOf = ({
+  grid,
+  drift,
+  unlitTint,
+}: Glow): ((local: Place) => { readonly lit: Float64Array; readonly unlit: Float64Array }) | null => {
+  if (drift === null && unlitTint === undefined) return null;
+  const { area, columns, rows } = grid;
+  const [lit, unlit] = [new Float64Array(3).fill(1), new Float64Array(3).fill(1)];
+  return ([x, y]) => {
+    const [u, v] = [(x - area.x) / area.width, (y - area.y) / area.height];
+    if (drift !== null) driftAt(drift, u, v, lit);
+    if (unlitTint !== undefined) driftAt({ columns, rows, factors: unlitTint }, u, v, unlit);
+    return { lit, unlit };
+  };
+};
 
 /** Light on what is behind adds to it; the letters hide both. */
 const onGround = (own: PlacedFront, { lit, lux }: LayerOptions): Layer => {
@@ -57,6 +74,7 @@ const onItself = (own: PlacedFront, { lit, lux }: LayerOptions): Layer => {
   const hasEdge = front.body.reduce((sum, ring) => sum + ring.length, 0) <= fewPoints;
   const inBody = insideByLine(front.body);
   const inClip = insideByLine(front.clip ?? []);
+  const tints = tintsOf(glow);
   const edge = front.shapes.find(({ beside }) => beside)?.paint.reflects ?? wallRgb;
   return (at, into) => {
     const local = unplaced(placing, at);
@@ -70,10 +88,12 @@ const onItself = (own: PlacedFront, { lit, lux }: LayerOptions): Layer => {
     const letters = mapValue(glow.letters, glow.grid, local);
     const hidden = front.covered === 'letters' ? letters : 1 - letters;
     const share = glow.unlitShare === undefined ? 1 : mapValue(glow.unlitShare, glow.grid, local);
+    const tint = tints?.(local);
     const shown = front.clip === null ? 1 : hasSheet ? (inClip(...local) ? 1 : 0) : letters;
     for (let channel = 0; channel < 3; channel += 1) {
-      const ofLight = light * front.seenHue[channel]!;
-      const unlit = glow.unlitRgb[channel]! * share + front.cover.reflects[channel]! * (1 - share);
+      const ofLight = light * front.seenHue[channel]! * (tint?.lit[channel] ?? 1);
+      const ground = glow.unlitRgb[channel]! * (tint?.unlit[channel] ?? 1);
+      const unlit = ground * share + front.cover.reflects[channel]! * (1 - share);
       const bare = ofLight + ambientCdM2 * unlit;
       const film = ofLight * front.cover.passes[channel]! + ambientCdM2 * front.cover.reflects[channel]!;
       const seen = front.clip === null || hasSheet ? bare * (1 - hidden) + film * hidden : bare;

@@ -3,7 +3,7 @@ import type { FontBook } from '../../artwork/lettering/index.js';
 import type { BoxResults } from '../../builds/index.js';
 import type { Single } from '../../testing/harness.js';
 import { ambients } from '../../light/glow/index.js';
-import { changed, dispensary, inAssembly, evaluated, testFonts } from '../../testing/harness.js';
+import { changed, dispensary, inAssembly, evaluated, testFonts, tideTable } from '../../testing/harness.js';
 import { falseColour, renderFace, renderFalseColour, renderSign, type Picture } from './index.js';
 
 let fonts: FontBook;
@@ -109,5 +109,16 @@ describe('the whole sign', () => {
     const [wall, edge, face] = [at(picture, 0.02, 0.5), at(picture, 0.113, 0.5), at(picture, 0.5, 0.3)];
     expect(face[0]).toBeGreaterThan(wall[0]!);
     expect(edge[0]).toBeLessThan(wall[0]!);
+  });
+
+  it('has the colours of a print, lit and by day', () => {
+    const half = { name: 'red and white', columns: 2, rows: 2, rgb: '/wAA/////wAA////' };
+    const print = evaluated(changed(tideTable, inAssembly({ 'shows.picture': half })), fonts);
+    for (const ambient of ['evening', 'noon'] as const) {
+      const picture = renderSign(print, ambient, 400);
+      const [left, right] = [at(picture, 0.36, 0.6), at(picture, 0.64, 0.6)];
+      expect(left[0]! - left[1]!).toBeGreaterThan(60);
+      expect(Math.abs(right[0]! - right[1]!)).toBeLessThan(45);
+    }
   });
 });
