@@ -1,9 +1,5 @@
-import { fieldsIn } from '../../judging/results/index.js';
-import { boxCones } from '../boxes/cones.js';
-import { boxHanging } from '../boxes/hung.js';
-import { boxTryout } from '../boxes/tryout.js';
+import { ofBoxes } from '../boxes/of-boxes.js';
 import type { Build } from '../common/build.js';
-import { closedSoakPoints } from '../common/soak-points.js';
 import { frameDemos, frameSizes, newFrame } from './demos.js';
 import type { FrameLaid, FrameResults } from './results.js';
 import { frameSchema, type FrameAssembly } from './schema.js';
@@ -22,17 +18,6 @@ export const frame: Build<FrameAssembly, FrameLaid, FrameResults, typeof frameDe
   sizes: frameSizes,
   work: frameWork,
   start: newFrame,
-  sectionAt: ({ section }) => section,
-  cones: (results, _, spread) => boxCones(results, spread),
-  depth: (results) => ({
-    field: fieldsIn(results).case.depthInsideMm,
-    label: 'Depth inside',
-    mm: results.geometry.inside.depthMm,
-    leastMm: 8,
-    mostMm: 1000,
-  }),
-  hanging: boxHanging,
-  soakPoints: closedSoakPoints,
-  tryout: boxTryout,
+  ...ofBoxes,
   demos: frameDemos,
 };
