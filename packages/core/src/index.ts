@@ -81,6 +81,7 @@ export {
   timesAlong,
   type BoxSide,
   mostPixels,
+  opalBehind,
   usualMirror,
   type BoxAssembly,
   type FrameAssembly,

@@ -147,7 +147,14 @@ const Drawing = ({ own }: { readonly own: AssemblyEvaluation }) => {
         )}
         <path d={profile.path} fill="none" className="stroke-signal" strokeWidth={1.8} data-testid="profile" />
         <path d={`M${drawing.left} ${drawing.faceY - 14}h${drawing.widthPx}`} className="stroke-line" fill="none" />
-        <text x={drawing.left} y={11} fontSize={12} className="fill-soft">
+        <text
+          x={drawing.left}
+          y={11}
+          fontSize={12}
+          className="fill-soft stroke-sheet"
+          strokeWidth={4}
+          paintOrder="stroke"
+        >
           {size.width > roomForWordsPx ? 'luminance along the slice: ' : ''}
           {Math.round(profile.lowCdM2)} to {Math.round(profile.topCdM2)} cd/m²
         </text>

@@ -34,6 +34,7 @@ export { passesOf, timesAlong } from './boxes/sides.js';
 export { isPrinted, usualPrint } from './halo/printing.js';
 export { usualMirror } from './frame/materials.js';
 export type { FrameResults } from './frame/results.js';
+export { opalBehind } from './frame/sheets.js';
 export {
   mostPixels,
   type FrameAssembly,

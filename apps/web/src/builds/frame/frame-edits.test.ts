@@ -24,7 +24,12 @@ describe('a picture for a print', () => {
 describe('another kind of frame', () => {
   const at = fieldsOf<FrameAssembly>('assemblies.0');
   const changes = (kind: 'print' | 'mirror-tile' | 'lit-mirror') =>
-    Object.fromEntries(toKind(at, kind).map(({ path, value }) => [path.replace('assemblies.0.', ''), value]));
+    Object.fromEntries(
+      toKind(at, kind, { widthMm: 700, heightMm: 900 }).map(({ path, value }) => [
+        path.replace('assemblies.0.', ''),
+        value,
+      ]),
+    );
 
   it('takes with it what light comes through, by what it is worked, and where its strip runs', () => {
     expect(changes('print')).toMatchObject({
@@ -38,6 +43,11 @@ describe('another kind of frame', () => {
       'artwork.toolId': 'blast',
       'face.coats': [],
     });
-    expect(changes('lit-mirror')).toMatchObject({ 'light.layout': 'rim', 'light.facing': 'front' });
+    // A sheet behind it that is large enough.
+    expect(changes('lit-mirror')).toMatchObject({
+      'light.layout': 'rim',
+      'light.facing': 'front',
+      'face.second': { sheetId: 'opal-3-large', gapMm: 0 },
+    });
   });
 });

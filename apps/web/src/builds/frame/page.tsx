@@ -10,7 +10,7 @@ const BrightnessCheck = lazyPart(() => import('../boxes/brightness-check'), 'Bri
 // A page is asked about assemblies of its own build alone.
 const asFrame = (own: AssemblyEvaluation): FrameResults => own as unknown as FrameResults;
 
-const kindWords = { print: 'print', 'mirror-tile': 'mirror tile', 'lit-mirror': 'lit mirror' } as const;
+const kindWords = { print: 'print', 'mirror-tile': 'tile', 'lit-mirror': 'mirror' } as const;
 
 const artworkDetail = (own: AssemblyEvaluation): string => {
   const { assembly, geometry } = asFrame(own);
@@ -38,7 +38,8 @@ export const framePage: BuildPage = {
   cutting: {
     tool: 'film-knife',
     front: 'from the front',
-    behind: 'from behind, drawn mirrored',
+    // A mirror is worked from behind, where its silver is; a print is printed.
+    behind: null,
     label: 'Worked by',
     takes: ({ engraves, cuts }) => engraves !== undefined || cuts.some(({ stuff }) => stuff === 'film'),
   },

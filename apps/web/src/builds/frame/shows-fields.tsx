@@ -33,6 +33,7 @@ export const ShowsFields = () => {
   const { panes } = useCatalogue();
   const id = useId();
   const kind = useDesignValue(at.shows.kind) ?? 'print';
+  const size = useDesignValue(at.case);
   return (
     <>
       <FieldRow id={id} label="It shows" stacked>
@@ -41,7 +42,7 @@ export const ShowsFields = () => {
           className="w-full"
           value={kind}
           options={kinds}
-          onChoose={(chosen) => void changeDesign(toKind(at, chosen))}
+          onChoose={(chosen) => size !== undefined && void changeDesign(toKind(at, chosen, size))}
         />
       </FieldRow>
       {kind !== 'print' && (

@@ -3,6 +3,7 @@ import type { NewJobAnswers, SizeQuestion } from '../common/build.js';
 import { onTheWall } from '../common/on-the-wall.js';
 import { usualBand } from './band.js';
 import type { FrameAssembly } from './schema.js';
+import { clearSheetFor, opalBehind } from './sheets.js';
 import { tidePicture } from './tide-picture.js';
 
 type FrameSign = DesignOf<FrameAssembly>;
@@ -38,20 +39,12 @@ const artwork = {
 const growth = 7e-5 * 25;
 const playFor = (longestMm: number): number => Math.max(1, Math.ceil((10 * growth * longestMm) / 2 + 0.5) / 10);
 
-/** Sheets of the usual size hold a print up to this; a large one has to be bought beyond (mm). */
-const usualSheetMm = [1200, 600] as const;
-const isLarge = (widthMm: number, heightMm: number): boolean =>
-  Math.max(widthMm, heightMm) > usualSheetMm[0] - 10 || Math.min(widthMm, heightMm) > usualSheetMm[1] - 10;
-
 /** A clear sheet, the print on film, and an opal one tight behind it. */
-const printFace = (widthMm: number, heightMm: number) => {
-  const size = isLarge(widthMm, heightMm) ? '-large' : '';
-  return {
-    sheetId: `clear-3${size}`,
-    coats: [{ coatingId: 'poster-print', coats: 1 }],
-    second: { sheetId: `opal-3${size}`, gapMm: 0 },
-  };
-};
+const printFace = (widthMm: number, heightMm: number) => ({
+  sheetId: clearSheetFor(widthMm, heightMm),
+  coats: [{ coatingId: 'poster-print', coats: 1 }],
+  second: opalBehind(widthMm, heightMm),
+});
 
 const caseOf = (widthMm: number, heightMm: number, depthInsideMm: number) =>
   ({
@@ -112,7 +105,7 @@ const brimTile: FrameSign = {
       },
       case: caseOf(250, 250, 80),
       light: { stripId: 'fine-24v-120', layout: 'rows', rowCount: 4, turnCount: 1, endMarginMm: 5 },
-      face: { sheetId: 'clear-3', second: { sheetId: 'opal-3', gapMm: 0 } },
+      face: { sheetId: 'clear-3', second: opalBehind(250, 250) },
       hanging: { way: 'feet' },
     },
   ],
@@ -130,7 +123,7 @@ const fittingMirror: FrameSign = {
       build: 'frame',
       place: onTheWall,
       shows: { kind: 'lit-mirror', band: { insetMm: 35, widthMm: 35, cornerMm: 25 } },
-      artwork: { ...artwork, mode: 'lit-letters', toolId: 'blast' },
+      artwork: { ...artwork, mode: 'lit-letters', mirrored: true, toolId: 'blast' },
       case: { ...caseOf(700, 900, 60), lipMm: 9, backBoardId: 'ply-12' },
       light: {
         stripId: 'fine-24v-120',
@@ -141,7 +134,7 @@ const fittingMirror: FrameSign = {
         turnCount: 1,
         endMarginMm: 10,
       },
-      face: { sheetId: 'clear-3', second: { sheetId: 'opal-3-large', gapMm: 0 } },
+      face: { sheetId: 'clear-3', second: opalBehind(700, 900) },
       hanging: { way: 'keyholes' },
     },
   ],

@@ -21,6 +21,8 @@ import {
 } from '../../testing/harness.js';
 import { traceCheck } from '../boxes/trace-check/index.js';
 import type { TraceReport } from '../common/trace-report.js';
+import { frameSeeds } from './seeds.js';
+import { opalBehind } from './sheets.js';
 
 let fonts: FontBook;
 beforeAll(async () => {
@@ -71,12 +73,23 @@ describe('a print', () => {
     expect([...glow.unlitTint!.slice(0, 3)].map((each) => Math.round(1e4 * each) / 1e4)).toEqual([1, 0.0004, 0.0004]);
   });
 
-  it('is bought by its size, between a clear sheet and one behind it, with no film cut', () => {
+  it('is bought once, by its size, between a clear sheet and one behind it, with no film cut', () => {
     const { cut, bought, geometry } = printed(null);
-    const print = bought.find(({ id }) => id === 'print')!;
-    expect(print.unitPrice).toBeCloseTo((28 * geometry.face.widthMm * geometry.face.heightMm) / 1e6, 2);
+    const prints = bought.filter(({ name }) => /print|poster/i.test(name));
+    expect(prints).toHaveLength(1);
+    expect(prints[0]!.quantity).toBeCloseTo((geometry.face.widthMm * geometry.face.heightMm) / 1e6, 9);
     expect(cut.map(({ name }) => name)).toEqual(expect.arrayContaining(['Front sheet', 'Rear sheet', 'Back']));
     expect(cut.some(({ id }) => id === 'film')).toBe(false);
+  });
+
+  it('is laid in by one step, after both sheets are cut, and nothing tells of coats of it', () => {
+    const { steps } = printed(null).buildList;
+    const about = steps.filter(({ title }) => /print|poster/i.test(title)).map(({ id }) => id);
+    expect(about).toEqual(['template', 'lettering']);
+    const at = (id: string): number => steps.findIndex((step) => step.id === id);
+    expect(at('face')).toBeLessThan(at('lettering'));
+    // Tried before anything is painted or glued.
+    expect(at('try-in')).toBe(steps.findIndex(({ phase }) => phase === 'finish'));
   });
 
   it('that is not stored as it should be is told with its field', () => {
@@ -154,6 +167,40 @@ describe('a lit mirror', () => {
     const under = refusal(changed(fittingMirror, inAssembly({ 'shows.band': { insetMm: 2, widthMm: 20 } })));
     expect(under.path).toContain('shows.band.insetMm');
   });
+
+  const aim = { leastCdM2: 100, wantedCdM2: 300, mostCdM2: 2500, dayAndNight: false };
+
+  it.each([
+    [594, 420],
+    [700, 900],
+  ])(
+    'of %d × %d mm is solved: strip on the rim, a sheet behind it that is large enough, no silver given up',
+    (widthMm, heightMm) => {
+      const asked = changed(
+        fittingMirror,
+        inAssembly({
+          'case.widthMm': widthMm,
+          'case.heightMm': heightMm,
+          'light.stripId': 'white-24v-60',
+          'case.depthInsideMm': 40,
+          'face.second': null,
+        }),
+      ) as unknown as Design;
+      const judge = createJudge(shippedCatalogue, fonts);
+      const { design } = finish(solveSign(asked, 0, judge));
+      expect(design.assemblies[0]).toMatchObject({
+        light: { layout: 'rim', facing: 'front' },
+        shows: { kind: 'lit-mirror' },
+      });
+      // What it is tried with holds the mirror: every sheet is large enough.
+      const seeds = frameSeeds(evaluated(asked as unknown as typeof fittingMirror, fonts), shippedCatalogue, aim);
+      expect(seeds.length).toBeGreaterThan(3);
+      for (const { change } of seeds)
+        expect(change.find(({ path }) => path.endsWith('face.second'))?.value).toEqual(opalBehind(widthMm, heightMm));
+      const found = judge.exact(design);
+      expect(found?.findings.filter(({ severity }) => severity !== 'note')).toEqual([]);
+    },
+  );
 
   it('begins without a finding that stops or disappoints, as do the other demos', () => {
     for (const design of [fittingMirror, brimTile, tideTable])

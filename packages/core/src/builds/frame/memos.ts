@@ -6,7 +6,7 @@ import { boxMemos } from '../boxes/memos.js';
 import type { BoxAssembly } from '../boxes/schema.js';
 import { bandLettering, bandOf } from './band.js';
 import { findFrameMaterials } from './materials.js';
-import { frameBought, frameParts } from './parts.js';
+import { frameParts } from './parts.js';
 import { readPicture, throughPicture } from './picture.js';
 import type { FrameAssembly } from './schema.js';
 import { frameSteps } from './steps.js';
@@ -25,6 +25,5 @@ export const frameMemos = (catalogue: Catalogue, limits: GridLimits) => ({
   picture: memoizeLast(readPicture),
   through: memoizeLast(throughPicture),
   ownParts: memoizeLast(frameParts),
-  ownBought: memoizeLast(frameBought),
   ownSteps: memoizeLast(frameSteps),
 });

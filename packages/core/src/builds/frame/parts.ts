@@ -1,11 +1,8 @@
 import type { Lettering } from '../../artwork/lettering/index.js';
 import { moveOutline } from '../../base/outlines/index.js';
-import type { BoughtPart, CutPart } from '../../making/parts/index.js';
-import type { CaseGeometry } from '../../light/geometry/index.js';
+import type { CutPart } from '../../making/parts/index.js';
 import type { FrameMaterials } from './results.js';
 import type { ShowsDesign } from './schema.js';
-
-const one = (mm: number): string => `${Math.round(10 * mm) / 10}`;
 
 /** A mirror as it is sent to be made: its outline, and where its silver is off, seen from behind, where silver is. */
 const mirrorPart = (
@@ -55,27 +52,3 @@ export const frameParts = (
           }
         : mirrorPart(part, shows, materials, lettering);
     });
-
-/** What a print of this size costs beside its sheet (a m²); typical. */
-const printPerM2 = 28;
-
-/** What is bought for a frame beside its case: the print. */
-export const frameBought = (
-  bought: readonly BoughtPart[],
-  { kind }: ShowsDesign,
-  { face }: CaseGeometry,
-): readonly BoughtPart[] =>
-  kind !== 'print'
-    ? bought
-    : [
-        ...bought,
-        {
-          id: 'print',
-          name: `Print ${one(face.widthMm)} × ${one(face.heightMm)} mm, on film for light from behind`,
-          quantity: 1,
-          unit: 'piece',
-          unitPrice: Math.round((100 * printPerM2 * face.widthMm * face.heightMm) / 1e6) / 100,
-          kg: (0.25 * face.widthMm * face.heightMm) / 1e6,
-          hangs: true,
-        },
-      ];

@@ -5,12 +5,15 @@ import { boxSeeds } from '../boxes/seeds.js';
 import type { BuildWork } from '../common/build.js';
 import { bestSeeds, givenLm, stripPrice, type RoughSeed } from '../common/seeds.js';
 import type { FrameLaid, FrameResults } from './results.js';
+import { opalBehind } from './sheets.js';
 import type { FrameAssembly } from './schema.js';
 
 type Seeds = BuildWork<FrameAssembly, FrameLaid, FrameResults>['seeds'];
 
 /** Depths that are tried behind a band (mm). */
 const bandDepthsMm = [40, 55, 70, 90] as const;
+/** Strip on the rim lies half as deep as its frame; LEDs melt under an opal sheet when that is so many pitches deep in all (typical). */
+const depthsAPitch = 3;
 /** What a millimetre of depth costs in wood by the metre of frame; typical. */
 const depthPrice = 0.05;
 
@@ -18,25 +21,28 @@ const depthPrice = 0.05;
 const bandSeeds: Seeds = (results, catalogue, aim) => {
   const fields = fieldsIn(results);
   const { glow, materials, runs, geometry } = results;
+  const { face } = geometry;
   const metres = runs.stripMm / 1000;
   const now = givenLm(materials.strip, results);
   const round = (2 * (geometry.outside.widthMm + geometry.outside.heightMm)) / 1000;
   const seeds = suitableStrips(results, catalogue)
     .filter(({ form, addressable }) => form !== 'modules' && addressable !== true)
     .flatMap((strip) =>
-      bandDepthsMm.map((depth): RoughSeed => ({
-        kind: strip.id,
-        cdM2: now > 0 ? (glow.evenness.meanCdM2 * givenLm(strip, results)) / now : 0,
-        price: stripPrice(strip, metres) + depth * depthPrice * round,
-        change: [
-          set(fields.light.stripId, strip.id),
-          set(fields.light.layout, 'rim'),
-          set(fields.light.facing, 'front'),
-          set(fields.light.turnCount, 1),
-          set(fields.case.depthInsideMm, depth),
-          set(fields.face.second, { sheetId: 'opal-3', gapMm: 0 }),
-        ],
-      })),
+      bandDepthsMm
+        .filter((depth) => depth >= (depthsAPitch * 1000) / strip.ledsPerM)
+        .map((depth): RoughSeed => ({
+          kind: strip.id,
+          cdM2: now > 0 ? (glow.evenness.meanCdM2 * givenLm(strip, results)) / now : 0,
+          price: stripPrice(strip, metres) + depth * depthPrice * round,
+          change: [
+            set(fields.light.stripId, strip.id),
+            set(fields.light.layout, 'rim'),
+            set(fields.light.facing, 'front'),
+            set(fields.light.turnCount, 1),
+            set(fields.case.depthInsideMm, depth),
+            set(fields.face.second, opalBehind(face.widthMm, face.heightMm)),
+          ],
+        })),
     );
   return bestSeeds(seeds, aim);
 };

@@ -44,10 +44,7 @@ export const frameStages: BuildWork<FrameAssembly, FrameLaid, FrameResults>['sta
     parts: (results) => {
       const { cut, bought } = box.parts(results);
       const { shows } = results.assembly;
-      return {
-        cut: stages.ownParts.run(cut, shows, results.materials, results.lettering),
-        bought: stages.ownBought.run(bought, shows, results.geometry),
-      };
+      return { cut: stages.ownParts.run(cut, shows, results.materials, results.lettering), bought };
     },
     steps: (results) =>
       stages.ownSteps.run(

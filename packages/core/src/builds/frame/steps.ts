@@ -46,7 +46,27 @@ const ownSteps = (
   };
 };
 
-/** The build list of a frame: that of its case, with what it does in its own way. */
+/** A print is laid in, not coated on: its own step tells how. */
+const coatedPrint = ({ faceCoats }: FrameMaterials): string | null => {
+  const at = faceCoats.findIndex(({ coating }) => coating.kind === 'print');
+  return at < 0 ? null : `coat-${at + 1}`;
+};
+
+const tryIn = ({ kind }: ShowsDesign): ToldStep => {
+  const what = kind === 'print' ? 'sheets' : 'mirror';
+  return {
+    id: 'try-in',
+    phase: 'finish',
+    title: `Try ${what} and back in the dry frame`,
+    detail: `Members clamped without glue: ${kind === 'print' ? 'both sheets' : 'the mirror'} must drop in and come out again by hand, and so must the back. Then take all out, sand and finish the inside.`,
+    minutes: 15,
+    waitMinutes: 0,
+    caution: null,
+    ofSign: false,
+  };
+};
+
+/** The build list of a frame: that of its case, with what it does in its own way; tried dry before anything is finished or glued. */
 export const frameSteps = (
   steps: readonly ToldStep[],
   shows: ShowsDesign,
@@ -55,17 +75,8 @@ export const frameSteps = (
   lettering: Lettering,
 ): readonly ToldStep[] => {
   const own = ownSteps(shows, geometry, materials, lettering);
-  const found = steps.map((step): ToldStep => ({ ...step, ...own[step.id] }));
-  const at = found.findIndex(({ id }) => id === 'glue-up');
-  const tried: ToldStep = {
-    id: 'try-in',
-    phase: 'finish',
-    title: `Try ${shows.kind === 'print' ? 'sheets' : 'mirror'} and back in the dry frame`,
-    detail: `Members clamped without glue: ${shows.kind === 'print' ? 'both sheets' : 'the mirror'} must drop in and come out again by hand, and so must the back. Then take all out, sand and finish the inside.`,
-    minutes: 15,
-    waitMinutes: 0,
-    caution: null,
-    ofSign: false,
-  };
-  return at < 0 ? [...found, tried] : [...found.slice(0, at), tried, ...found.slice(at)];
+  const printed = shows.kind === 'print' ? coatedPrint(materials) : null;
+  const found = steps.filter(({ id }) => id !== printed).map((step): ToldStep => ({ ...step, ...own[step.id] }));
+  const at = found.findIndex(({ phase }) => phase === 'finish');
+  return [...found.slice(0, at), tryIn(shows), ...found.slice(at)];
 };

@@ -8,6 +8,7 @@ import type { Design } from '../../sign/design/index.js';
 import { evaluate } from '../../sign/evaluate/index.js';
 import { changed, coarse, evaluated, inAssembly, lateSoup, testFonts } from '../../testing/harness.js';
 import { mendedBy } from '../../testing/mended.js';
+import { evenWays, runsIn } from './even-ways.js';
 
 let fonts: FontBook;
 beforeAll(async () => {
@@ -112,6 +113,76 @@ describe('strip by layer', () => {
     expect(finding.severity).toBe('stop');
     expect(finding.fixes[0]?.label).toContain('24 V');
     expect(gone).toBe(true);
+  });
+
+  it('is wired by zones and outputs of its own, in parallel and in groups in series', () => {
+    const parallel = evaluated(two([red]), fonts).circuit;
+    const { controller } = parallel.drive;
+    // One output for white, three for what is mixed.
+    expect(controller).not.toBeNull();
+    expect(controller!.channels).toBeGreaterThanOrEqual(4);
+    const cut = { segment: 1, atMm: 200 };
+    const groups = evaluated(
+      changed(two([{ ...red, stripId: 'coated-white-24v-60', colour: undefined }]), {
+        ...inAssembly({ 'light.cuts': [cut, { segment: 2, atMm: 200 }] }),
+        'power.arrangement': 'series-groups',
+      }),
+      fonts,
+    ).circuit;
+    expect(groups.pairs).toHaveLength(2);
+    for (const { groups: pair } of groups.pairs)
+      expect(new Set(pair.flat().map((each) => groups.segments[each]!.strip.id)).size).toBe(1);
+  });
+
+  it('is as even as its own marks let it be, and says how far its runs are from that', () => {
+    const own = evaluated(
+      changed(
+        two([red]),
+        inAssembly({
+          'lines.drawn': {
+            name: 'two',
+            scale: 1,
+            lines: [
+              { points: [-180, 40, 180, 40], closed: false, layer: 'red' },
+              { points: [-180, -40, 180, -40], closed: false, layer: 'rest' },
+            ],
+          },
+        }),
+      ),
+      fonts,
+    );
+    const stretches = runsIn(own);
+    expect(new Set(stretches.map(({ cutPitchMm }) => cutPitchMm))).toEqual(
+      new Set([own.materials.strip.cutPitchMm, strip('rgb-24v-60').cutPitchMm]),
+    );
+    const [way] = evenWays(own);
+    expect(way?.way.uneven).toBe(0);
+    for (const { afterMm, bareMm, cuts } of way!.way.runs) expect(afterMm - bareMm).toBeGreaterThan(cuts * 10);
+  });
+
+  it('bare in the rain is told, though the rest is coated', () => {
+    const wet = changed(two([{ layer: 'red', stripId: 'white-24v-60' }]), {
+      ...inAssembly({ 'light.stripId': 'coated-white-24v-60' }),
+      'brief.exposure': 'outdoors',
+    });
+    const found = evaluated(wet, fonts).findings.find(({ rule }) => rule === 'bare-outdoors');
+    expect(found?.severity).toBe('stop');
+    expect(found?.numbers[0]?.value).toBeCloseTo(0.4, 6);
+    const dry = changed(wet, inAssembly({ 'light.layers': [{ layer: 'red', stripId: 'coated-white-24v-60' }] }));
+    expect(evaluated(dry, fonts).findings.some(({ rule }) => rule === 'bare-outdoors')).toBe(false);
+  });
+
+  it('is told by the step that lays it, segment by segment, and spilt in its own colour beside a dome', () => {
+    const own = evaluated(changed(two([red]), inAssembly({ 'groove.coverId': 'soft-dome-8' })), fonts);
+    const laid = own.buildList.steps.find(({ id }) => id === 'strip')!;
+    expect(laid.detail).toContain(`${strip('rgb-24v-60').name}: 2`);
+    const { grid, drift, luminance, hue } = own.glow;
+    const factors = new Float64Array(3);
+    const beside = 40 + own.geometry.groove.litMm / 2 + 3;
+    driftAt(drift!, -grid.area.x / grid.area.width, (beside - grid.area.y) / grid.area.height, factors);
+    expect(luminance.some((cdM2) => cdM2 > 0)).toBe(true);
+    // Next to the red line nearly all that falls on the board is red.
+    expect(factors[0]! * hue[0]).toBeGreaterThan(4 * factors[1]! * hue[1]);
   });
 
   it('that is not in the catalogue is told with its field', () => {
