@@ -27,6 +27,7 @@ export type { TraceReport } from './common/trace-report.js';
 export type { FaceChange, Tryout } from './common/tryout.js';
 
 export type { BoxResults, BoxResultsOf } from './boxes/results.js';
+export { usualGroovePlayMm } from './boxes/geometry.js';
 export { usualInsetMm } from './boxes/rim.js';
 export { boxSides, type BoxAssembly, type BoxSide } from './boxes/schema.js';
 export type { LightboxAssembly } from './lightbox/schema.js';
@@ -34,11 +35,15 @@ export { passesOf, timesAlong } from './boxes/sides.js';
 export { isPrinted, usualPrint } from './halo/printing.js';
 export { usualMirror } from './frame/materials.js';
 export type { FrameResults } from './frame/results.js';
-export { opalBehind } from './frame/sheets.js';
+export { beadWideMm } from './frame/glued-mirror.js';
+export { bandChange, bandLight, hasInnerFrame } from './frame/inner-frame.js';
+export { toKind } from './frame/kinds.js';
+export { mirrorWays, usualMirrorWork, type MirrorWay } from './frame/mirror-work.js';
 export {
   mostPixels,
   type FrameAssembly,
   type FrameKind,
+  type MirrorWork,
   type PictureDesign,
   type ShowsDesign,
 } from './frame/schema.js';

@@ -113,7 +113,7 @@ const cornersOverMean = (photons: number): { readonly computed: number; readonly
     box,
     null,
     { lining: { reflectance: 0.88 } },
-    { innerReflectance: 0.45, transmittance: 0.45 },
+    { innerReflectance: 0.45, transmittance: 0.45, openShare: 1 },
     middleGrid(box.widthMm, box.heightMm, fine * grid.columns, fine * grid.rows),
     previewGrid,
   );

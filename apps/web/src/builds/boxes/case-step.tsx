@@ -1,4 +1,4 @@
-import type { BoxAssembly } from '@vitrum/core';
+import { usualGroovePlayMm, type BoxAssembly } from '@vitrum/core';
 import { useFields } from '../../document/selection';
 import { useOwnBox } from './own-box';
 import { ChoiceField, LengthField, useDesignValue } from '../../fields/design-fields';
@@ -96,7 +96,27 @@ export const CaseStep = () => {
         ]}
       />
       <LengthField label="Seat depth" field={at.case.seatMm} hint="how far face and back reach into the returns" />
-      {retention === 'groove' && <LengthField label="Lip in front" field={at.case.lipMm} />}
+      {retention === 'groove' && (
+        <>
+          <LengthField label="Lip in front" field={at.case.lipMm} />
+          <LengthField
+            label="Play in its width"
+            field={at.case.groovePlayMm}
+            otherwise={usualGroovePlayMm}
+            hint="groove over sheet, both sides together"
+          />
+          <ChoiceField
+            label="It comes out"
+            field={at.case.faceOut}
+            otherwise="never"
+            choices={[
+              { value: 'never', label: 'never: glued in' },
+              { value: 'top-off', label: 'when the top is off' },
+              { value: 'open-top', label: 'upward, top set back' },
+            ]}
+          />
+        </>
+      )}
       <LengthField label="Play a side" field={at.case.playMm} />
       <LengthField label="Play of the back" field={at.case.backPlayMm} otherwise={playMm ?? 0} />
       <ChoiceField

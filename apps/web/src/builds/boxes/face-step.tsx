@@ -30,6 +30,16 @@ const SecondSheet = () => {
       </div>
       <ChoiceField label="Sheet" field={at.sheetId} choices={choicesOf(faces, aboutSheet)} wide />
       <LengthField label="Gap to the face" field={at.gapMm} hint="0 is tight against it" />
+      <ChoiceField
+        label="It stands"
+        field={at.seated}
+        otherwise="false"
+        toStored={(choice) => choice === 'true'}
+        choices={[
+          { value: 'false', label: 'between the returns' },
+          { value: 'true', label: 'in a groove' },
+        ]}
+      />
       <CoatsField field={at.coats} />
     </section>
   );

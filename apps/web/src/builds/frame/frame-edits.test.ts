@@ -1,7 +1,15 @@
-import { fieldsOf, type FrameAssembly } from '@vitrum/core';
+import {
+  demoDesigns,
+  fieldsOf,
+  mirrorWays,
+  shippedCatalogue,
+  toKind,
+  type FrameAssembly,
+  type FrameKind,
+} from '@vitrum/core';
 import { describe, expect, it } from '@jest/globals';
 import { toByteArray } from 'base64-js';
-import { toKind } from './kind-edits';
+import { waysInWords } from './mirror-fields';
 import { pictureAmiss, pictureFrom } from './picture-edits';
 
 describe('a picture for a print', () => {
@@ -23,31 +31,61 @@ describe('a picture for a print', () => {
 
 describe('another kind of frame', () => {
   const at = fieldsOf<FrameAssembly>('assemblies.0');
-  const changes = (kind: 'print' | 'mirror-tile' | 'lit-mirror') =>
-    Object.fromEntries(
-      toKind(at, kind, { widthMm: 700, heightMm: 900 }).map(({ path, value }) => [
-        path.replace('assemblies.0.', ''),
-        value,
-      ]),
-    );
+  const [mirror] = demoDesigns['fitting-mirror'].assemblies;
+  const changes = (kind: FrameKind) =>
+    Object.fromEntries(toKind(at, kind, mirror!).map(({ path, value }) => [path.replace('assemblies.0.', ''), value]));
 
   it('takes with it what light comes through, by what it is worked, and where its strip runs', () => {
     expect(changes('print')).toMatchObject({
       'artwork.mode': 'opaque-letters',
       'face.coats': [{ coatingId: 'poster-print', coats: 1 }],
       'light.layout': 'rows',
+      'case.block': null,
+      // It is changed by a top that comes off; a sheet behind it that is large enough shares its groove.
+      'case.faceOut': 'top-off',
+      'face.second': { sheetId: 'opal-3-large', gapMm: 0, seated: true },
     });
     expect(changes('mirror-tile')).toMatchObject({
       'artwork.mode': 'lit-letters',
       'artwork.mirrored': true,
       'artwork.toolId': 'blast',
       'face.coats': [],
+      'case.faceOut': 'open-top',
     });
-    // A sheet behind it that is large enough.
     expect(changes('lit-mirror')).toMatchObject({
-      'light.layout': 'rim',
-      'light.facing': 'front',
+      'case.retention': 'laid-on',
+      'light.layout': 'block',
+      'light.facing': 'out',
+      'light.corners': 'bent',
       'face.second': { sheetId: 'opal-3-large', gapMm: 0 },
+      // Its inner frame follows the band.
+      'case.block': null,
     });
+  });
+});
+
+describe('a mirror made here against one from a glass shop', () => {
+  const pane = shippedCatalogue.panes.find(({ id }) => id === 'mirror-glass-4')!;
+  const size = { widthMm: 700, heightMm: 900 };
+  const ways = (quote: number | null) =>
+    mirrorWays({ by: 'here', failShare: 0.25, quote }, pane, size, 1, { labourPerHour: 30, wasteShare: 0.1 });
+
+  it('counts failed tries in glass and in hours, and says which is cheaper', () => {
+    const { here, bought } = ways(200);
+    // A sheet of 1600 × 1000 is 64; four tries of three are good; 44 min each.
+    const glass = ((64 * 700 * 900 * 1.1) / 1.6e6) * (4 / 3);
+    expect(here.tries).toBeCloseTo(4 / 3, 9);
+    expect(here.hours).toBeCloseTo(Math.round((44 * 4) / 3) / 60, 9);
+    expect(here.price).toBeCloseTo(glass + here.hours * 30, 6);
+    expect(bought!.price).toBeCloseTo(200 + (20 / 60) * 30, 6);
+    expect(waysInWords(here, bought, 'EUR')).toMatch(
+      /^Made here: 66 EUR with 1\.0 h and 1\.33 tries; glass shop: 210 EUR with 0\.3 h\. Made here is 144 EUR cheaper\.$/,
+    );
+  });
+
+  it('asks for a price while there is none, and turns about when it is low', () => {
+    expect(waysInWords(ways(null).here, null, 'EUR')).toMatch(/Ask a glass shop/);
+    const { here, bought } = ways(20);
+    expect(waysInWords(here, bought, 'EUR')).toMatch(/Bought in is \d+ EUR cheaper\.$/);
   });
 });

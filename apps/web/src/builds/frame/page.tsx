@@ -43,6 +43,7 @@ export const framePage: BuildPage = {
     label: 'Worked by',
     takes: ({ engraves, cuts }) => engraves !== undefined || cuts.some(({ stuff }) => stuff === 'film'),
   },
+  ArtworkAreas: lazyPart(() => import('./artwork-of-kind'), 'ArtworkOfKind'),
   ArtworkFields: lazyPart(() => import('./shows-fields'), 'ShowsFields'),
   FeedFields: null,
   overlays: [],

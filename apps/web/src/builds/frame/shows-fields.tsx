@@ -1,12 +1,11 @@
-import { usualMirror, type FrameAssembly, type FrameKind } from '@vitrum/core';
+import { toKind, type FrameAssembly, type FrameKind } from '@vitrum/core';
 import { useId } from 'react';
 import { changeDesign } from '../../document/document-store';
 import { useFields } from '../../document/selection';
-import { ChoiceField, LengthField, useDesignValue } from '../../fields/design-fields';
+import { LengthField, useDesignValue } from '../../fields/design-fields';
 import { FieldRow } from '../../fields/field-row';
-import { choicesOf, useCatalogue } from '../../job/catalogue-context';
 import { Choice, type ChoiceOption } from '../../ui/choice';
-import { toKind } from './kind-edits';
+import { MirrorFields } from './mirror-fields';
 import { PictureField } from './picture-field';
 
 const kinds: readonly ChoiceOption<FrameKind>[] = [
@@ -15,25 +14,13 @@ const kinds: readonly ChoiceOption<FrameKind>[] = [
   { value: 'lit-mirror', label: 'a mirror with a lit band' },
 ];
 
-/** The frosted band of a mirror. */
-const BandFields = () => {
-  const at = useFields<FrameAssembly>().shows.band;
-  return (
-    <>
-      <LengthField label="Lit band, in from the edge" field={at.insetMm} />
-      <LengthField label="Lit band width" field={at.widthMm} />
-      <LengthField label="Lit band’s corners" field={at.cornerMm} hint="radius, outside" />
-    </>
-  );
-};
-
 /** What the frame shows: print, tile or mirror, and what belongs to each. */
 export const ShowsFields = () => {
   const at = useFields<FrameAssembly>();
-  const { panes } = useCatalogue();
   const id = useId();
-  const kind = useDesignValue(at.shows.kind) ?? 'print';
-  const size = useDesignValue(at.case);
+  const shows = useDesignValue(at.shows);
+  const design = useDesignValue(at.case);
+  const kind = shows?.kind ?? 'print';
   return (
     <>
       <FieldRow id={id} label="It shows" stacked>
@@ -42,27 +29,20 @@ export const ShowsFields = () => {
           className="w-full"
           value={kind}
           options={kinds}
-          onChoose={(chosen) => size !== undefined && void changeDesign(toKind(at, chosen, size))}
+          onChoose={(chosen) =>
+            shows !== undefined &&
+            design !== undefined &&
+            void changeDesign(toKind(at, chosen, { shows, case: design }))
+          }
         />
       </FieldRow>
-      {kind !== 'print' && (
-        <ChoiceField
-          label="Mirror"
-          wide
-          field={at.shows.mirrorId}
-          otherwise={usualMirror}
-          choices={choicesOf(panes.filter(({ silver }) => silver !== undefined))}
-        />
-      )}
-      {kind === 'lit-mirror' ? (
-        <BandFields />
-      ) : (
+      {kind !== 'lit-mirror' && (
         <>
           <LengthField label="Shift right" field={at.artwork.offsetXMm} />
           <LengthField label="Shift up" field={at.artwork.offsetYMm} />
         </>
       )}
-      {kind === 'print' && <PictureField />}
+      {kind === 'print' ? <PictureField /> : <MirrorFields banded={kind === 'lit-mirror'} />}
     </>
   );
 };

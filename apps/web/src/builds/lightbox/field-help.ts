@@ -48,6 +48,15 @@ export const help: HelpTexts = {
       what: 'What is left of the return in front of the groove.',
       usual: '4–6 mm.',
     },
+    'Play in its width': {
+      what: 'How much wider the groove is than the sheet in it, so that the sheet goes in and does not rattle.',
+      measure: 'Calipers on the sheet at three places: acrylic comes thicker than it is sold.',
+      usual: '0.3–0.5 mm.',
+    },
+    'It comes out': {
+      what: 'How the face leaves its groove when it is to be changed: never, past a top that is screwed on, or upward past a top that stands back behind it.',
+      usual: 'Screwed on for prints, set back for tiles on feet; corners must be square, butted or rabbeted.',
+    },
     'Back set in': {
       what: 'How far the back stands in from the rear edges of the case, so that a cleat, plates or a plug hide behind it.',
       usual: 'As deep as the cleat is thick; nothing where plates hold it.',
@@ -131,6 +140,10 @@ export const help: HelpTexts = {
     'Gap to the face': {
       what: 'Air between the second sheet and the face; with the gap dots melt.',
       usual: '10–30 mm.',
+    },
+    'It stands': {
+      what: 'What holds the second sheet: spacers and tape between the returns, or a groove; without a gap it shares that of the face.',
+      usual: 'A groove where the face is slid in and out past it.',
     },
   },
   artwork: {

@@ -1,5 +1,6 @@
 import type { Catalogue } from '../../document/catalogue/index.js';
 import type { BoxMaterials } from './materials.js';
+import { cornerFixings } from '../common/corner-fixings.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
 import { sundry, type BoughtPart } from '../../making/parts/index.js';
 import { backHoldOf, holdPlaces } from './back-hold.js';
@@ -43,26 +44,6 @@ const coated = ({ faceCoats, second }: BoxMaterials, { face, inside }: CaseGeome
   }));
 };
 
-/** What each kind of fastener is bought as. */
-const boughtAs = {
-  screw: 'corner-screw',
-  'pocket-screw': 'pocket-screw',
-  dowel: 'dowel',
-  tenon: 'loose-tenon',
-} as const;
-
-/** What holds the four corners, as many at each as one member has. */
-const cornerFixings = (catalogue: Catalogue, { geometry }: PartFacts): readonly BoughtPart[] => {
-  const fasteners = geometry.members[0]?.fasteners ?? [];
-  const [first] = fasteners;
-  if (first === undefined) return [];
-  const count = 4 * fasteners.length;
-  return [
-    ...sundry(catalogue, boughtAs[first.kind], count),
-    ...sundry(catalogue, 'wood-plug', first.plug === null ? 0 : count),
-  ];
-};
-
 /** What is bought for a case with a lit face, for one sign. */
 export const boxBought = (catalogue: Catalogue, facts: PartFacts): readonly BoughtPart[] => {
   const { geometry, materials, design } = facts;
@@ -72,12 +53,12 @@ export const boxBought = (catalogue: Catalogue, facts: PartFacts): readonly Boug
     ...lined(materials, geometry),
     ...coated(materials, geometry),
     ...backHoldOf(design).bought.flatMap((id) => sundry(catalogue, id, held)),
-    ...cornerFixings(catalogue, facts),
+    ...cornerFixings(catalogue, geometry.members),
     ...sundry(catalogue, 'face-tape', design.retention === 'groove' ? 0 : Math.ceil(faceRoundM)),
     ...sundry(
       catalogue,
       'spacer-strip',
-      materials.second !== null && materials.second.gapMm > 0 ? Math.ceil(faceRoundM) : 0,
+      materials.second !== null && materials.second.gapMm > 0 && !materials.second.seated ? Math.ceil(faceRoundM) : 0,
     ),
   ];
 };

@@ -11,6 +11,7 @@ import {
   panelOf,
   type Seat,
 } from '../../joinery/members/index.js';
+import { wayOutOf } from './way-out.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
 import type { Block } from '../../light/radiosity/index.js';
 import { failure, success, type Problem, type Result } from '../../base/result.js';
@@ -19,12 +20,13 @@ const own = fieldsOf<BoxAssembly>();
 
 /** Least wood left behind a rabbet or groove (mm); less breaks while it is cut. */
 const leastWallMm = 2;
-/** Play of a sheet in the width of its groove (mm). */
-const groovePlayMm = 0.4;
+/** Play of a sheet in the width of its groove, in all (mm), where a design does not say. */
+export const usualGroovePlayMm = 0.4;
+const groovePlayOf = ({ groovePlayMm }: CaseDesign): number => groovePlayMm ?? usualGroovePlayMm;
 
 /** Width of the part of the case in front of the inside: face, groove and lip. */
 const frontDepth = (design: CaseDesign, faceMm: number): number => {
-  if (design.retention === 'groove') return faceMm + groovePlayMm + design.lipMm;
+  if (design.retention === 'groove') return faceMm + groovePlayOf(design) + design.lipMm;
   return faceMm;
 };
 
@@ -34,18 +36,43 @@ const outsideFrom = (given: number, design: CaseDesign, returnMm: number): numbe
   return insideOf(given, design.seatMm, design.playMm) + 2 * returnMm;
 };
 
-const faceSeat = (design: CaseDesign, faceMm: number): Omit<Seat, 'stopMm'> | null => {
+/** A second sheet that lies tight behind the face and is seated with it: both in one seat, so thick (mm). */
+const withFaceMm = (second: BoxMaterials['second']): number =>
+  second?.seated === true && second.gapMm === 0 ? second.sheet.thicknessMm : 0;
+
+const faceSeat = (design: CaseDesign, sheetMm: number, behindMm: number): Omit<Seat, 'stopMm'> | null => {
   if (design.retention === 'laid-on') return null;
   const groove = design.retention === 'groove';
+  const faceMm = sheetMm + behindMm;
   return {
     kind: design.retention,
     holds: 'face',
     fromFrontMm: groove ? design.lipMm : 0,
-    widthMm: groove ? faceMm + groovePlayMm : faceMm,
+    widthMm: groove ? faceMm + groovePlayOf(design) : faceMm,
     depthMm: design.seatMm,
     sheetMm: faceMm,
   };
 };
+
+/** Wood between the grooves of face and second sheet (mm). */
+const betweenGroovesMm = (design: CaseDesign, gapMm: number): number => gapMm - groovePlayOf(design);
+
+/** The groove of a second sheet, in members whose front is so deep before the inside (mm). */
+const secondSeat = (
+  design: CaseDesign,
+  second: BoxMaterials['second'],
+  frontMm: number,
+): Omit<Seat, 'stopMm'> | null =>
+  second?.seated === true && second.gapMm > 0
+    ? {
+        kind: 'groove',
+        holds: 'second sheet',
+        fromFrontMm: frontMm + betweenGroovesMm(design, second.gapMm),
+        widthMm: second.sheet.thicknessMm + groovePlayOf(design),
+        depthMm: design.seatMm,
+        sheetMm: second.sheet.thicknessMm,
+      }
+    : null;
 
 const problemsOf = (
   design: CaseDesign,
@@ -98,6 +125,9 @@ const blockOf = ({ block }: CaseDesign): Block | null =>
         heightMm: block.depthMm,
       };
 
+/** Wood between two grooves that does not break out (mm). */
+const leastBetweenMm = 3;
+
 /** Room that must stay between a block and what is round it, and in front of the LEDs (mm). */
 const blockClearMm = 5;
 const leastThrowMm = 3;
@@ -121,6 +151,11 @@ const stackProblems = (
             message: `puts the second sheet ${Math.round(lightDepthMm * 10) / 10} mm from the back, into the strip; make the gap smaller or the case deeper`,
           },
     );
+  if (second?.seated === true && second.gapMm > 0 && betweenGroovesMm(design, second.gapMm) < leastBetweenMm)
+    problems.push({
+      path: pathOf(own.face.second.gapMm),
+      message: `leaves ${Math.max(0, Math.round(10 * betweenGroovesMm(design, second.gapMm)) / 10)} mm of wood between the grooves of face and second sheet; make the gap ${Math.ceil(leastBetweenMm + groovePlayOf(design))} mm or more, or 0 for both in one groove`,
+    });
   const block = blockOf(design);
   if (block === null) return problems;
   const reach = [
@@ -176,7 +211,11 @@ export const boxGeometry = (design: CaseDesign, materials: BoxMaterials): Result
     sheetMm: backMm,
   };
   const outside = { widthMm: outerWidth, heightMm: outerHeight, depthMm: depth };
-  const seats = [faceSeat(design, faceMm), backSeat].filter((seat) => seat !== null);
+  const behindMm = withFaceMm(second);
+  const seats = [faceSeat(design, faceMm, behindMm), secondSeat(design, second, laidOn ? 0 : front), backSeat].filter(
+    (seat) => seat !== null,
+  );
+  const wayOut = wayOutOf(design, front + behindMm);
   return success({
     outside,
     inside,
@@ -198,6 +237,7 @@ export const boxGeometry = (design: CaseDesign, materials: BoxMaterials): Result
       joint: design.cornerJoint,
       plugged: design.plugged ?? false,
       seats,
+      ...(wayOut === undefined ? {} : { wayOut }),
     }),
     recessMm,
     faceFrontZMm: design.depthInsideMm + faceMm,

@@ -31,9 +31,10 @@ const toRect = ({ x, y }: Hole, rect: Rect): number =>
 /** Holes of a part that run into a seat, into strip, into one another, or out of an edge. */
 const collisionsIn = (part: CutPart, stripMm: number): readonly Collision[] => {
   const holes = holesOf(part);
-  const seats = shapesOf(part, 'seat').flatMap((shape) =>
-    shape.kind === 'outline' ? (outlineBounds(shape.outline) ?? []) : [],
-  );
+  const seats = shapesOf(part, 'seat')
+    .flatMap((shape) => (shape.kind === 'outline' ? (outlineBounds(shape.outline) ?? []) : []))
+    // A rabbet across an end is where the screws of the corner belong.
+    .filter(({ height }) => height < part.heightMm - 1e-6);
   const lines = shapesOf(part, 'mark').filter((shape) => shape.kind === 'line');
   return holes.flatMap((hole, at) => {
     const reach = hole.diameterMm / 2;

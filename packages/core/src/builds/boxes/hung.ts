@@ -26,7 +26,8 @@ const clearLevel = ({ geometry: { inside }, runs, materials }: Facts): number =>
 /** Where a part of a box lies, off its rear side (mm). */
 const zOf = (id: string, { geometry: { outside, back, recessMm, members } }: Facts): number => {
   if (id === 'back') return recessMm + back.thicknessMm / 2;
-  if (members.some(({ name }) => name === id)) return (members[0]?.widthMm ?? 0) / 2;
+  const member = members.find(({ name }) => name === id);
+  if (member !== undefined) return member.widthMm / 2;
   if (id === 'face' || id === 'film') return outside.depthMm;
   return id === 'second-sheet' ? 0.8 * outside.depthMm : recessMm + back.thicknessMm + 10;
 };

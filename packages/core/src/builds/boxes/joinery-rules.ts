@@ -1,4 +1,4 @@
-import { cornerJoints, type Seat } from '../../joinery/members/index.js';
+import { cornerJoints, type Member, type Seat } from '../../joinery/members/index.js';
 import { metricFence, setUpsOf } from '../../joinery/setups/index.js';
 import { oneChange, type Rule, type Remedy } from '../../judging/findings/index.js';
 import { fieldsIn } from '../../judging/results/index.js';
@@ -8,6 +8,9 @@ import { backHoldOf, backPlayOf, boreDeepMm, holdEdgeMm } from './back-hold.js';
 import type { BoxResults } from './results.js';
 
 const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
+
+/** The member that has every seat, whichever way the face comes out. */
+const bottomOf = ({ members }: BoxResults['geometry']): Member => members.find(({ name }) => name === 'bottom')!;
 
 /** Wood left behind a seat, as the geometry asks (mm). */
 const leastWallMm = 2;
@@ -79,10 +82,10 @@ const beforeSeatMm = 2;
 /** How far screws or inserts of the back reach too deep into the returns: into the seat of the face, or out at the front (mm). */
 const tooDeep = ({ assembly, geometry }: BoxResults): number => {
   const hold = backHoldOf(assembly.case);
-  const seats = geometry.members[0]?.seats ?? [];
+  const seats = bottomOf(geometry).seats;
   const ledge = seats.find(({ holds }) => holds === 'back')?.fromFrontMm ?? 0;
-  const face = seats.find(({ holds }) => holds === 'face');
-  const woodMm = ledge - (face === undefined ? 0 : face.fromFrontMm + face.widthMm);
+  const before = seats.filter(({ holds }) => holds !== 'back');
+  const woodMm = ledge - Math.max(0, ...before.map(({ fromFrontMm, widthMm }) => fromFrontMm + widthMm));
   const deepMm = boreDeepMm(hold, geometry.back.thicknessMm);
   return hold.holeMm === null ? 0 : Math.max(0, Math.round(10 * (deepMm + beforeSeatMm - woodMm)) / 10);
 };
@@ -126,8 +129,7 @@ const cornersWithoutHold = ({ assembly, geometry }: BoxResults): number => {
 /** Corners whose screws, dowels or tenons would run into a seat or out of an edge. */
 export const cornersWithoutRoom: Rule<BoxResults> = ({ results }) => {
   if (cornersWithoutHold(results) === 0) return null;
-  const [member] = results.geometry.members;
-  if (member === undefined) return null;
+  const member = bottomOf(results.geometry);
   const fields = fieldsIn(results);
   const { outside } = results.geometry;
   const seats = member.seats.reduce((sum, { widthMm }) => sum + widthMm, 0);
@@ -162,7 +164,7 @@ export const cornersWithoutRoom: Rule<BoxResults> = ({ results }) => {
 };
 
 const grooveOf = ({ geometry }: BoxResults): Seat | null =>
-  geometry.members[0]?.seats.find(({ kind, holds }) => kind === 'groove' && holds === 'face') ?? null;
+  bottomOf(geometry).seats.find(({ kind, holds }) => kind === 'groove' && holds === 'face') ?? null;
 
 /** How far a groove is past what its board stands: deeper than half of it, or nearer an edge than it is wide (mm). */
 const grooveExcess = (results: BoxResults): { readonly deepMm: number; readonly thinMm: number } => {

@@ -1,4 +1,4 @@
-import { cornerJoints, memberMm3, type Member } from '../../joinery/members/index.js';
+import { cornerJoints, insertThroughMm, memberMm3, type Member } from '../../joinery/members/index.js';
 import { moveOutline, outlineArea, rectRing, subtract, type Outline, type Point } from '../../base/outlines/index.js';
 import type { CutPart, PartLayer, PartShape } from '../../making/parts/index.js';
 import { backHoldOf, holdPlaces } from './back-hold.js';
@@ -6,7 +6,7 @@ import type { PartFacts } from './types.js';
 import { blockParts } from './block-parts.js';
 import { leadEntry, leadHoleMm } from './lead-entry.js';
 import { ledgeParts } from './ledge-parts.js';
-import { secondPlayMm } from './second-sheet.js';
+import { secondSize } from './second-sheet.js';
 import { ventHoles } from './vents.js';
 
 /** Height of the lead's hole above the back (mm), clear of the strip. */
@@ -111,11 +111,18 @@ const facePart = (facts: PartFacts): CutPart => {
   };
 };
 
-const secondPart = ({ geometry, materials }: PartFacts): readonly CutPart[] => {
+/** Where a second sheet is, in words. */
+const placedBehind = ({ gapMm, seated }: NonNullable<PartFacts['materials']['second']>): string => {
+  const off = `${round(gapMm)} mm behind the face`;
+  if (seated) return gapMm > 0 ? `in its own groove, ${off}` : 'tight behind the face, in one groove with it';
+  return gapMm > 0 ? `on spacers ${off}` : 'tight behind the face';
+};
+
+const secondPart = ({ geometry, materials, design }: PartFacts): readonly CutPart[] => {
   const { second } = materials;
   if (second === null) return [];
-  const [widthMm, heightMm] = [geometry.inside.widthMm - 2 * secondPlayMm, geometry.inside.heightMm - 2 * secondPlayMm];
-  const { sheet, gapMm } = second;
+  const { widthMm, heightMm } = secondSize(geometry, design, second);
+  const { sheet } = second;
   return [
     {
       id: 'second-sheet',
@@ -128,7 +135,7 @@ const secondPart = ({ geometry, materials }: PartFacts): readonly CutPart[] => {
       thicknessMm: sheet.thicknessMm,
       count: 1,
       kg: kilograms(widthMm * heightMm, sheet.thicknessMm, sheet.densityKgM3),
-      note: gapMm > 0 ? `on spacers ${round(gapMm)} mm behind the face` : 'tight behind the face',
+      note: placedBehind(second),
       layers: [cutOut(widthMm, heightMm)],
     },
   ];
@@ -163,12 +170,12 @@ const cornerHoles = (member: Member): readonly PartShape[] => {
   const across = member.thicknessMm / 2;
   return [across, member.lengthMm - across].flatMap((x) =>
     member.fasteners
-      .filter(({ kind }) => kind === 'screw')
-      .map(({ fromFrontMm, diameterMm }): PartShape => ({
+      .filter(({ kind }) => kind === 'screw' || kind === 'insert')
+      .map(({ kind, fromFrontMm, diameterMm }): PartShape => ({
         kind: 'hole',
         x,
         y: member.widthMm - fromFrontMm,
-        diameterMm,
+        diameterMm: kind === 'insert' ? insertThroughMm : diameterMm,
       })),
   );
 };
@@ -182,11 +189,22 @@ const endRabbets = ({ endRabbetMm, thicknessMm, lengthMm, widthMm }: Member): re
         outline: [rectRing({ x, y: 0, width: thicknessMm, height: widthMm })],
       }));
 
-const endsNote = ({ ends, endRabbetMm, joint, fasteners }: Member): readonly string[] => {
-  const [fastener] = fasteners;
+const fastenersAt = (fasteners: Member['fasteners']): string =>
+  fasteners.map(({ fromFrontMm }) => `${round(fromFrontMm)} mm`).join(' and ');
+
+const endsNote = ({ ends, endRabbetMm, joint, fasteners, runs }: Member): readonly string[] => {
+  const [first] = fasteners;
+  const fastener = first?.kind === 'insert' ? undefined : first;
   return [
     ...(ends === 'mitre' ? ['ends mitred 45°, long side given'] : []),
     ...(endRabbetMm > 0 ? [`rabbets ${round(endRabbetMm)} mm deep across both ends`] : []),
+    ...(first?.kind === 'insert'
+      ? [
+          runs === 'through'
+            ? 'comes off: machine screws through it, no glue'
+            : `inserts Ø${round(first.diameterMm)} mm in the upper end alone, ${fastenersAt(fasteners)} from the front edge`,
+        ]
+      : []),
     ...(joint === 'butt' || joint === 'mitre' ? [] : [`corners: ${cornerJoints[joint].name}`]),
     ...(fastener === undefined || fastener.plug === null
       ? []
@@ -196,7 +214,7 @@ const endsNote = ({ ends, endRabbetMm, joint, fasteners }: Member): readonly str
     ...(fastener === undefined || fastener.kind === 'screw'
       ? []
       : [
-          `${fastener.kind === 'pocket-screw' ? 'pocket screws' : `${fastener.kind}s`} ${round(fastener.diameterMm)} × ${round(fastener.lengthMm)} mm at ${fasteners.map(({ fromFrontMm }) => round(fromFrontMm)).join(' and ')} mm from the front edge`,
+          `${fastener.kind === 'pocket-screw' ? 'pocket screws' : `${fastener.kind}s`} ${round(fastener.diameterMm)} × ${round(fastener.lengthMm)} mm at ${fastenersAt(fasteners)} from the front edge`,
         ]),
   ];
 };

@@ -1,3 +1,4 @@
+import type { Block } from '../../light/radiosity/index.js';
 import type { Strip } from '../../document/catalogue/index.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
 import { snapToCut } from '../../light/laying/index.js';
@@ -118,32 +119,45 @@ export interface RimPiece {
   readonly at: ((mm: number) => { readonly at: Point; readonly along: Point; readonly looks: Point3 }) | null;
 }
 
+/** Where a bent piece runs, and what its turns are spread over. */
+interface Bend {
+  readonly on: 'rim' | 'block';
+  readonly sides: readonly BoxSide[];
+  /** Half as wide and as high as what the LEDs run along, and its middle (mm). */
+  readonly reach: Point;
+  readonly middle: Point;
+  readonly deepMm: number;
+  /** By the way in from there. */
+  readonly looks: (inward: Point) => Point3;
+}
+
 /** One piece for each turn, bent round the corners as tightly as the strip may be. */
-const bentRim = (
-  geometry: CaseGeometry,
+const bentPieces = (
+  { on, sides, reach, middle, deepMm, looks }: Bend,
   light: LightDesign,
   strip: Strip,
-  sides: readonly BoxSide[],
 ): readonly RimPiece[] => {
-  const reach = reachOf(geometry, light, strip);
   const radius = Math.min(strip.bendRadiusMm, reach[0], reach[1]);
-  const line = measureLine(bentLine(sides, reach, radius, light.endMarginMm), false);
+  const line = measureLine(
+    bentLine(sides, reach, radius, light.endMarginMm).map(([x, y]) => [x + middle[0], y + middle[1]] as const),
+    false,
+  );
   const { lengthMm, leftoverMm } = snapToCut(line.lengthMm, strip.cutPitchMm);
   const at = (mm: number) => {
     const { at: place, along } = line.station(leftoverMm / 2 + mm);
     // Clockwise: in is to the right of the way.
-    return { at: place, along, looks: facingOf(light, [along[1], -along[0]]) };
+    return { at: place, along, looks: looks([along[1], -along[0]]) };
   };
   const steps = Math.max(1, Math.ceil(lengthMm / drawnMm));
   return Array.from({ length: light.turnCount }, (_, turn): RimPiece => {
-    const z = ((turn + 0.5) * geometry.lightDepthMm) / light.turnCount;
+    const z = ((turn + 0.5) * deepMm) / light.turnCount;
     const path = Array.from({ length: steps + 1 }, (_step, step): Point3 => {
       const place = at((step * lengthMm) / steps).at;
       return [place[0], place[1], z];
     });
     return {
       blueprint: {
-        on: 'rim',
+        on,
         normal: at(0).looks,
         from: path[0]!,
         to: path.at(-1)!,
@@ -162,5 +176,31 @@ export const rimPieces = (geometry: CaseGeometry, light: LightDesign, strip: Str
   const sides = light.corners === 'bent' ? bentSides(light) : null;
   return sides === null
     ? cutRim(geometry, light, strip).map((blueprint) => ({ blueprint, at: null }))
-    : bentRim(geometry, light, strip, sides);
+    : bentPieces(
+        {
+          on: 'rim',
+          sides,
+          reach: reachOf(geometry, light, strip),
+          middle: [0, 0],
+          deepMm: geometry.lightDepthMm,
+          looks: (inwards) => facingOf(light, inwards),
+        },
+        light,
+        strip,
+      );
 };
+
+/** One piece for each turn round a block, its corners rounded for it. */
+export const bentRoundBlock = (block: Block, light: LightDesign, strip: Strip): readonly RimPiece[] =>
+  bentPieces(
+    {
+      on: 'block',
+      sides: boxSides,
+      reach: [(block.x1 - block.x0) / 2 + strip.heightMm, (block.y1 - block.y0) / 2 + strip.heightMm],
+      middle: [(block.x0 + block.x1) / 2, (block.y0 + block.y1) / 2],
+      deepMm: block.heightMm,
+      looks: ([x, y]) => (light.facing === 'front' ? [0, 0, 1] : [-x || 0, -y || 0, 0]),
+    },
+    light,
+    strip,
+  );

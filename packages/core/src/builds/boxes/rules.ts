@@ -8,6 +8,7 @@ import { backShutIn, buttonsAtWall, cleatProud } from './hang-rules.js';
 import { holesCollide } from './hole-rules.js';
 import { boxInsides } from './insides.js';
 import { backScrewsNearEdge, backScrewsTooDeep, cornersWithoutRoom, noCutter, weakGroove } from './joinery-rules.js';
+import { faceCatches, faceRattles, faceSlipsOut, topLocked } from './panel-rules.js';
 import { doubledSide } from './side-rules.js';
 import { stripsOverlap } from '../common/overlap-rules.js';
 import { isNoFinish, tapeLetsGo } from '../common/hold-rules.js';
@@ -52,6 +53,10 @@ export const boxRules: readonly Rule<BoxResults>[] = [
   cleatProud,
   buttonsAtWall,
   faceBinds,
+  faceSlipsOut,
+  faceCatches,
+  faceRattles,
+  topLocked,
   lettersOverhang,
   overBed,
   betweenCutMarks,

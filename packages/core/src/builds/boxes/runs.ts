@@ -3,7 +3,7 @@ import { fieldsOf, pathOf } from '../../document/design/index.js';
 import type { Strip } from '../../document/catalogue/index.js';
 import type { BoxMaterials } from './materials.js';
 import type { LightDesign } from './schema.js';
-import { bentSides, rimPieces, type RimPiece } from './rim.js';
+import { bentRoundBlock, bentSides, rimPieces, type RimPiece } from './rim.js';
 import { segmentAlong, type Blueprint } from '../../light/laying/index.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
 import { maxLeds, placeLeds, withCuts } from '../../light/laying/index.js';
@@ -117,7 +117,10 @@ export const boxRuns = (geometry: CaseGeometry, light: LightDesign, { strip }: B
   const pieces = {
     rows: () => rows(geometry, light, strip).map(straight),
     rim: () => rimPieces(geometry, light, strip),
-    block: () => roundBlock(geometry, light, strip).map(straight),
+    block: () =>
+      light.corners === 'bent' && geometry.block !== null
+        ? bentRoundBlock(geometry.block, light, strip)
+        : roundBlock(geometry, light, strip).map(straight),
   }
     [light.layout]()
     .filter(({ blueprint }) => blueprint.lengthMm > 0);

@@ -43,6 +43,15 @@ const caseSchema = z
     seatMm: lengthMm(2, 60).describe('How far the face (and the back) reaches into the returns.'),
     lipMm: lengthMm(2, 60).describe('Wood left in front of a groove.'),
     playMm: lengthMm(0, 10).describe('Clearance on each side of face and back in their seats.'),
+    groovePlayMm: lengthMm(0, 5)
+      .optional()
+      .describe('Play of a sheet in the width of its groove, in all. Left out: 0.4.'),
+    faceOut: z
+      .enum(['never', 'top-off', 'open-top'])
+      .optional()
+      .describe(
+        'How a face in a groove comes out: never, the corners are glued round it (when left out); upward, past a top that is screwed on; or upward, past a top that is set back behind it.',
+      ),
     backPlayMm: lengthMm(0, 10)
       .optional()
       .describe('Clearance on each side of the back, where it is not that of the face.'),
@@ -110,7 +119,7 @@ const light = z
       .enum(['cut', 'bent'])
       .optional()
       .describe(
-        'Round the rim: cut and wired at each corner (when left out), or one piece bent round neighbouring sides.',
+        'Round the rim or a block: cut and wired at each corner (when left out), or one piece bent round neighbouring sides; a block’s corners are rounded for it.',
       ),
     insetMm: lengthMm(4, 1000)
       .optional()
@@ -124,7 +133,15 @@ const face = z
     sheetId: id,
     coats,
     second: z
-      .looseObject({ sheetId: id, gapMm: lengthMm(0, 300), coats })
+      .looseObject({
+        sheetId: id,
+        gapMm: lengthMm(0, 300),
+        coats,
+        seated: z
+          .boolean()
+          .optional()
+          .describe('In a groove of its own all round, as deep as the seat of the face; else it stands on spacers.'),
+      })
       .nullable()
       .optional()
       .describe('Another sheet behind the face, tight (gap 0) or on spacers.'),

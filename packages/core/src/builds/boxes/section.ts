@@ -1,5 +1,6 @@
 import type { BoxMaterials } from './materials.js';
 import type { CaseDesign } from './schema.js';
+import { faceOutOf } from './way-out.js';
 import type { Member } from '../../joinery/members/index.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
 import type { LightRuns } from '../../light/runs/index.js';
@@ -8,7 +9,7 @@ import type { Section, SectionShape } from '../../light/section/index.js';
 import { backHoldOf, boreDeepMm, holdEdgeMm } from './back-hold.js';
 import { ledgeOf } from './ledge-parts.js';
 import { looksOut } from './rim.js';
-import { secondPlayMm } from './second-sheet.js';
+import { secondSize } from './second-sheet.js';
 
 /** The profile of a member whose inner side lies at y = `innerY` and whose body extends by `side` × thickness. */
 const memberProfile = (member: Member, innerY: number, side: 1 | -1, rearZ: number): Outline => {
@@ -26,7 +27,7 @@ const memberProfile = (member: Member, innerY: number, side: 1 | -1, rearZ: numb
   return subtract(body, seats);
 };
 
-/** Strip where the slice meets it: on the back, or along the top and the bottom; a bent piece as often as it passes there. */
+/** Strip where the slice meets it: on the back, or along the top and the bottom of rim or block; a bent piece as often as it passes there. */
 interface Met {
   readonly on: 'back' | 'top' | 'bottom';
   readonly y: number;
@@ -36,22 +37,24 @@ interface Met {
   readonly out: boolean;
 }
 
-const metBySlice = ({ segments }: LightRuns): readonly Met[] =>
+const metBySlice = ({ segments }: LightRuns, { block }: CaseGeometry): readonly Met[] =>
   segments.flatMap((segment): readonly Met[] => {
     const { on, from, normal, path } = segment;
     const met = { z: from[2], onEdge: normal[2] === 0, out: looksOut(segment) };
     if (on === 'back' || on === 'top' || on === 'bottom') return [{ ...met, on, y: from[1] }];
-    if (on !== 'rim') return [];
+    if (on !== 'rim' && on !== 'block') return [];
+    const middle = on === 'block' && block !== null ? (block.y0 + block.y1) / 2 : 0;
+    const out = on === 'block' || met.out;
     const crossings = path.slice(1).flatMap(([x, y], at) => {
       const before = path[at]![0];
       return before * x <= 0 && before !== x ? [y] : [];
     });
-    return crossings.map((y) => ({ ...met, on: y > 0 ? ('top' as const) : ('bottom' as const), y }));
+    return crossings.map((y) => ({ ...met, out, on: y > middle ? ('top' as const) : ('bottom' as const), y }));
   });
 
-const stripShapes = (runs: LightRuns, { strip }: BoxMaterials): readonly SectionShape[] => {
+const stripShapes = (runs: LightRuns, geometry: CaseGeometry, { strip }: BoxMaterials): readonly SectionShape[] => {
   const half = strip.widthMm / 2;
-  return metBySlice(runs).map(({ on, y, z, onEdge, out }) => {
+  return metBySlice(runs, geometry).map(({ on, y, z, onEdge, out }) => {
     const outward = on === 'top' ? 1 : -1;
     // On a return its body is outside of its LEDs, on a ledge inside of them.
     const other = y + (out ? -outward : outward) * strip.heightMm;
@@ -113,39 +116,57 @@ const holdShapes = ({ back, inside, members, recessMm }: CaseGeometry, design: C
   });
 };
 
-const secondShapes = ({ inside }: CaseGeometry, { second }: BoxMaterials): readonly SectionShape[] =>
-  second === null
-    ? []
-    : [
-        {
-          role: 'face',
-          material: second.sheet.name,
-          ring: rectRing({
-            x: inside.depthMm - second.gapMm - second.sheet.thicknessMm,
-            y: -inside.heightMm / 2 + secondPlayMm,
-            width: second.sheet.thicknessMm,
-            height: inside.heightMm - 2 * secondPlayMm,
-          }),
-        },
-      ];
+const secondShapes = (
+  geometry: CaseGeometry,
+  design: CaseDesign,
+  { second }: BoxMaterials,
+): readonly SectionShape[] => {
+  if (second === null) return [];
+  const { thicknessMm, name } = second.sheet;
+  const { heightMm } = secondSize(geometry, design, second);
+  return [
+    {
+      role: 'face',
+      material: name,
+      ring: rectRing({
+        x: geometry.inside.depthMm - second.gapMm - thicknessMm,
+        y: -heightMm / 2,
+        width: thicknessMm,
+        height: heightMm,
+      }),
+    },
+  ];
+};
 
-const blockShapes = ({ block }: CaseGeometry): readonly SectionShape[] =>
-  block === null
-    ? []
-    : [
-        {
-          role: 'block',
-          material: 'block',
-          ring: rectRing({ x: 0, y: block.y0, width: block.heightMm, height: block.y1 - block.y0 }),
-        },
-      ];
+/** The lid of a block in the slice, by what it is called there: an inner frame has none. */
+export const blockLid = 'front of the block';
+
+/** A block is a box of boards, open toward the back. */
+const blockShapes = ({ block }: CaseGeometry, { backBoard }: BoxMaterials): readonly SectionShape[] => {
+  if (block === null) return [];
+  const { y0, y1, heightMm } = block;
+  const t = Math.min(backBoard.thicknessMm, heightMm / 2, (y1 - y0) / 2);
+  const shape = (material: string, x: number, y: number, width: number, height: number): SectionShape => ({
+    role: 'block',
+    material,
+    ring: rectRing({ x, y, width, height }),
+  });
+  return [
+    shape(blockLid, heightMm - t, y0 + t, t, y1 - y0 - 2 * t),
+    shape('block', 0, y0, heightMm, t),
+    shape('block', 0, y1 - t, heightMm, t),
+  ];
+};
 
 const millimetres = (value: number): string => `${Math.round(value * 10) / 10} mm`;
+
+const outWords = { never: '', 'top-off': ', top comes off', 'open-top': ', open above' } as const;
 
 const seatText: Readonly<Record<CaseDesign['retention'], (design: CaseDesign, geometry: CaseGeometry) => string>> = {
   rabbet: (design, geometry) =>
     `rabbet ${millimetres(design.seatMm)} × ${millimetres(geometry.face.thicknessMm)} for the face`,
-  groove: (design) => `groove ${millimetres(design.seatMm)} deep, lip ${millimetres(design.lipMm)}`,
+  groove: (design) =>
+    `groove ${millimetres(design.seatMm)} deep, lip ${millimetres(design.lipMm)}${outWords[faceOutOf(design)]}`,
   'laid-on': () => 'face laid on the front edges',
 };
 
@@ -171,6 +192,7 @@ const secondLayer = ({ inside }: CaseGeometry, { second }: BoxMaterials): Sectio
             second.sheet.name,
             ...(second.coats.length > 0 ? [coatNames(second.coats)] : []),
             second.gapMm > 0 ? `${millimetres(second.gapMm)} behind the face` : 'tight behind the face',
+            ...(second.seated ? ['in its own groove'] : []),
           ].join('; '),
           at: [inside.depthMm - second.gapMm - second.sheet.thicknessMm / 2, inside.heightMm * 0.3],
         },
@@ -208,10 +230,10 @@ export const boxSection = (
       { role: 'back', material: materials.backBoard.name, ring: sheet(-back.thicknessMm, back) },
       { role: 'face', material: materials.face.name, ring: sheet(inside.depthMm, face) },
       ...holdShapes(geometry, design),
-      ...secondShapes(geometry, materials),
-      ...blockShapes(geometry),
+      ...secondShapes(geometry, design, materials),
+      ...blockShapes(geometry, materials),
       ...ledgeShapes(runs, materials),
-      ...stripShapes(runs, materials),
+      ...stripShapes(runs, geometry, materials),
     ],
     layers: [
       {

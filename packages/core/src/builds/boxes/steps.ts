@@ -1,10 +1,11 @@
 import { clampMinutes, glueWords, surfaceSteps, waitWords, type Finishing } from '../../making/finishing/index.js';
 import { hangSteps } from '../../making/hanging/index.js';
-import { cornerJoints, type Member } from '../../joinery/members/index.js';
+import { acrossCorners, cornerJoints, type Member } from '../../joinery/members/index.js';
 import type { ToldStep } from '../../making/steps/index.js';
 import { ledgeOf } from './ledge-parts.js';
 import { backHoldOf, boreDeepMm } from './back-hold.js';
 import type { StepFacts } from './types.js';
+import { faceOutOf, lockedBy, shutIn } from './way-out.js';
 import { setUpSteps } from '../common/set-up-steps.js';
 import { joiningCaution, joiningWords, wiringSteps } from '../common/wiring-steps.js';
 
@@ -144,7 +145,7 @@ const liningStep = ({ lining }: StepFacts['materials'], finishing: Finishing): T
             `${paint.litres.toFixed(2)} L, ${waitWords(paint.paint.recoatMin)} between coats; strip sticks to it after ${waitWords(paint.paint.cureMin)}.`,
           ]),
       ...(finishing.insideFirst
-        ? ['Before the case is glued: the face in its groove shuts it in. Keep the joints free of it.']
+        ? ['Before the case is glued: the sheet in its groove shuts it in. Keep the joints free of it.']
         : []),
     ].join(' '),
     minutes: lining.price === 0 ? 5 : 35,
@@ -154,22 +155,37 @@ const liningStep = ({ lining }: StepFacts['materials'], finishing: Finishing): T
 };
 
 /** Once the corners hold and before anything is painted. */
-const plugStep = (member: Member | undefined): readonly Told[] => {
-  const plugs = (member?.fasteners ?? []).filter(({ plug }) => plug !== null);
+const plugStep = (members: readonly Member[]): readonly Told[] => {
+  const plugs = acrossCorners(members).filter(({ plug }) => plug !== null);
   const [first] = plugs;
   if (first === undefined) return [];
   return [
     {
       id: 'plugs',
       phase: 'finish',
-      title: `Plug ${4 * plugs.length} screw heads`,
+      title: `Plug ${plugs.length} screw heads`,
       detail: `Glue Ø${mm(first.plug!.diameterMm)} plugs with their grain along the board, let them stand out a little, and pare and sand them flush when dry.`,
-      minutes: 5 + 6 * plugs.length,
+      minutes: 5 + Math.round(1.5 * plugs.length),
       waitMinutes: 60,
       caution: null,
     },
   ];
 };
+
+/** What goes into its groove while the corners are glued. */
+const shutInWords = (design: StepFacts['design'], { second }: StepFacts['materials']): string => {
+  const shut = shutIn(design, second);
+  const what = [...(shut.face ? ['face'] : []), ...(shut.second ? ['second sheet'] : [])];
+  if (what.length === 0) return '';
+  return ` The ${what.join(' and the ')} ${what.length > 1 ? 'go into their grooves' : 'goes into its groove'} now, film on.`;
+};
+
+const topWords = {
+  never: '',
+  'top-off':
+    ' No glue on the top: it is screwed on dry, and comes off. Chamfer the mouths of the grooves a millimetre, so that nothing catches.',
+  'open-top': ' Chamfer the mouths of the grooves a millimetre, so that nothing catches.',
+} as const;
 
 const finish = ({
   design,
@@ -188,12 +204,12 @@ const finish = ({
     id: 'glue-up',
     phase: 'finish',
     title: 'Join the returns square',
-    detail: `${cornerJoints[design.cornerJoint].howTo} Measure both diagonals: each ${mm(Math.hypot(geometry.outside.widthMm, geometry.outside.heightMm))}.${finishing.shutsIn ? ' The face goes into its groove now, its film on.' : ''}${glueWords(finishing, 'corners')}`,
+    detail: `${cornerJoints[design.cornerJoint].howTo} Measure both diagonals: each ${mm(Math.hypot(geometry.outside.widthMm, geometry.outside.heightMm))}.${shutInWords(design, materials)}${topWords[faceOutOf(design)]}${glueWords(finishing, 'corners')}`,
     minutes: 30,
     waitMinutes: clampMinutes(finishing, 'corners', 60),
     caution: null,
   },
-  ...plugStep(geometry.members[0]),
+  ...plugStep(geometry.members),
   ...hangSteps(hang, brief.place).glued,
   ...surfaceSteps(finishing, 'outside'),
   ...(finishing.insideFirst ? [] : [liningStep(materials, finishing)]),
@@ -256,6 +272,26 @@ const wire = ({ runs, circuit, materials, brief }: StepFacts): readonly Told[] =
   },
 ];
 
+/** How the face gets in, and the back shut. */
+const closing = ({ design, materials }: StepFacts): Pick<Told, 'title' | 'detail'> => {
+  const { closed } = backHoldOf(design);
+  const out = lockedBy(design) ? 'never' : faceOutOf(design);
+  if (out === 'top-off')
+    return {
+      title: 'Slide the face in, screw the top on, close the back',
+      detail: `From above, both films off; wax in the grooves helps. Machine screws by hand. ${closed}`,
+    };
+  if (out === 'open-top')
+    return {
+      title: 'Slide the face in from above, close the back',
+      detail: `Wax in the grooves helps; felt on their floor keeps it from knocking. ${closed}`,
+    };
+  return {
+    title: shutIn(design, materials.second).face ? 'Close the back' : 'Set the face, close the back',
+    detail: closed,
+  };
+};
+
 const close = (facts: StepFacts): readonly Told[] => [
   {
     id: 'soak',
@@ -269,8 +305,7 @@ const close = (facts: StepFacts): readonly Told[] => [
   {
     id: 'close',
     phase: 'assemble',
-    title: facts.finishing.shutsIn ? 'Close the back' : 'Set the face, close the back',
-    detail: backHoldOf(facts.design).closed,
+    ...closing(facts),
     minutes: 20,
     waitMinutes: 0,
     caution: null,

@@ -3,6 +3,7 @@ import { cornerJoints } from '../../joinery/members/index.js';
 import type { Bond, Surface, ToFinish } from '../../making/finishing/index.js';
 import { liningSurface } from '../common/lining-surface.js';
 import type { BoxResults } from './results.js';
+import { shutIn } from './way-out.js';
 
 /** Glue blocks are so long (mm). */
 const blockMm = 45;
@@ -33,22 +34,25 @@ export const boxToFinish = ({
   const insideM2 = (inside.widthMm * inside.heightMm + 2 * inside.depthMm * (inside.widthMm + inside.heightMm)) / 1e6;
   const { fastener } = cornerJoints[assembly.case.cornerJoint];
   const wood = returnBoard.stuff;
+  // A top that comes off is not glued.
+  const glued = members.filter(({ runs, fasteners }) => runs === 'through' && fasteners[0]?.kind !== 'insert');
   const bonds: readonly Bond[] = [
     {
       id: 'corners',
       what: 'corners of the case',
       between: [wood, wood],
       // Screwed corners are glued as well; pocket screws hold alone.
-      mm: fastener === 'pocket-screw' ? 0 : 4 * (members[0]?.widthMm ?? 0),
+      mm: fastener === 'pocket-screw' ? 0 : 2 * sum(glued.map(({ widthMm }) => widthMm)),
       fine: false,
     },
     ...(assembly.hanging?.blocks === true
       ? [{ id: 'blocks', what: 'glue blocks', between: [wood, 'wood'] as const, mm: 4 * blockMm, fine: false }]
       : []),
   ];
+  const shut = shutIn(assembly.case, materials.second);
   return {
     surfaces: [outside, ...liningSurface(lining, insideM2, backBoard.stuff)],
     bonds,
-    shutsIn: assembly.case.retention === 'groove',
+    shutsIn: shut.face || shut.second,
   };
 };

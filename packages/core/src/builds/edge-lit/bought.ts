@@ -1,5 +1,6 @@
 import type { Catalogue } from '../../document/catalogue/index.js';
 import { sundry, type BoughtPart } from '../../making/parts/index.js';
+import { cornerFixings } from '../common/corner-fixings.js';
 import { membersIn } from './geometry.js';
 import { stencilOf } from './stencil.js';
 import type { PanelFacts } from './results.js';
@@ -10,14 +11,6 @@ const polishPrice = 0.6;
 const behindPrice = { open: 0, black: 14, white: 14, painted: 7 } as const;
 /** Printed stuff by the kilogram, and how much of a printed base is solid. */
 const printedPrice = 24;
-
-/** What each kind of corner fastener is bought as. */
-const boughtAs = {
-  screw: 'corner-screw',
-  'pocket-screw': 'pocket-screw',
-  dowel: 'dowel',
-  tenon: 'loose-tenon',
-} as const;
 
 const area = (id: string, name: string, m2: number, unitPrice: number, kg = 0): readonly BoughtPart[] =>
   m2 <= 0 || unitPrice <= 0 ? [] : [{ id, name, quantity: m2, unit: 'm²', unitPrice, kg, hangs: kg > 0 }];
@@ -33,8 +26,6 @@ export const panelBought = (catalogue: Catalogue, results: PanelFacts, printedKg
     0,
   );
   const wood = holder.kind === 'base' && printedKg === 0;
-  const fasteners = membersIn(geometry)[0]?.fasteners ?? [];
-  const [fastener] = fasteners;
   return [
     ...(materials.pane.silver === undefined
       ? area(
@@ -78,6 +69,6 @@ export const panelBought = (catalogue: Catalogue, results: PanelFacts, printedKg
       ? sundry(catalogue, 'jack-and-plug', 1)
       : []),
     ...sundry(catalogue, 'rubber-foot', holder.kind === 'base' ? 4 : 0),
-    ...(fastener === undefined || wood ? [] : sundry(catalogue, boughtAs[fastener.kind], 4 * fasteners.length)),
+    ...(wood ? [] : cornerFixings(catalogue, membersIn(geometry))),
   ];
 };

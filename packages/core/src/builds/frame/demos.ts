@@ -3,7 +3,8 @@ import type { NewJobAnswers, SizeQuestion } from '../common/build.js';
 import { onTheWall } from '../common/on-the-wall.js';
 import { usualBand } from './band.js';
 import type { FrameAssembly } from './schema.js';
-import { clearSheetFor, opalBehind } from './sheets.js';
+import { bandLight } from './inner-frame.js';
+import { clearSheetFor, opalBehind, opalWithin } from './sheets.js';
 import { tidePicture } from './tide-picture.js';
 
 type FrameSign = DesignOf<FrameAssembly>;
@@ -43,7 +44,7 @@ const playFor = (longestMm: number): number => Math.max(1, Math.ceil((10 * growt
 const printFace = (widthMm: number, heightMm: number) => ({
   sheetId: clearSheetFor(widthMm, heightMm),
   coats: [{ coatingId: 'poster-print', coats: 1 }],
-  second: opalBehind(widthMm, heightMm),
+  second: opalWithin(widthMm, heightMm),
 });
 
 const caseOf = (widthMm: number, heightMm: number, depthInsideMm: number) =>
@@ -57,10 +58,13 @@ const caseOf = (widthMm: number, heightMm: number, depthInsideMm: number) =>
     cornerJoint: 'mitre-spline',
     retention: 'groove',
     seatMm: 8,
-    lipMm: 6,
+    lipMm: 7,
     playMm: playFor(Math.max(widthMm, heightMm)),
     liningId: 'matt-white',
   }) as const;
+
+/** A print is changed every year: the top comes off. */
+const topOff = { cornerJoint: 'rabbet', plugged: true, faceOut: 'top-off' } as const;
 
 /** The harbour office’s tides: an A2 print between a clear and an opal sheet, rows behind. */
 const tideTable: FrameSign = {
@@ -75,7 +79,7 @@ const tideTable: FrameSign = {
       place: onTheWall,
       shows: { kind: 'print', band: usualBand, picture: tidePicture },
       artwork: { ...artwork, capHeightMm: 46, offsetYMm: 150 },
-      case: caseOf(594, 420, 85),
+      case: { ...caseOf(594, 420, 85), ...topOff },
       light: { stripId: 'fine-24v-120', layout: 'rows', rowCount: 5, turnCount: 1, endMarginMm: 10 },
       face: printFace(594, 420),
       hanging: { way: 'keyholes' },
@@ -103,16 +107,19 @@ const brimTile: FrameSign = {
         fontId: 'pacifico',
         capHeightMm: 60,
       },
-      case: caseOf(250, 250, 80),
+      case: { ...caseOf(250, 250, 80), cornerJoint: 'butt', plugged: true, faceOut: 'open-top' },
       light: { stripId: 'fine-24v-120', layout: 'rows', rowCount: 4, turnCount: 1, endMarginMm: 5 },
-      face: { sheetId: 'clear-3', second: opalBehind(250, 250) },
+      face: { sheetId: 'clear-3', second: { ...opalBehind(250, 250), gapMm: 4, seated: true } },
       hanging: { way: 'feet' },
     },
   ],
   power: { ...power, level: 0.5 },
 };
 
-/** The hat shop’s fitting mirror: a frosted band all round, strip behind it on the rim. */
+const fittingBand = { insetMm: 35, widthMm: 35, cornerMm: 25 };
+const fittingLight = bandLight({ widthMm: 700, heightMm: 900 }, fittingBand, 60);
+
+/** The hat shop’s fitting mirror: a frosted band all round, strip round an inner frame within it, glued on the frame. */
 const fittingMirror: FrameSign = {
   ...tideTable,
   name: 'Fitting mirror',
@@ -122,20 +129,25 @@ const fittingMirror: FrameSign = {
       id: 'frame',
       build: 'frame',
       place: onTheWall,
-      shows: { kind: 'lit-mirror', band: { insetMm: 35, widthMm: 35, cornerMm: 25 } },
+      shows: { kind: 'lit-mirror', band: fittingBand, mirrorWork: { by: 'here', failShare: 0.25, quote: 148 } },
       artwork: { ...artwork, mode: 'lit-letters', mirrored: true, toolId: 'blast' },
-      case: { ...caseOf(700, 900, 60), lipMm: 9, backBoardId: 'ply-12' },
+      case: {
+        ...caseOf(700, 900, 60),
+        retention: 'laid-on',
+        liningId: 'white-film',
+        backBoardId: 'ply-12',
+      },
       light: {
         stripId: 'fine-24v-120',
-        hold: 'clips',
-        layout: 'rim',
-        facing: 'front',
+        layout: fittingLight.layout,
+        facing: fittingLight.facing,
+        corners: fittingLight.corners,
         rowCount: 1,
         turnCount: 1,
         endMarginMm: 10,
       },
-      face: { sheetId: 'clear-3', second: opalBehind(700, 900) },
-      hanging: { way: 'keyholes' },
+      face: { sheetId: 'clear-3', second: fittingLight.second },
+      hanging: { way: 'brackets' },
     },
   ],
   power,
@@ -173,7 +185,7 @@ export const newFrame = ({ name, text, readingDistanceMm, sizesMm }: NewJobAnswe
         ...assembly!,
         shows: { kind: 'print', band: usualBand },
         artwork: { ...artwork, capHeightMm: Math.max(2, Math.round(cap)) },
-        case: caseOf(widthMm, heightMm, 60),
+        case: { ...caseOf(widthMm, heightMm, 60), ...topOff },
         light: { ...assembly!.light, rowCount: Math.max(1, Math.round(heightMm / 60)) },
         face: printFace(widthMm, heightMm),
       },

@@ -6,6 +6,7 @@ import {
   type FaceSheet,
   type Film,
   type Pane,
+  type Tool,
 } from '../../document/catalogue/index.js';
 import { findBoxMaterials } from '../boxes/materials.js';
 import type { FrameMaterials } from './results.js';
@@ -21,6 +22,10 @@ const frostedMm = 0.1;
 const roomReturns = 0.5;
 /** Two faces of clear glass or acrylic throw back a twelfth; typical. */
 const clearPasses = 0.92;
+const frostedPasses = 0.87;
+
+/** The paint on the back of a mirror gives so much back into the frame; typical. */
+export const mirrorBackReflects = 0.35;
 
 /** The silver of a mirror as what covers a lit face: nothing goes through, the room is seen in it. */
 const silverOf = ({ silver = 0.9, price }: Pane): Film => {
@@ -35,13 +40,25 @@ const silverOf = ({ silver = 0.9, price }: Pane): Film => {
   };
 };
 
-/** A mirror where its silver is off. */
-const clearFace = (pane: Pane): FaceSheet => ({
-  ...pane,
-  transmittance: clearPasses,
-  reflectance: 1 - clearPasses,
-  scatter: { kind: 'lobe', sigmaDeg: 1, hazeShare: 0.01 },
-});
+/** Frost of a blast or of paper through a stencil spreads light as sanding does; a beam leaves the glass all but clear; typical. */
+const frost = {
+  blasted: { sigmaDeg: 15, hazeShare: 0.985 },
+  sanded: { sigmaDeg: 10.5, hazeShare: 0.97 },
+} as const;
+const clear = { sigmaDeg: 1, hazeShare: 0.01 } as const;
+
+/** A mirror where its silver is off, frosted or clear by how that was taken off. */
+const openFace = (pane: Pane, { engraves }: Pick<Tool, 'engraves'>): FaceSheet => {
+  const frosted = engraves?.method === 'blasted' || engraves?.method === 'sanded' ? frost[engraves.method] : null;
+  // A frosted side loses some of what crosses it.
+  const passes = frosted === null ? clearPasses : frostedPasses;
+  return {
+    ...pane,
+    transmittance: passes,
+    reflectance: 1 - passes,
+    scatter: { kind: 'lobe', ...(frosted ?? clear) },
+  };
+};
 
 /** Ink on film: letters of a print are all but opaque. */
 const ink: Film = {
@@ -86,7 +103,7 @@ export const findFrameMaterials = (assembly: FrameAssembly, catalogue: Catalogue
   };
   return success({
     ...boxed.value,
-    face: clearFace(mirror.value),
+    face: openFace(mirror.value, tool.value),
     film: silverOf(mirror.value),
     tool: toolIn(tool.value, workpiece),
     workpiece,

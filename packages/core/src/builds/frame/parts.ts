@@ -1,17 +1,15 @@
 import type { Lettering } from '../../artwork/lettering/index.js';
 import { moveOutline } from '../../base/outlines/index.js';
-import type { CutPart } from '../../making/parts/index.js';
+import type { BoughtPart, CutPart } from '../../making/parts/index.js';
+import type { OwnParts } from '../common/build.js';
+import { mirrorBought, mirrorWorkOf } from './mirror-work.js';
 import type { FrameMaterials } from './results.js';
-import type { ShowsDesign } from './schema.js';
+import type { FrameAssembly, ShowsDesign } from './schema.js';
 
 /** A mirror as it is sent to be made: its outline, and where its silver is off, seen from behind, where silver is. */
-const mirrorPart = (
-  part: CutPart,
-  { kind }: ShowsDesign,
-  { mirror }: FrameMaterials,
-  { outline }: Lettering,
-): CutPart => {
+const mirrorPart = (part: CutPart, shows: ShowsDesign, { mirror }: FrameMaterials, { outline }: Lettering): CutPart => {
   const { widthMm, heightMm } = part;
+  const { kind } = shows;
   // Worked from behind: left is right, and rings still wind as they should.
   const worked = moveOutline(outline, widthMm / 2, heightMm / 2).map((ring) =>
     ring.map(([x, y]) => [widthMm - x, y] as const).reverse(),
@@ -21,6 +19,7 @@ const mirrorPart = (
     name: kind === 'lit-mirror' ? 'Mirror' : 'Mirror tile',
     materialId: mirror!.id,
     materialName: mirror!.name,
+    stock: mirrorWorkOf(shows).by === 'glass-shop' ? 'elsewhere' : part.stock,
     note: `${kind === 'lit-mirror' ? 'band' : 'artwork'}: silver and paint off from behind, drawn mirrored, and frosted; edges ground and polished`,
     layers: [
       ...part.layers.filter(({ operation }) => operation === 'cut'),
@@ -31,8 +30,7 @@ const mirrorPart = (
   };
 };
 
-/** The cut parts of a frame: those of its case, its face as what it shows, no film. */
-export const frameParts = (
+const ownParts = (
   cut: readonly CutPart[],
   shows: ShowsDesign,
   materials: FrameMaterials,
@@ -52,3 +50,27 @@ export const frameParts = (
           }
         : mirrorPart(part, shows, materials, lettering);
     });
+
+/** The parts of a frame: those of its case, its face as what it shows, no film; what its mirror takes besides. */
+export const frameParts = (
+  cut: readonly CutPart[],
+  bought: readonly BoughtPart[],
+  wasteShare: number,
+  { shows, case: box }: FrameAssembly,
+  materials: FrameMaterials,
+  lettering: Lettering,
+): OwnParts => {
+  const own = ownParts(cut, shows, materials, lettering);
+  const { mirror } = materials;
+  const face = own.find(({ id }) => id === 'face');
+  if (mirror === null || face === undefined) return { cut: own, bought };
+  const glued = box.retention === 'laid-on';
+  return {
+    cut: own,
+    bought: [
+      // Glued, not taped.
+      ...bought.filter(({ id }) => !(glued && id === 'face-tape')),
+      ...mirrorBought(mirrorWorkOf(shows), mirror, face, wasteShare),
+    ],
+  };
+};

@@ -38,6 +38,23 @@ const shows = z
         cornerMm: lengthMm(0, 1000).optional().describe('Radius of its outer corners. Left out: 0.'),
       })
       .describe('The frosted band of a lit mirror; kept, and of no account, while the frame shows something else.'),
+    beadMm: lengthMm(1, 200)
+      .optional()
+      .describe(
+        'From the edge of a mirror that is laid on to the middle of its bead of glue. Left out: half of the returns’ thickness.',
+      ),
+    mirrorWork: z
+      .looseObject({
+        by: z.enum(['here', 'glass-shop']).describe('Who cuts the mirror and takes its silver off.'),
+        failShare: z
+          .number()
+          .min(0)
+          .max(0.9)
+          .describe('Of tries here so many fail, from 0 to 0.9: each costs a mirror and the work on it.'),
+        quote: z.number().min(0).max(100_000).nullable().describe('What a glass shop asks for one, as drawn.'),
+      })
+      .optional()
+      .describe('How the mirror is come by. Left out: here, one try in five fails.'),
   })
   .describe('What the frame shows.');
 
@@ -47,4 +64,5 @@ export const frameSchema = boxSchema.extend({ build: z.literal('frame'), shows }
 export type FrameAssembly = Frozen<z.infer<typeof frameSchema>>;
 export type ShowsDesign = FrameAssembly['shows'];
 export type FrameKind = ShowsDesign['kind'];
+export type MirrorWork = NonNullable<ShowsDesign['mirrorWork']>;
 export type PictureDesign = NonNullable<ShowsDesign['picture']>;

@@ -5,19 +5,19 @@ import { boxSeeds } from '../boxes/seeds.js';
 import type { BuildWork } from '../common/build.js';
 import { bestSeeds, givenLm, stripPrice, type RoughSeed } from '../common/seeds.js';
 import type { FrameLaid, FrameResults } from './results.js';
-import { opalBehind } from './sheets.js';
+import { bandChange, bandLight } from './inner-frame.js';
 import type { FrameAssembly } from './schema.js';
 
 type Seeds = BuildWork<FrameAssembly, FrameLaid, FrameResults>['seeds'];
 
 /** Depths that are tried behind a band (mm). */
-const bandDepthsMm = [40, 55, 70, 90] as const;
-/** Strip on the rim lies half as deep as its frame; LEDs melt under an opal sheet when that is so many pitches deep in all (typical). */
-const depthsAPitch = 3;
+const bandDepthsMm = [40, 50, 57, 70, 90, 115] as const;
+/** Strip half way up an inner frame melts into a line before an opal sheet when the case is so many LED pitches deep (typical). */
+const depthsAPitch = 6.8;
 /** What a millimetre of depth costs in wood by the metre of frame; typical. */
 const depthPrice = 0.05;
 
-/** Strip round the rim behind the band, its LEDs to the face: every strip that suits, in shallow frames and deeper ones, before an opal sheet. */
+/** Strip round an inner frame behind the band: every strip that suits, in shallow frames and deeper ones. */
 const bandSeeds: Seeds = (results, catalogue, aim) => {
   const fields = fieldsIn(results);
   const { glow, materials, runs, geometry } = results;
@@ -36,11 +36,9 @@ const bandSeeds: Seeds = (results, catalogue, aim) => {
           price: stripPrice(strip, metres) + depth * depthPrice * round,
           change: [
             set(fields.light.stripId, strip.id),
-            set(fields.light.layout, 'rim'),
-            set(fields.light.facing, 'front'),
             set(fields.light.turnCount, 1),
             set(fields.case.depthInsideMm, depth),
-            set(fields.face.second, opalBehind(face.widthMm, face.heightMm)),
+            ...bandChange(fields, bandLight(face, results.assembly.shows.band, depth)),
           ],
         })),
     );

@@ -10,3 +10,6 @@ export const opalBehind = (widthMm: number, heightMm: number) => ({
   sheetId: `opal-3${suffixFor(widthMm, heightMm)}`,
   gapMm: 0,
 });
+
+/** Beside the front sheet, the print between them, in one groove. */
+export const opalWithin = (widthMm: number, heightMm: number) => ({ ...opalBehind(widthMm, heightMm), seated: true });

@@ -1,16 +1,16 @@
 import type { BuildWork } from '../common/build.js';
 import { dropRows } from '../boxes/candidates.js';
-import { boxFigures } from '../boxes/figures.js';
 import { boxFront } from '../boxes/front.js';
 import { boxHung } from '../boxes/hung.js';
 import { boxStripTemplate } from '../boxes/template.js';
-import { boxToFinish } from '../boxes/to-finish.js';
 import { traceCheck } from '../boxes/trace-check/index.js';
 import type { FrameLaid, FrameResults } from './results.js';
 import { frameRules } from './rules.js';
 import { frameSeeds } from './seeds.js';
 import type { FrameAssembly } from './schema.js';
+import { frameFigures } from './figures.js';
 import { frameStages } from './stages.js';
+import { frameToFinish } from './to-finish.js';
 
 /** How display frames are worked out, judged and made. */
 export const frameWork: BuildWork<FrameAssembly, FrameLaid, FrameResults> = {
@@ -18,13 +18,13 @@ export const frameWork: BuildWork<FrameAssembly, FrameLaid, FrameResults> = {
   rules: frameRules,
   seeds: frameSeeds,
   lessStrip: dropRows,
-  figures: boxFigures,
+  figures: frameFigures,
   front: boxFront,
   templates: (results) => ({ 'strip-template': boxStripTemplate(results) }),
   solids: () => [],
   // Members and sheets are sawn; the tool of the artwork takes silver off.
   cutByTool: ({ id }) => id === 'face',
   hung: boxHung,
-  toFinish: boxToFinish,
+  toFinish: frameToFinish,
   trace: traceCheck,
 };

@@ -13,6 +13,8 @@ export interface SecondSheet {
   readonly sheet: FaceSheet;
   readonly gapMm: number;
   readonly coats: readonly Coats[];
+  /** In a groove of its own, not on spacers. */
+  readonly seated: boolean;
 }
 
 /** What the tool of the artwork has to get through. */
@@ -92,7 +94,12 @@ export const findCoats = (
 /** A second sheet that a design names under `path`. */
 export const findSecond = (
   second:
-    | { readonly sheetId: string; readonly gapMm: number; readonly coats?: readonly NamedCoats[] | undefined }
+    | {
+        readonly sheetId: string;
+        readonly gapMm: number;
+        readonly coats?: readonly NamedCoats[] | undefined;
+        readonly seated?: boolean | undefined;
+      }
     | null
     | undefined,
   catalogue: Catalogue,
@@ -102,7 +109,9 @@ export const findSecond = (
   const sheet = findItem(catalogue.faces, second.sheetId, `${path}.sheetId`);
   const coats = findCoats(second.coats, catalogue, `${path}.coats`);
   if (!sheet.ok) return sheet;
-  return coats.ok ? success({ sheet: sheet.value, gapMm: second.gapMm, coats: coats.value }) : coats;
+  return coats.ok
+    ? success({ sheet: sheet.value, gapMm: second.gapMm, coats: coats.value, seated: second.seated === true })
+    : coats;
 };
 
 /** A sheet or coating that gives more light than it gets would make energy from nothing. */

@@ -36,6 +36,12 @@ const tenonMm = (thicknessMm: number): number =>
     Math.floor(2 * ((1 - mitreSlotShare) * Math.SQRT2 * thicknessMm - behindSlotMm - glueRoomMm)),
   );
 
+/** A threaded insert: its bore, and how deep that is (mm). */
+export const insertMm = 6;
+export const insertDeepMm = 12;
+/** Its hole through the other member lets a machine screw pass (mm). */
+export const insertThroughMm = 4.5;
+
 const sizes: Readonly<
   Record<Fastener['kind'], (thicknessMm: number) => Omit<Fastener, 'fromFrontMm' | 'kind' | 'plug'>>
 > = {
@@ -43,6 +49,8 @@ const sizes: Readonly<
   'pocket-screw': (thicknessMm) => ({ diameterMm: 4, lengthMm: thicknessMm < 16 ? 25 : 32 }),
   dowel: (thicknessMm) => ({ diameterMm: thicknessMm < 16 ? 6 : 8, lengthMm: 30 }),
   tenon: (thicknessMm) => ({ diameterMm: thicknessMm < 16 ? 5 : 6, lengthMm: tenonMm(thicknessMm) }),
+  // Bored as wide as the insert is; the machine screw is as long as the board is thick and the insert deep.
+  insert: (thicknessMm) => ({ diameterMm: insertMm, lengthMm: thicknessMm + insertDeepMm }),
 };
 
 /** Stretches across the width where the middle of a hole may be: clear of both edges and of every seat (mm). */
@@ -65,18 +73,16 @@ const roomFor = (
 };
 
 /**
- * Fasteners across a corner, spread over the widest stretch of the end that is clear of edges and seats; an empty list where
- * the joint has none, null where there is no room for even one.
+ * Fasteners of one kind across a corner, spread over the widest stretch of the end that is clear of edges and seats; null
+ * where there is no room for even one.
  */
-export const cornerFasteners = (
-  joint: CornerJoint,
+export const fastenersOf = (
+  fastener: Fastener['kind'],
   widthMm: number,
   thicknessMm: number,
   seats: readonly Seat[],
   plugged = false,
 ): readonly Fastener[] | null => {
-  const { fastener } = cornerJoints[joint];
-  if (fastener === null || fastener === 'spline') return [];
   const size = sizes[fastener](thicknessMm);
   const plug = plugged && fastener === 'screw' ? plugIn(thicknessMm) : null;
   const bore = plug === null ? null : { diameterMm: plug.diameterMm, leftMm: thicknessMm - plug.depthMm };
@@ -94,4 +100,16 @@ export const cornerFasteners = (
     plug,
     fromFrontMm: count === 1 ? (from + to) / 2 : from + inset + ((roomMm - 2 * inset) * at) / (count - 1),
   }));
+};
+
+/** Those that a joint has; an empty list where it has none, null where there is no room for even one. */
+export const cornerFasteners = (
+  joint: CornerJoint,
+  widthMm: number,
+  thicknessMm: number,
+  seats: readonly Seat[],
+  plugged = false,
+): readonly Fastener[] | null => {
+  const { fastener } = cornerJoints[joint];
+  return fastener === null || fastener === 'spline' ? [] : fastenersOf(fastener, widthMm, thicknessMm, seats, plugged);
 };

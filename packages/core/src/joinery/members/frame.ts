@@ -1,7 +1,7 @@
-import { cornerFasteners } from './fasteners.js';
+import { cornerFasteners, fastenersOf } from './fasteners.js';
 import { cornerJoints } from './joints.js';
 import { endRabbetOf, frameSide, seatStop } from './lengths.js';
-import type { CornerJoint, Member, Seat } from './types.js';
+import type { CornerJoint, Fastener, Member, Seat } from './types.js';
 
 /** Four members round a rectangle. */
 export interface FrameAsked {
@@ -16,12 +16,33 @@ export interface FrameAsked {
   readonly seats: readonly Omit<Seat, 'stopMm'>[];
   /** Screws are sunk under plugs. */
   readonly plugged?: boolean;
+  /** How a sheet leaves its seat at the front; left out: never, the corners are glued round it. */
+  readonly wayOut?: WayOut;
 }
 
-/** The members of a frame: top and bottom run through, left and right stand between them, or all four are mitred. */
-export const frameMembers = (asked: FrameAsked): readonly Member[] => {
-  const { insideWidthMm, insideHeightMm, memberWidthMm, thicknessMm, joint, seats, plugged } = asked;
-  const member = (name: string, runs: Member['runs'], lengthMm: number): Member => {
+/**
+ * A sheet in a groove leaves it upward: past a top that is screwed into inserts and comes off, or past one that is set back so
+ * far that it stands behind the sheet.
+ */
+export type WayOut = { readonly by: 'top-off' } | { readonly by: 'open-top'; readonly setBackMm: number };
+
+/** Joints that let a top come off, or stand back behind a sheet. */
+export const opensWith: Readonly<Record<WayOut['by'], readonly CornerJoint[]>> = {
+  'top-off': ['butt', 'rabbet'],
+  // End rabbets would gape in front of it.
+  'open-top': ['butt', 'pocket-screws', 'dowels'],
+};
+
+/** From the front edge of a top that is set back to a hole in its end, beyond what a seat asks (mm). */
+const atFrontEdgeMm = 6;
+/** What sits in a seat at the front. */
+const isFace = ({ holds }: Pick<Seat, 'holds'>): boolean => holds === 'face';
+
+type MemberOf = (name: string, runs: Member['runs'], lengthMm: number, own?: Partial<Member>) => Member;
+
+const memberOf =
+  ({ memberWidthMm, thicknessMm, joint, seats, plugged }: FrameAsked): MemberOf =>
+  (name, runs, lengthMm, changed = {}) => {
     const own = seats.map((seat) => ({ ...seat, stopMm: seatStop(runs, joint, thicknessMm, seat.depthMm) }));
     return {
       name,
@@ -34,10 +55,60 @@ export const frameMembers = (asked: FrameAsked): readonly Member[] => {
       seats: own,
       endRabbetMm: runs === 'through' ? endRabbetOf(joint, thicknessMm) : 0,
       fasteners: cornerFasteners(joint, memberWidthMm, thicknessMm, own, plugged) ?? [],
+      ...changed,
     };
   };
+
+/** The top comes off: machine screws through it into inserts in the ends of both uprights. */
+const withTopOff = (across: number, up: number, member: MemberOf): readonly Member[] => {
+  const top = member('top', 'through', across);
+  const inserts = fastenersOf('insert', top.widthMm, top.thicknessMm, top.seats) ?? [];
+  return [
+    { ...top, fasteners: inserts },
+    member('bottom', 'through', across),
+    ...['left', 'right'].map((name) => member(name, 'between', up, { fasteners: inserts })),
+  ];
+};
+
+/** The top stands back behind the sheet, between uprights that run through; their grooves for it are open above. */
+const withOpenTop = (asked: FrameAsked, setBackMm: number): readonly Member[] => {
+  const { insideWidthMm, insideHeightMm, memberWidthMm, thicknessMm, joint, plugged } = asked;
+  const member = memberOf(asked);
+  const across = frameSide(insideWidthMm, thicknessMm, joint).betweenMm;
+  const up = frameSide(insideHeightMm, thicknessMm, joint).throughMm;
+  const upright = member('left', 'through', up);
+  const open = upright.seats.map((seat) => (isFace(seat) ? { ...seat, stopMm: 0 } : seat));
+  // Nothing in front of the top’s front edge holds it.
+  const clear = [...open, { ...open[0]!, fromFrontMm: 0, widthMm: setBackMm + atFrontEdgeMm }];
+  const fasteners = cornerFasteners(joint, memberWidthMm, thicknessMm, clear, plugged) ?? [];
+  const bottom = member('bottom', 'between', across, { fasteners });
+  return [
+    {
+      ...bottom,
+      name: 'top',
+      widthMm: memberWidthMm - setBackMm,
+      seats: bottom.seats
+        .filter((seat) => !isFace(seat))
+        .map((seat) => ({ ...seat, fromFrontMm: seat.fromFrontMm - setBackMm })),
+      fasteners: fasteners.map((each) => ({ ...each, fromFrontMm: each.fromFrontMm - setBackMm })),
+    },
+    bottom,
+    { ...upright, seats: open, fasteners },
+    { ...upright, name: 'right', seats: open, fasteners },
+  ];
+};
+
+/**
+ * The members of a frame: top and bottom run through, left and right stand between them, or all four are mitred; where a sheet
+ * leaves its seat upward, as its way out asks and the joint allows.
+ */
+export const frameMembers = (asked: FrameAsked): readonly Member[] => {
+  const { insideWidthMm, insideHeightMm, thicknessMm, joint, wayOut } = asked;
+  const member = memberOf(asked);
   const across = frameSide(insideWidthMm, thicknessMm, joint).throughMm;
   const up = frameSide(insideHeightMm, thicknessMm, joint).betweenMm;
+  if (wayOut !== undefined && opensWith[wayOut.by].includes(joint))
+    return wayOut.by === 'top-off' ? withTopOff(across, up, member) : withOpenTop(asked, wayOut.setBackMm);
   return [
     member('top', 'through', across),
     member('bottom', 'through', across),
@@ -45,6 +116,10 @@ export const frameMembers = (asked: FrameAsked): readonly Member[] => {
     member('right', 'between', up),
   ];
 };
+
+/** All that holds the four corners: at both ends of the members that run through, of mitred ones of top and bottom. */
+export const acrossCorners = (members: readonly Member[]): readonly Fastener[] =>
+  members.filter(({ runs }) => runs === 'through').flatMap(({ fasteners }) => [...fasteners, ...fasteners]);
 
 /**
  * What a member has of wood (mm³): mitred it is a trapezium from above, and so is each of its seats; end rabbets are across

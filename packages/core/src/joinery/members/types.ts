@@ -18,9 +18,12 @@ export interface Seat {
 /** How members meet at a corner. */
 export type CornerJoint = 'butt' | 'rabbet' | 'pocket-screws' | 'dowels' | 'mitre' | 'mitre-spline' | 'mitre-tenon';
 
-/** A screw, dowel or tenon across a corner, by where its middle line crosses the end of the member (mm). */
+/**
+ * A screw, dowel or tenon across a corner, by where its middle line crosses the end of the member (mm). An insert stands in the
+ * end of the member between; a machine screw through the other one goes into it, without glue.
+ */
 export interface Fastener {
-  readonly kind: 'screw' | 'pocket-screw' | 'dowel' | 'tenon';
+  readonly kind: 'screw' | 'pocket-screw' | 'dowel' | 'tenon' | 'insert';
   /** From the front edge. */
   readonly fromFrontMm: number;
   readonly diameterMm: number;

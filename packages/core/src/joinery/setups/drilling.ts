@@ -1,4 +1,11 @@
-import { glueRoomMm, mitreSlotShare, type Fastener, type Member } from '../members/index.js';
+import {
+  glueRoomMm,
+  insertDeepMm,
+  insertThroughMm,
+  mitreSlotShare,
+  type Fastener,
+  type Member,
+} from '../members/index.js';
 import { drillCautions } from './cautions.js';
 import { setFence } from './fence.js';
 import type { DrillSetUp, FenceScale } from './types.js';
@@ -110,11 +117,40 @@ const holes: Readonly<Record<Fastener['kind'], readonly HoleKind[]>> = {
       tried: 'Two mitred offcuts on a dry tenon close flush:',
     },
   ],
+  insert: [
+    {
+      title: 'Drill press: holes near the ends of the top, which comes off',
+      runs: ['through'],
+      reference: 'end',
+      down: 'inner side',
+      into: 'side',
+      share: 0.5,
+      leanDeg: 0,
+      bores: () => [{ diameterMm: insertThroughMm, depthMm: null }],
+      tried: 'On an offcut, through which the machine screw drops by hand:',
+    },
+    {
+      title: 'Dowel jig: bores for inserts, in the upper ends alone',
+      runs: ['between'],
+      reference: 'outer side',
+      down: 'outer side',
+      into: 'end',
+      share: 0.5,
+      leanDeg: 0,
+      bores: ({ diameterMm }) => [{ diameterMm, depthMm: insertDeepMm }],
+      tried: 'An insert with a drop of glue goes in square, by hand:',
+    },
+  ],
 };
 
 /** Members that are drilled alike are drilled at one setting. */
 const alike = ({ thicknessMm, widthMm, fasteners }: Member): string =>
-  JSON.stringify([thicknessMm, widthMm, fasteners.map(({ fromFrontMm }) => fromFrontMm.toFixed(3))]);
+  JSON.stringify([
+    fasteners[0]?.kind,
+    thicknessMm,
+    widthMm,
+    fasteners.map(({ fromFrontMm }) => fromFrontMm.toFixed(3)),
+  ]);
 
 /**
  * Settings for the holes of all corner joints: clearance and plug holes of screws, pockets, both halves of dowel holes, slots

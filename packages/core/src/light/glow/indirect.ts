@@ -63,7 +63,7 @@ export const indirectLight = (
   box: Box,
   block: Block | null,
   { lining }: { readonly lining: Pick<FacedMaterials['lining'], 'reflectance'> },
-  stack: Pick<FaceStack, 'innerReflectance' | 'transmittance'>,
+  stack: Pick<FaceStack, 'innerReflectance' | 'transmittance' | 'openShare'>,
   grid: Grid,
   limits: IndirectLimits,
 ): IndirectLight => {
@@ -82,6 +82,7 @@ export const indirectLight = (
       if (side !== 'face') absorbedCaseLm += incidentLm[patch]! * (1 - lining.reflectance);
     }
   const onFaceLm = bySide.face;
+  const passes = stack.transmittance * stack.openShare;
   const lux = new Float64Array(to - from);
   let reflectedLm = 0;
   for (let patch = from; patch < to; patch += 1) {
@@ -95,8 +96,8 @@ export const indirectLight = (
     onFaceLm,
     balance: {
       emittedLm: emitters.fluxLm.reduce((sum, flux) => sum + flux, 0),
-      outLm: onFaceLm * stack.transmittance,
-      absorbedFaceLm: onFaceLm * (1 - stack.transmittance - stack.innerReflectance),
+      outLm: onFaceLm * passes,
+      absorbedFaceLm: onFaceLm * (1 - passes - stack.innerReflectance),
       absorbedCaseLm,
     },
     incidentLm: bySide,

@@ -37,7 +37,27 @@ export const stackOf = (layers: readonly Layer[], intoCaseMm: number): FaceStack
     transmittance: whole.transmittance,
     innerReflectance: whole.back,
     outerReflectance: whole.front,
+    openShare: 1,
     tint: layers.reduce<FaceStack['tint']>(([r, g, b], { tint }) => [r * tint[0], g * tint[1], b * tint[2]], [1, 1, 1]),
     intoCaseMm,
+  };
+};
+
+/**
+ * A stack whose front sheet is open over a share of its area alone, its back elsewhere covered by what gives so much back: seen
+ * from inside as the mean of both by area, as if they lay finely mixed.
+ */
+export const partlyCovered = (stack: FaceStack, openShare: number, coverReflectance: number): FaceStack => {
+  const share = Math.min(1, Math.max(0, openShare));
+  const front = stack.layers.at(-1);
+  if (front === undefined) return stack;
+  const covered = stackOf(
+    [...stack.layers.slice(0, -1), { ...front, transmittance: 0, reflectance: coverReflectance }],
+    stack.intoCaseMm,
+  );
+  return {
+    ...stack,
+    innerReflectance: share * stack.innerReflectance + (1 - share) * covered.innerReflectance,
+    openShare: share,
   };
 };

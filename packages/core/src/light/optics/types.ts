@@ -20,6 +20,8 @@ export interface FaceStack {
   /** Seen from inside the case, and from outside. */
   readonly innerReflectance: number;
   readonly outerReflectance: number;
+  /** Of its area so much lets light by; what covers the rest stops it. */
+  readonly openShare: number;
   readonly tint: readonly [number, number, number];
   /** From the inner side of the front sheet to what the LEDs see first (mm). */
   readonly intoCaseMm: number;

@@ -22,7 +22,8 @@ export interface CutPart {
   readonly name: string;
   readonly materialId: string;
   readonly materialName: string;
-  readonly stock: 'board' | 'face' | 'film' | 'return' | 'print';
+  /** What it is cut from; one that another shop makes by its drawing is cut from nothing here. */
+  readonly stock: 'board' | 'face' | 'film' | 'return' | 'print' | 'elsewhere';
   /** Along the drawing's x and y. */
   readonly widthMm: number;
   readonly heightMm: number;

@@ -23,7 +23,7 @@ export const sceneOf = (evaluation: BoxResults, seed: number): Scene => {
     depthMm: geometry.lightDepthMm,
     back: lining,
     walls: lining,
-    face: { reflectance: stack.innerReflectance, transmittance: stack.transmittance },
+    face: { reflectance: stack.innerReflectance, transmittance: stack.transmittance * stack.openShare },
     block: geometry.block,
     lights: emittersOf(runs, lumensPerM / materials.strip.ledsPerM, share.fluxShare, distribution, false),
     grid: gridOver(area, cellsAcross, Math.max(4, Math.round((cellsAcross * heightMm) / widthMm))),

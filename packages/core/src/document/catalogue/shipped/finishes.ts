@@ -138,7 +138,7 @@ export const glues: readonly Glue[] = [
     name: 'Neutral silicone, 300 ml',
     provenance: typical,
     price: 8,
-    holds: ['wood', 'metal', 'composite', 'acrylic', 'printed'],
+    holds: ['wood', 'metal', 'composite', 'acrylic', 'printed', 'glass'],
     openMin: 10,
     clampMin: 720,
     cureMin: 2880,
