@@ -170,6 +170,8 @@ export interface BuildWork<Own extends AnyAssembly, OwnLaid extends Laid, Result
   readonly front: (results: Results) => Front;
   /** Templates to print at 1:1, by the name of their file. */
   readonly templates: (results: Results) => Readonly<Record<string, Template>>;
+  /** Drawings to send to others, each on one page, by the name of their file; left out where there are none. */
+  readonly drawings?: (results: Results) => Readonly<Record<string, Template>>;
   /** What can be printed in three dimensions. */
   readonly solids: (results: Results) => readonly Solid[];
   readonly cutByTool: CutByTool;

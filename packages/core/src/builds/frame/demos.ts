@@ -4,7 +4,7 @@ import { onTheWall } from '../common/on-the-wall.js';
 import { usualBand } from './band.js';
 import type { FrameAssembly } from './schema.js';
 import { bandLight } from './inner-frame.js';
-import { clearSheetFor, opalBehind, opalWithin } from './sheets.js';
+import { clearSheetFor, opalBehindTile, opalWithin } from './sheets.js';
 import { tidePicture } from './tide-picture.js';
 
 type FrameSign = DesignOf<FrameAssembly>;
@@ -109,7 +109,7 @@ const brimTile: FrameSign = {
       },
       case: { ...caseOf(250, 250, 80), cornerJoint: 'butt', plugged: true, faceOut: 'open-top' },
       light: { stripId: 'fine-24v-120', layout: 'rows', rowCount: 4, turnCount: 1, endMarginMm: 5 },
-      face: { sheetId: 'clear-3', second: { ...opalBehind(250, 250), gapMm: 4, seated: true } },
+      face: { sheetId: 'clear-3', second: opalBehindTile(250, 250) },
       hanging: { way: 'feet' },
     },
   ],

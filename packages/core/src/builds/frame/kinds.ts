@@ -1,7 +1,7 @@
 import { set, type DesignChange, type Fields } from '../../document/design/index.js';
 import { bandChange, bandLight } from './inner-frame.js';
 import type { FrameAssembly, FrameKind } from './schema.js';
-import { opalBehind, opalWithin } from './sheets.js';
+import { opalBehindTile, opalWithin } from './sheets.js';
 
 const printed = [{ coatingId: 'poster-print', coats: 1 }];
 
@@ -11,9 +11,6 @@ const held = {
   'mirror-tile': { retention: 'groove', cornerJoint: 'butt', faceOut: 'open-top' },
   'lit-mirror': { retention: 'laid-on', cornerJoint: 'mitre-spline', faceOut: 'never' },
 } as const;
-
-/** From a tile to the diffuser in its own groove (mm). */
-const behindTileMm = 4;
 
 /** Another kind of frame, with what goes with it: what light comes through, how it is held, which sheets, where its strip runs. */
 export const toKind = (
@@ -42,12 +39,7 @@ export const toKind = (
           set(at.light.layout, 'rows'),
           set(at.light.facing, 'front'),
           set(at.light.corners, 'cut'),
-          set(
-            at.face.second,
-            kind === 'print'
-              ? opalWithin(widthMm, heightMm)
-              : { ...opalBehind(widthMm, heightMm), gapMm: behindTileMm, seated: true },
-          ),
+          set(at.face.second, kind === 'print' ? opalWithin(widthMm, heightMm) : opalBehindTile(widthMm, heightMm)),
         ]),
   ];
 };

@@ -13,3 +13,13 @@ export const opalBehind = (widthMm: number, heightMm: number) => ({
 
 /** Beside the front sheet, the print between them, in one groove. */
 export const opalWithin = (widthMm: number, heightMm: number) => ({ ...opalBehind(widthMm, heightMm), seated: true });
+
+/** From a tile to the diffuser in its own groove (mm). */
+const behindTileMm = 4;
+
+/** Behind a tile that comes out, in a groove of its own. */
+export const opalBehindTile = (widthMm: number, heightMm: number) => ({
+  ...opalBehind(widthMm, heightMm),
+  gapMm: behindTileMm,
+  seated: true,
+});

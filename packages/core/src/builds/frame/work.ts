@@ -8,6 +8,7 @@ import type { FrameLaid, FrameResults } from './results.js';
 import { frameRules } from './rules.js';
 import { frameSeeds } from './seeds.js';
 import type { FrameAssembly } from './schema.js';
+import { glassDrawing, mirrorTemplate } from './mirror-drawings.js';
 import { frameFigures } from './figures.js';
 import { frameStages } from './stages.js';
 import { frameToFinish } from './to-finish.js';
@@ -20,7 +21,11 @@ export const frameWork: BuildWork<FrameAssembly, FrameLaid, FrameResults> = {
   lessStrip: dropRows,
   figures: frameFigures,
   front: boxFront,
-  templates: (results) => ({ 'strip-template': boxStripTemplate(results) }),
+  templates: (results) => ({
+    'strip-template': boxStripTemplate(results),
+    ...(results.materials.mirror === null ? {} : { 'mirror-template': mirrorTemplate(results) }),
+  }),
+  drawings: (results) => (results.materials.mirror === null ? {} : { 'glass-drawing': glassDrawing(results) }),
   solids: () => [],
   // Members and sheets are sawn; the tool of the artwork takes silver off.
   cutByTool: ({ id }) => id === 'face',

@@ -3,7 +3,7 @@ import { strToU8, zipSync } from 'fflate';
 import { buildOf } from '../../builds/index.js';
 import { printDesign } from '../../document/design/index.js';
 import { stlOf } from '../../making/solids/index.js';
-import { tiledPdf } from '../../making/templates/index.js';
+import { scaledPdf, tiledPdf } from '../../making/templates/index.js';
 import type { Evaluation } from '../../sign/evaluate/index.js';
 import type { CutPart } from '../../making/parts/index.js';
 import { fileName, type PackFile } from './file-name.js';
@@ -13,7 +13,7 @@ import { csvOf, partsCsv, stripCsv, wiringCsv } from './parts-csv.js';
 import { litPng } from './png.js';
 import { sheetDrawing, sheetsPdf, sheetsToCut } from './sheet-layouts.js';
 import { partSvg } from './svg.js';
-import { templatesOf } from './template-pdf.js';
+import { drawingsOf, templatesOf } from './template-pdf.js';
 import { toolpathPart } from './toolpath.js';
 import { labelsPdf, wiringPdf } from './wiring-pdf.js';
 
@@ -25,7 +25,7 @@ export { partsCsv, stripCsv, wiringCsv } from './parts-csv.js';
 export { litPng } from './png.js';
 export { partSvg, pathData } from './svg.js';
 export { endLabels, labelsPdf, wiringPdf } from './wiring-pdf.js';
-export { templatePdf, templatesOf } from './template-pdf.js';
+export { drawingsOf, templatePdf, templatesOf } from './template-pdf.js';
 export { checkSquareMm, tiledPdf, type Paper, type Template } from '../../making/templates/index.js';
 
 const litViewPx = 1200;
@@ -36,6 +36,16 @@ const templateFiles = (evaluation: Evaluation): Promise<readonly PackFile[]> =>
       (['a4', 'letter'] as const).map(async (paper) => ({
         path: `${name}-${paper}.pdf`,
         bytes: await tiledPdf(template, paper),
+      })),
+    ),
+  );
+
+const drawingFiles = (evaluation: Evaluation): Promise<readonly PackFile[]> =>
+  Promise.all(
+    Object.entries(drawingsOf(evaluation)).flatMap(([name, drawing]) =>
+      (['a4', 'letter'] as const).map(async (paper) => ({
+        path: `drawings/${name}-${paper}.pdf`,
+        bytes: await scaledPdf(drawing, paper),
       })),
     ),
   );
@@ -131,6 +141,7 @@ export const benchPack = async (evaluation: Evaluation): Promise<readonly PackFi
     { path: 'lit-dusk.png', bytes: litPng(evaluation, 'evening', litViewPx) },
     ...tableFiles(evaluation),
     ...(await templateFiles(evaluation)),
+    ...(await drawingFiles(evaluation)),
     ...(await wiringFiles(evaluation)),
     ...(await layoutFiles(evaluation)),
     ...solidFiles(evaluation),

@@ -1,5 +1,6 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import loadManifold, { type Manifold, type ManifoldToplevel } from 'manifold-3d';
+import { boxIn, placedMember } from '../../testing/members-in.js';
 import { cornerJoints, frameMembers, memberMm3, panelOf, type CornerJoint, type Member, type Seat } from './index.js';
 
 let solid: ManifoldToplevel;
@@ -8,53 +9,14 @@ beforeAll(async () => {
   solid.setup();
 });
 
-type Corner = readonly [x: number, y: number, z: number];
+type Corner = Parameters<typeof boxIn>[1];
 
-const box = (low: Corner, high: Corner): Manifold =>
-  solid.Manifold.cube([high[0] - low[0], high[1] - low[1], high[2] - low[2]]).translate([...low]);
-
-/** A member on the bench: along x from 0, its outer side up at y = thickness, its front edge at z = 0 and the rest behind. */
-const cut = (member: Member): Manifold => {
-  const { lengthMm, widthMm, thicknessMm, ends, seats, endRabbetMm } = member;
-  const skew = ends === 'mitre' ? thicknessMm : 0;
-  const profile = new solid.CrossSection([
-    [
-      [skew, 0],
-      [lengthMm - skew, 0],
-      [lengthMm, thicknessMm],
-      [0, thicknessMm],
-    ],
-  ]);
-  let left = profile.extrude(widthMm).translate([0, 0, -widthMm]);
-  for (const { fromFrontMm, widthMm: seatMm, depthMm, stopMm } of seats)
-    left = left.subtract(
-      box(
-        [stopMm > 0 ? stopMm : -1, -1, -fromFrontMm - seatMm],
-        [lengthMm - (stopMm > 0 ? stopMm : -1), depthMm, -fromFrontMm],
-      ),
-    );
-  if (endRabbetMm > 0)
-    for (const [from, to] of [
-      [-1, thicknessMm],
-      [lengthMm - thicknessMm, lengthMm + 1],
-    ] as const)
-      left = left.subtract(box([from, -1, -widthMm - 1], [to, endRabbetMm, 1]));
-  return left;
-};
+const box = (low: Corner, high: Corner): Manifold => boxIn(solid, low, high);
 
 const [insideW, insideH, wide] = [876, 276, 90];
 
 /** Each member where it belongs, round the middle. */
-const placed = (member: Member): Manifold => {
-  const { name, lengthMm, thicknessMm } = member;
-  const upright = name === 'left' || name === 'right';
-  const half = upright ? insideW / 2 : insideH / 2;
-  const turn = { top: 0, left: 90, bottom: 180, right: 270 }[name] ?? 0;
-  expect(thicknessMm).toBeGreaterThan(0);
-  return cut(member)
-    .translate([-lengthMm / 2, half, 0])
-    .rotate([0, 0, turn]);
-};
+const placed = (member: Member): Manifold => placedMember(solid, member, { widthMm: insideW, heightMm: insideH }, wide);
 
 const joints = Object.keys(cornerJoints) as readonly CornerJoint[];
 const cases = joints.flatMap((joint) =>

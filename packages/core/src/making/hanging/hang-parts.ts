@@ -5,7 +5,7 @@ import { plainBoard, sundry, type BoughtPart, type CutPart, type PartShape } fro
 import { woodNear } from './battens.js';
 import { itemsOf } from './items.js';
 import { mateScrews } from './hang.js';
-import type { Hang, PlacedBody } from './types.js';
+import type { Hang, HungBody, PlacedBody } from './types.js';
 
 /** What hanging adds to what a sign is made of, and holes by the part that they are drilled in. */
 export interface HangParts {
@@ -19,7 +19,7 @@ const one = (mm: number): string => `${Math.round(mm * 10) / 10} mm`;
 /** Glue blocks are so large (mm). */
 const blockMm = 45;
 /** Feet are so high (mm), and so wide as their stock is thick. */
-const footHighMm = 30;
+export const footHighMm = 30;
 /** Holes (mm): of a plate’s screws beside its slot, of screws and bolts through a sheet. */
 const plateScrewMm = 3;
 const plateReachMm = 12;
@@ -120,6 +120,13 @@ const holesIn = (hang: Hang, body: PlacedBody, index: number, placing: Placing):
 const footAside = 0.35;
 const footScrews = 2;
 
+/** Screws of a foot, from the rear edge of the member that it is screwed to (mm): in what no seat takes. */
+export const footScrewsAt = ({ rails }: Pick<HungBody, 'rails'>): readonly number[] => {
+  if (rails === null) return [];
+  const [from, to] = rails.bottom.free;
+  return Array.from({ length: footScrews }, (_, at) => from + ((to - from) * (at + 1)) / (footScrews + 1));
+};
+
 /** Eyes of chains in the top, screws of feet in the bottom: in the middle of what no seat takes. */
 const railHoles = (hang: Hang, body: PlacedBody): ReadonlyMap<string, readonly PartShape[]> => {
   const { rails } = body;
@@ -139,9 +146,7 @@ const railHoles = (hang: Hang, body: PlacedBody): ReadonlyMap<string, readonly P
     hang.way === 'chain'
       ? hang.fixings.map(({ at: [x] }) => hole(x - middle, (from + to) / 2, eyeMm))
       : [-1, 1].flatMap((side) =>
-          Array.from({ length: footScrews }, (_, at) =>
-            hole(side * footAside * body.bounds.width, from + ((to - from) * (at + 1)) / (footScrews + 1), throughMm),
-          ),
+          footScrewsAt(body).map((at) => hole(side * footAside * body.bounds.width, at, throughMm)),
         );
   return new Map([[rail.partId, shapes]]);
 };

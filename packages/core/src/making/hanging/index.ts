@@ -1,5 +1,6 @@
 export { centreOfAll, hangOf, usualCleatMm, usualHeightMm, usualShiftMm, type HangFacts } from './hang.js';
 export { leastTipDeg } from './feet.js';
+export { hangTemplates } from './hang-templates.js';
 export { hungSection } from './hung-section.js';
 export { fixingItems } from './rating.js';
 export { hangParts, type HangParts } from './hang-parts.js';

@@ -1,2 +1,3 @@
+export { scaledPdf, scaleFor } from './scaled-pdf.js';
 export * from './tile.js';
 export { checkSquareMm, newPdf, papers, tiledPdf, type Paper } from './tiled-pdf.js';

@@ -21,12 +21,17 @@ export interface Tile {
   /** How much of the sign it shows (mm). */
   readonly widthMm: number;
   readonly heightMm: number;
+  /** Paper over sign; 1 where it is left out: true size. */
+  readonly scale?: number;
 }
 
-const at = (tile: Tile, x: number, y: number) => ({
-  x: (x - tile.left + marginMm) * pointsPerMm,
-  y: (y - tile.bottom + marginMm) * pointsPerMm,
-});
+const at = (tile: Tile, x: number, y: number) => {
+  const scale = tile.scale ?? 1;
+  return {
+    x: ((x - tile.left) * scale + marginMm) * pointsPerMm,
+    y: ((y - tile.bottom) * scale + marginMm) * pointsPerMm,
+  };
+};
 
 export const line = (tile: Tile, x1: number, y1: number, x2: number, y2: number, color = ink, thickness = 0.5): void =>
   tile.page.drawLine({ start: at(tile, x1, y1), end: at(tile, x2, y2), thickness, color });
@@ -50,7 +55,7 @@ export const box = (tile: Tile, x: number, y: number, width: number, height: num
 export const circle = (tile: Tile, x: number, y: number, diameterMm: number, color = ink): void =>
   tile.page.drawCircle({
     ...at(tile, x, y),
-    size: (diameterMm / 2) * pointsPerMm,
+    size: (diameterMm / 2) * pointsPerMm * (tile.scale ?? 1),
     borderWidth: 0.5,
     borderColor: color,
   });
@@ -85,6 +90,19 @@ export const polyline = (
     .map(({ x, y }) => `${x.toFixed(2)} ${(-y).toFixed(2)}`)
     .join('L');
   tile.page.drawSvgPath(`M${path}${closed ? 'Z' : ''}`, { x: 0, y: 0, borderColor: color, borderWidth: thickness });
+};
+
+/** A size between two places of a level or upright line: ticks, and its number beside the middle. */
+export const measured = (tile: Tile, from: Point, to: Point, label: string, color = signal): void => {
+  const per = 1 / (tile.scale ?? 1);
+  const level = Math.abs(to[0] - from[0]) >= Math.abs(to[1] - from[1]);
+  const tick = 1.5 * per;
+  line(tile, ...from, ...to, color);
+  for (const [x, y] of [from, to])
+    if (level) line(tile, x, y - tick, x, y + tick, color);
+    else line(tile, x - tick, y, x + tick, y, color);
+  const [x, y] = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2];
+  text(tile, label, level ? x - 0.8 * label.length * per : x + 1.5 * per, level ? y + 1.5 * per : y, 8, color);
 };
 
 /** A drawing at true size, from (0, 0) to (widthMm, heightMm). */
