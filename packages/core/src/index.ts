@@ -86,6 +86,7 @@ export {
   beadWideMm,
   hasInnerFrame,
   mirrorWays,
+  mirrorWorkOf,
   toKind,
   usualGroovePlayMm,
   usualMirrorWork,

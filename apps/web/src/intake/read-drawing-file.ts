@@ -1,3 +1,4 @@
+import { pictureProblem, refuseLarge } from './picture-size';
 import type { DrawingFile, GreyPicture } from '@vitrum/core';
 
 /** What a file is by its name; `null` when it is no drawing. */
@@ -23,6 +24,7 @@ const longestPx = 2000;
 
 /** A picture as its bytes of red, green, blue and cover, made smaller where a side is longer or it has more pixels than asked for. */
 export const pixelsOf = async (file: Blob, longest: number, most: number): Promise<ImageData> => {
+  await refuseLarge(file);
   const bitmap = await createImageBitmap(file);
   const scale = Math.min(
     1,
@@ -54,7 +56,7 @@ export const readDrawingFile = async (file: File): Promise<DrawingFile> => {
   if (kind !== 'picture') return { kind, name: file.name, text: await file.text() };
   try {
     return { kind, name: file.name, picture: await pictureOf(file) };
-  } catch {
-    throw new Error(`${file.name} is no picture that can be read; save it anew as PNG or JPEG`);
+  } catch (reason) {
+    throw new Error(pictureProblem(file.name, reason), { cause: reason });
   }
 };

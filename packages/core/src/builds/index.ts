@@ -38,12 +38,11 @@ export type { FrameResults } from './frame/results.js';
 export { beadWideMm } from './frame/glued-mirror.js';
 export { bandChange, bandLight, hasInnerFrame } from './frame/inner-frame.js';
 export { toKind } from './frame/kinds.js';
-export { mirrorWays, usualMirrorWork, type MirrorWay } from './frame/mirror-work.js';
+export { mirrorWays, mirrorWorkOf, usualMirrorWork, type MirrorWay, type MirrorWork } from './frame/mirror-work.js';
 export {
   mostPixels,
   type FrameAssembly,
   type FrameKind,
-  type MirrorWork,
   type PictureDesign,
   type ShowsDesign,
 } from './frame/schema.js';

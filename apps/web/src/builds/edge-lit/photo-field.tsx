@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { changeDesign } from '../../document/document-store';
 import { useOwnOf } from '../../evaluation/own';
 import { ChoiceField, LengthField, useDesignValue } from '../../fields/design-fields';
+import { pictureProblem } from '../../intake/picture-size';
 import { pictureOf } from '../../intake/read-drawing-file';
 import { Alert } from '../../steps/artwork-source';
 import { Button } from '../../ui/button';
@@ -40,9 +41,8 @@ export const PhotoField = () => {
           ? changeDesign(takePhoto(fields, taken, photo === null ? densestMm(engraving, 'dots') : spacing, at))
           : [{ message: `${file.name} ${amiss}` }];
       setProblem(wrong?.message ?? null);
-    } catch {
-      // What the browser says of a broken picture helps nobody.
-      setProblem(`${file.name} is no picture that can be read; save it anew as PNG or JPEG`);
+    } catch (reason) {
+      setProblem(pictureProblem(file.name, reason));
     }
   };
   const size = photo === null ? null : photoSize(photo);

@@ -2,7 +2,7 @@ import {
   bandChange,
   bandLight,
   mirrorWays,
-  set,
+  mirrorWorkOf,
   usualMirror,
   usualMirrorWork,
   type FrameAssembly,
@@ -40,26 +40,21 @@ const WorkFields = () => {
   const at = useFields<FrameAssembly>().shows.mirrorWork;
   const { rates } = useCatalogue();
   const own = useOwn() as unknown as FrameResults | null;
-  const work = useDesignValue(at) ?? usualMirrorWork;
-  const id = useId();
-  const change = (part: Partial<typeof work>): void => void changeDesign([set(at, { ...work, ...part })]);
+  const work = mirrorWorkOf({ mirrorWork: useDesignValue(at) });
   const pane = own?.materials.mirror ?? null;
   const ways =
     own === null || pane === null ? null : mirrorWays(work, pane, own.geometry.face, own.lettering.letterCount, rates);
   return (
     <section aria-label="Mirror made by" className="mt-2 border-t border-line pt-2">
-      <FieldRow id={id} label="Made by">
-        <Choice
-          id={id}
-          className="w-40"
-          value={work.by}
-          options={[
-            { value: 'here', label: 'this shop' },
-            { value: 'glass-shop', label: 'a glass shop' },
-          ]}
-          onChoose={(by) => change({ by })}
-        />
-      </FieldRow>
+      <ChoiceField
+        label="Made by"
+        field={at.by}
+        otherwise={usualMirrorWork.by}
+        choices={[
+          { value: 'here', label: 'this shop' },
+          { value: 'glass-shop', label: 'a glass shop' },
+        ]}
+      />
       <NumberField
         label="Tries that fail"
         field={at.failShare}

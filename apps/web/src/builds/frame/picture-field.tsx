@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { changeDesign } from '../../document/document-store';
 import { useFields } from '../../document/selection';
 import { useDesignValue } from '../../fields/design-fields';
+import { pictureProblem } from '../../intake/picture-size';
 import { pixelsOf } from '../../intake/read-drawing-file';
 import { Alert } from '../../steps/artwork-source';
 import { Button } from '../../ui/button';
@@ -27,9 +28,8 @@ export const PictureField = () => {
           ? changeDesign([set(field, pictureFrom(file.name, pixels))])
           : [{ message: `${file.name} ${amiss}` }];
       setProblem(wrong?.message ?? null);
-    } catch {
-      // What the browser says of a broken picture helps nobody.
-      setProblem(`${file.name} is no picture that can be read; save it anew as PNG or JPEG`);
+    } catch (reason) {
+      setProblem(pictureProblem(file.name, reason));
     }
   };
   return (

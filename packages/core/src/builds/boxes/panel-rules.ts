@@ -165,7 +165,6 @@ export const topLocked: Rule<BoxResults> = ({ results }) => {
           change: [set(fields.case.cornerJoint, joint)],
         })),
       },
-      oneChange('shut-in', 'Glue the sheet in for good', fields.case.faceOut, 'never'),
     ],
   };
 };

@@ -192,7 +192,7 @@ const secondLayer = ({ inside }: CaseGeometry, { second }: BoxMaterials): Sectio
             second.sheet.name,
             ...(second.coats.length > 0 ? [coatNames(second.coats)] : []),
             second.gapMm > 0 ? `${millimetres(second.gapMm)} behind the face` : 'tight behind the face',
-            ...(second.seated ? ['in its own groove'] : []),
+            ...(second.seated ? [second.gapMm > 0 ? 'in its own groove' : 'in one groove with it'] : []),
           ].join('; '),
           at: [inside.depthMm - second.gapMm - second.sheet.thicknessMm / 2, inside.heightMm * 0.3],
         },
@@ -222,7 +222,8 @@ export const boxSection = (
   const sheet = (z: number, size: { heightMm: number; thicknessMm: number }) =>
     rectRing({ x: z, y: -size.heightMm / 2, width: size.thicknessMm, height: size.heightMm });
   const firstRow = runs.segments.find(({ on }) => on === 'back');
-  const pitch = runs.rowPitchMm === null ? 'round the rim' : `row pitch ${millimetres(runs.rowPitchMm)}`;
+  const round = runs.segments.some(({ on }) => on === 'block') ? 'round the block' : 'round the rim';
+  const pitch = runs.rowPitchMm === null ? round : `row pitch ${millimetres(runs.rowPitchMm)}`;
   return {
     shapes: [
       ...returnShape(top, half, 1),

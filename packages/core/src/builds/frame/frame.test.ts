@@ -6,7 +6,7 @@ import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { luminanceOf } from '../../light/glow/index.js';
 import { toLinear } from '../../light/colour/index.js';
 import type { CutPart } from '../../making/parts/index.js';
-import type { Design } from '../../sign/design/index.js';
+import { applyChange, type Design } from '../../sign/design/index.js';
 import { createJudge, evaluate, finish } from '../../sign/evaluate/index.js';
 import { solveSign } from '../../sign/solving/index.js';
 import {
@@ -21,6 +21,7 @@ import {
 } from '../../testing/harness.js';
 import { traceCheck } from '../boxes/trace-check/index.js';
 import type { TraceReport } from '../common/trace-report.js';
+import { mirrorBackReflects } from './materials.js';
 import { frameSeeds } from './seeds.js';
 
 let fonts: FontBook;
@@ -216,6 +217,59 @@ const traced = (design: Parameters<typeof evaluated>[0]): TraceReport => {
   }
   return last!;
 };
+
+describe('how a mirror is come by', () => {
+  it('is told field by field, the rest as usual', () => {
+    const bare = changed(fittingMirror, inAssembly({ 'shows.mirrorWork': undefined })) as unknown as Design;
+    const asked = applyChange(bare, [{ path: 'assemblies.0.shows.mirrorWork.quote', value: 90 }]);
+    if (!asked.ok) throw new Error(asked.problems[0]!.message);
+    expect(asked.value.assemblies[0]).toMatchObject({ shows: { mirrorWork: { quote: 90 } } });
+    expect(applyChange(bare, [{ path: 'assemblies.0.shows.mirrorWork.failShare', value: 1.2 }]).ok).toBe(false);
+    expect(() => applyChange(bare, [{ path: 'assemblies.0.shows.mirrorWork.wish', value: 1 }])).toThrow(
+      'no such field',
+    );
+  });
+
+  it('costs glass and hours of tries that fail, or what a glass shop asks, which cuts nothing here', () => {
+    const made = (work: object) => evaluated(changed(fittingMirror, inAssembly({ 'shows.mirrorWork': work })), fonts);
+    const minutes = ({ buildList }: ReturnType<typeof made>): number =>
+      buildList.steps.find(({ id }) => id === 'lettering')!.minutes;
+    const sure = made({ by: 'here', failShare: 0 });
+    const risky = made({ by: 'here', failShare: 0.5 });
+    expect(sure.bought.some(({ id }) => id === 'mirror-tries')).toBe(false);
+    // Every other one fails: one mirror more, and twice the time.
+    expect(risky.bought.find(({ id }) => id === 'mirror-tries')?.quantity).toBeCloseTo(1, 9);
+    expect(minutes(risky)).toBe(2 * minutes(sure));
+    const sent = made({ by: 'glass-shop', quote: 148 });
+    expect(sent.bought.find(({ id }) => id === 'mirror-bought')?.unitPrice).toBe(148);
+    expect(sent.packing.sheets.some(({ materialId }) => materialId === 'mirror-glass-4')).toBe(false);
+    expect(sure.packing.sheets.some(({ materialId }) => materialId === 'mirror-glass-4')).toBe(true);
+    // It weighs the same, wherever it is made, and its drawing is in the pack.
+    expect(sent.hang!.kg).toBeCloseTo(sure.hang!.kg, 1);
+    expect(sent.cut.find(({ id }) => id === 'face')?.layers.map(({ operation }) => operation)).toContain('engrave');
+    expect(sent.buildList.steps.find(({ id }) => id === 'face')?.title).toContain('Order the mirror');
+  });
+
+  it('throws light back where it is not open, as much as its paint gives back', () => {
+    const { stack, lettering, geometry } = evaluated(brimTile, fonts);
+    const bare = evaluated(changed(brimTile, inAssembly({ 'artwork.capHeightMm': 20 })), fonts);
+    const { widthMm, heightMm } = geometry.inside;
+    expect(stack.openShare).toBeCloseTo(lettering.areaMm2 / (widthMm * heightMm), 12);
+    expect(bare.stack.openShare).toBeLessThan(stack.openShare);
+    expect(bare.stack.transmittance).toBe(stack.transmittance);
+    // Nearly closed, it gives back what an opal sheet does before paint: R + T²ρ / (1 − Rρ).
+    const opal = shippedCatalogue.faces.find(({ id }) => id === 'opal-3')!;
+    const closed =
+      opal.reflectance + (opal.transmittance ** 2 * mirrorBackReflects) / (1 - opal.reflectance * mirrorBackReflects);
+    const open = (stack.innerReflectance - (1 - stack.openShare) * closed) / stack.openShare;
+    expect(bare.stack.innerReflectance).toBeCloseTo(
+      bare.stack.openShare * open + (1 - bare.stack.openShare) * closed,
+      9,
+    );
+    expect(open).toBeGreaterThan(0);
+    expect(open).toBeLessThan(closed);
+  });
+});
 
 describe('light of frames against photons followed one by one', () => {
   it.each([

@@ -117,5 +117,6 @@ export const innerFrameParts = (
 /** The slice of a case with an inner frame: its block without a lid. */
 export const innerFrameSection = (section: Section): Section => ({
   ...section,
+  layers: section.layers.map((layer) => ({ ...layer, detail: layer.detail.replace('the block', 'the inner frame') })),
   shapes: section.shapes.filter(({ material }) => material !== blockLid),
 });

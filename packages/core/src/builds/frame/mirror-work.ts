@@ -1,13 +1,25 @@
 import { sum } from '../../base/maths/index.js';
 import type { Pane } from '../../document/catalogue/index.js';
 import type { BoughtPart, CutPart } from '../../making/parts/index.js';
-import type { MirrorWork, ShowsDesign } from './schema.js';
+import type { ShowsDesign } from './schema.js';
 
-/** How a mirror is come by where a design does not say. */
+/** How a mirror is come by. */
+export interface MirrorWork {
+  readonly by: 'here' | 'glass-shop';
+  /** Of tries here so many fail: from 0 to 0.9. */
+  readonly failShare: number;
+  /** What a glass shop asks for one; null until it has been asked. */
+  readonly quote: number | null;
+}
+
+/** The same where a design does not say. */
 export const usualMirrorWork: MirrorWork = { by: 'here', failShare: 0.2, quote: null };
 
-export const mirrorWorkOf = ({ mirrorWork }: Pick<ShowsDesign, 'mirrorWork'>): MirrorWork =>
-  mirrorWork ?? usualMirrorWork;
+export const mirrorWorkOf = ({ mirrorWork }: Pick<ShowsDesign, 'mirrorWork'>): MirrorWork => ({
+  by: mirrorWork?.by ?? usualMirrorWork.by,
+  failShare: mirrorWork?.failShare ?? usualMirrorWork.failShare,
+  quote: mirrorWork?.quote ?? usualMirrorWork.quote,
+});
 
 /** Tries until one is good, where a share of them fails: 1 / (1 − share). */
 export const triesFor = (failShare: number): number => 1 / (1 - failShare);
@@ -33,17 +45,18 @@ export const mirrorBought = (
   part: CutPart,
   wasteShare: number,
 ): readonly BoughtPart[] => {
-  const bought = (id: string, name: string, quantity: number, unitPrice: number, kg: number): BoughtPart => ({
+  // What it weighs is told by the part that is drawn.
+  const bought = (id: string, name: string, quantity: number, unitPrice: number): BoughtPart => ({
     id,
     name,
     quantity,
     unit: 'piece',
     unitPrice,
-    kg,
-    hangs: kg > 0,
+    kg: 0,
+    hangs: false,
   });
   if (work.by === 'glass-shop')
-    return [bought('mirror-bought', 'Mirror as drawn, from a glass shop', 1, work.quote ?? 0, part.kg)];
+    return [bought('mirror-bought', 'Mirror as drawn, from a glass shop', 1, work.quote ?? 0)];
   const failed = triesFor(work.failShare) - 1;
   return failed <= 0
     ? []
@@ -53,7 +66,6 @@ export const mirrorBought = (
           `${pane.name} for tries that fail`,
           failed,
           glassPrice(pane, part.widthMm * part.heightMm, wasteShare),
-          0,
         ),
       ];
 };

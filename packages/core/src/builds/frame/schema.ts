@@ -45,16 +45,28 @@ const shows = z
       ),
     mirrorWork: z
       .looseObject({
-        by: z.enum(['here', 'glass-shop']).describe('Who cuts the mirror and takes its silver off.'),
+        by: z
+          .enum(['here', 'glass-shop'])
+          .optional()
+          .describe('Who cuts the mirror and takes its silver off. Left out: here.'),
         failShare: z
           .number()
           .min(0)
           .max(0.9)
-          .describe('Of tries here so many fail, from 0 to 0.9: each costs a mirror and the work on it.'),
-        quote: z.number().min(0).max(100_000).nullable().describe('What a glass shop asks for one, as drawn.'),
+          .optional()
+          .describe(
+            'Of tries here so many fail, from 0 to 0.9: each costs a mirror and the work on it. Left out: 0.2.',
+          ),
+        quote: z
+          .number()
+          .min(0)
+          .max(100_000)
+          .nullable()
+          .optional()
+          .describe('What a glass shop asks for one, as drawn.'),
       })
       .optional()
-      .describe('How the mirror is come by. Left out: here, one try in five fails.'),
+      .describe('How the mirror is come by.'),
   })
   .describe('What the frame shows.');
 
@@ -64,5 +76,4 @@ export const frameSchema = boxSchema.extend({ build: z.literal('frame'), shows }
 export type FrameAssembly = Frozen<z.infer<typeof frameSchema>>;
 export type ShowsDesign = FrameAssembly['shows'];
 export type FrameKind = ShowsDesign['kind'];
-export type MirrorWork = NonNullable<ShowsDesign['mirrorWork']>;
 export type PictureDesign = NonNullable<ShowsDesign['picture']>;

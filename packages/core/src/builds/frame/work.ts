@@ -1,6 +1,5 @@
 import type { BuildWork } from '../common/build.js';
 import { dropRows } from '../boxes/candidates.js';
-import { boxFront } from '../boxes/front.js';
 import { boxHung } from '../boxes/hung.js';
 import { boxStripTemplate } from '../boxes/template.js';
 import { traceCheck } from '../boxes/trace-check/index.js';
@@ -9,6 +8,7 @@ import { frameRules } from './rules.js';
 import { frameSeeds } from './seeds.js';
 import type { FrameAssembly } from './schema.js';
 import { glassDrawing, mirrorTemplate } from './mirror-drawings.js';
+import { frameFront } from './front.js';
 import { frameFigures } from './figures.js';
 import { frameStages } from './stages.js';
 import { frameToFinish } from './to-finish.js';
@@ -20,7 +20,7 @@ export const frameWork: BuildWork<FrameAssembly, FrameLaid, FrameResults> = {
   seeds: frameSeeds,
   lessStrip: dropRows,
   figures: frameFigures,
-  front: boxFront,
+  front: frameFront,
   templates: (results) => ({
     'strip-template': boxStripTemplate(results),
     ...(results.materials.mirror === null ? {} : { 'mirror-template': mirrorTemplate(results) }),

@@ -18,9 +18,11 @@ export const set = <Value>(field: FieldRef<Value>, value: Frozen<Value>): FieldC
   value,
 });
 
-const setAt = (target: unknown, keys: readonly string[], value: unknown, isField: () => boolean): unknown => {
+const setAt = (given: unknown, keys: readonly string[], value: unknown, isField: () => boolean): unknown => {
   const [key, ...rest] = keys;
   if (key === undefined) return value;
+  // A part that a design leaves out is there from its first field on.
+  const target = given === undefined && isField() ? {} : given;
   const isThere = typeof target === 'object' && target !== null && Object.hasOwn(target, key);
   const mayBe = isThere || (typeof target === 'object' && target !== null && !Array.isArray(target) && isField());
   if (!mayBe) throw new Error(`no such field in a design: ${key}`);
