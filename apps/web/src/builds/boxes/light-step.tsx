@@ -109,29 +109,27 @@ export const LightStep = () => {
           hint={layout === 'rim' ? 'evenly over the depth' : 'evenly over the block'}
         />
       )}
-      {layout === 'rim' && (
-        <>
-          {facing === 'out' && (
-            <NumberField
-              label="Ledge stands in"
-              field={at.light.insetMm}
-              otherwise={usualInsetMm}
-              unit="mm"
-              hint="from the returns, which send the light on to the face"
-            />
-          )}
-          <ChoiceField
-            label="At corners"
-            field={at.light.corners}
-            otherwise="cut"
-            choices={[
-              { value: 'cut', label: 'cut and wired' },
-              { value: 'bent', label: 'bent round' },
-            ]}
-          />
-          <SidesField />
-        </>
+      {layout === 'rim' && facing === 'out' && (
+        <NumberField
+          label="Ledge stands in"
+          field={at.light.insetMm}
+          otherwise={usualInsetMm}
+          unit="mm"
+          hint="from the returns, which send the light on to the face"
+        />
       )}
+      {layout !== 'rows' && (
+        <ChoiceField
+          label="At corners"
+          field={at.light.corners}
+          otherwise="cut"
+          choices={[
+            { value: 'cut', label: 'cut and wired' },
+            { value: 'bent', label: 'bent round' },
+          ]}
+        />
+      )}
+      {layout === 'rim' && <SidesField />}
       {solved !== undefined && (
         <Button className="my-1 text-left !whitespace-normal" onClick={() => void changeDesign(solved.change)}>
           Hide the bands: {`${solved.label[0]?.toLowerCase() ?? ''}${solved.label.slice(1)}`}

@@ -81,6 +81,12 @@ describe('findings of frames', () => {
       'mirror',
       { 'case.block': { widthMm: 570, heightMm: 770, depthMm: 50, offsetXMm: 0, offsetYMm: 0 } },
     ],
+    [
+      'too-hot',
+      'turn-down',
+      'print',
+      { 'light.stripId': 'continuous-24v-320', 'light.rowCount': 6, 'case.depthInsideMm': 60 },
+    ],
     // Glue.
     ['glue-on-band', 'bead-out', 'mirror', { 'shows.beadMm': 32 }],
     ['glue-on-band', 'band-in', 'mirror', { 'shows.beadMm': 32 }],

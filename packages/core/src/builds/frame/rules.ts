@@ -41,9 +41,12 @@ const opalIn = (results: FrameResults): readonly Remedy[] => {
 
 /** A sheet or a mirror that is larger than what is sold: the large clear sheet, or a glass shop. */
 const largerOnes = (results: FrameResults): readonly Remedy[] => {
+  const { face, second, mirror } = results.materials;
+  const over = results.packing.sheets.find(({ tooLarge }) => tooLarge.length > 0)?.materialId;
+  if (over !== face.id && over !== second?.sheet.id) return [];
   const { widthMm, heightMm } = results.geometry.face;
   const fields = fieldsIn(results);
-  return results.materials.mirror === null
+  return mirror === null
     ? [
         {
           id: 'large-clear-sheet',
