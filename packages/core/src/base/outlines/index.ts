@@ -9,6 +9,7 @@ export { lengthInside } from './inside-length.js';
 export {
   mapOutline,
   moveOutline,
+  turnedOver,
   outlineArea,
   outlineBounds,
   outlineCentroid,

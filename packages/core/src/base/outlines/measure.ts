@@ -31,6 +31,10 @@ export const outlineBounds = (outline: Outline): Rect | null => {
 export const moveOutline = (outline: Outline, dx: number, dy: number): Outline =>
   outline.map((ring) => ring.map(([x, y]): Point => [x + dx, y + dy]));
 
+/** A drawing so wide seen from behind: left is right, and rings still wind as they should. */
+export const turnedOver = (outline: Outline, widthMm: number): Outline =>
+  outline.map((ring) => ring.map(([x, y]): Point => [widthMm - x, y]).reverse());
+
 /** The four corners of a rectangle, anticlockwise. */
 export const rectRing = ({ x, y, width, height }: Rect): Ring => [
   [x, y],

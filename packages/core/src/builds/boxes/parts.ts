@@ -1,5 +1,5 @@
 import { cornerJoints, insertThroughMm, memberMm3, type Member } from '../../joinery/members/index.js';
-import { moveOutline, outlineArea, rectRing, subtract, type Outline, type Point } from '../../base/outlines/index.js';
+import { moveOutline, outlineArea, rectRing, subtract, turnedOver, type Outline } from '../../base/outlines/index.js';
 import type { CutPart, PartLayer, PartShape } from '../../making/parts/index.js';
 import { backHoldOf, holdPlaces } from './back-hold.js';
 import type { PartFacts } from './types.js';
@@ -65,10 +65,6 @@ const backPart = (facts: PartFacts): CutPart => {
     layers: [cutOut(widthMm, heightMm), ...layer('drill', [...holdHoles(facts), ...lead]), ...layer('mark', rows)],
   };
 };
-
-/** A drawing seen from behind: left is right, and rings still wind as they should. */
-const turnedOver = (outline: Outline, widthMm: number): Outline =>
-  outline.map((ring) => ring.map(([x, y]): Point => [widthMm - x, y]).reverse());
 
 /** Letters as film, or the mask that leaves them open; mirrored when they are worked from behind. */
 const filmOutline = (

@@ -140,7 +140,9 @@ const face = z
         seated: z
           .boolean()
           .optional()
-          .describe('In a groove all round, as deep as the seat of the face: of its own, or without a gap in that of the face. Else it stands on spacers.'),
+          .describe(
+            'In a groove all round, as deep as the seat of the face: of its own, or without a gap in that of the face. Else it stands on spacers.',
+          ),
       })
       .nullable()
       .optional()

@@ -42,6 +42,14 @@ const drawStrip = (tile: Tile, { runs, materials }: BoxResults, back: CutPart): 
   }
 };
 
+/** Where a block or an inner frame stands on the back, to be glued or screwed on by. */
+const drawBlock = (tile: Tile, { geometry: { block } }: BoxResults, back: CutPart): void => {
+  if (block === null) return;
+  const [x, y] = [block.x0 + back.widthMm / 2, block.y0 + back.heightMm / 2];
+  box(tile, x, y, block.x1 - block.x0, block.y1 - block.y0);
+  text(tile, 'stands here', x + 4, y + 4, 8);
+};
+
 const drawHoles = (tile: Tile, back: CutPart): void => {
   for (const { operation, shapes } of back.layers)
     if (operation === 'drill')
@@ -66,6 +74,7 @@ export const boxStripTemplate = (results: BoxResults): Template => {
     heightMm: back.heightMm,
     draw: (tile) => {
       box(tile, 0, 0, back.widthMm, back.heightMm);
+      drawBlock(tile, results, back);
       drawStrip(tile, results, back);
       drawHoles(tile, back);
     },

@@ -66,6 +66,10 @@ describe('what a frame gives to others and to the saw', () => {
     // Its inner frame: 552 wide.
     expect(lines.some(([[x1], [x2]]) => Math.abs(Math.abs(x2 - x1) - 552) < 1e-6)).toBe(true);
     expect(templatesOf(signEvaluatedCoarsely(tideTable, fonts))['mirror-template']).toBeUndefined();
+    // The back shows where it is glued on.
+    const back = drawn(templatesOf(signEvaluatedCoarsely(fittingMirror, fonts))['strip-template']!);
+    expect(back.words).toContain('stands here');
+    expect(back.lines.filter(([[x1], [x2]]) => Math.abs(Math.abs(x2 - x1) - 552) < 1e-6)).toHaveLength(2);
   });
 
   it('are feet at true size, their middle under that of the case', () => {

@@ -1,4 +1,4 @@
-import { moveOutline, outlineBounds, type Outline } from '../../base/outlines/index.js';
+import { moveOutline, outlineBounds, turnedOver, type Outline } from '../../base/outlines/index.js';
 import {
   box,
   dashed,
@@ -18,7 +18,7 @@ const one = (mm: number): string => `${Math.round(mm * 10) / 10}`;
 
 /** A mirror as it lies on its face, its lower left corner at (0, 0): left is right. */
 const seenFromBehind = (outline: Outline, widthMm: number, heightMm: number): Outline =>
-  moveOutline(outline, widthMm / 2, heightMm / 2).map((ring) => ring.map(([x, y]) => [widthMm - x, y] as const));
+  turnedOver(moveOutline(outline, widthMm / 2, heightMm / 2), widthMm);
 
 const drawOpenings = (tile: Tile, { lettering, geometry }: FrameResults): void => {
   for (const ring of seenFromBehind(lettering.outline, geometry.face.widthMm, geometry.face.heightMm))

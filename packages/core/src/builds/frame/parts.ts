@@ -1,5 +1,5 @@
 import type { Lettering } from '../../artwork/lettering/index.js';
-import { moveOutline } from '../../base/outlines/index.js';
+import { moveOutline, turnedOver } from '../../base/outlines/index.js';
 import type { BoughtPart, CutPart } from '../../making/parts/index.js';
 import type { OwnParts } from '../common/build.js';
 import { mirrorBought, mirrorWorkOf } from './mirror-work.js';
@@ -10,10 +10,7 @@ import type { FrameAssembly, ShowsDesign } from './schema.js';
 const mirrorPart = (part: CutPart, shows: ShowsDesign, { mirror }: FrameMaterials, { outline }: Lettering): CutPart => {
   const { widthMm, heightMm } = part;
   const { kind } = shows;
-  // Worked from behind: left is right, and rings still wind as they should.
-  const worked = moveOutline(outline, widthMm / 2, heightMm / 2).map((ring) =>
-    ring.map(([x, y]) => [widthMm - x, y] as const).reverse(),
-  );
+  const worked = turnedOver(moveOutline(outline, widthMm / 2, heightMm / 2), widthMm);
   return {
     ...part,
     name: kind === 'lit-mirror' ? 'Mirror' : 'Mirror tile',

@@ -2,15 +2,12 @@ import {
   distanceToOutline,
   moveOutline,
   outlineBounds,
+  turnedOver,
   type Outline,
   type Point,
   type Rect,
 } from '../../base/outlines/index.js';
 import type { PartLayer, PartShape } from '../../making/parts/index.js';
-
-/** A drawing seen from behind: left is right, and rings still wind as they should. */
-const turnedOver = (outline: Outline, widthMm: number): Outline =>
-  outline.map((ring) => ring.map(([x, y]): Point => [widthMm - x, y]).reverse());
 
 /** A letter, or a part of one, laid flat. */
 export interface FlatLetter {
