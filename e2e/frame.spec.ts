@@ -15,6 +15,8 @@ const newFrame = async (page: Page, shop: { readonly url: string }): Promise<voi
 };
 
 test('a print and a mirror tile are made from a new job, and go to the bench', async ({ page, shop }) => {
+  // Two packs on a machine that runs other tests beside it.
+  test.slow();
   await newFrame(page, shop);
   // Its picture is taken from a file, and shows in the light.
   await page.getByRole('link', { name: /^Artwork/ }).click();
@@ -55,6 +57,7 @@ test('a mirror with a lit band is made from a new job, here or by a glass shop, 
   page,
   shop,
 }) => {
+  test.slow();
   await newFrame(page, shop);
   await page.getByRole('link', { name: /^Artwork/ }).click();
   // A band all round, as wide as is typed.
