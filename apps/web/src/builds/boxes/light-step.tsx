@@ -46,11 +46,18 @@ const LayoutField = ({ layout }: { readonly layout: Layout }) => {
   const at = useFields<BoxAssembly>();
   const id = useId();
   const block = useDesignValue(at.case.block) ?? null;
+  const standing = (useOwnBox()?.geometry.block ?? null) !== null;
   return (
     <FieldRow
       id={id}
       label="Runs"
-      hint={block === null ? 'a block inside the case is set in the step Case' : undefined}
+      hint={
+        block !== null
+          ? undefined
+          : standing
+            ? 'an inner frame that follows the band'
+            : 'a block inside the case is set where its depth is'
+      }
     >
       <Choice
         id={id}

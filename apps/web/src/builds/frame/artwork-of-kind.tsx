@@ -9,5 +9,14 @@ export const ArtworkOfKind = ({ children }: { readonly children: ReactNode }) =>
   const kind = useDesignValue(useFields<FrameAssembly>().shows.kind);
   const place = useArtworkPlace();
   if (kind !== 'lit-mirror') return children;
-  return <ArtworkAt.Provider value={{ ...place, source: <></> }}>{children}</ArtworkAt.Provider>;
+  return (
+    <ArtworkAt.Provider
+      value={{
+        ...place,
+        source: <p className="text-[13px] text-soft">A lit mirror carries no letters: its band is what shines.</p>,
+      }}
+    >
+      {children}
+    </ArtworkAt.Provider>
+  );
 };

@@ -21,10 +21,9 @@ import { Choice } from '../../ui/choice';
 const hours = (value: number): string => `${value.toFixed(1)} h`;
 
 /** Both ways to come by a mirror in one line, each with its hours and its tries. */
-export const waysInWords = (here: MirrorWay, bought: MirrorWay | null, currency: string): string => {
+export const waysInWords = (here: MirrorWay, bought: MirrorWay, currency: string): string => {
   const price = (value: number): string => `${Math.round(value)} ${currency}`;
   const own = `Made here: ${price(here.price)} with ${hours(here.hours)} and ${here.tries.toFixed(2)} tries`;
-  if (bought === null) return `${own}. Ask a glass shop for its price to compare.`;
   const apart = Math.round(here.price - bought.price);
   const verdict =
     apart === 0
@@ -32,7 +31,8 @@ export const waysInWords = (here: MirrorWay, bought: MirrorWay | null, currency:
       : apart > 0
         ? `Bought in is ${apart} ${currency} cheaper.`
         : `Made here is ${-apart} ${currency} cheaper.`;
-  return `${own}; glass shop: ${price(bought.price)} with ${hours(bought.hours)}. ${verdict}`;
+  const shop = bought.guessed ? 'glass shop, typical price until it has been asked' : 'glass shop';
+  return `${own}; ${shop}: ${price(bought.price)} with ${hours(bought.hours)}. ${verdict}`;
 };
 
 /** Who makes the mirror, what of tries fails, what a glass shop asks; both compared. */

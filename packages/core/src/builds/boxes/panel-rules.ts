@@ -1,6 +1,6 @@
 import { set } from '../../document/design/index.js';
 import { opensWith } from '../../joinery/members/index.js';
-import { oneChange, type Remedy, type Rule } from '../../judging/findings/index.js';
+import { oneChange, type Rule } from '../../judging/findings/index.js';
 import { fieldsIn } from '../../judging/results/index.js';
 import { usualGroovePlayMm } from './geometry.js';
 import type { BoxResults } from './results.js';
@@ -60,13 +60,7 @@ export const faceSlipsOut: Rule<BoxResults> = ({ results }) => {
 
 const groovePlay = ({ assembly }: BoxResults): number => assembly.case.groovePlayMm ?? usualGroovePlayMm;
 
-const usualPlay = (results: BoxResults): Remedy =>
-  oneChange(
-    'usual-groove-play',
-    `${mm(usualGroovePlayMm)} play in the width of the groove`,
-    fieldsIn(results).case.groovePlayMm,
-    usualGroovePlayMm,
-  );
+const usualPlayLabel = `${mm(usualGroovePlayMm)} play in the width of the groove`;
 
 /** A sheet that is to slide in its groove, and sticks there. */
 export const faceCatches: Rule<BoxResults> = ({ results }) => {
@@ -88,7 +82,7 @@ export const faceCatches: Rule<BoxResults> = ({ results }) => {
       read: groovePlay,
       settled: (tried) => !catches(tried),
     },
-    remedies: [usualPlay(results)],
+    remedies: [oneChange('usual-groove-play', usualPlayLabel, fieldsIn(results).case.groovePlayMm, usualGroovePlayMm)],
   };
 };
 
@@ -111,7 +105,7 @@ export const faceRattles: Rule<BoxResults> = ({ results }) => {
       read: groovePlay,
       settled: (tried) => !inGroove(tried) || groovePlay(tried) <= mostRattleMm,
     },
-    remedies: [usualPlay(results)],
+    remedies: [oneChange('usual-groove-play', usualPlayLabel, fieldsIn(results).case.groovePlayMm, usualGroovePlayMm)],
   };
 };
 

@@ -183,3 +183,47 @@ describe('strip that looks out at the returns', () => {
     expect(all.kg).toBeGreaterThan(none.kg);
   });
 });
+
+describe('strip bent round a block', () => {
+  const block = { widthMm: 300, heightMm: 120, depthMm: 40, offsetXMm: 20, offsetYMm: -5 };
+  const bent = () =>
+    evaluated(
+      changed(
+        dispensary,
+        inAssembly({
+          'case.block': block,
+          'light.layout': 'block',
+          'light.facing': 'out',
+          'light.corners': 'bent',
+          'light.turnCount': 1,
+        }),
+      ),
+      fonts,
+    );
+
+  it('is one piece a turn, as long as the way round with its corners, cut at a mark', () => {
+    const { runs, materials } = bent();
+    const { heightMm, bendRadiusMm, cutPitchMm } = materials.strip;
+    const [wide, high] = [300 + 2 * heightMm, 120 + 2 * heightMm];
+    const round = 2 * (wide + high) - 8 * bendRadiusMm + 2 * Math.PI * bendRadiusMm;
+    const [piece, ...others] = runs.segments;
+    expect(others).toEqual([]);
+    expect(piece!.lengthMm).toBeLessThanOrEqual(round);
+    expect(piece!.lengthMm).toBeGreaterThan(round - cutPitchMm - 1);
+    expect(piece!.lengthMm / cutPitchMm).toBeCloseTo(Math.round(piece!.lengthMm / cutPitchMm), 9);
+  });
+
+  it('looks away from the middle of the block all the way, and keeps to its outside', () => {
+    const { runs, materials } = bent();
+    const { leds, ways } = runs;
+    const off = materials.strip.heightMm;
+    for (let led = 0; led < leds.count; led += 1) {
+      const [x, y] = [leds.x[led]! - 20, leds.y[led]! + 5];
+      expect(Math.abs(x)).toBeLessThanOrEqual(150 + off + 1e-6);
+      expect(Math.abs(y)).toBeLessThanOrEqual(60 + off + 1e-6);
+      const [lookX, lookY] = [ways!.looks[3 * led]!, ways!.looks[3 * led + 1]!];
+      expect(Math.hypot(lookX, lookY)).toBeCloseTo(1, 6);
+      expect(lookX * x + lookY * y).toBeGreaterThan(0);
+    }
+  });
+});

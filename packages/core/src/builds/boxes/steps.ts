@@ -12,6 +12,7 @@ import { joiningCaution, joiningWords, wiringSteps } from '../common/wiring-step
 /** A step; whether it is the sign’s is said at the end. */
 type Told = Omit<ToldStep, 'ofSign'> & Partial<Pick<ToldStep, 'ofSign'>>;
 
+const counted = (count: number, what: string): string => `${count} ${what}${count === 1 ? '' : 's'}`;
 const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
 
 const prepare = (facts: StepFacts): readonly Told[] => [
@@ -244,7 +245,7 @@ const wire = ({ runs, circuit, materials, brief }: StepFacts): readonly Told[] =
   {
     id: 'strip',
     phase: 'wire',
-    title: `Cut and lay ${runs.segments.length} segments of strip`,
+    title: `Cut and lay ${counted(runs.segments.length, 'segment')} of strip`,
     detail: `Cut on the marks only (every ${mm(materials.strip.cutPitchMm)}); number each segment; arrows as on the template. Test each before its backing comes off.`,
     minutes: 10 + 6 * runs.segments.length,
     waitMinutes: 0,
@@ -253,7 +254,7 @@ const wire = ({ runs, circuit, materials, brief }: StepFacts): readonly Told[] =
   {
     id: 'solder',
     phase: 'wire',
-    title: `Join ${circuit.chains.length} chain${circuit.chains.length === 1 ? '' : 's'}: ${circuit.wires.length} wires`,
+    title: `Join ${counted(circuit.chains.length, 'chain')}: ${counted(circuit.wires.length, 'wire')}`,
     detail: `Colours as in each chain below. ${joiningWords(circuit)}`,
     minutes: 8,
     waitMinutes: 0,

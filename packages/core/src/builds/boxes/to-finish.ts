@@ -16,6 +16,7 @@ export const boxToFinish = ({
 }: Omit<BoxResults, 'packing' | 'hang' | 'finishing'>): ToFinish => {
   const { members, inside } = geometry;
   const { returnBoard, backBoard, lining } = materials;
+  const shut = shutIn(assembly.case, materials.second);
   const outside: Surface = {
     id: 'outside',
     name: 'outside of the case',
@@ -23,9 +24,10 @@ export const boxToFinish = ({
     // Their outer sides with both edges.
     m2: sum(members.map(({ lengthMm, widthMm, thicknessMm }) => lengthMm * (widthMm + 2 * thicknessMm))) / 1e6,
     turned: false,
-    masked:
-      assembly.case.retention === 'groove'
-        ? 'the face in its groove, and the seat of the back'
+    masked: shut.face
+      ? 'the face in its groove, and the seat of the back'
+      : assembly.case.retention === 'groove'
+        ? 'the grooves, and the seat of the back'
         : 'the seats of face and back',
     showsGrain: returnBoard.showsGrain === true,
     comesFinished: false,
@@ -49,7 +51,6 @@ export const boxToFinish = ({
       ? [{ id: 'blocks', what: 'glue blocks', between: [wood, 'wood'] as const, mm: 4 * blockMm, fine: false }]
       : []),
   ];
-  const shut = shutIn(assembly.case, materials.second);
   return {
     surfaces: [outside, ...liningSurface(lining, insideM2, backBoard.stuff)],
     bonds,

@@ -242,6 +242,10 @@ describe('how a mirror is come by', () => {
     expect(minutes(risky)).toBe(2 * minutes(sure));
     const sent = made({ by: 'glass-shop', quote: 148 });
     expect(sent.bought.find(({ id }) => id === 'mirror-bought')?.unitPrice).toBe(148);
+    // Nobody asked yet is not for nothing.
+    const unasked = made({ by: 'glass-shop' }).bought.find(({ id }) => id === 'mirror-bought');
+    expect(unasked?.unitPrice).toBeGreaterThan(100);
+    expect(unasked?.name).toContain('typical price');
     expect(sent.packing.sheets.some(({ materialId }) => materialId === 'mirror-glass-4')).toBe(false);
     expect(sure.packing.sheets.some(({ materialId }) => materialId === 'mirror-glass-4')).toBe(true);
     // It weighs the same, wherever it is made, and its drawing is in the pack.

@@ -34,13 +34,13 @@ const mirrorSteps = (
         title: `Order the mirror ${size} from a glass shop`,
         detail:
           'Send its drawing along: outline, edges ground and polished, and, seen from behind, where its silver is off and the glass frosted.',
-        minutes,
+        minutes: minutes.cut,
         ...caution,
       },
       lettering: {
         title: 'Look the mirror over when it comes',
         detail: `Against the drawing from behind; ${diagonals} Light behind it shows pinholes in what is left of the silver. No glue and no tape on what is frosted: it shows.`,
-        minutes: 10,
+        minutes: minutes.worked,
         ...caution,
       },
     };
@@ -48,6 +48,7 @@ const mirrorSteps = (
     face: {
       title: `Cut the mirror ${size}, its edges ground and polished`,
       detail: `${mirror?.stuff === 'glass' ? 'Score once, with oil, and break over an edge; grind wet' : 'Saw it with a fine blade, its film on; scrape and polish the edges'}. Then ${diagonals}`,
+      minutes: minutes.cut,
       ...caution,
     },
     lettering: {
@@ -56,7 +57,7 @@ const mirrorSteps = (
           ? 'Frost the band from behind'
           : `Take the silver off behind ${letterCount} letters`,
       detail: `Mask the back, cut the mask by the mirrored drawing, take paint and silver off, frost what is bare. Try it on an offcut of the same mirror first; ${Math.round(100 * work.failShare)} % of tries are counted as lost. No glue and no tape on what is frosted: it shows.`,
-      minutes,
+      minutes: minutes.worked,
       ...caution,
     },
   };
@@ -87,7 +88,7 @@ const ownSteps = (
       ? {
           block: {
             title: 'Make the inner frame',
-            detail: `${mm(block.x1 - block.x0)} × ${mm(block.y1 - block.y0)} over all, ${mm(block.heightMm)} high; glue it to the back, square and in the middle, line it white outside, and lay pads of ${padMm} mm on it for the mirror to rest on.`,
+            detail: `${mm(block.x1 - block.x0)} × ${mm(block.y1 - block.y0)} over all, ${mm(block.heightMm)} high; glue it to the back, square and in the middle, line it white outside, and lay pads of ${padMm} mm on it for what lies before it to rest on.`,
           },
         }
       : {}),
@@ -133,7 +134,7 @@ const glueMirror = (
       id: 'glue-mirror',
       phase: 'assemble',
       title: 'Glue the mirror on the frame',
-      detail: `A bead all round, ${mm(beadAtMm(facts))} from the edge of the mirror and ${beadWideMm} mm wide once pressed, none nearer to what is frosted; gaps of a finger at the lower edge let it breathe.${glueWords(finishing, 'mirror')} Press it down with ${clampCount(facts)} padded clamps, none on the glass alone; both diagonals ${mm(Math.hypot(face.widthMm, face.heightMm))} before it sets.`,
+      detail: `${facts.materials.second === null ? '' : 'The diffuser goes in first, on its pads. '}A bead all round, ${mm(beadAtMm(facts))} from the edge of the mirror and ${beadWideMm} mm wide once pressed, none nearer to what is frosted; gaps of a finger at the lower edge let it breathe.${glueWords(finishing, 'mirror')} Press it down with ${clampCount(facts)} padded clamps, none on the glass alone; both diagonals ${mm(Math.hypot(face.widthMm, face.heightMm))} before it sets.`,
       minutes: 30,
       waitMinutes: clampMinutes(finishing, 'mirror', 720),
       caution: `${facts.materials.mirror?.stuff === 'glass' ? `${glassCaution} ` : ''}Neutral glue alone: what smells of vinegar eats the silver.`,

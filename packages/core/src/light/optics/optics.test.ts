@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import type { Scatter } from '../../document/catalogue/index.js';
-import { lobeNorm, stackOf, viewThrough, xK1, type Layer } from './index.js';
+import { lobeNorm, partlyCovered, stackOf, viewThrough, xK1, type Layer } from './index.js';
 
 const every: Scatter = { kind: 'lambertian' };
 const lobe = (sigmaDeg: number, hazeShare = 1): Scatter => ({ kind: 'lobe', sigmaDeg, hazeShare });
@@ -129,6 +129,29 @@ describe('what a viewer sees through a stack', () => {
     const widthMm = (20 * 8 * Math.PI) / 180;
     const { transfer } = viewThrough(stack, 60).blur!;
     for (const f of [0, 0.01, 0.05]) expect(transfer(f)).toBeCloseTo(Math.exp(-2 * (Math.PI * f * widthMm) ** 2), 12);
+  });
+});
+
+describe('a stack that is partly covered', () => {
+  const stack = stackOf([layer(0.6, 0.3, every), layer(0.9, 0.05, every)], 0);
+
+  it('is the mean of open and covered by area, and passes the same where it is open', () => {
+    // Covered: 0.3 of the first, and what it passes there and back off the cover, light between both counted.
+    const covered = 0.3 + (0.6 ** 2 * 0.4) / (1 - 0.3 * 0.4);
+    for (const open of [0, 0.25, 1]) {
+      const half = partlyCovered(stack, open, 0.4);
+      expect(half.innerReflectance).toBeCloseTo(open * stack.innerReflectance + (1 - open) * covered, 12);
+      expect(half.transmittance).toBe(stack.transmittance);
+      expect(half.openShare).toBe(open);
+    }
+  });
+
+  it('never gives more than comes in, whatever the share', () => {
+    for (const asked of [-1, 0, 0.1, 0.5, 0.9, 1, 7]) {
+      const { innerReflectance, transmittance, openShare } = partlyCovered(stack, asked, 0.95);
+      expect(innerReflectance + transmittance * openShare).toBeLessThanOrEqual(1);
+      expect(openShare).toBe(Math.min(1, Math.max(0, asked)));
+    }
   });
 });
 

@@ -54,7 +54,7 @@ const sawn = ({ cleat, feet, onReturns, fixings }: Hang): readonly ToldStep[] =>
           'cut',
           'feet',
           `Cut two feet ${mm(feet.depthMm)} long`,
-          'Round their upper ends; screw them on from below once the case is finished.',
+          'Round their upper ends where they stand out from under the case; screw them on from below once it is finished.',
           12,
           null,
         ),

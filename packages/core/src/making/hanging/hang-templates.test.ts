@@ -20,7 +20,7 @@ describe('templates of what is sawn for hanging', () => {
   });
 
   it('rounds a foot above and leaves it flat below', () => {
-    const foot = footOutline(98, 30);
+    const foot = footOutline(98, 30, 20);
     const radius = 12;
     // A quarter round by eight chords.
     const quarter = 4 * radius ** 2 * Math.sin(Math.PI / 16);
@@ -29,6 +29,11 @@ describe('templates of what is sawn for hanging', () => {
       [0, 0],
       [98, 0],
     ]);
+  });
+
+  it('leaves a foot square that ends under its case', () => {
+    expect(area(footOutline(98, 30, 0))).toBeCloseTo(98 * 30, 9);
+    expect(area(footOutline(98, 30, -4))).toBeCloseTo(98 * 30, 9);
   });
 
   it('takes the largest usual scale at which a drawing fits on its page', () => {

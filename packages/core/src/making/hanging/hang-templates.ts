@@ -1,5 +1,5 @@
 import type { Point } from '../../base/outlines/index.js';
-import { box, circle, dashed, faint, measured, polyline, signal, text, type Template } from '../templates/index.js';
+import { box, dashed, faint, measured, polyline, signal, text, type Template } from '../templates/index.js';
 import { riseOf } from './cleat.js';
 import { footHighMm, footScrewsAt } from './hang-parts.js';
 import type { Cleat, Feet, Hang, HungBody } from './types.js';
@@ -63,13 +63,13 @@ const cleatTemplate = (name: string, cleat: Cleat): Template => {
   };
 };
 
-/** Upper corners of a foot are rounded by so much of its height. */
+/** Upper corners of a foot are rounded by so much of its height, and by no more than what stands out from under the case. */
 const roundShare = 0.4;
 const quarterSteps = 8;
 
-/** A foot from its side, its upper corners rounded: from (0, 0), clockwise from the lower left. */
-export const footOutline = (depthMm: number, highMm: number): readonly Point[] => {
-  const radius = Math.min(roundShare * highMm, depthMm / 2);
+/** A foot from its side, its upper corners rounded where they stand out: from (0, 0), clockwise from the lower left. */
+export const footOutline = (depthMm: number, highMm: number, standsOutMm: number): readonly Point[] => {
+  const radius = Math.max(0, Math.min(roundShare * highMm, standsOutMm));
   const corner = (x: number, from: number): readonly Point[] =>
     Array.from({ length: quarterSteps + 1 }, (_, step) => {
       const turn = from - ((Math.PI / 2) * step) / quarterSteps;
@@ -92,13 +92,14 @@ const feetTemplate = (name: string, { depthMm }: Feet, body: HungBody): Template
       const top = aroundMm + footHighMm;
       polyline(
         tile,
-        footOutline(depthMm, footHighMm).map(([x, y]) => [x + left, y + aroundMm]),
+        footOutline(depthMm, footHighMm, (depthMm - body.depthMm) / 2).map(([x, y]) => [x + left, y + aroundMm]),
         true,
       );
       box(tile, bodyLeft, top, body.depthMm, standsMm, faint);
       text(tile, 'case, its rear to the left', bodyLeft + 3, top + 10, 8, faint);
       dashed(tile, left + depthMm / 2, aroundMm - 8, left + depthMm / 2, top + standsMm, signal);
-      for (const at of footScrewsAt(body)) circle(tile, bodyLeft + at, top, 4);
+      // Screws from below, seen from the side.
+      for (const at of footScrewsAt(body)) dashed(tile, bodyLeft + at, aroundMm, bodyLeft + at, top + 12);
       measured(tile, [left, aroundMm - 6], [left + depthMm, aroundMm - 6], one(depthMm));
     },
   };
