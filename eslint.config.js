@@ -7,10 +7,11 @@ const registry = readFileSync(new URL('packages/core/src/builds/registry.ts', im
 const buildNames = [...registry.matchAll(/from '\.\/([^/]+)\/index\.js'/g)].map(([, folder]) => folder);
 if (buildNames.length === 0) throw new Error('no build is found in the registry');
 const anyOf = (names) => `/^(${names.join('|')})$/`;
-const oneOf = anyOf(buildNames);
 /** Words of joinery that are names of builds as well: what wood has in it. */
 const joineryWords = ['groove'];
-const oneOfInJoinery = anyOf(buildNames.filter((name) => !joineryWords.includes(name)));
+/** Drawings, parts, films and coats have layers: as a field the word names no build, as a value it does. */
+const ordinaryFields = ['layers'];
+const without = (names, words) => names.filter((name) => !words.includes(name));
 /** A component that takes a whole store renders anew at every change of any part of it. */
 const wholeStore = {
   selector:
@@ -23,8 +24,15 @@ const whatBuildsTell = 'What differs between builds stands in their folders; ask
 const namesNoBuild = (names) => [
   'error',
   wholeStore,
-  { selector: `Literal[value=${names}]`, message: `A build is named. ${whatBuildsTell}` },
-  { selector: `Property > Identifier.key[name=${names}]`, message: `A build is named. ${whatBuildsTell}` },
+  {
+    // The type of a field may be asked for by its name.
+    selector: `:not(TSIndexedAccessType > TSLiteralType) > Literal[value=${anyOf(names)}]`,
+    message: `A build is named. ${whatBuildsTell}`,
+  },
+  {
+    selector: `Property > Identifier.key[name=${anyOf(without(names, ordinaryFields))}]`,
+    message: `A build is named. ${whatBuildsTell}`,
+  },
   {
     selector:
       "BinaryExpression[operator='in']:matches([right.name=/^(glow|own|results|materials|geometry|assembly|evaluation)$/], [right.property.name=/^(glow|results|materials|geometry|assembly|evaluation)$/])",
@@ -59,12 +67,12 @@ export default tseslint.config(
   {
     files: ['packages/**/*.ts', 'apps/**/*.ts', 'apps/**/*.tsx'],
     ignores: ['**/builds/**', '**/testing/**', '**/*.test.ts', '**/*.test.tsx'],
-    rules: { 'no-restricted-syntax': namesNoBuild(oneOf) },
+    rules: { 'no-restricted-syntax': namesNoBuild(buildNames) },
   },
   {
     files: ['packages/core/src/joinery/**/*.ts'],
     ignores: ['**/*.test.ts'],
-    rules: { 'no-restricted-syntax': namesNoBuild(oneOfInJoinery) },
+    rules: { 'no-restricted-syntax': namesNoBuild(without(buildNames, joineryWords)) },
   },
   {
     files: ['apps/web/src/builds/**/*.tsx'],

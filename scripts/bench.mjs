@@ -360,12 +360,54 @@ const lineLines = async ({ core, glow, fonts }) => {
   say(`  with all findings and figures      ${whole.toFixed(0)} ms`);
 };
 
+/** Five sheets lit again at another level, and with one of them moved; the light by itself, and all that goes with it. */
+const sceneLines = async ({ core, fonts }) => {
+  const { lightScene, layNet } = await import(inRoot('packages/core/dist/light/layers/index.js'));
+  const { litPlanes } = await import(inRoot('packages/core/dist/builds/layers/planes.js'));
+  const { emittersOf, previewGrid, colourOf } = await import(inRoot('packages/core/dist/light/glow/index.js'));
+  const { sceneLimits } = await import(inRoot('packages/core/dist/builds/layers/glow.js'));
+  const base = core.demoDesigns['reed-bed'];
+  const [assembly] = base.assemblies;
+  const evaluator = core.createEvaluator(core.shippedCatalogue, fonts);
+  const evaluated = (design) => {
+    const result = evaluator.evaluate(design);
+    if (!result.ok) throw new Error(result.problems[0].message);
+    return result.value;
+  };
+  const [own] = evaluated(base).assemblies;
+  const { planes, net } = litPlanes(own.scene, assembly.scene, own.geometry, own.materials, previewGrid);
+  const { lumensPerM } = colourOf(base.brief.light, own.materials.strip);
+  const lamps = emittersOf(
+    own.runs,
+    lumensPerM / own.materials.strip.ledsPerM,
+    own.share.fluxShare,
+    own.distribution,
+    false,
+  );
+  const limits = sceneLimits(previewGrid);
+  const relit = timed(() => lightScene(planes, lamps, limits, net));
+  const anew = timed(() => lightScene(planes, lamps, limits, layNet(planes, limits.patchLongSide)));
+  const leveled = timed((round) => evaluated({ ...base, power: { ...base.power, level: 0.3 + 0.01 * (round % 60) } }));
+  const moved = timed((round) => {
+    const sheets = assembly.scene.sheets.map((sheet, at) =>
+      at === 2 ? { ...sheet, heightMm: 33 + (round % 5) / 2 } : sheet,
+    );
+    evaluated({ ...base, assemblies: [{ ...assembly, scene: { ...assembly.scene, sheets } }] });
+  });
+  say(`\nfive layered sheets of 600 × 300 mm, ${own.runs.leds.count} LEDs`);
+  say(`  their light at another level       ${relit.toFixed(0)} ms`);
+  say(`  their light, one of them moved     ${rated(anew, 150, 'ms', 'less')}`);
+  say(`  all findings at another level      ${leveled.toFixed(0)} ms`);
+  say(`  all findings, one sheet moved      ${moved.toFixed(0)} ms`);
+};
+
 const parts = {
   circuit: circuitLines,
   preview: previewLines,
   large: largeLines,
   sheet: () => sheetLines({ timed, rated }),
   lines: lineLines,
+  scene: sceneLines,
   tracing: tracingLines,
   artwork: artworkLines,
   demos: demoLines,

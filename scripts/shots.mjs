@@ -200,6 +200,8 @@ const guidePictures = [
   ['edge-lit', 'Quiet room'],
   ['groove', 'late soup'],
   ['frame', 'Tide table'],
+  ['layers', 'Reed bed'],
+  ['stacked', 'Smoke house'],
 ].flatMap(([build, name]) => ['face', 'case'].map((place) => [`${build}-${place}`, name, place]));
 
 const only = process.argv.slice(2);

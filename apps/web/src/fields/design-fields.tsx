@@ -119,7 +119,7 @@ export const ChoiceField = ({
   const value = String(stored ?? otherwise);
   const known = choices.some((choice) => choice.value === value);
   return (
-    <FieldRow id={id} label={label} hint={hint} stacked={wide}>
+    <FieldRow id={id} label={label} hint={hint} below={wide}>
       <Choice
         id={id}
         describedBy={helpId(id)}
@@ -137,7 +137,7 @@ export const WordsField = ({ label, field, hint }: FieldProps<string | undefined
   const id = useId();
   const value = useDesignValue(field) as string;
   return (
-    <FieldRow id={id} label={label} hint={hint} stacked>
+    <FieldRow id={id} label={label} hint={hint} below>
       <textarea
         id={id}
         rows={2}

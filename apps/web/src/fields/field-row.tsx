@@ -8,14 +8,14 @@ interface FieldRowProps {
   readonly hint?: ReactNode;
   readonly problem?: string | null;
   readonly children: ReactNode;
-  readonly stacked?: boolean;
+  readonly below?: boolean;
 }
 
 /** A label, its field, what follows from it, and what is wrong with it. */
-export const FieldRow = ({ id, label, hint, problem = null, children, stacked = false }: FieldRowProps) => (
+export const FieldRow = ({ id, label, hint, problem = null, children, below = false }: FieldRowProps) => (
   <WithHelp id={id} label={label}>
     <div className="py-1">
-      <div className={stacked ? 'flex flex-col gap-1' : 'flex items-center justify-between gap-3'}>
+      <div className={below ? 'flex flex-col gap-1' : 'flex items-center justify-between gap-3'}>
         <label htmlFor={id}>{label}</label>
         {children}
       </div>

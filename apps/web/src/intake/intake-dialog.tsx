@@ -189,7 +189,7 @@ export const IntakeDialog = ({ file, onUse, onClose }: IntakeDialogProps) => {
               id="intake-true"
               label={`${marks.length === 2 ? 'The marked length' : 'Its width'}, ${show(drawn)}, is truly`}
               problem={wrong ?? null}
-              stacked
+              below
             >
               <input
                 id="intake-true"

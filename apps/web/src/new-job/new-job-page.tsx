@@ -158,7 +158,7 @@ export const NewJobPage = () => {
           <BuildChoice chosen={form.build} onChoose={choose} />
           <fieldset className="mb-4">
             <legend className="mb-1 font-bold">What does it say?</legend>
-            <FieldRow id="says" label="The sign says" problem={problems.text ?? null} stacked>
+            <FieldRow id="says" label="The sign says" problem={problems.text ?? null} below>
               <textarea
                 id="says"
                 rows={2}

@@ -36,6 +36,7 @@ const sectionsOf = ({
   faces,
   panes,
   covers,
+  spacers,
   coatings,
   boards,
   linings,
@@ -92,6 +93,16 @@ const sectionsOf = ({
         silver === undefined ? '–' : percent(silver),
         `${sheetWidthMm} × ${sheetHeightMm} mm`,
         price(each, 'sheet'),
+      ]),
+    },
+    {
+      title: 'Spacers',
+      columns: ['name', 'adds', 'across', 'price'],
+      rows: spacers.map(({ name, heightMm, widthMm, price: each }) => [
+        name,
+        `${heightMm} mm`,
+        `${widthMm} mm`,
+        price(each, 'piece'),
       ]),
     },
     {

@@ -59,6 +59,7 @@ export const SectionDepth = ({
   const [rightX] = onSlice(drawing, 0, drawing.lowMm);
   const [, faceInner] = onSlice(drawing, fromZ + mm, 0);
   const [, backInner] = onSlice(drawing, fromZ, 0);
+  const [, underY] = onSlice(drawing, drawing.rearZMm, 0);
   return (
     <>
       <g className="figure fill-ink stroke-ink" fontSize={13}>
@@ -77,7 +78,7 @@ export const SectionDepth = ({
         </text>
       </g>
       <g fontSize={12} className="fill-soft">
-        <text x={drawing.left - 8} y={(faceInner + backInner) / 2} textAnchor="end">
+        <text x={drawing.left} y={underY + 15}>
           top
         </text>
       </g>

@@ -1,13 +1,13 @@
 import { buildOf, hungSection, formatLength, pathOf, type AssemblyEvaluation, type SliceDepth } from '@vitrum/core';
-import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { changeDesign } from '../document/document-store';
-import { useGesture } from '../document/use-gesture';
+import { useMemo, useRef, useState } from 'react';
+import { pageOf } from '../builds';
 import { useDesignValue } from '../fields/design-fields';
 import { useOwn } from '../evaluation/own';
 import { useEvaluation } from '../evaluation/evaluation-store';
 import { useView } from '../view/view-store';
 import { lightCones, luminanceProfile, onSlice, sliceDrawing, type SliceDrawing } from './slice-drawing';
 import { SectionDepth, SectionShapes } from './section-shapes';
+import { useSliceDrag } from './use-slice-drag';
 import { useSize } from '../job/use-size';
 import { useParts } from '../view/use-parts';
 
@@ -27,43 +27,22 @@ interface DepthHandleProps {
  * Shift; Escape lets go.
  */
 const DepthHandle = ({ drawing, handle, hold }: DepthHandleProps) => {
-  const gesture = useGesture();
-  const begun = useRef({ y: 0, depth: 0, scale: 1 });
-  // From the document, not from the evaluation, which may be a step behind quick keys.
   const path = pathOf(handle.field);
   const depth = useDesignValue(handle.field) ?? handle.mm;
   const unit = useView((view) => view.unit);
   const { at, stepMm = 1 } = handle;
   const [x, y] =
     at === undefined ? onSlice(drawing, drawing.section.rearZMm / 2, 0) : onSlice(drawing, at.fromZMm + depth, at.yMm);
-  // Down on the screen is toward the rear.
-  const way = at === undefined ? 1 : -1;
-  const letGo = (how: 'end' | 'cancel'): void => {
-    gesture.letGo(how);
-    hold(null);
-  };
-  const onPointerDown = (event: PointerEvent<SVGGElement>): void => {
-    event.currentTarget.setPointerCapture(event.pointerId);
-    begun.current = { y: event.clientY, depth, scale: drawing.scale };
-    gesture.begin();
-    hold(drawing.scale);
-  };
-  const onPointerMove = (event: PointerEvent): void => {
-    const { y: fromY, depth: fromDepth, scale } = begun.current;
-    gesture.change([{ path, value: heldAt(fromDepth + (way * (event.clientY - fromY)) / scale, handle) }]);
-  };
-  const onKeyDown = (event: KeyboardEvent): void => {
-    if (event.key === 'Escape' && gesture.isOpen()) return letGo('cancel');
-    const step =
-      event.key === 'ArrowDown' || event.key === 'ArrowRight'
-        ? 1
-        : event.key === 'ArrowUp' || event.key === 'ArrowLeft'
-          ? -1
-          : 0;
-    if (step === 0) return;
-    event.preventDefault();
-    changeDesign([{ path, value: heldAt(depth + way * step * stepMm * (event.shiftKey ? 10 : 1), handle) }]);
-  };
+  const drag = useSliceDrag({
+    drawing,
+    path,
+    mm: depth,
+    // Down on the screen is toward the rear.
+    way: at === undefined ? 1 : -1,
+    stepMm,
+    held: (mm) => heldAt(mm, handle),
+    hold,
+  });
   return (
     <g
       role="slider"
@@ -76,11 +55,7 @@ const DepthHandle = ({ drawing, handle, hold }: DepthHandleProps) => {
       aria-valuetext={formatLength(depth, unit)}
       data-testid="depth-handle"
       className="cursor-ns-resize touch-none"
-      onPointerDown={onPointerDown}
-      onPointerMove={onPointerMove}
-      onPointerUp={() => letGo('end')}
-      onPointerCancel={() => letGo('cancel')}
-      onKeyDown={onKeyDown}
+      {...drag}
     >
       {at === undefined ? (
         <rect x={x - 34} y={y - 9} width={68} height={18} rx={3} className="fill-ink" />
@@ -115,6 +90,7 @@ const Drawing = ({ own }: { readonly own: AssemblyEvaluation }) => {
   const drawing = sliceDrawing(section, size, held);
   const profile = luminanceProfile(drawing, own, xMm);
   const handle = build.depth(own);
+  const { SliceHandles } = pageOf(own);
   const place = findings.find(
     ({ id, where, assembly }) => id === shownFinding && where?.view === 'slice' && assembly === own.index,
   )?.where;
@@ -160,6 +136,7 @@ const Drawing = ({ own }: { readonly own: AssemblyEvaluation }) => {
         </text>
         <SectionDepth drawing={drawing} own={own} />
         <DepthHandle drawing={drawing} handle={handle} hold={hold} />
+        {SliceHandles !== undefined && <SliceHandles own={own} drawing={drawing} hold={hold} />}
       </svg>
     </div>
   );

@@ -39,13 +39,16 @@ export { beadWideMm } from './frame/glued-mirror.js';
 export { bandChange, bandLight, hasInnerFrame } from './frame/inner-frame.js';
 export { toKind } from './frame/kinds.js';
 export { mirrorWays, mirrorWorkOf, usualMirrorWork, type MirrorWay, type MirrorWork } from './frame/mirror-work.js';
-export {
-  mostPixels,
-  type FrameAssembly,
-  type FrameKind,
-  type PictureDesign,
-  type ShowsDesign,
-} from './frame/schema.js';
+export { type FrameAssembly, type FrameKind, type ShowsDesign } from './frame/schema.js';
+export { usualBorderMm } from './layers/outlines.js';
+export { pileWords } from './layers/parts.js';
+export type { LayersResults } from './layers/results.js';
+export { usualViewDeg, type StandingSheet } from './layers/scene.js';
+export { mostSheets, type LayersAssembly, type SceneDesign, type SheetDesign } from './layers/schema.js';
+export { loopHeights } from './stacked/runs.js';
+export type { StackedResults } from './stacked/results.js';
+export { mostRings, usualFromWallMm, type PlatesDesign, type StackedAssembly } from './stacked/schema.js';
+export { mostPixels, type PictureDesign } from './common/picture-schema.js';
 export type { HaloResults } from './halo/results.js';
 export type { HaloAssembly } from './halo/schema.js';
 export type { FaceLitResults } from './face-lit/results.js';

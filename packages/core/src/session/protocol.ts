@@ -1,4 +1,11 @@
-import type { DrawingFile, IntakeOptions, TakenDrawing, TakenLines } from '../artwork/intake/index.js';
+import type {
+  DrawingFile,
+  IntakeOptions,
+  LayerOptions,
+  TakenDrawing,
+  TakenLayers,
+  TakenLines,
+} from '../artwork/intake/index.js';
 import type { Catalogue } from '../document/catalogue/index.js';
 import type { Design } from '../sign/design/index.js';
 import type { Evaluation } from '../sign/evaluate/index.js';
@@ -42,6 +49,8 @@ export type SessionRequest =
   | { readonly kind: 'take'; readonly id: number; readonly file: DrawingFile; readonly options: IntakeOptions }
   /** The strokes of a drawing file as lines. */
   | { readonly kind: 'take-lines'; readonly id: number; readonly file: DrawingFile; readonly options: IntakeOptions }
+  /** Its layers, each as an outline. */
+  | { readonly kind: 'take-layers'; readonly id: number; readonly file: DrawingFile; readonly options: LayerOptions }
   | { readonly kind: 'cancel'; readonly id: number };
 
 /** What comes back, under the request’s id. */
@@ -60,6 +69,7 @@ export type SessionReply =
   | { readonly kind: 'compared'; readonly id: number; readonly ways: readonly ComparedWay[]; readonly done: boolean }
   | { readonly kind: 'taken'; readonly id: number; readonly drawing: TakenDrawing }
   | { readonly kind: 'lines-taken'; readonly id: number; readonly taken: TakenLines }
+  | { readonly kind: 'layers-taken'; readonly id: number; readonly taken: TakenLayers }
   | { readonly kind: 'cancelled'; readonly id: number }
   /** The input was wrong. */
   | { readonly kind: 'refused'; readonly id: number; readonly problems: readonly Problem[] }

@@ -37,6 +37,16 @@ export const runTake = async ({ post }: Pick<Run, 'post'>, { id, file, options }
   post(taken.ok ? { kind: 'taken', id, drawing: taken.value } : { kind: 'refused', id, problems: taken.problems });
 };
 
+/** A drawing file layer by layer. */
+export const runTakeLayers = async (
+  { post }: Pick<Run, 'post'>,
+  { id, file, options }: Asked<'take-layers'>,
+): Promise<void> => {
+  const { takeLayers } = await drawingsIn();
+  const taken = takeLayers(file, options);
+  post(taken.ok ? { kind: 'layers-taken', id, taken: taken.value } : { kind: 'refused', id, problems: taken.problems });
+};
+
 /** The strokes of a drawing file as lines. */
 export const runTakeLines = async (
   { post }: Pick<Run, 'post'>,

@@ -1,13 +1,13 @@
 import { createEvaluator } from '../sign/evaluate/index.js';
 import type { SessionReply, SessionRequest } from './protocol.js';
 import { runEvaluate } from './run-evaluate.js';
-import { runMaps, runPack, runTake, runTakeLines } from './run-files.js';
+import { runMaps, runPack, runTake, runTakeLayers, runTakeLines } from './run-files.js';
 import { runChoose, runCompare, runSolve, runSweep, runTrace } from './run-searches.js';
 import type { Opened, Run, SessionHost } from './turns.js';
 
 export type { SessionHost } from './turns.js';
 
-type Working = Exclude<SessionRequest, { readonly kind: 'open' | 'cancel' | 'take' | 'take-lines' }>;
+type Working = Exclude<SessionRequest, { readonly kind: 'open' | 'cancel' | 'take' | 'take-lines' | 'take-layers' }>;
 
 const work = (run: Run, request: Working): Promise<void> => {
   switch (request.kind) {
@@ -47,6 +47,7 @@ export const createSession = (host: SessionHost) => {
     if (request.kind === 'cancel') cancelled.add(id);
     else if (request.kind === 'take') await runTake(host, request);
     else if (request.kind === 'take-lines') await runTakeLines(host, request);
+    else if (request.kind === 'take-layers') await runTakeLayers(host, request);
     else if (request.kind === 'open') {
       opened = { catalogue: request.catalogue, evaluator: createEvaluator(request.catalogue, host.fonts) };
       post({ kind: 'opened', id });

@@ -6,6 +6,8 @@ import type {
   BoxResultsOf,
   FaceLitResults,
   FrameResults,
+  LayersAssembly,
+  LayersResults,
   HaloResults,
   GrooveResults,
   PanelResults,
@@ -17,6 +19,8 @@ import type {
   GrooveAssembly,
   HaloAssembly,
   LightboxAssembly,
+  StackedAssembly,
+  StackedResults,
 } from '../builds/index.js';
 import type { Result } from '../base/result.js';
 import type { AnyDesign, DesignChange, DesignOf } from '../document/design/index.js';
@@ -32,6 +36,8 @@ type FaceLitDesign = DesignOf<FaceLitAssembly>;
 type EdgeLitDesign = DesignOf<EdgeLitAssembly>;
 type GrooveDesign = DesignOf<GrooveAssembly>;
 type FrameDesign = DesignOf<FrameAssembly>;
+type LayersDesign = DesignOf<LayersAssembly>;
+type StackedDesign = DesignOf<StackedAssembly>;
 
 const packages = createRequire(import.meta.url);
 
@@ -101,7 +107,11 @@ type SingleOf<Given> = Given extends LightboxDesign
           ? Single<GrooveResults>
           : Given extends FrameDesign
             ? Single<FrameResults>
-            : Single<AssemblyResults>;
+            : Given extends LayersDesign
+              ? Single<LayersResults>
+              : Given extends StackedDesign
+                ? Single<StackedResults>
+                : Single<AssemblyResults>;
 
 /** The one assembly of an evaluation with what the sign shares; fails the test when the design was refused. */
 export const single = <Given>(result: Result<Evaluation>): SingleOf<Given> => {
@@ -152,6 +162,10 @@ export const tern: FaceLitDesign = demoDesigns.tern;
 export const quietRoom: EdgeLitDesign = demoDesigns['quiet-room'];
 
 /** The counter’s lines in a board. */
+/** The clinic’s layered scene. */
+export const reedBed: LayersDesign = demoDesigns['reed-bed'];
+/** The smoke house’s stacked plates. */
+export const smokeHouse: StackedDesign = demoDesigns['smoke-house'];
 export const tideTable: FrameDesign = demoDesigns['tide-table'];
 export const fittingMirror: FrameDesign = demoDesigns['fitting-mirror'];
 export const brimTile: FrameDesign = demoDesigns['brim-tile'];

@@ -13,6 +13,22 @@ export const findingOn = (design: AnyDesign, fonts: FontBook, rule: string): Fin
   return result.value.findings.find((found) => found.rule === rule) ?? null;
 };
 
+/** Whether a rule is silent once the named fix of what it found has been taken. Fails where no such fix is offered. */
+const goneBy = (design: AnyDesign, fonts: FontBook, { rule, fixes }: Finding, fixId: string): boolean => {
+  const fix = fixes.find(({ id }) => id === fixId);
+  if (fix === undefined) throw new Error(`${rule} offers ${fixes.map(({ id }) => id).join(', ')}, not ${fixId}`);
+  const changed = applyChange(design as unknown as Design, fix.change);
+  if (!changed.ok) throw new Error(`${fixId} makes no sign`);
+  const after = createEvaluator(shippedCatalogue, fonts, coarse).evaluate(changed.value);
+  return after.ok && !after.value.findings.some((found) => found.rule === rule);
+};
+
+const foundOn = (design: AnyDesign, fonts: FontBook, rule: string): Finding => {
+  const finding = findingOn(design, fonts, rule);
+  if (finding === null) throw new Error(`${rule} is not found`);
+  return finding;
+};
+
 /**
  * What a rule finds on a design, once the named fix of it has been taken and the rule asked again: the finding, and whether
  * it is gone. Fails where nothing is found, or no such fix is offered.
@@ -23,13 +39,17 @@ export const mendedBy = (
   rule: string,
   fixId: string,
 ): { readonly finding: Finding; readonly gone: boolean } => {
-  const finding = findingOn(design, fonts, rule);
-  if (finding === null) throw new Error(`${rule} is not found`);
-  const fix = finding.fixes.find(({ id }) => id === fixId);
-  if (fix === undefined)
-    throw new Error(`${rule} offers ${finding.fixes.map(({ id }) => id).join(', ')}, not ${fixId}`);
-  const changed = applyChange(design as unknown as Design, fix.change);
-  if (!changed.ok) throw new Error(`${fixId} makes no sign`);
-  const after = createEvaluator(shippedCatalogue, fonts, coarse).evaluate(changed.value);
-  return { finding, gone: after.ok && !after.value.findings.some((found) => found.rule === rule) };
+  const finding = foundOn(design, fonts, rule);
+  return { finding, gone: goneBy(design, fonts, finding, fixId) };
+};
+
+/** The same for several fixes of one finding, each taken by itself: those by which it is not gone. */
+export const notMendedBy = (
+  design: AnyDesign,
+  fonts: FontBook,
+  rule: string,
+  fixIds: readonly string[],
+): readonly string[] => {
+  const finding = foundOn(design, fonts, rule);
+  return fixIds.filter((fixId) => !goneBy(design, fonts, finding, fixId));
 };

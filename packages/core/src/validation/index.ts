@@ -9,6 +9,7 @@ import { faceCases } from './face-cases.js';
 import { haloCases } from './halo-cases.js';
 import { haloBounceCases } from './halo-bounce-cases.js';
 import { hangingCases } from './hanging-cases.js';
+import { layersCases } from './layers-cases.js';
 import { powerCases } from './power-cases.js';
 import { roughFaceCases } from './rough-face-cases.js';
 import { sheetCases } from './sheet-cases.js';
@@ -29,6 +30,7 @@ export const validationCases: readonly ValidationCase[] = [
   ...hangingCases,
   ...canCases,
   ...sheetCases,
+  ...layersCases,
   ...circuitCases,
   ...powerCases,
 ];

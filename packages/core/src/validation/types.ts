@@ -12,7 +12,8 @@ export interface ValidationCase {
     | 'letter-shaped cases'
     | 'circuits'
     | 'hanging'
-    | 'edge-lit sheets';
+    | 'edge-lit sheets'
+    | 'layered sheets';
   readonly name: string;
   /** What it is held against, and where that comes from. */
   readonly against: string;

@@ -80,6 +80,7 @@ export const LightStep = () => {
   const show = useLength();
   const layout = useDesignValue(at.light.layout) as Layout;
   const facing = useDesignValue(at.light.facing);
+  const placed = (useDesignValue(at.light.fromBackMm) ?? null) !== null;
   const runs = own?.runs;
   const leftover = runs?.segments.reduce((most, segment) => Math.max(most, segment.leftoverMm), 0) ?? 0;
   const solved = findings
@@ -113,7 +114,18 @@ export const LightStep = () => {
         <NumberField
           label="Turns"
           field={at.light.turnCount}
-          hint={layout === 'rim' ? 'evenly over the depth' : 'evenly over the block'}
+          hint={
+            layout === 'block' ? 'evenly over the block' : placed ? 'one beside the other' : 'evenly over the depth'
+          }
+        />
+      )}
+      {layout === 'rim' && (
+        <NumberField
+          label="From the back"
+          field={at.light.fromBackMm}
+          unit="mm"
+          optional
+          hint={placed ? 'to the middle of the strip' : 'empty: evenly over the depth'}
         />
       )}
       {layout === 'rim' && facing === 'out' && (

@@ -2,6 +2,7 @@ import type { AssemblyEvaluation, Segment, Tool, WorkStep } from '@vitrum/core';
 import type { ComponentType, ReactNode } from 'react';
 import type { FrontView } from '../../lamp-room/front-view';
 import type { Guide } from '../../guide/types';
+import type { SliceDrawing } from '../../slice/slice-drawing';
 import type { HelpTexts } from '../../help/types';
 import type { Overlay } from '../../view/view-store';
 
@@ -17,6 +18,14 @@ export interface SegmentStartProps {
   readonly view: FrontView;
 }
 
+/** What handles in the slice are drawn over. */
+export interface SliceHandlesProps {
+  readonly own: AssemblyEvaluation;
+  readonly drawing: SliceDrawing;
+  /** Keeps the scale of the slice while something is dragged; null lets go. */
+  readonly hold: (scale: number | null) => void;
+}
+
 /** A row of what the meter and the eye should find: what, how much, and how it is measured. */
 export type ProveRow = readonly [what: string, value: string, how: string];
 
@@ -30,6 +39,8 @@ export interface BuildPage {
   readonly loadHelp: () => Promise<{ readonly help: HelpTexts }>;
   /** Its page of the guide, fetched when it is opened. */
   readonly loadGuide: () => Promise<{ readonly guide: Guide }>;
+  /** What is dragged in the slice beside its depth; left out where nothing is. */
+  readonly SliceHandles?: ComponentType<SliceHandlesProps>;
   /** What its steps are called where it has words of its own. */
   readonly stepNames: Partial<Readonly<Record<AssemblyStep, string>>>;
   readonly panels: Readonly<Record<Exclude<AssemblyStep, 'artwork' | 'hang'>, ComponentType>>;

@@ -10,7 +10,7 @@ import {
 import { describe, expect, it } from '@jest/globals';
 import { toByteArray } from 'base64-js';
 import { waysInWords } from './mirror-fields';
-import { pictureAmiss, pictureFrom } from './picture-edits';
+import { pictureAmiss, pictureFrom } from '../common/picture-edits';
 
 describe('a picture for a print', () => {
   it('is kept as its red, green and blue, see-through places as the white behind them', () => {

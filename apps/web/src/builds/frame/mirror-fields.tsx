@@ -91,7 +91,7 @@ const BandFields = () => {
       <LengthField label="Lit band, in from the edge" field={at.shows.band.insetMm} />
       <LengthField label="Lit band width" field={at.shows.band.widthMm} />
       <LengthField label="Lit band’s corners" field={at.shows.band.cornerMm} hint="radius, outside" />
-      <FieldRow id={id} label="Strip runs" stacked>
+      <FieldRow id={id} label="Strip runs" below>
         <Choice
           id={id}
           className="w-full"

@@ -6,7 +6,7 @@ import { LengthField, useDesignValue } from '../../fields/design-fields';
 import { FieldRow } from '../../fields/field-row';
 import { Choice, type ChoiceOption } from '../../ui/choice';
 import { MirrorFields } from './mirror-fields';
-import { PictureField } from './picture-field';
+import { PictureField } from '../common/picture-field';
 
 const kinds: readonly ChoiceOption<FrameKind>[] = [
   { value: 'print', label: 'a print between sheets' },
@@ -23,7 +23,7 @@ export const ShowsFields = () => {
   const kind = shows?.kind ?? 'print';
   return (
     <>
-      <FieldRow id={id} label="It shows" stacked>
+      <FieldRow id={id} label="It shows" below>
         <Choice
           id={id}
           className="w-full"
@@ -42,7 +42,15 @@ export const ShowsFields = () => {
           <LengthField label="Shift up" field={at.artwork.offsetYMm} />
         </>
       )}
-      {kind === 'print' ? <PictureField /> : <MirrorFields banded={kind === 'lit-mirror'} />}
+      {kind === 'print' ? (
+        <PictureField
+          field={at.shows.picture}
+          title="Picture on the print"
+          hint="It fills the whole print; letters are printed over it in black."
+        />
+      ) : (
+        <MirrorFields banded={kind === 'lit-mirror'} />
+      )}
     </>
   );
 };

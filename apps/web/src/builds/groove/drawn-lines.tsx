@@ -1,24 +1,13 @@
-import {
-  asDrawnLines,
-  set,
-  usualIntake,
-  type DrawingFile,
-  type GrooveAssembly,
-  type GrooveResults,
-  type TakenLines,
-} from '@vitrum/core';
-import { useEffect, useState } from 'react';
+import { asDrawnLines, set, usualIntake, type GrooveAssembly, type GrooveResults, type TakenLines } from '@vitrum/core';
 import { changeDesign } from '../../document/document-store';
 import { useFields } from '../../document/selection';
 import { useOwnOf } from '../../evaluation/own';
 import { useDesignValue } from '../../fields/design-fields';
-import { readDrawingFile } from '../../intake/read-drawing-file';
+import { useTakenFile } from '../../intake/use-taken-file';
 import { Alert } from '../../steps/artwork-source';
 import { Button } from '../../ui/button';
 import { FileButton } from '../../ui/file-button';
 import { useLength } from '../../view/use-length';
-import { workers } from '../../workers/clients';
-import { refusalOf } from '../../workers/meanings';
 import { chooseLine, useChosenLine } from './chosen-line';
 import { LineFields } from './line-fields';
 import { takeDrawn, toDrawOn, withNewLine } from './line-edits';
@@ -27,39 +16,14 @@ import { takeDrawn, toDrawOn, withNewLine } from './line-edits';
 const lineTypes = '.svg,.dxf,.png,.jpg,.jpeg';
 
 /** Lines of a file that are being read, and what came of it. */
-const useLinesFile = (take: (lines: TakenLines, name: string) => string | null) => {
-  const [problem, setProblem] = useState<string | null>(null);
-  const [busy, setBusy] = useState(false);
-  const [told, setTold] = useState<readonly string[]>([]);
-  useEffect(() => workers.intake.hold(), []);
-  const read = (file: DrawingFile): void => {
-    setBusy(true);
-    workers.intake.ask({
-      request: { kind: 'take-lines', file, options: usualIntake },
-      lane: 'drawing',
-      hear: (reply) => {
-        setBusy(false);
-        const wrong = refusalOf(reply);
-        if (reply.kind === 'lines-taken') {
-          setProblem(take(reply.taken, file.name));
-          setTold([...reply.taken.changes, ...reply.taken.notes]);
-        } else if (wrong !== null) setProblem(`${file.name} ${wrong}`);
-      },
-      fail: (wrong) => {
-        setBusy(false);
-        setProblem(wrong);
-      },
-    });
-  };
-  const open = async (picked: File): Promise<void> => {
-    try {
-      read(await readDrawingFile(picked));
-    } catch (error) {
-      setProblem(error instanceof Error ? error.message : String(error));
-    }
-  };
-  return { open, problem, busy, told };
-};
+const useLinesFile = (take: (lines: TakenLines, name: string) => string | null) =>
+  useTakenFile(
+    (file) => ({ kind: 'take-lines', file, options: usualIntake }),
+    (reply, name) =>
+      reply.kind === 'lines-taken'
+        ? { problem: take(reply.taken, name), told: [...reply.taken.changes, ...reply.taken.notes] }
+        : null,
+  );
 
 /** Lines from a file, or drawn on by hand. */
 export const DrawnLines = () => {

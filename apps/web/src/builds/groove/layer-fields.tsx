@@ -39,7 +39,7 @@ const LayerField = ({
   const mixes = own !== undefined && strips.some(({ id: each, colour }) => each === own.stripId && colour !== 'white');
   return (
     <>
-      <FieldRow id={id} label={layer === '' ? 'Lines in no layer' : `Layer ${layer}`} stacked>
+      <FieldRow id={id} label={layer === '' ? 'Lines in no layer' : `Layer ${layer}`} below>
         <Choice
           id={id}
           className="w-full"

@@ -53,7 +53,7 @@ const SurfaceField = ({
       </p>
     );
   return (
-    <FieldRow id={id} label={capital(surface.name)} hint={hint} stacked>
+    <FieldRow id={id} label={capital(surface.name)} hint={hint} below>
       <Choice
         id={id}
         className="w-full"
@@ -95,7 +95,7 @@ const BondField = ({
     <FieldRow
       id={id}
       label={`Glue, ${bond.what}`}
-      stacked
+      below
       hint={
         glue === null
           ? 'nothing on the shelf holds both'

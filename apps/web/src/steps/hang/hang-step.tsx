@@ -87,7 +87,7 @@ const WayField = ({ hang, hanging }: { readonly hang: Hang; readonly hanging: Ha
     void changeDesign([set(at.hanging, { ...kept, way: way as HangingDesign['way'] })]);
   };
   return (
-    <FieldRow id={id} label="Hangs or stands" stacked>
+    <FieldRow id={id} label="Hangs or stands" below>
       <Choice
         id={id}
         className="w-full"

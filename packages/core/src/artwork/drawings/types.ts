@@ -10,10 +10,14 @@ export interface DrawnPath {
 export interface DrawnShape {
   /** What the drawing calls the group or layer it is in; empty when it is in none. */
   readonly layer: string;
+  /** The names of all groups it lies in, the outermost first; left out where there is but its layer. */
+  readonly groups?: readonly string[];
   /** How its area is told where its lines cross; `null` for lines that are only drawn. */
   readonly fill: FillBy | null;
   /** Of lines that are only drawn, how their colour is written; left out where the file tells none. */
   readonly stroke?: string;
+  /** Its colour as six hexadecimal digits: of what fills it, else of its lines; left out where the file tells none. */
+  readonly colour?: string;
   readonly paths: readonly DrawnPath[];
   /** Only what lies in here is seen. */
   readonly clip: Outline | null;

@@ -6,6 +6,7 @@ import type { BoxResults } from './results.js';
 import type { Remedy } from '../../judging/findings/index.js';
 import { ventLeakLm } from '../../power/heat/index.js';
 import { ventChoices, ventsOf } from './vents.js';
+import { whiterLinings } from '../common/whiter-linings.js';
 
 /** How far the searches go. */
 const depthStepMm = 2;
@@ -83,16 +84,8 @@ export const dropRows = (results: BoxResults): Remedy => {
 };
 
 /** Whiter linings than the present one, cheapest first. */
-export const whiterLining = (results: BoxResults, catalogue: Catalogue): Remedy => ({
-  id: 'whiter-lining',
-  candidates: catalogue.linings
-    .filter(({ reflectance }) => reflectance > results.materials.lining.reflectance + 0.01)
-    .sort((a, b) => a.price - b.price)
-    .map((lining) => ({
-      label: `Line with ${lining.name.toLowerCase()}`,
-      change: [set(fieldsIn(results).case.liningId, lining.id)],
-    })),
-});
+export const whiterLining = (results: BoxResults, catalogue: Catalogue): Remedy =>
+  whiterLinings(results.materials.lining, fieldsIn(results).case.liningId, catalogue);
 
 /** Strip nearer to the returns, to 2 mm. */
 export const closerEnds = (results: BoxResults): Remedy => ({

@@ -3,6 +3,7 @@ import {
   computed,
   daylight,
   evenness,
+  lightWords,
   one,
   two,
   typical,
@@ -62,10 +63,7 @@ const luminance = ({ glow, stack, design }: BoxResults): Figure => ({
     computed('from the LEDs', `${Math.round(glow.balance.emittedLm)} lm`),
     computed('out of the face', `${Math.round(glow.balance.outLm)} lm`),
     typical('face passes', `${Math.round(stack.transmittance * 100)} %`),
-    computed(
-      'colour',
-      design.brief.light.kind === 'white' ? `${design.brief.light.cctK} K` : design.brief.light.colour,
-    ),
+    computed('colour', lightWords(design.brief)),
   ],
 });
 

@@ -35,6 +35,22 @@ const inward: Readonly<Record<BoxSide, Point>> = { top: [0, -1], right: [-1, 0],
 const facingOf = (light: LightDesign, [x, y]: Point): Point3 =>
   light.facing === 'front' ? [0, 0, 1] : light.facing === 'out' ? [-x || 0, -y || 0, 0] : [x, y, 0];
 
+/** Between strips that lie one beside the other (mm). */
+const besideMm = 1;
+
+/** From the back to one of several turns: spread over the depth, or one beside the other about the height that is asked for. */
+const heightOf = (
+  turn: number,
+  turns: number,
+  deepMm: number,
+  { fromBackMm }: Pick<LightDesign, 'fromBackMm'>,
+  { widthMm }: Pick<Strip, 'widthMm'>,
+): number => {
+  if (fromBackMm === null || fromBackMm === undefined) return ((turn + 0.5) * deepMm) / turns;
+  const half = Math.min(widthMm / 2, deepMm / 2);
+  return Math.min(deepMm - half, Math.max(half, fromBackMm + (turn - (turns - 1) / 2) * (widthMm + besideMm)));
+};
+
 /** Cut pieces along the returns, clockwise from the top: what a side carries is spread over its depth. */
 const cutRim = (geometry: CaseGeometry, light: LightDesign, strip: Strip): readonly Blueprint[] => {
   const [reachX, reachY] = reachOf(geometry, light, strip);
@@ -59,7 +75,7 @@ const cutRim = (geometry: CaseGeometry, light: LightDesign, strip: Strip): reado
   const times = timesAlong(passes);
   return passes.map((side, pass) => {
     const before = passes.slice(0, pass).filter((each) => each === side).length;
-    return along(side, ((before + 0.5) * geometry.lightDepthMm) / times[side]);
+    return along(side, heightOf(before, times[side], geometry.lightDepthMm, light, strip));
   });
 };
 
@@ -150,7 +166,8 @@ const bentPieces = (
   };
   const steps = Math.max(1, Math.ceil(lengthMm / drawnMm));
   return Array.from({ length: light.turnCount }, (_, turn): RimPiece => {
-    const z = ((turn + 0.5) * deepMm) / light.turnCount;
+    const z =
+      on === 'rim' ? heightOf(turn, light.turnCount, deepMm, light, strip) : ((turn + 0.5) * deepMm) / light.turnCount;
     const path = Array.from({ length: steps + 1 }, (_step, step): Point3 => {
       const place = at((step * lengthMm) / steps).at;
       return [place[0], place[1], z];

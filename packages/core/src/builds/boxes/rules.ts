@@ -1,14 +1,10 @@
+import { heatRules, madeRules } from './made-rules.js';
 import type { BoxResults } from './results.js';
 import { overBed, type Rule } from '../../judging/findings/index.js';
-import { addRows, closerEnds, deepen, dropRows, secondSheet, ventCase, whiterLining } from './candidates.js';
-import { faceBinds, largerThanSheet, lettersOverhang, tooShallow } from './case-rules.js';
-import { faceTooHot, tooHot } from '../common/heat-rules.js';
+import { addRows, closerEnds, deepen, dropRows, secondSheet, whiterLining } from './candidates.js';
+import { largerThanSheet, lettersOverhang, tooShallow } from './case-rules.js';
 import { gearFits } from '../common/fits-inside.js';
-import { backShutIn, buttonsAtWall, cleatProud } from './hang-rules.js';
-import { holesCollide } from './hole-rules.js';
 import { boxInsides } from './insides.js';
-import { backScrewsNearEdge, backScrewsTooDeep, cornersWithoutRoom, noCutter, weakGroove } from './joinery-rules.js';
-import { faceCatches, faceRattles, faceSlipsOut, topLocked } from './panel-rules.js';
 import { doubledSide } from './side-rules.js';
 import { stripsOverlap } from '../common/overlap-rules.js';
 import { isNoFinish, tapeLetsGo } from '../common/hold-rules.js';
@@ -33,30 +29,12 @@ export const boxRules: readonly Rule<BoxResults>[] = [
   unevenCorners(remedies),
   showsInside,
   coatsUneven,
-  tooHot<BoxResults>({ sheds: 'the case', goes: 'stay in the case' }, (results) => [
-    ventCase(results),
-    dropRows(results),
-    deepen(results),
-  ]),
-  faceTooHot<BoxResults>((results) => [ventCase(results), dropRows(results), deepen(results)]),
+  ...heatRules,
   tapeLetsGo<BoxResults>({
     isBare: ({ materials }) => isNoFinish(materials.lining) && materials.backBoard.stuff === 'wood',
     finish: whiterLining,
   }),
-  backScrewsNearEdge,
-  backScrewsTooDeep,
-  cornersWithoutRoom,
-  weakGroove,
-  noCutter,
-  holesCollide,
-  backShutIn,
-  cleatProud,
-  buttonsAtWall,
-  faceBinds,
-  faceSlipsOut,
-  faceCatches,
-  faceRattles,
-  topLocked,
+  ...madeRules,
   lettersOverhang,
   overBed,
   betweenCutMarks,

@@ -227,3 +227,28 @@ describe('strip bent round a block', () => {
     }
   });
 });
+
+describe('turns round the rim', () => {
+  const rim = { 'light.layout': 'rim', 'light.facing': 'in', 'light.rowCount': 0, 'light.stripId': 'fine-24v-120' };
+  const heights = (change: Readonly<Record<string, unknown>>): readonly number[] => [
+    ...new Set(runsOf({ ...rim, ...change }).segments.map(({ from }) => Math.round(1000 * from[2]) / 1000)),
+  ];
+
+  it('are spread over the depth, or lie side by side about the height that is asked for', () => {
+    const [low, high] = heights({ 'light.turnCount': 2 }) as [number, number];
+    expect(high / low).toBeCloseTo(3, 6);
+    // Strip 5 mm wide, a millimetre between.
+    expect(heights({ 'light.turnCount': 2, 'light.fromBackMm': 40 })).toEqual([37, 43]);
+    expect(heights({ 'light.turnCount': 1, 'light.fromBackMm': 40 })).toEqual([40]);
+  });
+
+  it('stay within the case, however near to back or face they are asked for', () => {
+    const depth = 2 * heights({ 'light.turnCount': 1 })[0]!;
+    expect(heights({ 'light.turnCount': 1, 'light.fromBackMm': 0 })).toEqual([2.5]);
+    expect(heights({ 'light.turnCount': 1, 'light.fromBackMm': 900 })[0]).toBeCloseTo(depth - 2.5, 6);
+  });
+
+  it('lie so too where strip is bent round the corners', () => {
+    expect(heights({ 'light.turnCount': 2, 'light.fromBackMm': 40, 'light.corners': 'bent' })).toEqual([37, 43]);
+  });
+});

@@ -124,6 +124,12 @@ const light = z
     insetMm: lengthMm(4, 1000)
       .optional()
       .describe('Round the rim looking out: from the returns in to the ledge that carries the strip. Left out: 20.'),
+    fromBackMm: lengthMm(0, 1000)
+      .nullable()
+      .optional()
+      .describe(
+        'Round the rim: from the back to the middle of the strip, or of all its turns one beside the other. Left out or null: spread over the depth.',
+      ),
     endMarginMm: lengthMm(0, 1000).describe('The least distance from a strip end to the return.'),
   })
   .describe('Which strip, and where it runs.');

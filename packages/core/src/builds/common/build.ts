@@ -177,6 +177,8 @@ export interface BuildWork<Own extends AnyAssembly, OwnLaid extends Laid, Result
   readonly cutByTool: CutByTool;
   /** What is worked into faces, area by area, line by line and as a picture, for the pack alone; left out where faces are not worked. */
   readonly workedFaces?: (results: Results) => readonly WorkedFace[];
+  /** Test pieces to cut before its parts, for the pack; left out where there are none. */
+  readonly coupons?: (results: Results) => readonly CutPart[];
   /** Lists of its own for the pack, by the name of their file; left out where there are none. */
   readonly tables?: (results: Results) => Readonly<Record<string, TableRows>>;
   /** Surfaces to be painted and joints to be glued. */

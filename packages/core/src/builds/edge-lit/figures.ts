@@ -1,4 +1,4 @@
-import { computed, daylight, one, typical, type Figure } from '../../judging/figures/index.js';
+import { computed, daylight, lightWords, one, typical, type Figure } from '../../judging/figures/index.js';
 import type { PanelResults } from './results.js';
 
 const percent = (share: number): string => `${Math.round(100 * share)} %`;
@@ -52,10 +52,7 @@ const luminance = ({ glow, design }: PanelResults): Figure => ({
     computed('out of the artwork', `${one(glow.workedLm)} lm`),
     computed('out at the edges', `${one(Object.values(glow.edgesLm).reduce((total, lm) => total + lm, 0))} lm`),
     computed('lost in the sheet', `${one(glow.lostLm)} lm`),
-    computed(
-      'colour',
-      design.brief.light.kind === 'white' ? `${design.brief.light.cctK} K` : design.brief.light.colour,
-    ),
+    computed('colour', lightWords(design.brief)),
   ],
 });
 

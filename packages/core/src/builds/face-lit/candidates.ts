@@ -3,6 +3,7 @@ import { set } from '../../document/design/index.js';
 import type { Catalogue } from '../../document/catalogue/index.js';
 import type { FaceLitResults } from './results.js';
 import type { Remedy } from '../../judging/findings/index.js';
+import { whiterLinings } from '../common/whiter-linings.js';
 
 const depthStepMm = 4;
 const deepestFactor = 2.5;
@@ -26,13 +27,5 @@ export const deepenCans = (results: FaceLitResults): Remedy => {
 };
 
 /** Whiter linings than the present one, cheapest first. */
-export const whiterCans = (results: FaceLitResults, catalogue: Catalogue): Remedy => ({
-  id: 'whiter-lining',
-  candidates: catalogue.linings
-    .filter(({ reflectance }) => reflectance > results.materials.lining.reflectance + 0.01)
-    .sort((a, b) => a.price - b.price)
-    .map((lining) => ({
-      label: `Line with ${lining.name.toLowerCase()}`,
-      change: [set(fieldsIn(results).cans.liningId, lining.id)],
-    })),
-});
+export const whiterCans = (results: FaceLitResults, catalogue: Catalogue): Remedy =>
+  whiterLinings(results.materials.lining, fieldsIn(results).cans.liningId, catalogue);

@@ -8,7 +8,9 @@ import type { BoxAssembly, CaseDesign } from '../boxes/schema.js';
 import { bandLettering, bandOf } from './band.js';
 import { findFrameMaterials } from './materials.js';
 import { frameParts } from './parts.js';
-import { readPicture, throughPicture } from './picture.js';
+import { readPicture } from '../common/picture.js';
+import type { PictureDesign } from '../common/picture-schema.js';
+import { throughPicture } from './picture.js';
 import { innerFrameParts, innerFrameSection, withInnerFrame } from './inner-frame.js';
 import type { FrameAssembly } from './schema.js';
 import { frameSteps } from './steps.js';
@@ -24,7 +26,7 @@ export const frameMemos = (catalogue: Catalogue, limits: GridLimits) => ({
   asLettering: memoizeLast(bandLettering),
   // What is left within a letter or a band is held by the glass.
   onGlass: memoizeLast((found: Workability): Workability => ({ ...found, counters: 0 })),
-  picture: memoizeLast(readPicture),
+  picture: memoizeLast((picture: PictureDesign) => readPicture(picture, 'shows.picture')),
   through: memoizeLast(throughPicture),
   covered: memoizeLast(partlyCovered),
   // By its numbers, so that a change of something else leaves the case as it was.

@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { outlineArea } from '../../base/outlines/index.js';
 import { toLinear } from '../../light/colour/index.js';
 import { bandLettering, bandOf } from './band.js';
-import { passedAt, readPicture, type Picture } from './picture.js';
+import { passedAt, readPicture, type Picture } from '../common/picture.js';
 import { clearSheetFor, opalBehind } from './sheets.js';
 
 /** Two by two: red and green above, blue and white below. */
@@ -15,7 +15,7 @@ const four = {
   rgb: fromByteArray(Uint8Array.from([255, 0, 0, 0, 255, 0, 0, 0, 255, 255, 255, 255])),
 };
 const read = (design: typeof four): Picture => {
-  const result = readPicture(design);
+  const result = readPicture(design, 'shows.picture');
   if (!result.ok) throw new Error(result.problems[0]!.message);
   return result.value;
 };
@@ -50,7 +50,7 @@ describe('what a printed picture passes', () => {
   });
 
   it('is nothing where its bytes are too few', () => {
-    expect(readPicture({ ...four, columns: 3 }).ok).toBe(false);
+    expect(readPicture({ ...four, columns: 3 }, 'shows.picture').ok).toBe(false);
   });
 });
 

@@ -1,26 +1,7 @@
 import * as z from 'zod';
 import { id, lengthMm, type Frozen } from '../../document/design/index.js';
 import { boxSchema } from '../boxes/schema.js';
-
-/** The most places of a printed picture that a design keeps. */
-export const mostPixels = 20_000;
-
-const picture = z
-  .looseObject({
-    name: z.string().max(160).describe('The file it came from.'),
-    columns: z.number().int().min(2).max(400),
-    rows: z.number().int().min(2).max(400),
-    rgb: z
-      .string()
-      .max(4 * mostPixels)
-      .describe('Three bytes a place in base64, row by row from the upper left: sRGB red, green and blue.'),
-  })
-  .refine(({ columns, rows, rgb }) => rgb.length === 4 * columns * rows, {
-    message: 'has more or fewer bytes than places; load its file again',
-  })
-  .nullable()
-  .optional()
-  .describe('The picture on a print, over all of it; none: white where nothing is lettered.');
+import { picture } from '../common/picture-schema.js';
 
 const shows = z
   .looseObject({
@@ -30,7 +11,7 @@ const shows = z
         'A print between clear sheets; a mirror whose silver is engraved through; a mirror with a frosted band along its edge.',
       ),
     mirrorId: id.optional().describe('Which mirror, of the two that have one. Left out: mirror glass of 4 mm.'),
-    picture,
+    picture: picture.describe('The picture on a print, over all of it; none: white where nothing is lettered.'),
     band: z
       .looseObject({
         insetMm: lengthMm(0, 500).describe('From the edge of the mirror in to the band.'),
@@ -76,4 +57,3 @@ export const frameSchema = boxSchema.extend({ build: z.literal('frame'), shows }
 export type FrameAssembly = Frozen<z.infer<typeof frameSchema>>;
 export type ShowsDesign = FrameAssembly['shows'];
 export type FrameKind = ShowsDesign['kind'];
-export type PictureDesign = NonNullable<ShowsDesign['picture']>;

@@ -1,5 +1,5 @@
 import { fromByteArray } from 'base64-js';
-import type { PictureDesign } from './schema.js';
+import type { PictureDesign } from '../common/picture-schema.js';
 
 // The picture of a demo, rendered by the program itself: two days of tides as water against a pale sky.
 const [columns, rows] = [120, 85];

@@ -2,7 +2,6 @@ import {
   bandAlong,
   moveOutline,
   outlineBounds,
-  pointsOf,
   rectRing,
   solidParts,
   splitAlongAll,
@@ -18,6 +17,7 @@ import {
 import { failure, success, type Result } from '../../base/result.js';
 import { fieldsOf, pathOf } from '../../document/design/index.js';
 import type { SignGeometry } from '../../light/geometry/index.js';
+import { drawnOutline } from '../common/drawn-outline.js';
 import { roundedRing } from '../common/rounded-ring.js';
 import { grooveSize, type GrooveSize } from './groove-size.js';
 import { wallsBeside, type Walls } from './walls.js';
@@ -77,17 +77,6 @@ export const bandsOf = (lines: readonly Pick<LitLine, 'points' | 'closed'>[], wi
     ...(closed.length === 0 ? [] : [bandAlong(closed, widthMm, true, round, roundMm)]),
   ];
   return bands.length === 1 ? bands[0]! : unite(bands.flat());
-};
-
-/** A drawn outline so wide, about its middle; none where no area is in the drawing. */
-const drawnOutline = (drawing: NonNullable<CarrierDesign['outline']>, widthMm: number): Outline => {
-  const drawn = drawing.rings.map((numbers) => pointsOf(numbers));
-  const { x, y, width, height } = outlineBounds(drawn) ?? { x: 0, y: 0, width: 0, height: 0 };
-  if (!(width > 0 && height > 0)) return [];
-  const scale = widthMm / width;
-  return drawn.map((ring) =>
-    ring.map(([px, py]): Point => [(px - x - width / 2) * scale, (py - y - height / 2) * scale]),
-  );
 };
 
 /** The outline of a carrier, in the axes of its lines. */

@@ -2,7 +2,7 @@ import { measureLine, type Point } from '../../base/outlines/index.js';
 import { failure, success, type Result } from '../../base/result.js';
 import type { Strip } from '../../document/catalogue/index.js';
 import { fieldsOf, pathOf } from '../../document/design/index.js';
-import { layAlong, maxLeds, withCuts, type LaidSegment } from '../../light/laying/index.js';
+import { layAlong, maxLeds, segmentOfLaid, withCuts, type LaidSegment } from '../../light/laying/index.js';
 import type { LightRuns, OwnStrip, Point3, Segment, StripCorner } from '../../light/runs/index.js';
 import { clearStretches, type LinePiece } from './clear-stretches.js';
 import { wiringOrder } from './wiring-order.js';
@@ -54,22 +54,11 @@ export interface GrooveRuns extends LightRuns {
 /** A hole takes a pair of wires with what they are joined by (mm); typical. */
 export const wireHoleMm = 6;
 
-const segmentOf = (laid: LaidSegment, number: number, zMm: number, { strip, own }: Kind, spareMm: number): Segment => {
-  const path = laid.path.map(([x, y]): Point3 => [x, y, zMm]);
-  return {
-    number,
-    from: path[0]!,
-    to: path.at(-1)!,
-    path,
-    lengthMm: laid.lengthMm,
-    leftoverMm: laid.leftoverMm,
-    normal: [0, 0, 1],
-    on: 'letter',
-    ledCount: Math.round((laid.lengthMm * strip.ledsPerM) / 1000),
-    ...(spareMm > 0 ? { spareMm } : {}),
-    ...(own === null ? {} : { own: { strip: own.strip, light: own.light } }),
-  };
-};
+const segmentOf = (laid: LaidSegment, number: number, zMm: number, { strip, own }: Kind, spareMm: number): Segment => ({
+  ...segmentOfLaid(laid, { number, zMm, normal: [0, 0, 1], on: 'letter', ledsPerM: strip.ledsPerM }),
+  ...(spareMm > 0 ? { spareMm } : {}),
+  ...(own === null ? {} : { own: { strip: own.strip, light: own.light } }),
+});
 
 /** On the way on from an end, as far as the line leaves bare, and never past half a hole. */
 const holeBeyond = (path: readonly Point3[], bareMm: number, end: WireHole['end']): Point => {

@@ -10,6 +10,7 @@ import { joiningCaution, joiningWords, wiringSteps } from '../common/wiring-step
 import { passesFor } from './parts.js';
 import type { GrooveFacts } from './results.js';
 import { wireHoleMm } from './runs.js';
+import { toolCautions } from '../common/tool-cautions.js';
 
 /** What the steps are written from. */
 export interface GrooveStepFacts {
@@ -19,13 +20,6 @@ export interface GrooveStepFacts {
   readonly hang: Hang | null;
   readonly finishing: Finishing;
 }
-
-const toolCautions = {
-  knife: 'Blades: gloves, and cut away from you.',
-  beam: 'Never laser PVC or foam board of unknown kind: it gives off chlorine. Ventilate, never leave it alone, watch for fire.',
-  bit: 'Router by its maker’s manual; hold the sheet down all over; eye, ear and dust protection.',
-  nozzle: 'Nozzle and bed are hot. Ventilate.',
-} as const;
 
 /** Minutes that a bit takes for a metre of groove at a pass; typical. */
 const minutesPerMetre = 2;

@@ -1,18 +1,10 @@
-import type { Rect } from '../../base/outlines/index.js';
 import { circle, faint, polyline, signal, text, type Template, type Tile } from '../../making/templates/index.js';
-import { aroundMm, drawRuns, mapped, moved, turned } from '../letters/templates.js';
+import { drawRuns, mapped, moved, sheetRound, turned } from '../letters/templates.js';
 import type { GrooveResults } from './results.js';
-
-const sheetOf = ({ geometry: { bounds } }: GrooveResults): Rect => ({
-  x: bounds.x - aroundMm,
-  y: bounds.y - aroundMm,
-  width: bounds.width + 2 * aroundMm,
-  height: bounds.height + 2 * aroundMm,
-});
 
 /** Lines at 1:1 as they are cut, seen from the front: edges of the groove, its middle, holes and the outline of the carrier. */
 const linesTemplate = (results: GrooveResults): Template => {
-  const sheet = sheetOf(results);
+  const sheet = sheetRound(results.geometry.bounds);
   const place = moved(sheet);
   const { geometry, runs, design } = results;
   return {
@@ -38,7 +30,7 @@ const linesTemplate = (results: GrooveResults): Template => {
 
 /** What is wired, seen from behind: runs with their numbers and marks, holes, and wires from hole to hole. */
 const behindTemplate = (results: GrooveResults): Template => {
-  const sheet = sheetOf(results);
+  const sheet = sheetRound(results.geometry.bounds);
   const place = turned(sheet);
   const { geometry, runs, design, materials, wires } = results;
   return {

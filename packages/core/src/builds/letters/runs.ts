@@ -10,11 +10,12 @@ import {
   maxLeds,
   outlinePaths,
   rowPaths,
+  segmentOfLaid,
   withCuts,
   type LaidSegment,
   type StripPath,
 } from '../../light/laying/index.js';
-import type { LetterRuns, Point3, Segment } from '../../light/runs/index.js';
+import type { LetterRuns, Segment } from '../../light/runs/index.js';
 import { medialAxis, wideStrokes, type MedialLine } from '../../base/medial/index.js';
 import { byShape, outlineByShape, solidParts, type Outline } from '../../base/outlines/index.js';
 import { failure, success, type Result } from '../../base/result.js';
@@ -53,20 +54,14 @@ export const letterPaths = () => {
 };
 
 /** The middle of the strip lies on its bed; LEDs a little below it. */
-const segmentOf = (laid: LaidSegment, bed: LetterBed, ledsPerM: number): Segment => {
-  const path = laid.path.map(([x, y]): Point3 => [x, y, bed.ledZMm]);
-  return {
+const segmentOf = (laid: LaidSegment, bed: LetterBed, ledsPerM: number): Segment =>
+  segmentOfLaid(laid, {
     number: laid.number,
-    from: path[0]!,
-    to: path.at(-1)!,
-    path,
-    lengthMm: laid.lengthMm,
-    leftoverMm: laid.leftoverMm,
+    zMm: bed.ledZMm,
     normal: bed.facing === 'wall' ? [0, 0, -1] : [0, 0, 1],
     on: 'letter',
-    ledCount: Math.round((laid.lengthMm * ledsPerM) / 1000),
-  };
-};
+    ledsPerM,
+  });
 
 /** How far single modules were pushed, by segment and module. */
 const nudgesOf = (held: NonNullable<LetterLight['moved']>): ReadonlyMap<number, ReadonlyMap<number, number>> => {

@@ -18,11 +18,17 @@ const printedMm = 0.05;
 /** From arrow to arrow along a segment (mm). */
 const arrowEveryMm = 120;
 
+/** The sheet that something is drawn on, with room round it. */
+export const sheetRound = ({ x, y, width, height }: Rect): Rect => ({
+  x: x - aroundMm,
+  y: y - aroundMm,
+  width: width + 2 * aroundMm,
+  height: height + 2 * aroundMm,
+});
+
 /** The sheet that letters are drawn on. */
-export const sheetOf = ({ lettering }: LetterResults): Rect => {
-  const { x, y, width, height } = outlineBounds(lettering.outline) ?? { x: 0, y: 0, width: 0, height: 0 };
-  return { x: x - aroundMm, y: y - aroundMm, width: width + 2 * aroundMm, height: height + 2 * aroundMm };
-};
+export const sheetOf = ({ lettering }: LetterResults): Rect =>
+  sheetRound(outlineBounds(lettering.outline) ?? { x: 0, y: 0, width: 0, height: 0 });
 
 /** Places on that sheet, seen from the front. */
 export const moved =

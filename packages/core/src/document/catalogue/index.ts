@@ -42,6 +42,7 @@ export type {
   Provenance,
   Rates,
   Scatter,
+  Spacer,
   Strip,
   Stuff,
   Sundry,

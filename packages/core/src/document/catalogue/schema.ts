@@ -89,6 +89,13 @@ const itemSchemas = {
     pieceMm: above,
     kgPerM: some,
   }),
+  spacers: z.looseObject({
+    ...item,
+    form: z.enum(['stick', 'dowel', 'ply', 'washer']),
+    heightMm: above,
+    widthMm: above,
+    kg: some,
+  }),
   coatings: z.looseObject({
     ...item,
     kind: z.enum(['sanding', 'film', 'paint', 'print']),
@@ -102,7 +109,7 @@ const itemSchemas = {
     form: z.enum(['sheet', 'bar']),
     stuff,
     conductsWmK: above,
-    uses: z.array(z.enum(['return', 'back', 'letter', 'base'])),
+    uses: z.array(z.enum(['return', 'back', 'letter', 'base', 'sheet'])),
     passesPerMm: share.optional(),
     showsGrain: z.literal(true).optional(),
   }),

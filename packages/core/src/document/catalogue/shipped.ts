@@ -3,6 +3,7 @@ import { boards, films, linings, walls } from './shipped/boards.js';
 import { glues, paints } from './shipped/finishes.js';
 import { coatings, faces } from './shipped/faces.js';
 import { covers } from './shipped/covers.js';
+import { spacers } from './shipped/spacers.js';
 import { panes } from './shipped/panes.js';
 import { engravers } from './shipped/engravers.js';
 import { colouredStrips } from './shipped/coloured-strips.js';
@@ -225,6 +226,7 @@ export const shippedCatalogue: Catalogue = {
   faces,
   panes,
   covers,
+  spacers,
   coatings,
   boards,
   linings,

@@ -132,11 +132,20 @@ export interface Board extends Item {
   readonly sheetWidthMm: number;
   readonly sheetHeightMm: number;
   readonly densityKgM3: number;
-  readonly uses: readonly ('return' | 'back' | 'letter' | 'base')[];
+  readonly uses: readonly ('return' | 'back' | 'letter' | 'base' | 'sheet')[];
   /** Share of light that passes one millimetre of it; opaque when left out. */
   readonly passesPerMm?: number;
   /** Wood that is usually oiled, not painted over. */
   readonly showsGrain?: true;
+}
+
+/** What holds sheets apart: a stick, a dowel or a piece of ply to be cut off, or a washer. Price per piece as it is used. */
+export interface Spacer extends Item {
+  readonly form: 'stick' | 'dowel' | 'ply' | 'washer';
+  /** What it adds to the height of a pile (mm), and across it. */
+  readonly heightMm: number;
+  readonly widthMm: number;
+  readonly kg: number;
 }
 
 /** Inside finish. Price per square metre, all coats. */
@@ -362,6 +371,7 @@ export interface Catalogue {
   readonly faces: readonly FaceSheet[];
   readonly panes: readonly Pane[];
   readonly covers: readonly Cover[];
+  readonly spacers: readonly Spacer[];
   readonly coatings: readonly Coating[];
   readonly boards: readonly Board[];
   readonly linings: readonly Lining[];

@@ -74,8 +74,20 @@ const partFiles = ({ parts, assemblies }: Evaluation): readonly PackFile[] => [
     return cutMm > 0
       ? own.cut
           .filter(cutByTool)
-          .flatMap((part) => drawings('toolpaths', toolpathPart({ ...part, id: `${prefix}${part.id}` }, cutMm)))
+          .flatMap((part) =>
+            drawings('toolpaths', toolpathPart({ ...part, id: `${prefix}${part.id}` }, part.kerfMm ?? cutMm)),
+          )
       : [];
+  }),
+  // Test pieces are cut with the middle of the cut beside their lines, as the parts are.
+  ...assemblies.flatMap((own) => {
+    const { coupons } = buildOf(own).work;
+    const prefix = own.label === '' ? '' : `${own.id}-`;
+    return (coupons?.(own) ?? []).flatMap((part) => {
+      const named = { ...part, id: `${prefix}${part.id}` };
+      const cutMm = part.kerfMm ?? own.materials.tool.cutMm;
+      return drawings('coupons', cutMm > 0 ? toolpathPart(named, cutMm) : named);
+    });
   }),
 ];
 

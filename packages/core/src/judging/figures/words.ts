@@ -1,3 +1,4 @@
+import type { Brief } from '../../document/design/index.js';
 import type { FigureInput } from './types.js';
 
 /** Something typical that a figure was computed from. */
@@ -7,3 +8,7 @@ export const computed = (label: string, value: string): FigureInput => ({ label,
 /** To one place, and to two. */
 export const one = (value: number): string => (Math.round(value * 10) / 10).toString();
 export const two = (value: number): string => value.toFixed(2);
+
+/** What the light of a brief is set to. */
+export const lightWords = ({ light }: Pick<Brief, 'light'>): string =>
+  light.kind === 'white' ? `${light.cctK} K` : light.colour;

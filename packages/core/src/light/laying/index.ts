@@ -1,5 +1,6 @@
 export { layAlong, type AlongOptions, type LaidSegment, type LaidStretch } from './along-paths.js';
 export { withCuts, type SegmentCut } from './cut-segments.js';
+export { segmentOfLaid } from './laid-segment.js';
 export { placeLeds } from './led-field.js';
 export { evenRuns, type DrawnRun, type EvenLimits, type EvenRun, type EvenWay } from './even-runs.js';
 export { evenCorners, type CorneredLine, type CornerMoves, type RoomWanted } from './even-corners.js';

@@ -1,3 +1,4 @@
+export { intensityOf, type IntensityOf } from './intensity-of.js';
 export { nearbyLeds } from './nearby.js';
 export { distributionOf } from './of-strip.js';
 export { maxIesCharacters, readIes } from './read-ies.js';

@@ -63,7 +63,7 @@ const sawn = ({ cleat, feet, onReturns, fixings }: Hang): readonly ToldStep[] =>
 
 /** What is glued in while the case is open. */
 const glued = ({ blocks, fixings, way }: Hang): readonly ToldStep[] =>
-  blocks && (way === 'keyholes' || way === 'holes' || way === 'spacers')
+  blocks && fixings.length > 0 && (way === 'keyholes' || way === 'holes' || way === 'spacers')
     ? [
         told(
           'finish',
@@ -120,6 +120,17 @@ const put = (hang: Hang, place: string): readonly ToldStep[] => {
     return [told('hang', 'hang', 'Set it in place', `${weighs}; on a level ground, lead to the rear.`, 5, null)];
   if (way === 'feet')
     return [told('hang', 'hang', 'Set it in place', `${weighs}; rubber under the feet, lead to the rear.`, 10, null)];
+  if (fixings.length === 0)
+    return [
+      told(
+        'hang',
+        'hang',
+        'Hang it level',
+        `${weighs}; no fixing finds room in it: choose another way to hang it before the wall is drilled.`,
+        30,
+        hangingCaution(kg, wideOf(hang), place),
+      ),
+    ];
   const studs = wall.kind === 'studs' ? ' Find the studs first, and mark their middles.' : '';
   return [
     told(

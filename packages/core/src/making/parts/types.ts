@@ -33,6 +33,8 @@ export interface CutPart {
   readonly kg: number;
   readonly note: string;
   readonly layers: readonly PartLayer[];
+  /** What the tool takes of its stuff where that is another than of the rest (mm). */
+  readonly kerfMm?: number;
   /** As joinery sees it, where it is a member of a frame. */
   readonly member?: Member;
   /** Where it is screwed to what is behind it, in the axes of its assembly. */

@@ -125,6 +125,20 @@ export const demoJobs: readonly DemoJob[] = [
     design: demoDesigns['counter-top'],
   },
   {
+    slug: 'reed-bed',
+    customer: 'Sallow Clinic, waiting room',
+    status: 'quoted',
+    dueInDays: 28,
+    design: demoDesigns['reed-bed'],
+  },
+  {
+    slug: 'smoke-house',
+    customer: 'The smoke house',
+    status: 'building',
+    dueInDays: 5,
+    design: demoDesigns['smoke-house'],
+  },
+  {
     slug: 'tide-table',
     customer: 'The harbour office',
     status: 'cutting',

@@ -19,5 +19,7 @@ declare module 'dxf' {
     };
   }
   export const parseString: (text: string) => DxfFile;
+  /** Red, green and blue by colour number. */
+  export const colors: readonly (readonly [number, number, number])[];
   export const config: { verbose: boolean };
 }

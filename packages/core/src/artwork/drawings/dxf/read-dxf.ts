@@ -1,5 +1,5 @@
 import { roundOff } from '../../../base/maths/index.js';
-import { config, parseString, type DxfBlock, type DxfEntity, type DxfFile } from 'dxf';
+import { colors, config, parseString, type DxfBlock, type DxfEntity, type DxfFile } from 'dxf';
 import { flatnessMm } from '../../../base/curves/index.js';
 import { compose, growth, mapOutline, type Affine } from '../../../base/outlines/index.js';
 import { failure, success, type Result } from '../../../base/result.js';
@@ -71,6 +71,15 @@ const seenFromBehind = ({ type, extrusionZ }: DxfEntity): boolean =>
 
 const layerName = ({ layer }: DxfEntity): string => (typeof layer === 'string' ? layer : '0');
 
+/** Colour 7 is black on white and white on black: no colour of its own. */
+const plainColour = 7;
+
+/** A colour by its number in a DXF file, as six hexadecimal digits; nothing where it tells none. */
+const colourOfNumber = (index: number): { readonly colour?: string } => {
+  const own = index > 0 && index !== plainColour ? colors[index] : undefined;
+  return own === undefined ? {} : { colour: `#${own.map((part) => part.toString(16).padStart(2, '0')).join('')}` };
+};
+
 const createWalk = ({ blocks, tables }: DxfFile, collector: Collector) => {
   const byName = new Map(blocks.map((block) => [String(block.name), block]));
   let copies = 0;
@@ -120,6 +129,7 @@ const createWalk = ({ blocks, tables }: DxfFile, collector: Collector) => {
           fill: null,
           clip: null,
           paths: [{ points: mapOutline([path.points], map)[0]!, closed: path.closed }],
+          ...colourOfNumber(number(tables.layers[layer]?.colorNumber, plainColour)),
         });
     }
   };

@@ -13,6 +13,7 @@ import { failure, success, type Result } from '../../../base/result.js';
 import { createCollector, type Collector } from '../collect.js';
 import { limits } from '../limits.js';
 import type { Drawing, DrawnPath } from '../types.js';
+import { colourIn } from './colour.js';
 import { shapePaths } from './shape-paths.js';
 import {
   bandStyleOf,
@@ -41,7 +42,8 @@ const copyDepth = 12;
 interface Place {
   readonly map: Affine;
   readonly style: Style;
-  readonly layer: string;
+  /** The names of the groups it is in, the outermost first. */
+  readonly groups: readonly string[];
   readonly clip: Outline | null;
   readonly copies: number;
 }
@@ -74,8 +76,8 @@ const leftOut: Readonly<Record<string, string>> = {
 const mapped = (paths: readonly DrawnPath[], map: Affine): readonly DrawnPath[] =>
   paths.map(({ points, closed }) => ({ points: mapOutline([points], map)[0]!, closed }));
 
-const layerOf = ({ name, attributes }: Element, around: string): string =>
-  name === 'g' ? (attributes['inkscape:label'] ?? attributes['data-layer'] ?? attributes['id'] ?? around) : around;
+const nameOf = ({ name, attributes }: Element): string | undefined =>
+  name === 'g' ? (attributes['inkscape:label'] ?? attributes['data-layer'] ?? attributes['id']) : undefined;
 
 const createWalk = (root: Element, sheet: readonly SheetRule[], collector: Collector) => {
   const byId = new Map<string, Element>();
@@ -108,7 +110,7 @@ const createWalk = (root: Element, sheet: readonly SheetRule[], collector: Colle
 
   const draw = (
     element: Element,
-    { map, style, layer, clip }: Place,
+    { map, style, groups, clip }: Place,
     declared: Readonly<Record<string, string>>,
   ): void => {
     if (style.visibility !== 'visible') return;
@@ -117,17 +119,20 @@ const createWalk = (root: Element, sheet: readonly SheetRule[], collector: Colle
     const paths = shapePaths(element, flatnessMm / Math.max(roundOff, growth(map)));
     if (paths === null) return collector.note(`path data on line ${element.line} could not be read to its end`);
     const fillRule = style.fillRule === 'evenodd' ? 'evenodd' : 'nonzero';
+    // The innermost is what it is called by; whoever wants sheets of it looks at all.
+    const named = { layer: groups.at(-1) ?? '', ...(groups.length > 1 ? { groups } : {}) };
     const isLine = element.name === 'line';
     const onDrawing = mapped(paths, map);
     const strokeMm = stroked ? (lengthIn(style.strokeWidth) ?? 0) * growth(map) : 0;
     const banded = strokeMm >= leastBandMm;
     if (!banded || (filled && !isLine))
       collector.add({
-        layer,
+        ...named,
         clip,
         fill: filled && !isLine ? fillRule : null,
         paths: onDrawing,
         ...(stroked ? { stroke: style.stroke } : {}),
+        ...colourIn(filled && !isLine ? style.fill : style.stroke),
       });
     if (!banded) return;
     collector.note(`strokes ${leastBandMm} mm wide and more were read as bands of their width`);
@@ -139,7 +144,13 @@ const createWalk = (root: Element, sheet: readonly SheetRule[], collector: Colle
         bandStyleOf(style),
       ),
     );
-    collector.add({ layer, clip, fill: 'nonzero', paths: bands.map((points) => ({ points, closed: true })) });
+    collector.add({
+      ...named,
+      clip,
+      fill: 'nonzero',
+      paths: bands.map((points) => ({ points, closed: true })),
+      ...colourIn(style.stroke),
+    });
   };
 
   const copy = (element: Element, place: Place): void => {
@@ -177,11 +188,12 @@ const createWalk = (root: Element, sheet: readonly SheetRule[], collector: Colle
     if (declared['mask'] !== undefined && declared['mask'] !== 'none') collector.note(leftOut['mask']!);
     let map = compose(around.map, readTransform(attributes['transform']));
     if (name === 'svg' && element !== root) map = compose(map, viewBoxMap(attributes));
+    const own = nameOf(element);
     const place: Place = {
       ...around,
       map,
       style: inherit(around.style, declared),
-      layer: layerOf(element, around.layer),
+      groups: own === undefined ? around.groups : [...around.groups, own],
       clip: clipOf(declared['clip-path'], map, around.clip),
     };
     if (groups.has(name)) for (const child of element.children) walk(child, place);
@@ -219,7 +231,7 @@ export const readSvg = (text: string, scale = 1): Result<Drawing> => {
   )(root, {
     map: compose(toMm, viewBoxMap({ ...root.attributes, x: '0', y: '0' })),
     style: initialStyle,
-    layer: '',
+    groups: [],
     clip: null,
     copies: 0,
   });

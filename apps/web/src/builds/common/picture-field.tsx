@@ -1,7 +1,6 @@
-import { mostPixels, set, type FrameAssembly } from '@vitrum/core';
+import { mostPixels, set, type FieldRef, type PictureDesign } from '@vitrum/core';
 import { useState } from 'react';
 import { changeDesign } from '../../document/document-store';
-import { useFields } from '../../document/selection';
 import { useDesignValue } from '../../fields/design-fields';
 import { pictureProblem } from '../../intake/picture-size';
 import { pixelsOf } from '../../intake/read-drawing-file';
@@ -10,9 +9,15 @@ import { Button } from '../../ui/button';
 import { FileButton } from '../../ui/file-button';
 import { longestKept, mostPictureBytes, pictureAmiss, pictureFrom } from './picture-edits';
 
-/** The picture on a print: taken from a file, or put away again. */
-export const PictureField = () => {
-  const field = useFields<FrameAssembly>().shows.picture;
+interface PictureFieldProps {
+  readonly field: FieldRef<PictureDesign | null | undefined>;
+  /** What it is called while there is none, and what it does then. */
+  readonly title: string;
+  readonly hint: string;
+}
+
+/** A picture that is printed: taken from a file, or put away again. */
+export const PictureField = ({ field, title, hint }: PictureFieldProps) => {
   const picture = useDesignValue(field) ?? null;
   const [problem, setProblem] = useState<string | null>(null);
   const onFile = async (file: File): Promise<void> => {
@@ -35,7 +40,7 @@ export const PictureField = () => {
   return (
     <section aria-label="Picture" className="mt-2 border-t border-line pt-2">
       <div className="flex flex-wrap items-center justify-between gap-2">
-        <h3 className="min-w-0 truncate font-bold">{picture === null ? 'Picture on the print' : picture.name}</h3>
+        <h3 className="min-w-0 truncate font-bold">{picture === null ? title : picture.name}</h3>
         <span className="flex gap-1.5">
           {picture !== null && <Button onClick={() => void changeDesign([set(field, null)])}>Take it off</Button>}
           <FileButton label={picture === null ? 'PNG, JPEG …' : 'Another …'} accept=".png,.jpg,.jpeg" onFile={onFile} />
@@ -43,9 +48,7 @@ export const PictureField = () => {
       </div>
       <Alert problem={problem} />
       <p className="mt-1 text-[13px] text-soft">
-        {picture === null
-          ? 'It fills the whole print; letters are printed over it in black.'
-          : 'Kept small, to show its light. Send the printer your own file.'}
+        {picture === null ? hint : 'Kept small, to show its light. Send the printer your own file.'}
       </p>
     </section>
   );

@@ -1,0 +1,57 @@
+import type { HelpTexts } from '../../help/types';
+import { help as ofCases } from '../lightbox/field-help';
+
+/** Help for the fields of this build, by label. */
+export const help: HelpTexts = {
+  ...ofCases,
+  artwork: {
+    ...ofCases.artwork,
+    Called: { what: 'What the sheet is called in drawings, lists and steps.' },
+    Shape: {
+      what: 'What the sheet is cut to: a drawing, a window with a border all round, letters that each stand by themselves, or the whole inside of the box.',
+    },
+    'Letters let in': {
+      what: 'Letters of an opal sheet in the places of those that are cut out: they glow.',
+      usual: 'Opal acrylic as thick as the sheet, so that both are flush.',
+    },
+    'Over their pockets': {
+      what: 'How much wider the letters are cut than their pockets, both sides together. Wood is pressed into; brittle sheet gets the loose end.',
+      usual: '0.10 mm for acrylic in wood, −0.05 mm in acrylic; the ladder in the pack tells what yours want.',
+    },
+    Border: {
+      what: 'From the inside of the box in to the opening of a window.',
+      usual: '25–40 mm: it hides strip and spacers from aside.',
+    },
+    'Stands at': {
+      what: 'From the inner side of the back to the rear of the sheet. It comes as near to it as the spacers in stock do.',
+      usual: '10–15 mm from sheet to sheet: shadows are seen, light still comes in.',
+    },
+    'Cut from': { what: 'The board or opal sheet. A board is painted, an opal sheet glows by itself.' },
+    Front: { what: 'The colour of its front, under white light.' },
+    'Rear side': {
+      what: 'White throws light back to what is behind it; a dark rear side swallows it.',
+      usual: 'White.',
+    },
+    'Moved right': { what: 'The sheet moved in the box, what goes past the rim cut off.' },
+    'Moved up': { what: 'The same, up.' },
+  },
+  light: {
+    ...ofCases.light,
+    'From the back': {
+      what: 'Round the rim: from the back to the middle of the strip. Light falls on the fronts of what is behind it.',
+      usual: 'Just behind the foremost sheet, whose border hides it.',
+    },
+  },
+  face: {
+    ...ofCases.face,
+    Back: {
+      what: 'The colour of the back, which is seen behind all sheets.',
+      usual: 'Light: it throws most of the light back.',
+    },
+    'Clear front': { what: 'The clear sheet before the scene, which keeps dust out.' },
+    'Hidden from': {
+      what: 'How far aside somebody may stand without seeing an LED or a spacer.',
+      usual: '25° for a picture on a wall; 45° in a corridor.',
+    },
+  },
+};

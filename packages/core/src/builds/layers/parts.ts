@@ -1,0 +1,102 @@
+import type { Point } from '../../base/outlines/index.js';
+import type { BoughtPart, CutPart, PartShape } from '../../making/parts/index.js';
+import type { OwnParts } from '../common/build.js';
+import { layerOf } from '../letters/parts.js';
+import type { Pile } from './heights.js';
+import { inlayParts } from './inlay.js';
+import { sheetPart } from '../common/sheet-part.js';
+import type { LayersMaterials } from './materials.js';
+import type { Scene, StandingSheet } from './scene.js';
+
+const mm = (value: number): string => `${Math.round(10 * value) / 10} mm`;
+
+/** Whether a part belongs to the scene, by its id; else it is of the case. */
+export const isOfScene = (id: string): boolean => id.startsWith('sheet-') || id.startsWith('inlay-');
+
+/** Every pile of a scene. */
+export const pilesOf = ({ sheets }: Scene): readonly Pile[] =>
+  sheets.flatMap(({ carried }) => carried.flatMap(({ posts }) => posts.map(({ pile }) => pile)));
+
+/** What a pile is made of: “12 + 3 mm”. */
+export const pileWords = ({ pieces, heightMm }: Pile): string =>
+  pieces.length === 0
+    ? 'none, glued flat'
+    : `${pieces.flatMap(({ spacer, count }) => Array.from({ length: count }, () => `${spacer.heightMm}`)).join(' + ')}${pieces.length === 1 && pieces[0]!.count === 1 ? '' : ` = ${Math.round(10 * heightMm) / 10}`} mm`;
+
+const standingPart = (
+  standing: StandingSheet,
+  all: readonly StandingSheet[],
+  place: number,
+  { tool }: LayersMaterials,
+): CutPart => {
+  const { sheet, stock, outline, parts, carried } = standing;
+  // What stands on its front, and what it stands on.
+  const feet = (onDrawing: (at: Point) => Point): readonly PartShape[] =>
+    all
+      .flatMap(({ carried: others }) => others.flatMap((each) => each.posts))
+      .filter(({ on }) => on === place)
+      .map(({ at, footMm }): PartShape => {
+        const [x, y] = onDrawing(at);
+        return { kind: 'hole', x, y, diameterMm: footMm };
+      });
+  const posts = carried.reduce((sum, each) => sum + each.posts.length, 0);
+  return sheetPart(
+    {
+      id: `sheet-${standing.index + 1}`,
+      name: sheet.name,
+      shape: outline,
+      stock,
+      note: [
+        `sheet ${place + 1} of ${all.length} from the back, its rear side at ${mm(standing.rearZMm)}`,
+        ...(parts.length > 1 ? [`${parts.length} pieces`] : []),
+        `on ${posts} ${posts === 1 ? 'spacer' : 'spacers'}`,
+        ...(standing.print === null ? [] : ['a print glued on its front before it is cut out']),
+        'seen from the front',
+      ].join('; '),
+      besides: (onDrawing) => layerOf('mark', feet(onDrawing)),
+    },
+    tool,
+  );
+};
+
+/** Spacers by their kind, as many as all piles take. */
+const spacersBought = (scene: Scene): readonly BoughtPart[] => {
+  const counts = new Map<string, BoughtPart>();
+  for (const { pieces } of pilesOf(scene))
+    for (const { spacer, count } of pieces) {
+      const known = counts.get(spacer.id);
+      counts.set(spacer.id, {
+        id: spacer.id,
+        name: spacer.name,
+        unit: 'piece',
+        unitPrice: spacer.price,
+        hangs: true,
+        quantity: (known?.quantity ?? 0) + count,
+        kg: (known?.kg ?? 0) + count * spacer.kg,
+      });
+    }
+  return [...counts.values()];
+};
+
+/** The parts of a scene: those of its case, a clear front without letters, its sheets, and the spacers. */
+export const layersParts = (
+  cut: readonly CutPart[],
+  bought: readonly BoughtPart[],
+  scene: Scene,
+  materials: LayersMaterials,
+): OwnParts => ({
+  cut: [
+    ...cut
+      .filter(({ id }) => id !== 'film')
+      .map((part) =>
+        part.id === 'face'
+          ? { ...part, name: 'Clear front', note: 'keeps dust out; both films stay on until it is set' }
+          : part,
+      ),
+    ...scene.sheets.flatMap((sheet, place) => [
+      standingPart(sheet, scene.sheets, place, materials),
+      ...inlayParts(sheet, materials),
+    ]),
+  ],
+  bought: [...bought, ...spacersBought(scene)],
+});

@@ -1,0 +1,18 @@
+import type { BoxLaid, BoxResultsOf } from '../boxes/results.js';
+import type { LayersGlow } from './glow.js';
+import type { LayersMaterials } from './materials.js';
+import type { Scene } from './scene.js';
+import type { LayersAssembly } from './schema.js';
+
+/** What the stages find for a layered scene. */
+export interface LayersResults extends BoxResultsOf<LayersAssembly> {
+  readonly materials: LayersMaterials;
+  readonly scene: Scene;
+  readonly glow: LayersGlow;
+}
+
+/** What stands before the circuit. */
+export interface LayersLaid extends BoxLaid {
+  readonly materials: LayersMaterials;
+  readonly scene: Scene;
+}

@@ -1,0 +1,272 @@
+import {
+  intersect,
+  outlineArea,
+  outlineBounds,
+  rectRing,
+  subtract,
+  type Outline,
+} from '../../../base/outlines/index.js';
+import { set } from '../../../document/design/index.js';
+import type { Candidate, Remedy, Rule } from '../../../judging/findings/index.js';
+import { fieldsIn } from '../../../judging/results/index.js';
+import type { LayersResults } from '../results.js';
+import { topsOf, type StandingSheet } from '../scene.js';
+import { middleOf, mm, noneLeft, placeAt } from '../../common/rule-words.js';
+import { listed, withSheet } from './common.js';
+
+/** Less than this is a touch, not an overlap (mm²). */
+const touchMm2 = 4;
+
+/** Two sheets that take the same room. */
+const collisions = ({ scene }: LayersResults): readonly (readonly [StandingSheet, StandingSheet, Outline])[] =>
+  scene.sheets.flatMap((front, at) =>
+    scene.sheets.slice(0, at).flatMap((behind) => {
+      if (front.rearZMm >= behind.frontZMm - 0.05) return [];
+      const both = intersect(front.outline, behind.outline);
+      return Math.abs(outlineArea(both)) > touchMm2 ? [[front, behind, both] as const] : [];
+    }),
+  );
+
+/** Sheets that would go through one another. */
+export const sheetsCollide: Rule<LayersResults> = ({ results }) => {
+  const found = collisions(results);
+  const [first] = found;
+  if (first === undefined) return null;
+  const [front, behind, both] = first;
+  const needed = Math.ceil(10 * behind.frontZMm) / 10;
+  const by = needed - front.sheet.heightMm;
+  const { sheets } = results.assembly.scene;
+  return {
+    id: 'sheets-collide',
+    severity: 'stop',
+    step: 'case',
+    what: `${front.sheet.name} goes through ${behind.sheet.name}`,
+    why: `They overlap, and the rear of the one is at ${mm(front.rearZMm)} while the front of the other is at ${mm(behind.frontZMm)}.`,
+    numbers: [{ label: 'lacks', value: Math.round(10 * (behind.frontZMm - front.rearZMm)) / 10, unit: 'mm' }],
+    where: placeAt(middleOf(both)),
+    target: noneLeft('sheets that collide', (tried) => collisions(tried).length),
+    remedies: [
+      {
+        id: 'raise-sheet',
+        candidates: [
+          {
+            label: `${front.sheet.name} at ${needed} mm`,
+            change: withSheet(results, front.index, { heightMm: needed }),
+          },
+        ],
+      },
+      {
+        id: 'raise-all',
+        candidates: [
+          {
+            label: `${front.sheet.name} and all before it ${mm(by)} higher, the case as much deeper`,
+            change: [
+              set(
+                fieldsIn(results).scene.sheets,
+                sheets.map((sheet, at) =>
+                  at === front.index || sheet.heightMm > front.sheet.heightMm
+                    ? { ...sheet, heightMm: Math.round(10 * (sheet.heightMm + by)) / 10 }
+                    : sheet,
+                ),
+              ),
+              set(fieldsIn(results).case.depthInsideMm, Math.ceil(results.geometry.inside.depthMm + by)),
+            ],
+          },
+        ],
+      },
+    ],
+  };
+};
+
+/** Sheets that reach into strip on the rim. */
+const inStrip = ({ scene, runs, geometry, materials }: LayersResults): readonly StandingSheet[] => {
+  const { inside } = geometry;
+  const { strip } = materials;
+  const onRim = runs.segments.filter(({ on }) => on !== 'back' && on !== 'block' && on !== 'letter');
+  if (onRim.length === 0) return [];
+  const heights = [...new Set(onRim.map(({ path }) => path[0]![2]))];
+  const reach = strip.heightMm + 0.5;
+  const [w, h] = [inside.widthMm, inside.heightMm];
+  const free = rectRing({ x: reach - w / 2, y: reach - h / 2, width: w - 2 * reach, height: h - 2 * reach });
+  return scene.sheets.filter(({ rearZMm, frontZMm, outline }) => {
+    const level = heights.some((z) => rearZMm < z + strip.widthMm / 2 && frontZMm > z - strip.widthMm / 2);
+    return level && Math.abs(outlineArea(subtract(outline, [free]))) > touchMm2;
+  });
+};
+
+/** Strip round the rim in the middle of each gap that it fits in, the widest first. */
+const stripToGap = (results: LayersResults): Remedy => {
+  const { scene, geometry, materials, assembly } = results;
+  const edges = [
+    { from: 0, to: 0 },
+    ...scene.sheets.map(({ rearZMm, frontZMm }) => ({ from: rearZMm, to: frontZMm })),
+    { from: geometry.inside.depthMm, to: geometry.inside.depthMm },
+  ];
+  const gaps = edges
+    .slice(1)
+    .map(({ from }, at) => ({ low: edges[at]!.to, high: from }))
+    .filter(({ low, high }) => high - low >= materials.strip.widthMm)
+    .sort((a, b) => b.high - b.low - (a.high - a.low));
+  const fields = fieldsIn(results);
+  return {
+    id: 'strip-to-gap',
+    candidates:
+      assembly.light.layout === 'rim'
+        ? gaps.slice(0, 3).map(({ low, high }): Candidate => ({
+            label: `Strip ${Math.round((low + high) / 2)} mm from the back, between the sheets`,
+            change: [
+              set(fields.light.fromBackMm, Math.round(5 * (low + high)) / 10),
+              ...(assembly.light.turnCount > 1 ? [set(fields.light.turnCount, 1)] : []),
+            ],
+          }))
+        : [],
+  };
+};
+
+/** No gap between the sheets takes the strip. */
+export const sheetMeetsStrip: Rule<LayersResults> = ({ results }) => {
+  const found = inStrip(results);
+  const [first] = found;
+  if (first === undefined) return null;
+  const { strip } = results.materials;
+  return {
+    id: 'sheet-meets-strip',
+    severity: 'stop',
+    step: 'light',
+    what: `${listed(found.map(({ sheet }) => sheet.name))} ${found.length === 1 ? 'reaches' : 'reach'} into the strip`,
+    why: `Strip ${mm(strip.widthMm)} wide lies on the rim where the sheet is (${mm(first.rearZMm)} to ${mm(first.frontZMm)} from the back): a gap between sheets must be as wide as it, or the sheet keep off the rim.`,
+    numbers: [{ label: 'strip', value: strip.widthMm, unit: 'mm' }],
+    where: placeAt(middleOf(first.outline)),
+    target: noneLeft('sheets in the strip', (tried) => inStrip(tried).length),
+    remedies: [stripToGap(results)],
+  };
+};
+
+const loose = ({ scene }: LayersResults) =>
+  scene.sheets.flatMap((standing) =>
+    standing.carried
+      .filter(({ posts, steady, flat }) => !flat && (posts.length === 0 || !steady))
+      .map(({ part, posts }) => ({ standing, part, posts })),
+  );
+
+/** Pieces of a sheet that no spacer carries, or that would tip over. */
+export const notCarried: Rule<LayersResults> = ({ results }) => {
+  const found = loose(results);
+  const [first] = found;
+  if (first === undefined) return null;
+  const none = found.filter(({ posts }) => posts.length === 0);
+  const fronts = results.scene.sheets
+    .map(({ frontZMm }) => frontZMm)
+    .filter((front) => front < first.standing.sheet.heightMm - 0.05);
+  return {
+    id: 'not-carried',
+    severity: none.length > 0 ? 'fix' : 'note',
+    step: 'case',
+    what:
+      none.length > 0
+        ? `${none.length === 1 ? 'A piece' : `${none.length} pieces`} of ${listed([...new Set(none.map(({ standing }) => standing.sheet.name))])} ${none.length === 1 ? 'stands' : 'stand'} on nothing`
+        : `${found.length === 1 ? 'A piece' : `${found.length} pieces`} of ${listed([...new Set(found.map(({ standing }) => standing.sheet.name))])} may tip over`,
+    why:
+      none.length > 0
+        ? 'Nowhere inside its outline is there room for the foot of a spacer on one sheet behind it, or on the back, clear of the strip.'
+        : 'Its middle does not lie between its spacers: hold it until the glue has set, or give it a bridge to its neighbour.',
+    numbers: [{ label: 'pieces', value: found.length, unit: '' }],
+    where: placeAt(middleOf(first.part)),
+    target: noneLeft('pieces not held', (tried) => loose(tried).length),
+    remedies: [
+      {
+        id: 'glue-flat',
+        candidates: fronts
+          .sort((a, b) => b - a)
+          .slice(0, 2)
+          .map((front): Candidate => ({
+            label: `${first.standing.sheet.name} flat on what is behind it, at ${mm(front)}`,
+            change: withSheet(results, first.standing.index, { heightMm: Math.round(10 * front) / 10 }),
+          })),
+      },
+    ],
+    noRemedy: 'Join the piece to its neighbour in the drawing, or make it wider than the foot of a spacer (8 mm).',
+  };
+};
+
+/** Farther off the wanted height than this is told (mm). */
+const offMm = 0.75;
+
+/** A height that no pile of the stock makes. */
+export const heightOff: Rule<LayersResults> = ({ results }) => {
+  const off = (tried: LayersResults): number =>
+    Math.max(0, ...tried.scene.sheets.map(({ errorMm }) => Math.abs(errorMm)));
+  if (off(results) <= offMm) return null;
+  const worst = results.scene.sheets.reduce((a, b) => (Math.abs(b.errorMm) > Math.abs(a.errorMm) ? b : a));
+  return {
+    id: 'height-off',
+    severity: 'note',
+    step: 'case',
+    what: `No pile of spacers makes ${mm(worst.sheet.heightMm)} for ${worst.sheet.name}`,
+    why: `The nearest from the stock leaves its rear side at ${mm(worst.rearZMm)}; everything is worked out with that.`,
+    numbers: [{ label: 'off', value: Math.round(10 * worst.errorMm) / 10, unit: 'mm' }],
+    where: placeAt(middleOf(worst.outline)),
+    target: { label: 'off', unit: 'mm', better: 'lower', read: off, settled: (tried) => off(tried) <= offMm },
+    remedies: [
+      {
+        id: 'take-height',
+        // Where its piles come to in the mean; or as low as the lowest, which all can be.
+        candidates: [...new Set([worst.rearZMm, Math.min(worst.rearZMm, ...topsOf(worst, results.scene.sheets))])].map(
+          (height): Candidate => ({
+            label: `${worst.sheet.name} at ${mm(height)}`,
+            change: withSheet(results, worst.index, { heightMm: Math.round(10 * height) / 10 }),
+          }),
+        ),
+      },
+    ],
+  };
+};
+
+/** Metal so near bare strip that its pads may touch it (mm). */
+const metalNearMm = 6;
+
+const metalNear = (results: LayersResults): readonly StandingSheet[] => {
+  const { scene, runs, materials, geometry } = results;
+  if (materials.strip.protection !== 'bare') return [];
+  const { inside } = geometry;
+  return scene.sheets.filter(({ stock, outline, rearZMm, frontZMm }) => {
+    if (stock.stuff !== 'metal' && stock.stuff !== 'composite') return false;
+    const bounds = outlineBounds(outline)!;
+    const reaches =
+      bounds.x < metalNearMm - inside.widthMm / 2 ||
+      bounds.x + bounds.width > inside.widthMm / 2 - metalNearMm ||
+      bounds.y < metalNearMm - inside.heightMm / 2 ||
+      bounds.y + bounds.height > inside.heightMm / 2 - metalNearMm;
+    return runs.segments.some(({ on, path }) => {
+      const z = path[0]![2];
+      return on === 'back'
+        ? rearZMm - z < metalNearMm
+        : reaches && rearZMm - metalNearMm < z && frontZMm + metalNearMm > z - materials.strip.widthMm;
+    });
+  });
+};
+
+/** A metal sheet beside bare pads and joints. */
+export const metalAtJoints: Rule<LayersResults> = ({ results }) => {
+  const [first] = metalNear(results);
+  if (first === undefined) return null;
+  return {
+    id: 'metal-at-joints',
+    severity: 'fix',
+    step: 'case',
+    what: `${first.sheet.name} is metal, beside bare strip`,
+    why: `${first.stock.name} comes within ${metalNearMm} mm of bare pads and joints: one that lifts is a short. Insulate every joint, keep the sheet off the rim, or cut it from wood.`,
+    numbers: [{ label: 'nearer than', value: metalNearMm, unit: 'mm' }],
+    where: placeAt(middleOf(first.outline)),
+    target: noneLeft('metal sheets at bare strip', (tried) => metalNear(tried).length),
+    remedies: [
+      {
+        id: 'wooden-sheet',
+        candidates: ['ply-3', 'mdf-3'].map((materialId): Candidate => ({
+          label: `${first.sheet.name} from ${materialId === 'ply-3' ? 'birch plywood 3 mm' : 'MDF 3 mm'}`,
+          change: withSheet(results, first.index, { materialId }),
+        })),
+      },
+    ],
+  };
+};

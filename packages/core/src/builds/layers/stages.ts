@@ -1,0 +1,76 @@
+import { success } from '../../base/result.js';
+import type { BuildWork } from '../common/build.js';
+import { recomputedOf } from '../common/common-stages.js';
+import { boxStagesOf } from '../boxes/stages.js';
+import type { LayersMaterials } from './materials.js';
+import { layersMemos, noLetters } from './memos.js';
+import type { LayersLaid, LayersResults } from './results.js';
+import type { LayersAssembly } from './schema.js';
+
+// Materials of the case stage are those that the memos of a scene find.
+const own = ({ materials }: { readonly materials: unknown }): LayersMaterials => materials as LayersMaterials;
+
+/** The stages of a layered scene: those of a case with a clear front, sheets on spacers in it, and light between them. */
+export const layersStages: BuildWork<LayersAssembly, LayersLaid, LayersResults>['stages'] = (
+  catalogue,
+  fonts,
+  limits,
+) => {
+  const stages = layersMemos(catalogue, limits);
+  const box = boxStagesOf(stages, catalogue, fonts);
+  return {
+    lay: (brief, power, assembly) => {
+      const laid = box.lay(brief, power, assembly);
+      if (!laid.ok) return laid;
+      const { geometry, runs, lettering: letters, section } = laid.value;
+      const materials = own(laid.value);
+      const stood = stages.scene.run(assembly.scene, geometry, runs, materials, letters);
+      if (!stood.ok) return stood;
+      const scene = stood.value;
+      const lettering = stages.asLettering.run(scene, letters);
+      return success({
+        ...laid.value,
+        materials,
+        scene,
+        lettering,
+        workability: stages.sheetsWorkable.run(scene, materials.tool),
+        section: stages.sliced.run(section, scene, geometry, 0),
+      });
+    },
+    light: (brief, power, assembly, laid, { circuit, share, ownPower }) => {
+      const { geometry, materials, distribution, runs, scene } = laid;
+      const planes = stages.planes.run(scene, assembly.scene, geometry, materials, limits);
+      const glow = stages.sceneGlow.run(
+        brief,
+        assembly.scene,
+        scene,
+        planes,
+        geometry,
+        materials,
+        distribution,
+        runs,
+        share,
+      );
+      const shedding = stages.shedding.run(
+        geometry,
+        assembly.case.vents,
+        glow,
+        stages.bed.run(geometry, assembly.light, materials, runs, brief.place),
+      );
+      return { glow, heat: stages.heat.run(brief, power, materials.strip, circuit, ownPower, shedding) };
+    },
+    parts: (results) => {
+      const { cut, bought } = box.parts({ ...results, lettering: noLetters });
+      return stages.ownParts.run(cut, bought, results.scene, results.materials);
+    },
+    steps: (results) =>
+      stages.ownSteps.run(
+        box.steps({ ...results, lettering: noLetters, cut: stages.ofCase.run(results.cut) }),
+        results.scene,
+        results.geometry,
+        results.materials,
+        results.finishing,
+      ),
+    recomputed: () => recomputedOf({ ...stages, glow: stages.sceneGlow }),
+  };
+};

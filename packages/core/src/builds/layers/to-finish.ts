@@ -1,0 +1,57 @@
+import { outlineArea } from '../../base/outlines/index.js';
+import type { ToFinish } from '../../making/finishing/index.js';
+import { boxToFinish } from '../boxes/to-finish.js';
+import { glows } from '../common/sheet-stock.js';
+import type { LayersResults } from './results.js';
+
+/** Glue round a foot (mm). */
+const footBeadMm = 30;
+
+/** What of a scene is painted and glued: that of its case, both sides of its sheets, and the spacers. */
+export const layersToFinish = (results: Omit<LayersResults, 'packing' | 'hang' | 'finishing'>): ToFinish => {
+  const found = boxToFinish(results);
+  const { sheets } = results.scene;
+  const painted = sheets.filter(({ stock, print }) => !glows(stock) && print === null);
+  const m2 = painted.reduce((sum, { outline }) => sum + Math.abs(outlineArea(outline)), 0) / 1e6;
+  const [first] = painted;
+  const posts = sheets.reduce(
+    (sum, { carried }) => sum + carried.reduce((count, each) => count + each.posts.length, 0),
+    0,
+  );
+  const [any] = sheets;
+  return {
+    ...found,
+    surfaces: [
+      ...found.surfaces,
+      ...(first === undefined
+        ? []
+        : [
+            {
+              id: 'sheets',
+              name: 'sheets on both sides',
+              stuff: first.stock.stuff,
+              m2: 2 * m2,
+              turned: true,
+              masked: 'where spacers are glued on',
+              showsGrain: false,
+              comesFinished: false,
+              fixed: null,
+            },
+          ]),
+    ],
+    bonds: [
+      ...found.bonds,
+      ...(any === undefined || posts === 0
+        ? []
+        : [
+            {
+              id: 'spacers',
+              what: 'spacers between the sheets',
+              between: ['wood', any.stock.stuff] as const,
+              mm: 2 * posts * footBeadMm,
+              fine: false,
+            },
+          ]),
+    ],
+  };
+};
