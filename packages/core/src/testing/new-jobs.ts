@@ -32,14 +32,14 @@ const takes = (build: string, sizesMm: Readonly<Record<string, number>>): boolea
     .filter(({ name }) => name === build)
     .every(({ sizes }) => Object.keys(sizeProblems(sizes, sizesMm)).length === 0);
 
-/** Sizes no larger than the questions of a build take. */
+/** The nearest sizes that the questions of a build take. */
 const within = (build: string, sizesMm: Readonly<Record<string, number>>): Readonly<Record<string, number>> => {
   const questions = allBuilds.find(({ name }) => name === build)?.sizes ?? [];
   return Object.fromEntries(
-    Object.entries(sizesMm).map(([id, mm]) => [
-      id,
-      Math.min(mm, questions.find((question) => question.id === id)?.mostMm ?? mm),
-    ]),
+    Object.entries(sizesMm).map(([id, mm]) => {
+      const { leastMm = mm, mostMm = mm } = questions.find((question) => question.id === id) ?? {};
+      return [id, Math.max(leastMm, Math.min(mm, mostMm))];
+    }),
   );
 };
 

@@ -67,6 +67,8 @@ describe('findings of scenes', () => {
     ['sheet-meets-strip', 'strip-to-gap', { 'light.fromBackMm': 66 }],
     // What stands on nothing.
     ['not-carried', 'glue-flat', only(farBank!, drawn(21, ring(-60, -110, 120, 60), ring(0, -20, 4, 4)), window!)],
+    ['not-carried', 'glue-flat', only(drawn(12, ring(-40, -10, 4, 4)), window!)],
+    ['not-carried', 'stand-on-sheet', only(drawn(12, ring(-40, -10, 4, 4)), window!)],
     ['height-off', 'take-height', { 'case.depthInsideMm': 220, ...only({ ...window!, heightMm: 195 }) }],
     // Metal at bare pads.
     [

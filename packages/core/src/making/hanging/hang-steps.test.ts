@@ -44,8 +44,10 @@ describe('steps of hanging', () => {
     expect(ids(plain)).toEqual({ sawn: [], glued: [], put: ['drill-wall', 'hang'] });
     expect(plain.put[0]!.title).toMatch(/^Drill the wall by its template: \d holes?$/);
     expect(plain.put[0]!.caution).toContain('Find cables and pipes');
-    const blocks = hangSteps(hang({ way: 'keyholes', blocks: true }), 'wall');
+    const blocks = hangSteps({ ...hang({ way: 'keyholes' }), blocks: true }, 'wall');
     expect(ids(blocks).glued).toEqual(['glue-blocks']);
+    // What has no returns has no corner to glue one into.
+    expect(ids(hangSteps(hang({ way: 'keyholes', blocks: true }), 'wall')).glued).toEqual([]);
   });
 
   it('say that no fixing finds room, and drill nothing, where there is none', () => {

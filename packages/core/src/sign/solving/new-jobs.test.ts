@@ -2,6 +2,7 @@ import { beforeAll, expect, it } from '@jest/globals';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { brightnessLimit } from '../../light/glow/index.js';
+import type { AssemblyResults } from '../../judging/results/index.js';
 import { contradictions } from '../../testing/contradictions.js';
 import { jobsAsked } from '../../testing/jobs-asked.js';
 import { testFonts } from '../../testing/harness.js';
@@ -13,6 +14,10 @@ let fonts: FontBook;
 beforeAll(async () => {
   fonts = await testFonts();
 });
+
+/** What a limit is held against (cd/m²): of bright lines on dark ground the mean over both, where a build tells it. */
+const seenCdM2 = (glow: AssemblyResults['glow'] & { readonly overAllCdM2?: number }): number =>
+  glow.overAllCdM2 ?? glow.evenness.meanCdM2;
 
 /** What is wrong with a job once it is solved from its answers alone: what stops or disappoints, what cannot be so. */
 const amiss = ({ design: asked }: NewJob): readonly string[] => {
@@ -28,7 +33,7 @@ const amiss = ({ design: asked }: NewJob): readonly string[] => {
     ...findings.filter(({ severity }) => severity !== 'note').map(({ what }) => `${what} (${sentence})`),
     ...contradictions(results),
     // Right at the edge of letters a wall is brighter than over the half width that the limit is for.
-    ...(own!.glow.evenness.meanCdM2 * night <= 1.6 * brightnessLimit(design.brief) ? [] : ['it is too bright']),
+    ...(seenCdM2(own!.glow) * night <= 1.6 * brightnessLimit(design.brief) ? [] : ['it is too bright']),
     ...(own!.heat.stripC.low < own!.materials.strip.maxBoardC ? [] : ['its strip gets too hot']),
     ...(circuit.supplyCount <= 4 ? [] : [`it takes ${circuit.supplyCount} supplies`]),
   ];

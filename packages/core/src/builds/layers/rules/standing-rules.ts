@@ -10,6 +10,7 @@ import { set } from '../../../document/design/index.js';
 import type { Candidate, Remedy, Rule } from '../../../judging/findings/index.js';
 import { fieldsIn } from '../../../judging/results/index.js';
 import type { LayersResults } from '../results.js';
+import { mostSheets } from '../schema.js';
 import { topsOf, type StandingSheet } from '../scene.js';
 import { middleOf, mm, noneLeft, placeAt } from '../../common/rule-words.js';
 import { listed, withSheet } from './common.js';
@@ -149,15 +150,54 @@ const loose = ({ scene }: LayersResults) =>
       .map(({ part, posts }) => ({ standing, part, posts })),
   );
 
+/** Flat on what is behind it: on the foremost sheets there, or on the back. */
+const glueFlat = (results: LayersResults, { sheet, index }: StandingSheet): Remedy => ({
+  id: 'glue-flat',
+  candidates: [...results.scene.sheets.map(({ frontZMm }) => frontZMm), 0]
+    .filter((front) => front < sheet.heightMm - 0.05)
+    .sort((a, b) => b - a)
+    .slice(0, 3)
+    .map((front): Candidate => ({
+      label: `${sheet.name} flat on ${front === 0 ? 'the back' : 'what is behind it'}, at ${mm(front)}`,
+      change: withSheet(results, index, { heightMm: Math.round(10 * front) / 10 }),
+    })),
+});
+
+/** A whole sheet behind it, in the colour of the back, on which it lies flat at the height that it has. */
+const standOnSheet = (results: LayersResults, { sheet, index, stock }: StandingSheet): Remedy => {
+  const { sheets, backColour } = results.assembly.scene;
+  const carrier = results.materials.sheets.find(({ stuff }) => stuff === 'wood') ?? stock;
+  const heightMm = Math.round(10 * (sheet.heightMm - carrier.thicknessMm)) / 10;
+  const behind = Math.max(0, ...results.scene.sheets.slice(0, index).map(({ frontZMm }) => frontZMm));
+  const id = ['ground', ...sheets.map((_, at) => `ground-${at + 2}`)].find((free) =>
+    sheets.every((other) => other.id !== free),
+  )!;
+  return {
+    id: 'stand-on-sheet',
+    candidates:
+      heightMm < behind || sheets.length >= mostSheets
+        ? []
+        : [
+            {
+              label: `A whole sheet of ${carrier.name} behind ${sheet.name}, which is glued flat on it`,
+              change: [
+                set(fieldsIn(results).scene.sheets, [
+                  ...sheets.slice(0, index),
+                  { id, name: 'Ground', shape: 'whole', materialId: carrier.id, colour: backColour, heightMm },
+                  ...sheets.slice(index),
+                ]),
+              ],
+            },
+          ],
+  };
+};
+
 /** Pieces of a sheet that no spacer carries, or that would tip over. */
 export const notCarried: Rule<LayersResults> = ({ results }) => {
   const found = loose(results);
   const [first] = found;
   if (first === undefined) return null;
   const none = found.filter(({ posts }) => posts.length === 0);
-  const fronts = results.scene.sheets
-    .map(({ frontZMm }) => frontZMm)
-    .filter((front) => front < first.standing.sheet.heightMm - 0.05);
   return {
     id: 'not-carried',
     severity: none.length > 0 ? 'fix' : 'note',
@@ -173,18 +213,7 @@ export const notCarried: Rule<LayersResults> = ({ results }) => {
     numbers: [{ label: 'pieces', value: found.length, unit: '' }],
     where: placeAt(middleOf(first.part)),
     target: noneLeft('pieces not held', (tried) => loose(tried).length),
-    remedies: [
-      {
-        id: 'glue-flat',
-        candidates: fronts
-          .sort((a, b) => b - a)
-          .slice(0, 2)
-          .map((front): Candidate => ({
-            label: `${first.standing.sheet.name} flat on what is behind it, at ${mm(front)}`,
-            change: withSheet(results, first.standing.index, { heightMm: Math.round(10 * front) / 10 }),
-          })),
-      },
-    ],
+    remedies: [glueFlat(results, first.standing), standOnSheet(results, first.standing)],
     noRemedy: 'Join the piece to its neighbour in the drawing, or make it wider than the foot of a spacer (8 mm).',
   };
 };
