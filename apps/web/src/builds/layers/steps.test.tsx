@@ -208,7 +208,7 @@ describe('how a scene looks', () => {
     within(screen.getAllByRole('table')[which]!)
       .getAllByRole('row')
       .slice(1)
-      .map(({ textContent }) => textContent!);
+      .map(({ textContent }) => textContent);
 
   it('tells of every layer how much is seen of it and how it shines, the foremost first', () => {
     shown();
@@ -236,7 +236,7 @@ describe('how a scene looks', () => {
     const user = userEvent.setup();
     shown();
     await user.click(screen.getByLabelText('Clear front'));
-    const names = screen.getAllByRole('option').map(({ textContent }) => textContent!);
+    const names = screen.getAllByRole('option').map(({ textContent }) => textContent);
     expect(names.length).toBeGreaterThan(0);
     expect(names.some((name) => /opal/i.test(name))).toBe(false);
   });

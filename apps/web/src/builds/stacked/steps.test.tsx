@@ -51,7 +51,7 @@ describe('the list of rings', () => {
     const glowing = own.glow.bands.map(({ index }) => index);
     expect(glowing.length).toBeGreaterThan(0);
     items.forEach(({ textContent }, at) =>
-      expect(textContent!.includes('glows')).toBe(glowing.includes(rings.length - 1 - at)),
+      expect(textContent.includes('glows')).toBe(glowing.includes(rings.length - 1 - at)),
     );
   });
 
@@ -97,7 +97,7 @@ describe('the list of rings', () => {
     const user = userEvent.setup();
     shown();
     await user.click(screen.getByLabelText(/^Ring 1/, { selector: 'button[role=combobox]' }));
-    const names = screen.getAllByRole('option').map(({ textContent }) => textContent!);
+    const names = screen.getAllByRole('option').map(({ textContent }) => textContent);
     expect(names.some((name) => name.includes('Opal'))).toBe(true);
     expect(names.some((name) => /Clear|Poster|foam/i.test(name))).toBe(false);
     await user.click(screen.getAllByRole('option')[1]!);
@@ -167,8 +167,8 @@ describe('the lid', () => {
       expect(told).toContain(`edge of ring ${index + 1}${Math.round(meanCdM2).toLocaleString('en')} cd/m²`);
     expect(told).toContain(`wall beside it, at most${glow.wallCdM2.toFixed(1)} cd/m²`);
     const lumens = told
-      .filter((row) => row!.endsWith(' lm'))
-      .map((row) => Number(/([\d.,]+) lm$/.exec(row!.replace(',', ''))![1]));
+      .filter((row) => row.endsWith(' lm'))
+      .map((row) => Number(/([\d.,]+) lm$/.exec(row.replace(',', ''))![1]));
     // What comes out and what stays makes up what the LEDs give.
     expect(lumens[1]! + lumens[2]!).toBeGreaterThan(0.98 * lumens[0]! - 2);
     expect(lumens[1]! + lumens[2]!).toBeLessThan(1.02 * lumens[0]! + 2);
@@ -237,7 +237,7 @@ describe('the light of a stack', () => {
     const user = userEvent.setup();
     shown();
     await user.click(screen.getByLabelText('Strip'));
-    const names = screen.getAllByRole('option').map(({ textContent }) => textContent!);
+    const names = screen.getAllByRole('option').map(({ textContent }) => textContent);
     expect(names.length).toBeGreaterThan(3);
     expect(names.some((name) => /module/i.test(name))).toBe(false);
   });

@@ -85,7 +85,7 @@ describe('steps of a scene', () => {
         .flatMap(({ posts }) => posts)
         .map(({ pile, on }) => stock.thicknessMm + pile.heightMm + (on === null ? own.geometry.back.thicknessMm : 3));
       if (brads[at] !== undefined && through.length > 0)
-        expect(brads[at]!).toBeLessThanOrEqual(Math.min(...through) - 2);
+        expect(brads[at]).toBeLessThanOrEqual(Math.min(...through) - 2);
     });
   });
 
@@ -101,7 +101,7 @@ describe('steps of a scene', () => {
 
 describe('paint and glue of a scene', () => {
   it('are both sides of every painted sheet, and two beads a foot', () => {
-    const { surfaces, bonds } = layersToFinish(own as unknown as LayersResults);
+    const { surfaces, bonds } = layersToFinish(own);
     const area = own.scene.sheets.reduce((sum, { outline }) => sum + Math.abs(outlineArea(outline)), 0) / 1e6;
     expect(surfaces.find(({ id }) => id === 'sheets')!.m2).toBeCloseTo(2 * area, 9);
     const feet = own.scene.sheets.flatMap(({ carried }) => carried.flatMap(({ posts }) => posts)).length;
@@ -111,7 +111,7 @@ describe('paint and glue of a scene', () => {
 
 describe('templates and figures of a scene', () => {
   it('are one to trace it all from, and a plan for each sheet that stands on spacers', () => {
-    const found = layersTemplates(own as unknown as LayersResults);
+    const found = layersTemplates(own);
     expect(found['scene-to-trace']).toBeDefined();
     const plans = Object.keys(found).filter((name) => name.startsWith('spacers-'));
     expect(plans).toHaveLength(
@@ -124,7 +124,7 @@ describe('templates and figures of a scene', () => {
   });
 
   it('say how deep it is, its weakest step, and that the strip is hidden', () => {
-    const figures = layersFigures(own as unknown as LayersResults);
+    const figures = layersFigures(own);
     const of = (id: string) => figures.find((figure) => figure.id === id)!;
     expect(of('depth').text).toBe('74 mm');
     expect(of('strip-hidden').text).toBe('hidden');
@@ -140,7 +140,7 @@ describe('templates and figures of a scene', () => {
 describe('a scene made again', () => {
   it('keeps its sheets, and takes strips whose light the map knows, within the room before the foremost', () => {
     const aim = { leastCdM2: 5, wantedCdM2: 40, mostCdM2: 2000, dayAndNight: false };
-    const seeds = layersSeeds(own as unknown as LayersResults, shippedCatalogue, aim);
+    const seeds = layersSeeds(own, shippedCatalogue, aim);
     expect(seeds.length).toBeGreaterThan(1);
     for (const { change } of seeds) {
       expect(change.some(({ path }) => path.endsWith('light.stripId'))).toBe(true);
