@@ -1,8 +1,11 @@
+import type { Catalogue } from '../../document/catalogue/index.js';
 import { fieldsIn } from '../../judging/results/index.js';
 import { set, type DesignChange } from '../../document/design/index.js';
+import { leastWallMm } from './geometry.js';
+import { leastHeldMm } from './panel-rules.js';
 import type { BoxResults } from './results.js';
 import { passesOf, timesAlong } from './sides.js';
-import { oneChange, partOverSheet, type Rule } from '../../judging/findings/index.js';
+import { oneChange, partOverSheet, type Candidate, type Remedy, type Rule } from '../../judging/findings/index.js';
 import { changeFace, holds, isClear } from '../faces/candidates.js';
 
 const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
@@ -81,8 +84,35 @@ const growth = ({ materials, geometry, design }: BoxResults): number =>
   materials.face.expansionPerK *
   faceSwingK[design.brief.exposure];
 
+/** Seats so deep that a face with more play stays in them, in returns thick enough for that. */
+const deeperSeat = (results: BoxResults, catalogue: Catalogue, playMm: number): Remedy => {
+  const fields = fieldsIn(results);
+  const { returnBoard } = results.materials;
+  const seatMm = Math.ceil(2 * (2 * playMm + leastHeldMm)) / 2;
+  const thicker = catalogue.boards
+    .filter(
+      ({ uses, stuff, thicknessMm }) =>
+        uses.includes('return') && stuff === 'wood' && thicknessMm > returnBoard.thicknessMm,
+    )
+    .sort((a, b) => a.thicknessMm - b.thicknessMm);
+  return {
+    id: 'deeper-seat',
+    candidates: [returnBoard, ...thicker]
+      .filter(({ thicknessMm }) => seatMm <= thicknessMm - leastWallMm)
+      .slice(0, 3)
+      .map((board): Candidate => ({
+        label: `Seats ${mm(seatMm)} deep with ${mm(playMm)} play a side${board === returnBoard ? '' : `, returns of ${board.name}`}`,
+        change: [
+          set(fields.case.playMm, playMm),
+          set(fields.case.seatMm, seatMm),
+          ...(board === returnBoard ? [] : [set(fields.case.returnBoardId, board.id)]),
+        ],
+      })),
+  };
+};
+
 /** The face grows with warmth more than its seat lets it. */
-export const faceBinds: Rule<BoxResults> = ({ results }) => {
+export const faceBinds: Rule<BoxResults> = ({ results, catalogue }) => {
   const { design, assembly } = results;
   if (assembly.case.retention === 'laid-on') return null;
   const grows = growth(results);
@@ -111,10 +141,13 @@ export const faceBinds: Rule<BoxResults> = ({ results }) => {
       read: (tried) => 2 * tried.assembly.case.playMm,
       settled: (tried) => growth(tried) <= 2 * tried.assembly.case.playMm + 0.05,
     },
-    remedies:
-      play < assembly.case.seatMm
+    remedies: [
+      ...(2 * play + leastHeldMm <= assembly.case.seatMm
         ? [oneChange('more-play', `Play ${mm(play)} a side`, fieldsIn(results).case.playMm, play)]
-        : [],
+        : []),
+      deeperSeat(results, catalogue, play),
+    ],
+    noRemedy: 'No board of the shop takes a seat that deep: divide the face into two panes, or lay it on the front.',
   };
 };
 

@@ -19,7 +19,7 @@ import { failure, success, type Problem, type Result } from '../../base/result.j
 const own = fieldsOf<BoxAssembly>();
 
 /** Least wood left behind a rabbet or groove (mm); less breaks while it is cut. */
-const leastWallMm = 2;
+export const leastWallMm = 2;
 /** Play of a sheet in the width of its groove, in all (mm), where a design does not say. */
 export const usualGroovePlayMm = 0.4;
 const groovePlayOf = ({ groovePlayMm }: CaseDesign): number => groovePlayMm ?? usualGroovePlayMm;

@@ -5,15 +5,13 @@ import { fieldsIn } from '../../judging/results/index.js';
 import { set } from '../../document/design/index.js';
 import { membersOf } from '../../making/parts/index.js';
 import { backHoldOf, backPlayOf, boreDeepMm, holdEdgeMm } from './back-hold.js';
+import { leastWallMm } from './geometry.js';
 import type { BoxResults } from './results.js';
 
 const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
 
 /** The member that has every seat, whichever way the face comes out. */
 const bottomOf = ({ members }: BoxResults['geometry']): Member => members.find(({ name }) => name === 'bottom')!;
-
-/** Wood left behind a seat, as the geometry asks (mm). */
-const leastWallMm = 2;
 
 /** How far screws or inserts of the back stand too near to its edge or the ledge’s (mm). */
 const tooNear = ({ assembly: { case: box } }: BoxResults): number =>

@@ -9,7 +9,7 @@ import { faceOutOf, lockedBy } from './way-out.js';
 const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
 
 /** Of a sheet pushed to one side, so much must stay in its groove on the other (mm); typical. */
-const leastHeldMm = 1.5;
+export const leastHeldMm = 1.5;
 /** A sheet that slides in by hand wants so much play in the width of its groove; more, and it rattles (mm); typical. */
 const leastSlideMm = 0.3;
 const mostRattleMm = 0.8;

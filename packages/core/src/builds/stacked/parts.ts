@@ -1,4 +1,4 @@
-import { outlineArea, outlineBounds, offset, subtract, type Outline, type Point } from '../../base/outlines/index.js';
+import { outlineArea, outlineBounds, offset, subtract, type Point } from '../../base/outlines/index.js';
 import type { Catalogue } from '../../document/catalogue/index.js';
 import type { Brief } from '../../document/design/index.js';
 import { sundry, type BoughtPart, type CutPart, type PartShape } from '../../making/parts/index.js';

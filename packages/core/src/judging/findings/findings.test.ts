@@ -94,6 +94,7 @@ const cases: readonly (readonly [id: string, change: Readonly<Record<string, unk
   ['wrong-colour', { 'brief.light': { kind: 'rgb', colour: '#00ff00' }, 'brief.ambient': 'shop' }, 'change-strip'],
   ['lead-drops', { 'brief.leadLengthMm': 20_000, 'power.wireId': 'pair-0.35' }, 'thicker-lead'],
   ['face-binds', { 'brief.exposure': 'outdoors' }, 'more-play'],
+  ['face-binds', { 'brief.exposure': 'outdoors', ...inAssembly({ 'case.widthMm': 1800 }) }, 'deeper-seat'],
   ['letters-overhang', inAssembly({ 'artwork.capHeightMm': 160 }), 'smaller-letters'],
   ['missing-letters', { 'brief.text': 'A漢' }, null],
   ['strokes-thin', inAssembly({ 'artwork.capHeightMm': 9, 'artwork.fontId': 'pacifico' }), 'larger-artwork'],

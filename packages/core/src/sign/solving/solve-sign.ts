@@ -19,9 +19,9 @@ export interface SolvedSign {
 }
 
 /** So often is a seed mended before it is given up. */
-const mostMended = 3;
+const mostMended = 5;
 /** After so many designs no other is begun to be mended. */
-const mostTried = 30;
+const mostTried = 90;
 /** So many of the best are mended and looked at on the page’s map. */
 const mostLookedAt = 3;
 /** Seeds come cheapest first: after so many clean ones none is looked for that is cheaper still; fewer after a long search. */
@@ -81,6 +81,21 @@ const withRecord = (design: Design, changes: readonly DesignChange[], sentence: 
   return { ...design, solved: { sentence, chosen } };
 };
 
+/** The best way out of the gravest that has one; null where none of what is found has. */
+function* wayOut(
+  { design, judged }: Candidate,
+  judge: Judge,
+  mayGoOn: () => boolean,
+): Generator<void, DesignChange | null> {
+  for (const finding of severe(judged)) {
+    if (!mayGoOn()) return null;
+    const { fixes } = yield* judge.mend(design, judged, finding);
+    const [best] = fixes;
+    if (best !== undefined) return best.change;
+  }
+  return null;
+}
+
 /** Mends the gravest of what is found, again and again, until nothing severe is left or nothing helps. */
 function* mended(
   start: Candidate,
@@ -90,16 +105,13 @@ function* mended(
 ): Generator<void, Candidate> {
   let now = start;
   for (let round = 0; round < mostMended; round += 1) {
-    const [worst] = severe(now.judged);
-    if (worst === undefined || !mayGoOn()) return now;
-    const { fixes } = yield* judge.mend(now.design, now.judged, worst);
-    const [best] = fixes;
-    const changed = best === undefined ? null : applyChange(now.design, best.change);
-    if (best === undefined || changed?.ok !== true) return now;
+    const change = yield* wayOut(now, judge, mayGoOn);
+    const changed = change === null ? null : applyChange(now.design, change);
+    if (change === null || changed?.ok !== true) return now;
     yield;
     const judged = judge.rough(changed.value);
     if (judged === null) return now;
-    const next = { design: changed.value, judged, change: [...now.change, ...best.change] };
+    const next = { design: changed.value, judged, change: [...now.change, ...change] };
     if (!isBetter(next, now)) return now;
     now = next;
   }
