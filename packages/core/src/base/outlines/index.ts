@@ -4,6 +4,7 @@ export { addShape, movedToOrigin, byShape, outlineByShape } from './by-shape.js'
 export { coverage } from './coverage.js';
 export { distanceToOutline } from './distance.js';
 export { inOutline, inRing, insideByLine } from './inside.js';
+export { lookedInto, type LookedInto } from './looked-into.js';
 export { besideCut } from './kerf.js';
 export { lengthInside } from './inside-length.js';
 export {

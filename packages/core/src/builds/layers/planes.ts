@@ -1,5 +1,5 @@
 import { coverage, type Outline } from '../../base/outlines/index.js';
-import { gridOver } from '../../base/raster/index.js';
+import { gridOver, type Grid } from '../../base/raster/index.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
 import { linearOf, luminanceOf, type GridLimits } from '../../light/glow/index.js';
 import { layNet, type LayeredScene, type Net } from '../../light/layers/index.js';
@@ -22,6 +22,23 @@ const sharper = 1.8;
 const mostAcross = 560;
 /** Sheets are kept so far from touching, as light is worked out between them (mm). */
 const leastGapMm = 0.2;
+
+/** What of each cell an outline covers; kept by it, for a sheet that is only moved to and fro stays as it is. */
+const covered = new WeakMap<Outline, { readonly grid: Grid; readonly solid: Float32Array }>();
+
+const solidOf = (outline: Outline, grid: Grid): Float32Array => {
+  const known = covered.get(outline);
+  const { area, columns, rows } = grid;
+  const same =
+    known?.grid.columns === columns &&
+    known.grid.rows === rows &&
+    known.grid.area.width === area.width &&
+    known.grid.area.height === area.height;
+  if (known !== undefined && same) return known.solid;
+  const solid = coverage(outline, area, columns, rows);
+  covered.set(outline, { grid, solid });
+  return solid;
+};
 
 /** The sheets of a scene as thin planes over the raster of its picture. */
 export const litPlanes = (
@@ -55,7 +72,7 @@ export const litPlanes = (
       frontReflects: front,
       rearReflects: behind,
       passes: stock.passes,
-      solid: coverage(outline, grid.area, grid.columns, grid.rows),
+      solid: solidOf(outline, grid),
     };
   };
   const planes = scene.sheets.flatMap(({ sheet, stock, outline, rearZMm, inlay, print }, at) => [

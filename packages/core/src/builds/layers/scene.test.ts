@@ -4,6 +4,7 @@ import type { FontBook } from '../../artwork/lettering/index.js';
 import {
   distanceToOutline,
   inOutline,
+  lookedInto,
   intersect,
   outlineArea,
   rectRing,
@@ -77,12 +78,12 @@ describe('sheets in a box', () => {
         30,
         [
           {
-            outline: [
+            within: lookedInto([
               rectRing({ x: -100, y: -100, width: 200, height: 200 }),
               [
                 ...rectRing({ x: border - 100, y: border - 100, width: 200 - 2 * border, height: 200 - 2 * border }),
               ].reverse(),
-            ],
+            ]),
             rearZMm: 50,
           },
         ],

@@ -1,6 +1,13 @@
 import type { Lettering } from '../../artwork/lettering/index.js';
 import { sum } from '../../base/maths/index.js';
-import { distanceToOutline, solidParts, type Outline, type Point } from '../../base/outlines/index.js';
+import {
+  distanceToOutline,
+  lookedInto,
+  solidParts,
+  type LookedInto,
+  type Outline,
+  type Point,
+} from '../../base/outlines/index.js';
 import { failure, success, type Problem, type Result } from '../../base/result.js';
 import { readPicture, type Picture } from '../common/picture.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
@@ -113,12 +120,13 @@ export const standScene = (
     .sort((a, b) => a.sheet.heightMm - b.sheet.heightMm || a.index - b.index);
   const wanted = order.map(({ sheet, index }) => {
     const shape = shaped[index]!;
-    return { rearZMm: sheet.heightMm, outline: shape.ok ? shape.value : [] };
+    const outline = shape.ok ? shape.value : [];
+    return { rearZMm: sheet.heightMm, outline, within: lookedInto(outline) };
   });
-  const standing: StandingSheet[] = [];
+  const standing: (StandingSheet & { readonly within: LookedInto })[] = [];
   order.forEach(({ sheet, index }, at) => {
     const stock = materials.sheets[index]!;
-    const { outline } = wanted[at]!;
+    const { outline, within } = wanted[at]!;
     const print = prints[index]!;
     const before = wanted.slice(at);
     const parts = solidParts(outline);
@@ -152,6 +160,7 @@ export const standScene = (
       sheet,
       stock,
       outline,
+      within,
       parts,
       rearZMm,
       frontZMm: rearZMm + stock.thicknessMm,
@@ -161,13 +170,17 @@ export const standScene = (
       inlay,
     });
   });
-  return success({ sheets: standing, viewDeg, ...stripInSight(runs, standing, viewDeg, bounds) });
+  return success({
+    sheets: standing.map(({ within: _within, ...sheet }) => sheet),
+    viewDeg,
+    ...stripInSight(runs, standing, viewDeg, bounds),
+  });
 };
 
 /** LEDs that are seen past the sheets from the front or from aside. */
 const stripInSight = (
   { leds }: LightRuns,
-  sheets: readonly StandingSheet[],
+  sheets: Parameters<typeof seenFromAside>[2],
   viewDeg: number,
   bounds: Parameters<typeof seenFromAside>[4],
 ): Pick<Scene, 'stripSeen' | 'seenAt'> => {

@@ -1,11 +1,11 @@
 import {
-  distanceToOutline,
   intersect,
-  inOutline,
+  lookedInto,
   outlineArea,
   outlineBounds,
   outlineCentroid,
   solidParts,
+  type LookedInto,
   type Outline,
   type Point,
 } from '../../base/outlines/index.js';
@@ -34,6 +34,7 @@ export interface Carried {
 /** A sheet that stands already: what a post may stand on. */
 export interface Standing {
   readonly outline: Outline;
+  readonly within: LookedInto;
   readonly rearZMm: number;
   readonly frontZMm: number;
 }
@@ -60,7 +61,7 @@ const around = 8;
 export const seenFromAside = (
   at: Point,
   zMm: number,
-  sheets: readonly { readonly outline: Outline; readonly rearZMm: number }[],
+  sheets: readonly { readonly within: LookedInto; readonly rearZMm: number }[],
   viewDeg: number,
   bounds: { readonly widthMm: number; readonly heightMm: number; readonly frontZMm: number },
 ): boolean => {
@@ -70,7 +71,7 @@ export const seenFromAside = (
     const on = (z: number): Point => [at[0] + dx * (z - zMm), at[1] + dy * (z - zMm)];
     const [ox, oy] = on(bounds.frontZMm);
     if (Math.abs(ox) > bounds.widthMm / 2 || Math.abs(oy) > bounds.heightMm / 2) return false;
-    return sheets.every(({ outline, rearZMm }) => rearZMm <= zMm || !inOutline(on(rearZMm), outline));
+    return sheets.every(({ within, rearZMm }) => rearZMm <= zMm || !within.has(on(rearZMm)));
   });
 };
 
@@ -91,11 +92,10 @@ interface PlaceFound {
 /** The foremost sheet that carries a foot here; the back where none is in the way; neither: undefined. */
 const groundAt = (at: Point, footMm: number, sheets: readonly Standing[]): number | null | undefined => {
   for (let below = sheets.length - 1; below >= 0; below -= 1) {
-    const { outline } = sheets[below]!;
-    const away = distanceToOutline(at, outline);
-    if (inOutline(at, outline)) return away >= footMm / 2 ? below : undefined;
+    const { within } = sheets[below]!;
     // A foot that would hang half over the edge of a sheet stands nowhere.
-    if (away < footMm / 2) return undefined;
+    if (within.edgeWithin(at, footMm / 2)) return undefined;
+    if (within.has(at)) return below;
   }
   return null;
 };
@@ -110,10 +110,11 @@ const placesFor = (
   const bounds = outlineBounds(part)!;
   const step = Math.max(searchMm, Math.sqrt((bounds.width * bounds.height) / mostPlaces));
   const places: PlaceFound[] = [];
+  const within = lookedInto(part);
   for (let y = bounds.y + step / 2; y < bounds.y + bounds.height; y += step)
     for (let x = bounds.x + step / 2; x < bounds.x + bounds.width; x += step) {
       const at: Point = [x, y];
-      if (!inOutline(at, part) || distanceToOutline(at, part) < footMm / 2 + glueRimMm) continue;
+      if (!within.has(at) || within.edgeWithin(at, footMm / 2 + glueRimMm)) continue;
       const on = groundAt(at, footMm, sheets);
       if (on === undefined) continue;
       const from = on === null ? 0 : sheets[on]!.frontZMm;

@@ -2,13 +2,15 @@ import { clamp, sum } from '../../base/maths/index.js';
 import { gridOver, type Grid } from '../../base/raster/index.js';
 import { intensityOf, type IntensityOf, type PointSources } from '../photometry/index.js';
 import { levelsBetween, levelsOf, middlesOf, type Level } from './levels.js';
-import { coarser, solidAt } from './open-share.js';
+import { coarserMask, solidAt } from './open-share.js';
 import type { LayeredScene } from './types.js';
 
 const mm2PerM2 = 1e6;
 /** Nearer than so many cells, a cell is summed over parts of it; higher above it than that, it need not be. */
 const nearCells = 2;
 const nearParts = 4;
+/** Shade is cast by masks of so many cells to one of light along each side. */
+const maskCells = 3;
 /** Less than this is let by: shade. */
 const shade = 1e-3;
 /** Parts of a stretch of rim, along it and across, on which light is summed: near an LED and far from it. */
@@ -27,12 +29,14 @@ export interface DirectLight {
 
 /** What does not change from LED to LED. */
 interface Stage {
-  readonly scene: LayeredScene;
   readonly levels: readonly Level[];
   readonly middles: readonly number[];
   readonly grid: Grid;
   /** Share of each cell that is solid, by level; all of back and opening. */
   readonly shares: readonly (Float32Array | null)[];
+  /** What casts shade, by level, no finer than shade is seen on these cells. */
+  readonly masks: readonly (Float32Array | null)[];
+  readonly maskGrid: Grid;
   /** Patches along each side of the rim. */
   readonly rimAlong: readonly number[];
   readonly intensity: IntensityOf;
@@ -58,7 +62,7 @@ interface Lamp {
   ) => number;
 }
 
-const lampOf = ({ scene, levels, middles, intensity }: Stage, sources: PointSources, led: number): Lamp => {
+const lampOf = ({ masks, maskGrid, middles, intensity }: Stage, sources: PointSources, led: number): Lamp => {
   const flux = sources.fluxLm[led]!;
   const [lx, ly, lz] = [sources.x[led]!, sources.y[led]!, sources.z[led]!];
   const [nx, ny, nz] = [sources.nx[led]!, sources.ny[led]!, sources.nz[led]!];
@@ -81,12 +85,44 @@ const lampOf = ({ scene, levels, middles, intensity }: Stage, sources: PointSour
       let open = 1;
       for (let level = from; level <= to; level += 1) {
         const t = (middles[level]! - lz) / dz;
-        open *= 1 - solidAt(levels[level]!.solid!, scene.grid, lx + t * dx, ly + t * dy);
+        open *= 1 - solidAt(masks[level]!, maskGrid, lx + t * dx, ly + t * dy);
         if (open < shade) return 0;
       }
-      return (flux * intensity(led, ahead, dx / r, dy / r, dz / r) * meets * open * mm2PerM2) / r2;
+      return (flux * intensity(led, ahead, dx, dy, dz) * meets * open * mm2PerM2) / r2;
     },
   };
+};
+
+/**
+ * Takes from what is let by to each cell of a row what a sheet between cuts off, a share `t` of the way from the LED: places
+ * along a row lie on a line across the sheet, evenly apart.
+ */
+const shadeRow = (
+  open: Float64Array,
+  solid: Float32Array,
+  { columns: wide, rows: high, area, cellWidthMm, cellHeightMm }: Grid,
+  cells: Grid,
+  t: number,
+  lx: number,
+  ly: number,
+  dy: number,
+): void => {
+  const held = (place: number, most: number): number => (place < 0 ? 0 : place > most ? most : place);
+  const v = held((ly + t * dy - area.y) / cellHeightMm - 0.5, high - 1.001);
+  const low = (v | 0) * wide;
+  const up = v - (v | 0);
+  const first = (lx + t * (cells.area.x + cells.cellWidthMm / 2 - lx) - area.x) / cellWidthMm - 0.5;
+  const step = (t * cells.cellWidthMm) / cellWidthMm;
+  for (let column = 0; column < open.length; column += 1) {
+    if (open[column] === 0) continue;
+    const u = held(first + step * column, wide - 1.001);
+    const at = low + (u | 0);
+    const right = u - (u | 0);
+    const below = solid[at]! + right * (solid[at + 1]! - solid[at]!);
+    const above = solid[at + wide]! + right * (solid[at + wide + 1]! - solid[at + wide]!);
+    const left = open[column]! * (1 - below - up * (above - below));
+    open[column] = left < shade ? 0 : left;
+  }
 };
 
 /** Light of one LED on the side of a level that looks at it (lx), which side that is, and the flux that its solid parts get. */
@@ -98,7 +134,7 @@ interface OnLevel {
 }
 
 const onLevel = (
-  { scene, levels, middles, grid, shares, intensity }: Stage,
+  { levels, middles, grid, shares, masks, maskGrid, intensity }: Stage,
   lamp: Lamp,
   level: number,
 ): OnLevel | null => {
@@ -115,15 +151,15 @@ const onLevel = (
   const size = nearCells * Math.max(cellWidthMm, cellHeightMm);
   const dz = z - lz;
   const nearMm = Math.abs(dz) < size ? size : 0;
-  const between =
-    to < from
-      ? []
-      : levels.slice(from, to + 1).map(({ solid }, at) => ({ solid: solid!, t: (middles[from + at]! - lz) / dz }));
+  const open = new Float64Array(columns);
   let lm = 0;
   for (let row = 0; row < rows; row += 1) {
     const y = area.y + (row + 0.5) * cellHeightMm;
     const dy = y - ly;
     const ahead0 = dy * looks[1] + dz * looks[2];
+    open.fill(1);
+    for (let between = from; between <= to; between += 1)
+      shadeRow(open, masks[between]!, maskGrid, grid, (middles[between]! - lz) / dz, lx, ly, dy);
     for (let column = 0; column < columns; column += 1) {
       const cell = row * columns + column;
       if (share !== null && share[cell]! <= 0) continue;
@@ -139,14 +175,10 @@ const onLevel = (
         value /= nearParts * nearParts;
       } else {
         const ahead = dx * looks[0] + ahead0;
-        if (ahead <= 0) continue;
+        if (ahead <= 0 || open[column]! <= 0) continue;
         const r2 = dx * dx + dy * dy + dz * dz;
         const r = Math.sqrt(r2);
-        value = (flux * intensity(led, ahead / r, dx / r, dy / r, dz / r) * Math.abs(dz) * mm2PerM2) / (r * r2);
-        for (const { solid, t } of between) {
-          value *= 1 - solidAt(solid, scene.grid, lx + t * dx, ly + t * dy);
-          if (value <= 0) break;
-        }
+        value = (flux * intensity(led, ahead / r, dx, dy, dz) * Math.abs(dz) * mm2PerM2 * open[column]!) / (r * r2);
       }
       lux[cell] = value;
       lm += value * (share === null ? 1 : share[cell]!);
@@ -204,12 +236,14 @@ export const directScene = (
 ): DirectLight => {
   const grid = gridOver(scene.grid.area, columns, rows);
   const levels = levelsOf(scene);
+  const [wide, high] = [Math.min(maskCells * columns, scene.grid.columns), Math.min(maskCells * rows, scene.grid.rows)];
   const stage: Stage = {
-    scene,
     levels,
     middles: middlesOf(levels),
     grid,
-    shares: levels.map(({ solid }) => (solid === null ? null : coarser(solid, scene.grid, columns, rows))),
+    shares: levels.map(({ solid }) => (solid === null ? null : coarserMask(solid, scene.grid, columns, rows))),
+    masks: levels.map(({ solid }) => (solid === null ? null : coarserMask(solid, scene.grid, wide, high))),
+    maskGrid: gridOver(scene.grid.area, wide, high),
     rimAlong: [alongY, alongY, alongX, alongX],
     intensity: intensityOf(sources),
   };

@@ -1,8 +1,8 @@
 import type { Grid } from '../../base/raster/index.js';
 import type { DirectLight } from './direct.js';
 import { levelsOf } from './levels.js';
-import type { Net, Surface } from './net.js';
-import { coarser } from './open-share.js';
+import type { Exchange, Net, Surface } from './net.js';
+import { coarser, coarserMask } from './open-share.js';
 import { solveLinear } from '../../base/maths/index.js';
 import type { LayeredScene } from './types.js';
 
@@ -39,7 +39,7 @@ const firstLight = (scene: LayeredScene, direct: DirectLight, net: Net): Float64
     coarser(lm, fine, columns, rows).forEach((mean, patch) => (first[own.start + patch]! += mean * each));
   };
   levelsOf(scene).forEach(({ solid }, at) => {
-    const share = solid === null ? null : coarser(solid, scene.grid, fine.columns, fine.rows);
+    const share = solid === null ? null : coarserMask(solid, scene.grid, fine.columns, fine.rows);
     add(net.fronts[at]!, direct.front[at]!, share);
     add(net.rears[at]!, direct.rear[at]!, share);
   });
@@ -57,22 +57,19 @@ const solidOf = (net: Net, surfaces: readonly Surface[]): Float64Array => {
   return solid;
 };
 
-/** The sum over all pairs of exchange areas times what the other end has: `into` is the sum for every patch. */
-const seen = ({ pairs, count }: Net, has: Float64Array): Float64Array => {
-  const into = new Float64Array(count);
-  for (const { one, other, areas } of pairs) {
-    const [first, length] = [one.start, one.count];
-    for (let to = 0; to < other.count; to += 1) {
-      const row = to * length;
-      const back = has[other.start + to]!;
-      let arrives = 0;
-      for (let from = 0; from < length; from += 1) {
-        const area = areas[row + from]!;
-        arrives += area * has[first + from]!;
-        into[first + from]! += area * back;
-      }
-      into[other.start + to]! += arrives;
+/** Adds to every patch the sum over its pairs of exchange areas times what the other end has. */
+const addSeen = (into: Float64Array, { patch, starts, others, areas }: Exchange, has: Float64Array): Float64Array => {
+  for (let row = 0; row < patch.length; row += 1) {
+    const own = patch[row]!;
+    const back = has[own]!;
+    const end = starts[row + 1]!;
+    let arrives = 0;
+    for (let at = starts[row]!; at < end; at += 1) {
+      const [other, area] = [others[at]!, areas[at]!];
+      arrives += area * has[other]!;
+      into[other]! += area * back;
     }
+    into[own]! += arrives;
   }
   return into;
 };
@@ -86,8 +83,9 @@ export const settleScene = (scene: LayeredScene, direct: DirectLight, net: Net):
   const surfaces = [...fronts, ...rears, ...rims.flat()].filter((each): each is Surface => each !== null);
   const solid = solidOf(net, surfaces);
   const first = firstLight(scene, direct, net);
+  const seen = (has: Float64Array): Float64Array => addSeen(new Float64Array(count), net.exchange, has);
   /** What each patch sees of solid surfaces: its light is shared out by that. */
-  const sent = seen(net, solid);
+  const sent = seen(solid);
 
   const reflected = (incident: Float64Array): Float64Array => {
     const leaving = new Float64Array(count);
@@ -106,11 +104,12 @@ export const settleScene = (scene: LayeredScene, direct: DirectLight, net: Net):
   const shared = (leaving: Float64Array): Float64Array =>
     leaving.map((lm, patch) => (sent[patch]! > 0 ? lm / sent[patch]! : 0));
   const arrives = (leaving: Float64Array): Float64Array =>
-    seen(net, shared(leaving)).map((value, patch) => value * solid[patch]!);
+    seen(shared(leaving)).map((value, patch) => value * solid[patch]!);
 
   const leaving = solveLinear((lm) => reflected(arrives(lm)), reflected(first), tolerance);
   /** Light that reaches places per square millimetre, solid or not. */
-  const onto = seen(net, shared(leaving));
+  const shares = shared(leaving);
+  const onto = addSeen(seen(shares), net.besides, shares);
   const later = onto.map((value, patch) => value * solid[patch]!);
   const all = first.map((lm, patch) => lm + later[patch]!);
   const over = ({ start, count: patches }: Surface): number =>

@@ -18,7 +18,23 @@ export const solidAt = (solid: Float32Array, grid: Grid, x: number, y: number): 
   );
 };
 
-/** A mask over a coarser raster of the same area: the mean of the cells that lie in each, by their share of it. */
+/** Masks that were made coarser already; a sheet keeps its mask while it is moved and lit. */
+const made = new WeakMap<Float32Array, Map<string, Float32Array>>();
+
+/**
+ * A mask over a coarser raster of the same area: the mean of the cells that lie in each, by their share of it. Kept by its
+ * mask, which is not to be written to afterwards.
+ */
+export const coarserMask = (solid: Float32Array, grid: Grid, columns: number, rows: number): Float32Array => {
+  const size = `${columns} ${rows}`;
+  const known = made.get(solid)?.get(size);
+  if (known !== undefined) return known;
+  const fresh = coarser(solid, grid, columns, rows);
+  made.set(solid, (made.get(solid) ?? new Map<string, Float32Array>()).set(size, fresh));
+  return fresh;
+};
+
+/** A map over a coarser raster of the same area: the mean of the cells that lie in each, by their share of it. */
 export const coarser = (solid: Float32Array, grid: Grid, columns: number, rows: number): Float32Array => {
   const along = (fine: number, coarse: number): readonly (readonly [number, number, number])[] =>
     Array.from({ length: fine }, (_, at) => {

@@ -3,7 +3,7 @@ import type { PointSources } from './types.js';
 
 const tableSteps = 1024;
 
-/** Intensity per lumen of one source toward a unit vector, `ahead` its cosine off the axis. */
+/** Intensity per lumen of one source toward a vector of any length, `ahead` its cosine off the axis. */
 export type IntensityOf = (led: number, ahead: number, dx: number, dy: number, dz: number) => number;
 
 /** Intensities of sources (cd/lm), by a table where they are round, by azimuth as well where they are not. */

@@ -52,26 +52,26 @@ export interface CellExchange {
 
 /** Blocks as second differences of what belongs to each distance: of like ends of two cells once more, of unlike once less. */
 const blocksOf = (
-  { of, edges }: Distances,
+  { mm, of, edges }: Distances,
   summed: readonly Float64Array[],
   oneCells: number,
   otherCells: number,
 ): CellExchange => {
-  const known = new Map<string, Float64Array>();
+  const known = new Map<number, Float64Array>();
+  const many = mm.length;
   return {
     oneCells,
     otherCells,
     block: (one, other) => {
-      const at = [
-        of[one * edges + other]!,
-        of[(one + 1) * edges + other + 1]!,
-        of[one * edges + other + 1]!,
-        of[(one + 1) * edges + other]!,
-      ] as const;
-      const key = at.join();
+      const here = of[one * edges + other]!;
+      const beyond = of[(one + 1) * edges + other + 1]!;
+      const [left, right] = [of[one * edges + other + 1]!, of[(one + 1) * edges + other]!];
+      // Two cells see each other as their mirror images do.
+      const [near, far] = left < right ? [left, right] : [right, left];
+      const key = ((here * many + beyond) * many + near) * many + far;
       let block = known.get(key);
       if (block === undefined) {
-        const [p, q, r, s] = [summed[at[0]]!, summed[at[1]]!, summed[at[2]]!, summed[at[3]]!];
+        const [p, q, r, s] = [summed[here]!, summed[beyond]!, summed[near]!, summed[far]!];
         block = new Float64Array(p.length);
         for (let cell = 0; cell < block.length; cell += 1) block[cell] = p[cell]! + q[cell]! - r[cell]! - s[cell]!;
         known.set(key, block);
