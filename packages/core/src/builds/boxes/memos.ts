@@ -17,6 +17,7 @@ import { boxGeometry } from './geometry.js';
 import { boxBed } from './heat-bed.js';
 import { leadEntry } from './lead-entry.js';
 import { findBoxMaterials } from './materials.js';
+import { withEyeHole } from './eye-hole.js';
 import { boxParts } from './parts.js';
 import type { BoxLaid, BoxResults } from './results.js';
 import { boxRuns } from './runs.js';
@@ -124,6 +125,7 @@ export const boxMemos = (catalogue: Catalogue, limits: GridLimits) => {
       const cut = boxParts(known);
       return { cut, bought: boxBought(catalogue, known) };
     }),
+    eyed: memoizeLast(withEyeHole),
     steps: memoizeLast(
       (circuit: Circuit, cut: readonly CutPart[], hang: Hang | null, finishing: Finishing, ...facts: FactList) =>
         boxSteps({ ...factsOf(...facts), parts: cut, circuit, cutters: catalogue.cutters, hang, finishing }),

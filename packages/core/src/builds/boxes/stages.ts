@@ -25,7 +25,11 @@ export const boxStagesOf = (
     );
     return { glow, heat: stages.heat.run(brief, power, materials.strip, circuit, ownPower, shedding) };
   },
-  parts: (results) => stages.parts.run(...factListOf(results)),
+  parts: (results) => {
+    const { cut, bought } = stages.parts.run(...factListOf(results));
+    const { circuit, geometry, runs, materials } = results;
+    return { cut: stages.eyed.run(cut, circuit.drive, geometry, runs, materials), bought };
+  },
   steps: (results) =>
     stages.steps.run(results.circuit, results.cut, results.hang, results.finishing, ...factListOf(results)),
   recomputed: () => recomputedOf(stages),
