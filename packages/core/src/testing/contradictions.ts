@@ -37,7 +37,8 @@ export const contradictions = (evaluation: SignResults): readonly string[] => {
   const sheetParts = parts.cut.filter(({ stock }) => stock === 'board' || stock === 'face');
   const onSheets = sum(packing.sheets.map(({ placed, tooLarge }) => placed.length + tooLarge.length));
   const packed = Math.min(design.brief.quantity, 20);
-  claim(onSheets === sheetParts.length * packed, `${sheetParts.length} parts are cut from sheets, ${onSheets} packed`);
+  const toPack = sum(sheetParts.map(({ count }) => count));
+  claim(onSheets === toPack * packed, `${toPack} parts are cut from sheets, ${onSheets} packed`);
   const rolled = parts.cut.filter(({ stock }) => stock === 'film' || stock === 'return');
   claim(rolled.length > 0 === packing.rolls.length > 0, 'film or return metal is cut, and none is listed');
 

@@ -57,7 +57,7 @@ export const CaseStep = () => {
         label="Back"
         field={at.case.backBoardId}
         choices={choicesOf(
-          boards.filter(({ uses }) => uses.includes('back')),
+          boards.filter(({ uses }) => uses.includes('back') || uses.includes('back-board')),
           aboutBoard,
         )}
       />

@@ -1,5 +1,6 @@
 import type { Rule } from '../../judging/findings/index.js';
 import { faceTooHot, tooHot } from '../common/heat-rules.js';
+import { backSwells } from './back-swells.js';
 import { deepen, dropRows, ventCase } from './candidates.js';
 import { faceBinds } from './case-rules.js';
 import { backShutIn, buttonsAtWall, cleatProud } from './hang-rules.js';
@@ -27,6 +28,7 @@ export const madeRules: readonly Rule<BoxResults>[] = [
   noCutter,
   holesCollide,
   backShutIn,
+  backSwells,
   cleatProud,
   buttonsAtWall,
   faceBinds,

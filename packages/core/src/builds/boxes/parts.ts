@@ -4,6 +4,7 @@ import type { CutPart, PartLayer, PartShape } from '../../making/parts/index.js'
 import { backHoldOf, holdPlaces } from './back-hold.js';
 import type { PartFacts } from './types.js';
 import { blockParts } from './block-parts.js';
+import { backBoards, gluedBackOf } from './glued-back.js';
 import { leadEntry, leadHoleMm } from './lead-entry.js';
 import { ledgeParts } from './ledge-parts.js';
 import { secondSize } from './second-sheet.js';
@@ -40,6 +41,7 @@ const leadHole = (x: number, y: number): PartShape => ({
 const backPart = (facts: PartFacts): CutPart => {
   const { geometry, materials, design, brief, runs } = facts;
   const { widthMm, heightMm, thicknessMm } = geometry.back;
+  const glued = gluedBackOf(facts);
   const [midX, midY] = [widthMm / 2, heightMm / 2];
   const [leadX, leadY] = leadEntry('back', geometry, runs, materials.strip);
   const lead = brief.leadExit === 'back' ? [leadHole(midX + leadX, midY + leadY)] : [];
@@ -55,13 +57,13 @@ const backPart = (facts: PartFacts): CutPart => {
     name: 'Back',
     materialId: materials.backBoard.id,
     materialName: materials.backBoard.name,
-    stock: 'board',
+    stock: glued === null ? 'board' : 'panel',
     widthMm,
     heightMm,
     thicknessMm,
     count: 1,
     kg: kilograms(widthMm * heightMm, thicknessMm, materials.backBoard.densityKgM3),
-    note: `${backHoldOf(design).name} in the rear rabbet; opens for service`,
+    note: `${glued === null ? '' : `glued up from ${glued.boards} boards and cut to size; `}${backHoldOf(design).name} in the rear rabbet; opens for service`,
     layers: [cutOut(widthMm, heightMm), ...layer('drill', [...holdHoles(facts), ...lead]), ...layer('mark', rows)],
   };
 };
@@ -263,6 +265,7 @@ const round = (mm: number): string => `${Math.round(mm * 10) / 10}`;
 /** The cut parts of a case with a lit face: four returns, back, face, a second sheet if there is one, and the film of the letters. */
 export const boxParts = (facts: PartFacts): readonly CutPart[] => [
   ...facts.geometry.members.map((member) => memberPart(member, facts)),
+  ...backBoards(facts),
   backPart(facts),
   facePart(facts),
   ...secondPart(facts),

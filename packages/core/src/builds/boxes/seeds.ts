@@ -1,3 +1,4 @@
+import { boardFor } from './board-for.js';
 import type { Board, Catalogue, Strip } from '../../document/catalogue/index.js';
 import { set } from '../../document/design/index.js';
 import { suitableStrips } from '../../judging/findings/index.js';
@@ -13,25 +14,6 @@ const [shallowestMm, deepestMm] = [36, 190] as const;
 const marginMm = 10;
 /** A back that carries heat along itself like this keeps strip cool (W/mK). */
 const spreadsHeatWmK = 10;
-
-/** The cheapest board for a use of which every part can be cut; the present one where it will do. */
-const boardFor = (
-  catalogue: Catalogue,
-  now: Board,
-  use: Board['uses'][number],
-  size: { readonly widthMm: number; readonly heightMm: number },
-): Board => {
-  const fits = (board: Board): boolean =>
-    Math.max(board.sheetWidthMm, board.sheetHeightMm) >= Math.max(size.widthMm, size.heightMm) &&
-    Math.min(board.sheetWidthMm, board.sheetHeightMm) >= Math.min(size.widthMm, size.heightMm);
-  if (fits(now)) return now;
-  const like = catalogue.boards.filter((board) => board.form === 'sheet' && board.uses.includes(use) && fits(board));
-  return (
-    like.filter(({ stuff }) => stuff === now.stuff).sort((a, b) => a.price - b.price)[0] ??
-    like.sort((a, b) => a.price - b.price)[0] ??
-    now
-  );
-};
 
 /** Share of strip that a row of this length carries, whole cuts of it. */
 const laidMm = (roomMm: number, { cutPitchMm }: Strip): number => Math.floor(roomMm / cutPitchMm) * cutPitchMm;

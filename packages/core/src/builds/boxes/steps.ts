@@ -1,7 +1,10 @@
 import { clampMinutes, glueWords, surfaceSteps, waitWords, type Finishing } from '../../making/finishing/index.js';
 import { hangSteps } from '../../making/hanging/index.js';
 import { acrossCorners, cornerJoints, type Member } from '../../joinery/members/index.js';
+import type { CutPart } from '../../making/parts/index.js';
 import type { ToldStep } from '../../making/steps/index.js';
+import { sum } from '../../base/maths/index.js';
+import { gluedBackOf } from './glued-back.js';
 import { ledgeOf } from './ledge-parts.js';
 import { backHoldOf, boreDeepMm } from './back-hold.js';
 import type { StepFacts } from './types.js';
@@ -43,6 +46,39 @@ const boreWords = ({ design, geometry }: StepFacts): string => {
   return ` Bores in the returns: Ø${hold.boreMm} mm, ${mm(boreDeepMm(hold, geometry.back.thicknessMm))} deep.`;
 };
 
+/** Returns are this much too long until they are cut to a back that was glued up (mm). */
+const longerMm = 5;
+
+/** A back of boards is glued up first, and what goes round it cut to length last: it is as large as it comes out. */
+const gluedBackSteps = (facts: StepFacts): readonly Told[] => {
+  const glued = gluedBackOf(facts);
+  if (glued === null) return [];
+  const { back } = facts.geometry;
+  return [
+    {
+      id: 'glue-back',
+      phase: 'cut',
+      title: `Glue up the back from ${glued.boards} boards`,
+      detail: `Each ${mm(glued.lengthMm)} × ${mm(glued.boardMm)}, edges planed straight and tried against each other without light between them; growth rings up and down by turns.${glueWords(facts.finishing, 'back-boards')} ${glued.clamps} clamps from both faces by turns, flat on a board. Then plane it to ${mm(back.thicknessMm)} and saw it to ${mm(back.widthMm)} × ${mm(back.heightMm)}.`,
+      minutes: 30 + 10 * glued.boards,
+      waitMinutes: clampMinutes(facts.finishing, 'back-boards', 60),
+      caution:
+        'Planer and saw by their makers’ manuals: guards on, push blocks, eye and ear protection, dust extraction.',
+    },
+    {
+      id: 'lengths-last',
+      phase: 'cut',
+      title: 'Try the returns dry round the back, and cut their lengths last',
+      detail: `Until now they are ${longerMm} mm too long. Stand them round the back as it came out, mark each from it with ${mm(facts.design.playMm)} play a side, and cut opposite ones together at one stop block; wood that was glued up is never quite what was drawn. The face is cut after them.`,
+      minutes: 20,
+      waitMinutes: 0,
+      caution: null,
+    },
+  ];
+};
+
+const counts = ({ count }: CutPart): string => (count > 1 ? `${count} × ` : '');
+
 const cut = (facts: StepFacts): readonly Told[] => {
   const { parts, design, geometry } = facts;
   const boards = parts.filter(({ stock }) => stock === 'board');
@@ -50,13 +86,14 @@ const cut = (facts: StepFacts): readonly Told[] => {
     {
       id: 'rip',
       phase: 'cut',
-      title: `Cut ${boards.length} boards to size`,
-      detail: boards.map((part) => `${part.name} ${mm(part.widthMm)} × ${mm(part.heightMm)}`).join('; '),
+      title: `Cut ${sum(boards.map(({ count }) => count))} boards to size`,
+      detail: `${boards.map((part) => `${counts(part)}${part.name} ${mm(part.widthMm)} × ${mm(part.heightMm)}`).join('; ')}${gluedBackOf(facts) === null ? '' : `. Leave the returns ${longerMm} mm long: their lengths are cut last`}`,
       minutes: 12 + 6 * boards.length,
       waitMinutes: 0,
       shows: { view: 'sheets', parts: boards.map(({ name }) => name) },
       caution: 'Table saw: guard and riving knife on, push stick, eye and ear protection, dust extraction.',
     },
+    ...gluedBackSteps(facts),
     ...setUpSteps(parts, facts.cutters),
     {
       id: 'face',

@@ -2,6 +2,7 @@ import { sum } from '../../base/maths/index.js';
 import { cornerJoints } from '../../joinery/members/index.js';
 import type { Bond, Surface, ToFinish } from '../../making/finishing/index.js';
 import { liningSurface } from '../common/lining-surface.js';
+import { gluedBackOf } from './glued-back.js';
 import type { BoxResults } from './results.js';
 import { shutIn } from './way-out.js';
 
@@ -15,6 +16,7 @@ export const boxToFinish = ({
   assembly,
 }: Omit<BoxResults, 'packing' | 'hang' | 'finishing'>): ToFinish => {
   const { members, inside } = geometry;
+  const backOfBoards = gluedBackOf({ geometry, materials });
   const { returnBoard, backBoard, lining } = materials;
   const shut = shutIn(assembly.case, materials.second);
   const outside: Surface = {
@@ -47,6 +49,17 @@ export const boxToFinish = ({
       mm: fastener === 'pocket-screw' ? 0 : 2 * sum(glued.map(({ widthMm }) => widthMm)),
       fine: false,
     },
+    ...(backOfBoards === null
+      ? []
+      : [
+          {
+            id: 'back-boards',
+            what: 'boards of the back',
+            between: ['wood', 'wood'] as const,
+            mm: backOfBoards.jointsMm,
+            fine: false,
+          },
+        ]),
     ...(assembly.hanging?.blocks === true
       ? [{ id: 'blocks', what: 'glue blocks', between: [wood, 'wood'] as const, mm: 4 * blockMm, fine: false }]
       : []),

@@ -109,7 +109,7 @@ const itemSchemas = {
     form: z.enum(['sheet', 'bar']),
     stuff,
     conductsWmK: above,
-    uses: z.array(z.enum(['return', 'back', 'letter', 'base', 'sheet'])),
+    uses: z.array(z.enum(['return', 'back', 'back-board', 'letter', 'base', 'sheet'])),
     passesPerMm: share.optional(),
     showsGrain: z.literal(true).optional(),
   }),

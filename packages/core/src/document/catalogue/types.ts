@@ -132,7 +132,7 @@ export interface Board extends Item {
   readonly sheetWidthMm: number;
   readonly sheetHeightMm: number;
   readonly densityKgM3: number;
-  readonly uses: readonly ('return' | 'back' | 'letter' | 'base' | 'sheet')[];
+  readonly uses: readonly ('return' | 'back' | 'back-board' | 'letter' | 'base' | 'sheet')[];
   /** Share of light that passes one millimetre of it; opaque when left out. */
   readonly passesPerMm?: number;
   /** Wood that is usually oiled, not painted over. */

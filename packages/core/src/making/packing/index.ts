@@ -70,11 +70,13 @@ const packMaterial = (
 ): MaterialPacking => {
   const packed = Math.min(quantity, packedAtMost);
   const pieces = Array.from({ length: packed }, (_, piece) =>
-    parts.map(({ name, widthMm, heightMm }) => ({
-      label: quantity > 1 ? `${name} ${piece + 1}` : name,
-      widthMm,
-      heightMm,
-    })),
+    parts.flatMap(({ name, count, widthMm, heightMm }) =>
+      Array.from({ length: count }, (_each, at) => ({
+        label: [name, ...(count > 1 ? [at + 1] : []), ...(quantity > 1 ? [`of sign ${piece + 1}`] : [])].join(' '),
+        widthMm,
+        heightMm,
+      })),
+    ),
   ).flat();
   // Wood runs with its grain; sheets without one lie either way.
   const mayTurn = !('stuff' in material && material.stuff === 'wood');
@@ -90,7 +92,7 @@ const packMaterial = (
     sheetWidthMm: material.sheetWidthMm,
     sheetHeightMm: material.sheetHeightMm,
     sheetPrice: material.price,
-    usedM2: parts.reduce((sum, { widthMm, heightMm }) => sum + widthMm * heightMm, 0) / 1e6,
+    usedM2: parts.reduce((sum, { widthMm, heightMm, count }) => sum + widthMm * heightMm * count, 0) / 1e6,
   };
 };
 

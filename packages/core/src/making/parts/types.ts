@@ -22,8 +22,11 @@ export interface CutPart {
   readonly name: string;
   readonly materialId: string;
   readonly materialName: string;
-  /** What it is cut from; one that another shop makes by its drawing is cut from nothing here. */
-  readonly stock: 'board' | 'face' | 'film' | 'return' | 'print' | 'elsewhere';
+  /**
+   * What it is cut from; one that another shop makes by its drawing is cut from nothing here, and a panel from what was glued
+   * up of other parts first.
+   */
+  readonly stock: 'board' | 'face' | 'film' | 'return' | 'print' | 'panel' | 'elsewhere';
   /** Along the drawing's x and y. */
   readonly widthMm: number;
   readonly heightMm: number;
