@@ -48,6 +48,7 @@ export { mostSheets, type LayersAssembly, type SceneDesign, type SheetDesign } f
 export { loopHeights } from './stacked/runs.js';
 export type { StackedResults } from './stacked/results.js';
 export { mostRings, usualFromWallMm, type PlatesDesign, type StackedAssembly } from './stacked/schema.js';
+export { cutAlong, mostLinePoints, type CutAlong } from './common/cut-along.js';
 export { mostPixels, type PictureDesign } from './common/picture-schema.js';
 export type { HaloResults } from './halo/results.js';
 export type { HaloAssembly } from './halo/schema.js';

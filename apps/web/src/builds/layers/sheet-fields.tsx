@@ -1,5 +1,5 @@
-import { pileWords, set, usualBorderMm, type LayersAssembly, type LayersResults } from '@vitrum/core';
-import { useId } from 'react';
+import { pileWords, set, usualBorderMm, type CutAlong, type LayersAssembly, type LayersResults } from '@vitrum/core';
+import { useId, useState } from 'react';
 import { changeDesign } from '../../document/document-store';
 import { useFields } from '../../document/selection';
 import { useOwnOf } from '../../evaluation/own';
@@ -13,7 +13,11 @@ import { choicesOf, useCatalogue } from '../../job/catalogue-context';
 import { OverPockets } from '../common/over-pockets';
 import { PictureField } from '../common/picture-field';
 import { DrawingPick } from '../../steps/drawing-pick';
+import { Button } from '../../ui/button';
+import { lazyPart } from '../../ui/lazy-part';
 import { useLength } from '../../view/use-length';
+
+const CutLine = lazyPart(() => import('./cut-line'), 'CutLine', { fallback: null });
 
 const open = 'open';
 
@@ -44,6 +48,29 @@ const InlayFields = ({ index, overMm }: { readonly index: number; readonly overM
       </FieldRow>
       {inlay !== null && <OverPockets field={at.inlay.overMm} overMm={overMm} />}
     </>
+  );
+};
+
+/** A print that is cut out along a line drawn on it; nothing where the sheet has none. */
+const CutLineField = ({ index }: { readonly index: number }) => {
+  const at = useFields<LayersAssembly>().scene.sheets.at(index);
+  const picture = useDesignValue(at.picture) ?? null;
+  const [drawing, setDrawing] = useState(false);
+  if (picture === null) return null;
+  const take = ({ rings, picture: cut }: CutAlong): string | null => {
+    const [wrong] = changeDesign([
+      set(at.drawing, { name: picture.name, scale: 1, rings: rings.map((ring) => [...ring]) }),
+      set(at.shape, 'drawing'),
+      set(at.picture, cut),
+    ]);
+    if (wrong === undefined) setDrawing(false);
+    return wrong?.message ?? null;
+  };
+  return (
+    <div className="py-1">
+      <Button onClick={() => setDrawing(true)}>Cut the print out along a line …</Button>
+      {drawing && <CutLine picture={picture} onUse={take} onClose={() => setDrawing(false)} />}
+    </div>
   );
 };
 
@@ -138,6 +165,7 @@ export const SheetFields = ({ index }: { readonly index: number }) => {
           <LengthField label="Moved up" field={at.yMm} />
         </>
       )}
+      {shape !== 'letters' && <CutLineField index={index} />}
       {shape !== 'letters' && (
         <PictureField
           field={at.picture}

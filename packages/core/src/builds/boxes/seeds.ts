@@ -1,5 +1,5 @@
 import { boardFor } from './board-for.js';
-import type { Board, Catalogue, Strip } from '../../document/catalogue/index.js';
+import type { Strip } from '../../document/catalogue/index.js';
 import { set } from '../../document/design/index.js';
 import { suitableStrips } from '../../judging/findings/index.js';
 import { fieldsIn } from '../../judging/results/index.js';
