@@ -1,3 +1,4 @@
+import type { JobView } from '@vitrum/contract';
 import { parseDesign } from '@vitrum/core';
 import { encode } from 'fast-png';
 import { strFromU8 } from 'fflate';
@@ -147,4 +148,59 @@ test('a picture becomes sheets by its brightnesses, and a drawing of no layers i
   await expect(settings.getByText('Inlays of Window').first()).toBeVisible();
   await page.getByRole('link', { name: /^Build/ }).click();
   await expect(settings.getByText(/Try the fit of Window on the ladder/).first()).toBeVisible();
+});
+
+test('a print is cut out along a line drawn on it, at the size that it is to have', async ({ page, shop }) => {
+  await page.goto(`${shop.url}/jobs/new`);
+  await page.getByLabel('Layered scene').check();
+  await page.getByLabel('The sign says').fill('BANK');
+  await page.getByRole('button', { name: 'Light it' }).click();
+  await settled(page);
+  await page.getByRole('link', { name: /^Sheets/ }).click();
+  await page.getByRole('button', { name: 'Another sheet' }).click();
+
+  const [width, height] = [60, 40];
+  const data = Uint8Array.from({ length: 3 * width * height }, (_, at) => (at % 3 === 0 ? 200 : 90));
+  await page.locator('section[aria-label="Picture"] input[type=file]').setInputFiles({
+    name: 'heron.png',
+    mimeType: 'image/png',
+    buffer: Buffer.from(encode({ width, height, data, channels: 3 })),
+  });
+  await page.getByRole('button', { name: /^Cut the print out along a line/ }).click();
+  const dialog = page.getByRole('dialog', { name: 'Cut heron.png out along a line' });
+  const board = (await dialog.getByTestId('cut-line-board').boundingBox())!;
+  const click = (x: number, y: number) => page.mouse.click(board.x + x * board.width, board.y + y * board.height);
+
+  // Across itself: one sentence, and nothing is lost.
+  for (const [x, y] of [
+    [0.2, 0.2],
+    [0.8, 0.8],
+    [0.8, 0.2],
+    [0.2, 0.8],
+  ] as const)
+    await click(x, y);
+  await dialog.getByRole('button', { name: 'Cut it out' }).click();
+  await expect(dialog.getByRole('alert')).toContainText('crosses itself');
+  await dialog.getByRole('button', { name: 'Start again' }).click();
+  for (const [x, y] of [
+    [0.2, 0.2],
+    [0.8, 0.2],
+    [0.5, 0.8],
+  ] as const)
+    await click(x, y);
+  await dialog.getByLabel('The whole picture is wide').fill('200');
+  await dialog.getByRole('button', { name: 'Cut it out' }).click();
+  await expect(dialog).toHaveCount(0);
+  await saved(page);
+
+  const id = /jobs\/([^/]+)/.exec(page.url())![1];
+  const { head } = (await (await page.request.get(`${shop.url}/api/jobs/${id}`)).json()) as JobView;
+  const [scene] = head.design.assemblies;
+  if (scene?.build !== 'layers') throw new Error('no scene');
+  const cut = scene.scene.sheets.find(({ picture }) => picture)!;
+  expect(cut.shape).toBe('drawing');
+  const xs = cut.drawing!.rings[0]!.filter((_, at) => at % 2 === 0);
+  // Six tenths of 200 mm, to a pixel of the screen.
+  expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(120, 0);
+  expect(cut.picture!.columns).toBeLessThan(width);
 });

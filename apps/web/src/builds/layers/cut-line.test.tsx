@@ -35,12 +35,17 @@ describe('points of a line on a picture', () => {
 describe('a line drawn on a picture', () => {
   const onUse = jest.fn<(cut: CutAlong) => string | null>(() => null);
   const onClose = jest.fn();
+  const painted = jest.fn<(image: ImageData) => void>();
   beforeEach(() => {
     onUse.mockClear();
     onClose.mockClear();
     useView.setState({ unit: 'mm' });
-    // The made-up document lays nothing out, and paints nothing.
-    jest.spyOn(HTMLCanvasElement.prototype, 'getContext').mockReturnValue(null);
+    // The made-up document lays nothing out, and has no paint of its own.
+    painted.mockClear();
+    jest.spyOn(HTMLCanvasElement.prototype, 'getContext').mockReturnValue({
+      createImageData: (columns: number, rows: number) => ({ data: new Uint8ClampedArray(4 * columns * rows) }),
+      putImageData: painted,
+    } as unknown as null);
     jest
       .spyOn(Element.prototype, 'getBoundingClientRect')
       .mockReturnValue({ left: 0, top: 0, width: 100, height: 100 } as DOMRect);
@@ -60,6 +65,14 @@ describe('a line drawn on a picture', () => {
       press(board, 'pointerup', point);
     }
   };
+
+  it('lies over the picture, painted place by place', async () => {
+    await shown();
+    expect(painted).toHaveBeenCalledTimes(1);
+    const [[image]] = painted.mock.calls as [[ImageData]];
+    expect(image.data).toHaveLength(4 * 4 * 2);
+    expect([...image.data.subarray(0, 4)]).toEqual([0, 0, 0, 255]);
+  });
 
   it('is cut out at the size that is asked for', async () => {
     const user = userEvent.setup();

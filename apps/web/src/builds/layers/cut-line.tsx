@@ -8,7 +8,7 @@ import {
   type Point,
 } from '@vitrum/core';
 import { toByteArray } from 'base64-js';
-import { useEffect, useId, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useCallback, useId, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { FieldRow, fieldLook } from '../../fields/field-row';
 import { Alert } from '../../steps/artwork-source';
 import { Button } from '../../ui/button';
@@ -51,15 +51,18 @@ const paint = (canvas: HTMLCanvasElement, { columns, rows, rgb }: PictureDesign)
 export const CutLine = ({ picture, onUse, onClose }: CutLineProps) => {
   const id = useId();
   const unit = useView((view) => view.unit);
-  const canvas = useRef<HTMLCanvasElement>(null);
+  // The dialog is there later than this: it is painted once its canvas is.
+  const canvas = useCallback(
+    (own: HTMLCanvasElement | null) => {
+      if (own !== null) paint(own, picture);
+    },
+    [picture],
+  );
   const board = useRef<SVGSVGElement>(null);
   const [points, setPoints] = useState<readonly Point[]>([]);
   const [dragged, setDragged] = useState<number | null>(null);
   const [wide, setWide] = useState(formatLength(usualWideMm, unit));
   const [problem, setProblem] = useState<string | null>(null);
-  useEffect(() => {
-    if (canvas.current !== null) paint(canvas.current, picture);
-  }, [picture]);
   const scale = Math.min(widePx / picture.columns, highPx / picture.rows);
   const [width, height] = [picture.columns * scale, picture.rows * scale];
   const shareAt = ({ clientX, clientY }: PointerEvent): Point => {

@@ -6,6 +6,7 @@ import { SliceSheets } from './slice-sheets';
 // A page is asked about assemblies of its own build alone.
 const asScene = (own: AssemblyEvaluation): LayersResults => own as unknown as LayersResults;
 
+const capital = (name: string): string => `${name.charAt(0).toUpperCase()}${name.slice(1)}`;
 const whole = (value: number): string => Math.round(value).toLocaleString('en');
 
 /** Layered scenes on the page. */
@@ -39,7 +40,10 @@ export const layersPage: BuildPage = {
       ['Whole scene', `${whole(glow.evenness.meanCdM2)} cd/m²`, 'meter from the reading distance, room dark'],
       ...glow.seen
         .filter(({ seenShare }) => seenShare > 0.02)
-        .map(({ name, meanCdM2 }) => [name, `${whole(meanCdM2)} cd/m²`, 'meter close to the middle of it'] as const),
+        .map(
+          ({ name, meanCdM2 }) =>
+            [capital(name), `${whole(meanCdM2)} cd/m²`, 'meter close to the middle of it'] as const,
+        ),
       ...scene.sheets.map(
         ({ sheet, rearZMm }) =>
           [

@@ -57,6 +57,17 @@ describe('a picture cut out along a line', () => {
     expect(Math.abs(outlineArea(rings.map((ring) => pointsOf(ring, 1))))).toBeCloseTo(25_600, 1);
   });
 
+  it.each([5, 14, 120])('goes once round whatever is drawn by hand with %d points', (count) => {
+    const { rings } = cut(
+      Array.from({ length: count }, (_, at): Point => {
+        const turn = (2 * Math.PI * at) / count;
+        return [0.5 + 0.3641 * Math.cos(turn), 0.5217 + (0.31 + 0.03 * Math.sin(5 * turn)) * Math.sin(turn)];
+      }),
+      200,
+    );
+    expect(rings[0]).toHaveLength(2 * count);
+  });
+
   it('holds points past the edge at the edge', () =>
     expect(
       cut([

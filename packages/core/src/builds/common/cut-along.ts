@@ -8,8 +8,8 @@ import type { PictureDesign } from './picture-schema.js';
 export const mostLinePoints = 400;
 /** A line round less than this share of a picture is a slip of the hand. */
 const leastShare = 0.002;
-/** Of what a line is drawn round, so much may be lost where it crosses itself. */
-const crossedShare = 1e-6;
+/** What a line goes round twice or not at all is nothing where it is a strip along it no wider than this (mm). */
+const crossedMm = 0.01;
 
 /** What is cut out of a picture: its outline in mm about its middle, and the picture as far as it reaches. */
 export interface CutAlong {
@@ -65,7 +65,8 @@ export const cutAlong = (picture: PictureDesign, line: readonly Point[], widthMm
   const solid = unite([ring]);
   const mm2 = sum(solid.map((each) => Math.abs(outlineArea([each]))));
   if (mm2 < leastShare * widthMm * wholeMm) return amiss('goes round next to nothing of the picture');
-  if (solid.length !== 1 || Math.abs(Math.abs(outlineArea([ring])) - mm2) > crossedShare * mm2 + 0.01)
+  const roundMm = sum(ring.map(([x, y], place) => Math.hypot(x - ring.at(place - 1)![0], y - ring.at(place - 1)![1])));
+  if (solid.length !== 1 || Math.abs(Math.abs(outlineArea([ring])) - mm2) > crossedMm * roundMm)
     return amiss('crosses itself; move its points so that it goes round once');
   return success({
     rings: [ring.flatMap(([x, y]) => [tenthOfHair(x), tenthOfHair(y)])],
