@@ -49,6 +49,13 @@ export const help: HelpTexts = {
       usual: 'Light: it throws most of the light back.',
     },
     'Clear front': { what: 'The clear sheet before the scene, which keeps dust out.' },
+    'Trim round the front': {
+      what: 'Strips mitred round the front: they hide its edge and that of the returns, and hold it in its rabbet.',
+    },
+    'Trim, wide': {
+      what: 'From the outer edge of the returns in. It may not reach past them, over the scene.',
+      usual: 'As wide as the returns are thick.',
+    },
     'Hidden from': {
       what: 'How far aside somebody may stand without seeing an LED or a spacer.',
       usual: '25° for a picture on a wall; 45° in a corridor.',

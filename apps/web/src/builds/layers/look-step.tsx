@@ -1,12 +1,57 @@
-import { usualViewDeg, type LayersAssembly, type LayersResults } from '@vitrum/core';
+import { set, usualViewDeg, type LayersAssembly, type LayersResults } from '@vitrum/core';
+import { useId } from 'react';
+import { changeDesign } from '../../document/document-store';
 import { useFields } from '../../document/selection';
 import { useOwnOf } from '../../evaluation/own';
 import { ColourInput } from '../../fields/colour-field';
-import { ChoiceField, NumberField } from '../../fields/design-fields';
-import { aboutSheet } from '../../fields/material-facts';
+import { ChoiceField, LengthField, NumberField, useDesignValue } from '../../fields/design-fields';
+import { FieldRow } from '../../fields/field-row';
+import { aboutBoard, aboutSheet } from '../../fields/material-facts';
+import { Choice } from '../../ui/choice';
 import { choicesOf, useCatalogue } from '../../job/catalogue-context';
 
+/** Thicker strips round a front are a frame of their own (mm). */
+const mostTrimMm = 12;
+
 const percent = (share: number): string => `${Math.round(100 * share)} %`;
+
+const noTrim = 'none';
+/** As wide as usual returns are thick (mm). */
+const usualTrimMm = 12;
+
+/** The trim round the front: none, or from a board, and how wide. */
+const TrimFields = () => {
+  const at = useFields<LayersAssembly>().trim;
+  const id = useId();
+  const { boards } = useCatalogue();
+  const trim = useDesignValue(at) ?? null;
+  return (
+    <>
+      <FieldRow id={id} label="Trim round the front">
+        <Choice
+          id={id}
+          className="w-full"
+          value={trim?.materialId ?? noTrim}
+          options={[
+            { value: noTrim, label: 'none' },
+            ...choicesOf(
+              boards.filter(({ stuff, thicknessMm }) => stuff === 'wood' && thicknessMm <= mostTrimMm),
+              aboutBoard,
+            ),
+          ]}
+          onChoose={(chosen) =>
+            void changeDesign([
+              set(at, chosen === noTrim ? null : { widthMm: usualTrimMm, ...trim, materialId: chosen }),
+            ])
+          }
+        />
+      </FieldRow>
+      {trim !== null && (
+        <LengthField label="Trim, wide" field={at.widthMm} hint="over the edges of returns and front" />
+      )}
+    </>
+  );
+};
 
 /** What is seen of the scene: its back, its front, from how far aside, and how its layers are told apart. */
 export const LookStep = () => {
@@ -25,6 +70,7 @@ export const LookStep = () => {
         )}
         hint="keeps dust out of the scene"
       />
+      <TrimFields />
       <NumberField
         label="Hidden from"
         field={at.scene.viewDeg}

@@ -241,6 +241,22 @@ describe('how a scene looks', () => {
     expect(names.some((name) => /opal/i.test(name))).toBe(false);
   });
 
+  it('has a trim from a board, as wide as is asked for within the returns, or none', async () => {
+    const user = userEvent.setup();
+    shown();
+    expect(screen.queryByLabelText('Trim, wide')).toBeNull();
+    await user.click(screen.getByLabelText('Trim round the front'));
+    await user.click(screen.getByRole('option', { name: /^Birch plywood 6 mm/ }));
+    expect(now().trim).toEqual({ materialId: 'ply-6', widthMm: 12 });
+    const wide = screen.getByLabelText('Trim, wide');
+    await user.clear(wide);
+    await user.type(wide, '10{Enter}');
+    expect(now().trim!.widthMm).toBe(10);
+    await user.click(screen.getByLabelText('Trim round the front'));
+    await user.click(screen.getByRole('option', { name: 'none' }));
+    expect(now().trim).toBeNull();
+  });
+
   it('is hidden from as far aside as is asked, up to 60°', async () => {
     const user = userEvent.setup();
     shown();

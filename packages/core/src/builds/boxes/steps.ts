@@ -6,7 +6,7 @@ import type { ToldStep } from '../../making/steps/index.js';
 import { sum } from '../../base/maths/index.js';
 import { gluedBackOf } from './glued-back.js';
 import { ledgeOf } from './ledge-parts.js';
-import { backHoldOf, boreDeepMm } from './back-hold.js';
+import { backHoldOf, backPlayOf, boreDeepMm } from './back-hold.js';
 import type { StepFacts } from './types.js';
 import { faceOutOf, lockedBy, shutIn } from './way-out.js';
 import { setUpSteps } from '../common/set-up-steps.js';
@@ -59,20 +59,20 @@ const gluedBackSteps = (facts: StepFacts): readonly Told[] => {
       id: 'glue-back',
       phase: 'cut',
       title: `Glue up the back from ${glued.boards} boards`,
-      detail: `Each ${mm(glued.lengthMm)} × ${mm(glued.boardMm)}, edges planed straight and tried against each other without light between them; growth rings up and down by turns.${glueWords(facts.finishing, 'back-boards')} ${glued.clamps} clamps from both faces by turns, flat on a board. Then plane it to ${mm(back.thicknessMm)} and saw it to ${mm(back.widthMm)} × ${mm(back.heightMm)}.`,
+      detail: `Each ${mm(glued.lengthMm)} × ${mm(glued.boardMm)}, edges planed straight and tried against each other without light between them; growth rings up and down by turns.${glueWords(facts.finishing, 'back-boards')} ${glued.clamps} clamps from both faces by turns, flat on a board. Then scrape and sand it flat, ${mm(back.thicknessMm)} thick, and saw it to ${mm(back.widthMm)} × ${mm(back.heightMm)}.`,
       minutes: 30 + 10 * glued.boards,
       waitMinutes: clampMinutes(facts.finishing, 'back-boards', 60),
       caution:
-        'Planer and saw by their makers’ manuals: guards on, push blocks, eye and ear protection, dust extraction.',
+        'Jointer and saw by their makers’ manuals: guards on, push blocks, eye and ear protection, dust extraction.',
     },
     {
       id: 'lengths-last',
       phase: 'cut',
       title: 'Try the returns dry round the back, and cut their lengths last',
-      detail: `Until now they are ${longerMm} mm too long. Stand them round the back as it came out, mark each from it with ${mm(facts.design.playMm)} play a side, and cut opposite ones together at one stop block; wood that was glued up is never quite what was drawn. The face is cut after them.`,
+      detail: `Until now they are ${longerMm} mm too long. Stand them round the back as it came out, mark each from it with ${mm(backPlayOf(facts.design))} play a side, and cut opposite ones together at one stop block; wood that was glued up is never quite what was drawn. The face is cut after them.`,
       minutes: 20,
       waitMinutes: 0,
-      caution: null,
+      caution: 'Stop block clear of the blade, offcuts left alone until it stands; eye and ear protection.',
     },
   ];
 };

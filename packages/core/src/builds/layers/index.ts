@@ -22,7 +22,8 @@ export const layers: Build<LayersAssembly, LayersLaid, LayersResults, typeof lay
   otherArtwork: ({ scene }) => scene.sheets.map(({ drawing }, at) => ({ path: `scene.sheets.${at}.drawing`, drawing })),
   work: layersWork,
   start: newLayers,
-  sectionAt: ({ section, scene, geometry }, x) => withSheets(section, scene, geometry, x),
+  sectionAt: ({ caseSection, scene, geometry, materials }, x) =>
+    withSheets(caseSection, scene, geometry, materials.trim, x),
   cones: () => [],
   depth: (results) => ({
     field: fieldsIn(results).case.depthInsideMm,

@@ -5,6 +5,7 @@ import { meanRgb, type Picture } from '../common/picture.js';
 import { glows, sheetStock, type SheetStock } from '../common/sheet-stock.js';
 import { findBoxMaterials, type BoxMaterials } from '../boxes/materials.js';
 import type { LayersAssembly, SheetDesign } from './schema.js';
+import { findTrim, type Trim } from './trim.js';
 
 /** The catalogue items that a scene names: those of its case, its sheets from back to front, and what holds them apart. */
 export interface LayersMaterials extends BoxMaterials {
@@ -12,6 +13,8 @@ export interface LayersMaterials extends BoxMaterials {
   /** What is let into each of them; null where nothing is. */
   readonly inlays: readonly (SheetStock | null)[];
   readonly spacers: readonly Spacer[];
+  /** Round its front; null where there is none. */
+  readonly trim: Trim | null;
 }
 
 /** What sheets are cut with unless a design says otherwise. */
@@ -35,7 +38,8 @@ export const findLayersMaterials = (assembly: LayersAssembly, catalogue: Catalog
       ? sheetStock(inlay.materialId, catalogue, `scene.sheets.${at}.inlay.materialId`)
       : success(null),
   );
-  const problems = [...found, ...letIn].flatMap((each): readonly Problem[] => (each.ok ? [] : each.problems));
+  const trim = findTrim(assembly, boxed.value.returnBoard.thicknessMm, catalogue);
+  const problems = [...found, ...letIn, trim].flatMap((each): readonly Problem[] => (each.ok ? [] : each.problems));
   if (problems.length > 0) return failure(...problems);
   const sheets = found.flatMap((each) => (each.ok ? [each.value] : []));
   const inlays = letIn.map((each) => (each.ok ? each.value : null));
@@ -52,6 +56,7 @@ export const findLayersMaterials = (assembly: LayersAssembly, catalogue: Catalog
     sheets,
     inlays,
     spacers: catalogue.spacers,
+    trim: trim.ok ? trim.value : null,
   });
 };
 

@@ -1,4 +1,5 @@
 import type { Point } from '../../base/outlines/index.js';
+import type { CaseGeometry } from '../../light/geometry/index.js';
 import type { BoughtPart, CutPart, PartShape } from '../../making/parts/index.js';
 import type { OwnParts } from '../common/build.js';
 import { layerOf } from '../letters/parts.js';
@@ -7,6 +8,7 @@ import { inlayParts } from './inlay.js';
 import { sheetPart } from '../common/sheet-part.js';
 import type { LayersMaterials } from './materials.js';
 import type { Scene, StandingSheet } from './scene.js';
+import { trimParts } from './trim.js';
 
 const mm = (value: number): string => `${Math.round(10 * value) / 10} mm`;
 
@@ -84,6 +86,7 @@ export const layersParts = (
   bought: readonly BoughtPart[],
   scene: Scene,
   materials: LayersMaterials,
+  geometry: Pick<CaseGeometry, 'outside'>,
 ): OwnParts => ({
   cut: [
     ...cut
@@ -93,6 +96,7 @@ export const layersParts = (
           ? { ...part, name: 'Clear front', note: 'keeps dust out; both films stay on until it is set' }
           : part,
       ),
+    ...trimParts(geometry, materials.trim),
     ...scene.sheets.flatMap((sheet, place) => [
       standingPart(sheet, scene.sheets, place, materials),
       ...inlayParts(sheet, materials),

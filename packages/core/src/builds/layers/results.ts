@@ -1,4 +1,5 @@
 import type { BoxLaid, BoxResultsOf } from '../boxes/results.js';
+import type { Section } from '../../light/section/index.js';
 import type { LayersGlow } from './glow.js';
 import type { LayersMaterials } from './materials.js';
 import type { Scene } from './scene.js';
@@ -8,6 +9,8 @@ import type { LayersAssembly } from './schema.js';
 export interface LayersResults extends BoxResultsOf<LayersAssembly> {
   readonly materials: LayersMaterials;
   readonly scene: Scene;
+  /** The slice of the case alone: sheets are put into it wherever it is looked at. */
+  readonly caseSection: Section;
   readonly glow: LayersGlow;
 }
 
@@ -15,4 +18,5 @@ export interface LayersResults extends BoxResultsOf<LayersAssembly> {
 export interface LayersLaid extends BoxLaid {
   readonly materials: LayersMaterials;
   readonly scene: Scene;
+  readonly caseSection: Section;
 }

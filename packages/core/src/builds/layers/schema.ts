@@ -55,8 +55,19 @@ const scene = z
   })
   .describe('What stands in the box.');
 
+const trim = z
+  .looseObject({
+    materialId: id.describe('A board, ripped to its width.'),
+    widthMm: lengthMm(4, 60).describe('From the outer edge of the returns in.'),
+  })
+  .describe('Strips mitred round the front, over the edges of returns and clear front. Left out: none.');
+
 /** A layered scene in a design: a case with a clear front, and sheets on spacers in it. */
-export const layersSchema = boxSchema.extend({ build: z.literal('layers'), scene });
+export const layersSchema = boxSchema.extend({
+  build: z.literal('layers'),
+  scene,
+  trim: trim.nullable().optional(),
+});
 
 export type LayersAssembly = Frozen<z.infer<typeof layersSchema>>;
 export type SceneDesign = LayersAssembly['scene'];

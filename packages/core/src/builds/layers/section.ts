@@ -2,6 +2,7 @@ import { rectRing, type Outline } from '../../base/outlines/index.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
 import type { Section, SectionShape } from '../../light/section/index.js';
 import type { Scene } from './scene.js';
+import { trimShapes, type Trim } from './trim.js';
 
 /** Where an upright line goes through an outline: from, to, from the lowest up. */
 export const uprightStretches = (outline: Outline, x: number): readonly (readonly [number, number])[] => {
@@ -21,7 +22,14 @@ const toldToo: ReadonlySet<string> = new Set(['strip', 'back']);
 const oneDecimal = (mm: number): string => `${Math.round(10 * mm) / 10} mm`;
 
 /** The slice of a case with the sheets that it meets, and the spacers near it. */
-export const withSheets = (section: Section, { sheets }: Scene, { inside }: CaseGeometry, x: number): Section => {
+export const withSheets = (
+  section: Section,
+  { sheets }: Scene,
+  geometry: CaseGeometry,
+  trim: Trim | null,
+  x: number,
+): Section => {
+  const { inside } = geometry;
   const shapes = sheets.flatMap(({ outline, sheet, stock, rearZMm, carried }): readonly SectionShape[] => [
     ...uprightStretches(outline, x).map(([low, high]): SectionShape => ({
       role: 'letter',
@@ -42,7 +50,8 @@ export const withSheets = (section: Section, { sheets }: Scene, { inside }: Case
   return {
     ...section,
     atXMm: x,
-    shapes: [...section.shapes, ...shapes],
+    frontZMm: section.frontZMm + (trim?.board.thicknessMm ?? 0),
+    shapes: [...section.shapes, ...shapes, ...trimShapes(geometry, section.frontZMm, trim)],
     layers: [
       // The case is told by its step; here it is the sheets that count.
       ...section.layers.filter(({ name }) => toldToo.has(name)),

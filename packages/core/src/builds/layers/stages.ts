@@ -32,9 +32,10 @@ export const layersStages: BuildWork<LayersAssembly, LayersLaid, LayersResults>[
         ...laid.value,
         materials,
         scene,
+        caseSection: section,
         lettering,
         workability: stages.sheetsWorkable.run(scene, materials.tool),
-        section: stages.sliced.run(section, scene, geometry, 0),
+        section: stages.sliced.run(section, scene, geometry, materials.trim, 0),
       });
     },
     light: (brief, power, assembly, laid, { circuit, share, ownPower }) => {
@@ -61,7 +62,7 @@ export const layersStages: BuildWork<LayersAssembly, LayersLaid, LayersResults>[
     },
     parts: (results) => {
       const { cut, bought } = box.parts({ ...results, lettering: noLetters });
-      return stages.ownParts.run(cut, bought, results.scene, results.materials);
+      return stages.ownParts.run(cut, bought, results.scene, results.materials, results.geometry);
     },
     steps: (results) =>
       stages.ownSteps.run(

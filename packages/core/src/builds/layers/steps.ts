@@ -129,6 +129,24 @@ const glueStack = (scene: Scene, { back }: CaseGeometry, finishing: Finishing): 
   });
 };
 
+/** The trim goes on last: it holds the front. */
+const trimSteps = ({ trim }: LayersMaterials, { outside }: CaseGeometry, finishing: Finishing): readonly ToldStep[] =>
+  trim === null
+    ? []
+    : [
+        {
+          ...step(
+            'assemble',
+            'trim',
+            'Mitre the trim round the front',
+            `Strips ${mm(trim.widthMm)} wide of ${trim.board.name.toLowerCase()}, long sides ${mm(outside.widthMm)} and ${mm(outside.heightMm)}: cut them a little long, and each mitre to the one before, dry.${glueWords(finishing, 'trim')} Glue and brads into the returns alone, never onto the clear front, which moves under it.`,
+            35,
+            'Mitre saw by its maker’s manual: hands off the line of the blade, eye and ear protection.',
+          ),
+          waitMinutes: clampMinutes(finishing, 'trim', 30),
+        },
+      ];
+
 /** The build list of a scene: that of its case, without letters on the front, with the sheets cut, tried, painted and stacked. */
 export const layersSteps = (
   steps: readonly ToldStep[],
@@ -165,6 +183,7 @@ export const layersSteps = (
             'Scratches and glue with a fine brush; blow it out; wipe the clear front inside, its films off last.',
             15,
           ),
+          ...trimSteps(materials, geometry, finishing),
         ]
       : []),
     each,

@@ -3,6 +3,7 @@ import type { ToFinish } from '../../making/finishing/index.js';
 import { boxToFinish } from '../boxes/to-finish.js';
 import { glows } from '../common/sheet-stock.js';
 import type { LayersResults } from './results.js';
+import { trimM2 } from './trim.js';
 
 /** Glue round a foot (mm). */
 const footBeadMm = 30;
@@ -11,6 +12,7 @@ const footBeadMm = 30;
 export const layersToFinish = (results: Omit<LayersResults, 'packing' | 'hang' | 'finishing'>): ToFinish => {
   const found = boxToFinish(results);
   const { sheets } = results.scene;
+  const { trim } = results.materials;
   const painted = sheets.filter(({ stock, print }) => !glows(stock) && print === null);
   const m2 = painted.reduce((sum, { outline }) => sum + Math.abs(outlineArea(outline)), 0) / 1e6;
   const [first] = painted;
@@ -22,7 +24,9 @@ export const layersToFinish = (results: Omit<LayersResults, 'packing' | 'hang' |
   return {
     ...found,
     surfaces: [
-      ...found.surfaces,
+      ...found.surfaces.map((surface) =>
+        surface.id === 'outside' ? { ...surface, m2: surface.m2 + trimM2(results.geometry, trim) } : surface,
+      ),
       ...(first === undefined
         ? []
         : [
@@ -41,6 +45,17 @@ export const layersToFinish = (results: Omit<LayersResults, 'packing' | 'hang' |
     ],
     bonds: [
       ...found.bonds,
+      ...(trim === null
+        ? []
+        : [
+            {
+              id: 'trim',
+              what: 'trim on the returns',
+              between: [trim.board.stuff, results.materials.returnBoard.stuff] as const,
+              mm: 2 * (results.geometry.outside.widthMm + results.geometry.outside.heightMm),
+              fine: false,
+            },
+          ]),
       ...(any === undefined || posts === 0
         ? []
         : [

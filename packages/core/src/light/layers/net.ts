@@ -148,11 +148,13 @@ const letBy = (
   return open;
 };
 
+/** The patches that have anything solid, however little: what they get comes back, so that no light is lost. */
 const solidPatches = (count: number, surfaces: readonly (Surface | null)[]): Uint8Array => {
-  const isSolid = new Uint8Array(count);
+  const isSolid = new Uint8Array(count).fill(1);
   for (const own of surfaces)
-    if (own !== null)
-      for (let patch = 0; patch < own.count; patch += 1) isSolid[own.start + patch] = isThere(own, patch) ? 1 : 0;
+    own?.solid?.forEach((share, patch) => {
+      if (share === 0) isSolid[own.start + patch] = 0;
+    });
   return isSolid;
 };
 
