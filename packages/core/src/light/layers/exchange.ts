@@ -85,7 +85,7 @@ export const settleScene = (scene: LayeredScene, direct: DirectLight, net: Net):
   const first = firstLight(scene, direct, net);
   const seen = (has: Float64Array): Float64Array => addSeen(new Float64Array(count), net.exchange, has);
   /** What each patch sees of solid surfaces: its light is shared out by that. */
-  const sent = seen(solid);
+  const sent = addSeen(seen(solid), net.besides, solid);
 
   const reflected = (incident: Float64Array): Float64Array => {
     const leaving = new Float64Array(count);
@@ -106,7 +106,13 @@ export const settleScene = (scene: LayeredScene, direct: DirectLight, net: Net):
   const arrives = (leaving: Float64Array): Float64Array =>
     seen(shared(leaving)).map((value, patch) => value * solid[patch]!);
 
-  const leaving = solveLinear((lm) => reflected(arrives(lm)), reflected(first), tolerance);
+  const once = reflected(first);
+  // Where a cell of direct light reaches over the edge of a patch, some falls on one that has nothing solid: it is sent on once.
+  const aside = addSeen(new Float64Array(count), net.besides, shared(once)).map(
+    (value, patch) => value * solid[patch]!,
+  );
+  const begun = reflected(aside).map((lm, patch) => lm + once[patch]!);
+  const leaving = solveLinear((lm) => reflected(arrives(lm)), begun, tolerance);
   /** Light that reaches places per square millimetre, solid or not. */
   const shares = shared(leaving);
   const onto = addSeen(seen(shares), net.besides, shares);
