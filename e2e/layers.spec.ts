@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test';
 import type { JobView } from '@vitrum/contract';
 import { parseDesign } from '@vitrum/core';
 import { encode } from 'fast-png';
@@ -13,17 +14,22 @@ const drawing = `<svg xmlns="http://www.w3.org/2000/svg" width="500mm" height="2
   <g id="Bird" fill="#8a3b2c"><path d="M180 200V150Q250 100 330 150V200Z"/></g>
 </svg>`;
 
+/** A new scene of a word, at its sheets. */
+const newScene = async (page: Page, shop: { readonly url: string }, text: string): Promise<void> => {
+  await page.goto(`${shop.url}/jobs/new`);
+  await page.getByLabel('Layered scene').check();
+  await page.getByLabel('The sign says').fill(text);
+  await page.getByRole('button', { name: 'Light it' }).click();
+  await settled(page);
+  await page.getByRole('link', { name: /^Sheets/ }).click();
+};
+
 test('a layered drawing becomes a scene, its sheets are moved in the slice, and it goes to the bench', async ({
   page,
   shop,
 }) => {
   test.slow();
-  await page.goto(`${shop.url}/jobs/new`);
-  await page.getByLabel('Layered scene').check();
-  await page.getByLabel('The sign says').fill('BANK');
-  await page.getByRole('button', { name: 'Light it' }).click();
-  await settled(page);
-  await page.getByRole('link', { name: /^Sheets/ }).click();
+  await newScene(page, shop, 'BANK');
 
   const layers = page.getByRole('region', { name: 'Layers of a drawing' });
   await layers.locator('input[type=file]').setInputFiles({
@@ -95,12 +101,7 @@ test('a layered drawing becomes a scene, its sheets are moved in the slice, and 
 });
 
 test('a picture becomes sheets by its brightnesses, and a drawing of no layers is told so', async ({ page, shop }) => {
-  await page.goto(`${shop.url}/jobs/new`);
-  await page.getByLabel('Layered scene').check();
-  await page.getByLabel('The sign says').fill('MOON');
-  await page.getByRole('button', { name: 'Light it' }).click();
-  await settled(page);
-  await page.getByRole('link', { name: /^Sheets/ }).click();
+  await newScene(page, shop, 'MOON');
   const layers = page.getByRole('region', { name: 'Layers of a drawing' });
   const list = page.getByRole('list', { name: 'Sheets' });
 
@@ -151,12 +152,7 @@ test('a picture becomes sheets by its brightnesses, and a drawing of no layers i
 });
 
 test('a print is cut out along a line drawn on it, at the size that it is to have', async ({ page, shop }) => {
-  await page.goto(`${shop.url}/jobs/new`);
-  await page.getByLabel('Layered scene').check();
-  await page.getByLabel('The sign says').fill('BANK');
-  await page.getByRole('button', { name: 'Light it' }).click();
-  await settled(page);
-  await page.getByRole('link', { name: /^Sheets/ }).click();
+  await newScene(page, shop, 'BANK');
   await page.getByRole('button', { name: 'Another sheet' }).click();
 
   const [width, height] = [60, 40];

@@ -1,3 +1,4 @@
+export { capital } from './base/words/index.js';
 export {
   asArtwork,
   asDrawnLines,

@@ -1,4 +1,4 @@
-import { set, usualViewDeg, type LayersAssembly, type LayersResults } from '@vitrum/core';
+import { capital, set, usualViewDeg, type LayersAssembly, type LayersResults } from '@vitrum/core';
 import { useId } from 'react';
 import { changeDesign } from '../../document/document-store';
 import { useFields } from '../../document/selection';
@@ -93,7 +93,7 @@ export const LookStep = () => {
             <tbody>
               {[...own.glow.seen].reverse().map((seen) => (
                 <tr key={seen.name} className="border-b border-line">
-                  <td className="font-sans">{seen.name}</td>
+                  <td className="font-sans">{capital(seen.name)}</td>
                   <td className="text-right">{percent(seen.seenShare)}</td>
                   <td className="text-right">{Math.round(seen.meanLux).toLocaleString('en')} lx</td>
                   <td className="text-right">{Math.round(seen.meanCdM2).toLocaleString('en')} cd/m²</td>

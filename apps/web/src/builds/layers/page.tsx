@@ -1,4 +1,4 @@
-import type { AssemblyEvaluation, LayersResults } from '@vitrum/core';
+import { capital, type AssemblyEvaluation, type LayersResults } from '@vitrum/core';
 import { lazyPart } from '../../ui/lazy-part';
 import type { BuildPage } from '../common/build-page';
 import { SliceSheets } from './slice-sheets';
@@ -6,7 +6,6 @@ import { SliceSheets } from './slice-sheets';
 // A page is asked about assemblies of its own build alone.
 const asScene = (own: AssemblyEvaluation): LayersResults => own as unknown as LayersResults;
 
-const capital = (name: string): string => `${name.charAt(0).toUpperCase()}${name.slice(1)}`;
 const whole = (value: number): string => Math.round(value).toLocaleString('en');
 
 /** Layered scenes on the page. */

@@ -1,7 +1,14 @@
 import { afterEach, beforeAll, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { fireEvent, render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { demoDesigns, mostSheets, type Evaluation, type LayersAssembly, type LayersResults } from '@vitrum/core';
+import {
+  capital,
+  demoDesigns,
+  mostSheets,
+  type Evaluation,
+  type LayersAssembly,
+  type LayersResults,
+} from '@vitrum/core';
 import { act } from 'react';
 import { setDesign, undo, useDocument } from '../../document/document-store';
 import { sliceDrawing } from '../../slice/slice-drawing';
@@ -216,7 +223,7 @@ describe('how a scene looks', () => {
     const told = table(0);
     expect(told).toHaveLength(seen.length);
     [...seen].reverse().forEach(({ name, meanLux, seenShare }, at) => {
-      expect(told[at]!.startsWith(`${name}${Math.round(100 * seenShare)} %`)).toBe(true);
+      expect(told[at]!.startsWith(`${capital(name)}${Math.round(100 * seenShare)} %`)).toBe(true);
       expect(told[at]).toContain(`${Math.round(meanLux).toLocaleString('en')} lx`);
     });
     // The opening is shared out among what is seen through it.

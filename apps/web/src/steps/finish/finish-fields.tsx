@@ -1,4 +1,5 @@
 import {
+  capital,
   finishSystems,
   gluesFor,
   set,
@@ -19,8 +20,6 @@ import { useCatalogue } from '../../job/catalogue-context';
 import { Choice } from '../../ui/choice';
 
 type Change = (own: Partial<FinishingDesign>) => void;
-
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 const alike = (one: readonly Layer[], other: readonly Layer[]): boolean =>
   one.length === other.length &&

@@ -1,4 +1,5 @@
 import {
+  capital,
   fixingItems,
   hangingWays,
   inDesign,
@@ -24,8 +25,6 @@ import { useLength } from '../../view/use-length';
 import { CleatDrawing } from './cleat-drawing';
 import { HangReport } from './hang-report';
 import { WallDrawing } from './wall-drawing';
-
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 const WallFields = () => {
   const id = useId();

@@ -1,4 +1,5 @@
 import { cornerJoints, insertThroughMm, memberMm3, type Member } from '../../joinery/members/index.js';
+import { capital } from '../../base/words/index.js';
 import { moveOutline, outlineArea, rectRing, subtract, turnedOver, type Outline } from '../../base/outlines/index.js';
 import type { CutPart, PartLayer, PartShape } from '../../making/parts/index.js';
 import { backHoldOf, holdPlaces } from './back-hold.js';
@@ -241,7 +242,7 @@ const memberPart = (member: Member, facts: PartFacts): CutPart => {
     .join('; ');
   return {
     id: member.name,
-    name: `${member.name[0]?.toUpperCase() ?? ''}${member.name.slice(1)} return`,
+    name: `${capital(member.name)} return`,
     materialId: returnBoard.id,
     materialName: returnBoard.name,
     stock: 'board',

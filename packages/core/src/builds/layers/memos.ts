@@ -18,6 +18,7 @@ import type { LayersAssembly, SceneDesign } from './schema.js';
 import { withSheets } from './section.js';
 import { sheetsWorkable } from './workable.js';
 import { layersSteps } from './steps.js';
+import { withTrim } from './trim.js';
 
 /** Nothing is lettered on the clear front. */
 export const noLetters: Lettering = { outline: [], bounds: null, areaMm2: 0, letterCount: 0, missing: [] };
@@ -46,6 +47,7 @@ export const layersMemos = (catalogue: Catalogue, limits: GridLimits) => ({
   asLettering: memoizeLast(asLettering),
   sheetsWorkable: memoizeLast(sheetsWorkable),
   sliced: memoizeLast(withSheets),
+  overAll: memoizeLast(withTrim),
   planes: memoizeLast(litPlanes),
   sceneGlow: memoizeLast(
     (

@@ -31,6 +31,7 @@ export const layersStages: BuildWork<LayersAssembly, LayersLaid, LayersResults>[
       return success({
         ...laid.value,
         materials,
+        geometry: stages.overAll.run(geometry, materials.trim),
         scene,
         caseSection: section,
         lettering,

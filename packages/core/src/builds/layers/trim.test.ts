@@ -47,6 +47,14 @@ describe('the trim round a scene', () => {
     }
   });
 
+  it('counts in how deep the box is over all, and not in the room within', () => {
+    const [plain, own] = [reedBed, trimmed()].map((design) => evaluatedCoarsely(design, fonts).geometry);
+    expect(own!.outside.depthMm).toBeCloseTo(plain!.outside.depthMm + 6, 9);
+    expect(own!.inside).toEqual(plain!.inside);
+    const { section } = evaluatedCoarsely(trimmed(), fonts);
+    expect(section.frontZMm - section.rearZMm).toBeCloseTo(own!.outside.depthMm, 9);
+  });
+
   it('is glued on last, painted with the case, and bought', () => {
     const own = evaluatedCoarsely(trimmed(), fonts);
     const ids = own.buildList.steps.map(({ id }) => id);

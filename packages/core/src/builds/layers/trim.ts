@@ -38,6 +38,13 @@ export const findTrim = (
   return success({ board: board.value, widthMm: trim.widthMm });
 };
 
+/** The case with its trim before it, over all. */
+export const withTrim = (geometry: CaseGeometry, trim: Trim | null): CaseGeometry => {
+  if (trim === null) return geometry;
+  const { outside } = geometry;
+  return { ...geometry, outside: { ...outside, depthMm: outside.depthMm + trim.board.thicknessMm } };
+};
+
 /** A strip with both ends mitred, its long side at the bottom of the drawing. */
 const mitred = (lengthMm: number, widthMm: number): Outline => [
   [

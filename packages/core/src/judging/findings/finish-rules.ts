@@ -1,3 +1,4 @@
+import { capital } from '../../base/words/index.js';
 import { set, type DesignChange, type FinishingDesign } from '../../document/design/index.js';
 import {
   finishSystems,
@@ -13,8 +14,6 @@ import type { Remedy, Rule } from './types.js';
 const change = (results: AssemblyResults, own: Partial<FinishingDesign>): DesignChange => [
   set(fieldsIn(results).finishing, { ...results.assembly.finishing, ...own }),
 ];
-
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** The coats of a surface as another build-up. */
 const coatedAs = (results: AssemblyResults, surface: string, layers: (typeof finishSystems)[number]['layers']) =>
