@@ -44,8 +44,8 @@ export const help: HelpTexts = {
   },
   face: {
     ...ofCases.face,
-    Back: {
-      what: 'The colour of the back, which is seen behind all sheets.',
+    'Colour of the back': {
+      what: 'It is seen behind all sheets.',
       usual: 'Light: it throws most of the light back.',
     },
     'Clear front': { what: 'The clear sheet before the scene, which keeps dust out.' },

@@ -60,7 +60,7 @@ export const LookStep = () => {
   const { faces } = useCatalogue();
   return (
     <>
-      <ColourInput label="Back" field={at.scene.backColour} />
+      <ColourInput label="Colour of the back" field={at.scene.backColour} />
       <ChoiceField
         label="Clear front"
         field={at.face.sheetId}

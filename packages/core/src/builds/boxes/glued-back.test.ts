@@ -39,6 +39,9 @@ describe('a back of boards glued side by side', () => {
     if (!found.ok) throw new Error('it makes no sign');
     const { packing } = found.value;
     expect(contradictions(found.value)).toEqual([]);
+    // As the list of parts weighs it, and what hangs on the wall.
+    const [own] = found.value.assemblies;
+    expect(own!.hang!.kg).toBeCloseTo(found.value.parts.kg, 6);
     const boards = packing.sheets.find(({ materialId }) => materialId === 'pine-board-12')!;
     expect(boards.tooLarge).toEqual([]);
     // Four of 600 mm come from one bar of 2400, or one more for the saw.

@@ -67,10 +67,13 @@ const railsOf = ({ members }: Facts['geometry']): HungBody['rails'] => {
 export const boxHung = (results: Facts): readonly HungBody[] => {
   const { geometry, materials, cut, bought } = results;
   const { outside, back, inside, recessMm } = geometry;
-  const parts = cut.map(({ id, kg, count }) => {
-    const [x, y] = middleOf(id, results);
-    return { kg: kg * count, centre: [x, y, zOf(id, results)] as const };
-  });
+  // What a part is glued up from is in it.
+  const parts = cut
+    .filter(({ hangs }) => hangs !== false)
+    .map(({ id, kg, count }) => {
+      const [x, y] = middleOf(id, results);
+      return { kg: kg * count, centre: [x, y, zOf(id, results)] as const };
+    });
   const onBack = {
     kg: sum(bought.map(({ hangs, kg }) => (hangs ? kg : 0))),
     centre: [0, 0, zOf('', results)] as const,
