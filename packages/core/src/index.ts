@@ -121,6 +121,7 @@ export {
   type LayersResults,
   type SceneDesign,
   type SheetDesign,
+  type StripBehind,
   type StandingSheet,
   loopHeights,
   mostRings,

@@ -44,7 +44,13 @@ export { usualBorderMm } from './layers/outlines.js';
 export { pileWords } from './layers/parts.js';
 export type { LayersResults } from './layers/results.js';
 export { usualViewDeg, type StandingSheet } from './layers/scene.js';
-export { mostSheets, type LayersAssembly, type SceneDesign, type SheetDesign } from './layers/schema.js';
+export {
+  mostSheets,
+  type LayersAssembly,
+  type SceneDesign,
+  type SheetDesign,
+  type StripBehind,
+} from './layers/schema.js';
 export { loopHeights } from './stacked/runs.js';
 export type { StackedResults } from './stacked/results.js';
 export { mostRings, usualFromWallMm, type PlatesDesign, type StackedAssembly } from './stacked/schema.js';

@@ -1,6 +1,6 @@
 import { set, usualInsetMm, type BoxAssembly } from '@vitrum/core';
 import { useFields } from '../../document/selection';
-import { useId } from 'react';
+import { useId, type ReactNode } from 'react';
 import { FieldRow } from '../../fields/field-row';
 import { Choice, type ChoiceOption } from '../../ui/choice';
 import { ChoiceField, LengthField, NumberField, useDesignValue } from '../../fields/design-fields';
@@ -72,25 +72,18 @@ const LayoutField = ({ layout }: { readonly layout: Layout }) => {
   );
 };
 
-export const LightStep = () => {
+/** Where strip runs in a case, which way it looks, and how it gets round corners. */
+export const CaseRuns = () => {
   const at = useFields<BoxAssembly>();
-  const { strips } = useCatalogue();
   const own = useOwnBox();
-  const findings = useEvaluation((state) => state.findings);
   const show = useLength();
   const layout = useDesignValue(at.light.layout) as Layout;
   const facing = useDesignValue(at.light.facing);
   const placed = (useDesignValue(at.light.fromBackMm) ?? null) !== null;
   const runs = own?.runs;
   const leftover = runs?.segments.reduce((most, segment) => Math.max(most, segment.leftoverMm), 0) ?? 0;
-  const solved = findings
-    ?.find(({ rule, assembly }) => rule === 'dots-show' && assembly === own?.index)
-    ?.fixes.find(({ id, settles }) => id === 'add-rows' && settles);
-  const reels = own?.packing.reels.find(({ stripId }) => stripId === own.materials.strip.id)?.reels ?? [];
   return (
     <>
-      <ChoiceField label="Strip" field={at.light.stripId} choices={choicesOf(strips, aboutStrip)} wide />
-      <StripChanged />
       <LayoutField layout={layout} />
       <ChoiceField
         label="LEDs face"
@@ -149,16 +142,37 @@ export const LightStep = () => {
         />
       )}
       {layout === 'rim' && <SidesField />}
-      {solved !== undefined && (
-        <Button className="my-1 text-left !whitespace-normal" onClick={() => void changeDesign(solved.change)}>
-          Hide the bands: {`${solved.label[0]?.toLowerCase() ?? ''}${solved.label.slice(1)}`}
-        </Button>
-      )}
       <LengthField
         label="End margin"
         field={at.light.endMarginMm}
         hint={leftover > 0 ? `${show(leftover)} of each row is left over between cut marks` : 'rows end on a cut mark'}
       />
+    </>
+  );
+};
+
+/** The strip of a case; `children` stand for the fields of where it runs, where that is told in another way. */
+export const LightStep = ({ children = <CaseRuns /> }: { readonly children?: ReactNode }) => {
+  const at = useFields<BoxAssembly>();
+  const { strips } = useCatalogue();
+  const own = useOwnBox();
+  const findings = useEvaluation((state) => state.findings);
+  const show = useLength();
+  const runs = own?.runs;
+  const solved = findings
+    ?.find(({ rule, assembly }) => rule === 'dots-show' && assembly === own?.index)
+    ?.fixes.find(({ id, settles }) => id === 'add-rows' && settles);
+  const reels = own?.packing.reels.find(({ stripId }) => stripId === own.materials.strip.id)?.reels ?? [];
+  return (
+    <>
+      <ChoiceField label="Strip" field={at.light.stripId} choices={choicesOf(strips, aboutStrip)} wide />
+      <StripChanged />
+      {children}
+      {solved !== undefined && (
+        <Button className="my-1 text-left !whitespace-normal" onClick={() => void changeDesign(solved.change)}>
+          Hide the bands: {`${solved.label[0]?.toLowerCase() ?? ''}${solved.label.slice(1)}`}
+        </Button>
+      )}
       <HoldFields />
       <CutsField />
       <PhotometryField />
@@ -187,7 +201,8 @@ export const LightStep = () => {
       </table>
       {reels.map((reel, index) => (
         <p key={index} className="mt-1 text-[13px] text-soft">
-          Reel {index + 1}: {reel.pieces.length} segments, {show(reel.leftMm)} left on it
+          Reel {index + 1}: {reel.pieces.length} {reel.pieces.length === 1 ? 'segment' : 'segments'},{' '}
+          {show(reel.leftMm)} left on it
         </p>
       ))}
     </>

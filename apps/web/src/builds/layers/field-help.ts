@@ -37,6 +37,17 @@ export const help: HelpTexts = {
   },
   light: {
     ...ofCases.light,
+    'Strip lies': {
+      what: 'In the box as in any other; or along the edges of a sheet, hidden behind its overlap, where what is behind glows past the edge.',
+      usual: 'Round the rim for a scene in a frame; behind a front sheet for a glow round its outline.',
+    },
+    'Stuck on': {
+      what: 'The rear side of the sheet, so that light falls on what is behind it; or the back, so that it comes forward past the edge.',
+    },
+    'In from the edge': {
+      what: 'From the edge of the sheet in to the strip: farther in, it is hidden from farther aside, and the glow is softer.',
+      usual: '6–15 mm.',
+    },
     'From the back': {
       what: 'Round the rim: from the back to the middle of the strip. Light falls on the fronts of what is behind it.',
       usual: 'Just behind the foremost sheet, whose border hides it.',

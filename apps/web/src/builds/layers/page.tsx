@@ -16,7 +16,7 @@ export const layersPage: BuildPage = {
   stepNames: { artwork: 'Sheets', case: 'Box', face: 'Look' },
   panels: {
     case: lazyPart(() => import('../boxes/case-step'), 'CaseStep'),
-    light: lazyPart(() => import('../boxes/light-step'), 'LightStep'),
+    light: lazyPart(() => import('./light-step'), 'SceneLightStep'),
     face: lazyPart(() => import('./look-step'), 'LookStep'),
   },
   artworkDetail: (own) => {

@@ -1,4 +1,12 @@
-import { mostSheets, set, type LayersAssembly, type LayersResults, type SheetDesign } from '@vitrum/core';
+import {
+  mostSheets,
+  set,
+  type DesignChange,
+  type LayersAssembly,
+  type LayersResults,
+  type SheetDesign,
+  type StripBehind,
+} from '@vitrum/core';
 import { useState, type ReactNode } from 'react';
 import { changeDesign } from '../../document/document-store';
 import { useFields } from '../../document/selection';
@@ -42,14 +50,23 @@ const SheetRow = ({ sheet, chosen, rear }: RowProps) => (
   </li>
 );
 
+/** Strip whose sheet is taken away lies in the box again. */
+const stillHidden = (
+  at: ReturnType<typeof useFields<LayersAssembly>>['scene'],
+  behind: StripBehind | null,
+  next: Sheets,
+): DesignChange => (behind === null || next.some(({ id }) => id === behind.sheetId) ? [] : [set(at.stripBehind, null)]);
+
 /** Layers of a file as the sheets of the scene, or beside those that are there. */
 const LayersIn = ({ sheets, depthMm }: { readonly sheets: Sheets; readonly depthMm: number }) => {
-  const at = useFields<LayersAssembly>().scene.sheets;
+  const at = useFields<LayersAssembly>().scene;
+  const behind = useDesignValue(at.stripBehind) ?? null;
   const [tones, setTones] = useState(4);
   const { open, problem, busy, told } = useLayersFile(tones, (taken, name) => {
     // A window keeps the strip hidden; what was drawn before is replaced.
     const stay = sheets.filter(({ shape }) => shape === 'window');
-    const [wrong] = changeDesign([set(at, fromLayers(stay, taken, name, depthMm))]);
+    const next = fromLayers(stay, taken, name, depthMm);
+    const [wrong] = changeDesign([set(at.sheets, next), ...stillHidden(at, behind, next)]);
     return wrong?.message ?? null;
   });
   return (
@@ -86,7 +103,9 @@ export const SceneSheets = ({ children }: { readonly children: ReactNode }) => {
     -1,
     sheets.some(({ id }) => id === chosenId) ? sheets.findIndex(({ id }) => id === chosenId) : (order[0] ?? -1),
   );
-  const change = (next: Sheets): boolean => changeDesign([set(at.scene.sheets, next)]).length === 0;
+  const behind = useDesignValue(at.scene.stripBehind) ?? null;
+  const change = (next: Sheets): boolean =>
+    changeDesign([set(at.scene.sheets, next), ...stillHidden(at.scene, behind, next)]).length === 0;
   const add = (next: Sheets): void => {
     if (change(next)) chooseSheet(next.at(-1)?.id ?? null);
   };

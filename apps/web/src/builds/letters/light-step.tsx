@@ -99,7 +99,8 @@ const Segments = ({ build }: { readonly build: string }) => {
       </p>
       {reels.map((reel, index) => (
         <p key={index} className="mt-1 text-[13px] text-soft">
-          Reel {index + 1}: {reel.pieces.length} segments, {show(reel.leftMm)} left on it
+          Reel {index + 1}: {reel.pieces.length} {reel.pieces.length === 1 ? 'segment' : 'segments'},{' '}
+          {show(reel.leftMm)} left on it
         </p>
       ))}
     </>

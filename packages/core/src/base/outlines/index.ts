@@ -2,7 +2,7 @@ export { compose, growth, unmoved } from './affine.js';
 export { measureLine, type MeasuredLine, type Station } from './along.js';
 export { addShape, movedToOrigin, byShape, outlineByShape } from './by-shape.js';
 export { coverage } from './coverage.js';
-export { distanceToOutline } from './distance.js';
+export { distanceToLine, distanceToOutline } from './distance.js';
 export { inOutline, inRing, insideByLine } from './inside.js';
 export { lookedInto, type LookedInto } from './looked-into.js';
 export { besideCut } from './kerf.js';

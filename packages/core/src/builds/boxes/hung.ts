@@ -18,7 +18,10 @@ const clearLevel = ({ geometry: { inside }, runs, materials }: Facts): number =>
   const reach = materials.strip.widthMm / 2 + clearOfStripMm;
   const rows = runs.segments.filter(({ on }) => on === 'back');
   const crosses = (y: number): boolean =>
-    rows.some(({ from, to }) => y > Math.min(from[1], to[1]) - reach && y < Math.max(from[1], to[1]) + reach);
+    rows.some(({ path }) => {
+      const heights = path.map(([, along]) => along);
+      return y > Math.min(...heights) - reach && y < Math.max(...heights) + reach;
+    });
   for (let y = usual; y > (0.5 - lookedDown) * inside.heightMm; y -= 2) if (!crosses(y)) return y;
   return usual;
 };

@@ -1,4 +1,5 @@
-import { success } from '../../base/result.js';
+import { success, type Result } from '../../base/result.js';
+import type { LightRuns } from '../../light/runs/index.js';
 import type { BoxLaid, BoxResults } from './results.js';
 import type { BoxAssembly } from './schema.js';
 import type { Catalogue } from '../../document/catalogue/index.js';
@@ -8,9 +9,20 @@ import type { Stages } from '../common/build.js';
 
 type Box = Stages<BoxAssembly, BoxLaid, BoxResults>;
 
+/** Lays the strip of a case, whatever it lies on. */
+export type Strung = (
+  assembly: BoxAssembly,
+  laid: Pick<BoxLaid, 'geometry' | 'materials' | 'lettering'>,
+) => Result<LightRuns>;
+
 /** Lays a case with a lit face: everything that stands before the circuit. */
 export const layBox =
-  (stages: BoxMemos, catalogue: Catalogue, fonts: FontBook): Box['lay'] =>
+  (
+    stages: BoxMemos,
+    catalogue: Catalogue,
+    fonts: FontBook,
+    runsOf: Strung = ({ light }, { geometry, materials }) => stages.runs.run(geometry, light, materials),
+  ): Box['lay'] =>
   (brief, _power, assembly) => {
     const { artwork, light } = assembly;
     const found = stages.materials.run(assembly, catalogue);
@@ -24,7 +36,7 @@ export const layBox =
     const sized = stages.geometry.run(assembly.case, materials);
     if (!sized.ok) return sized;
     const geometry = sized.value;
-    const strung = stages.runs.run(geometry, light, materials);
+    const strung = runsOf(assembly, { geometry, materials, lettering });
     if (!strung.ok) return strung;
     const runs = strung.value;
     const section = stages.section.run(geometry, assembly.case, materials, runs);

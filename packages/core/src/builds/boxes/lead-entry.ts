@@ -1,4 +1,4 @@
-import { distanceToOutline } from '../../base/outlines/index.js';
+import { distanceToLine, type Point } from '../../base/outlines/index.js';
 import type { Strip } from '../../document/catalogue/index.js';
 import type { Brief } from '../../document/design/index.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
@@ -12,14 +12,15 @@ const clearMm = 2;
 
 /** From a place on the back to the nearest middle line of strip there (mm). */
 const toStrip = (x: number, y: number, { segments }: LightRuns): number =>
-  distanceToOutline(
-    [x, y],
-    segments
+  Math.min(
+    ...segments
       .filter(({ on }) => on === 'back')
-      .map(({ from, to }) => [
-        [from[0], from[1]],
-        [to[0], to[1]],
-      ]),
+      .map(({ path }) =>
+        distanceToLine(
+          [x, y],
+          path.map(([px, py]): Point => [px, py]),
+        ),
+      ),
   );
 
 /** Where the lead goes through the back: in the middle, or as near to it as strip and block leave room, up or down. */

@@ -48,11 +48,13 @@ const backPart = (facts: PartFacts): CutPart => {
   const lead = brief.leadExit === 'back' ? [leadHole(midX + leadX, midY + leadY)] : [];
   const rows = runs.segments
     .filter(({ on }) => on === 'back')
-    .map(({ from, to }): PartShape => ({
-      kind: 'line',
-      from: [from[0] + midX, from[1] + midY],
-      to: [to[0] + midX, to[1] + midY],
-    }));
+    .flatMap(({ path }) =>
+      path.slice(1).map(([x, y], at): PartShape => ({
+        kind: 'line',
+        from: [path[at]![0] + midX, path[at]![1] + midY],
+        to: [x + midX, y + midY],
+      })),
+    );
   return {
     id: 'back',
     name: 'Back',

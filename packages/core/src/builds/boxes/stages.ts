@@ -5,15 +5,16 @@ import { recomputedOf } from '../common/common-stages.js';
 import type { BoxLaid, BoxResults } from './results.js';
 import type { BoxAssembly } from './schema.js';
 import { boxMemos, factListOf, type BoxMemos } from './memos.js';
-import { layBox } from './lay.js';
+import { layBox, type Strung } from './lay.js';
 
 /** The stages of a case with a lit face by its memos, in the order of the work. */
 export const boxStagesOf = (
   stages: BoxMemos,
   catalogue: Catalogue,
   fonts: FontBook,
+  runsOf?: Strung,
 ): Stages<BoxAssembly, BoxLaid, BoxResults> => ({
-  lay: layBox(stages, catalogue, fonts),
+  lay: layBox(stages, catalogue, fonts, runsOf),
   light: (brief, power, { artwork, case: design, light }, laid, { circuit, share, ownPower }) => {
     const { geometry, materials, stack, distribution, runs, lettering } = laid;
     const glow = stages.glow.run(brief, artwork.mode, geometry, materials, stack, distribution, runs, share, lettering);

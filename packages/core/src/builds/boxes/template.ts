@@ -21,8 +21,9 @@ const arrow = (tile: Tile, x: number, y: number, way: number): void => {
 /** Strip outlines, cut marks, numbers and arrows, in the back's own coordinates. */
 const drawStrip = (tile: Tile, { runs, materials }: BoxResults, back: CutPart): void => {
   const { strip } = materials;
-  for (const { from, to, number, lengthMm, on } of runs.segments) {
-    if (on !== 'back') continue;
+  for (const { from, to, number, lengthMm, on, path } of runs.segments) {
+    // What follows an outline has a plan of its own.
+    if (on !== 'back' || path.length > 2) continue;
     const way = Math.sign(to[0] - from[0]);
     const left = Math.min(from[0], to[0]) + back.widthMm / 2;
     const y = from[1] + back.heightMm / 2;

@@ -22,8 +22,8 @@ export const layers: Build<LayersAssembly, LayersLaid, LayersResults, typeof lay
   otherArtwork: ({ scene }) => scene.sheets.map(({ drawing }, at) => ({ path: `scene.sheets.${at}.drawing`, drawing })),
   work: layersWork,
   start: newLayers,
-  sectionAt: ({ caseSection, scene, geometry, materials }, x) =>
-    withSheets(caseSection, scene, geometry, materials.trim, x),
+  sectionAt: ({ caseSection, scene, geometry, materials, bands }, x) =>
+    withSheets(caseSection, scene, geometry, materials.trim, bands, materials.strip, x),
   cones: () => [],
   depth: (results) => ({
     field: fieldsIn(results).case.depthInsideMm,

@@ -18,6 +18,7 @@ import type { LayersAssembly, SceneDesign } from './schema.js';
 import { withSheets } from './section.js';
 import { sheetsWorkable } from './workable.js';
 import { layersSteps } from './steps.js';
+import { bedBehind, raisedTo, runsBehind, stripBands } from './strip-behind.js';
 import { withTrim } from './trim.js';
 
 /** Nothing is lettered on the clear front. */
@@ -43,6 +44,10 @@ export const layersMemos = (catalogue: Catalogue, limits: GridLimits) => ({
     // The stages of a scene are asked about scenes alone.
     findLayersMaterials(assembly as LayersAssembly, shelf),
   ),
+  behind: memoizeLast(runsBehind),
+  raised: memoizeLast(raisedTo),
+  bedBehind: memoizeLast(bedBehind),
+  bands: memoizeLast(stripBands),
   scene: memoizeLast(standScene),
   asLettering: memoizeLast(asLettering),
   sheetsWorkable: memoizeLast(sheetsWorkable),

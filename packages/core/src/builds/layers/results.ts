@@ -3,6 +3,7 @@ import type { Section } from '../../light/section/index.js';
 import type { LayersGlow } from './glow.js';
 import type { LayersMaterials } from './materials.js';
 import type { Scene } from './scene.js';
+import type { StripBand } from './strip-behind.js';
 import type { LayersAssembly } from './schema.js';
 
 /** What the stages find for a layered scene. */
@@ -11,6 +12,8 @@ export interface LayersResults extends BoxResultsOf<LayersAssembly> {
   readonly scene: Scene;
   /** The slice of the case alone: sheets are put into it wherever it is looked at. */
   readonly caseSection: Section;
+  /** Strip that is hidden behind a sheet. */
+  readonly bands: readonly StripBand[];
   readonly glow: LayersGlow;
 }
 
@@ -19,4 +22,5 @@ export interface LayersLaid extends BoxLaid {
   readonly materials: LayersMaterials;
   readonly scene: Scene;
   readonly caseSection: Section;
+  readonly bands: readonly StripBand[];
 }

@@ -23,7 +23,7 @@ import {
   reedBed,
   testFonts,
 } from '../../testing/harness.js';
-import { uprightStretches } from './section.js';
+import { uprightStretches } from '../letters/upright.js';
 import { seenFromAside } from './spacers.js';
 import type { SheetDesign } from './schema.js';
 

@@ -1,7 +1,7 @@
 import type { Lettering } from '../../artwork/lettering/index.js';
 import { sum } from '../../base/maths/index.js';
 import {
-  distanceToOutline,
+  distanceToLine,
   lookedInto,
   solidParts,
   type LookedInto,
@@ -62,18 +62,19 @@ export const topsOf = (
 ): readonly number[] =>
   carried.flatMap(({ posts }) => posts).map(({ on, pile }) => (on === null ? 0 : sheets[on]!.frontZMm) + pile.heightMm);
 
-/** Strip on the rim and on the back, as it keeps spacers off. */
+/** Strip on the rim, on the back and behind a sheet, as it keeps spacers off. */
 const keepOffStrip =
   ({ segments }: LightRuns, { strip }: LayersMaterials, { inside }: CaseGeometry) =>
   ([x, y]: Point, footMm: number, fromZMm: number, toZMm: number): boolean => {
     const room = footMm / 2 + clearMm;
     const toRim = Math.min(inside.widthMm / 2 - Math.abs(x), inside.heightMm / 2 - Math.abs(y));
     return segments.some(({ on, path }) => {
-      if (on === 'back') {
-        const line = path.map(([px, py]): Point => [px, py]);
-        return distanceToOutline([x, y], [line]) < room + strip.widthMm / 2;
-      }
       const z = path[0]![2];
+      if (on === 'back' || on === 'sheet') {
+        const line = path.map(([px, py]): Point => [px, py]);
+        const meets = on === 'back' || (fromZMm < z + strip.heightMm && toZMm > z - strip.heightMm);
+        return meets && distanceToLine([x, y], line) < room + strip.widthMm / 2;
+      }
       const level = fromZMm < z + strip.widthMm / 2 && toZMm > z - strip.widthMm / 2;
       return level && toRim < room + strip.heightMm;
     });

@@ -39,6 +39,16 @@ const sheet = z
   })
   .describe('A sheet of the scene.');
 
+const stripBehind = z
+  .looseObject({
+    sheetId: id.describe('Along the edges of that sheet which lie within the box.'),
+    setbackMm: lengthMm(1, 300).describe('From the edge of the sheet in to the strip.'),
+    looks: z
+      .enum(['back', 'front'])
+      .describe('Stuck on the rear side of the sheet, to the back; or on the back, to the front.'),
+  })
+  .describe('Strip hidden behind the overlap of a sheet; none: it lies in the case as in any other.');
+
 const scene = z
   .looseObject({
     sheets: z
@@ -46,6 +56,7 @@ const scene = z
       .max(mostSheets, { message: `has more than ${mostSheets} sheets; join some of them in the drawing` })
       .describe('From back to front.'),
     backColour: colour.describe('Of the back, as sRGB: what is seen behind all sheets.'),
+    stripBehind: stripBehind.nullable().optional(),
     viewDeg: z
       .number()
       .min(0)
@@ -70,5 +81,6 @@ export const layersSchema = boxSchema.extend({
 });
 
 export type LayersAssembly = Frozen<z.infer<typeof layersSchema>>;
+export type StripBehind = NonNullable<LayersAssembly['scene']['stripBehind']>;
 export type SceneDesign = LayersAssembly['scene'];
 export type SheetDesign = SceneDesign['sheets'][number];

@@ -1,21 +1,11 @@
-import { rectRing, type Outline } from '../../base/outlines/index.js';
+import { rectRing } from '../../base/outlines/index.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
 import type { Section, SectionShape } from '../../light/section/index.js';
+import type { Strip } from '../../document/catalogue/index.js';
+import { uprightStretches } from '../letters/upright.js';
 import type { Scene } from './scene.js';
+import { stripInSlice, type StripBand } from './strip-behind.js';
 import { trimShapes, type Trim } from './trim.js';
-
-/** Where an upright line goes through an outline: from, to, from the lowest up. */
-export const uprightStretches = (outline: Outline, x: number): readonly (readonly [number, number])[] => {
-  const met = outline
-    .flatMap((ring) =>
-      ring.flatMap(([x0, y0], at): readonly number[] => {
-        const [x1, y1] = ring[(at + 1) % ring.length]!;
-        return x0 <= x === x1 <= x ? [] : [y0 + ((x - x0) / (x1 - x0)) * (y1 - y0)];
-      }),
-    )
-    .sort((a, b) => a - b);
-  return Array.from({ length: met.length >> 1 }, (_, at) => [met[2 * at]!, met[2 * at + 1]!] as const);
-};
 
 const toldToo: ReadonlySet<string> = new Set(['strip', 'back']);
 
@@ -27,6 +17,8 @@ export const withSheets = (
   { sheets }: Scene,
   geometry: CaseGeometry,
   trim: Trim | null,
+  bands: readonly StripBand[],
+  strip: Strip,
   x: number,
 ): Section => {
   const { inside } = geometry;
@@ -47,11 +39,18 @@ export const withSheets = (
       })),
   ]);
   const half = inside.heightMm / 2;
+  const hidden = stripInSlice(bands, strip, x);
   return {
     ...section,
     atXMm: x,
     frontZMm: section.frontZMm + (trim?.board.thicknessMm ?? 0),
-    shapes: [...section.shapes, ...shapes, ...trimShapes(geometry, section.frontZMm, trim)],
+    shapes: [
+      // Strip that follows a sheet is drawn where this slice meets it, not where its pieces begin.
+      ...section.shapes.filter(({ role }) => role !== 'strip' || bands.length === 0),
+      ...shapes,
+      ...hidden,
+      ...trimShapes(geometry, section.frontZMm, trim),
+    ],
     layers: [
       // The case is told by its step; here it is the sheets that count.
       ...section.layers.filter(({ name }) => toldToo.has(name)),

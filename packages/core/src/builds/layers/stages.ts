@@ -17,26 +17,36 @@ export const layersStages: BuildWork<LayersAssembly, LayersLaid, LayersResults>[
   limits,
 ) => {
   const stages = layersMemos(catalogue, limits);
-  const box = boxStagesOf(stages, catalogue, fonts);
+  const box = boxStagesOf(stages, catalogue, fonts, (assembly, { geometry, materials, lettering }) => {
+    // The stages of a scene are asked about scenes alone.
+    const { scene, light } = assembly as LayersAssembly;
+    return scene.stripBehind
+      ? stages.behind.run(scene, light, geometry, own({ materials }), lettering)
+      : stages.runs.run(geometry, light, materials);
+  });
   return {
     lay: (brief, power, assembly) => {
       const laid = box.lay(brief, power, assembly);
       if (!laid.ok) return laid;
-      const { geometry, runs, lettering: letters, section } = laid.value;
+      const { geometry, lettering: letters, section } = laid.value;
       const materials = own(laid.value);
-      const stood = stages.scene.run(assembly.scene, geometry, runs, materials, letters);
+      const stood = stages.scene.run(assembly.scene, geometry, laid.value.runs, materials, letters);
       if (!stood.ok) return stood;
       const scene = stood.value;
+      const runs = stages.raised.run(laid.value.runs, scene, assembly.scene, materials.strip);
+      const bands = stages.bands.run(assembly.scene, runs, materials.strip);
       const lettering = stages.asLettering.run(scene, letters);
       return success({
         ...laid.value,
         materials,
+        runs,
+        bands,
         geometry: stages.overAll.run(geometry, materials.trim),
         scene,
         caseSection: section,
         lettering,
         workability: stages.sheetsWorkable.run(scene, materials.tool),
-        section: stages.sliced.run(section, scene, geometry, materials.trim, 0),
+        section: stages.sliced.run(section, scene, geometry, materials.trim, bands, materials.strip, 0),
       });
     },
     light: (brief, power, assembly, laid, { circuit, share, ownPower }) => {
@@ -57,7 +67,12 @@ export const layersStages: BuildWork<LayersAssembly, LayersLaid, LayersResults>[
         geometry,
         assembly.case.vents,
         glow,
-        stages.bed.run(geometry, assembly.light, materials, runs, brief.place),
+        stages.bedBehind.run(
+          stages.bed.run(geometry, assembly.light, materials, runs, brief.place),
+          assembly.scene,
+          runs,
+          scene,
+        ),
       );
       return { glow, heat: stages.heat.run(brief, power, materials.strip, circuit, ownPower, shedding) };
     },
@@ -72,6 +87,7 @@ export const layersStages: BuildWork<LayersAssembly, LayersLaid, LayersResults>[
         results.geometry,
         results.materials,
         results.finishing,
+        results.assembly.scene,
       ),
     recomputed: () => recomputedOf({ ...stages, glow: stages.sceneGlow }),
   };

@@ -7,6 +7,7 @@ import type { LayersMaterials } from './materials.js';
 import { pilesOf, pileWords } from './parts.js';
 import { fitWords } from '../common/inlays.js';
 import type { Scene, StandingSheet } from './scene.js';
+import type { SceneDesign } from './schema.js';
 import { toolCautions } from '../common/tool-cautions.js';
 
 /** Sheets are cut one after the other. */
@@ -154,7 +155,9 @@ export const layersSteps = (
   geometry: CaseGeometry,
   materials: LayersMaterials,
   finishing: Finishing,
+  { stripBehind: behind }: SceneDesign,
 ): readonly ToldStep[] => {
+  const carrier = scene.sheets.find(({ sheet }) => sheet.id === behind?.sheetId)?.sheet.name;
   const piles = pilesOf(scene).length;
   const own: Readonly<Record<string, Partial<ToldStep>>> = {
     face: { title: `Cut the clear front ${mm(geometry.face.widthMm)} × ${mm(geometry.face.heightMm)}` },
@@ -168,7 +171,17 @@ export const layersSteps = (
       detail: `Print at 100 %; the square must measure 50 mm both ways. ${counted(piles, 'pile')} of spacers stand where they are drawn.`,
     },
   };
-  const found = steps.filter(({ id }) => id !== 'lettering').map((each): ToldStep => ({ ...each, ...own[each.id] }));
+  const found = steps
+    .filter(({ id }) => id !== 'lettering')
+    .map((each): ToldStep => ({
+      ...each,
+      ...own[each.id],
+      ...(each.id === 'strip' && behind && carrier !== undefined
+        ? {
+            detail: `${each.detail} It lies ${behind.looks === 'back' ? `on the rear side of ${carrier}, before that is glued in; leave its wires long enough to lay ${carrier} face down beside the box` : 'on the back'}, ${mm(behind.setbackMm)} in from the edge of ${carrier}, by the plan “strip behind ${carrier}”.`,
+          }
+        : {}),
+    }));
   const inlays = inlaySteps(scene);
   return found.flatMap((each, at): readonly ToldStep[] => [
     ...(each.phase === 'finish' && found[at - 1]?.phase !== 'finish' ? dryStack(scene, geometry) : []),

@@ -1,10 +1,11 @@
 import { outlineBounds, type Outline, type Point } from '../../base/outlines/index.js';
 import { circle, faint, polyline, signal, text, type Template, type Tile } from '../../making/templates/index.js';
+import { drawRuns } from '../letters/templates.js';
 import { pileWords } from './parts.js';
 import type { LayersResults } from './results.js';
 import type { StandingSheet } from './scene.js';
 
-type Facts = Pick<LayersResults, 'design' | 'geometry' | 'scene'>;
+type Facts = Pick<LayersResults, 'design' | 'geometry' | 'scene' | 'assembly' | 'runs' | 'materials'>;
 
 const moved =
   ({ geometry: { inside } }: Facts) =>
@@ -80,6 +81,36 @@ const traceThrough = (facts: Facts): Template => {
   };
 };
 
+/** Strip behind a sheet: on its rear side as that is seen from behind, on the back as it is seen from the front. */
+const stripPlan = (facts: Facts): Template | null => {
+  const behind = facts.assembly.scene.stripBehind;
+  const carrier = facts.scene.sheets.find(({ sheet }) => sheet.id === behind?.sheetId);
+  if (!behind || carrier === undefined) return null;
+  const { inside } = facts.geometry;
+  const turned = behind.looks === 'back' ? -1 : 1;
+  const place = ([x, y]: readonly [number, number, ...number[]]): Point => [
+    turned * x + inside.widthMm / 2,
+    y + inside.heightMm / 2,
+  ];
+  const seen =
+    behind.looks === 'back' ? `rear side of ${carrier.sheet.name}, seen from behind` : 'back, seen from the front';
+  return {
+    title: `${facts.design.name}: strip behind ${carrier.sheet.name}`,
+    heading: `${facts.design.name} - strip on the ${seen}`,
+    widthMm: inside.widthMm,
+    heightMm: inside.heightMm,
+    draw: (tile) => {
+      for (const ring of carrier.outline) polyline(tile, ring.map(place), true, faint, 0.7);
+      drawRuns(
+        tile,
+        { runs: facts.runs, jumpers: [], materials: facts.materials },
+        facts.materials.strip.widthMm,
+        place,
+      );
+    },
+  };
+};
+
 /** The file of a sheet’s plan. */
 const fileOf = ({ sheet }: StandingSheet, at: number): string =>
   `spacers-${at + 1}-${
@@ -91,10 +122,13 @@ const fileOf = ({ sheet }: StandingSheet, at: number): string =>
   }`;
 
 /** Plans of a scene at 1:1, by the name of their file. */
-export const layersTemplates = (facts: Facts): Readonly<Record<string, Template>> =>
-  facts.scene.sheets.length === 0
+export const layersTemplates = (facts: Facts): Readonly<Record<string, Template>> => {
+  const strip = stripPlan(facts);
+  return facts.scene.sheets.length === 0
     ? {}
     : Object.fromEntries([
+        ...(strip === null ? [] : [['strip-behind', strip] as const]),
         ['scene-to-trace', traceThrough(facts)],
         ...facts.scene.sheets.map((standing, at) => [fileOf(standing, at), spacerPlan(facts, standing)] as const),
       ]);
+};

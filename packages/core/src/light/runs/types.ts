@@ -23,7 +23,7 @@ export interface Segment {
   readonly lengthMm: number;
   /** The way its LEDs face, at its start when it bends. */
   readonly normal: Point3;
-  readonly on: 'back' | 'top' | 'bottom' | 'left' | 'right' | 'block' | 'rim' | 'letter';
+  readonly on: 'back' | 'top' | 'bottom' | 'left' | 'right' | 'block' | 'rim' | 'letter' | 'sheet';
   /** Room the strip could not fill for want of a cut mark (mm), shared between both ends. */
   readonly leftoverMm: number;
   readonly ledCount: number;

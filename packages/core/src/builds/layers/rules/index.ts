@@ -18,18 +18,26 @@ import { scallopsShow } from './scallop-rule.js';
 import { spacerSeen, stripSeen } from './sight-rules.js';
 import { heightOff, metalAtJoints, notCarried, sheetMeetsStrip, sheetsCollide } from './standing-rules.js';
 
+const hidesStrip = (results: BoxResults): boolean =>
+  // The rules of a scene are asked about scenes alone.
+  (results as unknown as LayersResults).bands.length > 0;
+
 /** What every case is held against, whatever stands in it. */
 const ofCase: readonly Rule<BoxResults>[] = [
   noStrip,
   gearFits(boxInsides),
-  doubledSide,
+  // Sides carry strip only where it lies on them.
+  (asked) => (hidesStrip(asked.results) ? null : doubledSide(asked)),
   stripsOverlap((results) => [dropRows(results)]),
   largerThanSheet,
   ...heatRules,
   tapeLetsGo<BoxResults>({
-    isBare: ({ materials, assembly }) =>
-      isNoFinish(materials.lining) &&
-      (assembly.light.layout === 'rim' ? materials.returnBoard : materials.backBoard).stuff === 'wood',
+    // Sheets are painted on both sides.
+    isBare: (results) =>
+      !hidesStrip(results) &&
+      isNoFinish(results.materials.lining) &&
+      (results.assembly.light.layout === 'rim' ? results.materials.returnBoard : results.materials.backBoard).stuff ===
+        'wood',
     finish: whiterLining,
   }),
   ...madeRules,

@@ -5,6 +5,7 @@ import { linearOf, luminanceOf } from '../../../light/glow/index.js';
 import { told } from '../told-apart.js';
 import { glows } from '../../common/sheet-stock.js';
 import type { LayersResults } from '../results.js';
+import { liesRoundRim } from '../strip-behind.js';
 import { listed, withSheet } from './common.js';
 import { placeAt } from '../../common/rule-words.js';
 
@@ -137,28 +138,26 @@ export const layerDark: Rule<LayersResults> = ({ results }) => {
     remedies: [
       {
         id: 'move-strip',
-        candidates:
-          assembly.light.layout === 'rim'
-            ? heights.map((height): Candidate => ({
-                label: `Strip ${height} mm from the back`,
-                change: [set(fieldsIn(results).light.fromBackMm, height)],
-              }))
-            : [],
+        candidates: liesRoundRim(assembly)
+          ? heights.map((height): Candidate => ({
+              label: `Strip ${height} mm from the back`,
+              change: [set(fieldsIn(results).light.fromBackMm, height)],
+            }))
+          : [],
       },
       {
         id: 'second-turn',
-        candidates:
-          assembly.light.layout === 'rim'
-            ? [
-                {
-                  label: `Strip round the rim ${assembly.light.turnCount + 1} times, spread over the depth`,
-                  change: [
-                    set(fieldsIn(results).light.turnCount, assembly.light.turnCount + 1),
-                    set(fieldsIn(results).light.fromBackMm, null),
-                  ],
-                },
-              ]
-            : [],
+        candidates: liesRoundRim(assembly)
+          ? [
+              {
+                label: `Strip round the rim ${assembly.light.turnCount + 1} times, spread over the depth`,
+                change: [
+                  set(fieldsIn(results).light.turnCount, assembly.light.turnCount + 1),
+                  set(fieldsIn(results).light.fromBackMm, null),
+                ],
+              },
+            ]
+          : [],
       },
     ],
   };

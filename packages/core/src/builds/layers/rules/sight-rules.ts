@@ -3,6 +3,7 @@ import type { Candidate, Remedy, Rule } from '../../../judging/findings/index.js
 import { fieldsIn } from '../../../judging/results/index.js';
 import { usualBorderMm } from '../outlines.js';
 import type { LayersResults } from '../results.js';
+import { liesRoundRim } from '../strip-behind.js';
 import { noneLeft, placeAt } from '../../common/rule-words.js';
 import { withSheet } from './common.js';
 
@@ -62,7 +63,7 @@ export const widerWindow = (results: LayersResults): Remedy => {
 /** The strip round the rim at other heights, nearer behind the foremost sheet. */
 const moveStrip = (results: LayersResults): Remedy => {
   const { assembly, scene, materials } = results;
-  if (assembly.light.layout !== 'rim') return { id: 'move-strip', candidates: [] };
+  if (!liesRoundRim(assembly)) return { id: 'move-strip', candidates: [] };
   const half = materials.strip.widthMm / 2 + 1;
   const fields = fieldsIn(results);
   const heights = [...scene.sheets].reverse().map(({ rearZMm }) => Math.round(rearZMm - half));
@@ -75,6 +76,20 @@ const moveStrip = (results: LayersResults): Remedy => {
         label: `Strip ${height} mm from the back`,
         change: [set(fields.light.fromBackMm, height)],
       })),
+  };
+};
+
+/** Strip behind a sheet farther in from its edge, step by step. */
+const setFartherBack = (results: LayersResults): Remedy => {
+  const behind = results.assembly.scene.stripBehind;
+  return {
+    id: 'farther-behind',
+    candidates: behind
+      ? [2, 4, 6, 10, 15, 20].map((by): Candidate => ({
+          label: `Strip ${behind.setbackMm + by} mm in from the edge`,
+          change: [set(fieldsIn(results).scene.stripBehind, { ...behind, setbackMm: behind.setbackMm + by })],
+        }))
+      : [],
   };
 };
 
@@ -97,7 +112,7 @@ export const stripSeen: Rule<LayersResults> = ({ results }) => {
       read: ({ scene }) => percent(scene.stripSeen),
       settled: ({ scene }) => scene.stripSeen === 0,
     },
-    remedies: [moveStrip(results), widerWindow(results)],
+    remedies: [moveStrip(results), setFartherBack(results), widerWindow(results)],
   };
 };
 

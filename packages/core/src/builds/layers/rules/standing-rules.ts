@@ -11,6 +11,7 @@ import type { Candidate, Remedy, Rule } from '../../../judging/findings/index.js
 import { fieldsIn } from '../../../judging/results/index.js';
 import type { LayersResults } from '../results.js';
 import { mostSheets } from '../schema.js';
+import { liesRoundRim } from '../strip-behind.js';
 import { topsOf, type StandingSheet } from '../scene.js';
 import { middleOf, mm, noneLeft, placeAt } from '../../common/rule-words.js';
 import { listed, withSheet } from './common.js';
@@ -79,11 +80,22 @@ export const sheetsCollide: Rule<LayersResults> = ({ results }) => {
   };
 };
 
+/** Sheets that reach into strip behind another, or on the back. */
+const inHiddenStrip = ({ scene, bands }: LayersResults): readonly StandingSheet[] =>
+  scene.sheets.filter(({ rearZMm, frontZMm, outline }) =>
+    bands.some(
+      ({ covers, fromZMm, toZMm }) =>
+        rearZMm < toZMm - 0.05 &&
+        frontZMm > fromZMm + 0.05 &&
+        Math.abs(outlineArea(intersect(outline, covers))) > touchMm2,
+    ),
+  );
+
 /** Sheets that reach into strip on the rim. */
-const inStrip = ({ scene, runs, geometry, materials }: LayersResults): readonly StandingSheet[] => {
+const inRimStrip = ({ scene, runs, geometry, materials }: LayersResults): readonly StandingSheet[] => {
   const { inside } = geometry;
   const { strip } = materials;
-  const onRim = runs.segments.filter(({ on }) => on !== 'back' && on !== 'block' && on !== 'letter');
+  const onRim = runs.segments.filter(({ on }) => on !== 'back' && on !== 'block' && on !== 'sheet');
   if (onRim.length === 0) return [];
   const heights = [...new Set(onRim.map(({ path }) => path[0]![2]))];
   const reach = strip.heightMm + 0.5;
@@ -93,6 +105,52 @@ const inStrip = ({ scene, runs, geometry, materials }: LayersResults): readonly 
     const level = heights.some((z) => rearZMm < z + strip.widthMm / 2 && frontZMm > z - strip.widthMm / 2);
     return level && Math.abs(outlineArea(subtract(outline, [free]))) > touchMm2;
   });
+};
+
+/** Sheets that take room which strip takes too. */
+const inStrip = (results: LayersResults): readonly StandingSheet[] =>
+  results.bands.length > 0 ? inHiddenStrip(results) : inRimStrip(results);
+
+/** The sheet that strip hides behind farther forward, and what stands before it as much; or the strip at the sheet’s rear. */
+const clearOfHidden = (results: LayersResults): Remedy => {
+  const { scene, assembly, materials, geometry } = results;
+  const behind = assembly.scene.stripBehind;
+  const carrier = scene.sheets.find(({ sheet }) => sheet.id === behind?.sheetId);
+  if (!behind || carrier === undefined) return { id: 'raise-carrier', candidates: [] };
+  const met = Math.max(0, ...inHiddenStrip(results).map(({ frontZMm }) => frontZMm));
+  const by = Math.ceil(met + materials.strip.heightMm + 1 - carrier.rearZMm);
+  const fields = fieldsIn(results);
+  return {
+    id: 'raise-carrier',
+    candidates: [
+      ...(behind.looks === 'back' && by > 0
+        ? [
+            {
+              label: `${carrier.sheet.name} and all before it ${mm(by)} higher, the case as much deeper`,
+              change: [
+                set(
+                  fields.scene.sheets,
+                  assembly.scene.sheets.map((sheet, at) =>
+                    at === carrier.index || sheet.heightMm > carrier.sheet.heightMm
+                      ? { ...sheet, heightMm: Math.round(10 * (sheet.heightMm + by)) / 10 }
+                      : sheet,
+                  ),
+                ),
+                set(fields.case.depthInsideMm, Math.ceil(geometry.inside.depthMm + by)),
+              ],
+            },
+          ]
+        : []),
+      ...(behind.looks === 'front'
+        ? [
+            {
+              label: `Strip on the rear side of ${carrier.sheet.name}, to the back`,
+              change: [set(fields.scene.stripBehind, { ...behind, looks: 'back' as const })],
+            },
+          ]
+        : []),
+    ],
+  };
 };
 
 /** Strip round the rim in the middle of each gap that it fits in, the widest first. */
@@ -111,16 +169,15 @@ const stripToGap = (results: LayersResults): Remedy => {
   const fields = fieldsIn(results);
   return {
     id: 'strip-to-gap',
-    candidates:
-      assembly.light.layout === 'rim'
-        ? gaps.slice(0, 3).map(({ low, high }): Candidate => ({
-            label: `Strip ${Math.round((low + high) / 2)} mm from the back, between the sheets`,
-            change: [
-              set(fields.light.fromBackMm, Math.round(5 * (low + high)) / 10),
-              ...(assembly.light.turnCount > 1 ? [set(fields.light.turnCount, 1)] : []),
-            ],
-          }))
-        : [],
+    candidates: liesRoundRim(assembly)
+      ? gaps.slice(0, 3).map(({ low, high }): Candidate => ({
+          label: `Strip ${Math.round((low + high) / 2)} mm from the back, between the sheets`,
+          change: [
+            set(fields.light.fromBackMm, Math.round(5 * (low + high)) / 10),
+            ...(assembly.light.turnCount > 1 ? [set(fields.light.turnCount, 1)] : []),
+          ],
+        }))
+      : [],
   };
 };
 
@@ -135,11 +192,14 @@ export const sheetMeetsStrip: Rule<LayersResults> = ({ results }) => {
     severity: 'stop',
     step: 'light',
     what: `${listed(found.map(({ sheet }) => sheet.name))} ${found.length === 1 ? 'reaches' : 'reach'} into the strip`,
-    why: `Strip ${mm(strip.widthMm)} wide lies on the rim where the sheet is (${mm(first.rearZMm)} to ${mm(first.frontZMm)} from the back): a gap between sheets must be as wide as it, or the sheet keep off the rim.`,
+    why:
+      results.bands.length > 0
+        ? `Strip ${mm(strip.heightMm)} thick lies where the sheet is (${mm(first.rearZMm)} to ${mm(first.frontZMm)} from the back): it wants room before or behind it.`
+        : `Strip ${mm(strip.widthMm)} wide lies on the rim where the sheet is (${mm(first.rearZMm)} to ${mm(first.frontZMm)} from the back): a gap between sheets must be as wide as it, or the sheet keep off the rim.`,
     numbers: [{ label: 'strip', value: strip.widthMm, unit: 'mm' }],
     where: placeAt(middleOf(first.outline)),
     target: noneLeft('sheets in the strip', (tried) => inStrip(tried).length),
-    remedies: [stripToGap(results)],
+    remedies: [stripToGap(results), clearOfHidden(results)],
   };
 };
 
