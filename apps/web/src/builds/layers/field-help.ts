@@ -26,6 +26,20 @@ export const help: HelpTexts = {
       what: 'From the inner side of the back to the rear of the sheet. It comes as near to it as the spacers in stock do.',
       usual: '10–15 mm from sheet to sheet: shadows are seen, light still comes in.',
     },
+    'Held by': {
+      what: 'Spacers glued behind it; or two combs on the floor of the box, which it is slotted into and stands up in by itself.',
+      usual: 'Combs for banks, reeds and houses that rise from the floor; spacers for what hangs in the air.',
+    },
+    'Combs from': { what: 'The board that the combs are cut from, by the same tool as the sheets.' },
+    'Combs, high': {
+      what: 'From the floor up; half of it is slot.',
+      usual: '12–20 mm, so that the border of the front hides them.',
+    },
+    'In from the sides': { what: 'From the inside of the box in to the middle of each comb.' },
+    'Slots narrower by': {
+      what: 'How much narrower slots are cut than the sheet that goes into them is thick. The tool’s kerf is taken off besides.',
+      usual: '0.15 mm for wood in wood, −0.05 mm for acrylic; the test strip in the pack tells what yours want.',
+    },
     'Cut from': { what: 'The board or opal sheet. A board is painted, an opal sheet glows by itself.' },
     Front: { what: 'The colour of its front, under white light.' },
     'Rear side': {

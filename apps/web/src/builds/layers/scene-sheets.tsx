@@ -18,6 +18,7 @@ import { Button } from '../../ui/button';
 import { FileButton } from '../../ui/file-button';
 import { Slide } from '../../ui/slide';
 import { useLength } from '../../view/use-length';
+import { CombFields } from './comb-fields';
 import { chooseSheet, useChosenSheet } from './chosen-sheet';
 import { added, copied, fromFront, fromLayers, swapped, without, type Sheets } from './sheet-edits';
 import { SheetFields } from './sheet-fields';
@@ -145,6 +146,7 @@ export const SceneSheets = ({ children }: { readonly children: ReactNode }) => {
         )}
       </div>
       {index >= 0 && <SheetFields key={sheets[index]!.id} index={index} />}
+      <CombFields />
       <LayersIn sheets={sheets} depthMm={depthMm} />
       {sheets.some(({ shape }) => shape === 'letters' || shape === 'lettered') && (
         <section aria-label="Letters" className="mt-2 border-t border-line pt-2">

@@ -1,4 +1,12 @@
-import { pileWords, set, usualBorderMm, type CutAlong, type LayersAssembly, type LayersResults } from '@vitrum/core';
+import {
+  pileWords,
+  set,
+  usualBorderMm,
+  type CutAlong,
+  type LayersAssembly,
+  type LayersResults,
+  type StandingSheet,
+} from '@vitrum/core';
 import { useId, useState } from 'react';
 import { changeDesign } from '../../document/document-store';
 import { useFields } from '../../document/selection';
@@ -10,6 +18,7 @@ import { aboutBoard, aboutSheet } from '../../fields/material-facts';
 import { FieldRow } from '../../fields/field-row';
 import { Choice } from '../../ui/choice';
 import { choicesOf, useCatalogue } from '../../job/catalogue-context';
+import { HeldField } from './comb-fields';
 import { OverPockets } from '../common/over-pockets';
 import { PictureField } from '../common/picture-field';
 import { DrawingPick } from '../../steps/drawing-pick';
@@ -74,6 +83,18 @@ const CutLineField = ({ index }: { readonly index: number }) => {
   );
 };
 
+/** What holds a sheet, and where it comes to where that is not where it was wanted. */
+const heldWords = ({ carried, errorMm, rearZMm }: StandingSheet, show: (mm: number) => string): string => {
+  const posts = carried.flatMap((each) => each.posts);
+  const piles = [...new Set(posts.map(({ pile }) => pileWords(pile)))];
+  const by = [
+    ...(carried.some(({ slots }) => slots.length > 0) ? ['slotted into the combs'] : []),
+    ...(posts.length > 0 ? [`${posts.length} ${posts.length === 1 ? 'spacer' : 'spacers'}: ${piles.join(', ')}`] : []),
+    ...(carried.some(({ flat }) => flat) ? ['glued flat'] : []),
+  ];
+  return `${by.join('; ') || 'held by nothing'}${Math.abs(errorMm) > 0.05 ? `; comes to ${show(rearZMm)}` : ''}`;
+};
+
 /** All that one sheet says of itself. */
 export const SheetFields = ({ index }: { readonly index: number }) => {
   const at = useFields<LayersAssembly>().scene.sheets.at(index);
@@ -85,8 +106,6 @@ export const SheetFields = ({ index }: { readonly index: number }) => {
   const drawing = useDesignValue(at.drawing) ?? null;
   const printed = Boolean(useDesignValue(at.picture));
   const standing = own?.scene.sheets.find((each) => each.index === index);
-  const spacers = standing?.carried.reduce((sum, { posts }) => sum + posts.length, 0) ?? 0;
-  const piles = [...new Set(standing?.carried.flatMap(({ posts }) => posts.map(({ pile }) => pileWords(pile))) ?? [])];
   return (
     <section aria-label="Sheet" className="border-t border-line pt-2">
       <TypedField
@@ -127,12 +146,9 @@ export const SheetFields = ({ index }: { readonly index: number }) => {
       <LengthField
         label="Stands at"
         field={at.heightMm}
-        hint={
-          standing === undefined
-            ? 'from the back to its rear side'
-            : `${spacers} ${spacers === 1 ? 'spacer' : 'spacers'}: ${piles.join(', ') || 'none'}${Math.abs(standing.errorMm) > 0.05 ? `; comes to ${show(standing.rearZMm)}` : ''}`
-        }
+        hint={standing === undefined ? 'from the back to its rear side' : heldWords(standing, show)}
       />
+      <HeldField index={index} />
       <ChoiceField
         label="Cut from"
         field={at.materialId}

@@ -127,6 +127,26 @@ describe('the sheets of a scene', () => {
     expect(button('Another sheet').disabled).toBe(false);
   });
 
+  it('go into combs on the floor, which the box gets with the first, and which say how they are cut', async () => {
+    const user = userEvent.setup();
+    shown();
+    await user.click(button(/^Near reeds/));
+    expect(screen.queryByRole('region', { name: 'Combs' })).toBeNull();
+    await user.click(screen.getByLabelText('Held by'));
+    await user.click(screen.getByRole('option', { name: 'combs on the floor' }));
+    expect(sheets().find(({ id }) => id === 'near-reeds')!.held).toBe('combs');
+    expect(now().scene.combs).toEqual({ materialId: 'ply-3', highMm: 16, insetMm: 115 });
+    const combs = within(screen.getByRole('region', { name: 'Combs' }));
+    const narrower = combs.getByLabelText('Slots narrower by');
+    await user.type(narrower, '0.1{Enter}');
+    expect(now().scene.combs!.overMm).toBe(0.1);
+    // In one step with the sheet: undone together.
+    act(undo);
+    act(undo);
+    expect(now().scene.combs).toBeUndefined();
+    expect(sheets().find(({ id }) => id === 'near-reeds')!.held).toBeUndefined();
+  });
+
   describe('one of them', () => {
     const choose = async (user: ReturnType<typeof userEvent.setup>, field: string, option: RegExp | string) => {
       await user.click(screen.getByLabelText(field));

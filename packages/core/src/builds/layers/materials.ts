@@ -13,6 +13,8 @@ export interface LayersMaterials extends BoxMaterials {
   /** What is let into each of them; null where nothing is. */
   readonly inlays: readonly (SheetStock | null)[];
   readonly spacers: readonly Spacer[];
+  /** What combs are cut from; null where there are none. */
+  readonly combs: SheetStock | null;
   /** Round its front; null where there is none. */
   readonly trim: Trim | null;
 }
@@ -38,8 +40,12 @@ export const findLayersMaterials = (assembly: LayersAssembly, catalogue: Catalog
       ? sheetStock(inlay.materialId, catalogue, `scene.sheets.${at}.inlay.materialId`)
       : success(null),
   );
+  const { combs: wanted } = assembly.scene;
+  const combs = wanted ? sheetStock(wanted.materialId, catalogue, 'scene.combs.materialId') : success(null);
   const trim = findTrim(assembly, boxed.value.returnBoard.thicknessMm, catalogue);
-  const problems = [...found, ...letIn, trim].flatMap((each): readonly Problem[] => (each.ok ? [] : each.problems));
+  const problems = [...found, ...letIn, combs, trim].flatMap((each): readonly Problem[] =>
+    each.ok ? [] : each.problems,
+  );
   if (problems.length > 0) return failure(...problems);
   const sheets = found.flatMap((each) => (each.ok ? [each.value] : []));
   const inlays = letIn.map((each) => (each.ok ? each.value : null));
@@ -56,6 +62,7 @@ export const findLayersMaterials = (assembly: LayersAssembly, catalogue: Catalog
     sheets,
     inlays,
     spacers: catalogue.spacers,
+    combs: combs.ok ? combs.value : null,
     trim: trim.ok ? trim.value : null,
   });
 };

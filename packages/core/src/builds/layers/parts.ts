@@ -10,10 +10,16 @@ import type { LayersMaterials } from './materials.js';
 import type { Scene, StandingSheet } from './scene.js';
 import { trimParts } from './trim.js';
 
+/** How a slot is told: “0.15 mm narrower than its sheet”. */
+export const slotWords = (overMm: number): string =>
+  Math.abs(overMm) < 0.005
+    ? 'as wide as what goes into it is thick'
+    : `${Math.abs(overMm).toFixed(2)} mm ${overMm > 0 ? 'narrower' : 'wider'} than what goes into it`;
+
 const mm = (value: number): string => `${Math.round(10 * value) / 10} mm`;
 
 /** Whether a part belongs to the scene, by its id; else it is of the case. */
-export const isOfScene = (id: string): boolean => id.startsWith('sheet-') || id.startsWith('inlay-');
+export const isOfScene = (id: string): boolean => ['sheet-', 'inlay-', 'comb'].some((of) => id.startsWith(of));
 
 /** Every pile of a scene. */
 export const pilesOf = ({ sheets }: Scene): readonly Pile[] =>
@@ -31,7 +37,7 @@ const standingPart = (
   place: number,
   { tool }: LayersMaterials,
 ): CutPart => {
-  const { sheet, stock, outline, parts, carried } = standing;
+  const { sheet, stock, slotted, parts, carried } = standing;
   // What stands on its front, and what it stands on.
   const feet = (onDrawing: (at: Point) => Point): readonly PartShape[] =>
     all
@@ -42,22 +48,45 @@ const standingPart = (
         return { kind: 'hole', x, y, diameterMm: footMm };
       });
   const posts = carried.reduce((sum, each) => sum + each.posts.length, 0);
+  const slots = carried.reduce((sum, each) => sum + each.slots.length, 0);
   return sheetPart(
     {
       id: `sheet-${standing.index + 1}`,
       name: sheet.name,
-      shape: outline,
+      shape: slotted,
       stock,
       note: [
         `sheet ${place + 1} of ${all.length} from the back, its rear side at ${mm(standing.rearZMm)}`,
         ...(parts.length > 1 ? [`${parts.length} pieces`] : []),
-        `on ${posts} ${posts === 1 ? 'spacer' : 'spacers'}`,
+        ...(posts > 0 || slots === 0 ? [`on ${posts} ${posts === 1 ? 'spacer' : 'spacers'}`] : []),
+        ...(slots > 0 ? [`${slots} ${slots === 1 ? 'slot' : 'slots'} for the combs`] : []),
         ...(standing.print === null ? [] : ['a print glued on its front before it is cut out']),
         'seen from the front',
       ].join('; '),
       besides: (onDrawing) => layerOf('mark', feet(onDrawing)),
     },
     tool,
+  );
+};
+
+/** The combs, alike as a rule: one drawing each where what stands in the way makes them differ. */
+const combParts = ({ combs }: Scene, { tool }: LayersMaterials): readonly CutPart[] => {
+  if (combs === null) return [];
+  const [first, ...rest] = combs.each;
+  const alike =
+    first !== undefined && rest.every(({ fromZMm, toZMm }) => fromZMm === first.fromZMm && toZMm === first.toZMm);
+  return (alike ? [first] : combs.each).map(({ profile, holds }, at) =>
+    sheetPart(
+      {
+        id: alike ? 'combs' : `comb-${at + 1}`,
+        name: alike ? 'Combs' : `Comb ${at === 0 ? 'left' : 'right'}`,
+        shape: profile,
+        stock: combs.stock,
+        count: alike ? combs.each.length : 1,
+        note: `${holds.length} ${holds.length === 1 ? 'slot' : 'slots'}, each ${slotWords(combs.overMm)}; seen from the right, the back at the left; a test strip of slots is in the pack`,
+      },
+      tool,
+    ),
   );
 };
 
@@ -101,6 +130,7 @@ export const layersParts = (
       standingPart(sheet, scene.sheets, place, materials),
       ...inlayParts(sheet, materials),
     ]),
+    ...combParts(scene, materials),
   ],
   bought: [...bought, ...spacersBought(scene)],
 });

@@ -4,6 +4,7 @@ import {
   distanceToLine,
   lookedInto,
   solidParts,
+  subtract,
   type LookedInto,
   type Outline,
   type Point,
@@ -12,6 +13,7 @@ import { failure, success, type Problem, type Result } from '../../base/result.j
 import { readPicture, type Picture } from '../common/picture.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
 import type { LightRuns } from '../../light/runs/index.js';
+import { combPlaces, combsFor, slotFit, showsAt, slotsOf, type Combs } from './combs.js';
 import type { SheetStock } from '../common/sheet-stock.js';
 import type { LayersMaterials } from './materials.js';
 import { inlayOf, type Inlay } from '../common/inlays.js';
@@ -36,12 +38,16 @@ export interface StandingSheet {
   readonly print: Picture | null;
   /** What is let into it. */
   readonly inlay: Inlay | null;
+  /** What is cut: its outline, with the slots that combs hold it by. */
+  readonly slotted: Outline;
 }
 
 /** What stands in the box, from back to front. */
 export interface Scene {
   readonly sheets: readonly StandingSheet[];
   readonly viewDeg: number;
+  /** What sheets are slotted into; null where all stand on spacers. */
+  readonly combs: Combs | null;
   /** Share of the LEDs that are seen from somewhere within the viewing angle. */
   readonly stripSeen: number;
   /** Where the first of them is. */
@@ -52,6 +58,16 @@ export interface Scene {
 export const usualViewDeg = 25;
 /** So many LEDs are looked at. */
 const mostLooked = 80;
+/** How sheets are slotted into combs: as designed, or as suits all of them; null without combs. */
+const slottingOf = (
+  { combs, sheets }: SceneDesign,
+  { combs: stock, sheets: stocks }: LayersMaterials,
+): Omit<Combs, 'each' | 'seenAt'> | null => {
+  if (!combs || stock === null) return null;
+  const usual = stocks.filter((_, at) => sheets[at]!.held === 'combs').map((own) => slotFit(stock, own).overMm);
+  return { stock, highMm: combs.highMm, overMm: combs.overMm ?? Math.min(...usual, slotFit(stock, stock).overMm) };
+};
+
 /** Left between strip and a spacer (mm). */
 const clearMm = 2;
 
@@ -108,9 +124,18 @@ export const standScene = (
         message: `puts its front at ${Math.round(heightMm + thicknessMm)} mm, past the clear front at ${Math.round(depthMm)} mm; make it ${Math.max(0, Math.floor(depthMm - thicknessMm - 0.5))} mm or less, or the case deeper`,
       });
   });
+  design.sheets.forEach(({ held }, at) => {
+    if (held === 'combs' && !design.combs)
+      problems.push({
+        path: `scene.sheets.${at}.held`,
+        message: 'is to stand in combs, and the box has none; add combs, or put it on spacers',
+      });
+  });
   if (problems.length > 0) return failure(...problems);
   const viewDeg = design.viewDeg ?? usualViewDeg;
   const keepOff = keepOffStrip(runs, materials, geometry);
+  const slotting = slottingOf(design, materials);
+  const places = design.combs ? combPlaces(design.combs, geometry) : [];
   const bounds = {
     widthMm: geometry.inside.widthMm,
     heightMm: geometry.inside.heightMm,
@@ -144,6 +169,8 @@ export const standScene = (
       sheets: standing,
       stock: materials.spacers,
       keepOff,
+      slotted: (part) =>
+        sheet.held === 'combs' && slotting !== null ? slotsOf(part, places, slotting, geometry) : null,
       seen: (place, footMm, fromZMm) =>
         [-0.5, 0.5].some((side) =>
           seenFromAside([place[0] + side * footMm, place[1]], (fromZMm + sheet.heightMm) / 2, before, viewDeg, bounds),
@@ -151,7 +178,9 @@ export const standScene = (
     });
     // Where its piles come to; they may be off by unlike amounts where they stand on unlike things.
     const tops = topsOf({ carried }, standing);
-    const rearZMm = tops.length === 0 ? sheet.heightMm : sum(tops) / tops.length;
+    const slots = carried.flatMap((each) => each.slots);
+    // In combs it stands where the slot is cut.
+    const rearZMm = tops.length === 0 || slots.length > 0 ? sheet.heightMm : sum(tops) / tops.length;
     const farthest = tops.reduce(
       (worst, top) => (Math.abs(top - sheet.heightMm) > Math.abs(worst - sheet.heightMm) ? top : worst),
       rearZMm,
@@ -169,11 +198,34 @@ export const standScene = (
       carried,
       print: print.ok ? print.value : null,
       inlay,
+      slotted: slots.length === 0 ? outline : subtract(outline, slots),
     });
   });
+  const each =
+    slotting === null
+      ? []
+      : combsFor(
+          standing.map((one) => ({ ...one, slots: one.carried.flatMap(({ slots }) => slots) })),
+          places,
+          slotting,
+          geometry,
+          runs,
+          materials.strip,
+        );
   return success({
     sheets: standing.map(({ within: _within, ...sheet }) => sheet),
     viewDeg,
+    combs:
+      slotting === null || each.length === 0
+        ? null
+        : {
+            ...slotting,
+            each,
+            seenAt:
+              each
+                .flatMap((comb) => showsAt(comb, standing, slotting.highMm, geometry))
+                .find(({ at, zMm }) => seenFromAside(at, zMm, standing, viewDeg, bounds))?.at ?? null,
+          },
     ...stripInSight(runs, standing, viewDeg, bounds),
   });
 };

@@ -34,6 +34,12 @@ const sheet = z
       .optional()
       .describe('Letters that are let into those cut out of a lettered sheet. Left out: they stay open.'),
     heightMm: lengthMm(0, 900).describe('Wanted from the inner side of the back to its rear side.'),
+    held: z
+      .enum(['spacers', 'combs'])
+      .optional()
+      .describe(
+        'What holds it: spacers behind it (when left out), or combs on the floor that it is slotted into; a part that combs cannot hold stands on spacers.',
+      ),
     xMm: lengthMm(-5000, 5000).optional().describe('Moved right by so much; none when left out.'),
     yMm: lengthMm(-5000, 5000).optional().describe('The same, up.'),
   })
@@ -49,6 +55,20 @@ const stripBehind = z
   })
   .describe('Strip hidden behind the overlap of a sheet; none: it lies in the case as in any other.');
 
+const combs = z
+  .looseObject({
+    materialId: id.describe('A board or an opal sheet, cut as the sheets are.'),
+    highMm: lengthMm(8, 200).describe('From the floor of the box; half of it is slot.'),
+    insetMm: lengthMm(5, 2000).describe('From the sides of the inside in to their middles.'),
+    overMm: lengthMm(-1, 1)
+      .nullable()
+      .optional()
+      .describe(
+        'Slots are narrower than what goes into them by so much; negative: wider. Left out or null: what is usual.',
+      ),
+  })
+  .describe('Two combs on the floor, from back to front, which sheets are slotted into.');
+
 const scene = z
   .looseObject({
     sheets: z
@@ -57,6 +77,7 @@ const scene = z
       .describe('From back to front.'),
     backColour: colour.describe('Of the back, as sRGB: what is seen behind all sheets.'),
     stripBehind: stripBehind.nullable().optional(),
+    combs: combs.nullable().optional(),
     viewDeg: z
       .number()
       .min(0)
@@ -81,6 +102,7 @@ export const layersSchema = boxSchema.extend({
 });
 
 export type LayersAssembly = Frozen<z.infer<typeof layersSchema>>;
+export type CombsDesign = NonNullable<LayersAssembly['scene']['combs']>;
 export type StripBehind = NonNullable<LayersAssembly['scene']['stripBehind']>;
 export type SceneDesign = LayersAssembly['scene'];
 export type SheetDesign = SceneDesign['sheets'][number];

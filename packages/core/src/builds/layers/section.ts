@@ -14,7 +14,7 @@ const oneDecimal = (mm: number): string => `${Math.round(10 * mm) / 10} mm`;
 /** The slice of a case with the sheets that it meets, and the spacers near it. */
 export const withSheets = (
   section: Section,
-  { sheets }: Scene,
+  { sheets, combs }: Scene,
   geometry: CaseGeometry,
   trim: Trim | null,
   bands: readonly StripBand[],
@@ -39,6 +39,16 @@ export const withSheets = (
       })),
   ]);
   const half = inside.heightMm / 2;
+  const floor = -half;
+  const combShapes = (combs?.each ?? [])
+    .filter(({ xMm }) => Math.abs(xMm - x) <= combs!.stock.thicknessMm / 2)
+    .flatMap(({ profile }) =>
+      profile.map((ring): SectionShape => ({
+        role: 'post',
+        material: combs!.stock.name,
+        ring: ring.map(([z, up]) => [z, floor + up] as const),
+      })),
+    );
   const hidden = stripInSlice(bands, strip, x);
   return {
     ...section,
@@ -48,6 +58,7 @@ export const withSheets = (
       // Strip that follows a sheet is drawn where this slice meets it, not where its pieces begin.
       ...section.shapes.filter(({ role }) => role !== 'strip' || bands.length === 0),
       ...shapes,
+      ...combShapes,
       ...hidden,
       ...trimShapes(geometry, section.frontZMm, trim),
     ],

@@ -29,6 +29,8 @@ export interface Carried {
   readonly steady: boolean;
   /** It is glued flat on what is behind it. */
   readonly flat: boolean;
+  /** Slots by which combs hold it; none where spacers do. */
+  readonly slots: Outline;
 }
 
 /** A sheet that stands already: what a post may stand on. */
@@ -79,6 +81,8 @@ interface Ground {
   readonly sheets: readonly Standing[];
   readonly stock: readonly Spacer[];
   readonly keepOff: KeepOff;
+  /** Slots by which combs hold a part; null where they do not. */
+  readonly slotted: (part: Outline) => Outline | null;
   /** Whether a foot there, reaching from one height to another, is seen. */
   readonly seen: (at: Point, footMm: number, fromZMm: number, toZMm: number) => boolean;
 }
@@ -181,8 +185,10 @@ export const carry = (outline: Outline, zMm: number, ground: Ground): readonly C
   const feet = feetOf(stock);
   return solidParts(outline).map((part): Carried => {
     const middle = outlineCentroid(part) ?? [0, 0];
-    if (liesFlat(part, zMm, sheets)) return { part, posts: [], steady: true, flat: true };
-    let best: Carried = { part, posts: [], steady: false, flat: false };
+    const slots = ground.slotted(part);
+    if (slots !== null) return { part, posts: [], steady: true, flat: false, slots };
+    if (liesFlat(part, zMm, sheets)) return { part, posts: [], steady: true, flat: true, slots: [] };
+    let best: Carried = { part, posts: [], steady: false, flat: false, slots: [] };
     for (const footMm of feet) {
       const own = stock.filter(({ widthMm }) => widthMm <= footMm);
       const places = spread(placesFor(part, zMm, footMm, ground), part);
@@ -196,8 +202,8 @@ export const carry = (outline: Outline, zMm: number, ground: Ground): readonly C
       );
       // Narrower feet only where wider ones do not carry it, or would be seen.
       if (posts.length > best.posts.length && !(best.steady && best.posts.every(({ seen }) => !seen)))
-        best = { part, posts, steady, flat: false };
-      if (steady && posts.every(({ seen }) => !seen)) return { part, posts, steady, flat: false };
+        best = { part, posts, steady, flat: false, slots: [] };
+      if (steady && posts.every(({ seen }) => !seen)) return { part, posts, steady, flat: false, slots: [] };
     }
     return best;
   });

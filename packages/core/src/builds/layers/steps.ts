@@ -4,7 +4,7 @@ import type { ToldStep } from '../../making/steps/index.js';
 import { counted, mm, step } from '../common/step-words.js';
 import { glows } from '../common/sheet-stock.js';
 import type { LayersMaterials } from './materials.js';
-import { pilesOf, pileWords } from './parts.js';
+import { pilesOf, pileWords, slotWords } from './parts.js';
 import { fitWords } from '../common/inlays.js';
 import type { Scene, StandingSheet } from './scene.js';
 import type { SceneDesign } from './schema.js';
@@ -101,6 +101,45 @@ const longestBradMm = ({ stock, carried }: StandingSheet, scene: Scene, backMm: 
   return through.length === 0 ? null : Math.floor(Math.min(...through) - bradLessMm);
 };
 
+/** A sheet is lowered onto the combs, half into half. */
+const inCombs = ({ sheet, rearZMm, stock }: StandingSheet, posts: number): ToldStep =>
+  step(
+    'assemble',
+    `comb-${sheet.id}`,
+    `Press ${sheet.name} into the combs`,
+    `From above, its slots over the combs and theirs round it, both sides together, down to the floor; a block of wood over the slot, and no hammer${stock.stuff === 'acrylic' ? ' on acrylic' : ''}. Its rear side comes to ${mm(rearZMm)} from the back. A drop of thin glue at each slot once all stand straight.${posts > 0 ? ` Its other parts stand on ${counted(posts, 'spacer')}, by the plan.` : ''}`,
+    8 + 2 * posts,
+    stock.stuff === 'acrylic' ? 'Chips fly when acrylic is forced: eye protection.' : null,
+  );
+
+/** Combs stand on the floor before any sheet goes into them. */
+const combSteps = ({ combs }: Scene, { inside }: CaseGeometry): readonly ToldStep[] =>
+  combs === null
+    ? []
+    : [
+        step(
+          'assemble',
+          'combs',
+          `Glue ${counted(combs.each.length, 'comb')} on the floor of the box`,
+          `Middles ${mm(inside.widthMm / 2 - Math.abs(combs.each[0]!.xMm))} from both sides, ${combs.each[0]!.fromZMm < 0.05 ? 'against the back' : `${mm(combs.each[0]!.fromZMm)} from the back`}, square to it, slots up${combs.each[0]!.passages > 0 ? '; strip on the floor goes through under them' : ''}. One sheet pressed in dry keeps them upright while the glue sets.`,
+          15,
+        ),
+      ];
+
+/** The slots are tried before sheets are cut. */
+const slotSteps = ({ combs }: Scene): readonly ToldStep[] =>
+  combs === null
+    ? []
+    : [
+        step(
+          'cut',
+          'slots',
+          'Try the slots of the combs on the test strip',
+          `Cut “slot-ladder” from an offcut of ${combs.stock.name.toLowerCase()}, and push an offcut of each sheet into its slots. The one that it goes into by hand and holds tells the fit: its ticks count the steps of 0.05 mm; set it in the design before combs and sheets are cut. Now they are ${slotWords(combs.overMm)}.`,
+          15,
+        ),
+      ];
+
 /** From the back on, each sheet after its spacers have set. */
 const glueStack = (scene: Scene, { back }: CaseGeometry, finishing: Finishing): readonly ToldStep[] => {
   const wait = clampMinutes(finishing, 'spacers', 30);
@@ -109,6 +148,7 @@ const glueStack = (scene: Scene, { back }: CaseGeometry, finishing: Finishing): 
     const piles = [...new Set(posts.map(({ pile }) => pileWords(pile)))].join(', ');
     const brad = longestBradMm(standing, scene, back.thicknessMm);
     const { name } = standing.sheet;
+    if (standing.carried.some(({ slots }) => slots.length > 0)) return inCombs(standing, posts.length);
     return {
       ...step(
         'assemble',
@@ -188,6 +228,7 @@ export const layersSteps = (
     ...(each.id === 'close'
       ? [
           ...inlays.filter(({ phase }) => phase === 'assemble'),
+          ...combSteps(scene, geometry),
           ...glueStack(scene, geometry, finishing),
           step(
             'assemble',
@@ -200,7 +241,9 @@ export const layersSteps = (
         ]
       : []),
     each,
-    ...(each.id === 'face' ? [...inlays.filter(({ phase }) => phase === 'cut'), ...cutSheets(scene, materials)] : []),
+    ...(each.id === 'face'
+      ? [...inlays.filter(({ phase }) => phase === 'cut'), ...slotSteps(scene), ...cutSheets(scene, materials)]
+      : []),
     ...(each.phase === 'finish' && found[at + 1]?.phase !== 'finish' ? paintSheets(scene, finishing) : []),
   ]);
 };

@@ -1,4 +1,4 @@
-import { offset, rectRing, type Outline } from '../../base/outlines/index.js';
+import { offset, rectRing, subtract, type Outline } from '../../base/outlines/index.js';
 import type { Stuff } from '../../document/catalogue/index.js';
 import type { CutPart, PartShape } from '../parts/index.js';
 
@@ -37,6 +37,8 @@ const steps = [-3, -2, -1, 0, 1, 2, 3] as const;
 /** From step to step of the ladder (mm). */
 export const ladderStepMm = 0.05;
 
+const hundredths = (mm: number): string => (Math.round(100 * mm) / 100).toFixed(2);
+
 /** Ticks beside a step of the ladder, one more from step to step. */
 const ticks = (count: number, x: number, y: number): readonly PartShape[] =>
   Array.from({ length: count }, (_, tick) => ({
@@ -44,6 +46,60 @@ const ticks = (count: number, x: number, y: number): readonly PartShape[] =>
     from: [x + 2 * tick, y] as const,
     to: [x + 2 * tick, y + 4] as const,
   }));
+
+/** A test strip ends so far from its last slot, and its slots are so deep (mm). */
+const stripRimMm = 12;
+const slotDeepMm = 10;
+const stripHighMm = 25;
+
+/**
+ * A test strip for slots: one a step narrower than the one before, with as many ticks as its step, round the wanted fit of
+ * what is `thicknessMm` thick. The slot that it goes into by hand and holds in names the fit.
+ */
+export const slotLadder = (
+  wantedMm: number,
+  thicknessMm: number,
+  { name, kerfMm }: { readonly name: string; readonly kerfMm: number },
+): CutPart => {
+  const pitch = thicknessMm + apartMm;
+  const widthMm = 2 * stripRimMm + steps.length * pitch - apartMm;
+  const middle = (at: number): number => stripRimMm + at * pitch + thicknessMm / 2;
+  const slots = steps.map((step, at) => {
+    const wide = thicknessMm - wantedMm - step * ladderStepMm;
+    return rectRing({
+      x: middle(at) - wide / 2,
+      y: stripHighMm - slotDeepMm,
+      width: wide,
+      height: slotDeepMm + 1,
+    });
+  });
+  return {
+    id: 'slot-ladder',
+    name: `Test strip of slots, from ${name.toLowerCase()}`,
+    materialId: '',
+    materialName: `an offcut of ${name.toLowerCase()}`,
+    stock: 'board',
+    widthMm,
+    heightMm: stripHighMm,
+    thicknessMm: 0,
+    count: 1,
+    kg: 0,
+    kerfMm,
+    note: `slots for ${thicknessMm} mm, narrower by ${hundredths(wantedMm + steps[0] * ladderStepMm)} mm to ${hundredths(wantedMm + steps.at(-1)! * ladderStepMm)} mm, ${ladderStepMm} mm from tick to tick`,
+    layers: [
+      {
+        operation: 'cut',
+        shapes: [
+          {
+            kind: 'outline',
+            outline: subtract([rectRing({ x: 0, y: 0, width: widthMm, height: stripHighMm })], slots),
+          },
+        ],
+      },
+      { operation: 'mark', shapes: steps.flatMap((_, at) => ticks(at + 1, middle(at) - at, 4)) },
+    ],
+  };
+};
 
 /**
  * A ladder to try a fit on: pockets of one size in an offcut of one sheet, plugs from an offcut of the other, each a step wider
@@ -66,7 +122,6 @@ export const fitLadder = (
     });
   const marks = steps.flatMap((_, at) => ticks(at + 1, x(at) + 2, 2));
   const over = (step: number): number => wantedMm + step * ladderStepMm;
-  const hundredths = (mm: number): string => (Math.round(100 * mm) / 100).toFixed(2);
   return [
     {
       ...common,

@@ -12,6 +12,7 @@ import { isNoFinish, tapeLetsGo } from '../../common/hold-rules.js';
 import { noStrip } from '../../common/no-strip.js';
 import { stripsOverlap } from '../../common/overlap-rules.js';
 import type { LayersResults } from '../results.js';
+import { combRules } from './comb-rules.js';
 import { sceneInlayRules } from './inlay-rules.js';
 import { layerDark, layersAlike } from './layer-rules.js';
 import { scallopsShow } from './scallop-rule.js';
@@ -58,6 +59,7 @@ export const layersRules: readonly Rule<LayersResults>[] = [
   scallopsShow,
   heightOff,
   metalAtJoints,
+  ...combRules,
   ...sceneInlayRules,
   tooDim<LayersResults>({ where: wholeFront, remedies: (results, catalogue) => [whiterLining(results, catalogue)] }),
   tooBright<LayersResults>({

@@ -206,7 +206,7 @@ export const sheetMeetsStrip: Rule<LayersResults> = ({ results }) => {
 const loose = ({ scene }: LayersResults) =>
   scene.sheets.flatMap((standing) =>
     standing.carried
-      .filter(({ posts, steady, flat }) => !flat && (posts.length === 0 || !steady))
+      .filter(({ posts, steady, flat, slots }) => !flat && slots.length === 0 && (posts.length === 0 || !steady))
       .map(({ part, posts }) => ({ standing, part, posts })),
   );
 
