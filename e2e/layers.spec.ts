@@ -200,3 +200,40 @@ test('a print is cut out along a line drawn on it, at the size that it is to hav
   expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(120, 0);
   expect(cut.picture!.columns).toBeLessThan(width);
 });
+
+test('strip hides behind a sheet, and a hill stands in combs: both have their drawings in the pack', async ({
+  page,
+  shop,
+}) => {
+  test.slow();
+  await newScene(page, shop, 'HILL');
+  await page
+    .getByRole('region', { name: 'Layers of a drawing' })
+    .locator('input[type=file]')
+    .setInputFiles({
+      name: 'hills.svg',
+      mimeType: 'image/svg+xml',
+      buffer: Buffer.from(
+        '<svg xmlns="http://www.w3.org/2000/svg" width="570mm" height="276mm" viewBox="0 0 570 276"><g id="Hills"><path d="M0 276V150Q285 60 570 150V276Z"/></g></svg>',
+      ),
+    });
+  const list = page.getByRole('list', { name: 'Sheets' });
+  await list.getByRole('button', { name: /Hills/ }).click();
+  const sheet = page.getByRole('region', { name: 'Sheet', exact: true });
+  await choose(sheet.getByLabel('Held by'), 'combs');
+  await expect(sheet.getByText('slotted into the combs')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Combs' }).getByText(/1 slot each/)).toBeVisible();
+
+  await page.getByRole('link', { name: /^Light/ }).click();
+  await page.getByLabel('Strip lies').click();
+  await page.getByRole('option', { name: /behind the edges of Window/ }).click();
+  await expect(page.getByLabel('In from the edge')).toHaveValue(/^8/);
+  await expect(page.getByRole('cell', { name: 'sheet', exact: true }).first()).toBeVisible();
+  await saved(page);
+  await settled(page);
+
+  const file = await packOf(page);
+  expect(file('strip-behind-a4.pdf').length).toBeGreaterThan(1000);
+  expect(strFromU8(file('parts.csv'))).toContain('Combs');
+  expect(strFromU8(file('coupons/slot-ladder.svg'))).toContain('<svg');
+});
