@@ -8,6 +8,7 @@ import {
   benchZip,
   createEvaluator,
   createJudge,
+  shelfFor,
   demoDesigns,
   evaluate,
   fieldsOf,
@@ -190,7 +191,7 @@ const asLines = (text: string): string => (text.endsWith('\n') ? text : `${text}
 
 /** Tells what was chosen, and prints the design. */
 const printSolved = async (start: Design, index: number, options: Options, terminal: Terminal): Promise<number> => {
-  const judge = createJudge(await catalogueOf(options, terminal), await shippedFonts());
+  const judge = createJudge(shelfFor(start, await catalogueOf(options, terminal)), await shippedFonts());
   const { design, clean, sentence } = finish(solveSign(start, index, judge));
   terminal.complain(`${sentence}\n`);
   terminal.print(asLines(printDesign(design)));

@@ -3,6 +3,8 @@ import { APP_FILTER, APP_GUARD } from '@nestjs/core';
 import { ThrottlerGuard, ThrottlerModule } from '@nestjs/throttler';
 import { CatalogueController } from './catalogue/catalogue.controller.js';
 import { CatalogueService } from './catalogue/catalogue.service.js';
+import { ShelfController } from './catalogue/shelf.controller.js';
+import { ShelfService } from './catalogue/shelf.service.js';
 import { ProblemFilter } from './common/problem.filter.js';
 import { CONFIG, type Config } from './config.js';
 import { DatabaseModule } from './database/database.module.js';
@@ -42,12 +44,13 @@ export class AppModule {
         DatabaseModule,
         ThrottlerModule.forRoot([{ ttl: 60_000, limit: requestsPerMinute }]),
       ],
-      controllers: [JobsController, CatalogueController, SweepsController, HealthController],
+      controllers: [JobsController, CatalogueController, ShelfController, SweepsController, HealthController],
       providers: [
         CatalogueService,
         IntakePool,
         JobsService,
         SeedService,
+        ShelfService,
         SummariesService,
         SummaryPool,
         SweepsService,

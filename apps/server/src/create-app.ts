@@ -3,6 +3,7 @@ import { ConsoleLogger, ValidationPipe } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
+import { json } from 'express';
 import helmet from 'helmet';
 import { AppModule } from './app.module.js';
 import { allowedMethods } from './common/allowed-methods.js';
@@ -37,6 +38,8 @@ const security = helmet({
 
 /** What carries no design is short. */
 const mostBodyBytes = 64_000;
+/** A list of the shelf is text of up to half a million characters. */
+const mostFileBytes = 2_200_000;
 
 const describeApi = (app: NestExpressApplication): void => {
   const description = new DocumentBuilder()
@@ -64,6 +67,7 @@ export const createApp = async (config: Config, quiet = false): Promise<NestExpr
   app.use(allowedMethods(app));
   app.use('/api', neverKept);
   app.use(['/api/jobs', '/api/sweeps'], keepBytesOfDesigns(app.get(IntakePool)));
+  app.use('/api/catalogue/:kind/import', json({ limit: mostFileBytes }));
   app.useBodyParser('json', { limit: mostBodyBytes });
   app.use(notTooDeep);
   app.setGlobalPrefix('api');

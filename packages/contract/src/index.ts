@@ -21,3 +21,11 @@ export type {
   RevisionWithDesign,
   SaveConflict,
 } from './views.js';
+export {
+  ImportShelfDto,
+  NewItemDto,
+  WrittenItemDto,
+  type ImportReport,
+  type ItemChanged,
+  type ShelfItemView,
+} from './shelf-requests.js';

@@ -34,7 +34,8 @@ export class CatalogueService {
       .onConflictDoUpdate({
         target: [catalogueItems.kind, catalogueItems.id],
         set: { data: sql`excluded.data`, place: sql`excluded.place` },
-        setWhere: sql`${catalogueItems.data} ->> 'provenance' = 'typical'`,
+        // What the shop has changed, retired or followed by another is its own.
+        setWhere: sql`${catalogueItems.data} ->> 'provenance' = 'typical' and not (${catalogueItems.data} ?| array['editedOn', 'retiredOn', 'newerId'])`,
       });
     await this.database.db
       .insert(catalogueItems)

@@ -52,9 +52,15 @@ export const revisions = pgTable(
     design: json('design').$type<Design>().notNull(),
     note: text('note').notNull().default(''),
     setAside: boolean('set_aside').notNull().default(false),
+    /** Ids of the shelf’s items that the design names; null until that was looked up. */
+    items: text('items').array(),
     createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
   },
-  (table) => [unique('revisions_number').on(table.jobId, table.number), index('revisions_job').on(table.jobId)],
+  (table) => [
+    unique('revisions_number').on(table.jobId, table.number),
+    index('revisions_job').on(table.jobId),
+    index('revisions_items').using('gin', table.items),
+  ],
 );
 
 export const catalogueItems = pgTable(
@@ -64,6 +70,8 @@ export const catalogueItems = pgTable(
     id: text('id').notNull(),
     place: integer('place').notNull(),
     data: jsonb('data').notNull(),
+    /** Counts changes, so that two people who change one item at once are told. */
+    version: integer('version').notNull().default(1),
   },
   (table) => [primaryKey({ columns: [table.kind, table.id] })],
 );

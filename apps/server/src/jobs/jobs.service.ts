@@ -4,6 +4,7 @@ import type { JobListing, JobView, RevisionView, RevisionWithDesign, UpdateJobDt
 import { and, asc, desc, eq, getTableColumns, max, sql } from 'drizzle-orm';
 import { DatabaseService, type Transaction } from '../database/database.module.js';
 import { jobs, revisions } from '../database/schema.js';
+import { itemsNamed } from '../catalogue/items-named.js';
 import { SummariesService } from '../summaries/summaries.service.js';
 import type { CheckedDesign } from '../intake/check-design.js';
 import { IntakePool } from '../intake/intake-pool.js';
@@ -194,9 +195,10 @@ export class JobsService {
       .from(revisions)
       .where(eq(revisions.jobId, next.jobId));
     const number = (last?.number ?? 0) + 1;
+    const items = await itemsNamed(transaction, design.text);
     const [row] = await transaction
       .insert(revisions)
-      .values({ ...next, number, hash: design.hash, design: sql`${design.text}::json` })
+      .values({ ...next, number, items: [...items], hash: design.hash, design: sql`${design.text}::json` })
       .returning(lightColumns);
     if (row === undefined) throw new Error('the database returned no new revision');
     if (!next.setAside)

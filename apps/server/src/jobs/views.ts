@@ -3,7 +3,7 @@ import type { jobs, revisions } from '../database/schema.js';
 
 export type JobRow = typeof jobs.$inferSelect;
 /** A revision without its design, which weighs a hundred times as much. */
-export type RevisionRow = Omit<typeof revisions.$inferSelect, 'design'>;
+export type RevisionRow = Omit<typeof revisions.$inferSelect, 'design' | 'items'>;
 
 /** Where the picture of a summed-up revision is; what is there never changes. */
 const pictureOf = (id: string, revision: number): string => `/api/jobs/${id}/picture?of=${revision}`;

@@ -1,6 +1,7 @@
 import { Injectable, Logger } from '@nestjs/common';
 import { demoJobs } from '@vitrum/core';
 import { CatalogueService } from '../catalogue/catalogue.service.js';
+import { noteItems } from '../catalogue/items-named.js';
 import { DatabaseService } from '../database/database.module.js';
 import { jobs } from '../database/schema.js';
 import { storedForm } from '../intake/check-design.js';
@@ -21,6 +22,7 @@ export class SeedService {
 
   async seed(withJobs: boolean): Promise<void> {
     await this.catalogue.seed();
+    await noteItems(this.database.db);
     if (!withJobs) return;
     const [any] = await this.database.db.select({ id: jobs.id }).from(jobs).limit(1);
     if (any !== undefined) return;

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import type { WorkStep } from '@vitrum/core';
-import { useCallback, useEffect, useState } from 'react';
+import { shelfFor, type Catalogue, type WorkStep } from '@vitrum/core';
+import { useCallback, useEffect, useState, type ReactNode } from 'react';
 import { Navigate, useParams } from 'react-router';
 import { ApiError } from '../api/client';
 import { useDocument, wouldLose } from '../document/document-store';
@@ -85,6 +85,12 @@ const leaveWarning = (event: BeforeUnloadEvent): void => {
   if (wouldLose(useDocument.getState())) event.preventDefault();
 };
 
+/** What of the shelf the design may choose from: what is offered, and what it has though that is no longer offered. */
+const Shelf = ({ of: catalogue, children }: { readonly of: Catalogue; readonly children: ReactNode }) => {
+  const shelf = useDocument(({ design }) => shelfFor(design ?? {}, catalogue));
+  return <CatalogueContext value={shelf}>{children}</CatalogueContext>;
+};
+
 export const JobPage = () => {
   const { jobId = '', step } = useParams();
   const { job, error } = useOpenJob(jobId);
@@ -121,15 +127,15 @@ export const JobPage = () => {
   if (catalogue === undefined || !open) return <LastLit jobId={jobId} />;
   if (step === 'bench')
     return (
-      <CatalogueContext value={catalogue}>
+      <Shelf of={catalogue}>
         <BenchPage jobId={jobId} />
         <ConflictDialog />
-      </CatalogueContext>
+      </Shelf>
     );
   if (!isWorkStep(step) && step !== 'tryouts')
     return <Navigate to={`/jobs/${jobId}/${firstStep(job?.status, window.innerWidth)}`} replace />;
   return (
-    <CatalogueContext value={catalogue}>
+    <Shelf of={catalogue}>
       <HelpContext value={helpHere}>
         <JobFrame
           header={<JobHeader jobId={jobId} onHelp={showHelp} onFind={find} />}
@@ -160,6 +166,6 @@ export const JobPage = () => {
         {finding && <SearchSheet jobId={jobId} onClose={() => setFinding(false)} />}
         {help && <KeysSheet onClose={() => setHelp(false)} />}
       </HelpContext>
-    </CatalogueContext>
+    </Shelf>
   );
 };

@@ -1,362 +1,118 @@
-import { useQuery } from '@tanstack/react-query';
-import { waitWords, type Catalogue, type Tool } from '@vitrum/core';
-import { useEffect, useState } from 'react';
-import { getCatalogue } from '../api/jobs';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { isCurrent, shelfCsv, type Catalogue, type CatalogueKind, type ShelfItem } from '@vitrum/core';
+import { Plus } from 'lucide-react';
+import { useEffect, useMemo, useState } from 'react';
+import { importList, offerItem } from '../api/shelf';
 import { MeasureDialog } from '../calibrate/measure-dialog';
+import { fieldLook } from '../fields/field-row';
+import { catalogueQuery } from '../job/job-query';
 import { Button } from '../ui/button';
+import { FileButton } from '../ui/file-button';
+import { Tick } from '../ui/tick';
+import { saveFile } from '../ui/save-file';
 import { ErrorSheet } from '../pages/error-sheet';
 import { PageHeader } from '../pages/page-header';
 import { Skeleton } from '../ui/skeleton';
-
-interface Section {
-  readonly title: string;
-  readonly columns: readonly string[];
-  readonly rows: readonly (readonly string[])[];
-  /** Items in the order of the rows, where a shop can measure them with a sheet of their own. */
-  readonly measurable?: { readonly kind: Measurable; readonly items: readonly (Item | null)[] };
-}
+import { ImportDialog, type ReadFile } from './import-dialog';
+import { ItemDialog, type ItemTask } from './item-dialog';
+import { fitting, SectionTable } from './section-table';
+import { sectionsOf, type Section } from './sections';
 
 type Measurable = 'faces' | 'coatings' | 'tools' | 'cutters';
-type Sheet = Catalogue['faces'][number] | Catalogue['coatings'][number];
-type Item = Catalogue[Measurable][number];
-
-const scatterOf = ({ scatter }: Sheet): string =>
-  scatter.kind === 'lambertian'
-    ? 'full'
-    : `${percent(scatter.hazeShare)} in ±${Math.round(scatter.sigmaDeg * 10) / 10}°`;
-
-const percent = (share: number): string => `${Math.round(share * 100)} %`;
-
-/** How wide a tool cuts: as usual, and in the materials in which that was measured. */
-const cutsOf = ({ cutMm, kerfs }: Tool): string =>
-  [`${cutMm} mm`, ...Object.entries(kerfs ?? {}).map(([stuff, mm]) => `${stuff} ${mm} mm`)].join('; ');
-
-const sectionsOf = ({
-  strips,
-  faces,
-  panes,
-  covers,
-  spacers,
-  coatings,
-  boards,
-  linings,
-  films,
-  supplies,
-  controllers,
-  cutters,
-  wires,
-  joints,
-  sundries,
-  fixings,
-  paints,
-  glues,
-  tools,
-  rates,
-}: Catalogue): readonly Section[] => {
-  const cutting = tools.filter(({ engraves }) => engraves === undefined);
-  const price = (value: number, per: string): string => `${rates.currency}${value.toFixed(2)} / ${per}`;
-  return [
-    {
-      title: 'Strip',
-      columns: ['name', 'light', 'beam', 'cut every', 'width', 'longest run', 'price'],
-      rows: strips.map((strip) => [
-        strip.name,
-        `${strip.lumensPerM} lm/m${strip.whiteLumensPerM === undefined ? '' : ` + ${strip.whiteLumensPerM} white`}${strip.provenance === 'measured' ? ' •' : ''}`,
-        `${strip.beamAngleDeg}°`,
-        `${Math.round(strip.cutPitchMm * 10) / 10} mm`,
-        `${strip.widthMm} mm`,
-        `${strip.maxRunMm / 1000} m`,
-        price(strip.price, `${strip.reelMm / 1000} m`),
-      ]),
-    },
-    {
-      title: 'Faces',
-      columns: ['name', 'passes', 'reflects', 'scatter', 'sheet', 'price'],
-      rows: faces.map((face) => [
-        face.name,
-        percent(face.transmittance),
-        percent(face.reflectance),
-        scatterOf(face),
-        `${face.sheetWidthMm} × ${face.sheetHeightMm} mm`,
-        price(face.price, 'sheet'),
-      ]),
-      measurable: { kind: 'faces', items: faces },
-    },
-    {
-      title: 'Clear sheets',
-      columns: ['name', 'thickness', 'index', 'a metre takes', 'silver gives back', 'sheet', 'price'],
-      rows: panes.map(({ name, thicknessMm, index, lossPerM, silver, sheetWidthMm, sheetHeightMm, price: each }) => [
-        name,
-        `${thicknessMm} mm`,
-        index.toFixed(2),
-        percent(1 - Math.exp(-lossPerM)),
-        silver === undefined ? '–' : percent(silver),
-        `${sheetWidthMm} × ${sheetHeightMm} mm`,
-        price(each, 'sheet'),
-      ]),
-    },
-    {
-      title: 'Spacers',
-      columns: ['name', 'adds', 'across', 'price'],
-      rows: spacers.map(({ name, heightMm, widthMm, price: each }) => [
-        name,
-        `${heightMm} mm`,
-        `${widthMm} mm`,
-        price(each, 'piece'),
-      ]),
-    },
-    {
-      title: 'Covers and tubes',
-      columns: ['name', 'across', 'end cap', 'over the strip', 'passes', 'bends to', 'price'],
-      rows: covers.map((cover) => [
-        cover.name,
-        `${cover.widthMm} mm`,
-        cover.capWidthMm === 0 ? '–' : `${cover.capWidthMm} mm`,
-        `${cover.overStripMm} mm`,
-        percent(cover.transmittance),
-        `${cover.bendRadiusMm} mm`,
-        price(cover.price, `${cover.pieceMm / 1000} m`),
-      ]),
-    },
-    {
-      title: 'Engraving',
-      columns: ['name', 'line', 'takes at most', 'most of it at', 'a pass', 'into'],
-      rows: tools.flatMap(({ name, engraves, cuts }) =>
-        engraves === undefined
-          ? []
-          : [
-              [
-                name,
-                `${engraves.lineMm} mm`,
-                percent(engraves.takes),
-                `${engraves.fullMm} mm`,
-                `${engraves.passMm} mm`,
-                cuts.map(({ stuff, mostMm }) => `${stuff} ${mostMm} mm`).join(', '),
-              ],
-            ],
-      ),
-    },
-    {
-      title: 'On the inner side',
-      columns: ['name', 'passes', 'reflects', 'scatter', 'price'],
-      rows: coatings.map((coating) => [
-        coating.name,
-        percent(coating.transmittance),
-        percent(coating.reflectance),
-        scatterOf(coating),
-        price(coating.price, 'm² and coat'),
-      ]),
-      measurable: { kind: 'coatings', items: coatings },
-    },
-    {
-      title: 'Boards',
-      columns: ['name', 'thickness', 'for', 'sheet or bar', 'density', 'price'],
-      rows: boards.map((board) => [
-        board.name,
-        `${board.thicknessMm} mm`,
-        board.uses.join(', '),
-        `${board.sheetWidthMm} × ${board.sheetHeightMm} mm`,
-        `${board.densityKgM3} kg/m³`,
-        price(board.price, board.form),
-      ]),
-    },
-    {
-      title: 'Linings',
-      columns: ['name', 'reflects', 'price'],
-      rows: linings.map((lining) => [lining.name, percent(lining.reflectance), price(lining.price, 'm²')]),
-    },
-    {
-      title: 'Film',
-      columns: ['name', 'passes (red, green, blue)', 'price'],
-      rows: films.map((film) => [film.name, film.transmittanceRgb.map(percent).join(', '), price(film.price, 'm²')]),
-    },
-    {
-      title: 'Supplies',
-      columns: ['name', 'voltage', 'power', 'weatherproof', 'price'],
-      rows: supplies.map((supply) => [
-        supply.name,
-        `${supply.voltageV} V`,
-        `${supply.watts} W`,
-        supply.weatherproof ? 'yes' : 'no',
-        price(supply.price, 'piece'),
-      ]),
-    },
-    {
-      title: 'Controllers',
-      columns: ['name', 'for', 'outputs', 'one output', 'all of them', 'remote', 'price'],
-      rows: controllers.map((item) => [
-        item.name,
-        `${item.voltagesV.join(', ')} V`,
-        item.signal === 'data' ? `data, ${item.maxPixels ?? 0} pixels` : `${item.channels}`,
-        item.signal === 'data' ? '–' : `${item.channelA} A`,
-        item.signal === 'data' ? '–' : `${item.totalA} A`,
-        item.remote,
-        price(item.price, 'piece'),
-      ]),
-    },
-    {
-      title: 'Saw blades and bits for grooves',
-      columns: ['name', 'cuts', 'reaches', 'price'],
-      rows: cutters.map((item) => [
-        item.name,
-        `${item.cutMm} mm`,
-        `${item.mostDeepMm} mm deep`,
-        price(item.price, 'piece'),
-      ]),
-      measurable: { kind: 'cutters', items: cutters },
-    },
-    {
-      title: 'Wire',
-      columns: ['name', 'cores', 'carries', 'outside', 'price'],
-      rows: wires.map((wire) => [
-        wire.name,
-        `${wire.cores ?? 2}`,
-        `${wire.ampacityA} A`,
-        `${wire.diameterMm} mm`,
-        price(wire.price, 'm'),
-      ]),
-    },
-    {
-      title: 'Joints',
-      columns: ['name', 'carries', 'each contact', 'wire bared', 'price'],
-      rows: joints.map((joint) => [
-        joint.name,
-        `${joint.ratedA} A`,
-        `${Math.round(joint.ohm * 1e4) / 10} mΩ`,
-        `${joint.stripMm} mm`,
-        price(joint.price, joint.perCore ? 'core' : 'wire end'),
-      ]),
-    },
-    {
-      title: 'Small parts',
-      columns: ['name', 'weight', 'price'],
-      rows: sundries.map((item) => [item.name, `${Math.round(item.kg * 1000)} g`, price(item.price, 'piece')]),
-    },
-    {
-      title: 'Wall fixings',
-      columns: ['name', 'holds in', 'along the wall, typical', 'off it, typical', 'hole', 'price'],
-      rows: fixings.map((item) => [
-        item.name,
-        item.holdsIn.join(', '),
-        `${item.shearKg} kg`,
-        `${item.pullKg} kg`,
-        `${item.holeMm} × ${item.depthMm} mm`,
-        price(item.price, 'piece'),
-      ]),
-    },
-    {
-      title: 'Paint',
-      columns: ['name', 'holds on', 'a litre covers', 'next coat', 'hard', 'price'],
-      rows: paints.map((item) => [
-        item.name,
-        item.onto.join(', '),
-        `${item.m2PerL} m²`,
-        waitWords(item.recoatMin),
-        waitWords(item.cureMin),
-        price(item.price, 'can'),
-      ]),
-    },
-    {
-      title: 'Glue',
-      columns: ['name', 'holds', 'open', 'held', 'loaded', 'price'],
-      rows: glues.map((item) => [
-        item.name,
-        item.holds.join(', '),
-        waitWords(item.openMin),
-        waitWords(item.clampMin),
-        waitWords(item.cureMin),
-        price(item.price, 'piece'),
-      ]),
-    },
-    {
-      title: 'Cutting tools',
-      columns: ['name', 'width of its cut', 'thinnest stroke', 'bed'],
-      rows: cutting.map((tool) => [
-        tool.name,
-        tool.cutMm === 0 ? (tool.kind === 'knife' ? 'none, a knife' : 'none, it lays') : cutsOf(tool),
-        `${tool.leastStrokeMm} mm`,
-        `${tool.bedWidthMm} × ${tool.bedHeightMm} mm`,
-      ]),
-      // A knife takes nothing away, and what a nozzle lays has no cut.
-      measurable: { kind: 'tools', items: cutting.map((tool) => (tool.cutMm > 0 ? tool : null)) },
-    },
-  ];
-};
 
 const slug = (title: string): string => title.toLowerCase().replace(/\s+/g, '-');
 
-const MeasureCell = ({ item, onMeasure }: { readonly item: Item; readonly onMeasure: () => void }) => (
-  <td className="py-0.5 text-right whitespace-nowrap">
-    <span className="mr-2 text-xs text-soft">
-      {item.measured === undefined
-        ? '~ typical'
-        : `• measured ${item.measured.on}, ± ${(item.measured.errorShare * 100).toFixed(1)} %`}
-    </span>
-    <Button onClick={onMeasure} aria-label={`Measure ${item.name}`}>
-      Measure
-    </Button>
-  </td>
-);
+/** The list as a file, what is offered of it. */
+const exported = (kind: CatalogueKind, catalogue: Catalogue): void =>
+  saveFile(`${kind}.csv`, shelfCsv(kind, (catalogue[kind] as readonly ShelfItem[]).filter(isCurrent)), 'text/csv');
 
-interface SectionTableProps {
+interface ListProps {
   readonly section: Section;
-  readonly onMeasure: (kind: Measurable, item: Item) => void;
+  readonly words: string;
+  readonly old: boolean;
+  readonly catalogue: Catalogue;
+  readonly onTask: (task: ItemTask) => void;
+  readonly onMeasure: (kind: Measurable, item: ShelfItem) => void;
+  readonly onOffer: (kind: CatalogueKind, item: ShelfItem, offered: boolean) => void;
+  readonly onFile: (kind: CatalogueKind, file: File) => Promise<void>;
 }
 
-/** Whether the figures of an item are typical or the shop’s own, where they can be measured. */
-const FiguresCell = ({ section, place, onMeasure }: SectionTableProps & { readonly place: number }) => {
-  const { measurable } = section;
-  if (measurable === undefined) return null;
-  const item = measurable.items[place] ?? null;
-  if (item === null) return <td className="py-0.5 text-right text-xs text-soft">nothing to measure</td>;
-  return <MeasureCell item={item} onMeasure={() => onMeasure(measurable.kind, item)} />;
+const List = ({ section, words, old, catalogue, onTask, onMeasure, onOffer, onFile }: ListProps) => {
+  const { kind, title } = section;
+  return (
+    <section id={slug(title)} aria-label={title} className="mb-7 overflow-x-auto">
+      <div className="mb-1 flex flex-wrap items-baseline justify-between gap-2">
+        <h2 className="text-lg font-bold">{title}</h2>
+        <span className="flex gap-1">
+          <Button look="quiet" onClick={() => onTask({ does: 'add', kind })} aria-label={`Add to ${title}`}>
+            <Plus size={14} aria-hidden /> Add
+          </Button>
+          <Button look="quiet" onClick={() => exported(kind, catalogue)} aria-label={`${title} as CSV`}>
+            As CSV
+          </Button>
+          <FileButton label="From CSV …" accept=".csv,text/csv" onFile={(file) => onFile(kind, file)} />
+        </span>
+      </div>
+      <SectionTable
+        section={section}
+        words={words}
+        old={old}
+        actions={{
+          onAdd: () => onTask({ does: 'add', kind }),
+          onChange: (item) => onTask({ does: 'change', kind, item }),
+          onCopy: (item) => onTask({ does: 'copy', kind, item }),
+          onOffer: (item, offered) => onOffer(kind, item, offered),
+          // A list whose items can be measured is one of those.
+          onMeasure: (item) => onMeasure(kind as Measurable, item),
+        }}
+      />
+    </section>
+  );
 };
 
-const SectionTable = ({ section, onMeasure }: SectionTableProps) => (
-  <section id={slug(section.title)} className="mb-7 overflow-x-auto">
-    <h2 className="mb-1 text-lg font-bold">{section.title}</h2>
-    <table className="w-full border-collapse text-[13px]">
-      <thead>
-        <tr className="border-b border-ink text-left text-xs text-soft">
-          {section.columns.map((column, index) => (
-            <th
-              key={column}
-              className={`py-1 pr-4 font-semibold ${index === 0 ? 'w-72' : index === section.columns.length - 1 ? 'text-right' : ''}`}
-            >
-              {column}
-            </th>
-          ))}
-          {section.measurable !== undefined && <th className="w-72 text-right font-semibold">figures</th>}
-        </tr>
-      </thead>
-      <tbody>
-        {section.rows.map((row, place) => (
-          <tr key={row[0]} className="border-b border-line">
-            {row.map((value, index) => (
-              <td
-                key={section.columns[index]}
-                className={`py-1 pr-4 ${index === 0 ? 'font-semibold' : 'figure whitespace-nowrap'} ${index === row.length - 1 ? 'text-right' : ''}`}
-              >
-                {value}
-              </td>
-            ))}
-            <FiguresCell section={section} place={place} onMeasure={onMeasure} />
-          </tr>
-        ))}
-      </tbody>
-    </table>
-  </section>
-);
-
-/** What the shop can build from; faces and what is on them can be measured. */
+/** What the shop can build from: looked for, put in order, added, copied, changed, retired, measured, as files out and in. */
 export const ShelfPage = () => {
-  const { data, error } = useQuery({ queryKey: ['catalogue'], queryFn: getCatalogue, staleTime: Infinity });
-  const [measuring, setMeasuring] = useState<{ readonly kind: Measurable; readonly item: Item } | null>(null);
+  const { data, error } = useQuery(catalogueQuery);
+  const queries = useQueryClient();
+  const [measuring, setMeasuring] = useState<{ readonly kind: Measurable; readonly item: ShelfItem } | null>(null);
+  const [task, setTask] = useState<ItemTask | null>(null);
+  const [file, setFile] = useState<ReadFile | null>(null);
+  const [words, setWords] = useState('');
+  const [old, setOld] = useState(false);
+  const [told, setTold] = useState<string | null>(null);
+  const [wrong, setWrong] = useState<string | null>(null);
   useEffect(() => {
     document.title = 'Shelf · Vitrum';
   }, []);
-  if (error !== null) return <ErrorSheet error={error} />;
-  const sections = data === undefined ? [] : sectionsOf(data);
+  const sections = useMemo(() => (data === undefined ? [] : sectionsOf(data)), [data]);
+  if (error !== null && data === undefined) return <ErrorSheet error={error} />;
+  const shown = sections.map((section) => ({ section, count: fitting(section, words, old) }));
+  const done = (sentence: string): void => {
+    setTask(null);
+    setFile(null);
+    setWrong(null);
+    setTold(sentence);
+  };
+  const failed = (problem: unknown): void => setWrong(problem instanceof Error ? problem.message : String(problem));
+  const offer = (kind: CatalogueKind, item: ShelfItem, offered: boolean): void => {
+    offerItem(kind, item.id, offered).then(async () => {
+      await queries.invalidateQueries({ queryKey: ['catalogue'] });
+      done(
+        offered
+          ? `${item.name} is offered again.`
+          : `${item.name} is retired: designs that have it keep it, no other is offered it.`,
+      );
+    }, failed);
+  };
+  const read = async (kind: CatalogueKind, chosen: File): Promise<void> => {
+    try {
+      const text = await chosen.text();
+      setFile({ kind, name: chosen.name, text, report: await importList(kind, text, false) });
+      setWrong(null);
+    } catch (problem) {
+      failed(problem);
+    }
+  };
   return (
     <>
       <PageHeader />
@@ -364,29 +120,71 @@ export const ShelfPage = () => {
         <h1 className="text-2xl font-bold">Shelf</h1>
         <p className="mb-3 max-w-3xl text-soft">
           What designs are made from. Figures are <strong className="text-ink">typical</strong>, usual values, until you
-          have <strong className="text-ink">measured</strong> your own: a lux meter, a photograph or calipers will do,
-          and designs use them from then on. A strip is measured on a finished box, in the step Prove.
+          have <strong className="text-ink">measured</strong> or changed them. A design keeps what it has as it was; its
+          page offers what is newer. A strip is measured on a finished box, in the step Prove.
         </p>
         {data === undefined && (
           <Skeleton says="Fetching the shelf …" shapes={Array.from({ length: 12 }, () => 'mb-2 h-6')} />
         )}
+        <div role="search" className="mb-3 flex flex-wrap items-end gap-4">
+          <label className="flex flex-col text-[13px]">
+            Find on the shelf
+            <input
+              type="search"
+              className={`${fieldLook} min-h-8 w-64`}
+              value={words}
+              onChange={(event) => setWords(event.target.value)}
+            />
+          </label>
+          <Tick on={old} onChange={setOld}>
+            also what is no longer offered
+          </Tick>
+        </div>
         <nav aria-label="On the shelf" className="mb-4 flex flex-wrap gap-x-4 gap-y-1">
-          {sections.map(({ title, rows }) => (
-            <a key={title} href={`#${slug(title)}`} className="underline underline-offset-2">
-              {title} <span className="figure text-xs text-soft">{rows.length}</span>
-            </a>
-          ))}
+          {shown
+            .filter(({ count }) => words === '' || count > 0)
+            .map(({ section: { title }, count }) => (
+              <a key={title} href={`#${slug(title)}`} className="underline underline-offset-2">
+                {title} <span className="figure text-xs text-soft">{count}</span>
+              </a>
+            ))}
         </nav>
-        {sections.map((section) => (
-          <SectionTable
-            key={section.title}
-            section={section}
-            onMeasure={(kind, item) => setMeasuring({ kind, item })}
-          />
-        ))}
+        {told !== null && (
+          <p role="status" className="mb-3 border-l-4 border-sound bg-sheet px-3 py-1.5">
+            {told}
+          </p>
+        )}
+        {wrong !== null && (
+          <p role="alert" className="mb-3 border-l-4 border-signal bg-sheet px-3 py-1.5 font-semibold text-signal">
+            {wrong}
+          </p>
+        )}
+        {words !== '' && shown.every(({ count }) => count === 0) && (
+          <p>Nothing on the shelf fits “{words}”; clear the search, or add it to its list.</p>
+        )}
+        {data !== undefined &&
+          shown
+            .filter(({ count }) => words === '' || count > 0)
+            .map(({ section }) => (
+              <List
+                key={section.title}
+                section={section}
+                words={words}
+                old={old}
+                catalogue={data}
+                onTask={setTask}
+                onMeasure={(kind, item) => setMeasuring({ kind, item })}
+                onOffer={offer}
+                onFile={read}
+              />
+            ))}
         {measuring !== null && (
           <MeasureDialog kind={measuring.kind} item={measuring.item} onClose={() => setMeasuring(null)} />
         )}
+        {task !== null && data !== undefined && (
+          <ItemDialog task={task} currency={data.rates.currency} onClose={() => setTask(null)} onDone={done} />
+        )}
+        {file !== null && <ImportDialog file={file} onClose={() => setFile(null)} onDone={done} />}
       </main>
     </>
   );

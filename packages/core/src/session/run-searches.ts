@@ -1,5 +1,6 @@
 import { buildOf } from '../builds/index.js';
 import { compareWays, type ComparedWay } from '../sign/compare/index.js';
+import { shelfFor } from '../document/catalogue/index.js';
 import { createJudge } from '../sign/evaluate/index.js';
 import { solveSign } from '../sign/solving/index.js';
 import { checkAxes, solve, sweep, type TryPoint } from '../sign/tryouts/index.js';
@@ -55,8 +56,11 @@ export const runSolve = async (run: Run, { id, design, goal, room }: Asked<'solv
 /** An assembly solved: strip, layout, depth, faces and supplies chosen anew. */
 export const runChoose = async (run: Run, { id, design, assembly }: Asked<'choose'>): Promise<void> => {
   const { post, catalogue, fonts } = run;
-  const chosen = await inTurns(run, id, solveSign(design, assembly, createJudge(catalogue, fonts)), (_, done) =>
-    post({ kind: 'progress', id, done, what: 'choosing' }),
+  const chosen = await inTurns(
+    run,
+    id,
+    solveSign(design, assembly, createJudge(shelfFor(design, catalogue), fonts)),
+    (_, done) => post({ kind: 'progress', id, done, what: 'choosing' }),
   );
   if (chosen !== null) post({ kind: 'chosen', id, solved: chosen.result });
 };

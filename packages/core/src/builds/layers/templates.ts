@@ -1,5 +1,6 @@
 import { outlineBounds, type Outline, type Point } from '../../base/outlines/index.js';
 import { circle, faint, polyline, signal, text, type Template, type Tile } from '../../making/templates/index.js';
+import { slugOf } from '../../base/words/index.js';
 import { drawRuns } from '../letters/templates.js';
 import { pileWords } from './parts.js';
 import type { LayersResults } from './results.js';
@@ -113,13 +114,7 @@ const stripPlan = (facts: Facts): Template | null => {
 
 /** The file of a sheet’s plan. */
 const fileOf = ({ sheet }: StandingSheet, at: number): string =>
-  `spacers-${at + 1}-${
-    sheet.name
-      .toLowerCase()
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-|-$/g, '')
-      .slice(0, 40) || 'sheet'
-  }`;
+  `spacers-${at + 1}-${slugOf(sheet.name).slice(0, 40) || 'sheet'}`;
 
 /** Plans of a scene at 1:1, by the name of their file. */
 export const layersTemplates = (facts: Facts): Readonly<Record<string, Template>> => {

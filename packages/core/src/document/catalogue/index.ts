@@ -1,6 +1,8 @@
 export { channelLights, channelsOf, type Channel, type ChannelName, type StripLight } from './channels.js';
 export { emitterMmOf } from './emitter.js';
+export { findOldItem, isCurrent, itemsIn, newestOf, oldItemsOf, shelfFor } from './current.js';
 export { distinctItems, findItem } from './find.js';
+export { kindWords, wordsOf, type FieldForm, type ItemField, type KindWords } from './item-fields.js';
 export {
   cutsThrough,
   findCoats,
@@ -16,7 +18,9 @@ export {
   type WallMaterials,
 } from './materials.js';
 export { catalogueKinds, readCatalogue, type ReadCatalogue, type StoredItem } from './read-catalogue.js';
+export { readItem, type WrittenItem } from './read-item.js';
 export { stuffNames } from './schema.js';
+export { freeItemId, mostCsvLines, readShelfCsv, shelfCsv, type CsvComplaint, type ShelfImport } from './shelf-csv.js';
 export { shippedCatalogue } from './shipped.js';
 export type {
   Battery,
@@ -42,6 +46,7 @@ export type {
   Provenance,
   Rates,
   Scatter,
+  ShelfItem,
   Spacer,
   Strip,
   Stuff,
@@ -52,3 +57,4 @@ export type {
   Wire,
 } from './types.js';
 export { padsOf, shareSupply, stripDifferences, type StripDifference } from './strip-change.js';
+export { itemDifferences, written, type ItemDifference } from './written.js';

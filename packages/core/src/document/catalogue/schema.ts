@@ -14,6 +14,14 @@ const item = {
   provenance: z.enum(['typical', 'measured']),
   measured: z.looseObject({ on: z.string(), how: z.string(), readings: z.number(), errorShare: z.number() }).optional(),
   price: some,
+  packOf: z.number().positive().max(1e6).optional(),
+  pricedOn: z.string().max(10).optional(),
+  supplier: z.string().max(120).optional(),
+  leadDays: z.number().min(0).max(400).optional(),
+  editedOn: z.string().max(10).optional(),
+  retiredOn: z.string().max(10).optional(),
+  newerId: z.string().min(1).max(120).optional(),
+  lineId: z.string().min(1).max(120).optional(),
 } as const;
 
 const box = { lengthMm: length, widthMm: length, heightMm: length, kg: some } as const;

@@ -9,6 +9,7 @@ import { finishRules } from './finish-rules.js';
 import { hangRules } from './hanging/index.js';
 import { onEach, onSign, type SignCheck } from './for-build.js';
 import { costsTooMuch, leadDrops, missingLetters, notResolved } from './shared-rules.js';
+import { newerOnShelf } from './shelf-rules.js';
 import { batteryEmpty, jointsInTheWet, notLimitedPower, supplyInTheWet } from './supply-rules.js';
 import { fedAtWrongEnd, notSolved, wiringContradicts } from './wiring-rules.js';
 import { runTooLong } from './run-rules.js';
@@ -77,6 +78,7 @@ const sharedChecks: readonly SignCheck[] = [
   onSign(segmentOverReel),
   onSign(costsTooMuch),
   onEach(notResolved),
+  onSign(newerOnShelf),
 ];
 
 /**

@@ -2,7 +2,7 @@ import type { FontBook } from '../../artwork/lettering/index.js';
 import { shareStructure } from '../../base/maths/index.js';
 import { success, type Result } from '../../base/result.js';
 import { buildOf, type AnyResults } from '../../builds/index.js';
-import type { Catalogue } from '../../document/catalogue/index.js';
+import { shelfFor, type Catalogue } from '../../document/catalogue/index.js';
 import type { DesignChange } from '../../document/design/index.js';
 import { signFigures } from '../../judging/figures/index.js';
 import {
@@ -94,8 +94,8 @@ const judged = (stages: StageRun, catalogue: Catalogue) => {
   return { raw, evaluation };
 };
 
-/** An evaluator for one catalogue. Keep one for each page or run; it keeps the stages of the design before. */
-export const createEvaluator = (catalogue: Catalogue, fonts: FontBook, options: EvaluatorOptions = {}): Evaluator => {
+/** An evaluator for one shelf. */
+const evaluatorOn = (catalogue: Catalogue, fonts: FontBook, options: EvaluatorOptions): Evaluator => {
   const grid = options.grid ?? previewGrid;
   const run = createStages(catalogue, fonts, grid);
   const runTrial = createStages(catalogue, fonts, trialGrid);
@@ -134,6 +134,37 @@ export const createEvaluator = (catalogue: Catalogue, fonts: FontBook, options: 
       // Where the page’s map is no finer than that of trials, one serves for both.
       const trials = { exact, rough: grid.maxCells > trialGrid.maxCells ? trialOn(runTrial) : exact };
       return yield* resolveRemedies(now, trials, (each) => rule === undefined || each.rule === rule);
+    },
+  };
+};
+
+/** Evaluators are kept for so many shelves: designs change hands between what they had and what is newer. */
+const mostShelves = 3;
+
+/**
+ * An evaluator for one catalogue. Keep one for each page or run; it keeps the stages of the design before. A design chooses
+ * from what the shelf offers, and from what it has though the shelf no longer offers it.
+ */
+export const createEvaluator = (catalogue: Catalogue, fonts: FontBook, options: EvaluatorOptions = {}): Evaluator => {
+  const known = new Map<Catalogue, Evaluator>();
+  const on = (design: Design): Evaluator => {
+    const shelf = shelfFor(design, catalogue);
+    const evaluator = known.get(shelf) ?? evaluatorOn(shelf, fonts, options);
+    known.delete(shelf);
+    known.set(shelf, evaluator);
+    for (const oldest of [...known.keys()].slice(0, -mostShelves)) known.delete(oldest);
+    return evaluator;
+  };
+  let last: Evaluator | null = null;
+  return {
+    evaluate: (design) => {
+      last = on(design);
+      return last.evaluate(design);
+    },
+    quick: (design) => on(design).quick(design),
+    judge: (design) => on(design).judge(design),
+    *fixes(rule) {
+      return last === null ? [] : yield* last.fixes(rule);
     },
   };
 };
