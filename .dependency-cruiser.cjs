@@ -19,6 +19,7 @@ const neighbourhoods = [
   'builds',
   'sign',
   'files',
+  'shop',
   'session',
 ];
 const inCore = (names) => `^packages/core/src/(${names.join('|')})/`;

@@ -12,6 +12,9 @@ import { HealthController } from './health/health.controller.js';
 import { IntakePool } from './intake/intake-pool.js';
 import { JobsController } from './jobs/jobs.controller.js';
 import { JobsService } from './jobs/jobs.service.js';
+import { StockController } from './stock/stock.controller.js';
+import { StockPool } from './stock/stock-pool.js';
+import { StockService } from './stock/stock.service.js';
 import { SummariesService } from './summaries/summaries.service.js';
 import { SummaryPool } from './summaries/summary-pool.js';
 import { SweepPool } from './sweeps/sweep-pool.js';
@@ -44,13 +47,22 @@ export class AppModule {
         DatabaseModule,
         ThrottlerModule.forRoot([{ ttl: 60_000, limit: requestsPerMinute }]),
       ],
-      controllers: [JobsController, CatalogueController, ShelfController, SweepsController, HealthController],
+      controllers: [
+        JobsController,
+        CatalogueController,
+        ShelfController,
+        StockController,
+        SweepsController,
+        HealthController,
+      ],
       providers: [
         CatalogueService,
         IntakePool,
         JobsService,
         SeedService,
         ShelfService,
+        StockPool,
+        StockService,
         SummariesService,
         SummaryPool,
         SweepsService,

@@ -29,3 +29,16 @@ export {
   type ItemChanged,
   type ShelfItemView,
 } from './shelf-requests.js';
+export {
+  StockEntryDto,
+  StockOpDto,
+  stockWhats,
+  type JobShort,
+  type JobStockView,
+  type LotView,
+  type ShoppingView,
+  type StockDone,
+  type StockEntryView,
+  type StockLineView,
+  type StockWhat,
+} from './stock-requests.js';

@@ -322,3 +322,15 @@ export * from './base/units/index.js';
 export * from './session/index.js';
 export { setByHand, solveSign, type SolvedSign } from './sign/solving/index.js';
 export { createJudge, type Judge } from './sign/evaluate/index.js';
+export { needsOf, type Need } from './shop/needs/index.js';
+export {
+  allot,
+  shoppingList,
+  stockForm,
+  stockUnit,
+  type Allotted,
+  type Claim,
+  type Lot,
+  type ShoppingLine,
+  type Short,
+} from './shop/stock/index.js';

@@ -17,6 +17,7 @@ import { catalogueItems } from '../database/schema.js';
 @Injectable()
 export class CatalogueService {
   private readonly log = new Logger(CatalogueService.name);
+  private last: { readonly key: string; readonly catalogue: Catalogue } | null = null;
 
   constructor(private readonly database: DatabaseService) {}
 
@@ -33,9 +34,13 @@ export class CatalogueService {
       .values(items)
       .onConflictDoUpdate({
         target: [catalogueItems.kind, catalogueItems.id],
-        set: { data: sql`excluded.data`, place: sql`excluded.place` },
+        set: {
+          data: sql`excluded.data`,
+          place: sql`excluded.place`,
+          version: sql`${catalogueItems.version} + 1`,
+        },
         // What the shop has changed, retired or followed by another is its own.
-        setWhere: sql`${catalogueItems.data} ->> 'provenance' = 'typical' and not (${catalogueItems.data} ?| array['editedOn', 'retiredOn', 'newerId'])`,
+        setWhere: sql`(${catalogueItems.data}, ${catalogueItems.place}) is distinct from (excluded.data, excluded.place) and ${catalogueItems.data} ->> 'provenance' = 'typical' and not (${catalogueItems.data} ?| array['editedOn', 'retiredOn', 'newerId'])`,
       });
     await this.database.db
       .insert(catalogueItems)
@@ -53,7 +58,7 @@ export class CatalogueService {
     await this.database.steady((db) =>
       db
         .update(catalogueItems)
-        .set({ data })
+        .set({ data, version: sql`${catalogueItems.version} + 1` })
         .where(and(eq(catalogueItems.kind, kind), eq(catalogueItems.id, id))),
     );
     return data;
@@ -76,7 +81,20 @@ export class CatalogueService {
     return this.put(kind, id, shipped);
   }
 
+  /** The whole catalogue; the same object as long as nothing on the shelf has changed. */
   async read(): Promise<Catalogue> {
+    // Every write of a row gives it the number of its transaction, in place of an older one.
+    const [state] = await this.database.steady((db) =>
+      db
+        .select({ key: sql<string>`count(*)::text || ' ' || coalesce(sum(xmin::text::bigint), 0)::text` })
+        .from(catalogueItems),
+    );
+    const key = state?.key ?? '';
+    if (this.last?.key !== key) this.last = { key, catalogue: await this.fetch() };
+    return this.last.catalogue;
+  }
+
+  private async fetch(): Promise<Catalogue> {
     const rows = await this.database.steady((db) =>
       db.select().from(catalogueItems).orderBy(asc(catalogueItems.kind), asc(catalogueItems.place)),
     );

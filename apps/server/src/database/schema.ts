@@ -1,10 +1,13 @@
-import type { DesignFacts, SweepPointView, SweepStatus } from '@vitrum/contract';
-import type { Design, JobStatus, SweepAxes } from '@vitrum/core';
+import type { DesignFacts, StockWhat, SweepPointView, SweepStatus } from '@vitrum/contract';
+import type { Design, JobStatus, Need, SweepAxes } from '@vitrum/core';
 import { sql } from 'drizzle-orm';
 import {
+  bigserial,
   boolean,
+  check,
   customType,
   date,
+  doublePrecision,
   index,
   integer,
   json,
@@ -32,6 +35,8 @@ export const jobs = pgTable(
     summary: json('summary').$type<DesignFacts>(),
     summaryOf: integer('summary_of'),
     picture: bytes('picture'),
+    /** What the summed-up revision takes from the shelf. */
+    needs: json('needs').$type<readonly Need[]>(),
     createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
     updatedAt: timestamp('updated_at', { withTimezone: true }).notNull().defaultNow(),
   },
@@ -62,6 +67,56 @@ export const revisions = pgTable(
     index('revisions_items').using('gin', table.items),
   ],
 );
+
+/** One piece, or several alike, of a thing of the shelf. `amount` is the sum of its entries, kept beside them. */
+export const stockLots = pgTable(
+  'stock_lots',
+  {
+    id: uuid('id').primaryKey(),
+    kind: text('kind').notNull(),
+    lineId: text('line_id').notNull(),
+    form: text('form').$type<Need['form']>().notNull(),
+    amount: doublePrecision('amount').notNull().default(0),
+    widthMm: doublePrecision('width_mm'),
+    heightMm: doublePrecision('height_mm'),
+    openedOn: date('opened_on', { mode: 'string' }),
+    madeAt: timestamp('made_at', { withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [
+    index('stock_lots_line').on(table.kind, table.lineId),
+    check('stock_lots_amount', sql`${table.amount} >= 0`),
+  ],
+);
+
+/** What became of stock: append-only. One operation may touch several lots; sent twice, it counts once. */
+export const stockEntries = pgTable(
+  'stock_entries',
+  {
+    seq: bigserial('seq', { mode: 'number' }).primaryKey(),
+    op: uuid('op').notNull(),
+    place: integer('place').notNull().default(0),
+    what: text('what').$type<StockWhat>().notNull(),
+    lotId: uuid('lot_id').references(() => stockLots.id),
+    delta: doublePrecision('delta').notNull().default(0),
+    jobId: uuid('job_id').references(() => jobs.id),
+    note: text('note').notNull().default(''),
+    at: timestamp('at', { withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [
+    unique('stock_entries_op').on(table.op, table.place),
+    index('stock_entries_lot').on(table.lotId, table.seq),
+    index('stock_entries_job').on(table.jobId, table.seq),
+  ],
+);
+
+/** What jobs have a claim to, the earliest first served. */
+export const stockClaims = pgTable('stock_claims', {
+  jobId: uuid('job_id')
+    .primaryKey()
+    .references(() => jobs.id),
+  needs: json('needs').$type<readonly Need[]>().notNull(),
+  claimedAt: timestamp('claimed_at', { withTimezone: true }).notNull().defaultNow(),
+});
 
 export const catalogueItems = pgTable(
   'catalogue_items',

@@ -4,6 +4,7 @@ import { CatalogueService } from '../catalogue/catalogue.service.js';
 import { isAway } from '../database/away.js';
 import { DatabaseService } from '../database/database.module.js';
 import { jobs, revisions } from '../database/schema.js';
+import { claimAgain } from '../stock/claim-again.js';
 import { SummaryPool } from './summary-pool.js';
 
 /** What a server that ended left undone is looked for so often. */
@@ -57,7 +58,7 @@ export class SummariesService implements OnModuleDestroy {
     const undone = await this.database.db
       .select({ jobId: jobs.id, number: jobs.headRevision })
       .from(jobs)
-      .where(and(which, or(isNull(jobs.summaryOf), lt(jobs.summaryOf, jobs.headRevision))));
+      .where(and(which, or(isNull(jobs.summaryOf), isNull(jobs.needs), lt(jobs.summaryOf, jobs.headRevision))));
     for (const { jobId, number } of undone) if (this.failed.get(jobId) !== number) this.want(jobId, number);
   }
 
@@ -98,14 +99,16 @@ export class SummariesService implements OnModuleDestroy {
     );
     if (row === undefined) return;
     const task = { design: row.design, catalogue: await this.catalogue.read() };
-    const { facts, picture } = await this.pool.summarise(task, this.stopped.signal);
-    await this.database.steady((db) =>
-      db
+    const { facts, picture, needs } = await this.pool.summarise(task, this.stopped.signal);
+    await this.database.transaction(async (transaction) => {
+      const taken = await transaction
         .update(jobs)
-        .set({ summary: facts, summaryOf: number, picture: picture === null ? null : Buffer.from(picture) })
+        .set({ summary: facts, summaryOf: number, needs, picture: picture === null ? null : Buffer.from(picture) })
         // One that took its time does not come over a newer.
-        .where(and(eq(jobs.id, jobId), or(isNull(jobs.summaryOf), lte(jobs.summaryOf, number)))),
-    );
+        .where(and(eq(jobs.id, jobId), or(isNull(jobs.summaryOf), lte(jobs.summaryOf, number))))
+        .returning({ id: jobs.id });
+      if (taken.length > 0) await claimAgain(transaction, jobId, needs);
+    });
   }
 
   async onModuleDestroy(): Promise<void> {

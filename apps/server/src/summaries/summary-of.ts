@@ -1,5 +1,5 @@
 import type { DesignFacts } from '@vitrum/contract';
-import { litPng, type Evaluation, type Severity } from '@vitrum/core';
+import { litPng, needsOf, type Catalogue, type Evaluation, type Need, type Severity } from '@vitrum/core';
 
 const thumbnailPx = 320;
 
@@ -7,19 +7,22 @@ const thumbnailPx = 320;
 export interface SummedUp {
   readonly facts: DesignFacts;
   readonly picture: Uint8Array | null;
+  /** What it takes from the shelf. */
+  readonly needs: readonly Need[];
 }
 
 /** What lists show of a design that cannot be built as it stands: that it stops, and no picture. */
 export const unbuildable: SummedUp = {
   facts: { size: '', figures: [], counts: { stop: 1, fix: 0, note: 0 } },
   picture: null,
+  needs: [],
 };
 
 const sizeWords = ({ bounds, depthMm }: Evaluation): string =>
   [bounds.width, bounds.height, depthMm].map((value) => Math.round(value)).join(' × ') + ' mm';
 
 /** The few facts of an evaluated design that lists show, and its picture at dusk. */
-export const summaryOf = (evaluation: Evaluation): SummedUp => {
+export const summaryOf = (evaluation: Evaluation, catalogue: Catalogue): SummedUp => {
   const { findings, figures } = evaluation;
   const count = (severity: Severity): number => findings.filter((finding) => finding.severity === severity).length;
   return {
@@ -29,5 +32,6 @@ export const summaryOf = (evaluation: Evaluation): SummedUp => {
       counts: { stop: count('stop'), fix: count('fix'), note: count('note') },
     },
     picture: litPng(evaluation, 'evening', thumbnailPx),
+    needs: needsOf(evaluation, catalogue),
   };
 };

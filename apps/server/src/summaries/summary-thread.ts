@@ -15,5 +15,5 @@ const fonts = shippedFonts();
 /** Runs in a thread of the pool: a design evaluated and summed up. */
 export default async ({ design, catalogue }: SummaryTask): Promise<SummedUp> => {
   const evaluation = createEvaluator(catalogue, await fonts).evaluate(designFromStore(JSON.parse(design)));
-  return evaluation.ok ? summaryOf(evaluation.value) : unbuildable;
+  return evaluation.ok ? summaryOf(evaluation.value, catalogue) : unbuildable;
 };

@@ -1,0 +1,124 @@
+import { packSheets } from '../../making/packing/index.js';
+import type { Need } from '../needs/index.js';
+import type { Allotted, Claim, Lot, Short } from './types.js';
+
+/** A saw takes so much between parts on an offcut (mm). */
+const kerfMm = 3.2;
+/** Amounts are kept to a millionth: what is less is nothing. */
+const nothing = 1e-6;
+
+type Left = Map<string, number>;
+type Taken = Map<string, number>;
+
+const take = (left: Left, taken: Taken, lotId: string, amount: number): void => {
+  left.set(lotId, (left.get(lotId) ?? 0) - amount);
+  taken.set(lotId, (taken.get(lotId) ?? 0) + amount);
+};
+
+const leftOf = (left: Left, { id }: Lot): number => left.get(id) ?? 0;
+
+/** Each length from one piece, the longest first, from the shortest piece that has it: pieces are not joined. */
+const allotLengths = (need: Need, lots: readonly Lot[], left: Left, taken: Taken): Short | null => {
+  const missing: number[] = [];
+  for (const mm of [...(need.lengthsMm ?? [])].sort((a, b) => b - a)) {
+    const [tightest] = lots
+      .filter((lot) => leftOf(left, lot) >= mm - nothing)
+      .sort((a, b) => leftOf(left, a) - leftOf(left, b));
+    if (tightest === undefined) missing.push(mm);
+    else take(left, taken, tightest.id, mm);
+  }
+  if (missing.length === 0) return null;
+  return {
+    ...need,
+    amount: missing.reduce((sum, mm) => sum + mm, 0),
+    lengthsMm: missing,
+    there: lots.reduce((sum, lot) => sum + leftOf(left, lot), 0),
+  };
+};
+
+type Part = readonly [widthMm: number, heightMm: number];
+
+/** Which of these parts one sheet takes, the largest first: those that still lie on it with the ones before. */
+const onOneSheet = (parts: readonly Part[], [width, height]: Part): readonly number[] => {
+  const chosen: number[] = [];
+  const pieces = () => chosen.map((at) => ({ label: `${at}`, widthMm: parts[at]![0], heightMm: parts[at]![1] }));
+  parts.forEach((part, at) => {
+    chosen.push(at);
+    const { sheets, tooLarge } = packSheets(pieces(), width, height, kerfMm);
+    if (sheets > 1 || tooLarge.length > 0) chosen.pop();
+  });
+  return chosen;
+};
+
+const areaOf = ([width, height]: Part): number => width * height;
+
+/** Parts from offcuts and sheets, the smallest first; whole sheets where parts are not told one by one. */
+const allotSheets = (need: Need, lots: readonly Lot[], left: Left, taken: Taken): Short | null => {
+  const sized = lots
+    .filter((lot) => lot.sheetMm !== undefined && leftOf(left, lot) >= 1 - nothing)
+    .sort((a, b) => areaOf(a.sheetMm!) - areaOf(b.sheetMm!));
+  const there = sized.reduce((sum, lot) => sum + leftOf(left, lot), 0);
+  if (need.partsMm === undefined) {
+    let wanted = need.amount;
+    const [wide, high] = need.sheetMm ?? [0, 0];
+    for (const lot of sized) {
+      const [w, h] = lot.sheetMm!;
+      if (Math.max(w, h) < Math.max(wide, high) - 1 || Math.min(w, h) < Math.min(wide, high) - 1) continue;
+      const from = Math.min(wanted, Math.floor(leftOf(left, lot) + nothing));
+      if (from <= 0) continue;
+      take(left, taken, lot.id, from);
+      wanted -= from;
+    }
+    return wanted <= nothing ? null : { ...need, amount: wanted, there };
+  }
+  let parts = [...need.partsMm].sort((a, b) => areaOf(b) - areaOf(a));
+  for (const lot of sized)
+    while (parts.length > 0 && leftOf(left, lot) >= 1 - nothing) {
+      const chosen = onOneSheet(parts, lot.sheetMm!);
+      if (chosen.length === 0) break;
+      take(left, taken, lot.id, 1);
+      parts = parts.filter((_, at) => !chosen.includes(at));
+    }
+  if (parts.length === 0) return null;
+  const [wide, high] = need.sheetMm ?? [0, 0];
+  const { sheets, tooLarge } = packSheets(
+    parts.map(([widthMm, heightMm], at) => ({ label: `${at}`, widthMm, heightMm })),
+    wide,
+    high,
+    kerfMm,
+  );
+  return { ...need, amount: sheets + tooLarge.length, partsMm: parts, there };
+};
+
+/** An amount from what is open and least first: tins are emptied one after the other. */
+const allotAmount = (need: Need, lots: readonly Lot[], left: Left, taken: Taken): Short | null => {
+  let wanted = need.amount;
+  const there = lots.reduce((sum, lot) => sum + Math.max(0, leftOf(left, lot)), 0);
+  for (const lot of [...lots].sort((a, b) => leftOf(left, a) - leftOf(left, b))) {
+    const from = Math.min(wanted, leftOf(left, lot));
+    if (from <= 0) continue;
+    take(left, taken, lot.id, from);
+    wanted -= from;
+  }
+  return wanted <= nothing ? null : { ...need, amount: wanted, there };
+};
+
+const ways = { lengths: allotLengths, sheets: allotSheets, amount: allotAmount } as const;
+
+/**
+ * Gives what is there to claims, one after the other: what one takes, those after it do not have. Each job is told what it is
+ * short of, and what of which lots it is made from.
+ */
+export const allot = (lots: readonly Lot[], claims: readonly Claim[]): readonly Allotted[] => {
+  const left: Left = new Map(lots.map(({ id, amount }) => [id, amount]));
+  return claims.map(({ jobId, needs }): Allotted => {
+    const taken: Taken = new Map();
+    const shorts = needs.flatMap((need) => {
+      const own = lots.filter(
+        ({ kind, lineId, form }) => kind === need.kind && lineId === need.lineId && form === need.form,
+      );
+      return ways[need.form](need, own, left, taken) ?? [];
+    });
+    return { jobId, shorts, taken: [...taken].map(([lotId, amount]) => ({ lotId, amount })) };
+  });
+};

@@ -1,0 +1,4 @@
+export { allot } from './allot.js';
+export { shoppingList, type ShoppingLine } from './shopping.js';
+export type { Allotted, Claim, Lot, Short } from './types.js';
+export { stockForm, stockUnit } from './forms.js';
