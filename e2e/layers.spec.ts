@@ -214,7 +214,7 @@ test('strip hides behind a sheet, and a hill stands in combs: both have their dr
       name: 'hills.svg',
       mimeType: 'image/svg+xml',
       buffer: Buffer.from(
-        '<svg xmlns="http://www.w3.org/2000/svg" width="570mm" height="276mm" viewBox="0 0 570 276"><g id="Hills"><path d="M0 276V150Q285 60 570 150V276Z"/></g></svg>',
+        '<svg xmlns="http://www.w3.org/2000/svg" width="570mm" height="276mm" viewBox="0 0 570 276"><g id="Sky"><path d="M0 0H570V276H0Z"/></g><g id="Hills"><path d="M0 276V150Q285 60 570 150V276Z"/></g></svg>',
       ),
     });
   const list = page.getByRole('list', { name: 'Sheets' });

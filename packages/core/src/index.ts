@@ -325,6 +325,7 @@ export { createJudge, type Judge } from './sign/evaluate/index.js';
 export { needsOf, type Need } from './shop/needs/index.js';
 export {
   allot,
+  demoStock,
   shoppingList,
   stockForm,
   stockUnit,

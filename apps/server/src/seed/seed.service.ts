@@ -1,10 +1,12 @@
 import { Injectable, Logger } from '@nestjs/common';
-import { demoJobs } from '@vitrum/core';
+import { randomUUID } from 'node:crypto';
+import { demoJobs, demoStock } from '@vitrum/core';
 import { CatalogueService } from '../catalogue/catalogue.service.js';
 import { noteItems } from '../catalogue/items-named.js';
 import { DatabaseService } from '../database/database.module.js';
 import { jobs } from '../database/schema.js';
 import { storedForm } from '../intake/check-design.js';
+import { StockService } from '../stock/stock.service.js';
 import { JobsService } from '../jobs/jobs.service.js';
 
 const dayMs = 86_400_000;
@@ -18,6 +20,7 @@ export class SeedService {
     private readonly database: DatabaseService,
     private readonly catalogue: CatalogueService,
     private readonly jobs: JobsService,
+    private readonly stock: StockService,
   ) {}
 
   async seed(withJobs: boolean): Promise<void> {
@@ -36,6 +39,18 @@ export class SeedService {
         status,
       );
     }
+    for (const { kind, itemId, amount, pieces, sheetMm, openedDaysAgo } of demoStock)
+      await this.stock.enter({
+        op: randomUUID(),
+        what: 'bought',
+        kind,
+        itemId,
+        note: 'as the shop began its ledger',
+        ...(amount === undefined ? {} : { amount }),
+        ...(pieces === undefined ? {} : { pieces }),
+        ...(sheetMm === undefined ? {} : { widthMm: sheetMm[0], heightMm: sheetMm[1] }),
+        ...(openedDaysAgo === undefined ? {} : { openedOn: day(-openedDaysAgo) }),
+      });
     this.logger.log(`the demo shop has been set up with ${demoJobs.length} jobs`);
   }
 }

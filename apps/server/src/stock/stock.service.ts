@@ -155,7 +155,7 @@ export class StockService {
       return request.what === 'bought' ? this.buy(transaction, request, catalogue) : this.change(transaction, request);
     });
     const nameOf = namesOf(catalogue);
-    return { lots: rows.map((row) => lotView(row, nameOf)), short: await this.shortAfter(request.what) };
+    return { lots: rows.map((row) => lotView(row, nameOf)), short: await this.shortAfter(request.what, rows) };
   }
 
   /** What a job takes, and what of it is not there beside what others have a claim to. */
@@ -287,12 +287,17 @@ export class StockService {
     };
   }
 
-  /** Jobs with a claim that are short, after what may have taken from them. */
-  private async shortAfter(what: StockEntryDto['what']): Promise<readonly JobShort[]> {
+  /** Jobs with a claim that are short of what these lots are of, after what may have taken from them. */
+  private async shortAfter(what: StockEntryDto['what'], rows: readonly LotRow[]): Promise<readonly JobShort[]> {
     if (what === 'bought' || what === 'opened' || what === 'returned') return [];
     const { found, of } = await this.servedClaims();
     return of
-      .map((job) => ({ ...job, shorts: found.jobs.find(({ jobId }) => jobId === job.jobId)?.shorts ?? [] }))
+      .map((job) => ({
+        ...job,
+        shorts: (found.jobs.find(({ jobId }) => jobId === job.jobId)?.shorts ?? []).filter(({ kind, lineId }) =>
+          rows.some((row) => row.kind === kind && row.lineId === lineId),
+        ),
+      }))
       .filter(({ shorts }) => shorts.length > 0);
   }
 

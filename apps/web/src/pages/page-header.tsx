@@ -3,6 +3,7 @@ import { Link, NavLink } from 'react-router';
 const links = [
   { to: '/jobs', name: 'Job book' },
   { to: '/shelf', name: 'Shelf' },
+  { to: '/stock', name: 'Stock' },
   { to: '/practice', name: 'Practice' },
   { to: '/guide', name: 'Guide' },
 ] as const;

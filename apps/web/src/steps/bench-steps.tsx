@@ -8,6 +8,7 @@ import { Printer } from 'lucide-react';
 import { useEvaluation } from '../evaluation/evaluation-store';
 import { Button } from '../ui/button';
 import { useLength } from '../view/use-length';
+import { JobStock } from '../stock/job-stock';
 import { SuppliesTable } from './finish/supplies-table';
 import { FindFault } from './find-fault/find-fault';
 
@@ -104,6 +105,7 @@ export const CutStep = () => {
             .map((roll) => `${(roll.lengthMm / 1000).toFixed(2)} m of ${roll.materialName}, ${show(roll.widthMm)} wide`)
             .join('; ')}.`}
       </p>
+      <JobStock />
       <SuppliesTable />
       <CutPages />
     </>

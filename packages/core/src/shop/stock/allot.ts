@@ -38,22 +38,26 @@ const allotLengths = (need: Need, lots: readonly Lot[], left: Left, taken: Taken
 
 type Part = readonly [widthMm: number, heightMm: number];
 
-/** Which of these parts one sheet takes, the largest first: those that still lie on it with the ones before. */
-const onOneSheet = (parts: readonly Part[], [width, height]: Part): readonly number[] => {
-  const chosen: number[] = [];
-  const pieces = () => chosen.map((at) => ({ label: `${at}`, widthMm: parts[at]![0], heightMm: parts[at]![1] }));
-  parts.forEach((part, at) => {
-    chosen.push(at);
-    const { sheets, tooLarge } = packSheets(pieces(), width, height, kerfMm);
-    if (sheets > 1 || tooLarge.length > 0) chosen.pop();
-  });
-  return chosen;
+/** A sheet that was begun for one job: what of it is left others may have. */
+interface Begun {
+  readonly lotId: string;
+  readonly sheetMm: Part;
+  readonly parts: Part[];
+}
+
+/** More parts on one sheet are not tried. */
+const mostOnOne = 40;
+
+const lieTogether = (parts: readonly Part[], [width, height]: Part): boolean => {
+  const pieces = parts.map(([widthMm, heightMm], at) => ({ label: `${at}`, widthMm, heightMm }));
+  const { sheets, tooLarge } = packSheets(pieces, width, height, kerfMm);
+  return sheets <= 1 && tooLarge.length === 0;
 };
 
 const areaOf = ([width, height]: Part): number => width * height;
 
 /** Parts from offcuts and sheets, the smallest first; whole sheets where parts are not told one by one. */
-const allotSheets = (need: Need, lots: readonly Lot[], left: Left, taken: Taken): Short | null => {
+const allotSheets = (need: Need, lots: readonly Lot[], left: Left, taken: Taken, begun: Begun[]): Short | null => {
   const sized = lots
     .filter((lot) => lot.sheetMm !== undefined && leftOf(left, lot) >= 1 - nothing)
     .sort((a, b) => areaOf(a.sheetMm!) - areaOf(b.sheetMm!));
@@ -71,14 +75,25 @@ const allotSheets = (need: Need, lots: readonly Lot[], left: Left, taken: Taken)
     }
     return wanted <= nothing ? null : { ...need, amount: wanted, there };
   }
-  let parts = [...need.partsMm].sort((a, b) => areaOf(b) - areaOf(a));
-  for (const lot of sized)
-    while (parts.length > 0 && leftOf(left, lot) >= 1 - nothing) {
-      const chosen = onOneSheet(parts, lot.sheetMm!);
-      if (chosen.length === 0) break;
-      take(left, taken, lot.id, 1);
-      parts = parts.filter((_, at) => !chosen.includes(at));
+  const own = new Set(lots.map(({ id }) => id));
+  const parts: Part[] = [];
+  // The largest first: on what was begun, then on the smallest that takes it.
+  for (const part of [...need.partsMm].sort((a, b) => areaOf(b) - areaOf(a))) {
+    const on = begun.find(
+      (sheet) =>
+        own.has(sheet.lotId) && sheet.parts.length < mostOnOne && lieTogether([...sheet.parts, part], sheet.sheetMm),
+    );
+    if (on !== undefined) {
+      on.parts.push(part);
+      continue;
     }
+    const fresh = sized.find((lot) => leftOf(left, lot) >= 1 - nothing && lieTogether([part], lot.sheetMm!));
+    if (fresh === undefined) parts.push(part);
+    else {
+      take(left, taken, fresh.id, 1);
+      begun.push({ lotId: fresh.id, sheetMm: fresh.sheetMm!, parts: [part] });
+    }
+  }
   if (parts.length === 0) return null;
   const [wide, high] = need.sheetMm ?? [0, 0];
   const { sheets, tooLarge } = packSheets(
@@ -111,13 +126,14 @@ const ways = { lengths: allotLengths, sheets: allotSheets, amount: allotAmount }
  */
 export const allot = (lots: readonly Lot[], claims: readonly Claim[]): readonly Allotted[] => {
   const left: Left = new Map(lots.map(({ id, amount }) => [id, amount]));
+  const begun: Begun[] = [];
   return claims.map(({ jobId, needs }): Allotted => {
     const taken: Taken = new Map();
     const shorts = needs.flatMap((need) => {
       const own = lots.filter(
         ({ kind, lineId, form }) => kind === need.kind && lineId === need.lineId && form === need.form,
       );
-      return ways[need.form](need, own, left, taken) ?? [];
+      return ways[need.form](need, own, left, taken, begun) ?? [];
     });
     return { jobId, shorts, taken: [...taken].map(([lotId, amount]) => ({ lotId, amount })) };
   });

@@ -1,3 +1,4 @@
+export { demoStock, type DemoLot } from './demo-stock.js';
 export { allot } from './allot.js';
 export { shoppingList, type ShoppingLine } from './shopping.js';
 export type { Allotted, Claim, Lot, Short } from './types.js';

@@ -89,7 +89,8 @@ export const shoppingList = (
         itemId: item?.id ?? short.itemId,
         lineId: short.lineId,
         name: item?.name ?? short.name,
-        amount: found.reduce((sum, each) => sum + each.short.amount, 0),
+        // Parts of several jobs share sheets.
+        amount: short.form === 'sheets' ? pieces : found.reduce((sum, each) => sum + each.short.amount, 0),
         unit: short.unit,
         pieces,
         packs,

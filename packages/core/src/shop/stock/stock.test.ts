@@ -80,13 +80,24 @@ describe('what is there', () => {
     );
     expect(shorts).toEqual([]);
     expect(taken).toEqual([
-      { lotId: 'offcut', amount: 1 },
       { lotId: 'whole', amount: 1 },
+      { lotId: 'offcut', amount: 1 },
     ]);
     // A part that no offcut takes wants a whole sheet, however large the offcuts are together.
     const missing = of([board('a', 5, 320, 220)], sheets(1, [[1000, 500]]));
     expect(missing.shorts[0]).toMatchObject({ amount: 1, partsMm: [[1000, 500]], there: 5 });
     expect(of([board('w', 3, ply.sheetWidthMm, ply.sheetHeightMm)], sheets(5)).shorts[0]).toMatchObject({ amount: 2 });
+  });
+
+  it('of a sheet that one job began is left to those after it, as far as their parts still lie on it', () => {
+    const half = [[ply.sheetWidthMm / 2 - 10, ply.sheetHeightMm - 10]] as const;
+    const found = allot(
+      [board('w', 1, ply.sheetWidthMm, ply.sheetHeightMm)],
+      ['a', 'b', 'c'].map((jobId) => ({ jobId, needs: [sheets(1, half)] })),
+    );
+    expect(found.map(({ shorts }) => shorts.length)).toEqual([0, 0, 1]);
+    // The sheet is taken once, by who began it.
+    expect(found.map(({ taken }) => taken)).toEqual([[{ lotId: 'w', amount: 1 }], [], []]);
   });
 
   it('goes to claims one after the other', () => {

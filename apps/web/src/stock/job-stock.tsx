@@ -1,0 +1,102 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { claimStock, getJobStock } from '../api/stock';
+import { useCatalogue } from '../job/catalogue-context';
+import { Button } from '../ui/button';
+import { amountWords, operationId, pieceWords } from './amount-words';
+
+/** What a job takes from stock: whether it is there, kept for it, and what is to be bought before it starts. */
+export const JobStock = () => {
+  const { jobId = '' } = useParams();
+  const { rates } = useCatalogue();
+  const queries = useQueryClient();
+  const { data, error } = useQuery({
+    queryKey: ['stock', 'job', jobId],
+    queryFn: () => getJobStock(jobId),
+    staleTime: 0,
+    refetchOnWindowFocus: true,
+    // What it takes follows a save after a moment.
+    refetchInterval: ({ state }) => (state.data?.needs.length === 0 ? 1500 : false),
+  });
+  const [busy, setBusy] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
+  const act = (what: 'claim' | 'release' | 'use'): void => {
+    setBusy(true);
+    setProblem(null);
+    claimStock(jobId, what, operationId())
+      .then(() => queries.invalidateQueries({ queryKey: ['stock'] }))
+      .catch((reason: unknown) => setProblem(reason instanceof Error ? reason.message : String(reason)))
+      .finally(() => setBusy(false));
+  };
+  return (
+    <section aria-label="Stock" className="mt-4 border-t border-line pt-3">
+      <h3 className="flex items-baseline justify-between font-bold">
+        From stock
+        <Link to="/stock" className="text-[13px] font-normal underline">
+          all stock
+        </Link>
+      </h3>
+      {error !== null && (
+        <p role="alert" className="text-[13px]">
+          {error.message}
+        </p>
+      )}
+      {data !== undefined && (
+        <>
+          <p className="my-1 text-[13px]">
+            {data.needs.length === 0
+              ? 'What this job takes is being worked out …'
+              : data.shorts.length === 0
+                ? data.claimed
+                  ? 'All that this job takes is there, and kept for it.'
+                  : 'All that this job takes is there and free.'
+                : `${data.shorts.length} of ${data.needs.length} things that this job takes are short${data.claimed ? '; the rest is kept for it' : ''}.`}
+          </p>
+          {data.lines.length > 0 && (
+            <ul aria-label="To buy for this job" className="mb-2 text-[13px]">
+              {data.lines.map((line) => (
+                <li key={`${line.kind} ${line.lineId}`} className="border-b border-line py-1">
+                  <span className="flex justify-between gap-2">
+                    <span className="font-semibold">{line.name}</span>
+                    <span className="figure whitespace-nowrap">
+                      {rates.currency}
+                      {line.price.toFixed(2)}
+                    </span>
+                  </span>
+                  <span className="text-soft">
+                    short of {amountWords(line.amount, line.unit)}: buy {pieceWords(line.kind, line.pieces, line.unit)}
+                    {line.packOf > 1 ? ` (${line.packs} × ${line.packOf})` : ''}
+                    {line.supplier === '' ? '' : `, ${line.supplier}`}
+                    {line.leadDays > 0 ? `, ${line.leadDays} days` : ''}
+                  </span>
+                </li>
+              ))}
+            </ul>
+          )}
+          <div className="flex flex-wrap gap-2">
+            {data.claimed ? (
+              <>
+                <Button disabled={busy} onClick={() => act('use')}>
+                  It is used: take it from stock
+                </Button>
+                <Button look="quiet" disabled={busy} onClick={() => act('release')}>
+                  Keep nothing for it
+                </Button>
+              </>
+            ) : (
+              <Button disabled={busy || data.needs.length === 0} onClick={() => act('claim')}>
+                Keep it for this job
+              </Button>
+            )}
+          </div>
+        </>
+      )}
+      {problem !== null && (
+        <p role="alert" className="text-[13px] font-semibold text-signal">
+          {problem}
+        </p>
+      )}
+    </section>
+  );
+};
