@@ -128,12 +128,10 @@ const pictures = [
   ],
   ['job-build', (page) => openJob(page, 'Dispensary', 'build')],
   [
-    'job-dark-page',
+    'stock',
     async (page) => {
-      await openJob(page, 'Ticket', 'hang');
-      await page.getByRole('button', { name: 'Job menu' }).click();
-      await page.getByRole('menuitem', { name: 'Dark page' }).click();
-      await page.getByRole('radio', { name: 'Noon' }).click();
+      await page.goto('/stock?show=to-buy');
+      await page.getByText(/What the jobs at hand/).waitFor({ timeout: 120_000 });
     },
   ],
   [

@@ -137,6 +137,8 @@ export interface JobShort {
   readonly name: string;
   readonly dueOn: string | null;
   readonly claimed: boolean;
+  /** Whether what it takes has been worked out; that follows a save after a moment. */
+  readonly known: boolean;
   readonly shorts: readonly Short[];
 }
 

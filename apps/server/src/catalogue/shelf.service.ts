@@ -61,7 +61,7 @@ export class ShelfService {
       const id = freeItemId(figures['name'] ?? '', taken);
       const read = readItem(kind, figures, { ...kept, id, provenance: 'typical', editedOn: today() });
       if (!read.ok) throw badRequest(inBody(read.problems));
-      return this.insert(transaction, kind, read.value as ShelfItem);
+      return this.insert(transaction, kind, read.value);
     });
   }
 
@@ -83,7 +83,7 @@ export class ShelfService {
         });
       const read = readItem(kind, figures, row.item);
       if (!read.ok) throw badRequest(inBody(read.problems));
-      return this.put(transaction, kind, row, read.value as ShelfItem);
+      return this.put(transaction, kind, row, read.value);
     });
   }
 

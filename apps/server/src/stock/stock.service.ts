@@ -283,7 +283,14 @@ export class StockService {
     });
     return {
       found,
-      of: own.map(({ jobId, name, dueOn, claimed: has }) => ({ jobId, name, dueOn, claimed: has, shorts: [] })),
+      of: own.map(({ jobId, name, dueOn, needs, claimed: has }) => ({
+        jobId,
+        name,
+        dueOn,
+        claimed: has,
+        known: needs !== null,
+        shorts: [],
+      })),
     };
   }
 

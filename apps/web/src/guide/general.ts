@@ -29,6 +29,10 @@ export const generalGuide: readonly (readonly [title: string, text: string])[] =
     'The bench pack holds drawings, templates, lists and the design. Bench mode shows one step at a time with its drawing, large enough to read from the bench; it works on when the network is away, and the ticks stay with the job.',
   ],
   [
+    'Shelf and stock',
+    'On the shelf stand the materials that designs choose from: add your own, copy and change them, take whole lists in and out as CSV. A design keeps what it has as it was, and is offered what is newer. Stock is what lies in the shop: enter what comes in, is used or counted; the step Cut tells what a job is short of, and one list what to buy for all.',
+  ],
+  [
     'Computed, typical, measured',
     'Every figure says where it comes from: = computed, ~ typical, • measured. Click any figure of the tape below to see how it came about; measure your own materials on the shelf.',
   ],

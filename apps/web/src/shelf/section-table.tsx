@@ -104,6 +104,7 @@ export const SectionTable = ({ section, words, old, actions }: SectionTableProps
       })),
     [section],
   );
+  // eslint-disable-next-line react-hooks/incompatible-library -- what the table gives is used while it renders, and handed on to nobody
   const table = useReactTable({
     data: lines,
     columns,

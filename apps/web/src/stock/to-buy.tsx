@@ -84,18 +84,35 @@ export const ToBuy = ({
   readonly currency: string;
   readonly onBought: (line: ShoppingLine) => void;
 }) => {
-  const { data, error } = useQuery({ queryKey: ['stock', 'shopping'], queryFn: getShopping, staleTime: 0 });
+  const { data, error } = useQuery({
+    queryKey: ['stock', 'shopping'],
+    queryFn: getShopping,
+    staleTime: 0,
+    refetchInterval: ({ state }) => (state.data?.jobs.some(({ known }) => !known) === true ? 2000 : false),
+  });
   if (error !== null) return <p role="alert">{error.message}</p>;
   if (data === undefined)
     return <Skeleton says="Laying parts on what is there …" shapes={Array.from({ length: 8 }, () => 'mb-2 h-6')} />;
   const names = new Map(data.jobs.map(({ jobId, name }) => [jobId, name]));
   const short = data.jobs.filter(({ shorts }) => shorts.length > 0);
+  const unknown = data.jobs.filter(({ known }) => !known).length;
+  const waiting =
+    unknown === 0 ? null : (
+      <p role="status" className="mb-2 text-[13px] text-soft">
+        What {unknown === 1 ? 'one job takes is' : `${unknown} jobs take is`} still being worked out …
+      </p>
+    );
   if (data.lines.length === 0)
     return (
-      <p>Nothing is short: {data.jobs.length === 0 ? 'no job is at hand' : 'all jobs at hand have what they take'}.</p>
+      waiting ?? (
+        <p>
+          Nothing is short: {data.jobs.length === 0 ? 'no job is at hand' : 'all jobs at hand have what they take'}.
+        </p>
+      )
     );
   return (
     <>
+      {waiting}
       <p className="mb-3 max-w-3xl text-soft">
         What the jobs at hand (designed, cutting, building) take and is not there, beside what is kept for others:{' '}
         <strong className="figure text-ink">

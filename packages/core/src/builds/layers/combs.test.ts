@@ -3,7 +3,6 @@ import type { FontBook } from '../../artwork/lettering/index.js';
 import { inOutline, outlineArea, outlineBounds } from '../../base/outlines/index.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { slotLadder } from '../../making/fits/index.js';
-import type { Design } from '../../sign/design/index.js';
 import { evaluate } from '../../sign/evaluate/index.js';
 import { changed, coarse, evaluatedCoarsely, inAssembly, reedBed, testFonts } from '../../testing/harness.js';
 import { mendedBy } from '../../testing/mended.js';
@@ -176,7 +175,7 @@ describe('combs on the floor', () => {
     ['and the box has none; add combs', { 'scene.combs': null }],
     ['“lost” is not in the catalogue', { 'scene.combs': { ...combs, materialId: 'lost' } }],
   ])('are refused with what to do: %s', (told, change) => {
-    const result = evaluate(made(change) as unknown as Design, shippedCatalogue, fonts, coarse);
+    const result = evaluate(made(change), shippedCatalogue, fonts, coarse);
     if (result.ok) throw new Error('it is taken');
     expect(result.problems.map(({ message }) => message).join('; ')).toContain(told);
   });

@@ -2,19 +2,10 @@ import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { distanceToLine, distanceToOutline, inOutline, rectRing, type Ring } from '../../base/outlines/index.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
-import type { Design } from '../../sign/design/index.js';
 import { evaluate } from '../../sign/evaluate/index.js';
-import {
-  changed,
-  coarse,
-  evaluated,
-  evaluatedCoarsely,
-  inAssembly,
-  reedBed,
-  testFonts,
-} from '../../testing/harness.js';
+import { changed, coarse, evaluatedCoarsely, inAssembly, reedBed, testFonts } from '../../testing/harness.js';
 import { mendedBy } from '../../testing/mended.js';
-import type { SheetDesign, StripBehind } from './schema.js';
+import type { StripBehind } from './schema.js';
 import { bedBehind, linesBehind, ringWithin } from './strip-behind.js';
 import { layersTemplates } from './templates.js';
 
@@ -150,7 +141,7 @@ describe('strip behind an overlap', () => {
     expect(met).toHaveLength(2);
     for (const { ring } of met)
       expect(Math.max(...ring.map(([z]) => z))).toBeCloseTo(own.scene.sheets.at(-1)!.rearZMm, 6);
-    expect(Object.keys(layersTemplates({ ...own, design: made({}) as never }))).toContain('strip-behind');
+    expect(Object.keys(layersTemplates({ ...own, design: made({}) }))).toContain('strip-behind');
     const told = own.buildList.steps.find(({ id }) => id === 'strip' || id.endsWith('-strip'))!;
     expect(told.detail).toContain('on the rear side of Bank, before that is glued in');
   });
@@ -188,7 +179,7 @@ describe('strip behind an overlap', () => {
     ['leaves no line for strip', {}, { setbackMm: 200 }],
     ['all its edges are at the rim', { 'scene.sheets': [{ ...otter, id: 'window', shape: 'whole' }] }, {}],
   ])('is refused with what to do: %s', (told, change, rest) => {
-    const result = evaluate(made(change, behind(rest)) as unknown as Design, shippedCatalogue, fonts, coarse);
+    const result = evaluate(made(change, behind(rest)), shippedCatalogue, fonts, coarse);
     if (result.ok) throw new Error('it is taken');
     expect(result.problems.map(({ message }) => message).join('; ')).toContain(told);
     expect(result.problems[0]!.path).toContain('stripBehind');

@@ -14,10 +14,11 @@ import {
 import { failure, success, type Result } from '../../base/result.js';
 import type { Strip } from '../../document/catalogue/index.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
-import { bentPath, layAlong, maxLeds, segmentOfLaid, withCuts, type StripPath } from '../../light/laying/index.js';
+import { bentPath, layAlong, maxLeds, type StripPath } from '../../light/laying/index.js';
 import type { LightRuns, Point3, Segment } from '../../light/runs/index.js';
 import type { SectionShape } from '../../light/section/index.js';
 import type { StripBed } from '../../power/heat/index.js';
+import { runsOfLaid } from '../common/runs-of-laid.js';
 import { uprightStretches } from '../letters/upright.js';
 import type { LayersMaterials } from './materials.js';
 import { rimPlayMm, sheetOutline } from './outlines.js';
@@ -148,47 +149,24 @@ export const runsBehind = (
   }).segments;
   const toBack = behind.looks === 'back';
   const zMm = toBack ? sheet.heightMm - strip.heightMm : strip.heightMm;
-  const segments = laid.map((segment, index) =>
-    segmentOfLaid(segment, {
-      number: index + 1,
-      zMm,
-      normal: [0, 0, toBack ? -1 : 1],
-      on: toBack ? 'sheet' : 'back',
-      ledsPerM: strip.ledsPerM,
-    }),
-  );
-  const leds = laid.flatMap((segment, index) => segment.leds.map((led) => ({ ...led, index })));
-  if (leds.length > maxLeds)
+  const count = laid.reduce((sum, { leds }) => sum + leds.length, 0);
+  if (count > maxLeds)
     return failure({
       path: 'scene.stripBehind.sheetId',
-      message: `gives ${leds.length.toLocaleString('en')} LEDs; Vitrum lights up to ${maxLeds.toLocaleString('en')} in one design`,
+      message: `gives ${count.toLocaleString('en')} LEDs; Vitrum lights up to ${maxLeds.toLocaleString('en')} in one design`,
     });
-  const looks = new Float64Array(3 * leds.length);
-  const along = new Float64Array(3 * leds.length);
-  leds.forEach((led, at) => {
-    looks[3 * at + 2] = toBack ? -1 : 1;
-    along.set(led.along, 3 * at);
-  });
+  const looks: Point3 = [0, 0, toBack ? -1 : 1];
   return success(
-    withCuts(
-      {
-        segments,
-        leds: {
-          count: leds.length,
-          x: Float64Array.from(leds, ({ at }) => at[0]),
-          y: Float64Array.from(leds, ({ at }) => at[1]),
-          z: new Float64Array(leds.length).fill(zMm),
-          segment: Uint32Array.from(leds, ({ index }) => index),
-          along: Float64Array.from(leds, ({ mm }) => mm),
-        },
-        ways: { looks, along },
-        stripMm: segments.reduce((sum, { lengthMm }) => sum + lengthMm, 0),
-        ledPitchMm,
-        rowPitchMm: null,
-        throwMm: Math.max(1, toBack ? zMm : sheet.heightMm - zMm),
-      },
+    runsOfLaid(
+      laid.map((segment) => ({
+        segment,
+        zMm,
+        on: toBack ? ('sheet' as const) : ('back' as const),
+        lookOf: () => looks,
+      })),
+      strip,
+      toBack ? zMm : sheet.heightMm - zMm,
       light.cuts ?? [],
-      strip.cutPitchMm,
     ),
   );
 };

@@ -2,7 +2,8 @@ import { offset, ringLength, type Outline, type Ring } from '../../base/outlines
 import { failure, success, type Result } from '../../base/result.js';
 import { fieldsOf, pathOf } from '../../document/design/index.js';
 import type { Strip } from '../../document/catalogue/index.js';
-import { layAlong, maxLeds, segmentOfLaid, withCuts, type StripPath } from '../../light/laying/index.js';
+import { runsOfLaid } from '../common/runs-of-laid.js';
+import { layAlong, maxLeds, type StripPath } from '../../light/laying/index.js';
 import type { LightRuns, Point3 } from '../../light/runs/index.js';
 import { besideLoopMm, outermost, type StackedGeometry } from './geometry.js';
 import type { StackedAssembly, StackedLight } from './schema.js';
@@ -70,45 +71,18 @@ export const stackedRuns = (geometry: StackedGeometry, light: StackedLight, stri
       message: `give ${count.toLocaleString('en')} LEDs; Vitrum lights up to ${maxLeds.toLocaleString('en')} in one design`,
     });
   /** Outer rings run anticlockwise: out is to the right of the way. */
-  const lookOf = (looks: Loop['looks'], [ax, ay]: readonly [number, number]): Point3 =>
-    looks === 'out' ? [ay, -ax || 0, 0] : [-ay || 0, ax, 0];
-  const leds = laid.flatMap(({ segment, loop }, index) => segment.leds.map((led) => ({ ...led, loop, index })));
-  const [looks, along] = [new Float64Array(3 * leds.length), new Float64Array(3 * leds.length)];
-  leds.forEach((led, at) => {
-    looks.set(lookOf(led.loop.looks, led.along), 3 * at);
-    along.set([...led.along, 0], 3 * at);
-  });
-  const segments = laid.map(({ segment, loop }, index) =>
-    segmentOfLaid(segment, {
-      number: index + 1,
-      zMm: loop.zMm,
-      normal: lookOf(loop.looks, segment.leds[0]?.along ?? [1, 0]),
-      on: 'rim',
-      ledsPerM: strip.ledsPerM,
-    }),
-  );
+  const lookOf =
+    (looks: Loop['looks']) =>
+    ([ax, ay]: readonly [number, number]): Point3 =>
+      looks === 'out' ? [ay, -ax || 0, 0] : [-ay || 0, ax, 0];
   const throwMm =
     geometry.ledge === null ? geometry.roomMm : Math.min(geometry.roomMm, light.fromWallMm ?? geometry.roomMm);
   return success(
-    withCuts(
-      {
-        segments,
-        leds: {
-          count: leds.length,
-          x: Float64Array.from(leds, ({ at }) => at[0]),
-          y: Float64Array.from(leds, ({ at }) => at[1]),
-          z: Float64Array.from(leds, ({ loop }) => loop.zMm),
-          segment: Uint32Array.from(leds, ({ index }) => index),
-          along: Float64Array.from(leds, ({ mm }) => mm),
-        },
-        ways: { looks, along },
-        stripMm: segments.reduce((sum, { lengthMm }) => sum + lengthMm, 0),
-        ledPitchMm,
-        rowPitchMm: null,
-        throwMm: Math.max(1, throwMm),
-      },
+    runsOfLaid(
+      laid.map(({ segment, loop }) => ({ segment, zMm: loop.zMm, on: 'rim' as const, lookOf: lookOf(loop.looks) })),
+      strip,
+      throwMm,
       light.cuts ?? [],
-      strip.cutPitchMm,
     ),
   );
 };

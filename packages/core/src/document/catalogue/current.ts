@@ -67,7 +67,7 @@ export const shelfFor = (design: object, catalogue: Catalogue): Catalogue => {
     kinds.map((kind) => [kind, catalogue[kind].filter((item) => isCurrent(item) || kept.has(item.id))]),
   );
   // Lists of the same kinds with fewer items.
-  const shelf = { ...catalogue, ...lists } as Catalogue;
+  const shelf = { ...catalogue, ...lists };
   const byKey = shelves.get(catalogue) ?? new Map<string, Catalogue>();
   byKey.set(key, shelf);
   shelves.set(catalogue, byKey);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import * as z from 'zod';
+import type * as z from 'zod';
 import {
   catalogueKinds,
   isCurrent,

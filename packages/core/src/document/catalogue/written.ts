@@ -28,7 +28,7 @@ export const written = ({ form, path }: ItemField, item: unknown): string => {
     case 'text':
     case 'choice':
     case 'day':
-      return String(value);
+      return typeof value === 'string' ? value : '';
   }
 };
 
