@@ -16,6 +16,8 @@ import { CatalogueService } from '../catalogue/catalogue.service.js';
 import { badRequest } from '../common/problems.js';
 import { DatabaseService, type Transaction } from '../database/database.module.js';
 import { jobs, stockClaims, stockEntries, stockLots } from '../database/schema.js';
+import { SummariesService } from '../summaries/summaries.service.js';
+import { jobsAtHand } from './at-hand.js';
 import { asLot, lotView, namesOf, type LotRow } from './lot-views.js';
 import { StockPool } from './stock-pool.js';
 
@@ -23,8 +25,6 @@ import { StockPool } from './stock-pool.js';
 const nothing = 1e-6;
 const lotsAPage = 200;
 const entriesAPage = 100;
-/** What is only quoted is not to be bought for yet; what is proved has all that it takes. */
-const atHand: readonly JobStatus[] = ['designed', 'cutting', 'building'];
 
 const missing = (path: string, message: string) => badRequest([{ path, message }]);
 const rounded = (value: number): number => Math.round(value * 1e6) / 1e6;
@@ -36,6 +36,7 @@ export class StockService {
     private readonly database: DatabaseService,
     private readonly catalogue: CatalogueService,
     private readonly pool: StockPool,
+    private readonly summaries: SummariesService,
   ) {}
 
   /** Everything of which something is there, or to which a job has a claim. */
@@ -162,12 +163,14 @@ export class StockService {
   async ofJob(jobId: string): Promise<JobStockView> {
     const [row] = await this.database.steady((db) =>
       db
-        .select({ needs: jobs.needs, claimed: stockClaims.needs })
+        .select({ needs: jobs.needs, claimed: stockClaims.needs, revision: jobs.headRevision })
         .from(jobs)
         .leftJoin(stockClaims, eq(stockClaims.jobId, jobs.id))
         .where(eq(jobs.id, jobId)),
     );
     if (row === undefined) throw new NotFoundException('There is no such job in the book.');
+    // Summed up by a version that did not tell what it takes.
+    if (row.needs === null) this.summaries.wantOnce(jobId, row.revision);
     const needs = row.claimed ?? row.needs ?? [];
     const { found } = await this.served([jobId]);
     return {
@@ -263,7 +266,7 @@ export class StockService {
           .where(
             and(
               isNull(stockClaims.jobId),
-              jobIds === null ? inArray(jobs.status, [...atHand]) : inArray(jobs.id, [...jobIds]),
+              jobIds === null ? inArray(jobs.status, [...jobsAtHand]) : inArray(jobs.id, [...jobIds]),
             ),
           )
           .orderBy(asc(jobs.dueOn), asc(jobs.createdAt))

@@ -11,6 +11,8 @@ import type {
   StockLineView,
 } from '@vitrum/contract';
 import { demoDesigns, shippedCatalogue, type Design } from '@vitrum/core';
+import { sql } from 'drizzle-orm';
+import { DatabaseService } from '../database/database.module.js';
 import { SummariesService } from '../summaries/summaries.service.js';
 import { body, demoShopForTests } from '../testing/harness.js';
 
@@ -222,6 +224,21 @@ describe('a job', () => {
     const given = await claimOf(job.id, 'claim');
     expect(given.claimed).toBe(true);
     expect((await claimOf(job.id, 'release')).claimed).toBe(false);
+  });
+});
+
+describe('a job summed up by a version that did not tell what it takes', () => {
+  it('is summed up when that is asked for', async () => {
+    const { db } = shop.app.get(DatabaseService);
+    const [job] = body<readonly JobView[]>(await api().get('/api/jobs').expect(200)).filter(
+      ({ status }) => status === 'quoted',
+    );
+    await db.execute(sql`update jobs set needs = null where id = ${job!.id}::uuid`);
+    const first = body<JobStockView>(await api().get(`/api/stock/jobs/${job!.id}`).expect(200));
+    expect(first.needs).toEqual([]);
+    await shop.app.get(SummariesService).idle();
+    const then = body<JobStockView>(await api().get(`/api/stock/jobs/${job!.id}`).expect(200));
+    expect(then.needs.length).toBeGreaterThan(3);
   });
 });
 

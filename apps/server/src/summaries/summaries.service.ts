@@ -1,14 +1,17 @@
 import { Injectable, Logger, OnModuleDestroy } from '@nestjs/common';
-import { and, eq, isNull, lt, lte, or, sql, type SQL } from 'drizzle-orm';
+import { and, eq, inArray, isNull, lt, lte, or, sql, type SQL } from 'drizzle-orm';
 import { CatalogueService } from '../catalogue/catalogue.service.js';
 import { isAway } from '../database/away.js';
 import { DatabaseService } from '../database/database.module.js';
 import { jobs, revisions } from '../database/schema.js';
+import { jobsAtHand } from '../stock/at-hand.js';
 import { claimAgain } from '../stock/claim-again.js';
 import { SummaryPool } from './summary-pool.js';
 
 /** What a server that ended left undone is looked for so often. */
 const lookRoundMs = 30_000;
+/** Summed up by an earlier version, which did not tell what a job takes; of others that is found when it is asked for. */
+const withoutNeeds = and(isNull(jobs.needs), inArray(jobs.status, [...jobsAtHand]));
 /** What was saved just now is being summed up by the server that took it. */
 const leftAfter = sql`interval '30 seconds'`;
 
@@ -24,6 +27,7 @@ export class SummariesService implements OnModuleDestroy {
   /** The newest revision of each job that failed here: it would again. */
   private readonly failed = new Map<string, number>();
   private working: Promise<void> | null = null;
+  private underWay: readonly [jobId: string, revision: number] | null = null;
   private looking: NodeJS.Timeout | null = null;
 
   constructor(
@@ -36,6 +40,13 @@ export class SummariesService implements OnModuleDestroy {
   want(jobId: string, revision: number): void {
     this.waiting.set(jobId, revision);
     this.begin();
+  }
+
+  /** The same for one that may be asked for again and again: not while it is under way, nor where it failed. */
+  wantOnce(jobId: string, revision: number): void {
+    const underWay = this.underWay?.[0] === jobId && this.underWay[1] === revision;
+    if (!underWay && this.failed.get(jobId) !== revision && this.waiting.get(jobId) !== revision)
+      this.want(jobId, revision);
   }
 
   private begin(): void {
@@ -58,7 +69,7 @@ export class SummariesService implements OnModuleDestroy {
     const undone = await this.database.db
       .select({ jobId: jobs.id, number: jobs.headRevision })
       .from(jobs)
-      .where(and(which, or(isNull(jobs.summaryOf), isNull(jobs.needs), lt(jobs.summaryOf, jobs.headRevision))));
+      .where(and(which, or(isNull(jobs.summaryOf), lt(jobs.summaryOf, jobs.headRevision), withoutNeeds)));
     for (const { jobId, number } of undone) if (this.failed.get(jobId) !== number) this.want(jobId, number);
   }
 
@@ -84,8 +95,12 @@ export class SummariesService implements OnModuleDestroy {
 
   private take(): readonly [jobId: string, revision: number] | null {
     const [next] = this.waiting;
-    if (next === undefined) return null;
+    if (next === undefined) {
+      this.underWay = null;
+      return null;
+    }
     this.waiting.delete(next[0]);
+    this.underWay = next;
     return next;
   }
 
