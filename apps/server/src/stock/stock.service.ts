@@ -10,7 +10,7 @@ import type {
   StockLineView,
   LotView,
 } from '@vitrum/contract';
-import { stockForm, stockUnit, type Catalogue, type CatalogueKind, type JobStatus, type ShelfItem } from '@vitrum/core';
+import { stockForm, stockUnit, type Catalogue, type CatalogueKind, type ShelfItem } from '@vitrum/core';
 import { and, asc, desc, eq, gt, inArray, isNull, lt, sql } from 'drizzle-orm';
 import { CatalogueService } from '../catalogue/catalogue.service.js';
 import { badRequest } from '../common/problems.js';

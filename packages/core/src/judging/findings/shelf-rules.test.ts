@@ -79,7 +79,7 @@ describe('what has changed on the shelf since a design took it', () => {
       assemblies: [{ ...dispensary.assemblies[0]!, face: { ...dispensary.assemblies[0]!.face, sheetId: 'opal-5' } }],
     };
     const evaluator = createEvaluator(catalogue, fonts, coarse);
-    const evaluation = evaluator.evaluate(other as typeof dispensary);
+    const evaluation = evaluator.evaluate(other);
     if (!evaluation.ok) throw new Error(evaluation.problems[0]!.message);
     const offered = JSON.stringify(finish(evaluator.fixes()).flatMap(({ fixes }) => fixes.map(({ change }) => change)));
     expect(offered).not.toContain(`"${sheetId}"`);
