@@ -101,6 +101,7 @@ test('a layered drawing becomes a scene, its sheets are moved in the slice, and 
 });
 
 test('a picture becomes sheets by its brightnesses, and a drawing of no layers is told so', async ({ page, shop }) => {
+  test.slow();
   await newScene(page, shop, 'MOON');
   const layers = page.getByRole('region', { name: 'Layers of a drawing' });
   const list = page.getByRole('list', { name: 'Sheets' });
@@ -152,6 +153,7 @@ test('a picture becomes sheets by its brightnesses, and a drawing of no layers i
 });
 
 test('a print is cut out along a line drawn on it, at the size that it is to have', async ({ page, shop }) => {
+  test.slow();
   await newScene(page, shop, 'BANK');
   await page.getByRole('button', { name: 'Another sheet' }).click();
 
