@@ -38,6 +38,7 @@ const strip = shippedCatalogue.strips.find(({ id }) => id === 'white-12v-60')!;
 
 describe('what is bought', () => {
   it('of strip is a lot a reel, of sheets one of so many, of glue a tube', async () => {
+    const before = (await line('strips', strip.id))!;
     const reels = await enter({ what: 'bought', kind: 'strips', itemId: strip.id, pieces: 3 });
     expect(reels.lots.map(({ amount, form }) => [amount, form])).toEqual([
       [strip.reelMm, 'lengths'],
@@ -54,7 +55,11 @@ describe('what is bought', () => {
       openedOn: '2030-01-02',
       name: glue.name,
     });
-    expect(await line('strips', strip.id)).toMatchObject({ lots: 3, amount: 3 * strip.reelMm, claimed: 0 });
+    expect(await line('strips', strip.id)).toMatchObject({
+      lots: before.lots + 3,
+      amount: before.amount + 3 * strip.reelMm,
+      claimed: 0,
+    });
   });
 
   it.each<[object, string]>([
