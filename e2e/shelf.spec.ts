@@ -80,7 +80,7 @@ test('lists go out and come in as files, with what was not understood; what is r
     buffer: Buffer.from(`${head},Shelf mark\n${own},B4\n,Nameless,free\n`),
   });
   const dialog = page.getByRole('dialog');
-  await expect(dialog.getByText('1 new, 0 changed, 0 as they were')).toBeVisible();
+  await expect(dialog.getByText('1 new, 0 changed, 0 as they were, 1 line not understood.')).toBeVisible();
   await expect(dialog.getByRole('region', { name: 'Not understood' })).toContainText('line 3');
   await expect(dialog.getByText(/passed over: Shelf mark/)).toBeVisible();
   await dialog.getByRole('button', { name: 'Take it' }).click();

@@ -13,6 +13,8 @@ import { IntakePool } from './intake/intake-pool.js';
 import { JobsController } from './jobs/jobs.controller.js';
 import { JobsService } from './jobs/jobs.service.js';
 import { StockController } from './stock/stock.controller.js';
+import { LedgerService } from './stock/ledger.service.js';
+import { StockListsService } from './stock/stock-lists.service.js';
 import { StockPool } from './stock/stock-pool.js';
 import { StockService } from './stock/stock.service.js';
 import { SummariesService } from './summaries/summaries.service.js';
@@ -61,6 +63,8 @@ export class AppModule {
         JobsService,
         SeedService,
         ShelfService,
+        LedgerService,
+        StockListsService,
         StockPool,
         StockService,
         SummariesService,

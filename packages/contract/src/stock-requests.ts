@@ -114,6 +114,8 @@ export interface StockLineView {
   readonly unit: string;
   readonly lots: number;
   readonly amount: number;
+  /** The largest of its pieces: lengths are not added up; null where nothing is there. */
+  readonly largest: number | null;
   /** What jobs have a claim to of it. */
   readonly claimed: number;
 }

@@ -11,6 +11,7 @@ import {
   type StockLineView,
 } from '@vitrum/contract';
 import { isUUID } from 'class-validator';
+import { StockListsService } from './stock-lists.service.js';
 import { StockService } from './stock.service.js';
 
 const jobId = new ParseUUIDPipe({
@@ -28,12 +29,15 @@ const uuidOr = (text: string | undefined, what: string): string | undefined => {
 @ApiTags('stock')
 @Controller('stock')
 export class StockController {
-  constructor(private readonly stock: StockService) {}
+  constructor(
+    private readonly stock: StockService,
+    private readonly lists: StockListsService,
+  ) {}
 
   @Get()
   @ApiOperation({ summary: 'Everything of which something is there, or to which a job has a claim' })
   lines(): Promise<readonly StockLineView[]> {
-    return this.stock.lines();
+    return this.lists.lines();
   }
 
   @Get('lots')
@@ -44,7 +48,7 @@ export class StockController {
     @Query('line') line = '',
     @Query('before') before?: string,
   ): Promise<readonly LotView[]> {
-    return this.stock.lots(kind, line, uuidOr(before, 'lot') ?? null);
+    return this.lists.lots(kind, line, uuidOr(before, 'lot') ?? null);
   }
 
   @Get('entries')
@@ -59,7 +63,7 @@ export class StockController {
   ): Promise<readonly StockEntryView[]> {
     const number = /^\d{1,15}$/.test(before ?? '') ? Number(before) : undefined;
     const [lotId, ofJob] = [uuidOr(lot, 'lot'), uuidOr(job, 'job')];
-    return this.stock.entries({
+    return this.lists.entries({
       ...(lotId === undefined ? {} : { lotId }),
       ...(ofJob === undefined ? {} : { jobId: ofJob }),
       ...(number === undefined ? {} : { before: number }),

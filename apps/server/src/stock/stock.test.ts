@@ -69,6 +69,7 @@ describe('what is bought', () => {
     [{ what: 'found', kind: 'strips' }, 'one of bought, counted'],
     [{ what: 'used', lotId: randomUUID(), amount: 3 }, 'There is no such lot'],
     [{ what: 'used', amount: 3 }, 'say of which lot'],
+    [{ what: 'counted', lotId: randomUUID() }, 'There is no such lot'],
     [{ what: 'counted', lotId: 'x', amount: 3 }, 'the id of a lot'],
     [{ op: 'again', what: 'bought' }, 'an id of its own'],
   ])('%j is refused: %s', async (entry, told) => {
@@ -110,6 +111,24 @@ describe('a lot', () => {
     expect(over.status).toBe(409);
     expect(body<ProblemReport>(over).message).toContain('Only 30 ml are there by the ledger');
     expect(await entries(`lot=${lot.id}`)).toHaveLength(1);
+  });
+
+  it('is not counted, and nothing comes back to it, without an amount', async () => {
+    const lot = await buy('glues', glue.id, { amount: 30 });
+    for (const entry of [{ what: 'counted' }, { what: 'returned' }, { what: 'returned', amount: 0 }, { what: 'used' }])
+      expect((await send({ ...entry, lotId: lot.id })).status).toBe(400);
+    expect(await entries(`lot=${lot.id}`)).toHaveLength(1);
+  });
+
+  it('of a sheet that is cut into leaves an offcut of its size', async () => {
+    const lot = await buy('boards', 'ply-6', { pieces: 2 });
+    const { lots: after } = await enter({ what: 'parted', lotId: lot.id, amount: 1, widthMm: 700, heightMm: 410 });
+    const whole = await send({ what: 'parted', lotId: lot.id, amount: 1 });
+    expect(body<ProblemReport>(whole).problems[0]?.message).toContain('an offcut is smaller');
+    expect(after.map(({ amount, widthMm }) => [amount, widthMm])).toEqual([
+      [1, lot.widthMm],
+      [1, 700],
+    ]);
   });
 
   it('of a reel is parted into two that are two, and used up is gone from the list', async () => {
@@ -226,6 +245,11 @@ describe('a job', () => {
     if (need.lineId === strip.id)
       expect((await line('strips', strip.id))!.amount).toBeCloseTo(before!.amount + ofStrip, 6);
     expect(own.at(-1)!.what).toBe('claimed');
+    // Nothing is kept for it now: it is not taken a second time, by however many.
+    const again = await Promise.all(
+      [1, 2].map(() => api().post(`/api/stock/jobs/${job.id}/use`).send({ op: randomUUID() })),
+    );
+    expect(again.map(({ status }) => status)).toEqual([409, 409]);
     const given = await claimOf(job.id, 'claim');
     expect(given.claimed).toBe(true);
     expect((await claimOf(job.id, 'release')).claimed).toBe(false);

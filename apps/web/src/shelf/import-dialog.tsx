@@ -29,6 +29,13 @@ interface ImportDialogProps {
 export const ImportDialog = ({ file, onClose, onDone }: ImportDialogProps) => {
   const { kind, name, text, report } = file;
   const { added, changed, same, unknownColumns, complaints } = report;
+  const byLine = [...new Set(complaints.map(({ line }) => line))].map((line) => ({
+    line,
+    message: complaints
+      .filter((each) => each.line === line)
+      .map(({ message }) => message)
+      .join('; '),
+  }));
   const queries = useQueryClient();
   const [busy, setBusy] = useState(false);
   const [failed, setFailed] = useState<string | null>(null);
@@ -48,18 +55,18 @@ export const ImportDialog = ({ file, onClose, onDone }: ImportDialogProps) => {
     <SheetDialog open onClose={onClose} title={`${name}, for ${wordsOf(kind).title.toLowerCase()}`} wide>
       <p className="mb-2">
         {added.length} new, {changed.length} changed, {same} as they were
-        {complaints.length > 0 ? `, ${complaints.length} not understood` : ''}.
+        {byLine.length > 0 ? `, ${byLine.length} ${byLine.length === 1 ? 'line' : 'lines'} not understood` : ''}.
       </p>
-      {complaints.length > 0 && (
+      {byLine.length > 0 && (
         <section aria-label="Not understood" className="mb-3">
           <h3 className="font-bold text-signal">Not understood, and not taken</h3>
           <ul className="text-[13px]">
-            {complaints.slice(0, mostShown).map(({ line, message }) => (
-              <li key={`${line} ${message}`}>
+            {byLine.slice(0, mostShown).map(({ line, message }) => (
+              <li key={line}>
                 <span className="figure">line {line}</span>: {message}
               </li>
             ))}
-            <Rest of={complaints.length} />
+            <Rest of={byLine.length} />
           </ul>
         </section>
       )}

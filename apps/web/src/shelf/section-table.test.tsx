@@ -9,7 +9,6 @@ const spacers = (catalogue: Catalogue = shippedCatalogue) =>
   sectionsOf(catalogue).find(({ kind }) => kind === 'spacers')!;
 const actions = () =>
   ({
-    onAdd: jest.fn(),
     onChange: jest.fn(),
     onCopy: jest.fn(),
     onOffer: jest.fn(),

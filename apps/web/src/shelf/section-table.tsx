@@ -11,10 +11,10 @@ import {
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Button } from '../ui/button';
+import { fitsWords } from '../ui/fits-words';
 import type { Section } from './sections';
 
 export interface ItemActions {
-  readonly onAdd: () => void;
   readonly onChange: (item: ShelfItem) => void;
   readonly onCopy: (item: ShelfItem) => void;
   readonly onOffer: (item: ShelfItem, offered: boolean) => void;
@@ -33,6 +33,10 @@ const standingOf = ({ measured, retiredOn, newerId, editedOn }: ShelfItem): stri
   if (measured !== undefined) return `• measured ${measured.on}, ± ${(measured.errorShare * 100).toFixed(1)} %`;
   return editedOn === undefined ? '~ typical' : `changed ${editedOn}`;
 };
+
+/** What is looked through for words. */
+const soughtIn = ({ id, supplier = '' }: ShelfItem, cells: readonly string[]): string =>
+  `${cells.join(' ')} ${supplier} ${id}`;
 
 const packWords = ({ packOf, pricedOn, supplier, leadDays }: ShelfItem): string =>
   [
@@ -114,10 +118,7 @@ export const SectionTable = ({ section, words, old, actions }: SectionTableProps
     getSortedRowModel: getSortedRowModel(),
     getFilteredRowModel: getFilteredRowModel(),
     globalFilterFn: ({ original: { item, cells } }, _column, sought: string) =>
-      sought
-        .toLowerCase()
-        .split(/\s+/)
-        .every((word) => `${cells.join(' ')} ${item.supplier ?? ''} ${item.id}`.toLowerCase().includes(word)),
+      fitsWords(soughtIn(item, cells), sought),
   });
   const { rows } = table.getRowModel();
   return (
@@ -177,11 +178,4 @@ export const SectionTable = ({ section, words, old, actions }: SectionTableProps
 
 /** How many items of a list fit what is looked for. */
 export const fitting = ({ items, rows }: Section, words: string, old: boolean): number =>
-  items.filter(
-    (item, at) =>
-      (old || isCurrent(item)) &&
-      words
-        .toLowerCase()
-        .split(/\s+/)
-        .every((word) => `${rows[at]?.join(' ') ?? ''} ${item.supplier ?? ''} ${item.id}`.toLowerCase().includes(word)),
-  ).length;
+  items.filter((item, at) => (old || isCurrent(item)) && fitsWords(soughtIn(item, rows[at] ?? []), words)).length;

@@ -58,7 +58,6 @@ const List = ({ section, words, old, catalogue, onTask, onMeasure, onOffer, onFi
         words={words}
         old={old}
         actions={{
-          onAdd: () => onTask({ does: 'add', kind }),
           onChange: (item) => onTask({ does: 'change', kind, item }),
           onCopy: (item) => onTask({ does: 'copy', kind, item }),
           onOffer: (item, offered) => onOffer(kind, item, offered),

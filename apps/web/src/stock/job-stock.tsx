@@ -1,10 +1,11 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { claimStock, getJobStock } from '../api/stock';
 import { useCatalogue } from '../job/catalogue-context';
 import { Button } from '../ui/button';
-import { amountWords, operationId, pieceWords } from './amount-words';
+import { amountWords, leadWords, pieceWords } from './amount-words';
+import { operationId } from './operation-id';
 
 /** What a job takes from stock: whether it is there, kept for it, and what is to be bought before it starts. */
 export const JobStock = () => {
@@ -19,12 +20,19 @@ export const JobStock = () => {
     // What it takes follows a save after a moment.
     refetchInterval: ({ state }) => (state.data?.needs.length === 0 ? 1500 : false),
   });
+  const sent = useRef<{ readonly what: string; readonly op: string } | null>(null);
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const act = (what: 'claim' | 'release' | 'use'): void => {
     setBusy(true);
     setProblem(null);
-    claimStock(jobId, what, operationId())
+    // Sent again after a lost answer it is the same operation.
+    const op = (sent.current ??= { what, op: operationId() }).what === what ? sent.current.op : operationId();
+    sent.current = { what, op };
+    claimStock(jobId, what, op)
+      .then(() => {
+        sent.current = null;
+      })
       .then(() => queries.invalidateQueries({ queryKey: ['stock'] }))
       .catch((reason: unknown) => setProblem(reason instanceof Error ? reason.message : String(reason)))
       .finally(() => setBusy(false));
@@ -68,7 +76,7 @@ export const JobStock = () => {
                     short of {amountWords(line.amount, line.unit)}: buy {pieceWords(line.kind, line.pieces, line.unit)}
                     {line.packOf > 1 ? ` (${line.packs} × ${line.packOf})` : ''}
                     {line.supplier === '' ? '' : `, ${line.supplier}`}
-                    {line.leadDays > 0 ? `, ${line.leadDays} days` : ''}
+                    {line.leadDays === null ? '' : `, ${leadWords(line.leadDays)}`}
                   </span>
                 </li>
               ))}

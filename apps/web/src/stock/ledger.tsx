@@ -18,6 +18,15 @@ const words: Readonly<Record<string, string>> = {
 
 const atATime = 100;
 
+const twoDigits = (value: number): string => `${value}`.padStart(2, '0');
+
+/** A time as the clock on the wall shows it. */
+const localTime = (at: string): string => {
+  const time = new Date(at);
+  const day = [time.getFullYear(), time.getMonth() + 1, time.getDate()].map(twoDigits).join('-');
+  return `${day} ${twoDigits(time.getHours())}:${twoDigits(time.getMinutes())}`;
+};
+
 /** What became of stock, the latest first; no entry is ever changed. */
 export const Ledger = () => {
   const { data, error, hasNextPage, fetchNextPage, isFetchingNextPage } = useInfiniteQuery({
@@ -46,7 +55,7 @@ export const Ledger = () => {
         <tbody>
           {entries.map((entry) => (
             <tr key={entry.seq} className="border-b border-line">
-              <td className="figure py-1">{entry.at.slice(0, 16).replace('T', ' ')}</td>
+              <td className="figure py-1">{localTime(entry.at)}</td>
               <td>{words[entry.what] ?? entry.what}</td>
               <td className="font-semibold">{entry.name}</td>
               <td className="figure text-right">

@@ -40,6 +40,10 @@ export const LotDialog = ({ lot, onClose, onDone }: LotDialogProps) => {
   const [note, setNote] = useState('');
   const { enter, busy, problem } = useEntry(onDone);
   const inMetres = lot.unit === 'mm';
+  const isSheet = lot.form === 'sheets';
+  const [offcut, setOffcut] = useState<readonly [number, number]>([lot.widthMm ?? 0, lot.heightMm ?? 0]);
+  // Of a sheet that is begun one piece is left.
+  const asOffcut = isSheet && what === 'parted';
   return (
     <SheetDialog open onClose={onClose} title={lot.name}>
       <p className="mb-2 text-[13px] text-soft">
@@ -52,7 +56,14 @@ export const LotDialog = ({ lot, onClose, onDone }: LotDialogProps) => {
         <Ways label="What became of it" value={what} options={ways} onChoose={setWhat} />
       </div>
       <div className="grid gap-3">
-        {what !== 'opened' && (
+        {asOffcut && (
+          <>
+            <p className="text-[13px]">One sheet is cut into; what is left of it is kept as an offcut:</p>
+            <NumberInput label="Wide" value={offcut[0]} unit="mm" onChange={(value) => setOffcut([value, offcut[1]])} />
+            <NumberInput label="High" value={offcut[1]} unit="mm" onChange={(value) => setOffcut([offcut[0], value])} />
+          </>
+        )}
+        {what !== 'opened' && !asOffcut && (
           <NumberInput
             label={labels[what]}
             value={inMetres ? amount / 1000 : amount}
@@ -79,7 +90,16 @@ export const LotDialog = ({ lot, onClose, onDone }: LotDialogProps) => {
             look="strong"
             disabled={busy}
             onClick={() =>
-              enter({ what, lotId: lot.id, ...(what === 'opened' ? {} : { amount }), ...(note === '' ? {} : { note }) })
+              enter({
+                what,
+                lotId: lot.id,
+                ...(asOffcut
+                  ? { amount: 1, widthMm: offcut[0], heightMm: offcut[1] }
+                  : what === 'opened'
+                    ? {}
+                    : { amount }),
+                ...(note === '' ? {} : { note }),
+              })
             }
           >
             Enter it

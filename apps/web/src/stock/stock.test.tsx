@@ -5,7 +5,8 @@ import { render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { shippedCatalogue } from '@vitrum/core';
 import type { ReactNode } from 'react';
-import { amountWords, operationId, pieceWords } from './amount-words';
+import { amountWords, pieceWords } from './amount-words';
+import { operationId } from './operation-id';
 import { BoughtDialog } from './bought-dialog';
 import { LotDialog } from './lot-dialog';
 
@@ -59,7 +60,7 @@ describe('words of stock', () => {
     [1, 'sheet', '1 sheet'],
     [3, 'bar', '3 bars'],
     [0.4321, 'L', '0.43 L'],
-    [1200, 'piece', '1,200'],
+    [1200, 'piece', '1,200 pieces'],
   ])('%s %s is told as “%s”', (amount, unit, told) => expect(amountWords(amount, unit)).toBe(told));
 
   it('ask for reels, tins and metres as over a counter', () => {

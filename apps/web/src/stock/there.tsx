@@ -5,6 +5,7 @@ import { ChevronDown, ChevronRight } from 'lucide-react';
 import { useState } from 'react';
 import { getLots, getStock } from '../api/stock';
 import { Button } from '../ui/button';
+import { fitsWords } from '../ui/fits-words';
 import { Skeleton } from '../ui/skeleton';
 import { amountWords } from './amount-words';
 
@@ -38,6 +39,10 @@ const Lots = ({ line, onLot }: { readonly line: StockLineView; readonly onLot: (
   );
 };
 
+/** What is there of a thing; of lengths the longest piece, for they are not joined. */
+const thereWords = ({ form, amount, largest, unit }: StockLineView): string =>
+  form === 'lengths' && largest !== null ? `longest ${amountWords(largest, unit)}` : amountWords(amount, unit);
+
 interface LineRowProps {
   readonly line: StockLineView;
   readonly onLot: (lot: LotView) => void;
@@ -45,7 +50,8 @@ interface LineRowProps {
 
 const LineRow = ({ line, onLot }: LineRowProps) => {
   const [open, setOpen] = useState(false);
-  const free = line.amount - line.claimed;
+  // Whether lengths and parts find room is told job by job: pieces are not added up.
+  const free = line.form === 'amount' ? line.amount - line.claimed : null;
   const Mark = open ? ChevronDown : ChevronRight;
   return (
     <>
@@ -62,10 +68,14 @@ const LineRow = ({ line, onLot }: LineRowProps) => {
         </td>
         <td className="text-[13px] text-soft">{wordsOf(line.kind).title}</td>
         <td className="figure text-right">{line.lots}</td>
-        <td className="figure text-right">{amountWords(line.amount, line.unit)}</td>
+        <td className="figure text-right">{thereWords(line)}</td>
         <td className="figure text-right">{line.claimed === 0 ? '–' : amountWords(line.claimed, line.unit)}</td>
-        <td className={`figure text-right ${free < -1e-6 ? 'font-bold text-signal' : ''}`}>
-          {free < -1e-6 ? `${amountWords(-free, line.unit)} short` : amountWords(free, line.unit)}
+        <td className={`figure text-right ${free !== null && free < 0 ? 'font-bold text-signal' : ''}`}>
+          {free === null
+            ? 'by piece'
+            : free < 0
+              ? `${amountWords(-free, line.unit)} short`
+              : amountWords(free, line.unit)}
         </td>
       </tr>
       {open && (
@@ -84,12 +94,7 @@ export const There = ({ words, onLot }: { readonly words: string; readonly onLot
   const { data, error } = useQuery({ queryKey: ['stock', 'lines'], queryFn: getStock, staleTime: 0 });
   if (error !== null) return <p role="alert">{error.message}</p>;
   if (data === undefined) return <Skeleton says="Counting …" shapes={Array.from({ length: 8 }, () => 'mb-2 h-6')} />;
-  const shown = data.filter(({ name, kind }) =>
-    words
-      .toLowerCase()
-      .split(/\s+/)
-      .every((word) => `${name} ${wordsOf(kind).title}`.toLowerCase().includes(word)),
-  );
+  const shown = data.filter(({ name, kind }) => fitsWords(`${name} ${wordsOf(kind).title}`, words));
   if (data.length === 0)
     return (
       <p className="border border-line bg-sheet p-6">
@@ -103,7 +108,7 @@ export const There = ({ words, onLot }: { readonly words: string; readonly onLot
         <tr className="border-b border-ink text-left text-xs text-soft">
           <th className="py-1">what</th>
           <th>list</th>
-          <th className="text-right">pieces</th>
+          <th className="text-right">lots</th>
           <th className="text-right">there</th>
           <th className="text-right">kept for jobs</th>
           <th className="text-right">free</th>

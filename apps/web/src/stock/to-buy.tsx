@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { getShopping } from '../api/stock';
 import { Button } from '../ui/button';
 import { Skeleton } from '../ui/skeleton';
-import { amountWords, pieceWords } from './amount-words';
+import { amountWords, leadWords, pieceWords } from './amount-words';
 
 export interface ShoppingTableProps {
   readonly lines: readonly ShoppingLine[];
@@ -26,9 +26,9 @@ export const ShoppingTable = ({ lines, currency, nameOf, onBought }: ShoppingTab
             <thead>
               <tr className="border-b border-ink text-left text-xs text-soft">
                 <th className="py-1">what</th>
-                <th className="text-right">short of</th>
-                <th className="text-right">buy</th>
-                <th className="text-right">price</th>
+                <th className="pl-4 text-right">short of</th>
+                <th className="pl-4 text-right">buy</th>
+                <th className="pl-4 text-right">price</th>
                 <th className="pl-4 whitespace-nowrap">comes in</th>
                 {nameOf !== undefined && <th className="pl-4">for</th>}
                 {onBought !== undefined && (
@@ -43,21 +43,24 @@ export const ShoppingTable = ({ lines, currency, nameOf, onBought }: ShoppingTab
                 .filter((line) => line.supplier === supplier)
                 .map((line) => (
                   <tr key={`${line.kind} ${line.lineId}`} className="border-b border-line">
-                    <td className="py-1 font-semibold">{line.name}</td>
-                    <td className="figure text-right whitespace-nowrap">{amountWords(line.amount, line.unit)}</td>
-                    <td className="figure text-right whitespace-nowrap">
+                    <td className="py-1 font-semibold">
+                      {line.name}
+                      <span className="block text-xs font-normal text-soft">
+                        {line.pricedOn === null ? '~ typical price' : `price of ${line.pricedOn}`}
+                      </span>
+                    </td>
+                    <td className="figure pl-4 text-right whitespace-nowrap">{amountWords(line.amount, line.unit)}</td>
+                    <td className="figure pl-4 text-right whitespace-nowrap">
                       {pieceWords(line.kind, line.pieces, line.unit)}
                       {line.packOf > 1
                         ? `, ${line.packs} ${line.packs === 1 ? 'pack' : 'packs'} of ${line.packOf}`
                         : ''}
                     </td>
-                    <td className="figure text-right whitespace-nowrap">
+                    <td className="figure pl-4 text-right whitespace-nowrap">
                       {currency}
                       {line.price.toFixed(2)}
                     </td>
-                    <td className="figure pl-4 whitespace-nowrap">
-                      {line.leadDays === 0 ? 'same day' : `${line.leadDays} ${line.leadDays === 1 ? 'day' : 'days'}`}
-                    </td>
+                    <td className="figure pl-4 whitespace-nowrap">{leadWords(line.leadDays)}</td>
                     {nameOf !== undefined && <td className="pl-4">{line.jobIds.map(nameOf).join(', ')}</td>}
                     {onBought !== undefined && (
                       <td className="text-right">

@@ -2,7 +2,7 @@ import type { StockDone } from '@vitrum/contract';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { enterStock, type StockEntry } from '../api/stock';
-import { operationId } from './amount-words';
+import { operationId } from './operation-id';
 
 /** Enters something in the ledger once: sent again after a lost answer it keeps its id. */
 export const useEntry = (

@@ -17,7 +17,6 @@ import { openDesign } from '../../testing/open-design';
 import { useView } from '../../view/view-store';
 import { workers } from '../../workers/clients';
 import { chooseSheet, useChosenSheet } from './chosen-sheet';
-import { SceneLightStep } from './light-step';
 import { LookStep } from './look-step';
 import { SceneSheets } from './scene-sheets';
 import { SliceSheets } from './slice-sheets';
@@ -374,57 +373,5 @@ describe('handles of sheets beside the slice', () => {
     // Once it is let go, moving about changes nothing.
     pointer('pointermove', handle('Otter'), 0);
     expect(heightOf('otter')).toBe(33);
-  });
-});
-
-describe('strip of a scene', () => {
-  const shown = () =>
-    render(
-      <InShop>
-        <SceneLightStep />
-      </InShop>,
-    );
-
-  it('lies behind a sheet in place of the rim, and back in the box', async () => {
-    const user = userEvent.setup();
-    shown();
-    expect(screen.getByLabelText('Runs')).toBeTruthy();
-    await user.click(screen.getByLabelText('Strip lies'));
-    await user.click(screen.getByRole('option', { name: 'behind the edges of Bank' }));
-    expect(now().scene.stripBehind).toEqual({ sheetId: 'window', setbackMm: 8, looks: 'back' });
-    expect(screen.queryByLabelText('Runs')).toBeNull();
-    const setback = screen.getByLabelText('In from the edge');
-    await user.clear(setback);
-    await user.type(setback, '12{Enter}');
-    await user.click(screen.getByLabelText('Strip lies'));
-    await user.click(screen.getByRole('option', { name: 'behind the edges of Near reeds' }));
-    // What was set stays with the other sheet.
-    expect(now().scene.stripBehind).toEqual({ sheetId: 'near-reeds', setbackMm: 12, looks: 'back' });
-    await user.click(screen.getByLabelText('Strip lies'));
-    await user.click(screen.getByRole('option', { name: /^in the box/ }));
-    expect(now().scene.stripBehind).toBeNull();
-    expect(screen.getByLabelText('Runs')).toBeTruthy();
-  });
-
-  it('goes back into the box when its sheet is taken away, in one step of undo', async () => {
-    const user = userEvent.setup();
-    const stripBehind = { sheetId: 'window', setbackMm: 8, looks: 'back' as const };
-    act(() => void setDesign({ ...demo, assemblies: [{ ...now(), scene: { ...now().scene, stripBehind } }] }));
-    render(
-      <InShop>
-        <SceneSheets>
-          <p>letters</p>
-        </SceneSheets>
-      </InShop>,
-    );
-    await user.click(button(/^Otter/));
-    await user.click(button('Take away'));
-    expect(now().scene.stripBehind).toEqual(stripBehind);
-    await user.click(button(/^Bank/));
-    await user.click(button('Take away'));
-    expect(now().scene.stripBehind).toBeNull();
-    act(undo);
-    expect(now().scene.stripBehind).toEqual(stripBehind);
-    expect(sheets()).toHaveLength(4);
   });
 });

@@ -9,6 +9,7 @@ import { mendedBy } from '../../testing/mended.js';
 import { fitLadders } from './inlay.js';
 import type { CombsDesign, SheetDesign } from './schema.js';
 import { withSheets } from './section.js';
+import { layersToFinish } from './to-finish.js';
 import { toothOf } from './teeth.js';
 
 let fonts: FontBook;
@@ -91,6 +92,20 @@ describe('combs on the floor', () => {
     // The window is 3 mm before the grass: half a millimetre is left to it.
     const near = scene({ 'scene.sheets': [...banks, { ...window, heightMm: 39 }] });
     expect(near.scene.combs!.each[0]!.toZMm).toBeCloseTo(39 - 0.5, 6);
+  });
+
+  it('keep spacers of other sheets off where they run, and are glued', () => {
+    // A low sill on spacers, where the combs run.
+    const sill = bank('Sill', 50, 40, { held: 'spacers' });
+    const own = scene({ 'scene.sheets': [...banks, sill, window] });
+    const posts = own.scene.sheets.flatMap(({ carried }) => carried.flatMap((each) => each.posts));
+    expect(posts.length).toBeGreaterThan(2);
+    const floor = -own.geometry.inside.heightMm / 2;
+    for (const { at, footMm } of posts)
+      for (const { xMm } of own.scene.combs!.each)
+        expect(at[1] - footMm / 2 >= floor + 16 || Math.abs(at[0] - xMm) >= (3 + footMm) / 2).toBe(true);
+    const bond = layersToFinish(own).bonds.find(({ id }) => id === 'combs')!;
+    expect(bond.mm).toBeCloseTo(2 * 41, 6);
   });
 
   it('are cut twice, with slots told, tried on a test strip first, and glued before sheets go in', () => {

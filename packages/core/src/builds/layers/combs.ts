@@ -87,6 +87,17 @@ export const slotFit = (comb: SheetStock, sheet: SheetStock): Fit => {
   };
 };
 
+/** Whether a spacer would stand where a comb may run. */
+export const atComb = (
+  [x, y]: Point,
+  footMm: number,
+  places: readonly number[],
+  { highMm, stock }: Pick<Combs, 'highMm' | 'stock'>,
+  { inside }: CaseGeometry,
+): boolean =>
+  y - footMm / 2 < highMm + clearMm - inside.heightMm / 2 &&
+  places.some((middle) => Math.abs(x - middle) < (stock.thicknessMm + footMm) / 2 + clearMm);
+
 /** From the floor up to the end of the slot in a sheet (mm). */
 const slotTopMm = (highMm: number): number => highMm / 2 + restMm / 2;
 

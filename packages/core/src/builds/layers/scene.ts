@@ -13,7 +13,7 @@ import { failure, success, type Problem, type Result } from '../../base/result.j
 import { readPicture, type Picture } from '../common/picture.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
 import type { LightRuns } from '../../light/runs/index.js';
-import { combPlaces, combsFor, slotFit, showsAt, slotsOf, type Combs } from './combs.js';
+import { atComb, combPlaces, combsFor, slotFit, showsAt, slotsOf, type Combs } from './combs.js';
 import type { SheetStock } from '../common/sheet-stock.js';
 import type { LayersMaterials } from './materials.js';
 import { inlayOf, type Inlay } from '../common/inlays.js';
@@ -136,6 +136,7 @@ export const standScene = (
   const keepOff = keepOffStrip(runs, materials, geometry);
   const slotting = slottingOf(design, materials);
   const places = design.combs ? combPlaces(design.combs, geometry) : [];
+  const inCombs = design.sheets.some(({ held }) => held === 'combs');
   const bounds = {
     widthMm: geometry.inside.widthMm,
     heightMm: geometry.inside.heightMm,
@@ -168,7 +169,9 @@ export const standScene = (
     const carried = carry(held, sheet.heightMm, {
       sheets: standing,
       stock: materials.spacers,
-      keepOff,
+      keepOff: (place, footMm, fromZMm, toZMm) =>
+        keepOff(place, footMm, fromZMm, toZMm) ||
+        (inCombs && slotting !== null && atComb(place, footMm, places, slotting, geometry)),
       slotted: (part) =>
         sheet.held === 'combs' && slotting !== null ? slotsOf(part, places, slotting, geometry) : null,
       seen: (place, footMm, fromZMm) =>

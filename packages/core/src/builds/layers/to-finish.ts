@@ -11,7 +11,7 @@ const footBeadMm = 30;
 /** What of a scene is painted and glued: that of its case, both sides of its sheets, and the spacers. */
 export const layersToFinish = (results: Omit<LayersResults, 'packing' | 'hang' | 'finishing'>): ToFinish => {
   const found = boxToFinish(results);
-  const { sheets } = results.scene;
+  const { sheets, combs } = results.scene;
   const { trim } = results.materials;
   const painted = sheets.filter(({ stock, print }) => !glows(stock) && print === null);
   const m2 = painted.reduce((sum, { outline }) => sum + Math.abs(outlineArea(outline)), 0) / 1e6;
@@ -53,6 +53,17 @@ export const layersToFinish = (results: Omit<LayersResults, 'packing' | 'hang' |
               what: 'trim on the returns',
               between: [trim.board.stuff, results.materials.returnBoard.stuff] as const,
               mm: 2 * (results.geometry.outside.widthMm + results.geometry.outside.heightMm),
+              fine: false,
+            },
+          ]),
+      ...(combs === null
+        ? []
+        : [
+            {
+              id: 'combs',
+              what: 'combs on the floor',
+              between: [combs.stock.stuff, results.materials.returnBoard.stuff] as const,
+              mm: combs.each.reduce((sum, { fromZMm, toZMm }) => sum + toZMm - fromZMm, 0),
               fine: false,
             },
           ]),

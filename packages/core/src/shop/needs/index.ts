@@ -116,7 +116,7 @@ export const needsOf = (
           {
             kind: 'films',
             itemId: materialId,
-            lineId: materialId,
+            lineId: lineOf(catalogue.films.find(({ id }) => id === materialId)!),
             name: materialName,
             form: 'amount',
             unit: 'm²',

@@ -17,7 +17,8 @@ export interface ShoppingLine {
   readonly packOf: number;
   readonly price: number;
   readonly supplier: string;
-  readonly leadDays: number;
+  /** From ordering until it is there; null where the shelf does not say. */
+  readonly leadDays: number | null;
   readonly pricedOn: string | null;
   readonly jobIds: readonly string[];
 }
@@ -97,7 +98,7 @@ export const shoppingList = (
         packOf,
         price: packs * packOf * (item?.price ?? 0),
         supplier: item?.supplier ?? '',
-        leadDays: item?.leadDays ?? 0,
+        leadDays: item?.leadDays ?? null,
         pricedOn: item?.pricedOn ?? null,
         jobIds: [...new Set(found.map(({ jobId }) => jobId))],
       };
