@@ -12,6 +12,9 @@ import { HealthController } from './health/health.controller.js';
 import { IntakePool } from './intake/intake-pool.js';
 import { JobsController } from './jobs/jobs.controller.js';
 import { JobsService } from './jobs/jobs.service.js';
+import { PapersService } from './papers/papers.service.js';
+import { PlanController } from './plan/plan.controller.js';
+import { PlanService } from './plan/plan.service.js';
 import { StockController } from './stock/stock.controller.js';
 import { LedgerService } from './stock/ledger.service.js';
 import { StockListsService } from './stock/stock-lists.service.js';
@@ -54,6 +57,7 @@ export class AppModule {
         CatalogueController,
         ShelfController,
         StockController,
+        PlanController,
         SweepsController,
         HealthController,
       ],
@@ -64,6 +68,8 @@ export class AppModule {
         SeedService,
         ShelfService,
         LedgerService,
+        PapersService,
+        PlanService,
         StockListsService,
         StockPool,
         StockService,

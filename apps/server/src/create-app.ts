@@ -40,6 +40,8 @@ const security = helmet({
 const mostBodyBytes = 64_000;
 /** A list of the shelf is text of up to half a million characters. */
 const mostFileBytes = 2_200_000;
+/** A plan of two hundred jobs, each step with its time. */
+const mostPlanBytes = 1_200_000;
 
 const describeApi = (app: NestExpressApplication): void => {
   const description = new DocumentBuilder()
@@ -68,6 +70,7 @@ export const createApp = async (config: Config, quiet = false): Promise<NestExpr
   app.use('/api', neverKept);
   app.use(['/api/jobs', '/api/sweeps'], keepBytesOfDesigns(app.get(IntakePool)));
   app.use('/api/catalogue/:kind/import', json({ limit: mostFileBytes }));
+  app.use('/api/plan', json({ limit: mostPlanBytes }));
   app.useBodyParser('json', { limit: mostBodyBytes });
   app.use(notTooDeep);
   app.setGlobalPrefix('api');

@@ -42,3 +42,11 @@ export {
   type StockLineView,
   type StockWhat,
 } from './stock-requests.js';
+export {
+  FloorDto,
+  PlanPaperDto,
+  type PlanPaper,
+  type PlannedJobView,
+  type PlanView,
+  type Versioned,
+} from './plan-requests.js';

@@ -324,6 +324,37 @@ export { setByHand, solveSign, type SolvedSign } from './sign/solving/index.js';
 export { createJudge, type Judge } from './sign/evaluate/index.js';
 export { needsOf, type Need } from './shop/needs/index.js';
 export {
+  dayAfter,
+  dayMinutes,
+  daysBetween,
+  lateJobs,
+  minuteOf,
+  planOf,
+  planStepsOf,
+  startsOf,
+  stepsLeft,
+  timeOf,
+  usualFloor,
+  waysOut,
+  weekday,
+  type Bar,
+  type BrokenPin,
+  type Floor,
+  type LateJob,
+  type NotLaid,
+  type Person,
+  type Plan,
+  type PlanJob,
+  type PlanStep,
+  type PlanTask,
+  type StepTime,
+  type Stretch,
+  type WaitsFor,
+  type WayOut,
+  type WayOutKind,
+} from './shop/plan/index.js';
+export { workPlaces, type StepWork, type WorkPlace } from './making/steps/index.js';
+export {
   allot,
   demoStock,
   shoppingList,

@@ -1,4 +1,4 @@
-import { Body, Controller, Get, Headers, HttpCode, HttpException, Param, Post, Put, Res } from '@nestjs/common';
+import { Body, Controller, Get, Headers, HttpCode, Param, Post, Put, Res } from '@nestjs/common';
 import { ApiBody, ApiConflictResponse, ApiHeader, ApiOperation, ApiTags } from '@nestjs/swagger';
 import {
   ImportShelfDto,
@@ -10,9 +10,9 @@ import {
 } from '@vitrum/contract';
 import type { ShelfItem } from '@vitrum/core';
 import type { Response } from 'express';
+import { versionIn } from '../common/version-tag.js';
 import { ShelfService, shelfKindOf } from './shelf.service.js';
 
-const preconditionRequired = 428;
 const figures = { type: 'object', additionalProperties: { type: 'string' } } as const;
 
 @ApiTags('catalogue')
@@ -52,10 +52,7 @@ export class ShelfController {
     @Body() { figures }: WrittenItemDto,
     @Headers('if-match') basedOn: string | undefined,
   ): Promise<ItemChanged> {
-    const version = /^(?:W\/)?"?(\d{1,9})"?$/.exec(basedOn?.trim() ?? '')?.[1];
-    if (version === undefined)
-      throw new HttpException('Say in If-Match which version of the item was changed.', preconditionRequired);
-    return this.shelf.change(shelfKindOf(kind), id, figures, Number(version));
+    return this.shelf.change(shelfKindOf(kind), id, figures, versionIn(basedOn, 'the item'));
   }
 
   @Post(':kind/items/:id/retire')

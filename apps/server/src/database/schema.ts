@@ -1,5 +1,5 @@
 import type { DesignFacts, StockWhat, SweepPointView, SweepStatus } from '@vitrum/contract';
-import type { Design, JobStatus, Need, SweepAxes } from '@vitrum/core';
+import type { Design, JobStatus, Need, PlanStep, SweepAxes } from '@vitrum/core';
 import { sql } from 'drizzle-orm';
 import {
   bigserial,
@@ -22,6 +22,12 @@ import {
 
 const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
 
+/** What is to do for a job, and what of it is done. */
+export interface JobWork {
+  readonly steps: readonly PlanStep[];
+  readonly done: readonly string[];
+}
+
 export const jobs = pgTable(
   'jobs',
   {
@@ -37,6 +43,8 @@ export const jobs = pgTable(
     picture: bytes('picture'),
     /** What the summed-up revision takes from the shelf. */
     needs: json('needs').$type<readonly Need[]>(),
+    /** Its steps as they are planned, and those that are done. */
+    work: json('work').$type<JobWork>(),
     createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
     updatedAt: timestamp('updated_at', { withTimezone: true }).notNull().defaultNow(),
   },
@@ -108,6 +116,14 @@ export const stockEntries = pgTable(
     index('stock_entries_job').on(table.jobId, table.seq),
   ],
 );
+
+/** What the shop keeps one of: its hours, its plan. `version` counts changes, so that two who change it at once are told. */
+export const shopPapers = pgTable('shop_papers', {
+  name: text('name').primaryKey(),
+  version: integer('version').notNull().default(1),
+  data: json('data').notNull(),
+  changedAt: timestamp('changed_at', { withTimezone: true }).notNull().defaultNow(),
+});
 
 /** What jobs have a claim to, the earliest first served. */
 export const stockClaims = pgTable('stock_claims', {

@@ -41,7 +41,7 @@ export interface JobPage {
   readonly next: JobCursor | null;
 }
 
-const { picture, needs: _needs, ...besidesPicture } = getTableColumns(jobs);
+const { picture, needs: _needs, work: _work, ...besidesPicture } = getTableColumns(jobs);
 const listedColumns = {
   ...besidesPicture,
   hasPicture: sql<boolean>`${picture} is not null`,

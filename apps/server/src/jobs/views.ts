@@ -9,7 +9,7 @@ export type RevisionRow = Omit<typeof revisions.$inferSelect, 'design' | 'items'
 const pictureOf = (id: string, revision: number): string => `/api/jobs/${id}/picture?of=${revision}`;
 
 /** A job without its picture, which weighs ten times as much. */
-export type ListedJob = Omit<JobRow, 'picture' | 'needs'> & { readonly hasPicture: boolean };
+export type ListedJob = Omit<JobRow, 'picture' | 'needs' | 'work'> & { readonly hasPicture: boolean };
 
 export const listingOf = ({ summary, summaryOf, hasPicture, ...job }: ListedJob): JobListing => ({
   id: job.id,

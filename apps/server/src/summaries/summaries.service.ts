@@ -10,8 +10,8 @@ import { SummaryPool } from './summary-pool.js';
 
 /** What a server that ended left undone is looked for so often. */
 const lookRoundMs = 30_000;
-/** Summed up by an earlier version, which did not tell what a job takes; of others that is found when it is asked for. */
-const withoutNeeds = and(isNull(jobs.needs), inArray(jobs.status, [...jobsAtHand]));
+/** Summed up by an earlier version, which did not tell what a job takes or what is to do for it; of others that is found when it is asked for. */
+const toldLess = and(or(isNull(jobs.needs), isNull(jobs.work)), inArray(jobs.status, [...jobsAtHand]));
 /** What was saved just now is being summed up by the server that took it. */
 const leftAfter = sql`interval '30 seconds'`;
 
@@ -69,7 +69,7 @@ export class SummariesService implements OnModuleDestroy {
     const undone = await this.database.db
       .select({ jobId: jobs.id, number: jobs.headRevision })
       .from(jobs)
-      .where(and(which, or(isNull(jobs.summaryOf), lt(jobs.summaryOf, jobs.headRevision), withoutNeeds)));
+      .where(and(which, or(isNull(jobs.summaryOf), lt(jobs.summaryOf, jobs.headRevision), toldLess)));
     for (const { jobId, number } of undone) if (this.failed.get(jobId) !== number) this.want(jobId, number);
   }
 
@@ -114,11 +114,17 @@ export class SummariesService implements OnModuleDestroy {
     );
     if (row === undefined) return;
     const task = { design: row.design, catalogue: await this.catalogue.read() };
-    const { facts, picture, needs } = await this.pool.summarise(task, this.stopped.signal);
+    const { facts, picture, needs, work } = await this.pool.summarise(task, this.stopped.signal);
     await this.database.transaction(async (transaction) => {
       const taken = await transaction
         .update(jobs)
-        .set({ summary: facts, summaryOf: number, needs, picture: picture === null ? null : Buffer.from(picture) })
+        .set({
+          summary: facts,
+          summaryOf: number,
+          needs,
+          work,
+          picture: picture === null ? null : Buffer.from(picture),
+        })
         // One that took its time does not come over a newer.
         .where(and(eq(jobs.id, jobId), or(isNull(jobs.summaryOf), lte(jobs.summaryOf, number))))
         .returning({ id: jobs.id });

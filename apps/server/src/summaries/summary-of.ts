@@ -1,5 +1,6 @@
 import type { DesignFacts } from '@vitrum/contract';
-import { litPng, needsOf, type Catalogue, type Evaluation, type Need, type Severity } from '@vitrum/core';
+import type { JobWork } from '../database/schema.js';
+import { litPng, needsOf, planStepsOf, type Catalogue, type Evaluation, type Need, type Severity } from '@vitrum/core';
 
 const thumbnailPx = 320;
 
@@ -9,6 +10,8 @@ export interface SummedUp {
   readonly picture: Uint8Array | null;
   /** What it takes from the shelf. */
   readonly needs: readonly Need[];
+  /** What is to do for it. */
+  readonly work: JobWork;
 }
 
 /** What lists show of a design that cannot be built as it stands: that it stops, and no picture. */
@@ -16,6 +19,7 @@ export const unbuildable: SummedUp = {
   facts: { size: '', figures: [], counts: { stop: 1, fix: 0, note: 0 } },
   picture: null,
   needs: [],
+  work: { steps: [], done: [] },
 };
 
 const sizeWords = ({ bounds, depthMm }: Evaluation): string =>
@@ -33,5 +37,6 @@ export const summaryOf = (evaluation: Evaluation, catalogue: Catalogue): SummedU
     },
     picture: litPng(evaluation, 'evening', thumbnailPx),
     needs: needsOf(evaluation, catalogue),
+    work: { steps: planStepsOf(evaluation), done: evaluation.design.proof?.built ?? [] },
   };
 };

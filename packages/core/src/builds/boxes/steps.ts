@@ -128,6 +128,7 @@ const coatCautions = {
 const coatMinutes = { sanding: 35, film: 20, paint: 15, print: 15 } as const;
 const coatWaits = { sanding: 0, film: 0, paint: 30, print: 0 } as const;
 
+/** Sheets are coated and lettered while the case dries; one that is shut in is lettered in it. */
 const coatSteps = ({ face, faceCoats, second }: StepFacts['materials']): readonly Told[] =>
   [
     ...faceCoats.map((each) => ({ ...each, sheet: face.name, of: 'face' })),
@@ -140,6 +141,7 @@ const coatSteps = ({ face, faceCoats, second }: StepFacts['materials']): readonl
     minutes: coatMinutes[coating.kind] * coats,
     waitMinutes: coatWaits[coating.kind] * coats,
     caution: coatCautions[coating.kind],
+    work: { place: coating.kind === 'paint' ? 'paint' : 'bench', after: [index === 0 ? 'face' : `coat-${index}`] },
   }));
 
 /** What the tool that cuts the letters asks for. */
@@ -236,47 +238,51 @@ const finish = ({
   hang,
   brief,
   finishing,
-}: StepFacts): readonly Told[] => [
-  ...(finishing.insideFirst ? [liningStep(materials, finishing)] : []),
-  {
-    id: 'glue-up',
-    phase: 'finish',
-    title: 'Join the returns square',
-    detail: `${cornerJoints[design.cornerJoint].howTo} Measure both diagonals: each ${mm(Math.hypot(geometry.outside.widthMm, geometry.outside.heightMm))}.${shutInWords(design, materials)}${topWords[faceOutOf(design)]}${glueWords(finishing, 'corners')}`,
-    minutes: 30,
-    waitMinutes: clampMinutes(finishing, 'corners', 60),
-    caution: null,
-  },
-  ...plugStep(geometry.members),
-  ...hangSteps(hang, brief.place).glued,
-  ...surfaceSteps(finishing, 'outside'),
-  ...(finishing.insideFirst ? [] : [liningStep(materials, finishing)]),
-  ...(geometry.block === null
-    ? []
-    : [
-        {
-          id: 'block',
-          phase: 'finish',
-          title: 'Make the block over the supply',
-          detail: `${mm(geometry.block.x1 - geometry.block.x0)} × ${mm(geometry.block.y1 - geometry.block.y0)} × ${mm(geometry.block.heightMm)}; line it like the case, and screw it on from behind, so that what is under it can be reached.`,
-          minutes: 30,
-          waitMinutes: 30,
-          caution: null,
-        } as const,
-      ]),
-  ...ledgeSteps({ runs, materials }),
-  ...coatSteps(materials),
-  {
-    id: 'lettering',
-    phase: 'finish',
-    title:
-      mode === 'lit-letters' ? 'Lay the mask film on the face' : `Lay ${lettering.letterCount} letters on the face`,
-    detail: `${mirrored ? 'On the inner side: the film is cut mirrored. ' : ''}Clean the face without alcohol, lay wet with transfer film, squeegee from the middle.`,
-    minutes: 20 + 2 * lettering.letterCount,
-    waitMinutes: 0,
-    caution: toolCautions[materials.tool.kind],
-  },
-];
+}: StepFacts): readonly Told[] => {
+  const coats = coatSteps(materials);
+  return [
+    ...(finishing.insideFirst ? [liningStep(materials, finishing)] : []),
+    {
+      id: 'glue-up',
+      phase: 'finish',
+      title: 'Join the returns square',
+      detail: `${cornerJoints[design.cornerJoint].howTo} Measure both diagonals: each ${mm(Math.hypot(geometry.outside.widthMm, geometry.outside.heightMm))}.${shutInWords(design, materials)}${topWords[faceOutOf(design)]}${glueWords(finishing, 'corners')}`,
+      minutes: 30,
+      waitMinutes: clampMinutes(finishing, 'corners', 60),
+      caution: null,
+    },
+    ...plugStep(geometry.members),
+    ...hangSteps(hang, brief.place).glued,
+    ...surfaceSteps(finishing, 'outside'),
+    ...(finishing.insideFirst ? [] : [liningStep(materials, finishing)]),
+    ...(geometry.block === null
+      ? []
+      : [
+          {
+            id: 'block',
+            phase: 'finish',
+            title: 'Make the block over the supply',
+            detail: `${mm(geometry.block.x1 - geometry.block.x0)} × ${mm(geometry.block.y1 - geometry.block.y0)} × ${mm(geometry.block.heightMm)}; line it like the case, and screw it on from behind, so that what is under it can be reached.`,
+            minutes: 30,
+            waitMinutes: 30,
+            caution: null,
+          } as const,
+        ]),
+    ...ledgeSteps({ runs, materials }),
+    ...coats,
+    {
+      id: 'lettering',
+      ...(shutIn(design, materials.second).face ? {} : { work: { after: [coats.at(-1)?.id ?? 'face'] } }),
+      phase: 'finish',
+      title:
+        mode === 'lit-letters' ? 'Lay the mask film on the face' : `Lay ${lettering.letterCount} letters on the face`,
+      detail: `${mirrored ? 'On the inner side: the film is cut mirrored. ' : ''}Clean the face without alcohol, lay wet with transfer film, squeegee from the middle.`,
+      minutes: 20 + 2 * lettering.letterCount,
+      waitMinutes: 0,
+      caution: toolCautions[materials.tool.kind],
+    },
+  ];
+};
 
 const wire = ({ runs, circuit, materials, brief }: StepFacts): readonly Told[] => [
   {

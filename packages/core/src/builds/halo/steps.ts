@@ -1,6 +1,6 @@
 import { clampMinutes, glueWords, surfaceSteps, type Finishing } from '../../making/finishing/index.js';
 import { backerSteps } from '../letters/backer/steps.js';
-import { fixingWords, hangingCaution, hangSteps, type Hang } from '../../making/hanging/index.js';
+import { fixingWords, hangingCaution, hangSteps, peopleToHang, type Hang } from '../../making/hanging/index.js';
 import { cornerWords } from '../../light/laying/index.js';
 import type { Circuit } from '../../power/circuit/index.js';
 import type { Jumper } from '../../light/runs/index.js';
@@ -141,15 +141,17 @@ const wire = ({ runs, circuit, jumpers, materials, assembly }: HaloStepFacts): r
   ];
 };
 
-const drillWall = (hang: Hang | null, holes: number, wideMm: number, place: string): ToldStep =>
-  step(
+const drillWall = (hang: Hang | null, holes: number, wideMm: number, place: string): ToldStep => ({
+  ...step(
     'hang',
     'drill-wall',
     `Drill the wall: ${counted(holes, 'post')} by the template`,
     `${hang === null ? '' : `${fixingWords(hang)}. `}Hang the template by its level lines, not by the ceiling; set every post to the same depth.`,
     10 + 5 * holes,
     hangingCaution(hang?.kg ?? 0, wideMm, place),
-  );
+  ),
+  work: { people: peopleToHang(hang?.kg ?? 0, wideMm) },
+});
 
 /** The build list of halo letters. Times are typical and meant to be replaced by the shop’s own. */
 export const haloSteps = (facts: HaloStepFacts): readonly ToldStep[] => {

@@ -19,6 +19,7 @@ const told = (
   detail: string,
   minutes: number,
   caution: string | null,
+  people = 1,
 ): ToldStep => ({
   phase,
   id,
@@ -29,6 +30,7 @@ const told = (
   caution,
   ofSign: false,
   shows: { view: id === 'cleat' ? 'cleat' : 'hang' },
+  ...(people === 1 ? {} : { work: { people } }),
 });
 
 const saw = 'Table saw tilted: guard and riving knife on, push stick; the piece between blade and fence can be thrown.';
@@ -76,11 +78,14 @@ const glued = ({ blocks, fixings, way }: Hang): readonly ToldStep[] =>
       ]
     : [];
 
+/** How many people it takes to put up what weighs and measures so much. */
+export const peopleToHang = (kg: number, wideMm: number): number => (kg > twoPeopleKg || wideMm > twoPeopleMm ? 2 : 1);
+
 /** What can hurt while it is put up. */
 export const hangingCaution = (kg: number, wideMm: number, place: string): string =>
   [
     'Find cables and pipes before drilling; eye protection.',
-    kg > twoPeopleKg || wideMm > twoPeopleMm ? 'Two people and a stable platform.' : 'A stable platform.',
+    peopleToHang(kg, wideMm) > 1 ? 'Two people and a stable platform.' : 'A stable platform.',
     ...(kg > heavyKg || place === 'ceiling'
       ? ['Heavy or overhead: a structural professional looks at the fixings before anybody stands under it.']
       : ['Over heads or in public: local codes ask for a professional.']),
@@ -104,6 +109,7 @@ const wideOf = ({ bodies }: Hang): number =>
 const put = (hang: Hang, place: string): readonly ToldStep[] => {
   const { way, kg, fixings, cleat, heightMm, wall } = hang;
   const most = Math.max(0, ...fixings.map(({ load, pullKg }) => Math.hypot(load.kg, Math.max(0, pullKg))));
+  const people = peopleToHang(kg, wideOf(hang));
   const weighs = `It weighs ${kg.toFixed(1)} kg`;
   if (way === null)
     return [
@@ -114,6 +120,7 @@ const put = (hang: Hang, place: string): readonly ToldStep[] => {
         `${weighs}; how it hangs is not decided yet.`,
         30,
         hangingCaution(kg, wideOf(hang), place),
+        people,
       ),
     ];
   if (way === 'stands')
@@ -129,6 +136,7 @@ const put = (hang: Hang, place: string): readonly ToldStep[] => {
         `${weighs}; no fixing finds room in it: choose another way to hang it before the wall is drilled.`,
         30,
         hangingCaution(kg, wideOf(hang), place),
+        people,
       ),
     ];
   const studs = wall.kind === 'studs' ? ' Find the studs first, and mark their middles.' : '';
@@ -140,6 +148,7 @@ const put = (hang: Hang, place: string): readonly ToldStep[] => {
       `${fixingWords(hang)}. Middle of the sign ${mm(heightMm)} above the floor; the template by its level line, not by the ceiling.${studs}`,
       10 + 5 * fixings.length,
       hangingCaution(kg, wideOf(hang), place),
+      people,
     ),
     told(
       'hang',
@@ -148,6 +157,7 @@ const put = (hang: Hang, place: string): readonly ToldStep[] => {
       `${weighs}; the most on one fixing is ${most.toFixed(1)} kg.${cleat === null ? '' : ` Hold it ${mm(cleat.liftMm)} higher, set it down, shift it into place.`} Level on the top edge.`,
       kg > 8 ? 30 : 15,
       hangingCaution(kg, wideOf(hang), place),
+      people,
     ),
   ];
 };

@@ -4,7 +4,7 @@ export { hangTemplates } from './hang-templates.js';
 export { hungSection } from './hung-section.js';
 export { fixingItems } from './rating.js';
 export { hangParts, type HangParts } from './hang-parts.js';
-export { fixingWords, hangingCaution, hangSteps, type HangSteps } from './hang-steps.js';
+export { fixingWords, hangingCaution, peopleToHang, hangSteps, type HangSteps } from './hang-steps.js';
 export { fixingLoads, leanOver, type FixingLoad } from './loads.js';
 export { placePosts, type LoadedPost, type PostedPart, type PostOptions, type StripBand } from './posts.js';
 export { studMm, studsBetween, usualStudPitchMm, wallOf } from './wall.js';

@@ -1,6 +1,8 @@
 import { usualDrawing, type StepDrawing } from './step-drawing.js';
+import { usualWork, type StepWork, type ToldWork } from './step-work.js';
 
 export type { StepDrawing, StepView } from './step-drawing.js';
+export { workPlaces, type StepWork, type WorkPlace } from './step-work.js';
 
 /** One thing to do at the bench. */
 export interface Step {
@@ -20,10 +22,13 @@ export interface Step {
   readonly assembly: number;
   /** What is drawn beside it. */
   readonly shows: StepDrawing;
+  /** What it asks of the shop. */
+  readonly work: StepWork;
 }
 
-/** A step as a build tells it: where it names no drawing it has the usual one. */
-export type ToldStep = Omit<Step, 'shows' | 'assembly'> & Partial<Pick<Step, 'shows'>>;
+/** A step as a build tells it: where it names no drawing, or nothing of its work, it has the usual. */
+export type ToldStep = Omit<Step, 'shows' | 'assembly' | 'work'> &
+  Partial<Pick<Step, 'shows'>> & { readonly work?: ToldWork };
 
 /** The build list in order. */
 export interface BuildList {
@@ -46,15 +51,47 @@ const ownParts = ({ label }: AssemblySteps, shows: StepDrawing): StepDrawing =>
     ? shows
     : { ...shows, parts: shows.parts.map((name) => `${label} ${name}`) };
 
-const drawn = (own: AssemblySteps, told: ToldStep): Step => ({
+/** An assembly while its steps are put among those of others. */
+interface Teller {
+  readonly own: AssemblySteps;
+  readonly left: ToldStep[];
+  /** What nothing follows yet: a step that says nothing else comes after all of it. */
+  readonly ends: Set<string>;
+  /** It has been brought to where it hangs: what is left to do is done there. */
+  away: boolean;
+}
+
+const idIn = (own: AssemblySteps, { id, ofSign }: Pick<ToldStep, 'id' | 'ofSign'>): string =>
+  own.label === '' || ofSign ? id : `${own.id}-${id}`;
+
+/** What comes before a step by its own words: ids of the assembly as they stand in the merged list. */
+const toldAfter = (own: AssemblySteps, told: ToldStep): readonly string[] | null =>
+  told.work?.after?.flatMap((id) => {
+    const before = own.steps.find((each) => each.id === id);
+    return before === undefined ? [] : [idIn(own, before)];
+  }) ?? null;
+
+const drawn = ({ own, away }: Teller, told: ToldStep, after: readonly string[]): Step => ({
   ...told,
+  id: idIn(own, told),
+  title: own.label === '' || told.ofSign ? told.title : `${own.label}: ${told.title}`,
   assembly: own.index,
   shows: ownParts(own, told.shows ?? usualDrawing(told)),
+  work: { ...usualWork(told), ...(away ? { place: 'site' } : {}), ...told.work, after },
 });
 
-const named = (own: AssemblySteps, told: ToldStep): Step => {
-  const step = drawn(own, told);
-  return own.label === '' ? step : { ...step, id: `${own.id}-${step.id}`, title: `${own.label}: ${step.title}` };
+/** Takes the next step of `teller`, which all of `tellers` tell alike. */
+const take = (teller: Teller, tellers: readonly Teller[]): Step => {
+  const told = teller.left[0]!;
+  const after = toldAfter(teller.own, told) ?? [...new Set(tellers.flatMap(({ ends }) => [...ends]))];
+  const step = drawn(teller, told, after);
+  for (const each of tellers) {
+    if (each.left[0]?.id === told.id) each.left.shift();
+    for (const id of after) each.ends.delete(id);
+    each.ends.add(step.id);
+    each.away ||= step.work.place === 'site';
+  }
+  return step;
 };
 
 /**
@@ -62,15 +99,19 @@ const named = (own: AssemblySteps, told: ToldStep): Step => {
  * assembly that tells of it has come so far.
  */
 export const mergeSteps = (assemblies: readonly AssemblySteps[]): readonly Step[] => {
-  const left = assemblies.map((own) => ({ own, steps: [...own.steps] }));
+  const tellers = assemblies.map((own): Teller => ({ own, left: [...own.steps], ends: new Set(), away: false }));
   const merged: Step[] = [];
-  while (left.some(({ steps }) => steps.length > 0)) {
-    for (const { own, steps } of left) while (steps[0]?.ofSign === false) merged.push(named(own, steps.shift()!));
-    const teller = left.find(({ steps }) => steps.length > 0);
-    const next = teller?.steps[0];
-    if (teller === undefined || next === undefined) break;
-    merged.push(drawn(teller.own, next));
-    for (const each of left) if (each.steps[0]?.id === next.id) each.steps.shift();
+  while (tellers.some(({ left }) => left.length > 0)) {
+    for (const teller of tellers) while (teller.left[0]?.ofSign === false) merged.push(take(teller, [teller]));
+    const teller = tellers.find(({ left }) => left.length > 0);
+    if (teller === undefined) break;
+    const { id } = teller.left[0]!;
+    merged.push(
+      take(
+        teller,
+        tellers.filter(({ left }) => left[0]?.id === id),
+      ),
+    );
   }
   return merged;
 };

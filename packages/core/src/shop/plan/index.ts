@@ -1,0 +1,19 @@
+export { planOf, startsOf } from './plan.js';
+export { dayAfter, dayMinutes, daysBetween, minuteOf, timeOf, weekday } from './days.js';
+export { usualFloor } from './floor.js';
+export { lateJobs, type LateJob, type WaitsFor } from './late.js';
+export { planStepsOf, stepsLeft } from './plan-steps.js';
+export { waysOut, type WayOut, type WayOutKind } from './ways-out.js';
+export type {
+  Bar,
+  BrokenPin,
+  Floor,
+  NotLaid,
+  Person,
+  Plan,
+  PlanJob,
+  PlanStep,
+  PlanTask,
+  StepTime,
+  Stretch,
+} from './types.js';
