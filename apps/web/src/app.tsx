@@ -50,6 +50,7 @@ const Door = () => {
 const pages = {
   jobBook: () => import('./job-book/job-book-page').then(({ JobBookPage: Component }) => ({ Component })),
   newJob: () => import('./new-job/new-job-page').then(({ NewJobPage: Component }) => ({ Component })),
+  plan: () => import('./plan/plan-page').then(({ PlanPage: Component }) => ({ Component })),
   shelf: () => import('./shelf/shelf-page').then(({ ShelfPage: Component }) => ({ Component })),
   stock: () => import('./stock/stock-page').then(({ StockPage: Component }) => ({ Component })),
   guide: () => import('./guide/guide-page').then(({ GuidePage: Component }) => ({ Component })),
@@ -76,6 +77,7 @@ export const router = createBrowserRouter([
       { path: '/jobs', lazy: pages.jobBook },
       { path: '/jobs/new', lazy: pages.newJob },
       { path: '/jobs/:jobId/:step?', loader: beginJob, shouldRevalidate: isOtherJob, element: <JobShell /> },
+      { path: '/plan', lazy: pages.plan },
       { path: '/shelf', lazy: pages.shelf },
       { path: '/stock', lazy: pages.stock },
       { path: '/practice', lazy: pages.practice },

@@ -324,11 +324,14 @@ export { setByHand, solveSign, type SolvedSign } from './sign/solving/index.js';
 export { createJudge, type Judge } from './sign/evaluate/index.js';
 export { needsOf, type Need } from './shop/needs/index.js';
 export {
+  answerPlan,
   dayAfter,
   dayMinutes,
   daysBetween,
+  doneSteps,
   lateJobs,
   minuteOf,
+  openStretches,
   planOf,
   planStepsOf,
   startsOf,
@@ -345,6 +348,8 @@ export {
   type Person,
   type Plan,
   type PlanJob,
+  type PlanReply,
+  type PlanRequest,
   type PlanStep,
   type PlanTask,
   type StepTime,

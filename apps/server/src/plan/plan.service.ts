@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import type { PlannedJobView, PlanPaper, PlanView } from '@vitrum/contract';
-import { usualFloor, type Floor } from '@vitrum/core';
+import { doneSteps, usualFloor, type Floor } from '@vitrum/core';
 import { asc, inArray } from 'drizzle-orm';
 import { DatabaseService } from '../database/database.module.js';
 import { jobs } from '../database/schema.js';
@@ -63,7 +63,7 @@ export class PlanService {
       return {
         ...job,
         steps: work?.steps ?? [],
-        done: work?.done ?? [],
+        done: doneSteps(job.status, work?.steps ?? [], work?.done ?? []),
         known: work !== null && summaryOf === revision,
       };
     });

@@ -30,10 +30,13 @@ export class SeedService {
     const [any] = await this.database.db.select({ id: jobs.id }).from(jobs).limit(1);
     if (any !== undefined) return;
     const day = (fromNow: number): string => new Date(Date.now() + fromNow * dayMs).toISOString().slice(0, 10);
-    for (const { design: plain, customer, status, dueInDays, measured, measuredDaysAgo = 0 } of demoJobs) {
+    for (const { design: plain, customer, status, dueInDays, measured = [], measuredDaysAgo = 0, built } of demoJobs) {
       const on = day(-measuredDaysAgo);
+      const readings = measured.map((each) => ({ ...each, on }));
       const design =
-        measured === undefined ? plain : { ...plain, proof: { readings: measured.map((each) => ({ ...each, on })) } };
+        readings.length === 0 && built === undefined
+          ? plain
+          : { ...plain, proof: { readings, ...(built === undefined ? {} : { built }) } };
       await this.jobs.create(
         { name: design.name, customer, dueOn: day(dueInDays), design: storedForm(design) },
         status,

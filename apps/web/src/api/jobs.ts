@@ -1,4 +1,4 @@
-import type { JobListing, JobView, RevisionView, RevisionWithDesign } from '@vitrum/contract';
+import type { JobListing, JobView, RevisionView, RevisionWithDesign, UpdateJobDto } from '@vitrum/contract';
 import type { Catalogue, Design, JobStatus, MeasurableKind, MeasuredFigures } from '@vitrum/core';
 import { ask, request } from './client';
 
@@ -22,8 +22,11 @@ export const getJob = (id: string): Promise<JobView> => request(`/jobs/${id}`);
 export const createJob = (name: string, design: Design): Promise<JobView> =>
   request('/jobs', { method: 'POST', body: json({ name, design }) });
 
-export const setStatus = (id: string, status: JobStatus): Promise<JobView> =>
-  request(`/jobs/${id}`, { method: 'PATCH', body: json({ status }) });
+/** Changes what a job has beside its design. */
+export const updateJob = (id: string, change: UpdateJobDto): Promise<JobView> =>
+  request(`/jobs/${id}`, { method: 'PATCH', body: json(change) });
+
+export const setStatus = (id: string, status: JobStatus): Promise<JobView> => updateJob(id, { status });
 
 /** The most that a browser sends for a page that is going (bytes); the rest of what it may send is other pages’. */
 const mostOnLeavingBytes = 60_000;

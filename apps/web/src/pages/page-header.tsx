@@ -2,6 +2,7 @@ import { Link, NavLink } from 'react-router';
 
 const links = [
   { to: '/jobs', name: 'Job book' },
+  { to: '/plan', name: 'Plan' },
   { to: '/shelf', name: 'Shelf' },
   { to: '/stock', name: 'Stock' },
   { to: '/practice', name: 'Practice' },

@@ -1,11 +1,12 @@
-import type { FaultReply, FaultRequest, SessionReply, SessionRequest } from '@vitrum/core';
-import { meaningOfCircuit, meaningOfLight, meaningOfPicture } from './meanings';
+import type { FaultReply, FaultRequest, PlanReply, PlanRequest, SessionReply, SessionRequest } from '@vitrum/core';
+import { meaningOfCircuit, meaningOfLight, meaningOfPicture, meaningOfPlan } from './meanings';
 import type { PictureReply, PictureRequest } from './picture-protocol';
 import type { WorkerClient } from './protocol';
 import { createWorkerClient } from './worker-client';
 
 export type LightClient = WorkerClient<SessionRequest, SessionReply>;
 export type CircuitClient = WorkerClient<FaultRequest, FaultReply>;
+export type PlanClient = WorkerClient<PlanRequest, PlanReply>;
 export type PictureClient = WorkerClient<PictureRequest, PictureReply>;
 
 /** A page that comes back this soon finds its thread warm. */
@@ -49,6 +50,14 @@ const pictures = (name: string): PictureClient =>
     lingerMs,
   });
 
+const plans = (name: string): PlanClient =>
+  createWorkerClient<PlanRequest, PlanReply>({
+    start: () => new Worker(new URL('./plan.ts', import.meta.url), { type: 'module', name }),
+    meaningOf: meaningOfPlan,
+    callingOff: 'silence',
+    lingerMs,
+  });
+
 /** Every thread that the page may have, by what it is for; none runs before it is asked. */
 export const workers = {
   evaluation: lasting('evaluation'),
@@ -58,6 +67,7 @@ export const workers = {
   choosing: passing('choosing'),
   intake: passing('intake'),
   pictures: pictures('pictures'),
+  plan: plans('plan'),
   practice: circuit('practice'),
   meter: circuit('meter'),
   faultFinder: circuit('fault finder'),

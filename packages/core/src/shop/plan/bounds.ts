@@ -34,7 +34,17 @@ const soonestOf = (
       own.reduce((sum, { step }) => sum + (step.place === place ? step.minutes : 0), 0),
     ),
   );
-  return Math.max(capacityAt(hours, now, hands), ...atPlaces);
+  // What is held while it waits is held by night as well.
+  const held = workPlaces.map(
+    (place) =>
+      now +
+      own.reduce(
+        (sum, { step }) => sum + (step.place === place && step.holds ? step.minutes + step.waitMinutes : 0),
+        0,
+      ) /
+        Math.max(1, places[place]),
+  );
+  return Math.max(capacityAt(hours, now, hands), ...atPlaces, ...held);
 };
 
 /**

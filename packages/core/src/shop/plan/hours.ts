@@ -63,6 +63,12 @@ export const anybodysHours = (all: readonly Hours[]): Hours =>
     joined(all.flatMap(({ starts, ends }) => Array.from(starts, (start, at): Stretch => [start, ends[at]!]))),
   );
 
+/** When anybody works on so many days: what a plan is drawn over. */
+export const openStretches = (floor: Floor, fromDay: string, days: number): readonly Stretch[] => {
+  const { starts, ends } = anybodysHours(floor.people.map((person) => hoursOf(person, floor, fromDay, days)));
+  return Array.from(starts, (start, at): Stretch => [start, ends[at]!]);
+};
+
 /** Minutes of work between two times. */
 export const workBetween = (hours: Hours, from: number, to: number): number => {
   let sum = 0;

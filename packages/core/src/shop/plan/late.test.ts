@@ -19,6 +19,7 @@ describe('a job that is late', () => {
     const doneAt = dayMinutes + 10 * 60;
     expect(late).toEqual({
       jobId: 'a',
+      dueOn: monday,
       dueAt: endOfMonday,
       doneAt,
       aloneAt: doneAt,
@@ -33,7 +34,7 @@ describe('a job that is late', () => {
       planJob('small', [planStep('wire', { minutes: 60 })], monday),
       planJob('large', [planStep('wire', { minutes: 480 })], monday),
     ];
-    const task = planTask(jobs, { floor: one });
+    const task = planTask(jobs, { floor: one, first: ['small'] });
     const [late] = lateJobs(task, planOf(task));
     expect(late).toMatchObject({ jobId: 'large', aloneAt: endOfMonday, waitsFor: [{ jobId: 'small', minutes: 60 }] });
     expect(late!.doneAt - late!.dueAt).toBe(dayMinutes - 8.5 * 60 + 60);

@@ -11,6 +11,7 @@ export interface WaitsFor {
 /** A job that is not done in time, and why. */
 export interface LateJob {
   readonly jobId: string;
+  readonly dueOn: string;
   readonly dueAt: number;
   readonly doneAt: number;
   /** When it would be done were it alone in the shop. */
@@ -46,11 +47,11 @@ const chainOf = (own: readonly Bar[], before: (bar: Bar) => readonly Bar[]): rea
 export const lateJobs = (task: PlanTask, plan: Pick<Plan, 'bars'>): readonly LateJob[] => {
   const network = networkOf(task);
   const alone = aloneIn(network, task.now);
-  const found = task.jobs.flatMap(({ id, steps }, job): readonly LateJob[] => {
+  const found = task.jobs.flatMap(({ id, steps, dueOn }, job): readonly LateJob[] => {
     const own = plan.bars.filter(({ jobId }) => jobId === id);
     const dueAt = network.dueAt[job]!;
     const doneAt = Math.max(task.now, ...own.map(({ until }) => until));
-    if (own.length === 0 || doneAt <= dueAt) return [];
+    if (dueOn === null || own.length === 0 || doneAt <= dueAt) return [];
     const barOf = new Map(own.map((bar) => [bar.stepId, bar] as const));
     const afterOf = new Map(steps.map(({ id: stepId, after }) => [stepId, after] as const));
     const before = ({ stepId }: Bar): readonly Bar[] =>
@@ -77,6 +78,7 @@ export const lateJobs = (task: PlanTask, plan: Pick<Plan, 'bars'>): readonly Lat
     return [
       {
         jobId: id,
+        dueOn,
         dueAt,
         doneAt,
         aloneAt,

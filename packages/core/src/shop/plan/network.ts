@@ -1,5 +1,5 @@
 import { dayMinutes, daysBetween, minuteOf } from './days.js';
-import { anybodysHours, commonHours, doneAt, hoursOf, stretchAt, dayEnds, type Hours } from './hours.js';
+import { anybodysHours, commonHours, doneAt, hoursOf, stretchAt, type Hours } from './hours.js';
 import type { NotLaid, PlanStep, PlanTask } from './types.js';
 
 /** A step among all that are to be laid; those before and after it by their places in the list. */
@@ -49,11 +49,12 @@ const crewsOf = (hours: readonly Hours[], size: number): readonly Crew[] => {
   return found.filter(({ hours: { longest } }) => longest > 0);
 };
 
-/** The last hour in which anybody works on a day; its midnight where nobody does. */
-const lastHourOf = (anybody: Hours, day: number): number => {
-  const at = stretchAt(anybody, day * dayMinutes);
-  const starts = anybody.starts[at];
-  return starts !== undefined && starts < (day + 1) * dayMinutes ? dayEnds(anybody, at) : (day + 1) * dayMinutes;
+/** The last hour of work on a day or before it, where nobody works on that day; its midnight where that was before the plan. */
+const lastHourOf = ({ starts, ends }: Hours, day: number): number => {
+  const midnight = (day + 1) * dayMinutes;
+  let last: number | null = null;
+  for (let at = 0; at < starts.length && starts[at]! < midnight; at += 1) last = ends[at]!;
+  return last ?? midnight;
 };
 
 /** What must come before what, with only what is left to do in it. */

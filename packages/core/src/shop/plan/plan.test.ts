@@ -29,23 +29,25 @@ describe('steps are laid', () => {
   });
 
   it('while paint of one job dries another is worked on, and a wait goes on by night', () => {
-    const paint = planStep('paint', { place: 'paint', holds: true, minutes: 60, waitMinutes: 16 * 60 });
+    const paint = planStep('paint', { place: 'paint', holds: true, minutes: 60, waitMinutes: 22 * 60 });
     const jobs = [planJob('a', chainOf(paint, planStep('next'))), planJob('b', [planStep('wire', { minutes: 120 })])];
     const floor = { ...usualFloor, people: usualFloor.people.slice(0, 1) };
     const plan = planOf(planTask(jobs, { floor }));
     expect(spanOf(plan, 'a', 'paint')).toEqual([at(8), at(9)]);
     expect(spanOf(plan, 'b', 'wire')).toEqual([at(9), at(11)]);
-    // Dry at one in the night.
+    // Dry at seven in the morning.
     expect(spanOf(plan, 'a', 'next')).toEqual([at(8, 1), at(8.5, 1)]);
   });
 
   it('wet paint holds its place, what is clamped does not', () => {
     const wet = (id: string, holds: boolean) =>
       planJob(id, [planStep('coat', { place: 'paint', holds, minutes: 30, waitMinutes: 120 })]);
-    const start = (holds: boolean) => barOf(planOf(planTask([wet('a', holds), wet('b', holds)])), 'b', 'coat').start;
-    const first = (holds: boolean) => barOf(planOf(planTask([wet('a', holds), wet('b', holds)])), 'a', 'coat').start;
-    expect(Math.abs(start(true) - first(true))).toBe(150);
-    expect(Math.abs(start(false) - first(false))).toBe(30);
+    const floor = { ...usualFloor, places: { ...usualFloor.places, paint: 1 } };
+    const apart = (holds: boolean): number => {
+      const plan = planOf(planTask([wet('a', holds), wet('b', holds)], { floor }));
+      return Math.abs(barOf(plan, 'a', 'coat').start - barOf(plan, 'b', 'coat').start);
+    };
+    expect([apart(true), apart(false)]).toEqual([150, 30]);
   });
 
   it('what takes two has two, at hours that both work', () => {

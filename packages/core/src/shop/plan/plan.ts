@@ -6,31 +6,33 @@ import { aloneIn, networkOf, type Alone, type Network } from './network.js';
 import { ordersOf } from './order.js';
 import type { Bar, BrokenPin, Plan, PlanTask, StepTime } from './types.js';
 
-/** How good a plan is: how late all jobs are together, then when the last is done, then how soon each step is. */
+/**
+ * How good a plan is: how late all jobs are together, then when the last is done, then how soon each is done and how long
+ * it lies about begun.
+ */
 interface Worth {
   readonly late: number;
   readonly end: number;
-  readonly sum: number;
+  readonly open: number;
 }
 
-const worthOf = ({ nodes, dueAt }: Network, { until }: Lie): Worth => {
+const worthOf = ({ nodes, dueAt }: Network, { start, until }: Lie): Worth => {
   const ends = dueAt.map(() => 0);
-  let sum = 0;
+  const begins = dueAt.map(() => Infinity);
   nodes.forEach(({ job }, at) => {
     // What found no time is not done.
-    const done = Number.isNaN(until[at]!) ? 1e8 : until[at]!;
-    ends[job] = Math.max(ends[job]!, done);
-    sum += done;
+    ends[job] = Math.max(ends[job]!, Number.isNaN(until[at]!) ? 1e8 : until[at]!);
+    if (!Number.isNaN(start[at]!)) begins[job] = Math.min(begins[job]!, start[at]!);
   });
   return {
     late: ends.reduce((all, end, job) => all + Math.max(0, end - dueAt[job]!), 0),
     end: Math.max(0, ...ends),
-    sum,
+    open: ends.reduce((all, end, job) => all + end + (Number.isFinite(begins[job]!) ? end - begins[job]! : 0), 0),
   };
 };
 
 const notWorse = (a: Worth, b: Worth): boolean =>
-  a.late !== b.late ? a.late < b.late : a.end !== b.end ? a.end < b.end : a.sum <= b.sum;
+  a.late !== b.late ? a.late < b.late : a.end !== b.end ? a.end < b.end : a.open <= b.open;
 
 /** So many steps are laid at most in search of a better order: some tenths of a second. */
 const mostLaid = 40_000;
@@ -101,18 +103,27 @@ const kept = (task: PlanTask, network: Network, alone: Alone, keep: readonly Ste
 const laid = (task: PlanTask, network: Network, alone: Alone): Lie =>
   task.keep === null ? best(task, network, alone) : kept(task, network, alone, task.keep);
 
+/** When what comes before a step is done. */
+const readyFor = ({ nodes }: Network, lie: Lie, at: number, now: number): number =>
+  nodes[at]!.before.reduce((latest, each) => Math.max(latest, lie.until[each]!), now);
+
 /** Pins whose forerunners are not ready by then, or whose people or place another pinned step has. */
-const brokenOf = (task: PlanTask, { nodes, anybody: { starts, ends } }: Network, lie: Lie): readonly BrokenPin[] =>
-  nodes.flatMap(({ pinnedAt, before, job, step }, at) => {
+const brokenOf = (task: PlanTask, network: Network, lie: Lie): readonly StepTime[] => {
+  const {
+    nodes,
+    anybody: { starts, ends },
+  } = network;
+  return nodes.flatMap(({ pinnedAt, job, step }, at) => {
     if (pinnedAt === null) return [];
-    const readyAt = before.reduce((latest, each) => Math.max(latest, lie.until[each]!), task.now);
+    const readyAt = readyFor(network, lie, at, task.now);
     const wanted = Math.max(task.now, pinnedAt);
     const open = ends.findIndex((end) => end > wanted);
     const soonest = Math.max(wanted, starts[open] ?? Infinity);
     const inTime = readyAt <= lie.start[at]! && lie.start[at]! <= soonest;
     const pin = task.pins.find(({ jobId, stepId }) => jobId === task.jobs[job]!.id && stepId === step.id)!;
-    return inTime ? [] : [{ pin, readyAt }];
+    return inTime ? [] : [pin];
   });
+};
 
 const barsOf = (task: PlanTask, { nodes, crews }: Network, lie: Lie): readonly Bar[] =>
   nodes.flatMap(({ job, step }, at) =>
@@ -137,7 +148,7 @@ const barsOf = (task: PlanTask, { nodes, crews }: Network, lie: Lie): readonly B
  * With a plan to keep, steps stay where they were unless they cannot. Pins that cannot be kept are let go and told.
  */
 export const planOf = (task: PlanTask): Plan => {
-  const broken: BrokenPin[] = [];
+  const broken: StepTime[] = [];
   let pins = task.pins;
   for (;;) {
     const asked = { ...task, pins };
@@ -148,7 +159,7 @@ export const planOf = (task: PlanTask): Plan => {
     if (now.length > 0) {
       // One at a time: with it gone the others may hold.
       broken.push(now[0]!);
-      pins = pins.filter((pin) => pin !== now[0]!.pin);
+      pins = pins.filter((pin) => pin !== now[0]);
       continue;
     }
     const { late, end } = worthOf(network, lie);
@@ -164,7 +175,12 @@ export const planOf = (task: PlanTask): Plan => {
             : [];
         }),
       ],
-      brokenPins: broken,
+      brokenPins: broken.map((pin): BrokenPin => {
+        const at = network.nodes.findIndex(
+          ({ job, step }) => task.jobs[job]!.id === pin.jobId && step.id === pin.stepId,
+        );
+        return { pin, readyAt: readyFor(network, lie, at, task.now) };
+      }),
       fromDay: task.fromDay,
       now: task.now,
       lateMinutes: late,

@@ -16,6 +16,8 @@ export interface DemoJob {
   /** What was measured at the bench, so many days ago. */
   readonly measured?: readonly Pick<Reading, 'id' | 'at' | 'value'>[];
   readonly measuredDaysAgo?: number;
+  /** Steps of its build that are ticked. */
+  readonly built?: readonly string[];
 }
 
 /** Jobs of Sallow Lane Signs, Port Sallow: all made up. */
@@ -75,6 +77,17 @@ export const demoJobs: readonly DemoJob[] = [
     status: 'building',
     dueInDays: 6,
     design: demoDesigns.curlew,
+    built: [
+      'template',
+      'bench-test',
+      'lettering',
+      'post-holes',
+      'finish-letters',
+      'coat-fronts-1',
+      'coat-fronts-2',
+      'backs',
+      'strip',
+    ],
   },
   {
     slug: 'tern',
@@ -137,6 +150,7 @@ export const demoJobs: readonly DemoJob[] = [
     status: 'building',
     dueInDays: 5,
     design: demoDesigns['smoke-house'],
+    built: ['template', 'bench-test', 'ladder', 'plates', 'lettering', 'dry-stack', 'rings'],
   },
   {
     slug: 'tide-table',
