@@ -17,7 +17,7 @@ const byDay = (bars: readonly Bar[], fromDay: string): readonly (readonly [day: 
 const shownDays = 10;
 
 /** The plan day by day: when, what, for which job, by whom. */
-export const DayList = () => {
+export const DayList = ({ most = shownDays }: { readonly most?: number }) => {
   const known = usePlan((state) => state.known);
   const chosen = usePlan((state) => state.chosen);
   if (known === null) return null;
@@ -27,7 +27,7 @@ export const DayList = () => {
   const days = byDay(plan.bars, plan.fromDay);
   return (
     <div className="grid gap-4">
-      {days.slice(0, shownDays).map(([day, bars]) => (
+      {days.slice(0, most).map(([day, bars]) => (
         <section key={day} aria-label={dayWords(day)}>
           <h2 className="border-b border-ink py-1 font-bold">{dayWords(day)}</h2>
           <ul>
@@ -68,9 +68,9 @@ export const DayList = () => {
           </ul>
         </section>
       ))}
-      {days.length > shownDays && (
+      {most === shownDays && days.length > most && (
         <p className="text-[13px] text-soft">
-          {days.length - shownDays} more days of work follow; the bars show all of them.
+          {days.length - most} more days of work follow; the bars show all of them.
         </p>
       )}
     </div>

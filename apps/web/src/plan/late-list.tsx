@@ -33,6 +33,7 @@ export const LateList = () => {
   if (known === null) return null;
   const { late, plan, view } = known;
   const nameOf = (jobId: string): string => view.jobs.find(({ id }) => id === jobId)?.name ?? 'another job';
+  if (late.length === 0 && plan.notLaid.length > 0) return null;
   if (late.length === 0)
     return (
       <p className="border-l-4 border-sound bg-sheet px-3 py-1.5">

@@ -1,5 +1,5 @@
 import { CustomChart } from 'echarts/charts';
-import { DataZoomComponent, GridComponent, TooltipComponent } from 'echarts/components';
+import { DataZoomComponent, GraphicComponent, GridComponent, TooltipComponent } from 'echarts/components';
 import { init, use as register, type EChartsType } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useEffect, useRef } from 'react';
@@ -7,15 +7,20 @@ import { timeOf } from '@vitrum/core';
 import type { ChartRows, DrawnBar } from './chart-rows';
 import { spanWords, timeWords } from './time-words';
 
-register([CustomChart, DataZoomComponent, GridComponent, TooltipComponent, SVGRenderer]);
+register([CustomChart, DataZoomComponent, GraphicComponent, GridComponent, TooltipComponent, SVGRenderer]);
 
 const rowPx = 30;
+/** Few rows have room for more. */
+const fewRows = 4;
+const fewRowPx = 52;
 const abovePx = 26;
 const belowPx = 40;
 const namesPx = 168;
 /** As much is seen at first: a week of work. */
 const firstSeen = 5 * 510;
 const snapMinutes = 15;
+
+const pxOf = ({ names }: Pick<ChartRows, 'names'>): number => (names.length <= fewRows ? fewRowPx : rowPx);
 
 interface Inks {
   readonly ink: string;
@@ -45,59 +50,60 @@ interface Api {
 }
 
 /** Work as a bar, its wait as a line behind it, a pin as a dot on it. */
-const drawBar = (bars: readonly DrawnBar[], chosen: string | null, inks: Inks) => (_params: unknown, api: Api) => {
-  const each = bars[api.value(4)];
-  if (each === undefined) return undefined;
-  const [x, y] = api.coord([each.from, each.row]);
-  const [end] = api.coord([each.to, each.row]);
-  const [until] = api.coord([each.until, each.row]);
-  const wide = Math.max(2, end - x - 1);
-  const isChosen = chosen === `${each.bar.jobId} ${each.bar.stepId}`;
-  const fill = each.late ? inks.signal : inks.ink;
-  return {
-    type: 'group',
-    children: [
-      ...(until > end + 1
-        ? [
-            {
-              type: 'line',
-              shape: { x1: end, y1: y, x2: until, y2: y },
-              style: { stroke: fill, lineWidth: 2, lineDash: [2, 3] },
-            },
-          ]
-        : []),
-      {
-        type: 'rect',
-        shape: { x, y: y - 9, width: wide, height: 18, r: 2 },
-        style: { fill, stroke: isChosen ? inks.lamp : inks.sheet, lineWidth: isChosen ? 3 : 1 },
-        ...(wide > 46
-          ? {
-              textContent: {
-                style: {
-                  text: each.words,
-                  fill: inks.sheet,
-                  fontSize: 11,
-                  fontFamily: 'Overpass Variable',
-                  overflow: 'truncate',
-                  width: wide - 10,
-                },
+const drawBar =
+  (bars: readonly DrawnBar[], high: number, chosen: string | null, inks: Inks) => (_params: unknown, api: Api) => {
+    const each = bars[api.value(4)];
+    if (each === undefined) return undefined;
+    const [x, y] = api.coord([each.from, each.row]);
+    const [end] = api.coord([each.to, each.row]);
+    const [until] = api.coord([each.until, each.row]);
+    const wide = Math.max(2, end - x - 1);
+    const isChosen = chosen === `${each.bar.jobId} ${each.bar.stepId}`;
+    const fill = each.late ? inks.signal : inks.ink;
+    return {
+      type: 'group',
+      children: [
+        ...(until > end + 1
+          ? [
+              {
+                type: 'line',
+                shape: { x1: end, y1: y, x2: until, y2: y },
+                style: { stroke: fill, lineWidth: 2, lineDash: [2, 3] },
               },
-              textConfig: { position: 'insideLeft', distance: 5 },
-            }
-          : {}),
-      },
-      ...(each.pinned
-        ? [
-            {
-              type: 'circle',
-              shape: { cx: x + 4, cy: y - 9, r: 4 },
-              style: { fill: inks.lamp, stroke: inks.ink, lineWidth: 1 },
-            },
-          ]
-        : []),
-    ],
+            ]
+          : []),
+        {
+          type: 'rect',
+          shape: { x, y: y - high / 2, width: wide, height: high, r: 2 },
+          style: { fill, stroke: isChosen ? inks.lamp : inks.sheet, lineWidth: isChosen ? 3 : 1 },
+          ...(wide > 46
+            ? {
+                textContent: {
+                  style: {
+                    text: each.words,
+                    fill: inks.sheet,
+                    fontSize: 11,
+                    fontFamily: 'Overpass Variable',
+                    overflow: 'truncate',
+                    width: wide - 10,
+                  },
+                },
+                textConfig: { position: 'insideLeft', distance: 5 },
+              }
+            : {}),
+        },
+        ...(each.pinned
+          ? [
+              {
+                type: 'circle',
+                shape: { cx: x + 4, cy: y - high / 2, r: 4 },
+                style: { fill: inks.lamp, stroke: inks.ink, lineWidth: 1 },
+              },
+            ]
+          : []),
+      ],
+    };
   };
-};
 
 /** A mark at the hour by which a job is due. */
 const drawDue = (late: (index: number) => boolean, inks: Inks) => (_params: unknown, api: Api) => {
@@ -148,7 +154,7 @@ const optionsOf = (rows: ChartRows, fromDay: string, chosen: string | null, inks
       axisTick: {
         show: true,
         inside: true,
-        length: rowPx * Math.max(1, rows.names.length),
+        length: pxOf(rows) * Math.max(1, rows.names.length),
         customValues: starts,
         lineStyle: { color: inks.line },
       },
@@ -190,7 +196,7 @@ const optionsOf = (rows: ChartRows, fromDay: string, chosen: string | null, inks
       {
         type: 'custom',
         clip: true,
-        renderItem: drawBar(rows.bars, chosen, inks),
+        renderItem: drawBar(rows.bars, pxOf(rows) - 12, chosen, inks),
         encode: { x: [1, 2, 3], y: 0 },
         data: rows.bars.map((each, at) => [each.row, each.from, each.to, each.until, at]),
         cursor: 'grab',
@@ -273,7 +279,7 @@ export const PlanChart = (props: PlanChartProps) => {
   useEffect(() => {
     latest.current = props;
   });
-  const height = abovePx + belowPx + rowPx * Math.max(1, rows.names.length);
+  const height = abovePx + belowPx + pxOf(rows) * Math.max(1, rows.names.length);
   useEffect(() => {
     if (holder.current === null) return undefined;
     const made = init(holder.current, null, { renderer: 'svg' });

@@ -182,7 +182,16 @@ export const PlanPage = () => {
               <FloorForm />
             ) : (
               <div className="grid gap-5 lg:grid-cols-[minmax(0,1fr)_340px]">
-                <div className="min-w-0">{view === 'days' ? <DayList /> : <Bars by={view} />}</div>
+                <div className="grid min-w-0 content-start gap-5">
+                  {view === 'days' ? (
+                    <DayList />
+                  ) : (
+                    <>
+                      <Bars by={view} />
+                      <DayList most={1} />
+                    </>
+                  )}
+                </div>
                 <div className="grid content-start gap-3">
                   <ChosenStep />
                   <LateList />

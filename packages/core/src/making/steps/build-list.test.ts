@@ -47,6 +47,24 @@ describe('the build list', () => {
     expect(step(stepsOf(inAssembly({ 'case.liningId': 'bare-ply' })), 'lining').detail).toContain('Nothing to do');
   });
 
+  it('says what each step asks of the shop: where, by how many, after what', () => {
+    const steps = stepsOf({});
+    expect(step(steps, 'rip').work).toMatchObject({ place: 'saw', people: 1, whole: false });
+    expect(step(steps, 'glue-up').work).toMatchObject({ place: 'bench', whole: true, holds: false });
+    expect(step(steps, 'lining').work).toMatchObject({ place: 'paint', holds: true });
+    // Nobody leaves a new sign lit by itself.
+    expect(step(steps, 'soak').work).toMatchObject({ attended: true, holds: true });
+    expect(step(steps, 'hang').work).toMatchObject({ place: 'site', people: 2 });
+    // The face is lettered while the case dries.
+    expect(step(steps, 'lettering').work.after).toEqual(['face']);
+    expect(step(steps, 'strip').work.after).toEqual(expect.arrayContaining(['lining', 'lettering']));
+    const before = new Set<string>();
+    for (const { id, work } of steps) {
+      expect(work.after.every((each) => before.has(each))).toBe(true);
+      before.add(id);
+    }
+  });
+
   it('warns of heights on a wall and of coiled strip everywhere', () => {
     const steps = stepsOf({});
     expect(step(steps, 'hang').caution).toContain('Two people');

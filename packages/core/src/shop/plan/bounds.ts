@@ -3,12 +3,12 @@ import { workBetween, type Hours } from './hours.js';
 import type { Alone, Network } from './network.js';
 import type { Floor } from './types.js';
 
-/** When so many minutes of work can be done by all of `hours` together, begun at `now`; infinite where they never are. */
+/** When so many minutes of work can be done by all of `hours` together, begun at `now`; `now` where they never are. */
 const capacityAt = (hours: readonly Hours[], now: number, minutes: number): number => {
   if (minutes <= 0) return now;
   const done = (until: number): number => hours.reduce((sum, each) => sum + workBetween(each, now, until), 0);
   let [low, high] = [now, Math.max(now, ...hours.map(({ ends }) => ends.at(-1) ?? now))];
-  if (done(high) < minutes) return Infinity;
+  if (done(high) < minutes) return now;
   while (high - low > 0.5) {
     const middle = (low + high) / 2;
     if (done(middle) >= minutes) high = middle;
@@ -20,12 +20,14 @@ const capacityAt = (hours: readonly Hours[], now: number, minutes: number): numb
 
 /** When the work of these jobs can be done at the soonest, by hands and by places. */
 const soonestOf = (
-  { nodes, hours, anybody }: Network,
+  { nodes, hours, anybody, crews }: Network,
   { places }: Pick<Floor, 'places'>,
   now: number,
   counts: (job: number) => boolean,
 ): number => {
-  const own = nodes.filter(({ job }) => counts(job));
+  const own = nodes.filter(
+    ({ job, step }) => counts(job) && places[step.place] > 0 && (crews.get(step.people)?.length ?? 0) > 0,
+  );
   const hands = own.reduce((sum, { step }) => sum + step.minutes * step.people, 0);
   const atPlaces = workPlaces.map((place) =>
     capacityAt(
@@ -60,7 +62,8 @@ export const boundsOf = (
   const { nodes, dueAt } = network;
   const ends = dueAt.map(() => now);
   nodes.forEach(({ job }, at) => {
-    ends[job] = Math.max(ends[job]!, alone.until[at]!);
+    // What nobody can do has no end that could be met.
+    if (Number.isFinite(alone.until[at]!)) ends[job] = Math.max(ends[job]!, alone.until[at]!);
   });
   const lateAlone = ends.reduce((sum, end, job) => sum + Math.max(0, end - dueAt[job]!), 0);
   const days = [...new Set(dueAt.filter(Number.isFinite))];

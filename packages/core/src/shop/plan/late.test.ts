@@ -40,6 +40,13 @@ describe('a job that is late', () => {
     expect(late!.doneAt - late!.dueAt).toBe(dayMinutes - 8.5 * 60 + 60);
   });
 
+  it('of which something takes more people than there are is told of what can be done', () => {
+    const lift = planStep('lift', { people: 2 });
+    const task = planTask([planJob('a', chainOf(planStep('wire', { minutes: 600 }), lift), monday)], { floor: one });
+    const [late] = lateJobs(task, planOf(task));
+    expect([late!.doneAt, late!.aloneAt]).toEqual([dayMinutes + 10 * 60, dayMinutes + 10 * 60]);
+  });
+
   it('none is where all is in time, or nothing was promised', () => {
     const task = planTask([planJob('a', [planStep('x')], monday), planJob('b', [planStep('x', { minutes: 6000 })])]);
     expect(lateJobs(task, planOf(task))).toEqual([]);

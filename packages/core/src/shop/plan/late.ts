@@ -72,7 +72,8 @@ export const lateJobs = (task: PlanTask, plan: Pick<Plan, 'bars'>): readonly Lat
       }
     }
     const aloneAt = network.nodes.reduce(
-      (latest, node, at) => (node.job === job ? Math.max(latest, alone.until[at]!) : latest),
+      (latest, node, at) =>
+        node.job === job && Number.isFinite(alone.until[at]!) ? Math.max(latest, alone.until[at]!) : latest,
       task.now,
     );
     return [

@@ -83,7 +83,7 @@ describe('steps are laid', () => {
       planJob('a', chainOf(planStep('lift', { people: 3 }), planStep('next'))),
       planJob('b', [planStep('spray', { place: 'paint' })]),
       planJob('c', [planStep('wire')]),
-    ];
+    ].map((job) => ({ ...job, dueOn: monday }));
     const plan = planOf(planTask(jobs, { floor: { ...usualFloor, places: { ...usualFloor.places, paint: 0 } } }));
     expect(plan.notLaid).toEqual([
       { jobId: 'a', stepId: 'lift', why: 'nobody' },
@@ -91,6 +91,8 @@ describe('steps are laid', () => {
       { jobId: 'a', stepId: 'next', why: 'never' },
     ]);
     expect(plan.bars.map(({ jobId }) => jobId)).toEqual(['c']);
+    expect([plan.endsAt, plan.lateMinutes]).toEqual([at(8.5), 0]);
+    expect(plan.atLeast.endsAt).toBeLessThan(at(9));
   });
 
   it('nothing to do is a plan that ends now', () => {

@@ -143,6 +143,13 @@ const barsOf = (task: PlanTask, { nodes, crews }: Network, lie: Lie): readonly B
         ],
   );
 
+/** How late what is laid is in all; what found no time is told by itself. */
+const lateOf = ({ jobs }: PlanTask, { dueAt }: Network, bars: readonly Bar[]): number => {
+  const ends = new Map<string, number>();
+  for (const { jobId, until } of bars) ends.set(jobId, Math.max(ends.get(jobId) ?? 0, until));
+  return jobs.reduce((sum, { id }, job) => sum + Math.max(0, (ends.get(id) ?? -Infinity) - dueAt[job]!), 0);
+};
+
 /**
  * Lays the steps of all jobs over people, places and hours: jobs in time before all else, then all done as soon as can be.
  * With a plan to keep, steps stay where they were unless they cannot. Pins that cannot be kept are let go and told.
@@ -162,10 +169,10 @@ export const planOf = (task: PlanTask): Plan => {
       pins = pins.filter((pin) => pin !== now[0]);
       continue;
     }
-    const { late, end } = worthOf(network, lie);
     const told = new Set(network.notLaid.map(({ jobId, stepId }) => `${jobId} ${stepId}`));
+    const bars = barsOf(asked, network, lie);
     return {
-      bars: barsOf(asked, network, lie),
+      bars,
       notLaid: [
         ...network.notLaid,
         ...network.nodes.flatMap(({ job, step }, at) => {
@@ -183,8 +190,8 @@ export const planOf = (task: PlanTask): Plan => {
       }),
       fromDay: task.fromDay,
       now: task.now,
-      lateMinutes: late,
-      endsAt: Math.max(task.now, end),
+      lateMinutes: lateOf(asked, network, bars),
+      endsAt: bars.reduce((last, { until }) => Math.max(last, until), task.now),
       atLeast: boundsOf(network, alone, task.floor, task.now),
     };
   }
