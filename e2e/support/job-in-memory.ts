@@ -12,6 +12,8 @@ export const jobInMemory = async (page: Page): Promise<void> => {
     customer: '',
     status: 'quoted',
     dueOn: null,
+    archived: false,
+    template: false,
     updatedAt: '2030-01-01T00:00:00Z',
     revision: number,
     summary: null,

@@ -15,6 +15,8 @@ import { JobsService } from './jobs/jobs.service.js';
 import { PapersService } from './papers/papers.service.js';
 import { PlanController } from './plan/plan.controller.js';
 import { PlanService } from './plan/plan.service.js';
+import { ShopFileController } from './shop-file/shop-file.controller.js';
+import { ShopFileService } from './shop-file/shop-file.service.js';
 import { StockController } from './stock/stock.controller.js';
 import { LedgerService } from './stock/ledger.service.js';
 import { StockListsService } from './stock/stock-lists.service.js';
@@ -58,6 +60,7 @@ export class AppModule {
         ShelfController,
         StockController,
         PlanController,
+        ShopFileController,
         SweepsController,
         HealthController,
       ],
@@ -67,6 +70,7 @@ export class AppModule {
         JobsService,
         SeedService,
         ShelfService,
+        ShopFileService,
         LedgerService,
         PapersService,
         PlanService,

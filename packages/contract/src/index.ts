@@ -1,4 +1,4 @@
-export { CreateJobDto, SaveDesignDto, UpdateJobDto } from './job-requests.js';
+export { CopyJobDto, CreateJobDto, SaveDesignDto, UpdateJobDto } from './job-requests.js';
 export { MeasuredDto, MeasuredFiguresDto } from './measured-request.js';
 export { NewJobForm } from './new-job-form.js';
 export {
@@ -50,3 +50,4 @@ export {
   type PlanView,
   type Versioned,
 } from './plan-requests.js';
+export type { ShopFileReport } from './shop-file.js';

@@ -1,5 +1,5 @@
 import { jobStatuses, type JobStatus } from '@vitrum/core';
-import { IsIn, IsNotEmpty, IsObject, IsOptional, IsString, MaxLength } from 'class-validator';
+import { IsBoolean, IsIn, IsNotEmpty, IsObject, IsOptional, IsString, MaxLength } from 'class-validator';
 import { IsDay, IsPlainText, MayBeAbsent } from './validators.js';
 
 /** A new job with its first design. The design itself is checked by the core’s schema. */
@@ -46,6 +46,25 @@ export class UpdateJobDto {
   @IsOptional()
   @IsDay('the due date is a day such as 2030-01-31')
   dueOn?: string | null;
+
+  /** Put away: kept, and shown only where it is asked for. */
+  @MayBeAbsent()
+  @IsBoolean({ message: 'true or false' })
+  archived?: boolean;
+
+  /** Stands in the book to be copied from. */
+  @MayBeAbsent()
+  @IsBoolean({ message: 'true or false' })
+  template?: boolean;
+}
+
+/** A new job made from another. */
+export class CopyJobDto {
+  @IsString()
+  @IsPlainText()
+  @IsNotEmpty({ message: 'give the job a name' })
+  @MaxLength(120, { message: 'a job’s name has at most 120 characters' })
+  name: string;
 }
 
 /** A design to be saved as the next revision. */

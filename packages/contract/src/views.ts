@@ -5,6 +5,8 @@ export interface DesignFacts {
   readonly size: string;
   readonly figures: readonly { readonly id: string; readonly text: string; readonly label: string }[];
   readonly counts: Readonly<Record<Severity, number>>;
+  /** What all that is ordered costs the shop; absent where it was summed up by an earlier version. */
+  readonly order?: { readonly price: number; readonly currency: string };
 }
 
 /** The same with its picture. */
@@ -33,6 +35,8 @@ export interface JobListing {
   readonly customer: string;
   readonly status: JobStatus;
   readonly dueOn: string | null;
+  readonly archived: boolean;
+  readonly template: boolean;
   readonly updatedAt: string;
   readonly revision: number;
   /** Of the newest revision that has been summed up; it follows a save after a moment. */

@@ -36,6 +36,10 @@ export const jobs = pgTable(
     customer: text('customer').notNull().default(''),
     status: text('status').$type<JobStatus>().notNull().default('quoted'),
     dueOn: date('due_on', { mode: 'string' }),
+    /** Put away: kept, and shown only where it is asked for. */
+    archived: boolean('archived').notNull().default(false),
+    /** Stands in the book to be copied from. */
+    template: boolean('template').notNull().default(false),
     headRevision: integer('head_revision').notNull().default(0),
     /** What lists show of revision `summaryOf`, the newest that has been summed up, and its picture (PNG). */
     summary: json('summary').$type<DesignFacts>(),

@@ -17,6 +17,7 @@ import {
 } from '@nestjs/common';
 import { ApiBody, ApiConflictResponse, ApiHeader, ApiOperation, ApiQuery, ApiTags } from '@nestjs/swagger';
 import {
+  CopyJobDto,
   UpdateJobDto,
   type JobListing,
   type JobView,
@@ -98,6 +99,13 @@ export class JobsController {
     return this.jobs.create(request);
   }
 
+  @Post(':id/copies')
+  @ApiOperation({ summary: 'A new job of the same design, without what was ticked and measured' })
+  @ApiBody({ schema: { type: 'object', required: ['name'], properties: { name: text } } })
+  copy(@Param('id', jobId) id: string, @Body() { name }: CopyJobDto): Promise<JobView> {
+    return this.jobs.copy(id, name);
+  }
+
   @Get(':id')
   @ApiOperation({ summary: 'A job with its latest design; the ETag is the design’s hash' })
   async get(@Param('id', jobId) id: string, @Res({ passthrough: true }) response: Response): Promise<JobView> {
@@ -107,8 +115,18 @@ export class JobsController {
   }
 
   @Patch(':id')
-  @ApiOperation({ summary: 'Name, customer, status, due date' })
-  @ApiBody({ schema: { type: 'object', properties: { ...jobFields, status: { ...text, enum: [...jobStatuses] } } } })
+  @ApiOperation({ summary: 'Name, customer, status, due date; put away, or kept to copy from' })
+  @ApiBody({
+    schema: {
+      type: 'object',
+      properties: {
+        ...jobFields,
+        status: { ...text, enum: [...jobStatuses] },
+        archived: { type: 'boolean' },
+        template: { type: 'boolean' },
+      },
+    },
+  })
   update(@Param('id', jobId) id: string, @Body() request: UpdateJobDto): Promise<JobView> {
     return this.jobs.update(id, request);
   }

@@ -6,7 +6,7 @@ import { DatabaseService, type Transaction } from '../database/database.module.j
 import { jobs, revisions } from '../database/schema.js';
 import { itemsNamed } from '../catalogue/items-named.js';
 import { SummariesService } from '../summaries/summaries.service.js';
-import type { CheckedDesign } from '../intake/check-design.js';
+import { storedForm, type CheckedDesign } from '../intake/check-design.js';
 import { IntakePool } from '../intake/intake-pool.js';
 import type { NewJob, Save } from '../intake/wire-requests.js';
 import { listingOf, revisionView, type JobRow, type ListedJob, type RevisionRow } from './views.js';
@@ -124,9 +124,16 @@ export class JobsService {
     return this.get(id);
   }
 
+  /** A new job of the same design; what was ticked and measured of the other stays with it. */
+  async copy(id: string, name: string): Promise<JobView> {
+    const { customer, head } = await this.get(id);
+    const { proof: _proof, ...design } = head.design;
+    return this.create({ name, customer, dueOn: null, design: storedForm({ ...design, name }) });
+  }
+
   async update(id: string, request: UpdateJobDto): Promise<JobView> {
     const given = Object.fromEntries(
-      (['name', 'customer', 'status', 'dueOn'] as const).flatMap((key) =>
+      (['name', 'customer', 'status', 'dueOn', 'archived', 'template'] as const).flatMap((key) =>
         request[key] === undefined ? [] : [[key, request[key]]],
       ),
     );

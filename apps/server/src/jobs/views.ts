@@ -17,6 +17,8 @@ export const listingOf = ({ summary, summaryOf, hasPicture, ...job }: ListedJob)
   customer: job.customer,
   status: job.status,
   dueOn: job.dueOn,
+  archived: job.archived,
+  template: job.template,
   updatedAt: job.updatedAt.toISOString(),
   revision: job.headRevision,
   summary:

@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import type { PlannedJobView, PlanPaper, PlanView } from '@vitrum/contract';
 import { doneSteps, usualFloor, type Floor } from '@vitrum/core';
-import { asc, inArray } from 'drizzle-orm';
+import { and, asc, eq, inArray } from 'drizzle-orm';
 import { DatabaseService } from '../database/database.module.js';
 import { jobs } from '../database/schema.js';
 import { PapersService, type PaperOutcome } from '../papers/papers.service.js';
@@ -53,7 +53,7 @@ export class PlanService {
           summaryOf: jobs.summaryOf,
         })
         .from(jobs)
-        .where(inArray(jobs.status, [...planned]))
+        .where(and(inArray(jobs.status, [...planned]), eq(jobs.archived, false), eq(jobs.template, false)))
         .orderBy(asc(jobs.dueOn), asc(jobs.createdAt))
         .limit(mostJobs),
     );

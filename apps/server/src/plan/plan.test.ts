@@ -54,6 +54,19 @@ describe('what a plan is made from', () => {
     await api().patch(`/api/jobs/${id}`).send({ status: 'cutting' }).expect(200);
     await summed();
     expect(await of()).toMatchObject({ known: true, done: ['template', 'rip'] });
+    // What is put away, or stands there to be copied from, is not planned.
+    for (const which of ['archived', 'template']) {
+      await api()
+        .patch(`/api/jobs/${id}`)
+        .send({ [which]: true })
+        .expect(200);
+      expect(await of()).toBeUndefined();
+      await api()
+        .patch(`/api/jobs/${id}`)
+        .send({ [which]: false })
+        .expect(200);
+      expect(await of()).toBeDefined();
+    }
     await api().patch(`/api/jobs/${id}`).send({ status: 'delivered' }).expect(200);
     expect(await of()).toBeUndefined();
   });

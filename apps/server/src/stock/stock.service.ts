@@ -149,7 +149,9 @@ export class StockService {
           .where(
             and(
               isNull(stockClaims.jobId),
-              jobIds === null ? inArray(jobs.status, [...jobsAtHand]) : inArray(jobs.id, [...jobIds]),
+              jobIds === null
+                ? and(inArray(jobs.status, [...jobsAtHand]), eq(jobs.archived, false), eq(jobs.template, false))
+                : inArray(jobs.id, [...jobIds]),
             ),
           )
           .orderBy(asc(jobs.dueOn), asc(jobs.createdAt))

@@ -27,13 +27,14 @@ const sizeWords = ({ bounds, depthMm }: Evaluation): string =>
 
 /** The few facts of an evaluated design that lists show, and its picture at dusk. */
 export const summaryOf = (evaluation: Evaluation, catalogue: Catalogue): SummedUp => {
-  const { findings, figures } = evaluation;
+  const { findings, figures, cost } = evaluation;
   const count = (severity: Severity): number => findings.filter((finding) => finding.severity === severity).length;
   return {
     facts: {
       size: sizeWords(evaluation),
       figures: figures.map(({ id, text, label }) => ({ id, text, label })),
       counts: { stop: count('stop'), fix: count('fix'), note: count('note') },
+      order: { price: cost.order, currency: cost.currency },
     },
     picture: litPng(evaluation, 'evening', thumbnailPx),
     needs: needsOf(evaluation, catalogue),

@@ -22,6 +22,10 @@ export const getJob = (id: string): Promise<JobView> => request(`/jobs/${id}`);
 export const createJob = (name: string, design: Design): Promise<JobView> =>
   request('/jobs', { method: 'POST', body: json({ name, design }) });
 
+/** A new job of the same design. */
+export const copyJob = (id: string, name: string): Promise<JobView> =>
+  request(`/jobs/${id}/copies`, { method: 'POST', body: json({ name }) });
+
 /** Changes what a job has beside its design. */
 export const updateJob = (id: string, change: UpdateJobDto): Promise<JobView> =>
   request(`/jobs/${id}`, { method: 'PATCH', body: json(change) });

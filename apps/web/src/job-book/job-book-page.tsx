@@ -1,12 +1,23 @@
 import type { JobListing } from '@vitrum/contract';
 import { jobStatuses } from '@vitrum/core';
-import { CircleAlert, CircleCheck, OctagonX, Plus } from 'lucide-react';
+import { CircleAlert, CircleCheck, Ellipsis, OctagonX, Plus } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { fieldLook } from '../fields/field-row';
 import { ErrorSheet } from '../pages/error-sheet';
 import { PageHeader } from '../pages/page-header';
-import { dueText, filterJobs, isOnItsWay, type JobFilter, type JobOrder } from './filter-jobs';
+import {
+  bookSums,
+  dueText,
+  filterJobs,
+  isLate,
+  isOnItsWay,
+  type JobFilter,
+  type JobOrder,
+  type JobShelf,
+} from './filter-jobs';
+import { JobSheet } from './job-sheet';
+import { ShopFile } from './shop-file';
 import { useAllJobs } from './use-all-jobs';
 import { WallPicture } from '../ui/wall-picture';
 import { LabelledChoice } from '../ui/labelled-choice';
@@ -40,10 +51,17 @@ const Standing = ({ job: { summary } }: { readonly job: JobListing }) => {
   );
 };
 
-const JobCard = ({ job, asOfMs }: { readonly job: JobListing; readonly asOfMs: number }) => {
+interface JobCardProps {
+  readonly job: JobListing;
+  readonly asOfMs: number;
+  readonly onOpen: () => void;
+}
+
+const JobCard = ({ job, asOfMs, onOpen }: JobCardProps) => {
   const cost = job.summary?.figures.find(({ id }) => id === 'cost');
+  const late = isLate(job, new Date());
   return (
-    <li>
+    <li className="relative">
       <Link to={`/jobs/${job.id}`} className="group block border border-line bg-sheet hover:border-ink">
         <div className="flex h-40 items-center justify-center overflow-hidden bg-[#2c2a27]">
           {job.summary?.thumbnail ? (
@@ -59,9 +77,11 @@ const JobCard = ({ job, asOfMs }: { readonly job: JobListing; readonly asOfMs: n
         </div>
         <div className="grid grid-cols-[1fr_auto] gap-x-3 px-3 py-2">
           <h2 className="truncate font-bold">{job.name}</h2>
-          <span className="text-right text-[13px] text-soft">{job.status}</span>
+          <span className="text-right text-[13px] text-soft">{job.template ? 'to copy from' : job.status}</span>
           <span className="truncate text-[13px] text-soft">{job.customer || 'no customer'}</span>
-          <span className="text-right text-[13px]">{dueText(job.dueOn, new Date())}</span>
+          <span className={`text-right text-[13px] ${late ? 'font-bold text-signal' : ''}`}>
+            {dueText(job.dueOn, new Date())}
+          </span>
           <span className="mt-1 text-[13px] font-semibold">
             <Standing job={job} />
           </span>
@@ -69,6 +89,14 @@ const JobCard = ({ job, asOfMs }: { readonly job: JobListing; readonly asOfMs: n
           <span className="figure col-span-2 text-[13px] text-soft">{job.summary?.size}</span>
         </div>
       </Link>
+      <button
+        type="button"
+        onClick={onOpen}
+        aria-label={`${job.name}: day, customer, copy, put away`}
+        className="absolute right-1.5 bottom-1.5 flex h-7 w-7 items-center justify-center rounded-[3px] border border-transparent bg-sheet hover:border-ink"
+      >
+        <Ellipsis size={16} aria-hidden />
+      </button>
     </li>
   );
 };
@@ -77,6 +105,14 @@ const orders: readonly { readonly value: JobOrder; readonly label: string }[] = 
   { value: 'due', label: 'due date' },
   { value: 'name', label: 'name' },
   { value: 'changed', label: 'last change' },
+  { value: 'wrong', label: 'what is wrong' },
+  { value: 'value', label: 'value at cost' },
+];
+const shelves: readonly { readonly value: JobShelf; readonly label: string }[] = [
+  { value: 'book', label: 'the book' },
+  { value: 'late', label: 'late' },
+  { value: 'templates', label: 'to copy from' },
+  { value: 'away', label: 'put away' },
 ];
 
 const Filters = ({
@@ -97,6 +133,13 @@ const Filters = ({
       />
     </label>
     <LabelledChoice
+      label="Shown"
+      className="w-32"
+      value={filter.shelf}
+      options={shelves}
+      onChoose={(shelf) => onChange({ ...filter, shelf })}
+    />
+    <LabelledChoice
       label="Status"
       className="w-36"
       value={filter.status}
@@ -113,15 +156,39 @@ const Filters = ({
   </div>
 );
 
+/** What the book comes to. */
+const Sums = ({ jobs }: { readonly jobs: readonly JobListing[] }) => {
+  const { open, late, price, currency } = bookSums(jobs, new Date());
+  return (
+    <p className="mb-3 text-[13px]">
+      {open} {open === 1 ? 'job is' : 'jobs are'} under way
+      {late > 0 && (
+        <>
+          , <b className="text-signal">{late} late</b>
+        </>
+      )}
+      ; their orders cost the shop{' '}
+      <span className="figure">
+        {currency}
+        {Math.round(price).toLocaleString('en-GB')}
+      </span>
+      .
+    </p>
+  );
+};
+
 /** All jobs, lit. */
 export const JobBookPage = () => {
   const { data, rest, error, dataUpdatedAt } = useAllJobs();
-  const [filter, setFilter] = useState<JobFilter>({ words: '', status: 'all', order: 'due' });
+  const [filter, setFilter] = useState<JobFilter>({ words: '', status: 'all', order: 'due', shelf: 'book' });
+  const [opened, setOpened] = useState<string | null>(null);
   useEffect(() => {
     document.title = 'Job book · Vitrum';
   }, []);
   if (error !== null) return <ErrorSheet error={error} />;
-  const shown = filterJobs(data ?? [], filter);
+  const today = new Date();
+  const shown = filterJobs(data ?? [], filter, today);
+  const job = data?.find(({ id }) => id === opened);
   return (
     <>
       <PageHeader />
@@ -136,6 +203,7 @@ export const JobBookPage = () => {
             <Plus size={16} aria-hidden /> New job
           </Link>
         </div>
+        {data !== undefined && data.length > 0 && <Sums jobs={data} />}
         {data === undefined && (
           <Skeleton
             says="Opening the book …"
@@ -159,13 +227,15 @@ export const JobBookPage = () => {
           </p>
         )}
         {data !== undefined && data.length > 0 && shown.length === 0 && rest === 'none' && (
-          <p>No job fits; clear the search or the status.</p>
+          <p>No job fits; clear the search, or choose another status or shelf.</p>
         )}
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(290px,1fr))] gap-4">
           {shown.map((job) => (
-            <JobCard key={job.id} job={job} asOfMs={dataUpdatedAt} />
+            <JobCard key={job.id} job={job} asOfMs={dataUpdatedAt} onOpen={() => setOpened(job.id)} />
           ))}
         </ul>
+        <ShopFile />
+        {job !== undefined && <JobSheet key={job.id} job={job} onClose={() => setOpened(null)} />}
       </main>
     </>
   );

@@ -1,0 +1,2 @@
+ALTER TABLE "jobs" ADD COLUMN "archived" boolean DEFAULT false NOT NULL;--> statement-breakpoint
+ALTER TABLE "jobs" ADD COLUMN "template" boolean DEFAULT false NOT NULL;

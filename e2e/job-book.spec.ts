@@ -1,0 +1,59 @@
+import { readFileSync } from 'node:fs';
+import { gunzipSync } from 'node:zlib';
+import { expect, test } from './support/shop';
+
+test('a job gets a day, is copied, put away and found again', async ({ page, shop }) => {
+  await page.goto(`${shop.url}/jobs`);
+  await expect(page.getByText(/jobs are under way/)).toBeVisible();
+  await page.getByRole('button', { name: /^Tern café letters: day/ }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Customer').fill('The Tern, upstairs');
+  await dialog.getByLabel('Due on').fill('2020-01-31');
+  await dialog.getByRole('button', { name: 'Keep', exact: true }).click();
+  const card = page.getByRole('listitem').filter({ hasText: 'Tern café letters' });
+  await expect(card).toContainText('The Tern, upstairs');
+  await expect(card).toContainText('days late');
+  await expect(page.getByText(/1 late/)).toBeVisible();
+
+  await page.getByRole('button', { name: /^Tern café letters: day/ }).click();
+  await dialog.getByLabel(/Name of a copy/).fill('Tern, second pair');
+  await dialog.getByRole('button', { name: 'Copy it' }).click();
+  await expect(page).toHaveURL(/\/jobs\/[0-9a-f-]{36}/);
+  await page.goto(`${shop.url}/jobs`);
+  await expect(page.getByRole('heading', { name: 'Tern, second pair' })).toBeVisible();
+
+  await page.getByRole('button', { name: /^Tern, second pair: day/ }).click();
+  await dialog.getByRole('button', { name: 'Put it away' }).click();
+  await expect(page.getByRole('heading', { name: 'Tern, second pair' })).toHaveCount(0);
+  await page.getByLabel('Shown').click();
+  await page.getByRole('option', { name: 'put away' }).click();
+  await expect(page.getByRole('heading', { name: 'Tern, second pair' })).toBeVisible();
+});
+
+test('the shop is taken out as one file, and read back', async ({ page, shop }) => {
+  await page.goto(`${shop.url}/jobs`);
+  const part = page.getByRole('region', { name: 'The shop as a file' });
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    part.getByRole('link', { name: 'Take the shop out' }).click(),
+  ]);
+  const path = await download.path();
+  expect(download.suggestedFilename()).toMatch(/^shop-\d{4}-\d\d-\d\d\.ndjson\.gz$/);
+  const lines = gunzipSync(readFileSync(path)).toString().trimEnd().split('\n');
+  expect(JSON.parse(lines[0]!)).toMatchObject({ format: 'vitrum-shop', version: 1 });
+  expect(lines.filter((line) => line.startsWith('{"jobs"')).length).toBeGreaterThan(10);
+  await part.locator('input[type=file]').setInputFiles({
+    name: 'shop.ndjson.gz',
+    mimeType: 'application/gzip',
+    buffer: readFileSync(path),
+  });
+  await expect(part.getByRole('status')).toHaveText('All of it was there already; nothing was added.', {
+    timeout: 30_000,
+  });
+  await part.locator('input[type=file]').setInputFiles({
+    name: 'notes.ndjson',
+    mimeType: 'text/plain',
+    buffer: Buffer.from('a shopping list\n'),
+  });
+  await expect(part.getByRole('alert')).toContainText('This is no file of a shop');
+});
