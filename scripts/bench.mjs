@@ -3,6 +3,7 @@ import { createRequire } from 'node:module';
 import { pageBench } from './lib/page-bench.mjs';
 import { inRoot } from './lib/paths.mjs';
 import { serverBench } from './lib/server-bench.mjs';
+import { planLines } from './lib/plan-bench.mjs';
 import { runMain, say } from './lib/say.mjs';
 import { setUp } from './lib/setup.mjs';
 import { sheetLines } from './lib/sheet-bench.mjs';
@@ -419,6 +420,7 @@ const parts = {
   sheet: () => sheetLines({ timed, rated }),
   lines: lineLines,
   scene: sceneLines,
+  plan: (loaded) => planLines(loaded, { say, timed, rated }),
   tracing: tracingLines,
   artwork: artworkLines,
   demos: demoLines,

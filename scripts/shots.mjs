@@ -77,13 +77,6 @@ const pictures = [
   ['edge-lit', (page) => openJob(page, 'Quiet room', 'face')],
   ['lines', (page) => openJob(page, 'late soup', 'light')],
   [
-    'job-false-colour',
-    async (page) => {
-      await openJob(page, 'Ticket', 'power');
-      await showOver(page, 'false colour');
-    },
-  ],
-  [
     'artwork',
     async (page) => {
       await openJob(page, 'Ferry way', 'artwork');
@@ -132,6 +125,18 @@ const pictures = [
     async (page) => {
       await page.goto('/stock?show=to-buy');
       await page.getByText(/What the jobs at hand/).waitFor({ timeout: 120_000 });
+      await page.getByText('still being worked out').waitFor({ state: 'detached', timeout: 180_000 });
+    },
+  ],
+  [
+    'plan',
+    async (page) => {
+      await page.goto('/plan');
+      await page.getByText(/steps of \d+ jobs/).waitFor({ timeout: 60_000 });
+      await page.getByText('still being worked out').waitFor({ state: 'detached', timeout: 180_000 });
+      const day = page.getByRole('region').filter({ has: page.getByRole('heading', { level: 2 }) });
+      await day.first().getByRole('button').nth(5).click();
+      await page.waitForTimeout(500);
     },
   ],
   [

@@ -44,7 +44,7 @@ export const readLine = (line: string): ReadLine => {
   if (tooMuch !== null) return no(tooMuch);
   const body = parsed(line);
   if (typeof body !== 'object' || body === null || Array.isArray(body)) return no('is no JSON object');
-  const [[name, row] = [], ...rest] = Object.entries(body);
+  const [[name, row] = [], ...rest] = Object.entries(body as Readonly<Record<string, unknown>>);
   if (name === undefined || rest.length > 0) return no('holds one row, under the name of its table');
   if (!Object.hasOwn(shopTables, name)) return no(`“${name.slice(0, 40)}” is no table of a shop`);
   if (typeof row !== 'object' || row === null || Array.isArray(row)) return no(`${name} holds an object`);

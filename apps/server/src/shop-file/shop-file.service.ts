@@ -98,7 +98,7 @@ export class ShopFileService {
         .orderBy(asc(sql`ctid`))
         .limit(rowsAtOnce);
       for (const { ctid, ...row } of rows) {
-        after = ctid as unknown as string;
+        after = ctid;
         const { design, ...rest } = row as Readonly<Record<string, unknown>>;
         const body = JSON.stringify(rest);
         yield typeof design === 'string'

@@ -93,7 +93,7 @@ const JobCard = ({ job, asOfMs, onOpen }: JobCardProps) => {
         type="button"
         onClick={onOpen}
         aria-label={`${job.name}: day, customer, copy, put away`}
-        className="absolute right-1.5 bottom-1.5 flex h-7 w-7 items-center justify-center rounded-[3px] border border-transparent bg-sheet hover:border-ink"
+        className="absolute top-1.5 right-1.5 flex h-7 w-7 items-center justify-center rounded-[3px] border border-transparent bg-[#2c2a27] text-[#e9e2d2] hover:border-[#e9e2d2]"
       >
         <Ellipsis size={16} aria-hidden />
       </button>

@@ -124,7 +124,7 @@ const Form = ({ floor }: { readonly floor: Floor }) => {
       }}
     >
       <p className="text-[13px] text-soft">
-        Hours as 8:00–12:00, 12:30–16:30; nothing typed is a day off. The plan is made anew by them.
+        Hours as 8–12, 12:30–16:30; nothing typed is a day off. The plan is made anew by them.
       </p>
       {people.map((draft, at) => (
         <PersonRows

@@ -1,9 +1,11 @@
 import type { Stretch } from '@vitrum/core';
-import { clockWords } from './time-words';
 
-/** Hours of a day as they are typed: “8:00–12:00, 12:30–16:30”; nothing for a day off. */
+const hourWords = (minute: number): string =>
+  minute % 60 === 0 ? `${minute / 60}` : `${Math.floor(minute / 60)}:${String(minute % 60).padStart(2, '0')}`;
+
+/** Hours of a day as they are typed: “8–12, 12:30–16:30”; nothing for a day off. */
 export const hoursWords = (stretches: readonly Stretch[]): string =>
-  stretches.map(([from, to]) => `${clockWords(from)}–${to === 1440 ? '24:00' : clockWords(to)}`).join(', ');
+  stretches.map(([from, to]) => `${hourWords(from)}–${hourWords(to)}`).join(', ');
 
 const minuteIn = (text: string): number | null => {
   const found = /^(\d{1,2})(?:[:.](\d{2}))?$/.exec(text.trim());

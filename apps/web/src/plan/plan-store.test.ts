@@ -1,22 +1,10 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import type { PlanPaper, PlanView } from '@vitrum/contract';
-import { answerPlan, usualFloor, type PlanReply, type PlanStep } from '@vitrum/core';
+import { answerPlan, usualFloor } from '@vitrum/core';
+import { planStep } from '../testing/plan-step';
 import { workers } from '../workers/clients';
 import { askWaysOut, pinStep, planAnew, readPlan, takeWayOut, undoPlan, usePlan } from './plan-store';
 
-const step = (id: string, minutes: number): PlanStep => ({
-  id,
-  title: id,
-  phase: 'wire',
-  minutes,
-  waitMinutes: 0,
-  place: 'bench',
-  people: 1,
-  whole: false,
-  holds: false,
-  attended: false,
-  after: [],
-});
 const jobA = 'aaaaaaaa-0000-4000-8000-000000000001';
 const jobB = 'bbbbbbbb-0000-4000-8000-000000000002';
 
@@ -33,7 +21,7 @@ const standIn = () => {
       dueOn: null,
       status: 'cutting',
       known: true,
-      steps: [step('one', 60), step('two', 120)],
+      steps: [planStep('one'), planStep('two', { minutes: 120 })],
       done: id === jobA ? ['one'] : [],
     })),
     floor: { version: 0, paper: usualFloor },
@@ -67,7 +55,7 @@ beforeEach(() => {
   server = standIn();
   globalThis.fetch = server.fetched as typeof fetch;
   jest.spyOn(workers.plan, 'ask').mockImplementation(({ request, hear }) => {
-    hear(answerPlan({ ...request, id: 1 }) as PlanReply);
+    hear(answerPlan({ ...request, id: 1 }));
     return () => undefined;
   });
   usePlan.setState({ known: null, busy: false, problem: null, before: [], chosen: null, ways: {} });

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import type { PlannedJobView } from '@vitrum/contract';
 import { lateJobs, planOf, usualFloor, waysOut, type PlanJob, type PlanStep, type PlanTask } from '@vitrum/core';
+import { planStep } from '../testing/plan-step';
 import { chartRows } from './chart-rows';
 import { hoursWords, readHours, readSpells, spellsWords } from './hours-words';
 import { doneAndDue, howLate, wayName, wayWords, whyLate } from './late-words';
@@ -8,20 +9,6 @@ import { timeScale } from './time-scale';
 import { nowHere, spanWords, timeWords } from './time-words';
 
 const monday = '2030-01-07';
-const step = (id: string, rest: Partial<PlanStep> = {}): PlanStep => ({
-  id,
-  title: `Do ${id}`,
-  phase: 'wire',
-  minutes: 60,
-  waitMinutes: 0,
-  place: 'bench',
-  people: 1,
-  whole: false,
-  holds: false,
-  attended: false,
-  after: [],
-  ...rest,
-});
 const job = (id: string, dueOn: string | null, ...steps: readonly PlanStep[]): PlanJob => ({
   id,
   name: `Job ${id}`,
@@ -62,6 +49,15 @@ describe('hours', () => {
 
   it.each(['morning', '12-8', '8-12, 11-16', '8:70-12', '8', '8-12-14', '25-26'])('“%s” are none', (words) => {
     expect(readHours(words)).toBeNull();
+  });
+
+  it('are said as short as can be', () => {
+    expect(
+      hoursWords([
+        [480, 720],
+        [750, 1440],
+      ]),
+    ).toBe('8–12, 12:30–24');
   });
 
   it('spells away are days, or from one to another', () => {
@@ -120,8 +116,8 @@ describe('the scale of the bars', () => {
 
 describe('the rows of the bars', () => {
   const jobs = [
-    job('a', monday, step('cut'), step('hang', { people: 2, after: ['cut'], waitMinutes: 30 })),
-    job('b', null, step('wire')),
+    job('a', monday, planStep('cut'), planStep('hang', { people: 2, after: ['cut'], waitMinutes: 30 })),
+    job('b', null, planStep('wire')),
   ];
   const task = taskOf(jobs, { pins: [{ jobId: 'b', stepId: 'wire', at: `${monday}T12:45` }] });
   const plan = planOf(task);
@@ -165,7 +161,7 @@ describe('why a job is late', () => {
 
   it('is said with its hours, and who was before it', () => {
     const task = taskOf(
-      [job('a', monday, step('x', { minutes: 240 })), job('b', monday, step('y', { minutes: 480 }))],
+      [job('a', monday, planStep('x', { minutes: 240 })), job('b', monday, planStep('y', { minutes: 480 }))],
       { floor: one, first: ['a'] },
     );
     const plan = planOf(task);
@@ -185,8 +181,8 @@ describe('why a job is late', () => {
   });
 
   it('is itself where it would be late alone', () => {
-    const paint = step('paint', { waitMinutes: 1440 });
-    const task = taskOf([job('a', monday, paint, step('next', { after: ['paint'] }))]);
+    const paint = planStep('paint', { waitMinutes: 1440 });
+    const task = taskOf([job('a', monday, paint, planStep('next', { after: ['paint'] }))]);
     const late = lateJobs(task, planOf(task))[0]!;
     expect(whyLate(late, monday, nameOf)).toBe(
       'Even alone in the shop it would be done Tue 8 Jan 10:00: 2 h of work are left, 24 h of drying, curing and soaking hold it up.',

@@ -40,7 +40,7 @@ const mostRounds = 2000;
 /** Of more steps the rules alone are tried, and of many the first of them. */
 const searchedUpTo = 800;
 const manySteps = 1500;
-const rulesOfMany = 3;
+const rulesOfMany = 2;
 
 interface Best {
   readonly lie: Lie;
