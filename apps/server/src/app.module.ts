@@ -15,6 +15,9 @@ import { JobsService } from './jobs/jobs.service.js';
 import { PapersService } from './papers/papers.service.js';
 import { PlanController } from './plan/plan.controller.js';
 import { PlanService } from './plan/plan.service.js';
+import { QuotePool } from './quotes/quote-pool.js';
+import { OffersController, QuotesController } from './quotes/quotes.controller.js';
+import { QuotesService } from './quotes/quotes.service.js';
 import { ShopFileController } from './shop-file/shop-file.controller.js';
 import { ShopFileService } from './shop-file/shop-file.service.js';
 import { StockController } from './stock/stock.controller.js';
@@ -60,6 +63,8 @@ export class AppModule {
         ShelfController,
         StockController,
         PlanController,
+        QuotesController,
+        OffersController,
         ShopFileController,
         SweepsController,
         HealthController,
@@ -70,6 +75,8 @@ export class AppModule {
         JobsService,
         SeedService,
         ShelfService,
+        QuotePool,
+        QuotesService,
         ShopFileService,
         LedgerService,
         PapersService,

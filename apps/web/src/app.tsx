@@ -50,6 +50,8 @@ const Door = () => {
 const pages = {
   jobBook: () => import('./job-book/job-book-page').then(({ JobBookPage: Component }) => ({ Component })),
   newJob: () => import('./new-job/new-job-page').then(({ NewJobPage: Component }) => ({ Component })),
+  quote: () => import('./quote/quote-page').then(({ QuotePage: Component }) => ({ Component })),
+  offer: () => import('./quote/offer-page').then(({ OfferPage: Component }) => ({ Component })),
   plan: () => import('./plan/plan-page').then(({ PlanPage: Component }) => ({ Component })),
   shelf: () => import('./shelf/shelf-page').then(({ ShelfPage: Component }) => ({ Component })),
   stock: () => import('./stock/stock-page').then(({ StockPage: Component }) => ({ Component })),
@@ -78,6 +80,8 @@ export const router = createBrowserRouter([
       { path: '/jobs/new', lazy: pages.newJob },
       { path: '/jobs/:jobId/:step?', loader: beginJob, shouldRevalidate: isOtherJob, element: <JobShell /> },
       { path: '/plan', lazy: pages.plan },
+      { path: '/quotes/:jobId', lazy: pages.quote },
+      { path: '/offer/:token', lazy: pages.offer },
       { path: '/shelf', lazy: pages.shelf },
       { path: '/stock', lazy: pages.stock },
       { path: '/practice', lazy: pages.practice },

@@ -51,3 +51,13 @@ export {
   type Versioned,
 } from './plan-requests.js';
 export type { ShopFileReport } from './shop-file.js';
+export {
+  AnswerQuoteDto,
+  MakeQuoteDto,
+  QuoteTermsDto,
+  type JobQuotesView,
+  type OfferView,
+  type QuoteAnswerView,
+  type QuoteStanding,
+  type QuoteView,
+} from './quote-requests.js';

@@ -324,6 +324,18 @@ export { setByHand, solveSign, type SolvedSign } from './sign/solving/index.js';
 export { createJudge, type Judge } from './sign/evaluate/index.js';
 export { needsOf, type Need } from './shop/needs/index.js';
 export {
+  moneyWords,
+  mostShare,
+  quoteFactsOf,
+  quoteOf,
+  quotePdf,
+  usualTerms,
+  type Quote,
+  type QuoteFacts,
+  type QuoteSheet,
+  type QuoteTerms,
+} from './shop/quote/index.js';
+export {
   answerPlan,
   dayAfter,
   dayMinutes,

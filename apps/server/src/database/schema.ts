@@ -1,5 +1,5 @@
 import type { DesignFacts, StockWhat, SweepPointView, SweepStatus } from '@vitrum/contract';
-import type { Design, JobStatus, Need, PlanStep, SweepAxes } from '@vitrum/core';
+import type { Design, JobStatus, Need, PlanStep, QuoteFacts, QuoteTerms, SweepAxes } from '@vitrum/core';
 import { sql } from 'drizzle-orm';
 import {
   bigserial,
@@ -17,6 +17,7 @@ import {
   text,
   timestamp,
   unique,
+  uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core';
 
@@ -128,6 +129,48 @@ export const shopPapers = pgTable('shop_papers', {
   data: json('data').notNull(),
   changedAt: timestamp('changed_at', { withTimezone: true }).notNull().defaultNow(),
 });
+
+/** Quotes as they went out: what they say does not change with the design. Whoever has the token sees just that. */
+export const quotes = pgTable(
+  'quotes',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    token: text('token').notNull().unique(),
+    jobId: uuid('job_id')
+      .notNull()
+      .references(() => jobs.id),
+    revision: integer('revision').notNull(),
+    facts: json('facts').$type<QuoteFacts>().notNull(),
+    terms: json('terms').$type<QuoteTerms>().notNull(),
+    day: bytes('day').notNull(),
+    night: bytes('night').notNull(),
+    madeAt: timestamp('made_at', { withTimezone: true }).notNull().defaultNow(),
+    validUntil: date('valid_until', { mode: 'string' }).notNull(),
+    withdrawn: boolean('withdrawn').notNull().default(false),
+  },
+  (table) => [index('quotes_job').on(table.jobId, table.madeAt)],
+);
+
+/** What customers said to quotes: append-only. A yes counts once. */
+export const quoteAnswers = pgTable(
+  'quote_answers',
+  {
+    seq: bigserial('seq', { mode: 'number' }).primaryKey(),
+    quoteId: uuid('quote_id')
+      .notNull()
+      .references(() => quotes.id),
+    what: text('what').$type<'yes' | 'remark'>().notNull(),
+    name: text('name').notNull(),
+    remark: text('remark').notNull().default(''),
+    at: timestamp('at', { withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [
+    index('quote_answers_quote').on(table.quoteId, table.seq),
+    uniqueIndex('quote_answers_yes')
+      .on(table.quoteId)
+      .where(sql`what = 'yes'`),
+  ],
+);
 
 /** What jobs have a claim to, the earliest first served. */
 export const stockClaims = pgTable('stock_claims', {

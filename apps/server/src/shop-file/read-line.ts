@@ -59,12 +59,16 @@ export const readLine = (line: string): ReadLine => {
   }
   const more = deeper[table]?.(given) ?? null;
   if (more !== null) return no(more);
-  const times = Object.entries(fields).filter(([, { kind }]) => kind === 'time');
+  const made = Object.entries(fields).flatMap(([key, { kind }]): readonly (readonly [string, unknown])[] => {
+    const value = given[key];
+    if (typeof value !== 'string') return [];
+    return kind === 'time' ? [[key, new Date(value)]] : kind === 'bytes' ? [[key, Buffer.from(value, 'base64')]] : [];
+  });
   return {
     ok: true,
     value: {
       table,
-      row: { ...given, ...Object.fromEntries(times.map(([key]) => [key, new Date(given[key] as string)])) },
+      row: { ...given, ...Object.fromEntries(made) },
     },
   };
 };

@@ -37,6 +37,14 @@ const firstBytes = async (source: Readable): Promise<{ readonly head: Buffer; re
   return { head, whole: Readable.from(again()) };
 };
 
+/** Bytes as base64; a buffer makes an object of itself before anybody else is asked. */
+const asText = (_key: string, value: unknown): unknown => {
+  const made = value as { readonly type?: unknown; readonly data?: unknown } | null;
+  return made?.type === 'Buffer' && Array.isArray(made.data)
+    ? Buffer.from(made.data as number[]).toString('base64')
+    : value;
+};
+
 /** Ends what goes on for ever. */
 const bounded = (): Transform => {
   let seen = 0;
@@ -100,7 +108,7 @@ export class ShopFileService {
       for (const { ctid, ...row } of rows) {
         after = ctid;
         const { design, ...rest } = row as Readonly<Record<string, unknown>>;
-        const body = JSON.stringify(rest);
+        const body = JSON.stringify(rest, asText);
         yield typeof design === 'string'
           ? `{"${name}":${body.slice(0, -1)},"design":${design}}}\n`
           : `{"${name}":${body}}\n`;

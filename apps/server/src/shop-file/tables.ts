@@ -3,6 +3,8 @@ import { isUUID } from 'class-validator';
 import {
   catalogueItems,
   jobs,
+  quoteAnswers,
+  quotes,
   revisions,
   shopPapers,
   stockClaims,
@@ -11,7 +13,7 @@ import {
 } from '../database/schema.js';
 
 /** What a field of a line holds. Times go out as ISO text. */
-export type FieldKind = 'uuid' | 'text' | 'count' | 'number' | 'bool' | 'day' | 'time' | 'json' | 'ids';
+export type FieldKind = 'bytes' | 'uuid' | 'text' | 'count' | 'number' | 'bool' | 'day' | 'time' | 'json' | 'ids';
 
 export interface FieldSpec {
   readonly kind: FieldKind;
@@ -76,6 +78,32 @@ export const shopTables = {
       createdAt: time,
     },
   },
+  quotes: {
+    table: quotes,
+    fields: {
+      id: uuid,
+      token: text,
+      jobId: uuid,
+      revision: count,
+      facts: json,
+      terms: json,
+      day: { kind: 'bytes' } as FieldSpec,
+      night: { kind: 'bytes' } as FieldSpec,
+      madeAt: time,
+      validUntil: { kind: 'day' } as FieldSpec,
+      withdrawn: bool,
+    },
+  },
+  quoteAnswers: {
+    table: quoteAnswers,
+    fields: {
+      quoteId: uuid,
+      what: { kind: 'text', oneOf: ['yes', 'remark'] } as FieldSpec,
+      name: text,
+      remark: text,
+      at: time,
+    },
+  },
   stockLots: {
     table: stockLots,
     fields: {
@@ -124,7 +152,11 @@ const isDay = (value: unknown): boolean =>
 const isWords = (value: unknown): value is string =>
   typeof value === 'string' && value.length <= longestText && !/\u0000|[\ud800-\udfff]/u.test(value);
 
+/** A picture of a quote, in base64. */
+const longestBytes = 2_500_000;
+
 const fits: Readonly<Record<FieldKind, (value: unknown) => boolean>> = {
+  bytes: (value) => typeof value === 'string' && value.length <= longestBytes && /^[A-Za-z0-9+/]*={0,2}$/.test(value),
   uuid: (value) => isUUID(value),
   text: isWords,
   count: (value) => Number.isInteger(value) && Number(value) >= 0 && Number(value) < 2 ** 31,
@@ -136,6 +168,7 @@ const fits: Readonly<Record<FieldKind, (value: unknown) => boolean>> = {
   ids: (value) => Array.isArray(value) && value.length <= 2000 && value.every(isWords),
 };
 const words: Readonly<Record<FieldKind, string>> = {
+  bytes: 'bytes in base64',
   uuid: 'an id',
   text: 'text that can be kept',
   count: 'a whole number from 0',

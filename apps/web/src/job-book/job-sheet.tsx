@@ -2,7 +2,7 @@ import type { JobListing, UpdateJobDto } from '@vitrum/contract';
 import { useQueryClient } from '@tanstack/react-query';
 import { jobStatuses } from '@vitrum/core';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { copyJob, updateJob } from '../api/jobs';
 import { fieldLook } from '../fields/field-row';
 import { Button } from '../ui/button';
@@ -98,7 +98,13 @@ export const JobSheet = ({ job, onClose }: JobSheetProps) => {
           Copy it
         </Button>
       </form>
-      <div className="mt-5 flex flex-wrap gap-3 border-t border-line pt-3">
+      <div className="mt-5 flex flex-wrap items-center gap-3 border-t border-line pt-3">
+        <Link
+          to={`/quotes/${job.id}`}
+          className="inline-flex min-h-7 items-center rounded-[3px] border border-ink bg-sheet px-2.5 font-semibold hover:bg-paper"
+        >
+          Quote it
+        </Link>
         <Button disabled={busy} onClick={() => change({ template: !job.template })}>
           {job.template ? 'No longer to copy from' : 'Keep it to copy from'}
         </Button>

@@ -9,6 +9,8 @@ const names: Readonly<Record<string, string>> = {
   jobs: 'jobs',
   revisions: 'revisions',
   catalogueItems: 'items of the shelf',
+  quotes: 'quotes',
+  quoteAnswers: 'answers to quotes',
   stockLots: 'lots of stock',
   stockEntries: 'entries of the ledger',
   stockClaims: 'claims of jobs',
