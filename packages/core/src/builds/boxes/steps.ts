@@ -272,7 +272,7 @@ const finish = ({
     ...coats,
     {
       id: 'lettering',
-      ...(shutIn(design, materials.second).face ? {} : { work: { after: [coats.at(-1)?.id ?? 'face'] } }),
+      work: shutIn(design, materials.second).face ? {} : { after: [coats.at(-1)?.id ?? 'face'] },
       phase: 'finish',
       title:
         mode === 'lit-letters' ? 'Lay the mask film on the face' : `Lay ${lettering.letterCount} letters on the face`,
