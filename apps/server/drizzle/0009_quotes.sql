@@ -1,10 +1,12 @@
 CREATE TABLE "quote_answers" (
 	"seq" bigserial PRIMARY KEY NOT NULL,
+	"id" uuid DEFAULT gen_random_uuid() NOT NULL,
 	"quote_id" uuid NOT NULL,
 	"what" text NOT NULL,
 	"name" text NOT NULL,
 	"remark" text DEFAULT '' NOT NULL,
-	"at" timestamp with time zone DEFAULT now() NOT NULL
+	"at" timestamp with time zone DEFAULT now() NOT NULL,
+	CONSTRAINT "quote_answers_id_unique" UNIQUE("id")
 );
 --> statement-breakpoint
 CREATE TABLE "quotes" (

@@ -1,5 +1,5 @@
 import type { Floor, PlanJob, StepTime, Stretch } from '@vitrum/core';
-import { workPlaces, type WorkPlace } from '@vitrum/core';
+import { isDay, workPlaces, type WorkPlace } from '@vitrum/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -81,9 +81,6 @@ const IsWeek = (): PropertyDecorator =>
     },
   });
 
-const isDay = (value: unknown): boolean =>
-  typeof value === 'string' && /^\d{4}-\d{2}-\d{2}$/.test(value) && !Number.isNaN(Date.parse(value));
-
 const AreSpells = (): PropertyDecorator =>
   ValidateBy({
     name: 'areSpells',
@@ -130,6 +127,18 @@ export class ExtraHoursDto {
   hours: Stretch;
 }
 
+/** Two of one id would be taken for one person. */
+const AreSomebodyEach = (): PropertyDecorator =>
+  ValidateBy({
+    name: 'areSomebodyEach',
+    validator: {
+      validate: (value: unknown) =>
+        !Array.isArray(value) ||
+        new Set(value.map((each: unknown) => (each as { readonly id?: unknown } | null)?.id)).size === value.length,
+      defaultMessage: () => 'two people have one id',
+    },
+  });
+
 const ArePlaces = (): PropertyDecorator =>
   ValidateBy({
     name: 'arePlaces',
@@ -149,6 +158,7 @@ const ArePlaces = (): PropertyDecorator =>
 export class FloorDto implements Floor {
   @IsArray()
   @ArrayMaxSize(mostPeople, { message: `at most ${mostPeople} people` })
+  @AreSomebodyEach()
   @ValidateNested({ each: true })
   @Type(() => PersonDto)
   people: PersonDto[];

@@ -12,29 +12,11 @@ import {
   Max,
   MaxLength,
   Min,
-  Validate,
-  ValidatorConstraint,
-  type ValidatorConstraintInterface,
 } from 'class-validator';
 import { IsPlainText, MayBeAbsent } from './validators.js';
 
 const aNumber = { allowNaN: false, allowInfinity: false } as const;
-const longest = 200;
-
-@ValidatorConstraint({ name: 'areLines' })
-class AreLines implements ValidatorConstraintInterface {
-  validate(value: unknown): boolean {
-    return (
-      Array.isArray(value) &&
-      value.every(
-        (each) => typeof each === 'string' && each.length <= longest && !/[\u0000-\u001f]|[\ud800-\udfff]/u.test(each),
-      )
-    );
-  }
-  defaultMessage(): string {
-    return `lines of at most ${longest} characters that can be shown`;
-  }
-}
+const longestLine = 200;
 
 /** What the shop asks beside what it costs. */
 export class QuoteTermsDto implements QuoteTerms {
@@ -70,7 +52,9 @@ export class QuoteTermsDto implements QuoteTerms {
 
   @IsArray({ message: 'lines of what is included' })
   @ArrayMaxSize(20, { message: 'at most 20 lines' })
-  @Validate(AreLines)
+  @IsString({ each: true, message: 'lines of text' })
+  @IsPlainText({ each: true, message: 'a line has characters in it that cannot be shown' })
+  @MaxLength(longestLine, { each: true, message: `a line has at most ${longestLine} characters` })
   includes: string[];
 
   @IsString()

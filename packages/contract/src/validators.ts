@@ -1,3 +1,4 @@
+import { isDay } from '@vitrum/core';
 import { ValidateBy, ValidateIf, buildMessage, type ValidationOptions } from 'class-validator';
 
 const isText = (value: unknown): boolean =>
@@ -18,17 +19,6 @@ export const IsPlainText = (options?: ValidationOptions): PropertyDecorator =>
     },
     options,
   );
-
-const earliestYear = 1900;
-
-const isDay = (value: unknown): boolean => {
-  if (typeof value !== 'string' || !/^\d{4}-\d{2}-\d{2}$/.test(value)) return false;
-  const time = Date.parse(`${value}T00:00:00Z`);
-  // A thirtieth of February becomes a day of March; it is none.
-  return (
-    !Number.isNaN(time) && new Date(time).toISOString().startsWith(value) && Number(value.slice(0, 4)) >= earliestYear
-  );
-};
 
 /** A day of the calendar, written as 2030-01-31. */
 export const IsDay = (message: string): PropertyDecorator =>

@@ -341,6 +341,7 @@ export {
   dayMinutes,
   daysBetween,
   doneSteps,
+  isDay,
   lateJobs,
   minuteOf,
   openStretches,

@@ -2,6 +2,7 @@ import { setTimeout as pause } from 'node:timers/promises';
 import { Global, Inject, Injectable, Logger, Module, OnModuleDestroy } from '@nestjs/common';
 import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
+import type { PgTransactionConfig } from 'drizzle-orm/pg-core';
 import pg from 'pg';
 import { CONFIG, migrationsFolder, type Config } from '../config.js';
 import { isAway, mayBeTriedAgain } from './away.js';
@@ -61,19 +62,22 @@ export class DatabaseService implements OnModuleDestroy {
 
   /** A transaction, done again when its connection was lost on the way; what it does must be such that it may be done twice. */
   transaction<T>(work: (transaction: Transaction) => Promise<T>): Promise<T> {
-    return this.steady(async () => {
-      // Taken and given back here: Drizzle keeps a connection for ever whose very first statement fails.
-      const client = await this.pool.connect();
-      let lost = false;
-      try {
-        return await drizzle(client, { schema }).transaction(work);
-      } catch (error) {
-        lost = isAway(error);
-        throw error;
-      } finally {
-        client.release(lost);
-      }
-    });
+    return this.steady(() => this.transactionOnce(work));
+  }
+
+  /** A transaction that is not done again: of work that cannot be, or is too much. */
+  async transactionOnce<T>(work: (transaction: Transaction) => Promise<T>, config?: PgTransactionConfig): Promise<T> {
+    // Taken and given back here: Drizzle keeps a connection for ever whose very first statement fails.
+    const client = await this.pool.connect();
+    let lost = false;
+    try {
+      return await drizzle(client, { schema }).transaction(work, config);
+    } catch (error) {
+      lost = isAway(error);
+      throw error;
+    } finally {
+      client.release(lost);
+    }
   }
 
   /** Applies the migrations, then `then`, alone among all servers on this database. */

@@ -156,6 +156,8 @@ export const quoteAnswers = pgTable(
   'quote_answers',
   {
     seq: bigserial('seq', { mode: 'number' }).primaryKey(),
+    /** Told apart by it where a shop’s file is read twice. */
+    id: uuid('id').notNull().unique().defaultRandom(),
     quoteId: uuid('quote_id')
       .notNull()
       .references(() => quotes.id),

@@ -1,7 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import { ConflictException, GoneException, Injectable, NotFoundException } from '@nestjs/common';
 import type { AnswerQuoteDto, JobQuotesView, OfferView, QuoteView } from '@vitrum/contract';
-import { dayAfter, quoteOf, type QuoteTerms } from '@vitrum/core';
+import { dayAfter, quoteOf, shopName, type QuoteTerms } from '@vitrum/core';
 import { and, asc, desc, eq, getTableColumns, inArray, sql } from 'drizzle-orm';
 import { CatalogueService } from '../catalogue/catalogue.service.js';
 import { DatabaseService } from '../database/database.module.js';
@@ -9,7 +9,6 @@ import { jobs, quoteAnswers, quotes, revisions } from '../database/schema.js';
 import { QuotePool } from './quote-pool.js';
 import { offerView, quoteView, standingOf, type AnswerRow, type QuoteRow } from './quote-views.js';
 
-const shopName = 'Sallow Lane Signs, Port Sallow';
 const { day: _day, night: _night, ...besidesPictures } = getTableColumns(quotes);
 /** Of the many that a job may come to, those that are looked at. */
 const mostQuotes = 50;
@@ -140,7 +139,7 @@ export class QuotesService {
       if (standing === 'withdrawn') throw withdrawn();
       if (what === 'yes' && standing === 'agreed') return;
       if (standing === 'expired')
-        throw new GoneException('This quote held until ' + held!.validUntil + '; ask the shop for a new one.');
+        throw new GoneException(`This quote held until ${held!.validUntil}; ask the shop for a new one.`);
       if (given.length >= mostAnswers)
         throw new ConflictException('That is a great deal to say; please call the shop.');
       await transaction.insert(quoteAnswers).values({ quoteId: row.id, what, name, remark });

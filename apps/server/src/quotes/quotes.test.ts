@@ -111,7 +111,7 @@ describe('a quote', () => {
     [{ failedShare: -0.1 }, 'from 0 to 0.9'],
     [{ validDays: 0 }, 'a day at least'],
     [{ validDays: 1.5 }, 'a whole number of days'],
-    [{ includes: ['a\u0000'] }, 'can be shown'],
+    [{ includes: ['a\u0000'] }, 'cannot be shown'],
     [{ includes: 'all' }, 'lines'],
     [{ note: 'x'.repeat(1001) }, 'at most 1000'],
     [{ jobId: 'x' }, 'the id of a job'],

@@ -1,6 +1,7 @@
 import { readCatalogue } from '@vitrum/core';
 import { textShapeProblem } from '../intake/scan-shape.js';
 import { designHash } from '../jobs/design-hash.js';
+import { claimProblem, paperProblem, quoteProblem } from './kept-json.js';
 import { fieldProblem, shopTables, type FieldSpec, type ShopTable } from './tables.js';
 
 /** The first line of a shop’s file. */
@@ -36,6 +37,9 @@ const deeper: Partial<Readonly<Record<ShopTable, (row: Readonly<Record<string, u
     const { problems } = readCatalogue([{ kind: kind as string, id: id as string, data }]);
     return problems.length === 0 ? null : `${problems[0]!.path}: ${problems[0]!.message}`;
   },
+  shopPapers: paperProblem,
+  quotes: quoteProblem,
+  stockClaims: claimProblem,
 };
 
 /** Reads a line of a shop’s file: `{"jobs": {…}}`. */

@@ -2,14 +2,17 @@ import { gunzipSync, gzipSync } from 'node:zlib';
 import { describe, expect, it } from '@jest/globals';
 import type {
   JobListing,
+  JobQuotesView,
   JobView,
+  OfferView,
   PlanView,
   ProblemReport,
+  QuoteView,
   RevisionView,
   ShopFileReport,
   StockLineView,
 } from '@vitrum/contract';
-import { demoDesigns } from '@vitrum/core';
+import { demoDesigns, usualFloor, usualTerms } from '@vitrum/core';
 import request from 'supertest';
 import { body, demoShopForTests, openShop } from '../testing/harness.js';
 import { SummariesService } from '../summaries/summaries.service.js';
@@ -32,6 +35,8 @@ const fileOf = async (): Promise<Buffer> => {
 };
 const sent = (bytes: Buffer | string, url = shop.url) =>
   request(url).post('/api/shop/file').set('content-type', 'application/octet-stream').send(bytes);
+const paperLine = (name: string, data: object): string =>
+  JSON.stringify({ shopPapers: { name, version: 1, data, changedAt: '2030-01-01T00:00:00Z' } });
 const linesOf = (bytes: Buffer): string[] => gunzipSync(bytes).toString().trimEnd().split('\n');
 
 describe('the whole shop as one file', () => {
@@ -47,13 +52,21 @@ describe('the whole shop as one file', () => {
       .set('If-Match', '0')
       .send({ pins: [], starts: [], first: [id] })
       .expect(200);
+    const { facts } = body<JobQuotesView>(await api().get(`/api/quotes?job=${id}`).expect(200));
+    const quote = body<QuoteView>(
+      await api()
+        .post('/api/quotes')
+        .send({ jobId: id, ...usualTerms(facts) })
+        .expect(201),
+    );
+    const remark = { what: 'remark', name: 'Ada', remark: 'A little warmer?' };
+    await api().post(`/api/offers/${quote.token}/answers`).send(remark).expect(200);
     const bytes = await fileOf();
 
     const other = await openShop(false);
     try {
       const there = request(other.url);
       const report = body<ShopFileReport>(await sent(bytes, other.url).expect(200));
-      expect(report.problems).toEqual([]);
       await other.app.get(SummariesService).idle();
       const listed = async (from: ReturnType<typeof request>): Promise<readonly JobListing[]> =>
         body<readonly JobListing[]>(await from.get('/api/jobs').expect(200));
@@ -70,9 +83,16 @@ describe('the whole shop as one file', () => {
         body<readonly StockLineView[]>(await from.get('/api/stock'));
       expect(await stock(there)).toEqual(await stock(api()));
       expect(body<PlanView>(await there.get('/api/plan')).plan.paper.first).toEqual([id]);
+      const offer = async (from: ReturnType<typeof request>) =>
+        body<OfferView>(await from.get(`/api/offers/${quote.token}`).expect(200));
+      expect(await offer(there)).toEqual(await offer(api()));
+      const picture = async (from: ReturnType<typeof request>) =>
+        (await from.get(`/api/offers/${quote.token}/picture?of=night`).expect(200)).body as Buffer;
+      expect((await picture(there)).equals(await picture(api()))).toBe(true);
       // A file that is read twice adds nothing.
       const again = body<ShopFileReport>(await sent(bytes, other.url).expect(200));
-      expect([again.added['jobs'], again.added['stockEntries'], again.known['jobs']]).toEqual([0, 0, here.length]);
+      expect(new Set(Object.values(again.added))).toEqual(new Set([0]));
+      expect([again.known['jobs'], again.known['quoteAnswers']]).toEqual([here.length, 1]);
     } finally {
       await other.close();
     }
@@ -110,6 +130,33 @@ describe('the whole shop as one file', () => {
           .find((line) => line.startsWith('{"stockLots"'))!
           .replace(/"id":"[^"]+"/, '"id":"11111111-2222-4333-8444-666666666666"')}`,
       'do not add up',
+    ],
+    [
+      'a revision of a job that is nowhere',
+      (lines) =>
+        `${lines[0]!}\n${lines
+          .find((line) => line.startsWith('{"revisions"'))!
+          .replace(/"id":"[^"]+"/, '"id":"11111111-2222-4333-8444-777777777777"')
+          .replace(/"jobId":"[^"]+"/, '"jobId":"11111111-2222-4333-8444-888888888888"')}`,
+      'belongs to something that is neither in the file',
+    ],
+    ['hours that are none', ([head]) => `${head!}\n${paperLine('floor', { ...usualFloor, places: 7 })}`, 'places'],
+    [
+      'two people of one id',
+      ([head]) =>
+        `${head!}\n${paperLine('floor', { ...usualFloor, people: [usualFloor.people[0], usualFloor.people[0]] })}`,
+      'two people have one id',
+    ],
+    [
+      'a plan that is none',
+      ([head]) => `${head!}\n${paperLine('plan', { pins: [], starts: 'soon', first: [] })}`,
+      'starts',
+    ],
+    [
+      'a claim to nothing sensible',
+      ([head]) =>
+        `${head!}\n{"stockClaims":{"jobId":"11111111-2222-4333-8444-888888888888","needs":[{"amount":"much"}],"claimedAt":"2030-01-01T00:00:00Z"}}`,
+      'needs are not what a job takes',
     ],
     ['a gate that is no packed file', () => Buffer.from([0x1f, 0x8b, 1, 2, 3]), 'cannot be unpacked'],
     ['what lies too deep', ([head]) => `${head!}\n{"shopPapers":${'['.repeat(500)}${']'.repeat(500)}}`, 'deep'],

@@ -1,4 +1,5 @@
-import { catalogueKinds, jobStatuses } from '@vitrum/core';
+import { catalogueKinds, isDay, jobStatuses } from '@vitrum/core';
+import { stockWhats } from '@vitrum/contract';
 import { isUUID } from 'class-validator';
 import {
   catalogueItems,
@@ -31,10 +32,7 @@ const json: FieldSpec = { kind: 'json' };
 const orNull = (spec: FieldSpec): FieldSpec => ({ ...spec, nullable: true });
 const day: FieldSpec = { kind: 'day', nullable: true };
 const form: FieldSpec = { kind: 'text', oneOf: ['lengths', 'sheets', 'amount'] };
-const what: FieldSpec = {
-  kind: 'text',
-  oneOf: ['bought', 'counted', 'used', 'returned', 'scrapped', 'opened', 'parted', 'claimed', 'released'],
-};
+const what: FieldSpec = { kind: 'text', oneOf: stockWhats };
 
 /** Every table of the shop’s file in the order in which it is read back, with its fields. Pictures and sums are worked out again. */
 export const shopTables = {
@@ -97,6 +95,7 @@ export const shopTables = {
   quoteAnswers: {
     table: quoteAnswers,
     fields: {
+      id: uuid,
       quoteId: uuid,
       what: { kind: 'text', oneOf: ['yes', 'remark'] } as FieldSpec,
       name: text,
@@ -147,8 +146,6 @@ export type ShopTable = keyof typeof shopTables;
 export const shopTableNames = Object.keys(shopTables) as readonly ShopTable[];
 
 const longestText = 4000;
-const isDay = (value: unknown): boolean =>
-  typeof value === 'string' && /^\d{4}-\d{2}-\d{2}$/.test(value) && !Number.isNaN(Date.parse(value));
 const isWords = (value: unknown): value is string =>
   typeof value === 'string' && value.length <= longestText && !/\u0000|[\ud800-\udfff]/u.test(value);
 

@@ -167,7 +167,7 @@ const Sums = ({ jobs }: { readonly jobs: readonly JobListing[] }) => {
           , <b className="text-signal">{late} late</b>
         </>
       )}
-      ; their orders cost the shop{' '}
+      ; their orders cost the shop, as computed,{' '}
       <span className="figure">
         {currency}
         {Math.round(price).toLocaleString('en-GB')}

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { copyJob, updateJob } from '../api/jobs';
 import { fieldLook } from '../fields/field-row';
-import { Button } from '../ui/button';
+import { Button, linkLook } from '../ui/button';
 import { LabelledChoice } from '../ui/labelled-choice';
 import { SheetDialog } from '../ui/sheet-dialog';
 
@@ -99,10 +99,7 @@ export const JobSheet = ({ job, onClose }: JobSheetProps) => {
         </Button>
       </form>
       <div className="mt-5 flex flex-wrap items-center gap-3 border-t border-line pt-3">
-        <Link
-          to={`/quotes/${job.id}`}
-          className="inline-flex min-h-7 items-center rounded-[3px] border border-ink bg-sheet px-2.5 font-semibold hover:bg-paper"
-        >
+        <Link to={`/quotes/${job.id}`} className={linkLook}>
           Quote it
         </Link>
         <Button disabled={busy} onClick={() => change({ template: !job.template })}>

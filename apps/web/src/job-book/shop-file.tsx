@@ -3,6 +3,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { ApiError } from '../api/client';
 import { putShopFile, shopFileAddress } from '../api/shop-file';
+import { linkLook } from '../ui/button';
 import { FileButton } from '../ui/file-button';
 
 const names: Readonly<Record<string, string>> = {
@@ -46,11 +47,7 @@ export const ShopFile = () => {
         <span className="text-soft">
           Jobs with all their revisions, shelf, stock and plan as one file, to keep elsewhere or to take along:
         </span>
-        <a
-          href={shopFileAddress}
-          download
-          className="inline-flex min-h-7 items-center rounded-[3px] border border-ink bg-sheet px-2.5 font-semibold hover:bg-paper"
-        >
+        <a href={shopFileAddress} download className={linkLook}>
           Take the shop out
         </a>
         <FileButton label="Read one back …" accept=".gz,.ndjson" onFile={read} />

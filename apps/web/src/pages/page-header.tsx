@@ -1,3 +1,4 @@
+import { shopName } from '@vitrum/core';
 import { Link, NavLink } from 'react-router';
 
 const links = [
@@ -29,6 +30,6 @@ export const PageHeader = () => (
         </NavLink>
       ))}
     </nav>
-    <p className="ml-auto text-[13px] text-soft max-md:hidden">Sallow Lane Signs, Port Sallow</p>
+    <p className="ml-auto text-[13px] text-soft max-md:hidden">{shopName}</p>
   </header>
 );

@@ -1,4 +1,4 @@
-import type { Stretch } from '@vitrum/core';
+import { isDay, type Stretch } from '@vitrum/core';
 
 const hourWords = (minute: number): string =>
   minute % 60 === 0 ? `${minute / 60}` : `${Math.floor(minute / 60)}:${String(minute % 60).padStart(2, '0')}`;
@@ -32,7 +32,6 @@ export const readSpells = (text: string): readonly (readonly [string, string])[]
   if (text.trim() === '') return [];
   const found = text.split(',').map((part): readonly [string, string] | null => {
     const [from = '', to = from] = part.trim().split(/\s+to\s+/);
-    const isDay = (day: string): boolean => /^\d{4}-\d{2}-\d{2}$/.test(day) && !Number.isNaN(Date.parse(day));
     return isDay(from) && isDay(to) && from <= to ? [from, to] : null;
   });
   return found.every((each) => each !== null) ? found : null;

@@ -25,6 +25,14 @@ const WaysOut = ({ ways, fromDay, nameOf, busy }: WaysOutProps) => (
   </ul>
 );
 
+/** What may be said when no job is late; jobs that are not worked out yet are not promised. */
+const inTimeWords = (jobs: readonly { readonly dueOn: string | null; readonly known: boolean }[]): string => {
+  if (!jobs.some(({ dueOn }) => dueOn !== null)) return 'No job has a due day.';
+  return jobs.every(({ known }) => known)
+    ? 'Every job is done by the day it is due.'
+    : 'Of the jobs worked out so far, every one is done by the day it is due.';
+};
+
 /** Jobs that are late, why, and what can be done. */
 export const LateList = () => {
   const known = usePlan((state) => state.known);
@@ -35,13 +43,7 @@ export const LateList = () => {
   const nameOf = (jobId: string): string => view.jobs.find(({ id }) => id === jobId)?.name ?? 'another job';
   if (late.length === 0 && plan.notLaid.length > 0) return null;
   if (late.length === 0)
-    return (
-      <p className="border-l-4 border-sound bg-sheet px-3 py-1.5">
-        {view.jobs.some(({ dueOn }) => dueOn !== null)
-          ? 'Every job is done by the day it is due.'
-          : 'No job has a due day.'}
-      </p>
-    );
+    return <p className="border-l-4 border-sound bg-sheet px-3 py-1.5">{inTimeWords(view.jobs)}</p>;
   return (
     <ul aria-label="Late jobs" className="grid gap-3">
       {late.map((each) => (

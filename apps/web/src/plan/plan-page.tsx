@@ -12,7 +12,7 @@ import { DayList } from './day-list';
 import { FloorForm } from './floor-form';
 import { LateList } from './late-list';
 import { PlanChart } from './plan-chart';
-import { pinStep, planAnew, readPlan, undoPlan, usePlan } from './plan-store';
+import { notFirst, pinStep, planAnew, readPlan, undoPlan, usePlan } from './plan-store';
 import { spanWords, timeWords } from './time-words';
 
 const views = [
@@ -48,22 +48,30 @@ const Standing = () => {
   }, 0);
   return (
     <>
-      <p className="mb-2">
-        {plan.bars.length} steps of {jobs} {jobs === 1 ? 'job' : 'jobs'}, {Math.round(hours * 10) / 10} h of work; all
-        done <b>{timeWords(plan.fromDay, plan.endsAt)}</b>
-        <span className="text-soft">, at best {timeWords(plan.fromDay, plan.atLeast.endsAt)}</span>.{' '}
-        {plan.lateMinutes > 0 && (
-          <>
-            <b className="text-signal">{spanWords(plan.lateMinutes)} late</b> in all
-            <span className="text-soft">, at best {spanWords(plan.atLeast.lateMinutes)}</span>.
-          </>
-        )}
-      </p>
+      {unknown < view.jobs.length && (
+        <p className="mb-2">
+          {plan.bars.length} steps of {jobs} {jobs === 1 ? 'job' : 'jobs'}, {Math.round(hours * 10) / 10} h of work by
+          typical times; all done <b>{timeWords(plan.fromDay, plan.endsAt)}</b>
+          <span className="text-soft">, at best {timeWords(plan.fromDay, plan.atLeast.endsAt)}</span>.{' '}
+          {plan.lateMinutes > 0 && (
+            <>
+              <b className="text-signal">{spanWords(plan.lateMinutes)} late</b> in all
+              <span className="text-soft">, at best {spanWords(plan.atLeast.lateMinutes)}</span>.
+            </>
+          )}
+        </p>
+      )}
       {unknown > 0 && (
         <p role="status" className="mb-2 text-[13px] text-soft">
           What {unknown} {unknown === 1 ? 'job takes' : 'jobs take'} is still being worked out …
         </p>
       )}
+      {view.plan.paper.first.map((jobId) => (
+        <p key={jobId} className="mb-2 flex items-center gap-2 text-[13px]">
+          {nameOf(jobId)} goes before all others.
+          <Button onClick={() => void notFirst(jobId)}>No longer</Button>
+        </p>
+      ))}
       {plan.brokenPins.map(({ pin, readyAt }) => (
         <p
           key={`${pin.jobId} ${pin.stepId}`}
@@ -178,9 +186,8 @@ export const PlanPage = () => {
         {known !== null && known.view.jobs.length > 0 && (
           <>
             <Standing />
-            {view === 'hours' ? (
-              <FloorForm />
-            ) : (
+            {view === 'hours' && <FloorForm />}
+            {view !== 'hours' && known.view.jobs.some((job) => job.known) && (
               <div className="grid gap-5 lg:grid-cols-[minmax(0,1fr)_340px]">
                 <div className="grid min-w-0 content-start gap-5">
                   {view === 'days' ? (

@@ -1,67 +1,32 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
-import type { PlanPaper, PlanView } from '@vitrum/contract';
-import { answerPlan, usualFloor } from '@vitrum/core';
-import { planStep } from '../testing/plan-step';
+import { answerPlan, type WayOut } from '@vitrum/core';
+import { fakeServer, problem } from '../testing/fake-server';
+import { jobB, planServer } from '../testing/plan-server';
 import { workers } from '../workers/clients';
-import { askWaysOut, pinStep, planAnew, readPlan, takeWayOut, undoPlan, usePlan } from './plan-store';
+import {
+  askWaysOut,
+  changeFloor,
+  notFirst,
+  pinStep,
+  planAnew,
+  readPlan,
+  takeWayOut,
+  undoPlan,
+  usePlan,
+} from './plan-store';
 
-const jobA = 'aaaaaaaa-0000-4000-8000-000000000001';
-const jobB = 'bbbbbbbb-0000-4000-8000-000000000002';
-
-/** A server of one plan: what was asked of it, and what it keeps. */
-const standIn = () => {
-  const asked: string[] = [];
-  let kept: PlanPaper = { pins: [], starts: [], first: [] };
-  let version = 0;
-  let refuse = false;
-  const view = (): PlanView => ({
-    jobs: [jobA, jobB].map((id) => ({
-      id,
-      name: id.slice(0, 1),
-      dueOn: null,
-      status: 'cutting',
-      known: true,
-      steps: [planStep('one'), planStep('two', { minutes: 120 })],
-      done: id === jobA ? ['one'] : [],
-    })),
-    floor: { version: 0, paper: usualFloor },
-    plan: { version, paper: kept },
-  });
-  const answer = (status: number, body: unknown): Response =>
-    ({
-      ok: status < 300,
-      status,
-      headers: new Headers(),
-      text: () => Promise.resolve(JSON.stringify(body)),
-    }) as Response;
-  const fetched = (path: string, { method = 'GET', body, headers }: RequestInit = {}): Promise<Response> => {
-    asked.push(`${method} ${path}`);
-    if (method === 'GET') return Promise.resolve(answer(200, view()));
-    if (path.startsWith('/api/jobs')) return Promise.resolve(answer(200, {}));
-    if (refuse)
-      return Promise.resolve(answer(409, { statusCode: 409, message: 'The plan was changed elsewhere', problems: [] }));
-    expect(new Headers(headers).get('if-match')).toBe(`"${version}"`);
-    kept = JSON.parse(body as string) as PlanPaper;
-    version += 1;
-    return Promise.resolve(answer(200, { version, paper: kept }));
-  };
-  return { asked, fetched, kept: () => kept, refuse: () => (refuse = true) };
-};
-
-let server: ReturnType<typeof standIn>;
-const fetchBefore = globalThis.fetch;
+let server: ReturnType<typeof planServer>;
 
 beforeEach(() => {
-  server = standIn();
-  globalThis.fetch = server.fetched as typeof fetch;
+  server = planServer();
   jest.spyOn(workers.plan, 'ask').mockImplementation(({ request, hear }) => {
     hear(answerPlan({ ...request, id: 1 }));
     return () => undefined;
   });
-  usePlan.setState({ known: null, busy: false, problem: null, before: [], chosen: null, ways: {} });
+  usePlan.setState(usePlan.getInitialState(), true);
 });
 afterEach(() => {
-  globalThis.fetch = fetchBefore;
+  server.end();
   jest.restoreAllMocks();
 });
 
@@ -75,9 +40,9 @@ describe('the plan of the page', () => {
         .map(({ jobId, stepId }) => `${jobId[0]} ${stepId}`)
         .sort(),
     ).toEqual(['a two', 'b one', 'b two']);
-    expect(server.asked).toEqual(['GET /api/plan']);
+    expect(server.lines()).toEqual(['GET /api/plan']);
     await planAnew();
-    expect(server.asked.at(-1)).toBe('PUT /api/plan');
+    expect(server.lines().at(-1)).toBe('PUT /api/plan');
     expect(server.kept().starts).toHaveLength(3);
   });
 
@@ -117,6 +82,39 @@ describe('the plan of the page', () => {
     const ways = usePlan.getState().ways[jobB]!;
     expect(ways.at(-1)?.kind).toBe('due-later');
     await takeWayOut(ways.at(-1)!);
-    expect(server.asked).toContain(`PATCH /api/jobs/${jobB}`);
+    expect(server.lines()).toContain(`PATCH /api/jobs/${jobB}`);
+  });
+
+  it('lets a job go first, and wait its turn again', async () => {
+    await readPlan();
+    const { known } = usePlan.getState();
+    const way = { kind: 'first', jobId: jobB, task: { ...known!.task, first: [jobB] } } as unknown as WayOut;
+    await takeWayOut(way);
+    expect(server.kept().first).toEqual([jobB]);
+    await notFirst(jobB);
+    expect(server.kept().first).toEqual([]);
+  });
+
+  it('is made anew by other hours, which are kept before it', async () => {
+    await readPlan();
+    const { known } = usePlan.getState();
+    const { paper } = known!.view.floor;
+    const closed = [known!.plan.fromDay];
+    await changeFloor({ ...paper, closed });
+    expect(server.lines().slice(-2)).toEqual(['PUT /api/plan/floor', 'PUT /api/plan']);
+    expect(server.floor().closed).toEqual(closed);
+    const then = usePlan.getState().known!;
+    expect(then.view.floor.version).toBe(1);
+    expect(Math.min(...then.plan.bars.map(({ start }) => start))).toBeGreaterThanOrEqual(1440);
+  });
+
+  it('says what went wrong, and goes on from what was there', async () => {
+    await readPlan();
+    server.end();
+    const failing = fakeServer(() => problem(500, 'The shop is shut.'));
+    await planAnew();
+    failing.end();
+    expect(usePlan.getState()).toMatchObject({ busy: false, problem: 'The shop is shut.' });
+    expect(bars()).toHaveLength(3);
   });
 });

@@ -124,6 +124,10 @@ export const pinStep = (jobId: string, stepId: string, at: string | null): Promi
     true,
   );
 
+/** Lets a job that goes before all others wait its turn again. */
+export const notFirst = (jobId: string): Promise<void> =>
+  change((paper) => ({ ...paper, first: paper.first.filter((id) => id !== jobId) }), false);
+
 /** Takes the last change of the plan back. */
 export const undoPlan = (): Promise<void> =>
   inTurn(async () => {

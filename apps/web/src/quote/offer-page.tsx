@@ -1,23 +1,14 @@
 import type { OfferView } from '@vitrum/contract';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { shopName } from '@vitrum/core';
 import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
 import { answerOffer, getOffer, offerPicture } from '../api/quotes';
 import { ApiError } from '../api/client';
 import { fieldLook } from '../fields/field-row';
 import { Button } from '../ui/button';
+import { AnswerLines } from './answer-lines';
 import { money, yearsWords } from './money';
-
-const Answers = ({ offer }: { readonly offer: OfferView }) => (
-  <>
-    {offer.answers.map(({ at, name, what, remark }) => (
-      <p key={at} className={`mt-1 border-l-4 pl-2 text-[13px] ${what === 'yes' ? 'border-sound' : 'border-line'}`}>
-        <b>{name}</b> {what === 'yes' ? 'said yes' : 'remarked'}, {at.slice(0, 10)}
-        {remark === '' ? '.' : `: ${remark}`}
-      </p>
-    ))}
-  </>
-);
 
 const AnswerForm = ({ token, offer }: { readonly token: string; readonly offer: OfferView }) => {
   const queries = useQueryClient();
@@ -145,7 +136,7 @@ export const OfferPage = () => {
   ];
   return (
     <main className="mx-auto max-w-4xl px-5 py-8">
-      <p className="font-semibold">Sallow Lane Signs, Port Sallow</p>
+      <p className="font-semibold">{shopName}</p>
       <h1 className="text-3xl font-bold">{offer.name}</h1>
       <p className="mb-4 text-soft">
         {offer.customer === '' ? 'Quote' : `Quote for ${offer.customer}`}, {offer.madeAt.slice(0, 10)}; holds until{' '}
@@ -187,7 +178,7 @@ export const OfferPage = () => {
         </section>
         <section className="grid content-start gap-3">
           <AnswerForm token={token} offer={offer} />
-          <Answers offer={offer} />
+          <AnswerLines answers={offer.answers} />
         </section>
       </div>
       <p className="mt-6 text-[13px] text-soft">

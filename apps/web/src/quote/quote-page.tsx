@@ -2,14 +2,15 @@ import type { JobQuotesView, QuoteStanding, QuoteView } from '@vitrum/contract';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { quoteOf, usualTerms, type QuoteTerms } from '@vitrum/core';
 import { Copy, FileDown } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { getQuotes, makeQuote, quotePaper, withdrawQuote } from '../api/quotes';
 import { fieldLook } from '../fields/field-row';
 import { ErrorSheet } from '../pages/error-sheet';
 import { PageHeader } from '../pages/page-header';
-import { Button } from '../ui/button';
+import { Button, linkLook } from '../ui/button';
 import { Skeleton } from '../ui/skeleton';
+import { AnswerLines } from './answer-lines';
 import { money, yearsWords } from './money';
 
 interface NumberRowProps {
@@ -39,8 +40,30 @@ const NumberRow = ({ label, unit, value, step, most, onChange }: NumberRowProps)
   </label>
 );
 
-/** A share as it is typed: per cent. */
-const percent = (share: number): number => Math.round(share * 1000) / 10;
+/** A figure of the terms: how it is asked for, and of how much it is one as it is typed. */
+interface TermField {
+  readonly key: 'ratePerHour' | 'failedShare' | 'marginShare' | 'furtherOff' | 'tariffPerKwh' | 'validDays';
+  readonly label: string;
+  /** `¤` stands for the currency. */
+  readonly unit: string;
+  /** Typed over kept: a share is typed as per cent. */
+  readonly typedPer: number;
+  readonly step: number;
+  readonly most: number;
+}
+
+const share = { unit: '%', typedPer: 100, step: 1, most: 90 } as const;
+const termFields: readonly TermField[] = [
+  { key: 'ratePerHour', label: 'An hour of work', unit: '¤/h', typedPer: 1, step: 1, most: 10_000 },
+  { key: 'failedShare', label: 'Tries that fail', ...share },
+  { key: 'marginShare', label: 'Margin, of the price', ...share },
+  { key: 'furtherOff', label: 'Off for each further sign', ...share },
+  { key: 'tariffPerKwh', label: 'Electricity', unit: '¤/kWh', typedPer: 1, step: 0.01, most: 100 },
+  { key: 'validDays', label: 'It holds for', unit: 'days', typedPer: 1, step: 1, most: 365 },
+];
+
+/** To a thousandth, so that a share of 0.07 is typed as 7, not as 7.000000000000001. */
+const typed = (value: number, { typedPer }: TermField): number => Math.round(value * typedPer * 1000) / 1000;
 
 const Price = ({ view, terms }: { readonly view: JobQuotesView; readonly terms: QuoteTerms }) => {
   const { facts } = view;
@@ -57,16 +80,17 @@ const Price = ({ view, terms }: { readonly view: JobQuotesView; readonly terms: 
   ];
   return (
     <section aria-label="Price" className="border border-line bg-sheet px-3 py-2">
-      <dl className="grid grid-cols-[1fr_auto] gap-x-4">
+      <dl className="grid grid-cols-[1fr_auto]">
         {rows.map(([label, value]) => (
           <div key={label} className="contents">
             <dt className="border-b border-line py-1">{label}</dt>
-            <dd className="figure border-b border-line py-1 text-right">{value}</dd>
+            <dd className="figure border-b border-line py-1 pl-4 text-right">{value}</dd>
           </div>
         ))}
         <dt className="py-1.5 text-lg font-bold">The order</dt>
         <dd className="figure py-1.5 text-right text-lg font-bold">{money(quote.order, facts.currency)}</dd>
       </dl>
+      <p className="text-[13px] text-soft">Material and hours as the design computes them, by typical times.</p>
       {quote.outside !== null && (
         <p className="text-[13px]">
           Another shop asks {money(quote.outside.order, facts.currency)}:{' '}
@@ -94,9 +118,25 @@ const standings: Readonly<Record<QuoteStanding, string>> = {
 const Made = ({ quote, onChange }: { readonly quote: QuoteView; readonly onChange: () => void }) => {
   const [copied, setCopied] = useState(false);
   const link = `${window.location.origin}/offer/${quote.token}`;
+  const field = useRef<HTMLInputElement>(null);
+  const [problem, setProblem] = useState<string | null>(null);
   const copy = async (): Promise<void> => {
-    await navigator.clipboard.writeText(link).catch(() => undefined);
-    setCopied(true);
+    try {
+      await navigator.clipboard.writeText(link);
+      setCopied(true);
+    } catch {
+      // Where the page may not write there, the link is marked, to be copied by hand.
+      field.current?.select();
+    }
+  };
+  const withdraw = async (): Promise<void> => {
+    setProblem(null);
+    try {
+      await withdrawQuote(quote.id);
+      onChange();
+    } catch (error) {
+      setProblem(error instanceof Error ? error.message : String(error));
+    }
   };
   return (
     <li className="border border-line bg-sheet px-3 py-2">
@@ -111,30 +151,32 @@ const Made = ({ quote, onChange }: { readonly quote: QuoteView; readonly onChang
       </p>
       {quote.standing !== 'withdrawn' && (
         <p className="mt-1 flex flex-wrap items-center gap-2">
-          <input readOnly aria-label="Link for the customer" className={`${fieldLook} min-w-0 flex-1`} value={link} />
+          <input
+            ref={field}
+            readOnly
+            aria-label="Link for the customer"
+            className={`${fieldLook} min-w-0 flex-1`}
+            value={link}
+          />
           <Button onClick={() => void copy()}>
             <Copy size={14} aria-hidden /> {copied ? 'Copied' : 'Copy the link'}
           </Button>
-          <a
-            href={quotePaper(quote.id)}
-            download
-            className="inline-flex min-h-7 items-center gap-1.5 rounded-[3px] border border-ink bg-sheet px-2.5 font-semibold hover:bg-paper"
-          >
+          <a href={quotePaper(quote.id)} download className={linkLook}>
             <FileDown size={14} aria-hidden /> On paper
           </a>
           {quote.standing === 'open' && (
-            <Button look="quiet" onClick={() => void withdrawQuote(quote.id).then(onChange)}>
+            <Button look="quiet" onClick={() => void withdraw()}>
               Take it back
             </Button>
           )}
         </p>
       )}
-      {quote.answers.map(({ at, name, what, remark }) => (
-        <p key={at} className={`mt-1 border-l-4 pl-2 text-[13px] ${what === 'yes' ? 'border-sound' : 'border-line'}`}>
-          <b>{name}</b> {what === 'yes' ? 'said yes' : 'remarked'}, {at.slice(0, 10)}
-          {remark === '' ? '.' : `: ${remark}`}
+      <AnswerLines answers={quote.answers} />
+      {problem !== null && (
+        <p role="alert" className="text-[13px] font-semibold text-signal">
+          {problem}
         </p>
-      ))}
+      )}
     </li>
   );
 };
@@ -174,56 +216,22 @@ const Form = ({ jobId, view }: { readonly jobId: string; readonly view: JobQuote
           void make();
         }}
       >
-        <NumberRow
-          label="An hour of work"
-          unit={`${currency}/h`}
-          step={1}
-          most={10000}
-          value={terms.ratePerHour}
-          onChange={(ratePerHour) => change({ ratePerHour })}
-        />
-        <NumberRow
-          label="Tries that fail"
-          unit="%"
-          step={1}
-          most={90}
-          value={percent(terms.failedShare)}
-          onChange={(value) => change({ failedShare: value / 100 })}
-        />
-        <NumberRow
-          label="Margin, of the price"
-          unit="%"
-          step={1}
-          most={90}
-          value={percent(terms.marginShare)}
-          onChange={(value) => change({ marginShare: value / 100 })}
-        />
-        {view.facts.quantity > 1 && (
-          <NumberRow
-            label="Off for each further sign"
-            unit="%"
-            step={1}
-            most={90}
-            value={percent(terms.furtherOff)}
-            onChange={(value) => change({ furtherOff: value / 100 })}
-          />
-        )}
-        <NumberRow
-          label="Electricity"
-          unit={`${currency}/kWh`}
-          step={0.01}
-          most={100}
-          value={terms.tariffPerKwh}
-          onChange={(tariffPerKwh) => change({ tariffPerKwh })}
-        />
-        <NumberRow
-          label="It holds for"
-          unit="days"
-          step={1}
-          most={365}
-          value={terms.validDays}
-          onChange={(validDays) => change({ validDays: Math.round(validDays) })}
-        />
+        <p className="mb-1 text-[13px] text-soft">
+          Usual values to begin with; what you ask is kept for the next quote of this job.
+        </p>
+        {termFields
+          .filter(({ key }) => key !== 'furtherOff' || view.facts.quantity > 1)
+          .map((field) => (
+            <NumberRow
+              key={field.key}
+              label={field.label}
+              unit={field.unit.replace('¤', currency)}
+              step={field.step}
+              most={field.most}
+              value={typed(terms[field.key], field)}
+              onChange={(value) => change({ [field.key]: value / field.typedPer })}
+            />
+          ))}
         <label className="mt-2 flex flex-col text-[13px]">
           Included, a line each
           <textarea

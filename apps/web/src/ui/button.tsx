@@ -18,3 +18,7 @@ export const Button = ({ look = 'plain', className = '', type = 'button', ...res
     {...rest}
   />
 );
+
+/** A link that is pressed like a button: it goes somewhere, or fetches a file. */
+export const linkLook =
+  'inline-flex min-h-7 items-center gap-1.5 rounded-[3px] border border-ink bg-sheet px-2.5 pt-[5px] pb-[3px] font-semibold whitespace-nowrap hover:bg-paper';

@@ -4,6 +4,18 @@ export const dayMinutes = 1440;
 const dayMs = 86_400_000;
 const numberOf = (day: string): number => Math.round(Date.parse(`${day}T00:00:00Z`) / dayMs);
 
+const earliestYear = 1900;
+
+/** Whether it is a day of the calendar, written as 2030-01-31. */
+export const isDay = (value: unknown): value is string => {
+  if (typeof value !== 'string' || !/^\d{4}-\d{2}-\d{2}$/.test(value)) return false;
+  const time = Date.parse(`${value}T00:00:00Z`);
+  // A thirtieth of February becomes a day of March; it is none.
+  return (
+    !Number.isNaN(time) && new Date(time).toISOString().startsWith(value) && Number(value.slice(0, 4)) >= earliestYear
+  );
+};
+
 /** The day so many days after another: 2030-01-31. */
 export const dayAfter = (day: string, days: number): string =>
   new Date((numberOf(day) + days) * dayMs).toISOString().slice(0, 10);

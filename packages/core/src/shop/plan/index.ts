@@ -1,5 +1,5 @@
 export { planOf, startsOf } from './plan.js';
-export { dayAfter, dayMinutes, daysBetween, minuteOf, timeOf, weekday } from './days.js';
+export { dayAfter, dayMinutes, daysBetween, isDay, minuteOf, timeOf, weekday } from './days.js';
 export { usualFloor } from './floor.js';
 export { openStretches } from './hours.js';
 export { answerPlan, type PlanReply, type PlanRequest } from './answer.js';

@@ -84,6 +84,21 @@ describe('ways out', () => {
     expect(of('due-later').dueOn).toBe('2030-01-08');
   });
 
+  it('a second helper is another person than the first', () => {
+    const helped = ways.find(({ kind }) => kind === 'helper')!.task;
+    const busier = {
+      ...helped,
+      keep: null,
+      floor: { ...helped.floor, places: { ...helped.floor.places, bench: 3 } },
+      jobs: [...helped.jobs, ...['c', 'd'].map((id) => planJob(id, [planStep('wire', { minutes: 450 })], monday))],
+    };
+    const found = planOf(busier);
+    const again = lateJobs(busier, found).flatMap(({ jobId: id }) => waysOut(busier, found, id));
+    const people = again.find(({ kind }) => kind === 'helper')!.task.floor.people;
+    expect(new Set(people.map(({ id }) => id)).size).toBe(people.length);
+    expect(people.slice(1).map(({ name }) => name)).toEqual(['Helper', 'Helper 2']);
+  });
+
   it('none is for a job that is in time', () => {
     expect(waysOut(task, plan, jobs.find(({ id }) => id !== late.jobId)!.id)).toEqual([]);
     expect(waysOut(task, plan, 'nobody')).toEqual([]);

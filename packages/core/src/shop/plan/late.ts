@@ -26,20 +26,13 @@ export interface LateJob {
 const shares = (bar: Bar, other: Bar): boolean =>
   bar.people.some((each) => other.people.includes(each)) || (bar.place === other.place && bar.unit === other.unit);
 
+const lastOf = (bars: readonly Bar[]): Bar | undefined =>
+  bars.reduce<Bar | undefined>((last, bar) => (last === undefined || bar.until > last.until ? bar : last), undefined);
+
 /** The chain of steps that decides when a job is done, from its last step back. */
 const chainOf = (own: readonly Bar[], before: (bar: Bar) => readonly Bar[]): readonly Bar[] => {
   const chain: Bar[] = [];
-  let bar = own.reduce<Bar | undefined>(
-    (last, each) => (last === undefined || each.until > last.until ? each : last),
-    undefined,
-  );
-  while (bar !== undefined) {
-    chain.push(bar);
-    bar = before(bar).reduce<Bar | undefined>(
-      (last, each) => (last === undefined || each.until > last.until ? each : last),
-      undefined,
-    );
-  }
+  for (let bar = lastOf(own); bar !== undefined; bar = lastOf(before(bar))) chain.push(bar);
   return chain;
 };
 

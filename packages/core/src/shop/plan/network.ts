@@ -103,11 +103,9 @@ export interface Alone {
 
 /** Looks at each job by itself: bounds below which no plan can come. */
 export const aloneIn = ({ nodes, crews }: Network, now: number): Alone => {
-  const [readyAt, until, tail] = [nodes, nodes, nodes].map((all) => new Float64Array(all.length)) as [
-    Float64Array,
-    Float64Array,
-    Float64Array,
-  ];
+  const readyAt = new Float64Array(nodes.length);
+  const until = new Float64Array(nodes.length);
+  const tail = new Float64Array(nodes.length);
   nodes.forEach(({ step, before }, at) => {
     const ready = before.reduce((latest, each) => Math.max(latest, until[each]!), now);
     readyAt[at] = ready;

@@ -1,6 +1,7 @@
 import { seededRandom } from '../../base/maths/index.js';
 import { boundsOf } from './bounds.js';
 import { minuteOf, timeOf } from './days.js';
+import { stretchAt } from './hours.js';
 import { lay, type Lie } from './lay.js';
 import { aloneIn, networkOf, type Alone, type Network } from './network.js';
 import { ordersOf } from './order.js';
@@ -61,7 +62,6 @@ const best = (task: PlanTask, network: Network, alone: Alone): Lie => {
     .slice(0, count > manySteps ? rulesOfMany : undefined)
     .map(tried)
     .reduce((a, b) => (notWorse(a.worth, b.worth) ? a : b));
-  // Who was put first stays first: only what is among their equals is moved.
   const least = boundsOf(network, alone, floor, now);
   const random = seededRandom(1);
   const pick = (): number => Math.floor(random() * count);
@@ -72,6 +72,7 @@ const best = (task: PlanTask, network: Network, alone: Alone): Lie => {
     const rank = found.rank.slice();
     const [one, other] = [pick(), pick()];
     const { job } = network.nodes[one]!;
+    // Who was put first stays first: only what is among their equals is moved.
     if (early.has(job) !== early.has(network.nodes[other]!.job)) continue;
     const shift = rank[other]! - rank[one]! - (random() < 0.5 ? 1e-3 : -1e-3);
     const wholeJob = random() < 0.3;
@@ -109,16 +110,12 @@ const readyFor = ({ nodes }: Network, lie: Lie, at: number, now: number): number
 
 /** Pins whose forerunners are not ready by then, or whose people or place another pinned step has. */
 const brokenOf = (task: PlanTask, network: Network, lie: Lie): readonly StepTime[] => {
-  const {
-    nodes,
-    anybody: { starts, ends },
-  } = network;
+  const { nodes, anybody } = network;
   return nodes.flatMap(({ pinnedAt, job, step }, at) => {
     if (pinnedAt === null) return [];
     const readyAt = readyFor(network, lie, at, task.now);
     const wanted = Math.max(task.now, pinnedAt);
-    const open = ends.findIndex((end) => end > wanted);
-    const soonest = Math.max(wanted, starts[open] ?? Infinity);
+    const soonest = Math.max(wanted, anybody.starts[stretchAt(anybody, wanted)] ?? Infinity);
     const inTime = readyAt <= lie.start[at]! && lie.start[at]! <= soonest;
     const pin = task.pins.find(({ jobId, stepId }) => jobId === task.jobs[job]!.id && stepId === step.id)!;
     return inTime ? [] : [pin];

@@ -61,10 +61,12 @@ const asked: Readonly<
     const [one] = task.floor.people;
     if (one === undefined) return task;
     const away: readonly (readonly [string, string])[] = [...one.away, [dayAfter(until, 1), '9999-12-31']];
-    return {
-      ...task,
-      floor: { ...task.floor, people: [...task.floor.people, { ...one, id: 'helper', name: 'Helper', away }] },
-    };
+    const ids = task.floor.people.map(({ id }) => id);
+    // There may be one already, for another job.
+    let number = 1;
+    while (ids.includes(`helper-${number}`)) number += 1;
+    const helper = { ...one, id: `helper-${number}`, name: number === 1 ? 'Helper' : `Helper ${number}`, away };
+    return { ...task, floor: { ...task.floor, people: [...task.floor.people, helper] } };
   },
 };
 
@@ -82,7 +84,7 @@ export const waysOut = (task: PlanTask, plan: Plan, jobId: string): readonly Way
   const now = late.get(jobId);
   if (now === undefined) return [];
   const until = timeOf(task.fromDay, doneOf(plan, jobId)).slice(0, 10);
-  const tried = (kind: WayOutKind, next: PlanTask, dueOn: string | null): WayOut => {
+  const tried = (kind: WayOutKind, next: PlanTask): WayOut => {
     const anew = { ...next, keep: null };
     const found = planOf(anew);
     const then = lateJobs(anew, found).map((each) => ({ jobId: each.jobId, late: each.doneAt - each.dueAt }));
@@ -97,11 +99,11 @@ export const waysOut = (task: PlanTask, plan: Plan, jobId: string): readonly Way
         .filter((each) => each.jobId !== jobId)
         .map((each) => ({ jobId: each.jobId, moreMinutes: each.late - (late.get(each.jobId) ?? 0) }))
         .filter(({ moreMinutes }) => moreMinutes > 0),
-      dueOn,
+      dueOn: null,
     };
   };
   const ways = (Object.keys(asked) as (keyof typeof asked)[])
-    .map((kind) => tried(kind, asked[kind](task, jobId, until), null))
+    .map((kind) => tried(kind, asked[kind](task, jobId, until)))
     .filter(({ lateMinutes, plan: found }) => lateMinutes < now && found.lateMinutes <= plan.lateMinutes)
     .sort((a, b) => a.plan.lateMinutes - b.plan.lateMinutes || a.others.length - b.others.length);
   // A day that the plan keeps as it stands is always one.

@@ -23,21 +23,22 @@ export interface QuoteFacts {
   readonly includes: readonly string[];
 }
 
-const placeWords: Readonly<Record<string, string>> = {
-  stands: 'ready to be set up',
-  feet: 'on its feet, ready to be set up',
-};
+/** What is done at the place: by the steps, so that whatever hangs in a sign is counted. */
+const broughtWords = (steps: readonly { readonly id: string; readonly phase: string }[]): string =>
+  steps.some(({ id }) => id === 'drill-wall')
+    ? 'Fixings for the wall, and hanging it'
+    : steps.some(({ phase }) => phase === 'hang')
+      ? 'Brought and set in place'
+      : 'Brought, ready to be hung';
 
-const includesOf = ({ circuit, assemblies, buildList, design }: Evaluation): readonly string[] => [
+const includesOf = ({ circuit, buildList, design }: Evaluation): readonly string[] => [
   design.brief.exposure === 'outdoors' ? 'Sign for outdoors' : 'Sign for indoors',
   ...(circuit.supply === null
     ? []
     : [`Supply: ${circuit.supplyCount > 1 ? `${circuit.supplyCount} × ` : ''}${circuit.supply.name}`]),
   ...(circuit.drive.controller === null ? [] : [`${circuit.drive.controller.name}`]),
   `Lead, ${Math.round(design.brief.leadLengthMm / 10) / 100} m`,
-  buildList.steps.some(({ id }) => id === 'drill-wall')
-    ? 'Fixings for the wall, and hanging it'
-    : `Delivered ${placeWords[assemblies[0]?.hang?.way ?? ''] ?? 'ready to be hung'}`,
+  broughtWords(buildList.steps),
   'An hour of light at full power before it leaves the shop',
 ];
 

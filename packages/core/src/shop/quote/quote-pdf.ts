@@ -19,6 +19,7 @@ export interface QuoteSheet {
 
 const marginMm = 18;
 const lineMm = 6;
+const months = 'January February March April May June July August September October November December'.split(' ');
 
 /** What the fonts of every reader have; others become a question mark. */
 const shown = (value: string): string => value.replace(/[^\x20-\x7e\xa0-\xff€–—‘’“”…•]/g, '?');
@@ -47,22 +48,36 @@ const drawPicture = (page: PDFPage, image: PDFImage, x: number, top: number, wid
   });
 };
 
+/** A day as a letter writes it: 2026-12-30 is 30 December 2026. */
+const dayInWords = (day: string): string => {
+  const [year, month, date] = day.split('-').map(Number) as [number, number, number];
+  return `${date} ${months[month - 1]} ${year}`;
+};
+
 /** Money as it stands on paper. */
 export const moneyWords = (value: number, currency: string): string => `${currency}${value.toFixed(2)}`;
 
-/** The quote on one sheet of paper: pictures by day and by night, sizes, what comes with it, the price, how long it holds. */
+/** The quote on paper: pictures by day and by night, sizes, what comes with it, the price, how long it holds; as many sheets as its words take. */
 export const quotePdf = async (sheet: QuoteSheet, paper: Paper = 'a4'): Promise<Uint8Array> => {
   const { facts, terms, quote, shop, customer, madeOn, validUntil } = sheet;
   const document = await PDFDocument.create();
   document.setTitle(shown(`Quote: ${facts.name}`));
   // Papers lie; a letter stands.
   const [widthMm, heightMm] = [papers[paper].heightMm, papers[paper].widthMm];
-  const page = document.addPage([widthMm * pointsPerMm, heightMm * pointsPerMm]);
+  const newPage = (): PDFPage => document.addPage([widthMm * pointsPerMm, heightMm * pointsPerMm]);
+  let page = newPage();
   const font = await document.embedFont(StandardFonts.Helvetica);
   const bold = await document.embedFont(StandardFonts.HelveticaBold);
   let y = marginMm;
+  /** Goes on overleaf where the next line would run off the sheet. */
+  const room = (): void => {
+    if (y <= heightMm - marginMm) return;
+    page = newPage();
+    y = marginMm;
+  };
   const write = (value: string, size = 10, heavy = false, x = marginMm): void => {
     for (const line of wrapped(value, heavy ? bold : font, size, widthMm - x - marginMm)) {
+      room();
       page.drawText(line, {
         x: x * pointsPerMm,
         y: (heightMm - y) * pointsPerMm,
@@ -75,6 +90,7 @@ export const quotePdf = async (sheet: QuoteSheet, paper: Paper = 'a4'): Promise<
   };
   const row = (label: string, value: string, heavy = false): void => {
     const used = heavy ? bold : font;
+    room();
     page.drawText(shown(label), {
       x: marginMm * pointsPerMm,
       y: (heightMm - y) * pointsPerMm,
@@ -103,8 +119,9 @@ export const quotePdf = async (sheet: QuoteSheet, paper: Paper = 'a4'): Promise<
   };
   y += 4;
   write(shop, 10, true);
+  y += 3;
   write(`Quote: ${facts.name}`, 18, true);
-  write(`${customer === '' ? '' : `For ${customer}. `}${madeOn}; holds until ${validUntil}.`);
+  write(`${customer === '' ? '' : `For ${customer}. `}${dayInWords(madeOn)}; holds until ${dayInWords(validUntil)}.`);
   const [day, night] = [await document.embedPng(sheet.day), await document.embedPng(sheet.night)];
   const wide = (widthMm - 2 * marginMm - 6) / 2;
   drawPicture(page, day, marginMm, y, wide, 70);

@@ -106,4 +106,23 @@ describe('a quote of a design', () => {
     const { width, height } = read.getPage(0).getSize();
     expect([Math.round(width), Math.round(height)]).toEqual([595, 842]);
   });
+
+  it('with a great deal to say goes on overleaf', async () => {
+    const evaluation = evaluatedCoarsely(dispensary, fonts);
+    const own = quoteFactsOf(evaluation, shippedCatalogue.rates);
+    const includes = Array.from({ length: 20 }, (_, at) => `${at + 1}: ${'something that comes with it '.repeat(6)}`);
+    const terms = { ...usualTerms(own), includes, note: 'A word to the customer. '.repeat(40) };
+    const [day, night] = [litPng(evaluation, 'noon', 200), litPng(evaluation, 'dark', 200)];
+    const sheet = {
+      facts: own,
+      terms,
+      quote: quoteOf(own, terms),
+      shop: 'Sallow Lane Signs',
+      customer: '',
+      day,
+      night,
+    };
+    const read = await PDFDocument.load(await quotePdf({ ...sheet, madeOn: '2030-01-07', validUntil: '2030-02-06' }));
+    expect(read.getPageCount()).toBe(2);
+  });
 });
