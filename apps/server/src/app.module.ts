@@ -1,6 +1,8 @@
 import { DynamicModule, Module } from '@nestjs/common';
 import { APP_FILTER, APP_GUARD } from '@nestjs/core';
 import { ThrottlerGuard, ThrottlerModule } from '@nestjs/throttler';
+import { BenchController } from './bench/bench.controller.js';
+import { BenchService } from './bench/bench.service.js';
 import { CatalogueController } from './catalogue/catalogue.controller.js';
 import { CatalogueService } from './catalogue/catalogue.service.js';
 import { ShelfController } from './catalogue/shelf.controller.js';
@@ -62,6 +64,7 @@ export class AppModule {
         CatalogueController,
         ShelfController,
         StockController,
+        BenchController,
         PlanController,
         QuotesController,
         OffersController,
@@ -70,6 +73,7 @@ export class AppModule {
         HealthController,
       ],
       providers: [
+        BenchService,
         CatalogueService,
         IntakePool,
         JobsService,

@@ -3,7 +3,7 @@ import { ConsoleLogger, ValidationPipe } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
-import { json } from 'express';
+import { json, raw } from 'express';
 import helmet from 'helmet';
 import { AppModule } from './app.module.js';
 import { allowedMethods } from './common/allowed-methods.js';
@@ -43,6 +43,9 @@ const mostFileBytes = 2_200_000;
 /** A plan of two hundred jobs, each step with its time. */
 const mostPlanBytes = 1_200_000;
 
+/** A photograph, made smaller by the page that sends it. */
+const mostPhotoBytes = 4_000_000;
+
 const describeApi = (app: NestExpressApplication): void => {
   const description = new DocumentBuilder()
     .setTitle('Vitrum')
@@ -70,6 +73,7 @@ export const createApp = async (config: Config, quiet = false): Promise<NestExpr
   app.use('/api', neverKept);
   app.use(['/api/jobs', '/api/sweeps'], keepBytesOfDesigns(app.get(IntakePool)));
   app.use('/api/catalogue/:kind/import', json({ limit: mostFileBytes }));
+  app.use('/api/bench/:jobId/photos', raw({ type: ['image/jpeg', 'image/png'], limit: mostPhotoBytes }));
   app.use('/api/plan', json({ limit: mostPlanBytes }));
   app.useBodyParser('json', { limit: mostBodyBytes });
   app.use(notTooDeep);

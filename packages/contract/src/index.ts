@@ -61,3 +61,4 @@ export {
   type QuoteStanding,
   type QuoteView,
 } from './quote-requests.js';
+export { AddToLogDto, LogEntryDto, type LogEntryView, type LogView } from './bench-requests.js';

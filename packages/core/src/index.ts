@@ -324,6 +324,15 @@ export { setByHand, solveSign, type SolvedSign } from './sign/solving/index.js';
 export { createJudge, type Judge } from './sign/evaluate/index.js';
 export { needsOf, type Need } from './shop/needs/index.js';
 export {
+  benchStandingOf,
+  doneByLog,
+  entryProblem,
+  logWhats,
+  type BenchStanding,
+  type LogEntry,
+  type LogWhat,
+} from './shop/log/index.js';
+export {
   moneyWords,
   mostShare,
   quoteFactsOf,

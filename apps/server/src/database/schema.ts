@@ -1,5 +1,5 @@
 import type { DesignFacts, StockWhat, SweepPointView, SweepStatus } from '@vitrum/contract';
-import type { Design, JobStatus, Need, PlanStep, QuoteFacts, QuoteTerms, SweepAxes } from '@vitrum/core';
+import type { Design, JobStatus, LogWhat, Need, PlanStep, QuoteFacts, QuoteTerms, SweepAxes } from '@vitrum/core';
 import { sql } from 'drizzle-orm';
 import {
   bigserial,
@@ -172,6 +172,45 @@ export const quoteAnswers = pgTable(
       .on(table.quoteId)
       .where(sql`what = 'yes'`),
   ],
+);
+
+/** What was written down at the bench: append-only. Sent twice, an entry counts once. */
+export const benchEntries = pgTable(
+  'bench_entries',
+  {
+    seq: bigserial('seq', { mode: 'number' }).primaryKey(),
+    id: uuid('id').notNull().unique(),
+    jobId: uuid('job_id')
+      .notNull()
+      .references(() => jobs.id),
+    stepId: text('step_id'),
+    what: text('what').$type<LogWhat>().notNull(),
+    by: text('by').notNull().default(''),
+    at: timestamp('at', { withTimezone: true }).notNull(),
+    value: doublePrecision('value'),
+    words: text('words').notNull().default(''),
+    of: uuid('of'),
+  },
+  (table) => [
+    index('bench_entries_job').on(table.jobId, table.seq),
+    index('bench_entries_ticks')
+      .on(table.jobId, table.at)
+      .where(sql`what in ('done', 'not-done')`),
+  ],
+);
+
+/** Photographs from the bench (JPEG or PNG), each named as the entry that tells of it. */
+export const benchPhotos = pgTable(
+  'bench_photos',
+  {
+    id: uuid('id').primaryKey(),
+    jobId: uuid('job_id')
+      .notNull()
+      .references(() => jobs.id),
+    type: text('type').$type<'image/jpeg' | 'image/png'>().notNull(),
+    bytes: bytes('bytes').notNull(),
+  },
+  (table) => [index('bench_photos_job').on(table.jobId)],
 );
 
 /** What jobs have a claim to, the earliest first served. */

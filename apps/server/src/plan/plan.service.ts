@@ -2,6 +2,7 @@ import { Injectable } from '@nestjs/common';
 import type { PlannedJobView, PlanPaper, PlanView } from '@vitrum/contract';
 import { doneSteps, usualFloor, type Floor } from '@vitrum/core';
 import { and, asc, eq, inArray } from 'drizzle-orm';
+import { BenchService } from '../bench/bench.service.js';
 import { DatabaseService } from '../database/database.module.js';
 import { jobs } from '../database/schema.js';
 import { PapersService, type PaperOutcome } from '../papers/papers.service.js';
@@ -21,6 +22,7 @@ export class PlanService {
     private readonly database: DatabaseService,
     private readonly papers: PapersService,
     private readonly summaries: SummariesService,
+    private readonly bench: BenchService,
   ) {}
 
   async view(): Promise<PlanView> {
@@ -57,13 +59,14 @@ export class PlanService {
         .orderBy(asc(jobs.dueOn), asc(jobs.createdAt))
         .limit(mostJobs),
     );
+    const ticked = await this.bench.doneOf(new Map(rows.map(({ id, work }) => [id, work?.done ?? []] as const)));
     return rows.map(({ work, revision, summaryOf, ...job }) => {
       // Summed up by a version that did not tell what is to do, or not at all yet.
       if (work === null) this.summaries.wantOnce(job.id, revision);
       return {
         ...job,
         steps: work?.steps ?? [],
-        done: doneSteps(job.status, work?.steps ?? [], work?.done ?? []),
+        done: doneSteps(job.status, work?.steps ?? [], ticked.get(job.id) ?? []),
         known: work !== null && summaryOf === revision,
       };
     });

@@ -1,4 +1,5 @@
-import { readCatalogue } from '@vitrum/core';
+import { entryProblem, readCatalogue, type LogEntry } from '@vitrum/core';
+import { typeOfPhoto } from '../bench/photo-type.js';
 import { textShapeProblem } from '../intake/scan-shape.js';
 import { designHash } from '../jobs/design-hash.js';
 import { claimProblem, paperProblem, quoteProblem } from './kept-json.js';
@@ -40,6 +41,11 @@ const deeper: Partial<Readonly<Record<ShopTable, (row: Readonly<Record<string, u
   shopPapers: paperProblem,
   quotes: quoteProblem,
   stockClaims: claimProblem,
+  benchPhotos: ({ type, bytes }) =>
+    typeOfPhoto(Buffer.from(bytes as string, 'base64')) === type
+      ? null
+      : 'the bytes are not the photograph they are said to be',
+  benchEntries: (row) => entryProblem(row as unknown as LogEntry),
 };
 
 /** Reads a line of a shop’s file: `{"jobs": {…}}`. */

@@ -7,6 +7,11 @@ import type { ReadRow } from './read-line.js';
 import { shopTables, type ShopTable } from './tables.js';
 
 const rowsAtOnce = 200;
+/** Of rows with pictures in them fewer go at once. */
+const bytesAtOnce = 16_000_000;
+
+const pictureBytes = (row: ReadRow['row']): number =>
+  Object.values(row).reduce<number>((sum, value) => sum + (Buffer.isBuffer(value) ? value.length : 0), 0);
 
 type Counts = Record<string, number>;
 
@@ -39,6 +44,7 @@ export const rowWriter = (transaction: Transaction) => {
   const known: Counts = {};
   let table: ShopTable | null = null;
   let rows: Readonly<Record<string, unknown>>[] = [];
+  let bytes = 0;
   const flush = async (line: number): Promise<void> => {
     if (table === null || rows.length === 0) return;
     try {
@@ -55,12 +61,14 @@ export const rowWriter = (transaction: Transaction) => {
       ]);
     }
     rows = [];
+    bytes = 0;
   };
   return {
     add: async (row: ReadRow, line: number): Promise<void> => {
-      if (row.table !== table || rows.length === rowsAtOnce) await flush(line);
+      if (row.table !== table || rows.length === rowsAtOnce || bytes > bytesAtOnce) await flush(line);
       table = row.table;
       rows.push(row.row);
+      bytes += pictureBytes(row.row);
     },
     flush,
     counts: { added, known } as { readonly added: Readonly<Counts>; readonly known: Readonly<Counts> },

@@ -17,21 +17,23 @@ import { SummariesService } from '../summaries/summaries.service.js';
 import { keepUpload, readLines } from './packed-lines.js';
 import { headProblem, readLine, shopFileHead } from './read-line.js';
 import { rowWriter } from './row-writer.js';
-import { shopTableNames, shopTables, type ShopTable } from './tables.js';
+import { shopTableNames, shopTables, type ShopTable, type FieldSpec } from './tables.js';
 
 const rowsAtOnce = 200;
 /** Of a file as it is sent, and of what is unpacked from it: a small file may hold a great deal of nothing. */
 const mostSentBytes = 300_000_000;
 const mostBytes = 1_500_000_000;
+/** Rows with pictures in them are several megabytes each. */
+const picturesAtOnce = 4;
 const mostProblems = 20;
 
-/** Bytes as base64; a buffer makes an object of itself before anybody else is asked. */
-const asText = (_key: string, value: unknown): unknown => {
-  const made = value as { readonly type?: unknown; readonly data?: unknown } | null;
-  return made?.type === 'Buffer' && Array.isArray(made.data)
-    ? Buffer.from(made.data as number[]).toString('base64')
-    : value;
-};
+/** A row as it is written, bytes as base64. */
+const asText = (row: Readonly<Record<string, unknown>>): string =>
+  JSON.stringify(
+    Object.fromEntries(
+      Object.entries(row).map(([key, value]) => [key, Buffer.isBuffer(value) ? value.toString('base64') : value]),
+    ),
+  );
 
 /** The whole shop as one file: a line a row, and back. */
 @Injectable()
@@ -69,6 +71,9 @@ export class ShopFileService {
         key === 'design' ? sql<string>`${columns[key]}::text` : columns[key]!,
       ]),
     ) as Record<string, PgColumn>;
+    const atOnce = Object.values(fields as Readonly<Record<string, FieldSpec>>).some(({ kind }) => kind === 'bytes')
+      ? picturesAtOnce
+      : rowsAtOnce;
     let after = '(0,0)';
     for (;;) {
       const rows = await transaction
@@ -76,16 +81,16 @@ export class ShopFileService {
         .from(table)
         .where(gt(sql`ctid`, sql`${after}::tid`))
         .orderBy(asc(sql`ctid`))
-        .limit(rowsAtOnce);
+        .limit(atOnce);
       for (const { ctid, ...row } of rows) {
         after = ctid;
         const { design, ...rest } = row as Readonly<Record<string, unknown>>;
-        const body = JSON.stringify(rest, asText);
+        const body = asText(rest);
         yield typeof design === 'string'
           ? `{"${name}":${body.slice(0, -1)},"design":${design}}}\n`
           : `{"${name}":${body}}\n`;
       }
-      if (rows.length < rowsAtOnce) return;
+      if (rows.length < atOnce) return;
     }
   }
 

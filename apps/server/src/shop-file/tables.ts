@@ -1,7 +1,9 @@
-import { catalogueKinds, isDay, jobStatuses } from '@vitrum/core';
+import { catalogueKinds, isDay, jobStatuses, logWhats } from '@vitrum/core';
 import { stockWhats } from '@vitrum/contract';
 import { isUUID } from 'class-validator';
 import {
+  benchEntries,
+  benchPhotos,
   catalogueItems,
   jobs,
   quoteAnswers,
@@ -103,6 +105,29 @@ export const shopTables = {
       at: time,
     },
   },
+  benchPhotos: {
+    table: benchPhotos,
+    fields: {
+      id: uuid,
+      jobId: uuid,
+      type: { kind: 'text', oneOf: ['image/jpeg', 'image/png'] } as FieldSpec,
+      bytes: { kind: 'bytes' } as FieldSpec,
+    },
+  },
+  benchEntries: {
+    table: benchEntries,
+    fields: {
+      id: uuid,
+      jobId: uuid,
+      stepId: orNull(text),
+      what: { kind: 'text', oneOf: logWhats } as FieldSpec,
+      by: text,
+      at: time,
+      value: orNull(number),
+      words: text,
+      of: orNull(uuid),
+    },
+  },
   stockLots: {
     table: stockLots,
     fields: {
@@ -149,8 +174,8 @@ const longestText = 4000;
 const isWords = (value: unknown): value is string =>
   typeof value === 'string' && value.length <= longestText && !/\u0000|[\ud800-\udfff]/u.test(value);
 
-/** A picture of a quote, in base64. */
-const longestBytes = 2_500_000;
+/** A picture of a quote or a photograph, in base64. */
+const longestBytes = 5_500_000;
 
 const fits: Readonly<Record<FieldKind, (value: unknown) => boolean>> = {
   bytes: (value) => typeof value === 'string' && value.length <= longestBytes && /^[A-Za-z0-9+/]*={0,2}$/.test(value),
