@@ -1,7 +1,8 @@
-import type { Step } from '@vitrum/core';
+import type { BenchStanding, Step } from '@vitrum/core';
 import { ChevronLeft, ChevronRight, ListChecks, TriangleAlert } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
+import { tickStep, useBenchStanding, useWriter } from '../bench-log';
 import { useDocument } from '../document/document-store';
 import { StepDrawing } from '../drawings/step-drawing';
 import { useEvaluation } from '../evaluation/evaluation-store';
@@ -9,9 +10,12 @@ import { SaveNote } from '../job/save-note';
 import { Button } from '../ui/button';
 import { Tick } from '../ui/tick';
 import { useView } from '../view/view-store';
-import { tickStep, useBuilt } from './built-steps';
 import { chosenStep, duration, phaseName } from './chosen-step';
 import { DryingTimer } from './drying-timer';
+import { LogNote, Refused } from './log-note';
+import { StepNotes } from './step-notes';
+import { useClock } from './timers';
+import { stopClock, WorkClock } from './work-clock';
 
 const show = (step: Step | undefined): void => {
   if (step !== undefined) useView.setState({ shownStep: step.id });
@@ -53,15 +57,18 @@ interface SheetProps {
   readonly jobId: string;
   readonly steps: readonly Step[];
   readonly index: number;
-  readonly built: readonly string[];
+  readonly standing: BenchStanding;
 }
 
 /** One step, as large as it is read from the bench. */
-const StepSheet = ({ jobId, steps, index, built }: SheetProps) => {
+const StepSheet = ({ jobId, steps, index, standing }: SheetProps) => {
   const evaluation = useEvaluation((state) => state.evaluation);
   const step = steps[index]!;
-  const done = built.includes(step.id);
+  const done = standing.done.includes(step.id);
+  const taken = standing.minutes.get(step.id);
   const tick = (on: boolean): void => {
+    const { clock } = useClock.getState();
+    if (on && clock?.jobId === jobId && clock.stepId === step.id) stopClock(clock);
     tickStep(step.id, on);
     // What is done makes room for what comes next; waits are begun first.
     show(on && step.waitMinutes === 0 ? (steps[index + 1] ?? step) : step);
@@ -72,6 +79,7 @@ const StepSheet = ({ jobId, steps, index, built }: SheetProps) => {
         <p className="text-[13px] text-soft">
           {phaseName(step)}, about {duration(step.minutes)}
           {step.waitMinutes > 0 && `, then ${duration(step.waitMinutes)} of waiting`}
+          {taken !== undefined && `; ${duration(taken)} written down`}
         </p>
         <h1 className="text-2xl leading-tight font-bold">
           {index + 1}. {step.title}
@@ -83,7 +91,7 @@ const StepSheet = ({ jobId, steps, index, built }: SheetProps) => {
           {step.caution}
         </p>
       )}
-      <div className="h-[clamp(220px,42vh,460px)] shrink-0 border border-line">
+      <div className="h-[clamp(200px,34vh,460px)] shrink-0 md:h-[clamp(220px,42vh,460px)] border border-line">
         {evaluation !== null && <StepDrawing key={step.id} evaluation={evaluation} step={step} />}
       </div>
       <p className="text-lg leading-snug">{step.detail}</p>
@@ -91,9 +99,28 @@ const StepSheet = ({ jobId, steps, index, built }: SheetProps) => {
         <Tick large on={done} onChange={tick}>
           Done
         </Tick>
-        <DryingTimer key={step.id} jobId={jobId} step={step} />
+        <DryingTimer key={step.id} step={step} begun={standing.waits.get(step.id)} />
+        <WorkClock key={`work ${step.id}`} jobId={jobId} stepId={step.id} />
       </div>
+      <StepNotes key={`notes ${step.id}`} jobId={jobId} stepId={step.id} standing={standing} />
     </article>
+  );
+};
+
+/** Who writes at this device. */
+const Writer = ({ className }: { readonly className: string }) => {
+  const name = useWriter((state) => state.name);
+  return (
+    <label className={`items-center gap-1.5 text-[13px] ${className}`}>
+      Written by
+      <input
+        className="w-32 rounded-[3px] border border-line bg-sheet px-2 py-1"
+        maxLength={60}
+        placeholder="your name"
+        value={name}
+        onChange={(event) => useWriter.setState({ name: event.target.value })}
+      />
+    </label>
   );
 };
 
@@ -102,7 +129,8 @@ export const BenchPage = ({ jobId }: { readonly jobId: string }) => {
   const name = useDocument((state) => state.design?.name) ?? '';
   const steps = useEvaluation((state) => state.evaluation?.buildList.steps);
   const shown = useView((state) => state.shownStep);
-  const built = useBuilt();
+  const standing = useBenchStanding(jobId);
+  const built = standing.done;
   const [listed, setListed] = useState(false);
   useEffect(() => {
     document.title = `Bench · ${name} · Vitrum`;
@@ -119,11 +147,14 @@ export const BenchPage = ({ jobId }: { readonly jobId: string }) => {
           <ChevronLeft size={18} aria-hidden /> Job
         </Link>
         <strong className="min-w-0 flex-1 truncate">{name}</strong>
+        <LogNote />
         <SaveNote />
+        <Writer className="hidden sm:flex" />
         <Button className="min-h-9 md:hidden" aria-expanded={listed} onClick={() => setListed(!listed)}>
           <ListChecks size={16} aria-hidden /> {doneCount} of {steps?.length ?? 0}
         </Button>
       </header>
+      <Refused />
       {steps === undefined ? (
         <p role="status" className="p-4">
           Laying the steps out …
@@ -137,6 +168,7 @@ export const BenchPage = ({ jobId }: { readonly jobId: string }) => {
             <p className="px-3 py-2 text-[13px] text-soft">
               {doneCount} of {steps.length} done
             </p>
+            <Writer className="flex px-3 pb-2 sm:hidden" />
             <StepList
               steps={steps}
               chosen={index}
@@ -149,7 +181,7 @@ export const BenchPage = ({ jobId }: { readonly jobId: string }) => {
           </nav>
           {!listed && (
             <div className="flex min-w-0 flex-1 flex-col">
-              <StepSheet jobId={jobId} steps={steps} index={index} built={built} />
+              <StepSheet jobId={jobId} steps={steps} index={index} standing={standing} />
               <footer className="flex shrink-0 justify-between border-t border-line p-2">
                 <Button className="min-h-11 px-4" disabled={index === 0} onClick={() => show(steps[index - 1])}>
                   <ChevronLeft size={18} aria-hidden /> Before

@@ -1,10 +1,10 @@
 import { Wrench } from 'lucide-react';
 import { Link, useParams } from 'react-router';
+import { tickStep, useBenchStanding } from '../bench-log';
 import { useEvaluation } from '../evaluation/evaluation-store';
 import { PrintButton } from '../steps/bench-steps';
 import { Tick } from '../ui/tick';
 import { useView } from '../view/view-store';
-import { tickStep, useBuilt } from './built-steps';
 import { chosenStep, duration, phaseName } from './chosen-step';
 
 /** The build list: what is done, and the step that is drawn under the picture with what it asks for. */
@@ -12,7 +12,7 @@ export const BuildStep = () => {
   const { jobId = '' } = useParams();
   const buildList = useEvaluation((state) => state.evaluation?.buildList);
   const shown = useView((state) => state.shownStep);
-  const built = useBuilt();
+  const { done: built, minutes } = useBenchStanding(jobId);
   if (buildList === undefined) return null;
   const { steps, workMinutes, waitMinutes } = buildList;
   const chosen = chosenStep(steps, built, shown);
@@ -50,7 +50,12 @@ export const BuildStep = () => {
               >
                 {index + 1}. {step.title}
               </button>
-              <span className="figure text-[13px] whitespace-nowrap">{duration(step.minutes)}</span>
+              <span className="figure text-right text-[13px] whitespace-nowrap">
+                {duration(step.minutes)}
+                {minutes.has(step.id) && (
+                  <span className="block text-soft">took {duration(minutes.get(step.id) ?? 0)}</span>
+                )}
+              </span>
             </div>
             <div className={index === chosen ? '' : 'hidden print:block'}>
               <p className="text-[13px] text-soft">

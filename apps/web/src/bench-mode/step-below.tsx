@@ -1,14 +1,16 @@
+import { useParams } from 'react-router';
+import { useBenchStanding } from '../bench-log';
 import { StepDrawing } from '../drawings/step-drawing';
 import { useEvaluation } from '../evaluation/evaluation-store';
 import { useView } from '../view/view-store';
-import { useBuilt } from './built-steps';
 import { chosenStep } from './chosen-step';
 
 /** The step of the build that is chosen, drawn under the picture. */
 export const StepBelow = () => {
   const evaluation = useEvaluation((state) => state.evaluation);
   const shown = useView((state) => state.shownStep);
-  const built = useBuilt();
+  const { jobId = '' } = useParams();
+  const { done: built } = useBenchStanding(jobId);
   if (evaluation === null) return <div className="h-[262px] shrink-0 bg-sheet" />;
   const { steps } = evaluation.buildList;
   const index = chosenStep(steps, built, shown);

@@ -2,30 +2,15 @@ import { useEffect, useState } from 'react';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 
-/** When the wait of a step began (ms since 1970), by job and step. Kept in this browser: glue dries beside it. */
-export const useTimers = create<Readonly<Record<string, number>>>()(persist(() => ({}), { name: 'vitrum.timers' }));
-
-const keyOf = (jobId: string, stepId: string): string => `${jobId} ${stepId}`;
-
-export const startTimer = (jobId: string, stepId: string, now = Date.now()): void =>
-  void useTimers.setState({ [keyOf(jobId, stepId)]: now });
-
-export const stopTimer = (jobId: string, stepId: string): void =>
-  void useTimers.setState(
-    (all) => Object.fromEntries(Object.entries(all).filter(([key]) => key !== keyOf(jobId, stepId))),
-    true,
-  );
-
-/** What is left of a wait (ms), counted down every second while it runs; null while none was begun. */
-export const useTimeLeft = (jobId: string, stepId: string, waitMinutes: number): number | null => {
-  const begun = useTimers((all) => all[keyOf(jobId, stepId)]);
+/** The time, told anew every second while somebody looks (ms since 1970). */
+export const useNow = (looks: boolean): number => {
   const [now, setNow] = useState(() => Date.now());
   useEffect(() => {
-    if (begun === undefined) return undefined;
+    if (!looks) return undefined;
     const timer = setInterval(() => setNow(Date.now()), 1000);
     return () => clearInterval(timer);
-  }, [begun]);
-  return begun === undefined ? null : Math.max(0, begun + waitMinutes * 60_000 - Math.max(now, begun));
+  }, [looks]);
+  return now;
 };
 
 /** “1 h 05 min”, “4 min 20 s”, “12 s”. */
@@ -36,3 +21,23 @@ export const timeWords = (ms: number): string => {
   if (h > 0) return `${h} h ${two(min)} min`;
   return min > 0 ? `${min} min ${two(s)} s` : `${s} s`;
 };
+
+/** Work that is under way on this device: one person does one thing at a time. */
+export interface Clock {
+  readonly jobId: string;
+  readonly stepId: string;
+  /** ms since 1970. */
+  readonly since: number;
+}
+
+/** Kept in this browser: work goes on while the page is shut. */
+export const useClock = create<{ readonly clock: Clock | null }>()(
+  persist((): { readonly clock: Clock | null } => ({ clock: null }), { name: 'vitrum.clock' }),
+);
+
+/** Of a clock that ran for longer nobody believes that it was all work; it was forgotten. */
+const longestSpellMs = 6 * 3_600_000;
+
+/** Minutes that a clock has run, whole ones and one at the least; null where it must have been forgotten. */
+export const clockMinutes = ({ since }: Clock, now: number): number | null =>
+  now - since > longestSpellMs ? null : Math.max(1, Math.round((now - since) / 60_000));

@@ -5,7 +5,7 @@ import { claimStock, getJobStock } from '../api/stock';
 import { useCatalogue } from '../job/catalogue-context';
 import { Button } from '../ui/button';
 import { amountWords, leadWords, pieceWords } from './amount-words';
-import { operationId } from './operation-id';
+import { newId } from '../api/new-id';
 
 /** What a job takes from stock: whether it is there, kept for it, and what is to be bought before it starts. */
 export const JobStock = () => {
@@ -27,7 +27,7 @@ export const JobStock = () => {
     setBusy(true);
     setProblem(null);
     // Sent again after a lost answer it is the same operation.
-    const op = (sent.current ??= { what, op: operationId() }).what === what ? sent.current.op : operationId();
+    const op = (sent.current ??= { what, op: newId() }).what === what ? sent.current.op : newId();
     sent.current = { what, op };
     claimStock(jobId, what, op)
       .then(() => {

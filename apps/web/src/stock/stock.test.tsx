@@ -6,7 +6,7 @@ import userEvent from '@testing-library/user-event';
 import { shippedCatalogue } from '@vitrum/core';
 import type { ReactNode } from 'react';
 import { amountWords, pieceWords } from './amount-words';
-import { operationId } from './operation-id';
+import { newId } from '../api/new-id';
 import { BoughtDialog } from './bought-dialog';
 import { LotDialog } from './lot-dialog';
 
@@ -74,7 +74,7 @@ describe('words of stock', () => {
   it('name operations apart, where the page has no ready-made way too', () => {
     const random = crypto.randomUUID?.bind(crypto);
     Object.defineProperty(crypto, 'randomUUID', { value: undefined, configurable: true });
-    const [one, other] = [operationId(), operationId()];
+    const [one, other] = [newId(), newId()];
     Object.defineProperty(crypto, 'randomUUID', { value: random, configurable: true });
     expect(one).toMatch(/^[0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/);
     expect(other).not.toBe(one);

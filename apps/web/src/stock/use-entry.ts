@@ -2,7 +2,7 @@ import type { StockDone } from '@vitrum/contract';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { enterStock, type StockEntry } from '../api/stock';
-import { operationId } from './operation-id';
+import { newId } from '../api/new-id';
 
 /** Enters something in the ledger once: sent again after a lost answer it keeps its id. */
 export const useEntry = (
@@ -14,7 +14,7 @@ export const useEntry = (
   const sent = useRef<{ readonly text: string; readonly op: string } | null>(null);
   const send = async (entry: StockEntry): Promise<void> => {
     const text = JSON.stringify(entry);
-    sent.current = sent.current?.text === text ? sent.current : { text, op: operationId() };
+    sent.current = sent.current?.text === text ? sent.current : { text, op: newId() };
     setBusy(true);
     setProblem(null);
     try {

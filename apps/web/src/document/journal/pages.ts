@@ -1,7 +1,9 @@
+import { newId } from '../../api/new-id';
+
 const lockOf = (page: string): string => `vitrum.page.${page}`;
 
 /** This load of the page: two tabs are two, and so is a tab before and after it is reloaded. */
-export const thisPage: string = crypto.randomUUID();
+export const thisPage: string = newId();
 
 /** Not there in old browsers, nor where a page is served from another machine without encryption. */
 const locks = (): LockManager | undefined => (globalThis.navigator as Navigator | undefined)?.locks;

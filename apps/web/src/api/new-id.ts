@@ -1,5 +1,5 @@
-/** An id for an operation that has none yet; pages that are not served by a name of this machine have no ready-made one. */
-export const operationId = (): string => {
+/** A new id; pages that are not served by a name of this machine have no ready-made one. */
+export const newId = (): string => {
   if (typeof crypto.randomUUID === 'function') return crypto.randomUUID();
   const bytes = crypto.getRandomValues(new Uint8Array(16));
   bytes[6] = (bytes[6]! & 0x0f) | 0x40;
