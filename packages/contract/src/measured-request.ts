@@ -40,6 +40,10 @@ export class MeasuredFiguresDto implements MeasuredFigures {
   lumensPerM?: number;
 
   @IsOptional()
+  @IsNumber(aNumber, { message: 'watts for a metre' })
+  wattsPerM?: number;
+
+  @IsOptional()
   @IsNumber(aNumber, { message: 'the width of a cut in millimetres' })
   cutMm?: number;
 

@@ -322,6 +322,20 @@ export * from './base/units/index.js';
 export * from './session/index.js';
 export { setByHand, solveSign, type SolvedSign } from './sign/solving/index.js';
 export { createJudge, type Judge } from './sign/evaluate/index.js';
+export {
+  learnedCurrents,
+  learnedFactor,
+  learnedTimes,
+  phasesOf,
+  recordLinesOf,
+  type JobReadings,
+  type JobTimes,
+  type Learned,
+  type PhaseOfJob,
+  type PhaseTimes,
+  type RecordLine,
+  type StripCurrent,
+} from './shop/records/index.js';
 export { needsOf, type Need } from './shop/needs/index.js';
 export {
   benchStandingOf,

@@ -12,6 +12,7 @@ export interface MeasuredFigures {
   readonly sigmaDeg?: number | undefined;
   readonly hazeShare?: number | undefined;
   readonly lumensPerM?: number | undefined;
+  readonly wattsPerM?: number | undefined;
   readonly cutMm?: number | undefined;
   /** What the width of a cut was measured in; of a tool alone. */
   readonly stuff?: Stuff | undefined;
@@ -20,7 +21,7 @@ export interface MeasuredFigures {
 type NumberName = Exclude<keyof MeasuredFigures, 'stuff'>;
 
 const allowed: Readonly<Record<MeasurableKind, readonly NumberName[]>> = {
-  strips: ['lumensPerM'],
+  strips: ['lumensPerM', 'wattsPerM'],
   faces: ['transmittance', 'reflectance', 'sigmaDeg', 'hazeShare'],
   coatings: ['transmittance', 'reflectance', 'sigmaDeg', 'hazeShare'],
   linings: ['reflectance'],
@@ -34,6 +35,7 @@ const bounds: Readonly<Record<NumberName, readonly [number, number]>> = {
   sigmaDeg: [0.2, 60],
   hazeShare: [0, 1],
   lumensPerM: [1, 20_000],
+  wattsPerM: [0.1, 100],
   cutMm: [0.01, 40],
 };
 

@@ -58,3 +58,4 @@ export type {
 } from './types.js';
 export { padsOf, shareSupply, stripDifferences, type StripDifference } from './strip-change.js';
 export { itemDifferences, written, type ItemDifference } from './written.js';
+export { workPhases, type LearnedTime, type WorkPhase } from './work-phases.js';

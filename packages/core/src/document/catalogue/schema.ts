@@ -1,3 +1,4 @@
+import { workPhases } from './work-phases.js';
 import * as z from 'zod';
 import type { Catalogue, CatalogueKind } from './types.js';
 
@@ -241,6 +242,9 @@ type Mutable<T> = T extends readonly [infer A, infer B, infer C]
       ? { -readonly [Key in keyof T]: Mutable<T[Key]> | (object extends Pick<T, Key> ? undefined : never) }
       : T;
 
+/** Nobody is ten times as fast as others. */
+const timeFactor = z.number().min(0.1).max(10);
+
 /** The shop’s rates, checked as they come from outside. */
 export const ratesSchema = z.looseObject({
   currency: z.string().min(1).max(8),
@@ -248,4 +252,16 @@ export const ratesSchema = z.looseObject({
   energyPerKwh: some,
   kerfMm: length,
   wasteShare: share,
+  learnedTimes: z
+    .partialRecord(
+      z.enum(workPhases),
+      z.looseObject({
+        factor: timeFactor,
+        low: timeFactor,
+        high: timeFactor,
+        jobs: z.number().int().min(1),
+        on: z.string().regex(/^\d{4}-\d{2}-\d{2}$/),
+      }),
+    )
+    .optional(),
 });

@@ -1,3 +1,4 @@
+import type { LearnedTime, WorkPhase } from './work-phases.js';
 import type { ShelfItem as Item } from './shelf-item.js';
 
 export type { Measured, Provenance, ShelfItem } from './shelf-item.js';
@@ -344,6 +345,8 @@ export interface Rates {
   readonly kerfMm: number;
   /** Share of sheet material counted as lost beyond what is cut. */
   readonly wasteShare: number;
+  /** What the shop has learned of its own times and accepted, by phase of the work; typical times where nothing is said. */
+  readonly learnedTimes?: Readonly<Partial<Record<WorkPhase, LearnedTime>>>;
 }
 
 /** Everything a design may name, plus the shop's rates. */

@@ -1,3 +1,4 @@
+import type { Rates, WorkPhase } from '../../document/catalogue/index.js';
 import { usualDrawing, type StepDrawing } from './step-drawing.js';
 import { usualWork, type StepWork, type ToldWork } from './step-work.js';
 
@@ -7,11 +8,13 @@ export { workPlaces, type StepWork, type WorkPlace } from './step-work.js';
 /** One thing to do at the bench. */
 export interface Step {
   readonly id: string;
-  readonly phase: 'prepare' | 'cut' | 'finish' | 'wire' | 'assemble' | 'prove' | 'hang';
+  readonly phase: WorkPhase;
   readonly title: string;
   readonly detail: string;
-  /** Hands-on time, typical. */
+  /** Hands-on time: typical, or by what the shop has learned of its own. */
   readonly minutes: number;
+  /** The same as it is typical. */
+  readonly typicalMinutes: number;
   /** Waiting for glue or paint. */
   readonly waitMinutes: number;
   /** What can hurt at this step; null when nothing out of the ordinary. */
@@ -27,7 +30,7 @@ export interface Step {
 }
 
 /** A step as a build tells it: where it names no drawing, or nothing of its work, it has the usual. */
-export type ToldStep = Omit<Step, 'shows' | 'assembly' | 'work'> &
+export type ToldStep = Omit<Step, 'shows' | 'assembly' | 'work' | 'typicalMinutes'> &
   Partial<Pick<Step, 'shows'>> & { readonly work?: ToldWork };
 
 /** The build list in order. */
@@ -73,6 +76,7 @@ const toldAfter = (own: AssemblySteps, told: ToldStep): readonly string[] | null
 
 const drawn = ({ own, away }: Teller, told: ToldStep, after: readonly string[]): Step => ({
   ...told,
+  typicalMinutes: told.minutes,
   id: idIn(own, told),
   title: own.label === '' || told.ofSign ? told.title : `${own.label}: ${told.title}`,
   assembly: own.index,
@@ -116,9 +120,21 @@ export const mergeSteps = (assemblies: readonly AssemblySteps[]): readonly Step[
   return merged;
 };
 
+/** Steps by the shop’s own times, as far as it has learned and accepted them. */
+const timed = (steps: readonly Step[], learned: Rates['learnedTimes']): readonly Step[] =>
+  learned === undefined
+    ? steps
+    : steps.map((step) => {
+        const factor = learned[step.phase]?.factor;
+        return factor === undefined ? step : { ...step, minutes: step.typicalMinutes * factor };
+      });
+
 /** The build list: steps in order, their times summed. */
-export const buildListOf = (steps: readonly Step[]): BuildList => ({
-  steps,
-  workMinutes: steps.reduce((sum, { minutes }) => sum + minutes, 0),
-  waitMinutes: steps.reduce((sum, { waitMinutes }) => sum + waitMinutes, 0),
-});
+export const buildListOf = (told: readonly Step[], learned?: Rates['learnedTimes']): BuildList => {
+  const steps = timed(told, learned);
+  return {
+    steps,
+    workMinutes: steps.reduce((sum, { minutes }) => sum + minutes, 0),
+    waitMinutes: steps.reduce((sum, { waitMinutes }) => sum + waitMinutes, 0),
+  };
+};

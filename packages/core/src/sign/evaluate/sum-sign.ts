@@ -136,6 +136,7 @@ export const signSums = (catalogue: Catalogue, stagesOf: StagesOf) => {
     );
     const buildList = planned.run(
       mergeSteps(lit.map((each) => ({ ...each, steps: stagesOf(each.assembly, each.index).steps(each) }))),
+      catalogue.rates.learnedTimes,
     );
     const assemblies = lit.map((each): AnyResults => ({ ...each, packing: packed }));
     return {

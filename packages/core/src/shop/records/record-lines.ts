@@ -1,0 +1,51 @@
+import type { Evaluation } from '../../sign/evaluate/index.js';
+import { commissionSteps, type Expected } from '../../sign/commissioning/index.js';
+
+/** Something that was measured of a job, beside what was computed for it. */
+export interface RecordLine {
+  readonly key: string;
+  readonly title: string;
+  readonly unit: Expected['unit'];
+  /** The middle of what was expected, and its bounds. */
+  readonly predicted: number;
+  readonly low: number;
+  readonly high: number;
+  readonly measured: number;
+  /** The day of the reading. */
+  readonly on: string;
+  /** The strip whose current it is, where it is that of one kind alone. */
+  readonly stripId: string | null;
+}
+
+/** Every reading that is kept with a job, beside its prediction by the design as it is now. */
+export const recordLinesOf = (evaluation: Evaluation): readonly RecordLine[] => {
+  const { design, circuit } = evaluation;
+  const readings = design.proof?.readings ?? [];
+  if (readings.length === 0) return [];
+  const kinds = new Set(circuit.segments.map(({ strip }) => strip.id));
+  const only = kinds.size === 1 ? [...kinds][0]! : null;
+  return commissionSteps(evaluation).flatMap(({ key, id, at, title, expected }): readonly RecordLine[] => {
+    const reading = readings.find(
+      (each) =>
+        each.id === id && each.at?.assembly === at?.assembly && (each.at?.segment ?? null) === (at?.segment ?? null),
+    );
+    if (reading === undefined) return [];
+    const own = circuit.segments.find(
+      ({ ref }) => id === 'segment' && ref.assembly === at?.assembly && ref.segment === at.segment,
+    );
+    const { low, high, unit } = expected;
+    return [
+      {
+        key,
+        title,
+        unit,
+        predicted: (low + high) / 2,
+        low,
+        high,
+        measured: reading.value,
+        on: reading.on,
+        stripId: unit !== 'A' ? null : id === 'segment' ? (own?.strip.id ?? null) : id === 'full-amps' ? only : null,
+      },
+    ];
+  });
+};
