@@ -20,6 +20,9 @@ import { PlanService } from './plan/plan.service.js';
 import { QuotePool } from './quotes/quote-pool.js';
 import { OffersController, QuotesController } from './quotes/quotes.controller.js';
 import { QuotesService } from './quotes/quotes.service.js';
+import { LessonsService } from './records/lessons.service.js';
+import { LessonsController, RecordsController } from './records/records.controller.js';
+import { RecordsService } from './records/records.service.js';
 import { ShopFileController } from './shop-file/shop-file.controller.js';
 import { ShopFileService } from './shop-file/shop-file.service.js';
 import { StockController } from './stock/stock.controller.js';
@@ -68,6 +71,8 @@ export class AppModule {
         PlanController,
         QuotesController,
         OffersController,
+        RecordsController,
+        LessonsController,
         ShopFileController,
         SweepsController,
         HealthController,
@@ -81,6 +86,8 @@ export class AppModule {
         ShelfService,
         QuotePool,
         QuotesService,
+        RecordsService,
+        LessonsService,
         ShopFileService,
         LedgerService,
         PapersService,

@@ -62,3 +62,11 @@ export {
   type QuoteView,
 } from './quote-requests.js';
 export { AddToLogDto, LogEntryDto, type LogEntryView, type LogView } from './bench-requests.js';
+export {
+  AcceptStripDto,
+  AcceptTimeDto,
+  LessonDto,
+  type PhaseView,
+  type RecordsView,
+  type StripView,
+} from './records-requests.js';

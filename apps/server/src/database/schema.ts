@@ -1,5 +1,16 @@
 import type { DesignFacts, StockWhat, SweepPointView, SweepStatus } from '@vitrum/contract';
-import type { Design, JobStatus, LogWhat, Need, PlanStep, QuoteFacts, QuoteTerms, SweepAxes } from '@vitrum/core';
+import type {
+  Design,
+  JobStatus,
+  LessonSubject,
+  LogWhat,
+  Need,
+  PlanStep,
+  QuoteFacts,
+  QuoteTerms,
+  RecordLine,
+  SweepAxes,
+} from '@vitrum/core';
 import { sql } from 'drizzle-orm';
 import {
   bigserial,
@@ -27,6 +38,10 @@ const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
 export interface JobWork {
   readonly steps: readonly PlanStep[];
   readonly done: readonly string[];
+  /** Minutes of each step as they are typical, for the whole order; not told by older versions. */
+  readonly typical?: Readonly<Record<string, number>>;
+  /** What was measured, beside what was computed. */
+  readonly readings?: readonly RecordLine[];
 }
 
 export const jobs = pgTable(
@@ -196,6 +211,12 @@ export const benchEntries = pgTable(
     index('bench_entries_ticks')
       .on(table.jobId, table.at)
       .where(sql`what in ('done', 'not-done')`),
+    index('bench_entries_times')
+      .on(table.jobId)
+      .where(sql`what = 'time'`),
+    index('bench_entries_back')
+      .on(table.of)
+      .where(sql`what = 'taken-back'`),
   ],
 );
 
@@ -212,6 +233,18 @@ export const benchPhotos = pgTable(
   },
   (table) => [index('bench_photos_job').on(table.jobId)],
 );
+
+/** What the shop learned, in its own words. */
+export const lessons = pgTable('lessons', {
+  id: uuid('id').primaryKey(),
+  about: text('about').$type<LessonSubject>().notNull(),
+  key: text('key').notNull(),
+  words: text('words').notNull(),
+  by: text('by').notNull().default(''),
+  jobId: uuid('job_id').references(() => jobs.id),
+  madeAt: timestamp('made_at', { withTimezone: true }).notNull().defaultNow(),
+  retired: boolean('retired').notNull().default(false),
+});
 
 /** What jobs have a claim to, the earliest first served. */
 export const stockClaims = pgTable('stock_claims', {

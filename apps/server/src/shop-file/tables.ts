@@ -1,4 +1,4 @@
-import { catalogueKinds, isDay, jobStatuses, logWhats } from '@vitrum/core';
+import { catalogueKinds, isDay, jobStatuses, lessonSubjects, logWhats } from '@vitrum/core';
 import { stockWhats } from '@vitrum/contract';
 import { isUUID } from 'class-validator';
 import {
@@ -6,6 +6,7 @@ import {
   benchPhotos,
   catalogueItems,
   jobs,
+  lessons,
   quoteAnswers,
   quotes,
   revisions,
@@ -126,6 +127,19 @@ export const shopTables = {
       value: orNull(number),
       words: text,
       of: orNull(uuid),
+    },
+  },
+  lessons: {
+    table: lessons,
+    fields: {
+      id: uuid,
+      about: { kind: 'text', oneOf: lessonSubjects } as FieldSpec,
+      key: text,
+      words: text,
+      by: text,
+      jobId: orNull(uuid),
+      madeAt: time,
+      retired: bool,
     },
   },
   stockLots: {

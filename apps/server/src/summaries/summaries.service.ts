@@ -1,5 +1,5 @@
 import { Injectable, Logger, OnModuleDestroy } from '@nestjs/common';
-import { and, eq, inArray, isNull, lt, lte, or, sql, type SQL } from 'drizzle-orm';
+import { and, eq, inArray, isNull, lt, ne, lte, or, sql, type SQL } from 'drizzle-orm';
 import { CatalogueService } from '../catalogue/catalogue.service.js';
 import { isAway } from '../database/away.js';
 import { DatabaseService } from '../database/database.module.js';
@@ -71,6 +71,18 @@ export class SummariesService implements OnModuleDestroy {
       .from(jobs)
       .where(and(which, or(isNull(jobs.summaryOf), lt(jobs.summaryOf, jobs.headRevision), toldLess)));
     for (const { jobId, number } of undone) if (this.failed.get(jobId) !== number) this.want(jobId, number);
+  }
+
+  /** Sums every job at hand up anew: what all are reckoned with has changed. */
+  async again(): Promise<void> {
+    await this.database.steady((db) =>
+      db
+        .update(jobs)
+        .set({ summaryOf: null })
+        .where(and(ne(jobs.status, 'delivered'), eq(jobs.archived, false))),
+    );
+    this.failed.clear();
+    await this.catchUp();
   }
 
   /** Resolves when nothing waits any more. */

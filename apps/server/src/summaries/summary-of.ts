@@ -1,6 +1,15 @@
 import type { DesignFacts } from '@vitrum/contract';
 import type { JobWork } from '../database/schema.js';
-import { litPng, needsOf, planStepsOf, type Catalogue, type Evaluation, type Need, type Severity } from '@vitrum/core';
+import {
+  litPng,
+  needsOf,
+  planStepsOf,
+  recordLinesOf,
+  type Catalogue,
+  type Evaluation,
+  type Need,
+  type Severity,
+} from '@vitrum/core';
 
 const thumbnailPx = 320;
 
@@ -19,7 +28,7 @@ export const unbuildable: SummedUp = {
   facts: { size: '', figures: [], counts: { stop: 1, fix: 0, note: 0 } },
   picture: null,
   needs: [],
-  work: { steps: [], done: [] },
+  work: { steps: [], done: [], typical: {}, readings: [] },
 };
 
 const sizeWords = ({ bounds, depthMm }: Evaluation): string =>
@@ -38,6 +47,16 @@ export const summaryOf = (evaluation: Evaluation, catalogue: Catalogue): SummedU
     },
     picture: litPng(evaluation, 'evening', thumbnailPx),
     needs: needsOf(evaluation, catalogue),
-    work: { steps: planStepsOf(evaluation), done: evaluation.design.proof?.built ?? [] },
+    work: {
+      steps: planStepsOf(evaluation),
+      done: evaluation.design.proof?.built ?? [],
+      typical: Object.fromEntries(
+        evaluation.buildList.steps.map(({ id, typicalMinutes }) => [
+          id,
+          typicalMinutes * evaluation.design.brief.quantity,
+        ]),
+      ),
+      readings: recordLinesOf(evaluation),
+    },
   };
 };

@@ -19,8 +19,22 @@ CREATE TABLE "bench_photos" (
 	"bytes" "bytea" NOT NULL
 );
 --> statement-breakpoint
+CREATE TABLE "lessons" (
+	"id" uuid PRIMARY KEY NOT NULL,
+	"about" text NOT NULL,
+	"key" text NOT NULL,
+	"words" text NOT NULL,
+	"by" text DEFAULT '' NOT NULL,
+	"job_id" uuid,
+	"made_at" timestamp with time zone DEFAULT now() NOT NULL,
+	"retired" boolean DEFAULT false NOT NULL
+);
+--> statement-breakpoint
 ALTER TABLE "bench_entries" ADD CONSTRAINT "bench_entries_job_id_jobs_id_fk" FOREIGN KEY ("job_id") REFERENCES "public"."jobs"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "bench_photos" ADD CONSTRAINT "bench_photos_job_id_jobs_id_fk" FOREIGN KEY ("job_id") REFERENCES "public"."jobs"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "lessons" ADD CONSTRAINT "lessons_job_id_jobs_id_fk" FOREIGN KEY ("job_id") REFERENCES "public"."jobs"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 CREATE INDEX "bench_entries_job" ON "bench_entries" USING btree ("job_id","seq");--> statement-breakpoint
 CREATE INDEX "bench_entries_ticks" ON "bench_entries" USING btree ("job_id","at") WHERE what in ('done', 'not-done');--> statement-breakpoint
+CREATE INDEX "bench_entries_times" ON "bench_entries" USING btree ("job_id") WHERE what = 'time';--> statement-breakpoint
+CREATE INDEX "bench_entries_back" ON "bench_entries" USING btree ("of") WHERE what = 'taken-back';--> statement-breakpoint
 CREATE INDEX "bench_photos_job" ON "bench_photos" USING btree ("job_id");
