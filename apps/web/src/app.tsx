@@ -55,6 +55,7 @@ const pages = {
   plan: () => import('./plan/plan-page').then(({ PlanPage: Component }) => ({ Component })),
   shelf: () => import('./shelf/shelf-page').then(({ ShelfPage: Component }) => ({ Component })),
   stock: () => import('./stock/stock-page').then(({ StockPage: Component }) => ({ Component })),
+  records: () => import('./records/records-page').then(({ RecordsPage: Component }) => ({ Component })),
   guide: () => import('./guide/guide-page').then(({ GuidePage: Component }) => ({ Component })),
   practice: () => import('./practice/practice-page').then(({ PracticePage: Component }) => ({ Component })),
 };
@@ -84,6 +85,7 @@ export const router = createBrowserRouter([
       { path: '/offer/:token', lazy: pages.offer },
       { path: '/shelf', lazy: pages.shelf },
       { path: '/stock', lazy: pages.stock },
+      { path: '/records', lazy: pages.records },
       { path: '/practice', lazy: pages.practice },
       { path: '/guide/:build?', lazy: pages.guide },
       { path: '*', element: <NotFoundPage /> },

@@ -1,5 +1,5 @@
 import type { Floor, PlanJob, StepTime, Stretch } from '@vitrum/core';
-import { isDay, workPlaces, type WorkPlace } from '@vitrum/core';
+import { isDay, workPlaces, type WorkPhase, type WorkPlace } from '@vitrum/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -199,6 +199,8 @@ export interface PlannedJobView extends PlanJob {
 
 /** What a plan is made from, and the plan that is kept. */
 export interface PlanView {
+  /** Phases whose times are the shop’s own, not typical. */
+  readonly learnedPhases: readonly WorkPhase[];
   readonly jobs: readonly PlannedJobView[];
   readonly floor: Versioned<Floor>;
   readonly plan: Versioned<PlanPaper>;

@@ -1,8 +1,9 @@
 import { Injectable } from '@nestjs/common';
 import type { PlannedJobView, PlanPaper, PlanView } from '@vitrum/contract';
-import { doneSteps, usualFloor, type Floor } from '@vitrum/core';
+import { doneSteps, usualFloor, workPhases, type Floor } from '@vitrum/core';
 import { and, asc, eq, inArray } from 'drizzle-orm';
 import { BenchService } from '../bench/bench.service.js';
+import { CatalogueService } from '../catalogue/catalogue.service.js';
 import { DatabaseService } from '../database/database.module.js';
 import { jobs } from '../database/schema.js';
 import { PapersService, type PaperOutcome } from '../papers/papers.service.js';
@@ -23,11 +24,17 @@ export class PlanService {
     private readonly papers: PapersService,
     private readonly summaries: SummariesService,
     private readonly bench: BenchService,
+    private readonly catalogue: CatalogueService,
   ) {}
 
   async view(): Promise<PlanView> {
-    const [found, floor, plan] = await Promise.all([this.jobs(), this.floor(), this.papers.read('plan', blank)]);
-    return { jobs: found, floor, plan };
+    const [found, floor, plan, { rates }] = await Promise.all([
+      this.jobs(),
+      this.floor(),
+      this.papers.read('plan', blank),
+      this.catalogue.read(),
+    ]);
+    return { jobs: found, floor, plan, learnedPhases: workPhases.filter((phase) => rates.learnedTimes?.[phase]) };
   }
 
   keepPlan(paper: PlanPaper, basedOn: number): Promise<PaperOutcome<PlanPaper>> {

@@ -22,6 +22,8 @@ const entry = (more: Partial<LogEntry> = {}): LogEntry => {
   };
 };
 
+const promised = <T>(work: () => T): Promise<T> => new Promise((resolve) => resolve(work()));
+
 /** A server in memory that two devices may share; it can be away, and lose answers. */
 const memoryServer = () => {
   const logs = new Map<string, LogEntryView[]>();
@@ -41,23 +43,26 @@ const memoryServer = () => {
     photos,
     of,
     host: {
-      read: async (jobId: string, after: number) => {
-        reach();
-        return { entries: of(jobId).filter(({ seq: each }) => each > after), after: null };
-      },
-      add: async (jobId: string, entries: readonly LogEntry[]) => {
-        reach();
-        if (entries.some(({ words }) => words === state.refuses && words !== ''))
-          throw new ApiError(400, { statusCode: 400, message: 'no such thing', problems: [], requestId: 'x' });
-        for (const each of entries)
-          if (!of(jobId).some(({ id }) => id === each.id)) of(jobId).push({ ...each, seq: (seq += 1) });
-        if (state.losesAnswers) throw new ServerAway();
-        return entries.map(({ id }) => of(jobId).find((each) => each.id === id)!);
-      },
-      sendPhoto: async (_jobId: string, id: string) => {
-        reach();
-        photos.add(id);
-      },
+      read: (jobId: string, after: number) =>
+        promised(() => {
+          reach();
+          return { entries: of(jobId).filter(({ seq: each }) => each > after), after: null };
+        }),
+      add: (jobId: string, entries: readonly LogEntry[]) =>
+        promised(() => {
+          reach();
+          if (entries.some(({ words }) => words === state.refuses && words !== ''))
+            throw new ApiError(400, { statusCode: 400, message: 'no such thing', problems: [], requestId: 'x' });
+          for (const each of entries)
+            if (!of(jobId).some(({ id }) => id === each.id)) of(jobId).push({ ...each, seq: (seq += 1) });
+          if (state.losesAnswers) throw new ServerAway();
+          return entries.map(({ id }) => of(jobId).find((each) => each.id === id)!);
+        }),
+      sendPhoto: (_jobId: string, id: string) =>
+        promised(() => {
+          reach();
+          photos.add(id);
+        }),
     },
   };
 };

@@ -1,4 +1,4 @@
-import type { BenchStanding, Step } from '@vitrum/core';
+import { buildOf, stepKey, type BenchStanding, type Evaluation, type Step } from '@vitrum/core';
 import { ChevronLeft, ChevronRight, ListChecks, TriangleAlert } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
@@ -7,6 +7,8 @@ import { useDocument } from '../document/document-store';
 import { StepDrawing } from '../drawings/step-drawing';
 import { useEvaluation } from '../evaluation/evaluation-store';
 import { SaveNote } from '../job/save-note';
+import type { Subject } from '../records/lesson-form';
+import { LessonsHere } from '../records/lessons-here';
 import { Button } from '../ui/button';
 import { Tick } from '../ui/tick';
 import { useView } from '../view/view-store';
@@ -53,6 +55,20 @@ const StepList = ({ steps, chosen, built, onChoose }: ListProps) => (
   </ol>
 );
 
+/** What a lesson at a step may be about: the step, the build, or what it is made of. */
+const subjectsOf = ({ parts, assemblies }: Evaluation, { id, title, assembly }: Step): readonly Subject[] => {
+  const own = assemblies[assembly];
+  if (own === undefined) return [];
+  const { strip } = own.materials;
+  const stuffs = new Map(parts.cut.map(({ materialId, materialName }) => [materialId, materialName] as const));
+  stuffs.set(strip.id, strip.name);
+  return [
+    { about: 'step', key: stepKey(own.build, id, own.id), label: `this step of every job: ${title}` },
+    { about: 'build', key: own.build, label: `every job: ${buildOf(own).words.name.toLowerCase()}` },
+    ...[...stuffs].map(([key, name]): Subject => ({ about: 'item', key, label: `wherever it is used: ${name}` })),
+  ];
+};
+
 interface SheetProps {
   readonly jobId: string;
   readonly steps: readonly Step[];
@@ -65,6 +81,8 @@ const StepSheet = ({ jobId, steps, index, standing }: SheetProps) => {
   const evaluation = useEvaluation((state) => state.evaluation);
   const step = steps[index]!;
   const done = standing.done.includes(step.id);
+  const own = evaluation?.assemblies[step.assembly];
+  const atStep = own === undefined ? null : stepKey(own.build, step.id, own.id);
   const taken = standing.minutes.get(step.id);
   const tick = (on: boolean): void => {
     const { clock } = useClock.getState();
@@ -91,6 +109,7 @@ const StepSheet = ({ jobId, steps, index, standing }: SheetProps) => {
           {step.caution}
         </p>
       )}
+      {own !== undefined && atStep !== null && <LessonsHere met={{ builds: [own.build], steps: [atStep] }} />}
       <div className="h-[clamp(200px,34vh,460px)] shrink-0 md:h-[clamp(220px,42vh,460px)] border border-line">
         {evaluation !== null && <StepDrawing key={step.id} evaluation={evaluation} step={step} />}
       </div>
@@ -102,7 +121,13 @@ const StepSheet = ({ jobId, steps, index, standing }: SheetProps) => {
         <DryingTimer key={step.id} step={step} begun={standing.waits.get(step.id)} />
         <WorkClock key={`work ${step.id}`} jobId={jobId} stepId={step.id} />
       </div>
-      <StepNotes key={`notes ${step.id}`} jobId={jobId} stepId={step.id} standing={standing} />
+      <StepNotes
+        key={`notes ${step.id}`}
+        jobId={jobId}
+        stepId={step.id}
+        standing={standing}
+        subjects={evaluation === null ? [] : subjectsOf(evaluation, step)}
+      />
     </article>
   );
 };

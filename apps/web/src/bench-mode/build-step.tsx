@@ -2,6 +2,8 @@ import { Wrench } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import { tickStep, useBenchStanding } from '../bench-log';
 import { useEvaluation } from '../evaluation/evaluation-store';
+import { useCatalogue } from '../job/catalogue-context';
+import { learnedPhases, timesWords } from '../records/records-words';
 import { PrintButton } from '../steps/bench-steps';
 import { Tick } from '../ui/tick';
 import { useView } from '../view/view-store';
@@ -13,6 +15,7 @@ export const BuildStep = () => {
   const buildList = useEvaluation((state) => state.evaluation?.buildList);
   const shown = useView((state) => state.shownStep);
   const { done: built, minutes } = useBenchStanding(jobId);
+  const { rates } = useCatalogue();
   if (buildList === undefined) return null;
   const { steps, workMinutes, waitMinutes } = buildList;
   const chosen = chosenStep(steps, built, shown);
@@ -30,7 +33,7 @@ export const BuildStep = () => {
       </div>
       <p className="text-[13px] text-soft">
         {done} of {steps.length} done. {duration(workMinutes)} at the bench, {duration(waitMinutes)} of drying and
-        soaking. Times are typical.
+        soaking. {timesWords(learnedPhases(rates))}
       </p>
       <ol>
         {steps.map((step, index) => (

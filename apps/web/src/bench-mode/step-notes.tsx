@@ -6,6 +6,7 @@ import { photoAddress } from '../api/bench';
 import { benchLog, writeDown } from '../bench-log';
 import { smallPhoto } from '../bench-log/small-photo';
 import { fieldLook } from '../fields/field-row';
+import { LessonForm, type Subject } from '../records/lesson-form';
 import { Button, linkLook } from '../ui/button';
 
 interface PhotoProps {
@@ -46,37 +47,58 @@ const clock = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short',
 interface NoteListProps {
   readonly jobId: string;
   readonly entries: readonly LogEntry[];
+  /** What a lesson from one of them may be about. */
+  readonly subjects: readonly Subject[];
 }
 
 /** What was written down, who by and when; each can be taken back. */
-export const NoteList = ({ jobId, entries }: NoteListProps) => (
-  <ul aria-label="Written down" className="grid gap-1">
-    {entries.map((entry) => (
-      <li key={entry.id} className="flex items-start justify-between gap-3 border-b border-line py-1">
-        <span className="min-w-0">
-          <span className={entry.what === 'wrong' ? 'font-semibold' : ''}>{wordsOf(entry)}</span>{' '}
-          <span className="text-[13px] text-soft">
-            {entry.by === '' ? '' : `${entry.by}, `}
-            {clock.format(new Date(entry.at))}
-          </span>
-          {entry.what === 'photo' && <Photo jobId={jobId} entry={entry} />}
-        </span>
-        <Button look="quiet" onClick={() => writeDown({ what: 'taken-back', stepId: entry.stepId, of: entry.id })}>
-          Take back
-        </Button>
-      </li>
-    ))}
-  </ul>
-);
+export const NoteList = ({ jobId, entries, subjects }: NoteListProps) => {
+  const [teaches, setTeaches] = useState<string | null>(null);
+  return (
+    <ul aria-label="Written down" className="grid gap-1">
+      {entries.map((entry) => (
+        <li key={entry.id} className="border-b border-line py-1">
+          <div className="flex items-start justify-between gap-3">
+            <span className="min-w-0">
+              <span className={entry.what === 'wrong' ? 'font-semibold' : ''}>{wordsOf(entry)}</span>{' '}
+              <span className="text-[13px] text-soft">
+                {entry.by === '' ? '' : `${entry.by}, `}
+                {clock.format(new Date(entry.at))}
+              </span>
+              {entry.what === 'photo' && <Photo jobId={jobId} entry={entry} />}
+            </span>
+            <span className="flex shrink-0">
+              {entry.what === 'wrong' && teaches !== entry.id && (
+                <Button look="quiet" onClick={() => setTeaches(entry.id)}>
+                  Make a lesson of it
+                </Button>
+              )}
+              <Button
+                look="quiet"
+                onClick={() => writeDown({ what: 'taken-back', stepId: entry.stepId, of: entry.id })}
+              >
+                Take back
+              </Button>
+            </span>
+          </div>
+          {teaches === entry.id && (
+            <LessonForm jobId={jobId} subjects={subjects} words={entry.words} onDone={() => setTeaches(null)} />
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+};
 
 interface StepNotesProps {
   readonly jobId: string;
   readonly stepId: string;
   readonly standing: BenchStanding;
+  readonly subjects: readonly Subject[];
 }
 
 /** What went wrong at a step, and photographs of it. */
-export const StepNotes = ({ jobId, stepId, standing }: StepNotesProps) => {
+export const StepNotes = ({ jobId, stepId, standing, subjects }: StepNotesProps) => {
   const [words, setWords] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
   const told = standing.told.filter((entry) => entry.stepId === stepId);
@@ -127,7 +149,7 @@ export const StepNotes = ({ jobId, stepId, standing }: StepNotesProps) => {
           {problem}
         </p>
       )}
-      {told.length > 0 && <NoteList jobId={jobId} entries={told} />}
+      {told.length > 0 && <NoteList jobId={jobId} entries={told} subjects={subjects} />}
     </section>
   );
 };

@@ -1,6 +1,7 @@
 import type { Finding, Fix, Severity } from '@vitrum/core';
 import { ArrowRight, CircleAlert, Info, OctagonX } from 'lucide-react';
 import { changeDesign, undo, useDocument } from '../document/document-store';
+import { LessonsHere } from '../records/lessons-here';
 import { Button } from '../ui/button';
 import { tell } from '../ui/notices-store';
 import { useView } from '../view/view-store';
@@ -99,6 +100,7 @@ export const FindingCard = ({
       {finding.whyNone !== null && (
         <p className="border-t border-dashed border-line py-1 text-xs text-soft">{finding.whyNone}</p>
       )}
+      <LessonsHere met={{ builds: [], rules: [finding.rule] }} />
       {working && (
         <p className="border-t border-dashed border-line py-1 text-xs text-soft">working out what would help …</p>
       )}

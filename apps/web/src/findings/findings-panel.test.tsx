@@ -4,6 +4,7 @@ import userEvent from '@testing-library/user-event';
 import { demoDesigns, fieldsOf, set, type Evaluation, type Finding, type LightboxAssembly } from '@vitrum/core';
 import { undo, useDocument } from '../document/document-store';
 import { useEvaluation } from '../evaluation/evaluation-store';
+import { InShop } from '../testing/lit';
 import { openDesign } from '../testing/open-design';
 import { useView } from '../view/view-store';
 import { FindingsPanel } from './findings-panel';
@@ -64,7 +65,7 @@ describe('the findings in short', () => {
     });
     const findings = [finding({ id: 'heavy', severity: 'note' }), finding(), worst];
     useEvaluation.setState({ evaluation: evaluation(findings), findings });
-    render(<FindingsPanel />);
+    render(<FindingsPanel />, { wrapper: InShop });
     expect(screen.getByText('1 stops the build, 1 will disappoint, 1 to know')).toBeTruthy();
     expect(screen.getByText('No supply is as large')).toBeTruthy();
     expect(screen.queryByText('Dots show on the face')).toBeNull();
@@ -76,7 +77,7 @@ describe('the findings in short', () => {
     const user = userEvent.setup();
     const findings = [finding(), finding({ id: 'heavy', severity: 'note', what: 'It is heavy' })];
     useEvaluation.setState({ evaluation: evaluation(findings), findings });
-    render(<FindingsPanel />);
+    render(<FindingsPanel />, { wrapper: InShop });
     await user.click(screen.getByRole('button', { name: 'All 2' }));
     expect(screen.getAllByRole('article')).toHaveLength(2);
     expect(useView.getState().findingsOpen).toBe(true);
@@ -87,7 +88,7 @@ describe('the findings in short', () => {
   it('say that nothing is to be mended, though there is something to know', () => {
     const findings = [finding({ severity: 'note' })];
     useEvaluation.setState({ evaluation: evaluation(findings), findings });
-    render(<FindingsPanel />);
+    render(<FindingsPanel />, { wrapper: InShop });
     expect(screen.getByText('Nothing to mend, 1 to know')).toBeTruthy();
     expect(screen.getByRole('button', { name: 'Read it' })).toBeTruthy();
   });
@@ -98,7 +99,7 @@ describe('the findings', () => {
     useEvaluation.setState({
       evaluation: evaluation([finding(), finding({ id: 'heavy', severity: 'note', assembly: 1 })]),
     });
-    render(<FindingsPanel />);
+    render(<FindingsPanel />, { wrapper: InShop });
     const [first, second] = screen.getAllByRole('article');
     expect(within(first!).getByText('Will disappoint')).toBeTruthy();
     expect(within(first!).getByText('working out what would help …')).toBeTruthy();
@@ -112,7 +113,7 @@ describe('the findings', () => {
     const cheaper = { ...deeper, id: 'opal', label: 'Opal face', after: 2, priceChange: -3.456, settles: false };
     const findings = [finding({ fixes: [deeper, cheaper] as never })];
     useEvaluation.setState({ evaluation: evaluation(findings), findings });
-    render(<FindingsPanel />);
+    render(<FindingsPanel />, { wrapper: InShop });
     const [row, other] = screen.getAllByRole('listitem');
     expect(row!.textContent).toContain('3.10.9 %· +€4.20');
     expect(other!.textContent).toContain('−€3.46');
@@ -126,7 +127,7 @@ describe('the findings', () => {
 
   it('show their place while they are pointed at or stepped to', () => {
     useEvaluation.setState({ evaluation: evaluation([finding()]), findings: [finding()] });
-    render(<FindingsPanel />);
+    render(<FindingsPanel />, { wrapper: InShop });
     const card = screen.getByRole('article');
     fireEvent.mouseEnter(card);
     expect(useView.getState().shownFinding).toBe('dots-show');
@@ -137,13 +138,13 @@ describe('the findings', () => {
   it('say why nothing helps, where nothing does', () => {
     const findings = [finding({ whyNone: 'No sheet on the shelf is as large.' })];
     useEvaluation.setState({ evaluation: evaluation(findings), findings });
-    render(<FindingsPanel />);
+    render(<FindingsPanel />, { wrapper: InShop });
     expect(screen.getByText('No sheet on the shelf is as large.')).toBeTruthy();
   });
 
   it('that are none say so, and what to do next', () => {
     useEvaluation.setState({ evaluation: evaluation([]), findings: [] });
-    render(<FindingsPanel />);
+    render(<FindingsPanel />, { wrapper: InShop });
     expect(screen.getAllByText('Nothing to mend')).toHaveLength(2);
     expect(screen.queryByRole('button')).toBeNull();
   });
@@ -153,7 +154,7 @@ describe('the findings', () => {
       problems: [{ path: 'assemblies.0.face.sheetId', message: 'there is no sheet “moon”' }],
       crash: 'out of light',
     });
-    render(<FindingsPanel />);
+    render(<FindingsPanel />, { wrapper: InShop });
     const [crash, problem] = screen.getAllByRole('alert');
     expect(crash!.textContent).toContain('out of light. Your design is kept');
     expect(problem!.textContent).toContain('there is no sheet “moon”assemblies.0.face.sheetId');
@@ -162,7 +163,7 @@ describe('the findings', () => {
 
   it('name fields that Vitrum does not know', () => {
     useEvaluation.setState({ evaluation: evaluation([], ['power.joints', 'brief.colour']), findings: [] });
-    render(<FindingsPanel />);
+    render(<FindingsPanel />, { wrapper: InShop });
     expect(screen.getByText('2 fields that Vitrum does not know')).toBeTruthy();
     expect(screen.getByText('power.joints, brief.colour')).toBeTruthy();
   });

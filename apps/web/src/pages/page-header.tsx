@@ -6,6 +6,7 @@ const links = [
   { to: '/plan', name: 'Plan' },
   { to: '/shelf', name: 'Shelf' },
   { to: '/stock', name: 'Stock' },
+  { to: '/records', name: 'Records' },
   { to: '/practice', name: 'Practice' },
   { to: '/guide', name: 'Guide' },
 ] as const;

@@ -33,7 +33,7 @@ describe('the plan day by day', () => {
   it('says what is done when, for which job, by whom, and what it comes to', async () => {
     server = planServer();
     open('days');
-    expect(await screen.findByText(/3 steps of 2 jobs, 5 h of work by/)).toBeTruthy();
+    expect(await screen.findByText(/3 steps of 2 jobs, 5 h of work; all done/)).toBeTruthy();
     const rows = days().flatMap((day) => within(day).getAllByRole('button'));
     expect(rows).toHaveLength(3);
     expect(rows.every(({ textContent }) => /Job [ab]/.test(textContent))).toBe(true);

@@ -2,6 +2,7 @@ import { RotateCcw, Undo2 } from 'lucide-react';
 import { useEffect, useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { PageHeader } from '../pages/page-header';
+import { timesWords } from '../records/records-words';
 import { Button } from '../ui/button';
 import { Skeleton } from '../ui/skeleton';
 import { Ways } from '../ui/ways';
@@ -50,13 +51,17 @@ const Standing = () => {
     <>
       {unknown < view.jobs.length && (
         <p className="mb-2">
-          {plan.bars.length} steps of {jobs} {jobs === 1 ? 'job' : 'jobs'}, {Math.round(hours * 10) / 10} h of work by
-          typical times; all done <b>{timeWords(plan.fromDay, plan.endsAt)}</b>
+          {plan.bars.length} steps of {jobs} {jobs === 1 ? 'job' : 'jobs'}, {Math.round(hours * 10) / 10} h of work; all
+          done <b>{timeWords(plan.fromDay, plan.endsAt)}</b>
           <span className="text-soft">, at best {timeWords(plan.fromDay, plan.atLeast.endsAt)}</span>.{' '}
           {plan.lateMinutes > 0 && (
             <>
               <b className="text-signal">{spanWords(plan.lateMinutes)} late</b> in all
-              <span className="text-soft">, at best {spanWords(plan.atLeast.lateMinutes)}</span>.
+              <span className="text-soft">
+                , at best {spanWords(plan.atLeast.lateMinutes)}{' '}
+                <span className="text-soft">{timesWords(view.learnedPhases)}</span>
+              </span>
+              .
             </>
           )}
         </p>

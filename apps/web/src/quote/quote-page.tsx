@@ -90,7 +90,7 @@ const Price = ({ view, terms }: { readonly view: JobQuotesView; readonly terms: 
         <dt className="py-1.5 text-lg font-bold">The order</dt>
         <dd className="figure py-1.5 text-right text-lg font-bold">{money(quote.order, facts.currency)}</dd>
       </dl>
-      <p className="text-[13px] text-soft">Material and hours as the design computes them, by typical times.</p>
+      <p className="text-[13px] text-soft">Material and hours as the design computes them.</p>
       {quote.outside !== null && (
         <p className="text-[13px]">
           Another shop asks {money(quote.outside.order, facts.currency)}:{' '}

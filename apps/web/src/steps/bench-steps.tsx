@@ -2,8 +2,12 @@ import { BenchPanel } from '../bench/bench-panel';
 import { titleOf } from '../assemblies/title-of';
 import { pageOf, type ProveRow } from '../builds';
 import { CutPages } from '../drawings/cut-pages';
+import { useCatalogue } from '../job/catalogue-context';
+import { JobRecord } from '../records/job-record';
+import { LessonsHere } from '../records/lessons-here';
+import { learnedPhases } from '../records/records-words';
 import { useOwn } from '../evaluation/own';
-import type { AssemblyEvaluation } from '@vitrum/core';
+import type { AssemblyEvaluation, Evaluation } from '@vitrum/core';
 import { Printer } from 'lucide-react';
 import { useEvaluation } from '../evaluation/evaluation-store';
 import { Button } from '../ui/button';
@@ -18,14 +22,24 @@ export const PrintButton = () => (
   </Button>
 );
 
+/** Items of the shelf that lessons may be about. */
+const itemsOf = ({ parts, assemblies }: Evaluation): readonly string[] => [
+  ...new Set([
+    ...parts.cut.map(({ materialId }) => materialId),
+    ...assemblies.map(({ materials }) => materials.strip.id),
+  ]),
+];
+
 export const CutStep = () => {
   const evaluation = useEvaluation((state) => state.evaluation);
   const show = useLength();
+  const { rates } = useCatalogue();
   if (evaluation === null) return null;
   const { parts, packing, cost } = evaluation;
   return (
     <>
       <PrintButton />
+      <LessonsHere met={{ builds: [], items: itemsOf(evaluation) }} />
       <h3 className="mt-1 font-bold">Cut</h3>
       <ul>
         {parts.cut.map((part) => (
@@ -69,7 +83,10 @@ export const CutStep = () => {
             </td>
           </tr>
           <tr>
-            <td className="font-sans">{cost.hours.toFixed(1)} hours (typical)</td>
+            <td className="font-sans">
+              {cost.hours.toFixed(1)} hours (
+              {learnedPhases(rates).length === 0 ? 'typical' : 'partly by this shop’s own times'})
+            </td>
             <td />
             <td className="text-right">
               {cost.currency}
@@ -177,6 +194,7 @@ export const ProveStep = () => {
       ))}
       {ProveFields !== null && <ProveFields key={chosen?.id} />}
       <BenchPanel />
+      <JobRecord evaluation={evaluation} />
       <FindFault />
       <p className="mt-2 border-l-4 border-caution pl-2 text-[13px]">
         Do not leave a new sign lit unattended. Soak it for an hour before it is closed or hung.

@@ -1,3 +1,4 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
 import { evaluate, loadFontBook, shippedCatalogue, type Design, type Evaluation, type FontBook } from '@vitrum/core';
@@ -29,5 +30,7 @@ export const showLit = (evaluation: Evaluation | null): void =>
 
 /** A step as the page of a job shows it, with the shipped catalogue. */
 export const InShop = ({ children }: { readonly children: ReactNode }) => (
-  <CatalogueContext.Provider value={shippedCatalogue}>{children}</CatalogueContext.Provider>
+  <QueryClientProvider client={new QueryClient()}>
+    <CatalogueContext.Provider value={shippedCatalogue}>{children}</CatalogueContext.Provider>
+  </QueryClientProvider>
 );

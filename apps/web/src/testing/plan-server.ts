@@ -24,7 +24,7 @@ export const planServer = (jobs: PlanView['jobs'] = usualJobs) => {
   let floor: { version: number; paper: Floor } = { version: 0, paper: usualFloor };
   let refuses = false;
   const server = fakeServer(({ method, path, body, headers }) => {
-    if (method === 'GET') return [200, { jobs: shown, floor, plan } satisfies PlanView];
+    if (method === 'GET') return [200, { jobs: shown, floor, plan, learnedPhases: [] } satisfies PlanView];
     if (method === 'PATCH') {
       shown = shown.map((job) => (path.endsWith(job.id) ? { ...job, ...(body as object) } : job));
       return [200, {}];

@@ -18,6 +18,10 @@ export interface DemoJob {
   readonly measuredDaysAgo?: number;
   /** Steps of its build that are ticked. */
   readonly built?: readonly string[];
+  /** How long steps took (minutes), by step. */
+  readonly timed?: Readonly<Record<string, number>>;
+  /** What went wrong at a step, and what is done about it the next time. */
+  readonly mishap?: { readonly stepId: string; readonly words: string; readonly lesson: string };
 }
 
 /** Jobs of Sallow Lane Signs, Port Sallow: all made up. */
@@ -77,6 +81,12 @@ export const demoJobs: readonly DemoJob[] = [
     status: 'building',
     dueInDays: 6,
     design: demoDesigns.curlew,
+    timed: { lettering: 92, 'post-holes': 58, 'finish-letters': 45, strip: 61 },
+    mishap: {
+      stepId: 'post-holes',
+      words: 'The template crept; two holes of the W sit 2 mm low',
+      lesson: 'Tape the drill template at every letter before the first hole',
+    },
     built: [
       'template',
       'bench-test',
@@ -151,6 +161,7 @@ export const demoJobs: readonly DemoJob[] = [
     dueInDays: 5,
     design: demoDesigns['smoke-house'],
     built: ['template', 'bench-test', 'ladder', 'plates', 'lettering', 'dry-stack', 'rings'],
+    timed: { ladder: 34, plates: 66, lettering: 21, rings: 55 },
   },
   {
     slug: 'tide-table',
