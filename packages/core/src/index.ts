@@ -343,6 +343,13 @@ export {
   type RecordLine,
   type StripCurrent,
 } from './shop/records/index.js';
+export {
+  comparePhoto,
+  type ComparedPhoto,
+  type Corners,
+  type Photo,
+  type PicturePoint,
+} from './light/photograph/index.js';
 export { needsOf, type Need } from './shop/needs/index.js';
 export {
   benchStandingOf,

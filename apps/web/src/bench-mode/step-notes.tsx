@@ -54,6 +54,7 @@ interface NoteListProps {
 /** What was written down, who by and when; each can be taken back. */
 export const NoteList = ({ jobId, entries, subjects }: NoteListProps) => {
   const [teaches, setTeaches] = useState<string | null>(null);
+  if (entries.length === 0) return null;
   return (
     <ul aria-label="Written down" className="grid gap-1">
       {entries.map((entry) => (
@@ -68,7 +69,7 @@ export const NoteList = ({ jobId, entries, subjects }: NoteListProps) => {
               {entry.what === 'photo' && <Photo jobId={jobId} entry={entry} />}
             </span>
             <span className="flex shrink-0">
-              {entry.what === 'wrong' && teaches !== entry.id && (
+              {entry.what === 'wrong' && subjects.length > 0 && teaches !== entry.id && (
                 <Button look="quiet" onClick={() => setTeaches(entry.id)}>
                   Make a lesson of it
                 </Button>

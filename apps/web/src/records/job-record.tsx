@@ -3,6 +3,7 @@ import { useState, type FormEvent } from 'react';
 import { useParams } from 'react-router';
 import { useBenchStanding, writeDown } from '../bench-log';
 import { duration, phaseName } from '../bench-mode/chosen-step';
+import { NoteList } from '../bench-mode/step-notes';
 import { fieldLook } from '../fields/field-row';
 import { Button } from '../ui/button';
 
@@ -90,6 +91,11 @@ export const JobRecord = ({ evaluation }: { readonly evaluation: Evaluation }) =
             </li>
           ))}
       </ul>
+      <NoteList
+        jobId={jobId}
+        entries={told.filter(({ stepId, what }) => stepId === null && what !== 'spent')}
+        subjects={[]}
+      />
       <form className="no-print mt-1 flex flex-wrap items-end gap-2" onSubmit={add}>
         <label className="grid flex-1 gap-0.5 text-[13px]">
           Money spent on

@@ -3,6 +3,7 @@ import { titleOf } from '../assemblies/title-of';
 import { pageOf, type ProveRow } from '../builds';
 import { CutPages } from '../drawings/cut-pages';
 import { useCatalogue } from '../job/catalogue-context';
+import { PhotoCheck } from '../photo/photo-check';
 import { JobRecord } from '../records/job-record';
 import { LessonsHere } from '../records/lessons-here';
 import { learnedPhases } from '../records/records-words';
@@ -194,6 +195,7 @@ export const ProveStep = () => {
       ))}
       {ProveFields !== null && <ProveFields key={chosen?.id} />}
       <BenchPanel />
+      {chosen !== null && <PhotoCheck key={`photo ${chosen.id}`} own={chosen} />}
       <JobRecord evaluation={evaluation} />
       <FindFault />
       <p className="mt-2 border-l-4 border-caution pl-2 text-[13px]">
