@@ -25,8 +25,10 @@ export const CornerPicker = ({ file, width, height, corners, onChange }: CornerP
     (event: PointerEvent<SVGCircleElement>): void => {
       if (event.buttons === 0 || frame.current === null) return;
       event.currentTarget.setPointerCapture(event.pointerId);
-      const box = frame.current.getBoundingClientRect();
-      put(which, [((event.clientX - box.left) / box.width) * width, ((event.clientY - box.top) / box.height) * height]);
+      // The picture stands in the middle of its frame, with bars beside it.
+      const toPicture = frame.current.getScreenCTM()?.inverse();
+      const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(toPicture);
+      put(which, [x, y]);
     };
   const step =
     (which: number) =>
