@@ -65,15 +65,6 @@ const pictures = [
       await showOver(page, 'strip');
     },
   ],
-  [
-    'assemblies',
-    async (page) => {
-      await openJob(page, 'Lantern', 'light');
-      await page.keyboard.press('a');
-      await showOver(page, 'strip');
-      await page.waitForTimeout(500);
-    },
-  ],
   ['edge-lit', (page) => openJob(page, 'Quiet room', 'face')],
   ['lines', (page) => openJob(page, 'late soup', 'light')],
   [
@@ -125,6 +116,14 @@ const pictures = [
     async (page) => {
       await page.goto('/stock?show=to-buy');
       await page.getByText(/What the jobs at hand/).waitFor({ timeout: 120_000 });
+      await page.getByText('still being worked out').waitFor({ state: 'detached', timeout: 180_000 });
+    },
+  ],
+  [
+    'records',
+    async (page) => {
+      await page.goto('/records');
+      await page.getByRole('button', { name: /^Reckon with/ }).waitFor({ timeout: 180_000 });
       await page.getByText('still being worked out').waitFor({ state: 'detached', timeout: 180_000 });
     },
   ],
