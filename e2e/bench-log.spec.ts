@@ -22,7 +22,7 @@ test('steps are ticked on a phone with the network away, and arrive beside what 
   const own = await phone.newPage();
   await openBench(own, shop.url, id);
   await openBench(page, shop.url, id);
-  await page.getByLabel('Written by').fill('Second maker');
+  await page.getByRole('textbox', { name: 'Written by' }).fill('Second maker');
   const title = await own.getByRole('heading', { level: 1 }).innerText();
 
   await phone.setOffline(true);

@@ -138,7 +138,14 @@ export { fieldsIn, frontOf, inDesign, type AnyAssembly, type AssemblyResults } f
 export * from './document/calibrate/index.js';
 export { kerfCoupon, kerfSquareMm } from './making/coupons/index.js';
 export * from './document/catalogue/index.js';
-export { mostCompared, type ComparedWay, type WayToCompare } from './sign/compare/index.js';
+export {
+  designDifferences,
+  differenceWords,
+  mostCompared,
+  type ComparedWay,
+  type ToldDifference,
+  type WayToCompare,
+} from './sign/compare/index.js';
 export { sheetSides, type SheetSide } from './light/sheet/index.js';
 export { cornerWords } from './light/laying/index.js';
 export {

@@ -12,6 +12,8 @@ import { SummaryPool } from './summary-pool.js';
 const lookRoundMs = 30_000;
 /** Summed up by an earlier version, which did not tell what a job takes or what is to do for it; of others that is found when it is asked for. */
 const toldLess = and(or(isNull(jobs.needs), isNull(jobs.work)), inArray(jobs.status, [...jobsAtHand]));
+/** A quote that is older is made anew if it is ever wanted. */
+const ofLate = sql`interval '120 days'`;
 /** What was saved just now is being summed up by the server that took it. */
 const leftAfter = sql`interval '30 seconds'`;
 
@@ -73,13 +75,19 @@ export class SummariesService implements OnModuleDestroy {
     for (const { jobId, number } of undone) if (this.failed.get(jobId) !== number) this.want(jobId, number);
   }
 
-  /** Sums every job at hand up anew: what all are reckoned with has changed. */
+  /** Sums jobs up anew that are at hand or were quoted of late: what all are reckoned with has changed. */
   async again(): Promise<void> {
     await this.database.steady((db) =>
       db
         .update(jobs)
         .set({ summaryOf: null })
-        .where(and(ne(jobs.status, 'delivered'), eq(jobs.archived, false))),
+        .where(
+          and(
+            ne(jobs.status, 'delivered'),
+            eq(jobs.archived, false),
+            or(ne(jobs.status, 'quoted'), sql`${jobs.updatedAt} > now() - ${ofLate}`),
+          ),
+        ),
     );
     this.failed.clear();
     await this.catchUp();

@@ -198,6 +198,21 @@ describe('entries at the bench', () => {
     expect([server.of('first').map(({ id }) => id), one.ids(), one.state().waiting]).toEqual([['x'], [], []]);
   });
 
+  it('of others are heard again when the log is looked at again', async () => {
+    const server = memoryServer();
+    const [one, two] = [device(server), device(server)];
+    const close = one.log.open('job');
+    two.log.open('job');
+    await settle(one.log);
+    close();
+    two.log.write(entry({ id: 'later' }));
+    await settle(two.log);
+    expect(one.ids()).toEqual([]);
+    one.log.open('job');
+    await settle(one.log);
+    expect(one.ids()).toEqual(['later']);
+  });
+
   it('say that they go with the page where the browser keeps nothing', async () => {
     const server = memoryServer();
     server.state.away = true;

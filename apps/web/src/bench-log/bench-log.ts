@@ -186,7 +186,7 @@ export const createBenchLog = ({ outbox, read, add, sendPhoto, after }: BenchLog
           .then((entries) => hear(jobId, entries))
           .catch(() => undefined)
           .then(run);
-      }
+      } else run();
       return () => {
         openers -= 1;
         if (openers === 0 && store.getState().waiting.length === 0) cancel();

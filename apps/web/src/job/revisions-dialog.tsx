@@ -1,6 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { getRevision, listRevisions } from '../api/jobs';
 import { setDesign } from '../document/document-store';
+import { useState } from 'react';
+import { RevisionCompare } from './revision-compare';
 import { Button } from '../ui/button';
 import { SheetDialog } from '../ui/sheet-dialog';
 
@@ -16,12 +18,13 @@ export const RevisionsDialog = ({ jobId, onClose }: RevisionsDialogProps) => {
     queryFn: () => listRevisions(jobId),
     staleTime: 0,
   });
+  const [compared, setCompared] = useState<number | null>(null);
   const bringBack = async (number: number): Promise<void> => {
     setDesign((await getRevision(jobId, number)).design);
     onClose();
   };
   return (
-    <SheetDialog open onClose={onClose} title="Revisions">
+    <SheetDialog open wide onClose={onClose} title="Revisions">
       {error !== null && <p role="alert">{error.message}</p>}
       <ul>
         {(data ?? []).map((revision) => (
@@ -33,10 +36,19 @@ export const RevisionsDialog = ({ jobId, onClose }: RevisionsDialogProps) => {
                 <span className="block text-xs text-signal">set aside: saved while another was newer</span>
               )}
             </span>
-            <Button onClick={() => void bringBack(revision.number)}>Bring back</Button>
+            <span className="flex gap-2">
+              <Button
+                aria-expanded={compared === revision.number}
+                onClick={() => setCompared(compared === revision.number ? null : revision.number)}
+              >
+                Compare
+              </Button>
+              <Button onClick={() => void bringBack(revision.number)}>Bring back</Button>
+            </span>
           </li>
         ))}
       </ul>
+      {compared !== null && <RevisionCompare key={compared} jobId={jobId} number={compared} />}
     </SheetDialog>
   );
 };

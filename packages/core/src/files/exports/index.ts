@@ -1,3 +1,5 @@
+import { carePdf } from './care-pdf.js';
+import { careSheetOf } from './care-sheet.js';
 import { encode } from 'fast-png';
 import { strToU8, zipSync } from 'fflate';
 import { buildOf } from '../../builds/index.js';
@@ -22,6 +24,8 @@ export { lightMaps, lightZip, luminanceCsv, luminancePfm, luminancePng16 } from 
 export { partDxf } from './dxf.js';
 export { sheetDrawing, sheetsPdf, sheetsToCut, type SheetToCut } from './sheet-layouts.js';
 export { partsCsv, stripCsv, wiringCsv } from './parts-csv.js';
+export { carePdf } from './care-pdf.js';
+export { careSheetOf, type CareDate, type CareSheet } from './care-sheet.js';
 export { litPng } from './png.js';
 export { partSvg, pathData } from './svg.js';
 export { endLabels, labelsPdf, wiringPdf } from './wiring-pdf.js';
@@ -133,6 +137,16 @@ const faceFiles = ({ assemblies }: Evaluation): readonly PackFile[] =>
     ]);
   });
 
+/** What goes to whoever owns the sign. */
+const careFiles = async (evaluation: Evaluation): Promise<readonly PackFile[]> => {
+  const sheet = careSheetOf(evaluation);
+  const { quantity } = evaluation.design.brief;
+  return [
+    { path: 'care-sheet-a4.pdf', bytes: await carePdf(sheet, quantity, 'a4') },
+    { path: 'care-sheet-letter.pdf', bytes: await carePdf(sheet, quantity, 'letter') },
+  ];
+};
+
 /** Lists that a build has of its own. */
 const tableFiles = ({ assemblies }: Evaluation): readonly PackFile[] =>
   assemblies.flatMap((own) =>
@@ -151,6 +165,7 @@ export const benchPack = async (evaluation: Evaluation): Promise<readonly PackFi
     { path: 'strip-plan.csv', bytes: strToU8(`\uFEFF${stripCsv(evaluation)}`) },
     { path: 'wiring.csv', bytes: strToU8(`\uFEFF${wiringCsv(evaluation)}`) },
     { path: 'lit-dusk.png', bytes: litPng(evaluation, 'evening', litViewPx) },
+    ...(await careFiles(evaluation)),
     ...tableFiles(evaluation),
     ...(await templateFiles(evaluation)),
     ...(await drawingFiles(evaluation)),

@@ -1,3 +1,5 @@
+export { designDifferences, type DesignDifference } from './design-differences.js';
+export { differenceWords, type ToldDifference } from './difference-words.js';
 import type { Result } from '../../base/result.js';
 import type { DesignChange } from '../../document/design/index.js';
 import type { Severity } from '../../judging/findings/index.js';
