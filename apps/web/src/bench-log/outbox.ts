@@ -1,6 +1,7 @@
 import type { LogEntryView } from '@vitrum/contract';
 import type { LogEntry } from '@vitrum/core';
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { DBSchema } from 'idb';
+import { keptDatabase } from '../api/kept-database';
 
 /** An entry that the server does not have yet. */
 export interface Waiting {
@@ -40,22 +41,10 @@ interface Kept extends DBSchema {
 
 /** The outbox of this browser, which outlives the page and the browser. */
 export const browserOutbox = (name = 'vitrum-bench'): Outbox => {
-  let opened: Promise<IDBPDatabase<Kept>> | null = null;
-  const database = async (): Promise<IDBPDatabase<Kept>> => {
-    opened ??= openDB<Kept>(name, 1, {
-      upgrade: (fresh) => {
-        fresh.createObjectStore('waiting', { keyPath: 'id' });
-        fresh.createObjectStore('known', { keyPath: 'jobId' });
-      },
-      blocking: (_now, _wanted, event) => {
-        (event.target as IDBDatabase).close();
-        opened = null;
-      },
-      terminated: () => (opened = null),
-    });
-    opened.catch(() => (opened = null));
-    return opened;
-  };
+  const database = keptDatabase<Kept>(name, 1, (fresh) => {
+    fresh.createObjectStore('waiting', { keyPath: 'id' });
+    fresh.createObjectStore('known', { keyPath: 'jobId' });
+  });
   return {
     put: async ({ photo, ...waiting }) => {
       const bytes = photo === null ? null : { type: photo.type, bytes: await photo.arrayBuffer() };

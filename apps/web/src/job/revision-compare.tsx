@@ -70,6 +70,9 @@ const SideBySide = ({ number, was, now }: SideBySideProps) => {
         </table>
       )}
       <h3 className="mt-3 font-bold">What it comes to</h3>
+      <p className="text-[13px] text-soft">
+        Both on quick maps, so that they compare; figures of light may differ a little from those below the page.
+      </p>
       {before === null || after === null ? (
         <p role="status">Working both out …</p>
       ) : (

@@ -1,4 +1,5 @@
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { DBSchema } from 'idb';
+import { keptDatabase } from '../../api/kept-database';
 import { readDraft, type Draft } from './draft';
 
 /** Where drafts are kept. Each of its ways rejects when the browser keeps nothing, or does not answer. */
@@ -27,22 +28,11 @@ const soon = <T>(work: Promise<T>): Promise<T> =>
 
 /** Drafts in the browser’s own database, which is written at once and outlives a browser that is killed. */
 export const browserDraftStore = (name = 'vitrum'): DraftStore => {
-  let opened: Promise<IDBPDatabase<Kept>> | null = null;
-  // Async, for a browser that forbids its storage throws at once.
-  const database = async (): Promise<IDBPDatabase<Kept>> => {
-    opened ??= openDB<Kept>(name, 1, {
-      upgrade: (fresh) =>
-        void fresh.createObjectStore('drafts', { keyPath: ['jobId', 'page'] }).createIndex('job', 'jobId'),
-      // Another version of the page wants it: let go, and open anew when it is next needed.
-      blocking: (_now, _wanted, event) => {
-        (event.target as IDBDatabase).close();
-        opened = null;
-      },
-      terminated: () => (opened = null),
-    });
-    opened.catch(() => (opened = null));
-    return opened;
-  };
+  const database = keptDatabase<Kept>(
+    name,
+    1,
+    (fresh) => void fresh.createObjectStore('drafts', { keyPath: ['jobId', 'page'] }).createIndex('job', 'jobId'),
+  );
   return {
     put: (draft) => soon(database().then(async (drafts) => void (await drafts.put('drafts', draft)))),
     remove: (jobId, page) => soon(database().then((drafts) => drafts.delete('drafts', [jobId, page]))),
