@@ -10,19 +10,16 @@ import {
   IsString,
   IsUUID,
   MaxLength,
-  ValidateIf,
   ValidateNested,
 } from 'class-validator';
-import { IsPlainText } from './validators.js';
-
-const OrNull = (): PropertyDecorator => ValidateIf((_form: object, value: unknown) => value !== null);
+import { IsPlainText, MayBeNull } from './validators.js';
 
 /** A line of a bench log as it comes in. */
 export class LogEntryDto implements LogEntry {
   @IsUUID('all', { message: 'the id of the entry' })
   id: string;
 
-  @OrNull()
+  @MayBeNull()
   @IsString({ message: 'the id of a step, or null' })
   @IsPlainText()
   @MaxLength(160, { message: 'an id has at most 160 characters' })
@@ -40,7 +37,7 @@ export class LogEntryDto implements LogEntry {
   @MaxLength(30, { message: 'a time such as 2030-01-31T09:15:00.000Z' })
   at: string;
 
-  @OrNull()
+  @MayBeNull()
   @IsNumber({ allowNaN: false, allowInfinity: false }, { message: 'a number, or null' })
   value: number | null;
 
@@ -49,7 +46,7 @@ export class LogEntryDto implements LogEntry {
   @MaxLength(2000, { message: 'at most 2000 characters' })
   words: string;
 
-  @OrNull()
+  @MayBeNull()
   @IsUUID('all', { message: 'the id of an entry, or null' })
   of: string | null;
 }

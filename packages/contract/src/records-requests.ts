@@ -6,15 +6,13 @@ import {
   type PhaseTimes,
   type StripCurrent,
 } from '@vitrum/core';
-import { IsIn, IsNotEmpty, IsNumber, IsString, IsUUID, Max, MaxLength, Min, ValidateIf } from 'class-validator';
-import { IsPlainText } from './validators.js';
+import { IsIn, IsNotEmpty, IsNumber, IsString, IsUUID, Max, MaxLength, Min } from 'class-validator';
+import { IsPlainText, MayBeNull } from './validators.js';
 
 const aNumber = { allowNaN: false, allowInfinity: false } as const;
-const OrNull = (): PropertyDecorator => ValidateIf((_form: object, value: unknown) => value !== null);
-
 /** A factor of the shop’s times that is accepted as it was shown; null goes back to typical times. */
 export class AcceptTimeDto {
-  @OrNull()
+  @MayBeNull()
   @IsNumber(aNumber, { message: 'the factor that was shown, or null' })
   @Min(0.1, { message: 'a factor is from 0.1 to 10' })
   @Max(10, { message: 'a factor is from 0.1 to 10' })
@@ -54,7 +52,7 @@ export class LessonDto {
   @MaxLength(60, { message: 'a name has at most 60 characters' })
   by: string;
 
-  @OrNull()
+  @MayBeNull()
   @IsUUID('all', { message: 'the id of a job, or null' })
   jobId: string | null;
 }

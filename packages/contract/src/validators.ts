@@ -26,3 +26,6 @@ export const IsDay = (message: string): PropertyDecorator =>
 
 /** May be left out, but not be null. */
 export const MayBeAbsent = (): PropertyDecorator => ValidateIf((_form: object, value: unknown) => value !== undefined);
+
+/** May be null, but not be left out. */
+export const MayBeNull = (): PropertyDecorator => ValidateIf((_form: object, value: unknown) => value !== null);

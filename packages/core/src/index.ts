@@ -329,102 +329,11 @@ export * from './base/units/index.js';
 export * from './session/index.js';
 export { setByHand, solveSign, type SolvedSign } from './sign/solving/index.js';
 export { createJudge, type Judge } from './sign/evaluate/index.js';
-export {
-  learnedCurrents,
-  learnedFactor,
-  isOffered,
-  learnedTimes,
-  lessonsFor,
-  lessonSubjects,
-  stepKey,
-  type Lesson,
-  type LessonSubject,
-  type Met,
-  phasesOf,
-  recordLinesOf,
-  type JobReadings,
-  type JobTimes,
-  type Learned,
-  type PhaseOfJob,
-  type PhaseTimes,
-  type RecordLine,
-  type StripCurrent,
-} from './shop/records/index.js';
-export {
-  comparePhoto,
-  type ComparedPhoto,
-  type Corners,
-  type Photo,
-  type PicturePoint,
-} from './light/photograph/index.js';
+export * from './shop/records/index.js';
+export * from './light/photograph/index.js';
 export { needsOf, type Need } from './shop/needs/index.js';
-export {
-  benchStandingOf,
-  doneByLog,
-  entryProblem,
-  logWhats,
-  type BenchStanding,
-  type LogEntry,
-  type LogWhat,
-} from './shop/log/index.js';
-export {
-  moneyWords,
-  mostShare,
-  quoteFactsOf,
-  quoteOf,
-  quotePdf,
-  usualTerms,
-  type Quote,
-  type QuoteFacts,
-  type QuoteSheet,
-  type QuoteTerms,
-} from './shop/quote/index.js';
-export {
-  answerPlan,
-  dayAfter,
-  dayMinutes,
-  daysBetween,
-  doneSteps,
-  isDay,
-  lateJobs,
-  minuteOf,
-  openStretches,
-  planOf,
-  planStepsOf,
-  startsOf,
-  stepsLeft,
-  timeOf,
-  usualFloor,
-  waysOut,
-  weekday,
-  type Bar,
-  type BrokenPin,
-  type Floor,
-  type LateJob,
-  type NotLaid,
-  type Person,
-  type Plan,
-  type PlanJob,
-  type PlanReply,
-  type PlanRequest,
-  type PlanStep,
-  type PlanTask,
-  type StepTime,
-  type Stretch,
-  type WaitsFor,
-  type WayOut,
-  type WayOutKind,
-} from './shop/plan/index.js';
+export * from './shop/log/index.js';
+export * from './shop/quote/index.js';
+export * from './shop/plan/index.js';
 export { workPlaces, type StepWork, type WorkPlace } from './making/steps/index.js';
-export {
-  allot,
-  demoStock,
-  shoppingList,
-  stockForm,
-  stockUnit,
-  type Allotted,
-  type Claim,
-  type Lot,
-  type ShoppingLine,
-  type Short,
-} from './shop/stock/index.js';
+export * from './shop/stock/index.js';

@@ -4,9 +4,7 @@ import {
   Controller,
   Get,
   HttpCode,
-  NotFoundException,
   Param,
-  ParseUUIDPipe,
   Post,
   Put,
   Query,
@@ -18,10 +16,8 @@ import { ApiBody, ApiConsumes, ApiOperation, ApiQuery, ApiTags } from '@nestjs/s
 import { AddToLogDto, type LogEntryView, type LogView } from '@vitrum/contract';
 import { logWhats } from '@vitrum/core';
 import type { Request, Response } from 'express';
+import { idOf } from '../common/id-of.js';
 import { BenchService } from './bench.service.js';
-
-const idOf = (what: string): ParseUUIDPipe =>
-  new ParseUUIDPipe({ exceptionFactory: () => new NotFoundException(`There is no such ${what}.`) });
 
 const text = { type: 'string' } as const;
 const orNull = (type: string) => ({ type, nullable: true }) as const;

@@ -6,7 +6,6 @@ import {
   Headers,
   HttpException,
   Param,
-  ParseUUIDPipe,
   Patch,
   Post,
   Put,
@@ -29,6 +28,7 @@ import type { Response } from 'express';
 import { wireBody } from '../intake/wire-body.js';
 import type { NewJob, Save } from '../intake/wire-requests.js';
 import { readCursor, writeCursor } from './job-cursor.js';
+import { idOf } from '../common/id-of.js';
 import { JobsService } from './jobs.service.js';
 
 const preconditionRequired = 428;
@@ -37,9 +37,7 @@ const text = { type: 'string' } as const;
 const design = { ...designJsonSchema(), $schema: undefined } as object;
 const jobFields = { name: text, customer: text, dueOn: { ...text, format: 'date', nullable: true } };
 
-const jobId = new ParseUUIDPipe({
-  exceptionFactory: () => new HttpException('There is no such job in the book.', 404),
-});
+const jobId = idOf('job in the book');
 
 /** A page weighs some 50 kB. */
 const jobsAPage = 50;

@@ -5,7 +5,6 @@ import {
   HttpCode,
   HttpException,
   Param,
-  ParseUUIDPipe,
   Post,
   Query,
   Res,
@@ -14,10 +13,8 @@ import {
 import { ApiBody, ApiOperation, ApiQuery, ApiTags } from '@nestjs/swagger';
 import { AnswerQuoteDto, MakeQuoteDto, type JobQuotesView, type OfferView, type QuoteView } from '@vitrum/contract';
 import type { Response } from 'express';
+import { idOf } from '../common/id-of.js';
 import { QuotesService } from './quotes.service.js';
-
-const idOf = (what: string): ParseUUIDPipe =>
-  new ParseUUIDPipe({ exceptionFactory: () => new HttpException(`There is no such ${what}.`, 404) });
 
 const number = { type: 'number' } as const;
 const text = { type: 'string' } as const;

@@ -1,8 +1,9 @@
-import { Body, Controller, Get, HttpCode, NotFoundException, Param, ParseUUIDPipe, Post, Put } from '@nestjs/common';
+import { Body, Controller, Get, HttpCode, NotFoundException, Param, Post, Put } from '@nestjs/common';
 import { ApiBody, ApiConflictResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { AcceptStripDto, AcceptTimeDto, LessonDto, type RecordsView } from '@vitrum/contract';
 import { lessonSubjects, workPhases, type Lesson, type WorkPhase } from '@vitrum/core';
 import { LessonsService } from './lessons.service.js';
+import { idOf } from '../common/id-of.js';
 import { RecordsService } from './records.service.js';
 
 const text = { type: 'string' } as const;
@@ -78,7 +79,7 @@ export class LessonsController {
   @HttpCode(204)
   @ApiOperation({ summary: 'Put a lesson away that no longer holds' })
   retire(
-    @Param('id', new ParseUUIDPipe({ exceptionFactory: () => new NotFoundException('There is no such lesson.') }))
+    @Param('id', idOf('lesson'))
     id: string,
   ): Promise<void> {
     return this.lessons.retire(id);

@@ -74,7 +74,7 @@ export class SeedService {
   /** What was written down of a job at the bench. */
   private async tell(
     jobId: string,
-    { assemblies: [first] }: Design,
+    { assemblies }: Design,
     { timed = {}, mishap }: Pick<DemoJob, 'timed' | 'mishap'>,
   ): Promise<void> {
     const [by] = usualFloor.people.map(({ name }) => name) as [string];
@@ -91,14 +91,8 @@ export class SeedService {
     const entries = Object.entries(timed).map(([stepId, minutes]) => entry('time', stepId, minutes, ''));
     if (mishap !== undefined) entries.push(entry('wrong', mishap.stepId, null, mishap.words));
     if (entries.length > 0) await this.bench.add(jobId, entries);
-    if (mishap === undefined || first === undefined) return;
-    await this.lessons.keep({
-      id: randomUUID(),
-      about: 'step',
-      key: stepKey(first.build, mishap.stepId, first.id),
-      words: mishap.lesson,
-      by,
-      jobId,
-    });
+    if (mishap === undefined) return;
+    for (const key of new Set(assemblies.map(({ id, build }) => stepKey(build, mishap.stepId, id))))
+      await this.lessons.keep({ id: randomUUID(), about: 'step', key, words: mishap.lesson, by, jobId });
   }
 }

@@ -1,4 +1,4 @@
-import { Body, Controller, Get, HttpCode, HttpException, Param, ParseUUIDPipe, Post, Query } from '@nestjs/common';
+import { Body, Controller, Get, HttpCode, HttpException, Param, Post, Query } from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiQuery, ApiTags } from '@nestjs/swagger';
 import {
   StockEntryDto,
@@ -12,11 +12,10 @@ import {
 } from '@vitrum/contract';
 import { isUUID } from 'class-validator';
 import { StockListsService } from './stock-lists.service.js';
+import { idOf } from '../common/id-of.js';
 import { StockService } from './stock.service.js';
 
-const jobId = new ParseUUIDPipe({
-  exceptionFactory: () => new HttpException('There is no such job in the book.', 404),
-});
+const jobId = idOf('job in the book');
 const mostJobs = 100;
 const uuid = { type: 'string', format: 'uuid' } as const;
 const number = { type: 'number' } as const;

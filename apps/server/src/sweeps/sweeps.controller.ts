@@ -1,18 +1,4 @@
-import {
-  Body,
-  Controller,
-  Delete,
-  Get,
-  Headers,
-  HttpCode,
-  HttpException,
-  Ip,
-  MessageEvent,
-  Param,
-  ParseUUIDPipe,
-  Post,
-  Sse,
-} from '@nestjs/common';
+import { Body, Controller, Delete, Get, Headers, HttpCode, Ip, MessageEvent, Param, Post, Sse } from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { SkipThrottle } from '@nestjs/throttler';
 import type { SweepView } from '@vitrum/contract';
@@ -21,6 +7,7 @@ import { wireBody } from '../intake/wire-body.js';
 import type { NewSweep } from '../intake/wire-requests.js';
 import { Busy } from '../common/busy.js';
 import { ExistingSweep } from './existing-sweep.js';
+import { idOf } from '../common/id-of.js';
 import { SweepsService } from './sweeps.service.js';
 
 const lookEveryMs = 400;
@@ -31,7 +18,7 @@ const clamp = (value: number, low: number, high: number): number => Math.min(hig
 const mostStreams = 200;
 const ended: readonly string[] = ['done', 'failed', 'cancelled'];
 
-const sweepId = new ParseUUIDPipe({ exceptionFactory: () => new HttpException('There is no such sweep.', 404) });
+const sweepId = idOf('sweep');
 
 @ApiTags('sweeps')
 @Controller('sweeps')

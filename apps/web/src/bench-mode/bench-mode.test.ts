@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Step } from '@vitrum/core';
-import { chosenStep, duration } from './chosen-step';
+import { duration } from '../bench-log/work-words';
+import { chosenStep } from './chosen-step';
 import { timeWords } from './timers';
 import { firstStep } from '../steps/step-names';
 

@@ -7,7 +7,8 @@ import { learnedPhases, timesWords } from '../records/records-words';
 import { PrintButton } from '../steps/bench-steps';
 import { Tick } from '../ui/tick';
 import { useView } from '../view/view-store';
-import { chosenStep, duration, phaseName } from './chosen-step';
+import { duration, phaseName } from '../bench-log/work-words';
+import { chosenStep } from './chosen-step';
 
 /** The build list: what is done, and the step that is drawn under the picture with what it asks for. */
 export const BuildStep = () => {

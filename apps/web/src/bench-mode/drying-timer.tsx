@@ -2,7 +2,7 @@ import type { Step } from '@vitrum/core';
 import { Timer } from 'lucide-react';
 import { writeDown } from '../bench-log';
 import { Button } from '../ui/button';
-import { duration } from './chosen-step';
+import { duration } from '../bench-log/work-words';
 import { timeWords, useNow } from './timers';
 
 interface DryingTimerProps {

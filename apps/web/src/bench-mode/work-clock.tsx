@@ -30,9 +30,8 @@ export const WorkClock = ({ jobId, stepId }: WorkClockProps) => {
   const sound = typed.trim() !== '' && minutes > 0 && minutes <= 1440;
   const start = (): void => {
     // Of the same job, what was under way has ended now; of another, its time is told there.
-    if (clock !== null && clock.jobId === jobId) stopClock(clock);
+    setForgotten(clock !== null && clock.jobId === jobId && stopClock(clock) === null);
     useClock.setState({ clock: { jobId, stepId, since: Date.now() } });
-    setForgotten(false);
   };
   const add = (event: FormEvent): void => {
     event.preventDefault();
@@ -78,7 +77,7 @@ export const WorkClock = ({ jobId, stepId }: WorkClockProps) => {
       )}
       {forgotten && (
         <p role="alert" className="w-full text-[13px] text-signal">
-          The clock ran for more than six hours; it was forgotten, it seems. Type how long the work took.
+          The clock ran for more than six hours; it was forgotten, it seems. Type how long that work took.
         </p>
       )}
     </div>

@@ -2,22 +2,25 @@ import { useQuery } from '@tanstack/react-query';
 import { designDifferences, differenceWords, type ComparedWay, type Design } from '@vitrum/core';
 import { useEffect, useMemo, useState } from 'react';
 import { getRevision } from '../api/jobs';
+import { titleOf } from '../assemblies/title-of';
 import { useDocument } from '../document/document-store';
+import { useChosenIndex } from '../document/selection';
+import { useOwn } from '../evaluation/own';
 import { useEvaluation } from '../evaluation/evaluation-store';
 import { compare } from '../tryouts/compare';
 import { useCatalogue } from './catalogue-context';
 
 /** Designs evaluated one after the other, on the thread of try-outs; null as long as one is under way. */
-const useWays = (designs: readonly Design[]): readonly (ComparedWay | null)[] => {
+const useWays = (designs: readonly Design[], assembly: number): readonly (ComparedWay | null)[] => {
   const catalogue = useCatalogue();
   const [found, setFound] = useState<readonly ComparedWay[]>([]);
   const next = designs[found.length];
   useEffect(() => {
     if (next === undefined) return undefined;
-    return compare(catalogue, next, 0, [{ label: '', change: [] }], ([way], done) => {
+    return compare(catalogue, next, assembly, [{ label: '', change: [] }], ([way], done) => {
       if (done && way !== undefined) setFound((so) => [...so, way]);
     });
-  }, [catalogue, next]);
+  }, [catalogue, next, assembly]);
   return designs.map((_, at) => found[at] ?? null);
 };
 
@@ -32,7 +35,8 @@ const cell = 'border-b border-line px-2 py-1 align-top';
 const SideBySide = ({ number, was, now }: SideBySideProps) => {
   const catalogue = useCatalogue();
   const designs = useMemo(() => [was, now], [was, now]);
-  const [before, after] = useWays(designs);
+  const chosen = useOwn();
+  const [before, after] = useWays(designs, useChosenIndex());
   const told = designDifferences(was, now).map((each) => differenceWords(each, now, catalogue));
   const figures = useEvaluation((state) => state.evaluation?.figures);
   const labelOf = (id: string): string => figures?.find((figure) => figure.id === id)?.label ?? id.replaceAll('-', ' ');
@@ -69,7 +73,9 @@ const SideBySide = ({ number, was, now }: SideBySideProps) => {
           </tbody>
         </table>
       )}
-      <h3 className="mt-3 font-bold">What it comes to</h3>
+      <h3 className="mt-3 font-bold">
+        What it comes to{chosen !== null && chosen.label !== '' && `: ${titleOf(chosen)}, and the sign`}
+      </h3>
       <p className="text-[13px] text-soft">
         Both on quick maps, so that they compare; figures of light may differ a little from those below the page.
       </p>

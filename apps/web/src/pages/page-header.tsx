@@ -17,7 +17,7 @@ export const PageHeader = () => (
     <Link to="/jobs" className="flex items-center gap-2 font-bold">
       <img src="/mark.svg" alt="" className="h-6 max-w-none" /> <span className="max-sm:sr-only">Vitrum</span>
     </Link>
-    <nav aria-label="Pages" className="flex gap-4">
+    <nav aria-label="Pages" className="flex flex-wrap gap-x-4">
       {links.map(({ to, name }) => (
         <NavLink
           key={to}

@@ -1,10 +1,11 @@
-import { comparePhoto, type AssemblyEvaluation, type ComparedPhoto, type Corners } from '@vitrum/core';
+import { isWholeFace, type AssemblyEvaluation, type ComparedPhoto, type Corners } from '@vitrum/core';
 import { Camera } from 'lucide-react';
-import { useState, type ChangeEvent } from 'react';
+import { useMemo, useState, type ChangeEvent } from 'react';
 import { writeDown } from '../bench-log';
 import { smallPhoto } from '../bench-log/small-photo';
 import { Button, linkLook } from '../ui/button';
 import { SheetDialog } from '../ui/sheet-dialog';
+import { workers } from '../workers/clients';
 import { CornerPicker } from './corner-picker';
 import { LuminanceCanvas } from './luminance-canvas';
 import { readPhoto, type ReadPhoto } from './read-photo';
@@ -59,10 +60,22 @@ const PhotoSheet = ({ own, photo, onClose }: SheetProps) => {
   const [found, setFound] = useState<ComparedPhoto | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const { grid } = own.glow;
+  const [busy, setBusy] = useState(false);
   const measure = (): void => {
-    const result = comparePhoto(photo.pixels, corners, own.glow);
-    setFound(result.ok ? result.value : null);
-    setProblem(result.ok ? null : result.problems.map(({ path, message }) => `${path}: ${message}`).join('; '));
+    const { letters, luminance } = own.glow;
+    setBusy(true);
+    workers.photo.ask({
+      request: { kind: 'compare', photo: photo.pixels, corners, face: { grid, letters, luminance } },
+      hear: ({ result }) => {
+        setBusy(false);
+        setFound(result.ok ? result.value : null);
+        setProblem(result.ok ? null : result.problems.map(({ path, message }) => `${path}: ${message}`).join('; '));
+      },
+      fail: (message) => {
+        setBusy(false);
+        setProblem(message);
+      },
+    });
   };
   const keep = async (): Promise<void> => {
     const small = await smallPhoto(photo.file);
@@ -88,7 +101,7 @@ const PhotoSheet = ({ own, photo, onClose }: SheetProps) => {
           }}
         />
         <div className="flex gap-2">
-          <Button look="strong" onClick={measure}>
+          <Button look="strong" disabled={busy} onClick={measure}>
             Measure
           </Button>
           <Button disabled={found === null} onClick={() => void keep()}>
@@ -110,6 +123,7 @@ const PhotoSheet = ({ own, photo, onClose }: SheetProps) => {
 export const PhotoCheck = ({ own }: { readonly own: AssemblyEvaluation }) => {
   const [photo, setPhoto] = useState<ReadPhoto | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
+  const wholeFace = useMemo(() => isWholeFace(own.glow, own.geometry.outside), [own]);
   const take = async (event: ChangeEvent<HTMLInputElement>): Promise<void> => {
     const file = event.target.files?.[0];
     event.target.value = '';
@@ -125,10 +139,17 @@ export const PhotoCheck = ({ own }: { readonly own: AssemblyEvaluation }) => {
         In the dark, from the middle in front, exposed so that nothing is white: how even the piece is, beside what was
         computed.
       </p>
-      <label className={`${linkLook} cursor-pointer focus-within:outline-2 focus-within:outline-lamp`}>
-        <Camera size={15} aria-hidden /> Choose a photograph
-        <input type="file" accept="image/*" className="sr-only" onChange={(event) => void take(event)} />
-      </label>
+      {!wholeFace && (
+        <p className="text-[13px]">
+          A face that is lit all over can be measured so; a wall behind letters, marks and lines cannot.
+        </p>
+      )}
+      {wholeFace && (
+        <label className={`${linkLook} cursor-pointer focus-within:outline-2 focus-within:outline-lamp`}>
+          <Camera size={15} aria-hidden /> Choose a photograph
+          <input type="file" accept="image/*" className="sr-only" onChange={(event) => void take(event)} />
+        </label>
+      )}
       {problem !== null && (
         <p role="alert" className="text-signal">
           {problem}

@@ -2,9 +2,9 @@ import { workPhases, type Evaluation } from '@vitrum/core';
 import { useState, type FormEvent } from 'react';
 import { useParams } from 'react-router';
 import { useBenchStanding, writeDown } from '../bench-log';
-import { duration, phaseName } from '../bench-mode/chosen-step';
-import { NoteList } from '../bench-mode/step-notes';
+import { duration, phaseName } from '../bench-log/work-words';
 import { fieldLook } from '../fields/field-row';
+import { NoteList } from './note-list';
 import { Button } from '../ui/button';
 
 const figures = 'figure py-1 pl-3 text-right whitespace-nowrap';
@@ -67,7 +67,7 @@ export const JobRecord = ({ evaluation }: { readonly evaluation: Evaluation }) =
               <span className="block text-xs text-soft">{quantity > 1 ? `for ${quantity} signs` : 'for the sign'}</span>
             </td>
             <td className={figures}>{money(cost.materials * quantity)}</td>
-            <td className={figures}>{money(spent)}</td>
+            <td className={figures}>{told.some(({ what }) => what === 'spent') ? money(spent) : '–'}</td>
           </tr>
         </tbody>
       </table>

@@ -19,13 +19,12 @@ export interface Subject {
 interface LessonFormProps {
   readonly jobId: string | null;
   readonly subjects: readonly Subject[];
-  readonly words: string;
   readonly onDone: () => void;
 }
 
 /** Keeps what was learned, for whenever the same is met again. */
-export const LessonForm = ({ jobId, subjects, words: before, onDone }: LessonFormProps) => {
-  const [words, setWords] = useState(before);
+export const LessonForm = ({ jobId, subjects, onDone }: LessonFormProps) => {
+  const [words, setWords] = useState('');
   const [chosen, setChosen] = useState(0);
   const [problem, setProblem] = useState<string | null>(null);
   // One lesson, however often it is sent.

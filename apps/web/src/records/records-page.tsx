@@ -3,7 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { acceptStrip, acceptTime, getRecords, retireLesson } from '../api/records';
-import { duration, phaseName } from '../bench-mode/chosen-step';
+import { duration, phaseName } from '../bench-log/work-words';
 import { catalogueQuery } from '../job/job-query';
 import { ErrorSheet } from '../pages/error-sheet';
 import { PageHeader } from '../pages/page-header';
@@ -21,6 +21,22 @@ type Act = (work: () => Promise<RecordsView>) => void;
 const head = 'border-b border-ink px-2 py-1 text-left text-[13px] font-semibold';
 const cell = 'border-b border-line px-2 py-1 align-top';
 const figures = `${cell} figure text-right whitespace-nowrap`;
+
+/** The heads of a table, the last over what is to do; figures stand to the right. */
+const Heads = ({ names }: { readonly names: readonly (readonly [name: string, isFigure?: boolean])[] }) => (
+  <thead>
+    <tr>
+      {names.map(([name, isFigure = false]) => (
+        <th key={name} className={`${head} ${isFigure ? 'text-right!' : ''}`}>
+          {name}
+        </th>
+      ))}
+      <th className={head}>
+        <span className="sr-only">What to do</span>
+      </th>
+    </tr>
+  </thead>
+);
 
 interface PhaseRowProps {
   readonly phase: PhaseView;
@@ -187,11 +203,12 @@ export const RecordsPage = () => {
   return (
     <>
       <PageHeader />
-      <main className="mx-auto grid max-w-[1152px] gap-6 px-5 py-5">
+      <main className="mx-auto grid grid-cols-[minmax(0,1fr)] max-w-[1152px] gap-6 px-5 py-5">
         <header>
           <h1 className="text-2xl font-bold">Records</h1>
           <p className="text-soft">
             What jobs took, beside what was computed for them. Estimates go by it once you accept it, not before.
+            Between the two figures the factor lies four times in five, by the jobs so far.
           </p>
         </header>
         {problem !== null && (
@@ -203,7 +220,7 @@ export const RecordsPage = () => {
           <Skeleton says="Looking the jobs over …" shapes={Array.from({ length: 6 }, () => 'mb-2 h-8')} />
         ) : (
           <>
-            <section aria-label="Times">
+            <section aria-label="Times" className="min-w-0 overflow-x-auto">
               <h2 className="mb-1 text-lg font-bold">Times</h2>
               {data.times.length === 0 ? (
                 <p className="border border-line bg-sheet p-4">
@@ -211,18 +228,15 @@ export const RecordsPage = () => {
                 </p>
               ) : (
                 <table className="w-full">
-                  <thead>
-                    <tr>
-                      <th className={head}>Work</th>
-                      <th className={`${head} text-right!`}>Typical</th>
-                      <th className={`${head} text-right!`}>Took</th>
-                      <th className={head}>So times are to be taken</th>
-                      <th className={head}>Now reckoned with</th>
-                      <th className={head}>
-                        <span className="sr-only">What to do</span>
-                      </th>
-                    </tr>
-                  </thead>
+                  <Heads
+                    names={[
+                      ['Work'],
+                      ['Typical', true],
+                      ['Took', true],
+                      ['So times are to be taken'],
+                      ['Now reckoned with'],
+                    ]}
+                  />
                   <tbody>
                     {data.times.map((phase) => (
                       <PhaseRow key={phase.phase} phase={phase} act={act} />
@@ -237,7 +251,7 @@ export const RecordsPage = () => {
                 </p>
               )}
             </section>
-            <section aria-label="Strip">
+            <section aria-label="Strip" className="min-w-0 overflow-x-auto">
               <h2 className="mb-1 text-lg font-bold">Strip</h2>
               {data.strips.length === 0 ? (
                 <p className="border border-line bg-sheet p-4">
@@ -245,16 +259,7 @@ export const RecordsPage = () => {
                 </p>
               ) : (
                 <table className="w-full">
-                  <thead>
-                    <tr>
-                      <th className={head}>Strip</th>
-                      <th className={head}>Current measured over computed</th>
-                      <th className={`${head} text-right!`}>Now reckoned with</th>
-                      <th className={head}>
-                        <span className="sr-only">What to do</span>
-                      </th>
-                    </tr>
-                  </thead>
+                  <Heads names={[['Strip'], ['Current measured over computed'], ['Now reckoned with', true]]} />
                   <tbody>
                     {data.strips.map((strip) => (
                       <StripRow key={strip.stripId} strip={strip} act={act} />

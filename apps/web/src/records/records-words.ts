@@ -1,5 +1,5 @@
 import { buildOf, workPhases, type Lesson, type Learned, type Rates, type WorkPhase } from '@vitrum/core';
-import { phaseName } from '../bench-mode/chosen-step';
+import { phaseName } from '../bench-log/work-words';
 
 /** “1.46, between 1.31 and 1.62”. */
 export const factorWords = ({ factor, low, high }: Pick<Learned, 'factor' | 'low' | 'high'>): string =>

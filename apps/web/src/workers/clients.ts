@@ -1,12 +1,14 @@
 import type { FaultReply, FaultRequest, PlanReply, PlanRequest, SessionReply, SessionRequest } from '@vitrum/core';
-import { meaningOfCircuit, meaningOfLight, meaningOfPicture, meaningOfPlan } from './meanings';
+import { meaningOfCircuit, meaningOfLight, meaningOfPhoto, meaningOfPicture, meaningOfPlan } from './meanings';
 import type { PictureReply, PictureRequest } from './picture-protocol';
+import type { PhotoReply, PhotoRequest } from './photo-protocol';
 import type { WorkerClient } from './protocol';
 import { createWorkerClient } from './worker-client';
 
 export type LightClient = WorkerClient<SessionRequest, SessionReply>;
 export type CircuitClient = WorkerClient<FaultRequest, FaultReply>;
 export type PlanClient = WorkerClient<PlanRequest, PlanReply>;
+export type PhotoClient = WorkerClient<PhotoRequest, PhotoReply>;
 export type PictureClient = WorkerClient<PictureRequest, PictureReply>;
 
 /** A page that comes back this soon finds its thread warm. */
@@ -58,6 +60,14 @@ const plans = (name: string): PlanClient =>
     lingerMs,
   });
 
+const photos = (name: string): PhotoClient =>
+  createWorkerClient<PhotoRequest, PhotoReply>({
+    start: () => new Worker(new URL('./photo.ts', import.meta.url), { type: 'module', name }),
+    meaningOf: meaningOfPhoto,
+    callingOff: 'silence',
+    lingerMs,
+  });
+
 /** Every thread that the page may have, by what it is for; none runs before it is asked. */
 export const workers = {
   evaluation: lasting('evaluation'),
@@ -67,6 +77,7 @@ export const workers = {
   choosing: passing('choosing'),
   intake: passing('intake'),
   pictures: pictures('pictures'),
+  photo: photos('photo'),
   plan: plans('plan'),
   practice: circuit('practice'),
   meter: circuit('meter'),

@@ -26,6 +26,9 @@ export const meaningOfPicture = (): Meaning => 'over';
 /** A plan, or what can be done about a late job, comes once. */
 export const meaningOfPlan = (): Meaning => 'over';
 
+/** A photograph is compared once. */
+export const meaningOfPhoto = (): Meaning => 'over';
+
 /** Why a question came to nothing, in one sentence, or null when it did not. */
 export const refusalOf = (reply: SessionReply): string | null => {
   if (reply.kind === 'crashed') return reply.message;

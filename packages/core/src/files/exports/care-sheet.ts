@@ -23,11 +23,13 @@ export interface CareSheet {
 const sizeWords = ({ bounds, depthMm }: Evaluation): string =>
   `${[bounds.width, bounds.height, depthMm].map((value) => Math.round(value)).join(' × ')} mm`;
 
-/** The last step that shuts it, and those that put it up. */
+/** The last step that shuts each assembly, and those that put it up. */
 const closedBy = ({ buildList }: Evaluation): readonly string[] => {
-  const shut = buildList.steps.filter(({ phase }) => phase === 'assemble').at(-1);
+  const shut = new Map(
+    buildList.steps.filter(({ phase }) => phase === 'assemble').map((step) => [step.assembly, step] as const),
+  );
   const hung = buildList.steps.filter(({ phase }) => phase === 'hang');
-  return [...(shut === undefined ? [] : [shut]), ...hung].map(({ title, detail }) => `${title}: ${detail}`);
+  return [...shut.values(), ...hung].map(({ title, detail }) => `${title}: ${detail}`);
 };
 
 const cleaningOf = ({ design }: Evaluation): readonly string[] => [
@@ -37,16 +39,15 @@ const cleaningOf = ({ design }: Evaluation): readonly string[] => [
 ];
 
 const sparesOf = ({ circuit }: Evaluation): readonly string[] => {
-  const longest = circuit.segments.reduce<Evaluation['circuit']['segments'][number] | null>(
-    (most, segment) => (most === null || segment.lengthMm > most.lengthMm ? segment : most),
-    null,
-  );
+  /** The longest segment of each kind of strip: any other can be cut from it. */
+  const longest = new Map<string, (typeof circuit.segments)[number]>();
+  for (const segment of circuit.segments)
+    if (segment.lengthMm > (longest.get(segment.strip.id)?.lengthMm ?? 0)) longest.set(segment.strip.id, segment);
   return [
-    ...(longest === null
-      ? []
-      : [
-          `${longest.strip.name}, ${Math.ceil(longest.lengthMm / 100) / 10} m from the same reel: later reels differ in colour`,
-        ]),
+    ...[...longest.values()].map(
+      ({ strip, lengthMm }) =>
+        `${strip.name}, ${Math.ceil(lengthMm / 100) / 10} m from the same reel: later reels differ in colour`,
+    ),
     ...(circuit.supply === null ? [] : [`One ${circuit.supply.name}`]),
     ...(circuit.fuseA > 0 ? [`Two fuses, ${circuit.fuseA} A`] : []),
     ...(circuit.drive.controller === null ? [] : [`One ${circuit.drive.controller.name}`]),

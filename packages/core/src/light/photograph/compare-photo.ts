@@ -4,7 +4,7 @@ import { isFaceOn, sidesOf, type Corners } from './quad.js';
 import { straighten, type Photo } from './straighten.js';
 
 /** What was computed of a face: its luminance, and where letters cover it, by cell. */
-export interface Computed {
+export interface PhotographedFace {
   readonly grid: Grid;
   readonly luminance: Float32Array;
   readonly letters: Float32Array;
@@ -111,7 +111,7 @@ const bareCells = (letters: Float32Array, { columns, rows }: Grid): Uint8Array =
  * and over their own means. Fails, with what to do, where the picture is clipped, too dark, too small or taken from the
  * side. Lens fall-off is not taken out: phones do that themselves.
  */
-export const comparePhoto = (photo: Photo, corners: Corners, computed: Computed): Result<ComparedPhoto> => {
+export const comparePhoto = (photo: Photo, corners: Corners, computed: PhotographedFace): Result<ComparedPhoto> => {
   const wrong = cornerProblem(photo, corners);
   if (wrong !== null) return failure(wrong);
   const grid = coarser(computed.grid);

@@ -1,10 +1,18 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { dispensary, evaluated, testFonts } from '../../testing/harness.js';
-import { comparePhoto, isFaceOn, quadMap, type Computed, type Corners, type Photo } from './index.js';
+import {
+  comparePhoto,
+  isFaceOn,
+  isWholeFace,
+  quadMap,
+  type PhotographedFace,
+  type Corners,
+  type Photo,
+} from './index.js';
 
 let fonts: FontBook;
-let face: Computed;
+let face: PhotographedFace;
 beforeAll(async () => {
   fonts = await testFonts();
   face = evaluated(dispensary, fonts).assemblies[0]!.glow;
@@ -120,6 +128,16 @@ describe('a rectangle in a picture', () => {
       false,
       false,
     ]);
+  });
+});
+
+describe('what can be photographed', () => {
+  it('is a face that is lit all over: not the wall behind letters, not lines on dark ground', () => {
+    const outside = { widthMm: face.grid.area.width + 24, heightMm: face.grid.area.height + 24 };
+    expect(isWholeFace(face, outside)).toBe(true);
+    expect(isWholeFace(face, { ...outside, widthMm: face.grid.area.width / 2 })).toBe(false);
+    const lines = face.luminance.map((value, cell) => (cell % 10 === 0 ? value : 0));
+    expect(isWholeFace({ ...face, luminance: lines }, outside)).toBe(false);
   });
 });
 
