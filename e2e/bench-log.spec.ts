@@ -1,16 +1,6 @@
-import type { Page } from '@playwright/test';
 import { encode } from 'fast-png';
+import { jobOf, openBench } from './support/bench';
 import { expect, test } from './support/shop';
-
-const jobOf = async (page: Page, url: string, name: string): Promise<string> => {
-  const jobs = (await (await page.request.get(`${url}/api/jobs`)).json()) as { id: string; name: string }[];
-  return jobs.find((job) => job.name.startsWith(name))!.id;
-};
-
-const openBench = async (page: Page, url: string, id: string): Promise<void> => {
-  await page.goto(`${url}/jobs/${id}/bench`);
-  await expect(page.getByRole('checkbox', { name: 'Done' })).toBeVisible({ timeout: 30_000 });
-};
 
 test('steps are ticked on a phone with the network away, and arrive beside what another person wrote', async ({
   browser,

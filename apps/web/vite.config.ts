@@ -2,6 +2,7 @@ import tailwind from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { constants } from 'node:zlib';
 import { withoutWork } from './without-work.ts';
+import { withServiceWorker } from './with-service-worker.ts';
 import { compression, defineAlgorithm } from 'vite-plugin-compression2';
 import { defineConfig } from 'vite';
 
@@ -19,6 +20,7 @@ export default defineConfig({
       include: /\.(html|js|css|json|svg)$/,
       threshold: 1024,
     }),
+    withServiceWorker(),
   ],
   resolve: { conditions: ['source', 'module', 'browser', 'development|production'] },
   worker: { format: 'es' },

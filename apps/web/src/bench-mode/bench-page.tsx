@@ -7,6 +7,7 @@ import { useDocument } from '../document/document-store';
 import { StepDrawing } from '../drawings/step-drawing';
 import { useEvaluation } from '../evaluation/evaluation-store';
 import { SaveNote } from '../job/save-note';
+import { useKeptOffline, type KeptOffline } from '../offline/use-kept-offline';
 import type { Subject } from '../records/lesson-form';
 import { LessonsHere } from '../records/lessons-here';
 import { Button } from '../ui/button';
@@ -150,6 +151,14 @@ const Writer = ({ className }: { readonly className: string }) => {
   );
 };
 
+const offlineWords: Readonly<Record<KeptOffline, string>> = {
+  keeping: 'Being kept for when the network is away …',
+  kept: 'Opens without the network, too.',
+  forbidden:
+    'Keep this page open where there is no network: the browser opens it anew without one only from an https address.',
+  'not-kept': 'Keep this page open where there is no network: this browser could not keep it.',
+};
+
 /** Bench mode: one step of the build at a time, large; works on with the network away. */
 export const BenchPage = ({ jobId }: { readonly jobId: string }) => {
   const name = useDocument((state) => state.design?.name) ?? '';
@@ -157,6 +166,8 @@ export const BenchPage = ({ jobId }: { readonly jobId: string }) => {
   const shown = useView((state) => state.shownStep);
   const standing = useBenchStanding(jobId);
   const built = standing.done;
+  const savedHash = useDocument((state) => state.basedOn);
+  const offline = useKeptOffline(jobId, savedHash);
   const [listed, setListed] = useState(false);
   useEffect(() => {
     document.title = `Bench · ${name} · Vitrum`;
@@ -204,6 +215,7 @@ export const BenchPage = ({ jobId }: { readonly jobId: string }) => {
                 setListed(false);
               }}
             />
+            <p className="px-3 py-2 text-[13px] text-soft">{offlineWords[offline]}</p>
           </nav>
           {!listed && (
             <div className="flex min-w-0 flex-1 flex-col">
