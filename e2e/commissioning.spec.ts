@@ -52,7 +52,7 @@ test('the bench’s controller drives the lit view; its meter and thermometer re
 test('readings typed in are judged, stay with the job, and can be struck out', async ({ page, shop }) => {
   const id = await openJob(page, shop, 'Slipway', 'prove');
   const steps = page.getByRole('region', { name: 'Commissioning' });
-  await expect(steps.getByText(/^0 of 13 measured/)).toBeVisible();
+  await expect(steps.getByText(/^0 of 14 measured/)).toBeVisible();
   const keep = async (title: string, value: string): Promise<void> => {
     const entry = steps
       .getByRole('listitem')
@@ -66,11 +66,23 @@ test('readings typed in are judged, stay with the job, and can be struck out', a
   await expect(steps.getByText(/measured .*: as computed/)).toBeVisible();
   await keep('Only red', '0');
   await expect(steps.getByText('nothing: an open wire, or the wrong way round')).toBeVisible();
-  await expect(steps.getByText(/^2 of 13 measured, 1 not as computed/)).toBeVisible();
+  await expect(steps.getByText(/^2 of 14 measured, 1 not as computed/)).toBeVisible();
+  // A cooler room makes for a cooler strip, and both are kept with the reading.
+  const strip = steps.getByRole('listitem').filter({ hasText: 'Strip after an hour' });
+  const expected = async (): Promise<number> => Number.parseFloat(await strip.locator('.figure').first().innerText());
+  const before = await expected();
+  await steps.getByRole('textbox', { name: /^Air round the sign now/ }).fill('5');
+  await expect.poll(async () => before - (await expected())).toBe(20);
+  await keep('Strip after an hour', String(before - 18));
+  await expect(steps.getByText(/measured .* at 5 °C: as computed/)).toBeVisible();
+  await keep('Luminance of the face', '1');
+  await expect(steps.getByText(/^1 cd\/m², .*dimmer than computed/)).toBeVisible();
+  await steps.getByRole('button', { name: 'Strike out the reading of Strip after an hour' }).click();
+  await steps.getByRole('button', { name: 'Strike out the reading of Luminance of the face' }).click();
   await saved(page);
   await page.reload();
   await settled(page);
-  await expect(steps.getByText(/^2 of 13 measured, 1 not as computed/)).toBeVisible();
+  await expect(steps.getByText(/^2 of 14 measured, 1 not as computed/)).toBeVisible();
   const job = (await (await page.request.get(`${shop.url}/api/jobs/${id}`)).json()) as {
     head: { design: { proof: { readings: { id: string; value: number }[] } } };
   };
@@ -79,7 +91,7 @@ test('readings typed in are judged, stay with the job, and can be struck out', a
     { id: 'colour-red', value: 0 },
   ]);
   await steps.getByRole('button', { name: 'Strike out the reading of Only red' }).click();
-  await expect(steps.getByText(/^1 of 13 measured\./)).toBeVisible();
+  await expect(steps.getByText(/^1 of 14 measured\./)).toBeVisible();
   // Shown on the lit view as the step asks: one segment alone leaves the others dark.
   await page.getByRole('button', { name: /^As a camera/ }).click();
   await expect(page.getByText('as a camera')).toBeVisible();

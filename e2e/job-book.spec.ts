@@ -30,6 +30,32 @@ test('a job gets a day, is copied, put away and found again', async ({ page, sho
   await expect(page.getByRole('heading', { name: 'Tern, second pair' })).toBeVisible();
 });
 
+test('a sign that hangs comes up when it is to be looked after, until that is done', async ({ page, shop }) => {
+  await page.goto(`${shop.url}/jobs`);
+  const card = page.getByRole('listitem').filter({ hasText: 'Reed bed with an otter' });
+  await expect(async () => {
+    await page.reload();
+    await expect(card).toContainText(/care \d+ days? overdue/, { timeout: 2000 });
+  }).toPass({ timeout: 60_000 });
+  await page.getByRole('button', { name: '1 sign is to be looked after' }).click();
+  await expect(page.getByRole('heading', { level: 2 })).toHaveCount(1);
+  await page.getByRole('button', { name: /^Reed bed with an otter: day/ }).click();
+  const care = page.getByRole('dialog').getByRole('region', { name: 'Care' });
+  await expect(care.getByText(/^Due since/)).toBeVisible();
+  await care.getByRole('button', { name: /^Done today: Dust and wipe it/ }).click();
+  await expect(card).toHaveCount(0);
+  await page.getByLabel('Shown').click();
+  await page.getByRole('option', { name: 'the book' }).click();
+  await expect(card).toContainText(/care in \d+ days/);
+
+  // One that is delivered today begins its years today.
+  await page.getByRole('button', { name: /^Quiet room panel: day/ }).click();
+  await page.getByRole('dialog').getByLabel('How far it is').click();
+  await page.getByRole('option', { name: 'delivered' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Quiet room panel' })).toContainText(/care in 1\d\d days/);
+});
+
 test('the shop is taken out as one file, and read back', async ({ page, shop }) => {
   await page.goto(`${shop.url}/jobs`);
   const part = page.getByRole('region', { name: 'The shop as a file' });

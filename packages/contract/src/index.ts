@@ -1,4 +1,4 @@
-export { CopyJobDto, CreateJobDto, SaveDesignDto, UpdateJobDto } from './job-requests.js';
+export { CaredDto, CopyJobDto, CreateJobDto, SaveDesignDto, UpdateJobDto } from './job-requests.js';
 export { MeasuredDto, MeasuredFiguresDto } from './measured-request.js';
 export { NewJobForm } from './new-job-form.js';
 export {
@@ -17,6 +17,7 @@ export type {
   JobListing,
   JobView,
   ProblemReport,
+  QuotedPrice,
   RevisionView,
   RevisionWithDesign,
   SaveConflict,

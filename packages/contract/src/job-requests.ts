@@ -1,5 +1,18 @@
 import { jobStatuses, type JobStatus } from '@vitrum/core';
-import { IsBoolean, IsIn, IsNotEmpty, IsObject, IsOptional, IsString, MaxLength } from 'class-validator';
+import { Type } from 'class-transformer';
+import {
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNotEmpty,
+  IsObject,
+  IsOptional,
+  IsString,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
 import { IsDay, IsPlainText, MayBeAbsent } from './validators.js';
 
 /** A new job with its first design. The design itself is checked by the core’s schema. */
@@ -24,6 +37,20 @@ export class CreateJobDto {
   design: object;
 }
 
+/** The longest that a sign is left to itself (months). */
+const mostMonths = 120;
+
+/** A sign was looked after, as it should be every so many months. */
+export class CaredDto {
+  @IsInt()
+  @Min(1)
+  @Max(mostMonths)
+  everyMonths: number;
+
+  @IsDay('a day such as 2030-01-31')
+  on: string;
+}
+
 /** What may change about a job beside its design. */
 export class UpdateJobDto {
   @MayBeAbsent()
@@ -46,6 +73,16 @@ export class UpdateJobDto {
   @IsOptional()
   @IsDay('the due date is a day such as 2030-01-31')
   dueOn?: string | null;
+
+  @IsOptional()
+  @IsDay('the day of handing over is a day such as 2030-01-31')
+  handedOverOn?: string | null;
+
+  /** Looked after, beside what was done before. */
+  @MayBeAbsent()
+  @ValidateNested()
+  @Type(() => CaredDto)
+  cared?: CaredDto;
 
   /** Put away: kept, and shown only where it is asked for. */
   @MayBeAbsent()

@@ -1,4 +1,4 @@
-import type { Design, JobStatus, Problem, Severity } from '@vitrum/core';
+import type { CareDate, Design, JobStatus, Problem, Severity } from '@vitrum/core';
 
 /** The few facts of a design that lists show; worked out after it was saved. */
 export interface DesignFacts {
@@ -7,6 +7,16 @@ export interface DesignFacts {
   readonly counts: Readonly<Record<Severity, number>>;
   /** What all that is ordered costs the shop; absent where it was summed up by an earlier version. */
   readonly order?: { readonly price: number; readonly currency: string };
+  /** What is to be done once it hangs; absent where it was summed up by an earlier version. */
+  readonly care?: readonly CareDate[];
+}
+
+/** What a job was quoted at last. */
+export interface QuotedPrice {
+  readonly price: number;
+  readonly currency: string;
+  /** Whether the customer said yes to it. */
+  readonly agreed: boolean;
 }
 
 /** The same with its picture. */
@@ -37,6 +47,11 @@ export interface JobListing {
   readonly dueOn: string | null;
   readonly archived: boolean;
   readonly template: boolean;
+  /** The day on which the sign was handed over, and when it was last looked after, by how often that is due (months). */
+  readonly handedOverOn: string | null;
+  readonly cared: Readonly<Record<number, string>>;
+  /** The newest quote that was not withdrawn. */
+  readonly quoted: QuotedPrice | null;
   readonly updatedAt: string;
   readonly revision: number;
   /** Of the newest revision that has been summed up; it follows a save after a moment. */

@@ -179,6 +179,7 @@ export type { Cost, CostLine } from './making/cost/index.js';
 export {
   benchDesign,
   commissionSteps,
+  expectedIn,
   judgeReading,
   readingWords,
   segmentTests,
@@ -333,6 +334,7 @@ export * from './shop/records/index.js';
 export * from './light/photograph/index.js';
 export { needsOf, type Need } from './shop/needs/index.js';
 export * from './shop/log/index.js';
+export * from './shop/care/index.js';
 export * from './shop/quote/index.js';
 export * from './shop/plan/index.js';
 export { workPlaces, type StepWork, type WorkPlace } from './making/steps/index.js';

@@ -56,6 +56,10 @@ export const jobs = pgTable(
     archived: boolean('archived').notNull().default(false),
     /** Stands in the book to be copied from. */
     template: boolean('template').notNull().default(false),
+    /** The day on which the sign was handed over. */
+    handedOverOn: date('handed_over_on', { mode: 'string' }),
+    /** When it was last looked after, by how often that is due (months). */
+    cared: jsonb('cared').$type<Readonly<Record<number, string>>>().notNull().default({}),
     headRevision: integer('head_revision').notNull().default(0),
     /** What lists show of revision `summaryOf`, the newest that has been summed up, and its picture (PNG). */
     summary: json('summary').$type<DesignFacts>(),

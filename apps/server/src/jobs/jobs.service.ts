@@ -9,7 +9,7 @@ import { SummariesService } from '../summaries/summaries.service.js';
 import { storedForm, type CheckedDesign } from '../intake/check-design.js';
 import { IntakePool } from '../intake/intake-pool.js';
 import type { NewJob, Save } from '../intake/wire-requests.js';
-import { listingOf, revisionView, type JobRow, type ListedJob, type RevisionRow } from './views.js';
+import { listingOf, revisionView, type JobRow, type LastQuote, type ListedJob, type RevisionRow } from './views.js';
 
 /** What became of a save. */
 export type SaveOutcome =
@@ -41,11 +41,18 @@ export interface JobPage {
   readonly next: JobCursor | null;
 }
 
+/** The newest quote of a job that was not withdrawn, for its price. */
+const lastQuote = sql<LastQuote | null>`(
+  select json_build_object('facts', q.facts, 'terms', q.terms,
+    'agreed', exists (select 1 from quote_answers a where a.quote_id = q.id and a.what = 'yes'))
+  from quotes q where q.job_id = "jobs"."id" and not q.withdrawn order by q.made_at desc limit 1)`;
+
 const { picture, needs: _needs, work: _work, ...besidesPicture } = getTableColumns(jobs);
 const listedColumns = {
   ...besidesPicture,
   hasPicture: sql<boolean>`${picture} is not null`,
   madeAt: sql<string>`${jobs.createdAt}::text`,
+  lastQuote,
 };
 
 const lightColumns = {
@@ -133,14 +140,26 @@ export class JobsService {
 
   async update(id: string, request: UpdateJobDto): Promise<JobView> {
     const given = Object.fromEntries(
-      (['name', 'customer', 'status', 'dueOn', 'archived', 'template'] as const).flatMap((key) =>
+      (['name', 'customer', 'status', 'dueOn', 'handedOverOn', 'archived', 'template'] as const).flatMap((key) =>
         request[key] === undefined ? [] : [[key, request[key]]],
       ),
     );
+    const { cared, handedOverOn, status } = request;
     const rows = await this.database.steady((db) =>
       db
         .update(jobs)
-        .set({ ...given, updatedAt: sql`now()` })
+        .set({
+          ...given,
+          // What is delivered was handed over, today where nobody says otherwise.
+          ...(status === 'delivered' && handedOverOn === undefined
+            ? { handedOverOn: sql`coalesce(${jobs.handedOverOn}, current_date)` }
+            : {}),
+          // Merged by the database: two people may write down different things at once.
+          ...(cared === undefined
+            ? {}
+            : { cared: sql`${jobs.cared} || ${JSON.stringify({ [cared.everyMonths]: cared.on })}::jsonb` }),
+          updatedAt: sql`now()`,
+        })
         .where(eq(jobs.id, id))
         .returning({ id: jobs.id }),
     );

@@ -74,6 +74,33 @@ describe('the job book', () => {
     expect(refused.problems[0]).toMatchObject({ path: 'status', message: expect.stringContaining('quoted') });
   });
 
+  it('is handed over when it is delivered, and keeps when it was looked after', async () => {
+    const { id } = await newJob();
+    const change = async (what: object): Promise<JobView> =>
+      body<JobView>(await api().patch(`/api/jobs/${id}`).send(what).expect(200));
+    const delivered = await change({ status: 'delivered' });
+    expect(delivered.handedOverOn).toMatch(/^\d{4}-\d\d-\d\d$/);
+    expect((await change({ handedOverOn: '2030-01-31' })).handedOverOn).toBe('2030-01-31');
+    // Delivered once more changes no day.
+    expect((await change({ status: 'delivered' })).handedOverOn).toBe('2030-01-31');
+    // Two people at once write down different things.
+    await Promise.all([
+      change({ cared: { everyMonths: 6, on: '2030-07-30' } }),
+      change({ cared: { everyMonths: 12, on: '2031-01-30' } }),
+    ]);
+    expect((await change({ cared: { everyMonths: 6, on: '2031-01-30' } })).cared).toEqual({
+      6: '2031-01-30',
+      12: '2031-01-30',
+    });
+    const refused = body<ProblemReport>(
+      await api()
+        .patch(`/api/jobs/${id}`)
+        .send({ cared: { everyMonths: 0, on: 'today' } })
+        .expect(400),
+    );
+    expect(refused.problems.map(({ path }) => path).sort()).toEqual(['cared.everyMonths', 'cared.on']);
+  });
+
   it('says 404 for a job or revision that is not there, whatever the id', async () => {
     for (const id of ['nope', '00000000-0000-4000-8000-000000000000']) {
       const report = body<ProblemReport>(await api().get(`/api/jobs/${id}`).expect(404));

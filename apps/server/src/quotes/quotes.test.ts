@@ -58,7 +58,10 @@ describe('a quote', () => {
   it('takes remarks and one yes, which makes a quoted job one to be built', async () => {
     const job = await jobNamed('Ferry way');
     expect(job.status).toBe('quoted');
-    const { token, id } = await make(job.id);
+    expect(job.quoted).toBeNull();
+    const { token, id, quote, facts } = await make(job.id);
+    const price = { price: quote.order, currency: facts.currency };
+    expect((await jobNamed('Ferry way')).quoted).toEqual({ ...price, agreed: false });
     const remarked = body<OfferView>(
       await say(token, { what: 'remark', name: 'Ada', remark: 'A little warmer?' }).expect(200),
     );
@@ -68,7 +71,7 @@ describe('a quote', () => {
     const agreed = await offer(token);
     expect(agreed.standing).toBe('agreed');
     expect(agreed.answers.filter(({ what }) => what === 'yes')).toHaveLength(1);
-    expect((await jobNamed('Ferry way')).status).toBe('designed');
+    expect(await jobNamed('Ferry way')).toMatchObject({ status: 'designed', quoted: { ...price, agreed: true } });
     // What was agreed on is not taken back.
     await api().post(`/api/quotes/${id}/withdraw`).expect(409);
   });

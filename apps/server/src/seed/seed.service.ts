@@ -42,6 +42,7 @@ export class SeedService {
       measured = [],
       measuredDaysAgo = 0,
       built,
+      handedOverDaysAgo,
       ...told
     } of demoJobs) {
       const on = day(-measuredDaysAgo);
@@ -54,6 +55,7 @@ export class SeedService {
         { name: design.name, customer, dueOn: day(dueInDays), design: storedForm(design) },
         status,
       );
+      if (handedOverDaysAgo !== undefined) await this.jobs.update(id, { handedOverOn: day(-handedOverDaysAgo) });
       await this.tell(id, design, told);
     }
     for (const { kind, itemId, amount, pieces, sheetMm, openedDaysAgo } of demoStock)

@@ -1,4 +1,4 @@
-import { FloorDto, PlanPaperDto, QuoteTermsDto } from '@vitrum/contract';
+import { CaredDto, FloorDto, PlanPaperDto, QuoteTermsDto } from '@vitrum/contract';
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import { problemsOf } from '../common/problems.js';
@@ -58,3 +58,12 @@ export const quoteProblem = ({ facts, terms }: Fields): string | null =>
 /** What a job has a claim to. */
 export const claimProblem = ({ needs }: Fields): string | null =>
   Array.isArray(needs) && needs.every(isNeed) ? null : 'needs are not what a job takes from the shelf';
+
+/** When a sign was looked after, by how often that is due. */
+export const caredProblem = (cared: unknown): string | null => {
+  for (const [everyMonths, on] of Object.entries(cared as Fields)) {
+    const problem = formProblem(CaredDto, { everyMonths: Number(everyMonths), on });
+    if (problem !== null) return `cared: ${problem}`;
+  }
+  return null;
+};

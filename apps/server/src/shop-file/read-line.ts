@@ -2,7 +2,7 @@ import { entryProblem, readCatalogue, type LogEntry } from '@vitrum/core';
 import { typeOfPhoto } from '../bench/photo-type.js';
 import { textShapeProblem } from '../intake/scan-shape.js';
 import { designHash } from '../jobs/design-hash.js';
-import { claimProblem, paperProblem, quoteProblem } from './kept-json.js';
+import { caredProblem, claimProblem, paperProblem, quoteProblem } from './kept-json.js';
 import { fieldProblem, shopTables, type FieldSpec, type ShopTable } from './tables.js';
 
 /** The first line of a shop’s file. */
@@ -30,6 +30,7 @@ const parsed = (line: string): unknown => {
 
 /** What the fields of a row alone do not tell. */
 const deeper: Partial<Readonly<Record<ShopTable, (row: Readonly<Record<string, unknown>>) => string | null>>> = {
+  jobs: ({ cared }) => caredProblem(cared),
   revisions: ({ design, hash }) =>
     designHash(design as never) === hash
       ? null
@@ -62,7 +63,10 @@ export const readLine = (line: string): ReadLine => {
   const fields: Readonly<Record<string, FieldSpec>> = shopTables[table].fields;
   for (const key of Object.keys(row))
     if (!Object.hasOwn(fields, key)) return no(`${name}.${key.slice(0, 40)} is no field`);
-  const given = row as Readonly<Record<string, unknown>>;
+  const before = Object.entries(fields).flatMap(([key, { whenAbsent }]) =>
+    whenAbsent === undefined ? [] : [[key, whenAbsent] as const],
+  );
+  const given: Readonly<Record<string, unknown>> = { ...Object.fromEntries(before), ...row };
   for (const [key, spec] of Object.entries(fields)) {
     const problem = fieldProblem(spec, given[key]);
     if (problem !== null) return no(`${name}.${key} is ${problem}`);

@@ -158,12 +158,41 @@ describe('the whole shop as one file', () => {
         `${head!}\n{"stockClaims":{"jobId":"11111111-2222-4333-8444-888888888888","needs":[{"amount":"much"}],"claimedAt":"2030-01-01T00:00:00Z"}}`,
       'needs are not what a job takes',
     ],
+    [
+      'a visit on a day that is none',
+      (lines) =>
+        `${lines[0]!}\n${lines
+          .find((line) => line.startsWith('{"jobs"'))!
+          .replace(/"cared":\{\}/, '"cared":{"6":"soon"}')}`,
+      'cared: on',
+    ],
     ['a gate that is no packed file', () => Buffer.from([0x1f, 0x8b, 1, 2, 3]), 'cannot be unpacked'],
     ['what lies too deep', ([head]) => `${head!}\n{"shopPapers":${'['.repeat(500)}${']'.repeat(500)}}`, 'deep'],
   ])('%s is refused', async (_, made, told) => {
     const answer = await sent(made(linesOf(await fileOf())));
     expect([400, 413]).toContain(answer.status);
     expect(JSON.stringify(answer.body)).toContain(told);
+  });
+
+  it('of before signs were looked after is read, its jobs not handed over', async () => {
+    const lines = linesOf(await fileOf());
+    const id = '11111111-2222-4333-8444-999999999999';
+    const own = lines.find((line) => line.startsWith('{"jobs"'))!;
+    const was = /"id":"([^"]+)"/.exec(own)![1]!;
+    const revised = lines.filter((line) => line.startsWith('{"revisions"') && line.includes(was));
+    const older = [own, ...revised].map((line, place) =>
+      line
+        .replaceAll(was, id)
+        .replace(/"handedOverOn":[^,]+,"cared":\{[^}]*\},/, '')
+        .replace(
+          /"id":"[^"]+"/,
+          place === 0 ? `"id":"${id}"` : `"id":"11111111-2222-4333-8444-9999999999${10 + place}"`,
+        ),
+    );
+    expect(older[0]).not.toContain('cared');
+    await sent([lines[0], ...older].join('\n'));
+    const job = body<JobView>(await api().get(`/api/jobs/${id}`).expect(200));
+    expect(job).toMatchObject({ handedOverOn: null, cared: {} });
   });
 
   it('of a great deal of nothing is given up before it fills the memory', async () => {

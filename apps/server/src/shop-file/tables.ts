@@ -23,6 +23,8 @@ export interface FieldSpec {
   readonly kind: FieldKind;
   readonly nullable?: true;
   readonly oneOf?: readonly string[];
+  /** What it is taken for in a file of before there was such a field; left out where every file has it. */
+  readonly whenAbsent?: unknown;
 }
 
 const uuid: FieldSpec = { kind: 'uuid' };
@@ -59,6 +61,8 @@ export const shopTables = {
       dueOn: day,
       archived: bool,
       template: bool,
+      handedOverOn: { ...day, whenAbsent: null } as FieldSpec,
+      cared: { ...json, whenAbsent: {} } as FieldSpec,
       headRevision: count,
       createdAt: time,
       updatedAt: time,

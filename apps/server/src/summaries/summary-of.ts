@@ -1,6 +1,7 @@
 import type { DesignFacts } from '@vitrum/contract';
 import type { JobWork } from '../database/schema.js';
 import {
+  careDatesOf,
   litPng,
   needsOf,
   planStepsOf,
@@ -44,6 +45,7 @@ export const summaryOf = (evaluation: Evaluation, catalogue: Catalogue): SummedU
       figures: figures.map(({ id, text, label }) => ({ id, text, label })),
       counts: { stop: count('stop'), fix: count('fix'), note: count('note') },
       order: { price: cost.order, currency: cost.currency },
+      care: careDatesOf(evaluation),
     },
     picture: litPng(evaluation, 'evening', thumbnailPx),
     needs: needsOf(evaluation, catalogue),

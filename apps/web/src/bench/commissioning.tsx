@@ -1,12 +1,20 @@
-import { commissionSteps, judgeReading, readingWords, type CommissionStep, type Evaluation } from '@vitrum/core';
+import {
+  commissionSteps,
+  expectedIn,
+  judgeReading,
+  readingWords,
+  type CommissionStep,
+  type Evaluation,
+} from '@vitrum/core';
 import { useId, useMemo, useState, type FormEvent } from 'react';
 import { fieldLook } from '../fields/field-row';
 import { Button } from '../ui/button';
 import type { BenchLink } from './bench-store';
-import { keepReading, readingOf, strikeReading } from './readings';
+import { keepReading, readingOf, strikeReading, useRoom } from './readings';
 
-const expectedText = ({ expected: { low, high, unit } }: CommissionStep): string => {
-  const digits = unit === '°C' ? 0 : 2;
+const expectedText = (step: CommissionStep, roomC: number | null): string => {
+  const { low, high, unit } = expectedIn(step, roomC ?? undefined);
+  const digits = unit === '°C' || unit === 'cd/m²' ? 0 : 2;
   return `${low.toFixed(digits)}–${high.toFixed(digits)} ${unit}`;
 };
 
@@ -20,14 +28,15 @@ interface StepProps {
 const Kept = ({ evaluation, step }: Omit<StepProps, 'link'>) => {
   const kept = readingOf(evaluation.design, step);
   if (kept === null) return null;
-  const verdict = judgeReading(step, kept.value);
+  const verdict = judgeReading(step, kept);
   return (
     <p className="flex justify-between gap-2 text-[13px]">
       <span className={verdict === 'fine' ? '' : 'font-semibold text-signal'}>
         <span className="figure">
           {kept.value} {step.expected.unit}
         </span>
-        , measured {kept.on}: {readingWords(step, kept.value, verdict)}
+        , measured {kept.on}
+        {kept.roomC !== undefined && ` at ${kept.roomC} °C`}: {readingWords(step, kept.value, verdict)}
       </span>
       <button
         type="button"
@@ -53,13 +62,13 @@ const Entry = ({ evaluation, step, link }: StepProps) => {
   };
   return (
     <form onSubmit={submit} className="no-print flex items-end justify-between gap-2">
-      <label htmlFor={id} className="text-[13px]">
+      <label htmlFor={id} className="text-[13px] whitespace-nowrap">
         It reads ({step.expected.unit})
         <input
           id={id}
           aria-label={`Reading of ${step.title}`}
           inputMode="decimal"
-          className={`${fieldLook} ml-2 !w-20 text-right`}
+          className={`${fieldLook} ml-2 !w-16 text-right`}
           value={text}
           onChange={(event) => setText(event.target.value)}
         />
@@ -74,6 +83,38 @@ const Entry = ({ evaluation, step, link }: StepProps) => {
   );
 };
 
+/** How warm it is where things are measured; what is lit is so much warmer than that. */
+const Room = () => {
+  const id = useId();
+  const [text, setText] = useState(() => String(useRoom.getState().roomC ?? ''));
+  const value = Number.parseFloat(text.replace(',', '.'));
+  const isWrong = text.trim() !== '' && !(value >= -40 && value <= 60);
+  return (
+    <label htmlFor={id} className="no-print my-1 flex flex-wrap items-center justify-between gap-2 text-[13px]">
+      <span>
+        Air round the sign now
+        {isWrong && <span className="block text-signal">between −40 and 60 °C</span>}
+      </span>
+      <span>
+        <input
+          id={id}
+          inputMode="decimal"
+          aria-invalid={isWrong}
+          className={`${fieldLook} !w-20 text-right`}
+          value={text}
+          onChange={(event) => {
+            const next = event.target.value;
+            const typed = Number.parseFloat(next.replace(',', '.'));
+            setText(next);
+            useRoom.setState({ roomC: typed >= -40 && typed <= 60 ? typed : null });
+          }}
+        />{' '}
+        °C
+      </span>
+    </label>
+  );
+};
+
 const stages: Readonly<Record<CommissionStep['stage'], string>> = {
   supply: 'Supply',
   segments: 'Each segment',
@@ -85,8 +126,9 @@ const stages: Readonly<Record<CommissionStep['stage'], string>> = {
 /** Putting a new sign to work step by step: what to do, what to expect, and what the real bench read. */
 export const Commissioning = ({ evaluation, link }: { readonly evaluation: Evaluation; readonly link: BenchLink }) => {
   const steps = useMemo(() => commissionSteps(evaluation), [evaluation]);
+  const roomC = useRoom((state) => state.roomC);
   const done = steps.filter((step) => readingOf(evaluation.design, step) !== null);
-  const off = done.filter((step) => judgeReading(step, readingOf(evaluation.design, step)!.value) !== 'fine');
+  const off = done.filter((step) => judgeReading(step, readingOf(evaluation.design, step)!) !== 'fine');
   return (
     <section aria-label="Commissioning">
       <h3 className="mt-3 font-bold">Put it to work</h3>
@@ -94,6 +136,7 @@ export const Commissioning = ({ evaluation, link }: { readonly evaluation: Evalu
         {done.length} of {steps.length} measured
         {off.length > 0 && `, ${off.length} not as computed`}. Expected ranges are computed; readings stay with the job.
       </p>
+      <Room />
       <ol>
         {steps.map((step, index) => (
           <li key={step.key} className="border-b border-line py-1.5">
@@ -104,7 +147,7 @@ export const Commissioning = ({ evaluation, link }: { readonly evaluation: Evalu
                 )}
                 {step.title}
               </span>
-              <span className="figure self-end whitespace-nowrap">{expectedText(step)}</span>
+              <span className="figure self-end whitespace-nowrap">{expectedText(step, roomC)}</span>
             </p>
             <p className="text-xs text-soft">{step.how}</p>
             <Kept evaluation={evaluation} step={step} />

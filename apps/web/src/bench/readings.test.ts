@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, it } from '@jest/globals';
 import { demoDesigns } from '@vitrum/core';
 import { openDocument, undo, useDocument } from '../document/document-store';
 import { effectAt, effects } from './effects';
-import { dayOf, keepReading, readingOf, strikeReading } from './readings';
+import { dayOf, keepReading, readingOf, strikeReading, useRoom } from './readings';
 
 const { dispensary } = demoDesigns;
 const design = () => useDocument.getState().design!;
@@ -27,6 +27,14 @@ describe('readings of the real bench', () => {
     expect(readingOf(design(), current)).toMatchObject({ value: 2.4, on: expect.stringMatching(/^\d{4}-\d\d-\d\d$/) });
     expect([readingOf(design(), one)?.value, readingOf(design(), other)?.value]).toEqual([0.61, 0.58]);
     expect(design().proof!.readings).toHaveLength(3);
+  });
+
+  it('say how warm it was where that is known', () => {
+    keepReading(one, 0.61);
+    useRoom.setState({ roomC: 17 });
+    keepReading(other, 0.58);
+    useRoom.setState({ roomC: null });
+    expect([readingOf(design(), one)?.roomC, readingOf(design(), other)?.roomC]).toEqual([undefined, 17]);
   });
 
   it('give way to newer ones of the same place', () => {

@@ -1,4 +1,5 @@
 import { inDesign, set, type CommissionStep, type Design } from '@vitrum/core';
+import { create } from 'zustand';
 import { changeDesign, useDocument } from '../document/document-store';
 
 type Reading = NonNullable<Design['proof']>['readings'][number];
@@ -28,12 +29,17 @@ const changeReadings = (edit: (design: Design) => readonly Reading[]): void => {
   if (design !== null) changeDesign([set(inDesign.proof, { ...design.proof, readings: edit(design) })]);
 };
 
-/** Keeps a reading with the job; a newer one takes its place. */
-export const keepReading = ({ id, at }: ReadingKey, value: number): void =>
+/** How warm it is where this page measures, as it was typed (°C); not kept, for tomorrow it is another. */
+export const useRoom = create<{ readonly roomC: number | null }>()(() => ({ roomC: null }));
+
+/** Keeps a reading with the job, and how warm it was; a newer one takes its place. */
+export const keepReading = ({ id, at }: ReadingKey, value: number): void => {
+  const { roomC } = useRoom.getState();
   changeReadings((design) => [
     ...without(design, { id, at }),
-    { id, ...(at === null ? {} : { at }), value, on: dayOf(new Date()) },
+    { id, ...(at === null ? {} : { at }), value, on: dayOf(new Date()), ...(roomC === null ? {} : { roomC }) },
   ]);
+};
 
 export const strikeReading = (key: ReadingKey): void => changeReadings((design) => without(design, key));
 

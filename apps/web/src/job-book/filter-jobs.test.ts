@@ -1,6 +1,16 @@
 import { describe, expect, it } from '@jest/globals';
 import type { JobListing } from '@vitrum/contract';
-import { bookSums, dueText, filterJobs, isLate, isOnItsWay, type JobFilter } from './filter-jobs';
+import {
+  bookSums,
+  careDue,
+  careText,
+  dueText,
+  filterJobs,
+  isLate,
+  isOnItsWay,
+  wantsCare,
+  type JobFilter,
+} from './filter-jobs';
 
 const job = (
   name: string,
@@ -17,6 +27,9 @@ const job = (
   updatedAt,
   archived: false,
   template: false,
+  handedOverOn: null,
+  cared: {},
+  quoted: null,
   revision: 1,
   summary: null,
   summaryOf: 1,
@@ -56,14 +69,34 @@ describe('the job book', () => {
     const all = [summed(ticket!, 90, 0, 3), summed(curlew!, 400), summed(bakery!, 120, 1)];
     expect(namesOf(all, { order: 'wrong' })).toEqual(['Bakery box', 'Ticket board', 'Curlew letters']);
     expect(namesOf(all, { order: 'value' })).toEqual(['Curlew letters', 'Bakery box', 'Ticket board']);
-    expect(bookSums(all, today)).toEqual({ open: 3, late: 1, price: 610, currency: '€' });
+    const none = { jobs: 0, price: 0 };
+    const nothing = { open: 0, late: 0, care: 0, agreed: none, quoted: none, atCost: none, currency: '' };
+    expect(bookSums(all, today)).toEqual({
+      ...nothing,
+      open: 3,
+      late: 1,
+      atCost: { jobs: 3, price: 610 },
+      currency: '€',
+    });
+    // What was quoted counts at its price.
+    const priced = [
+      { ...all[0]!, quoted: { price: 500, currency: '€', agreed: true } },
+      { ...all[1]!, quoted: { price: 700, currency: '€', agreed: false } },
+      all[2]!,
+    ];
+    expect(bookSums(priced, today)).toMatchObject({
+      agreed: { jobs: 1, price: 500 },
+      quoted: { jobs: 1, price: 700 },
+      atCost: { jobs: 1, price: 120 },
+    });
+    expect(namesOf(priced, { order: 'value' })).toEqual(['Curlew letters', 'Ticket board', 'Bakery box']);
     // What is put away, delivered or there to be copied counts for nothing.
     const rest = [
       { ...all[0]!, archived: true },
       { ...all[1]!, status: 'delivered' as const },
       { ...all[2]!, template: true },
     ];
-    expect(bookSums(rest, today)).toEqual({ open: 0, late: 0, price: 0, currency: '' });
+    expect(bookSums(rest, today)).toEqual(nothing);
   });
 
   it('keeps what is put away apart, and shows late ones and those to copy from', () => {
@@ -75,6 +108,32 @@ describe('the job book', () => {
     expect(namesOf(all, { shelf: 'late' })).toEqual(['Bakery box']);
     expect(isLate({ dueOn: '2030-01-01', status: 'delivered' }, today)).toBe(false);
     expect(isLate({ dueOn: '2030-02-01', status: 'quoted' }, today)).toBe(false);
+  });
+
+  it('says which signs are to be looked after, from a fortnight before', () => {
+    const care = [
+      { everyMonths: 6, what: 'wipe' },
+      { everyMonths: 12, what: 'fixings' },
+    ];
+    const [ticket] = jobs;
+    const handed = (handedOverOn: string | null, cared = {}): JobListing => {
+      const of = summed(ticket!, 90);
+      return { ...of, status: 'delivered', handedOverOn, cared, summary: { ...of.summary!, care } };
+    };
+    const since = (on: string | null, cared = {}): string | undefined => {
+      const due = careDue(handed(on, cared));
+      return due === null ? undefined : `${due.what}, ${careText(due, today)}`;
+    };
+    expect(since(null)).toBeUndefined();
+    expect(since('2029-07-31')).toBe('wipe, care 1 day overdue');
+    expect(since('2029-08-01')).toBe('wipe, care due today');
+    expect(since('2029-08-15')).toBe('wipe, care in 14 days');
+    expect(since('2029-03-02', { 6: '2030-01-20' })).toBe('fixings, care in 29 days');
+    expect([handed('2029-08-15'), handed('2029-08-16')].map((each) => wantsCare(each, today))).toEqual([true, false]);
+    expect(namesOf([handed('2029-07-31'), jobs[1]!], { shelf: 'care' })).toEqual(['Ticket board']);
+    expect(namesOf([jobs[0]!, { ...handed('2029-07-10'), name: 'Otter' }], {})).toEqual(['Otter', 'Ticket board']);
+    expect(bookSums([handed('2029-07-31')], today).care).toBe(1);
+    expect(wantsCare({ ...handed('2029-07-31'), archived: true }, today)).toBe(false);
   });
 
   it('says when a job is due as a shop would', () => {

@@ -1,5 +1,5 @@
 import type { JobListing } from '@vitrum/contract';
-import { jobStatuses } from '@vitrum/core';
+import { jobStatuses, moneyWords } from '@vitrum/core';
 import { CircleAlert, CircleCheck, Ellipsis, OctagonX, Plus } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
@@ -8,10 +8,13 @@ import { ErrorSheet } from '../pages/error-sheet';
 import { PageHeader } from '../pages/page-header';
 import {
   bookSums,
+  careDue,
+  careText,
   dueText,
   filterJobs,
   isLate,
   isOnItsWay,
+  wantsCare,
   type JobFilter,
   type JobOrder,
   type JobShelf,
@@ -59,7 +62,9 @@ interface JobCardProps {
 
 const JobCard = ({ job, asOfMs, onOpen }: JobCardProps) => {
   const cost = job.summary?.figures.find(({ id }) => id === 'cost');
-  const late = isLate(job, new Date());
+  const today = new Date();
+  const late = isLate(job, today);
+  const care = careDue(job);
   return (
     <li className="relative">
       <Link to={`/jobs/${job.id}`} className="group block border border-line bg-sheet hover:border-ink">
@@ -79,13 +84,23 @@ const JobCard = ({ job, asOfMs, onOpen }: JobCardProps) => {
           <h2 className="truncate font-bold">{job.name}</h2>
           <span className="text-right text-[13px] text-soft">{job.template ? 'to copy from' : job.status}</span>
           <span className="truncate text-[13px] text-soft">{job.customer || 'no customer'}</span>
-          <span className={`text-right text-[13px] ${late ? 'font-bold text-signal' : ''}`}>
-            {dueText(job.dueOn, new Date())}
-          </span>
+          {job.status === 'delivered' ? (
+            <span className={`text-right text-[13px] ${wantsCare(job, today) ? 'font-bold text-signal' : 'text-soft'}`}>
+              {care === null ? '' : careText(care, today)}
+            </span>
+          ) : (
+            <span className={`text-right text-[13px] ${late ? 'font-bold text-signal' : ''}`}>
+              {dueText(job.dueOn, today)}
+            </span>
+          )}
           <span className="mt-1 text-[13px] font-semibold">
             <Standing job={job} />
           </span>
-          <span className="figure mt-1 text-right text-[13px] text-soft">{cost?.text}</span>
+          <span className="figure mt-1 text-right text-[13px] text-soft">
+            {job.quoted === null
+              ? cost?.text
+              : `${moneyWords(job.quoted.price, job.quoted.currency)} ${job.quoted.agreed ? 'agreed' : 'quoted'}`}
+          </span>
           <span className="figure col-span-2 text-[13px] text-soft">{job.summary?.size}</span>
         </div>
       </Link>
@@ -106,11 +121,12 @@ const orders: readonly { readonly value: JobOrder; readonly label: string }[] = 
   { value: 'name', label: 'name' },
   { value: 'changed', label: 'last change' },
   { value: 'wrong', label: 'what is wrong' },
-  { value: 'value', label: 'value at cost' },
+  { value: 'value', label: 'value' },
 ];
 const shelves: readonly { readonly value: JobShelf; readonly label: string }[] = [
   { value: 'book', label: 'the book' },
   { value: 'late', label: 'late' },
+  { value: 'care', label: 'to look after' },
   { value: 'templates', label: 'to copy from' },
   { value: 'away', label: 'put away' },
 ];
@@ -156,23 +172,56 @@ const Filters = ({
   </div>
 );
 
+interface SumsProps {
+  readonly jobs: readonly JobListing[];
+  readonly onShelf: (shelf: JobShelf) => void;
+}
+
 /** What the book comes to. */
-const Sums = ({ jobs }: { readonly jobs: readonly JobListing[] }) => {
-  const { open, late, price, currency } = bookSums(jobs, new Date());
+const Sums = ({ jobs, onShelf }: SumsProps) => {
+  const { open, late, care, agreed, quoted, atCost, currency } = bookSums(jobs, new Date());
+  const parts = (
+    [
+      ['agreed', agreed],
+      ['quoted', quoted],
+      ['not quoted yet, at cost', atCost],
+    ] as const
+  ).filter(([, sum]) => sum.jobs > 0);
   return (
     <p className="mb-3 text-[13px]">
       {open} {open === 1 ? 'job is' : 'jobs are'} under way
       {late > 0 && (
         <>
-          , <b className="text-signal">{late} late</b>
+          ,{' '}
+          <button
+            type="button"
+            className="font-bold text-signal underline underline-offset-2"
+            onClick={() => onShelf('late')}
+          >
+            {late} late
+          </button>
         </>
       )}
-      ; their orders cost the shop, as computed,{' '}
-      <span className="figure">
-        {currency}
-        {Math.round(price).toLocaleString('en-GB')}
-      </span>
-      .
+      {parts.map(([words, { price }], place) => (
+        <span key={words}>
+          {place === 0 ? ': ' : ', '}
+          <span className="figure">
+            {currency}
+            {Math.round(price).toLocaleString('en-GB')}
+          </span>{' '}
+          {words}
+        </span>
+      ))}
+      .{' '}
+      {care > 0 && (
+        <button
+          type="button"
+          className="font-bold text-signal underline underline-offset-2"
+          onClick={() => onShelf('care')}
+        >
+          {care} {care === 1 ? 'sign is' : 'signs are'} to be looked after
+        </button>
+      )}
     </p>
   );
 };
@@ -203,7 +252,9 @@ export const JobBookPage = () => {
             <Plus size={16} aria-hidden /> New job
           </Link>
         </div>
-        {data !== undefined && data.length > 0 && <Sums jobs={data} />}
+        {data !== undefined && data.length > 0 && (
+          <Sums jobs={data} onShelf={(shelf) => setFilter({ ...filter, shelf, status: 'all' })} />
+        )}
         {data === undefined && (
           <Skeleton
             says="Opening the book …"

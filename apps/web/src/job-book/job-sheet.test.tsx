@@ -16,6 +16,9 @@ const job: JobListing = {
   dueOn: '2030-01-31',
   archived: false,
   template: false,
+  handedOverOn: null,
+  cared: {},
+  quoted: null,
   updatedAt: '2029-12-01T00:00:00Z',
   revision: 4,
   summary: null,
@@ -41,6 +44,33 @@ const open = (said: Said, change: Partial<JobListing> = {}) => {
 };
 
 describe('the sheet of a job', () => {
+  it('says what is to be done to a sign that was handed over, and takes that it was done', async () => {
+    const user = userEvent.setup();
+    const closed = open([200, {}], {
+      status: 'delivered',
+      handedOverOn: '2020-01-31',
+      cared: { 12: '2099-01-01' },
+      summary: {
+        size: '',
+        figures: [],
+        counts: { stop: 0, fix: 0, note: 0 },
+        thumbnail: null,
+        care: [
+          { everyMonths: 6, what: 'Wipe it' },
+          { everyMonths: 12, what: 'Try its fixings' },
+        ],
+      },
+    });
+    const items = (await screen.findAllByRole('listitem')).map(({ textContent }) => textContent);
+    expect(items[0]).toContain('Due since 2020-07-31, every 6 months');
+    expect(items[1]).toContain('Due on 2100-01-01, every 12 months, last on 2099-01-01');
+    await user.click(screen.getByRole('button', { name: 'Done today: Wipe it' }));
+    await waitFor(() => expect(closed).toHaveBeenCalled());
+    expect(server!.asked[0]!.body).toEqual({
+      cared: { everyMonths: 6, on: expect.stringMatching(/^\d{4}-\d\d-\d\d$/) },
+    });
+  });
+
   it('changes name, customer, day and how far it is', async () => {
     const user = userEvent.setup();
     const closed = open([200, {}]);

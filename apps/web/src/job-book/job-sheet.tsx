@@ -1,13 +1,67 @@
 import type { JobListing, UpdateJobDto } from '@vitrum/contract';
 import { useQueryClient } from '@tanstack/react-query';
-import { jobStatuses } from '@vitrum/core';
+import { careOf, jobStatuses } from '@vitrum/core';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { copyJob, updateJob } from '../api/jobs';
+import { dayOf } from '../bench/readings';
 import { fieldLook } from '../fields/field-row';
 import { Button, linkLook } from '../ui/button';
 import { LabelledChoice } from '../ui/labelled-choice';
 import { SheetDialog } from '../ui/sheet-dialog';
+
+interface CareProps {
+  readonly job: JobListing;
+  readonly busy: boolean;
+  readonly change: (what: UpdateJobDto) => void;
+}
+
+/** When a sign was handed over, and what is to be done to it since. */
+const Care = ({ job: { handedOverOn, cared, summary }, busy, change }: CareProps) => {
+  const today = dayOf(new Date());
+  if (handedOverOn === null) return null;
+  return (
+    <section aria-label="Care" className="mt-5 border-t border-line pt-3">
+      <h3 className="font-bold">Care</h3>
+      <label className="flex items-center gap-2 text-[13px]">
+        Handed over on
+        <input
+          type="date"
+          className={fieldLook}
+          max={today}
+          defaultValue={handedOverOn}
+          onBlur={({ target: { value } }) => {
+            if (value !== '' && value !== handedOverOn) change({ handedOverOn: value });
+          }}
+        />
+      </label>
+      {summary?.care === undefined && (
+        <p className="text-[13px] text-soft">What is to be done is worked out when its design is next saved.</p>
+      )}
+      <ul>
+        {careOf(summary?.care ?? [], handedOverOn, cared).map(({ everyMonths, what, on, last }) => (
+          <li key={everyMonths} className="flex items-start justify-between gap-3 border-b border-line py-1.5">
+            <span className="text-[13px]">
+              <b className={on <= today ? 'text-signal' : ''}>
+                {on <= today ? 'Due since' : 'Due on'} {on}
+              </b>
+              , every {everyMonths} months{last === null ? '' : `, last on ${last}`}
+              <span className="block">{what}</span>
+            </span>
+            <Button
+              className="shrink-0"
+              disabled={busy || last === today}
+              aria-label={`Done today: ${what}`}
+              onClick={() => change({ cared: { everyMonths, on: today } })}
+            >
+              Done today
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+};
 
 interface JobSheetProps {
   readonly job: JobListing;
@@ -76,6 +130,7 @@ export const JobSheet = ({ job, onClose }: JobSheetProps) => {
           </Button>
         </div>
       </form>
+      <Care job={job} busy={busy} change={change} />
       <form
         className="mt-5 flex flex-wrap items-end gap-3 border-t border-line pt-3"
         onSubmit={(event) => {

@@ -11,16 +11,20 @@ const keep = async (jobId: string): Promise<void> => {
   await (await caches.open(keptAnswers)).addAll([...neededFor(jobId)]);
 };
 
+const atFirst = (): KeptOffline => {
+  // While the page is developed its files are made as they are asked for; nothing of them can be kept.
+  if (!import.meta.env.PROD) return 'not-kept';
+  return window.isSecureContext && 'serviceWorker' in navigator ? 'keeping' : 'forbidden';
+};
+
 /**
  * Keeps the page and what it shows of a job in this browser, so that it opens anew while the network is away. As of a
  * saved design, by its hash.
  */
 export const useKeptOffline = (jobId: string, savedHash: string): KeptOffline => {
-  const [kept, setKept] = useState<KeptOffline>('keeping');
+  const [kept, setKept] = useState<KeptOffline>(atFirst);
   useEffect(() => {
-    // While the page is developed its files are made as they are asked for; nothing of them can be kept.
-    if (!import.meta.env.PROD) return setKept('not-kept');
-    if (!window.isSecureContext || !('serviceWorker' in navigator)) return setKept('forbidden');
+    if (atFirst() !== 'keeping') return undefined;
     let left = false;
     keep(jobId).then(
       () => !left && setKept('kept'),

@@ -1,5 +1,6 @@
 import { fieldsIn } from '../../judging/results/index.js';
 import type { SliceDepth } from '../common/build.js';
+import { facedMeterSpot } from '../common/meter-spots.js';
 import { closedSoakPoints } from '../common/soak-points.js';
 import { boxCones } from './cones.js';
 import { boxHanging } from './hung.js';
@@ -20,5 +21,6 @@ export const ofBoxes = {
   }),
   hanging: boxHanging,
   soakPoints: closedSoakPoints,
+  meterSpot: facedMeterSpot,
   tryout: boxTryout,
 } as const;

@@ -146,6 +146,12 @@ export interface SoakPoint {
   readonly how: string;
 }
 
+/** Where the luminance of an assembly is measured: what its mean is that of. */
+export interface MeterSpot {
+  readonly title: string;
+  readonly how: string;
+}
+
 /** What a drawing tool of the shop cuts of an assembly: a part, and whether the tool of the artwork cuts it. */
 export type CutByTool = (part: CutPart) => boolean;
 
@@ -235,6 +241,7 @@ export interface Build<
   /** What the slice’s handle drags. */
   readonly depth: (results: Results) => SliceDepth;
   readonly soakPoints: readonly SoakPoint[];
+  readonly meterSpot: MeterSpot;
   /** What may be tried out in many combinations; null where nothing is. */
   readonly tryout: Tryout<Results> | null;
   /** Demo designs by the name that the command line takes. */

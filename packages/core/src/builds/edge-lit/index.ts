@@ -54,6 +54,10 @@ export const edgeLit: Build<EdgeLitAssembly, PanelLaid, PanelResults, typeof edg
   }),
   hanging: panelHanging,
   soakPoints: openSoakPoints,
+  meterSpot: {
+    title: 'Luminance of the worked parts',
+    how: 'Meter close to what is worked, the room dark; the mean of five places.',
+  },
   tryout: null,
   demos: edgeLitDemos,
 };

@@ -3,6 +3,7 @@ import { letterMigrations } from '../letters/migrations.js';
 import { letterSizes } from '../letters/sizes.js';
 import { faceLitHanging } from './hung.js';
 import type { Build } from '../common/build.js';
+import { facedMeterSpot } from '../common/meter-spots.js';
 import { closedSoakPoints } from '../common/soak-points.js';
 import { canCones } from './cones.js';
 import { faceLitDemos, newFaceLit } from './demos.js';
@@ -36,6 +37,7 @@ export const faceLit: Build<FaceLitAssembly, FaceLitLaid, FaceLitResults, typeof
   }),
   hanging: faceLitHanging,
   soakPoints: closedSoakPoints,
+  meterSpot: facedMeterSpot,
   tryout: null,
   demos: faceLitDemos,
 };

@@ -46,6 +46,7 @@ export const groove: Build<GrooveAssembly, GrooveLaid, GrooveResults, typeof gro
   }),
   hanging: grooveHanging,
   soakPoints: openSoakPoints,
+  meterSpot: { title: 'Luminance of the lines', how: 'Meter close to a line, the room dark; the mean of five places.' },
   tryout: null,
   demos: grooveDemos,
 };

@@ -36,6 +36,10 @@ export const halo: Build<HaloAssembly, HaloLaid, HaloResults, typeof haloDemos> 
   }),
   hanging: haloHanging,
   soakPoints: openSoakPoints,
+  meterSpot: {
+    title: 'Luminance of the wall beside the letters',
+    how: 'Meter on the wall a finger’s width from the outlines, the room dark; the mean of five places.',
+  },
   tryout: null,
   demos: haloDemos,
 };

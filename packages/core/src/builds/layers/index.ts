@@ -34,6 +34,10 @@ export const layers: Build<LayersAssembly, LayersLaid, LayersResults, typeof lay
   }),
   hanging: boxHanging,
   soakPoints: closedSoakPoints,
+  meterSpot: {
+    title: 'Luminance of the whole scene',
+    how: 'Meter from the reading distance, the room dark; the mean of five places.',
+  },
   tryout: null,
   demos: layersDemos,
 };

@@ -45,6 +45,10 @@ export const stacked: Build<StackedAssembly, StackedLaid, StackedResults, typeof
   },
   hanging: () => stackedHanging,
   soakPoints: closedSoakPoints,
+  meterSpot: {
+    title: 'Luminance of the letters',
+    how: 'Meter on wide strokes, the room dark; the mean of five places.',
+  },
   tryout: null,
   demos: stackedDemos,
 };

@@ -112,8 +112,9 @@ export const proof = z
             .looseObject({ assembly: id, segment: z.number().int().min(1).max(5000).optional() })
             .optional()
             .describe('The assembly or the segment that it was measured at; left out for the sign as a whole.'),
-          value: z.number().min(-1e5).max(1e5).describe('In V, A or °C, as the step asks.'),
+          value: z.number().min(-1e5).max(1e5).describe('In V, A, cd/m² or °C, as the step asks.'),
           on: z.string().regex(/^\d{4}-\d{2}-\d{2}$/),
+          roomC: z.number().min(-40).max(60).optional().describe('How warm it was round the sign (°C).'),
         }),
       )
       .max(6000),

@@ -61,7 +61,8 @@ const wiringOf = ({ circuit }: Evaluation): readonly string[] => [
   ),
 ];
 
-const datesOf = ({ design }: Evaluation): readonly CareDate[] => {
+/** What is to be done to a sign once it hangs, and how often (typical for indoors and for the weather). */
+export const careDatesOf = ({ design }: Pick<Evaluation, 'design'>): readonly CareDate[] => {
   const outdoors = design.brief.exposure === 'outdoors';
   return [
     { everyMonths: outdoors ? 3 : 6, what: 'Dust and wipe it; look along it in the dark for dim or dark stretches.' },
@@ -85,5 +86,5 @@ export const careSheetOf = (evaluation: Evaluation): CareSheet => ({
   cleaning: cleaningOf(evaluation),
   spares: sparesOf(evaluation),
   wiring: wiringOf(evaluation),
-  dates: datesOf(evaluation),
+  dates: careDatesOf(evaluation),
 });

@@ -25,7 +25,7 @@ export { partDxf } from './dxf.js';
 export { sheetDrawing, sheetsPdf, sheetsToCut, type SheetToCut } from './sheet-layouts.js';
 export { partsCsv, stripCsv, wiringCsv } from './parts-csv.js';
 export { carePdf } from './care-pdf.js';
-export { careSheetOf, type CareDate, type CareSheet } from './care-sheet.js';
+export { careDatesOf, careSheetOf, type CareDate, type CareSheet } from './care-sheet.js';
 export { litPng } from './png.js';
 export { partSvg, pathData } from './svg.js';
 export { endLabels, labelsPdf, wiringPdf } from './wiring-pdf.js';

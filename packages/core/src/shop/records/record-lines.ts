@@ -1,5 +1,5 @@
 import type { Evaluation } from '../../sign/evaluate/index.js';
-import { commissionSteps, type Expected } from '../../sign/commissioning/index.js';
+import { commissionSteps, expectedIn, type Expected } from '../../sign/commissioning/index.js';
 
 /** Something that was measured of a job, beside what was computed for it. */
 export interface RecordLine {
@@ -11,8 +11,9 @@ export interface RecordLine {
   readonly low: number;
   readonly high: number;
   readonly measured: number;
-  /** The day of the reading. */
+  /** The day of the reading, and how warm it was round the sign, where that was told (°C). */
   readonly on: string;
+  readonly roomC: number | null;
   /** The strip whose current it is, where it is that of one kind alone. */
   readonly stripId: string | null;
 }
@@ -24,7 +25,8 @@ export const recordLinesOf = (evaluation: Evaluation): readonly RecordLine[] => 
   if (readings.length === 0) return [];
   const kinds = new Set(circuit.segments.map(({ strip }) => strip.id));
   const only = kinds.size === 1 ? [...kinds][0]! : null;
-  return commissionSteps(evaluation).flatMap(({ key, id, at, title, expected }): readonly RecordLine[] => {
+  return commissionSteps(evaluation).flatMap((step): readonly RecordLine[] => {
+    const { key, id, at, title } = step;
     const reading = readings.find(
       (each) =>
         each.id === id && each.at?.assembly === at?.assembly && (each.at?.segment ?? null) === (at?.segment ?? null),
@@ -33,7 +35,7 @@ export const recordLinesOf = (evaluation: Evaluation): readonly RecordLine[] => 
     const own = circuit.segments.find(
       ({ ref }) => id === 'segment' && ref.assembly === at?.assembly && ref.segment === at.segment,
     );
-    const { low, high, unit } = expected;
+    const { low, high, unit } = expectedIn(step, reading.roomC);
     return [
       {
         key,
@@ -44,6 +46,7 @@ export const recordLinesOf = (evaluation: Evaluation): readonly RecordLine[] => 
         high,
         measured: reading.value,
         on: reading.on,
+        roomC: reading.roomC ?? null,
         stripId: unit !== 'A' ? null : id === 'segment' ? (own?.strip.id ?? null) : id === 'full-amps' ? only : null,
       },
     ];

@@ -143,6 +143,7 @@ describe('readings beside what was computed', () => {
       high: 2.2,
       measured,
       on: '2030-01-07',
+      roomC: null,
       stripId,
     });
     const jobs = [2.2, 2.3, 2.2].map((measured, at) => ({ jobId: `${at}`, name: `${at}`, lines: [line(measured)] }));

@@ -4,7 +4,15 @@ import { demoDesigns } from '../demo/index.js';
 import { readDesign } from '../design/index.js';
 import { testBoardOf, ohmsBetween, soundNetwork, withFault } from '../../power/faults/index.js';
 import { changed, evaluatedCoarsely, segmentOf, signEvaluatedCoarsely, testFonts } from '../../testing/harness.js';
-import { benchDesign, commissionSteps, judgeReading, readingWords, segmentTests, temperatureAt } from './index.js';
+import {
+  benchDesign,
+  commissionSteps,
+  expectedIn,
+  judgeReading,
+  readingWords,
+  segmentTests,
+  temperatureAt,
+} from './index.js';
 
 let fonts: FontBook;
 beforeAll(async () => {
@@ -53,7 +61,7 @@ describe('putting a sign to work', () => {
       evaluatedCoarsely(changed(demoDesigns.tern, { 'power.source': 'battery' }), fonts),
     );
     expect(supply!.expected).toMatchObject({ low: 12 * 0.92, high: 12 * 1.12 });
-    expect([10.5, 11.5, 13.2, 14].map((volts) => judgeReading(supply!, volts))).toEqual([
+    expect([10.5, 11.5, 13.2, 14].map((volts) => judgeReading(supply!, { value: volts }))).toEqual([
       'low',
       'fine',
       'fine',
@@ -64,7 +72,8 @@ describe('putting a sign to work', () => {
   it('judges readings, and says what one that is off points to', () => {
     const steps = commissionSteps(evaluatedCoarsely(demoDesigns.slipway, fonts));
     const step = (key: string) => steps.find((each) => each.key === key)!;
-    const words = (id: string, value: number): string => readingWords(step(id), value, judgeReading(step(id), value));
+    const words = (id: string, value: number): string =>
+      readingWords(step(id), value, judgeReading(step(id), { value }));
     expect(words('supply-volts', 12.1)).toBe('as computed');
     expect(words('supply-volts', -12)).toContain('swapped');
     expect(words('supply-volts', 24)).toContain('wrong supply');
@@ -74,12 +83,38 @@ describe('putting a sign to work', () => {
     expect(words('soak-strip', 95)).toContain('hotter');
   });
 
+  it('asks for the luminance of each assembly, where its mean is measured', () => {
+    const results = signEvaluatedCoarsely(demoDesigns['lantern-rooms'], fonts);
+    const asked = commissionSteps(results).filter(({ id }) => id === 'luminance');
+    expect(asked.map(({ at }) => at?.assembly)).toEqual(results.assemblies.map(({ id }) => id));
+    asked.forEach((each, place) => {
+      const { low, high, unit } = each.expected;
+      expect(unit).toBe('cd/m²');
+      expect((low + high) / 2).toBeCloseTo(results.assemblies[place]!.glow.evenness.meanCdM2, 6);
+      expect(readingWords(each, low / 2, judgeReading(each, { value: low / 2 }))).toContain('dimmer');
+      expect(readingWords(each, high * 2, judgeReading(each, { value: high * 2 }))).toContain('brighter');
+    });
+  });
+
+  it('takes temperatures over that of the room they were read in', () => {
+    const steps = commissionSteps(evaluatedCoarsely(demoDesigns.dispensary, fonts));
+    const air = steps.find(({ key }) => key === 'soak-air')!;
+    const middle = (air.expected.low + air.expected.high) / 2;
+    expect(judgeReading(air, { value: middle })).toBe('fine');
+    // Twenty degrees cooler all round is twenty degrees cooler inside.
+    const cool = air.roomC! - 20;
+    expect(judgeReading(air, { value: middle - 20, roomC: cool })).toBe('fine');
+    expect(judgeReading(air, { value: middle, roomC: cool })).toBe('high');
+    const amps = steps.find(({ key }) => key === 'full-amps')!;
+    expect(expectedIn(amps, cool)).toEqual(amps.expected);
+  });
+
   it('keeps readings in the design, and refuses what is no reading', () => {
     const kept = changed(demoDesigns.slipway, {
-      proof: { readings: [{ id: 'full-amps', value: 4.2, on: '2026-11-26' }] },
+      proof: { readings: [{ id: 'full-amps', value: 4.2, on: '2026-11-26', roomC: 18 }] },
     });
     const read = readDesign(JSON.parse(JSON.stringify(kept)));
-    expect(read.ok && read.value.proof?.readings[0]?.value).toBe(4.2);
+    expect(read.ok && read.value.proof?.readings[0]).toMatchObject({ value: 4.2, roomC: 18 });
     const wrong = readDesign({ ...kept, proof: { readings: [{ id: 'x', value: 'warm', on: 'today' }] } });
     expect(wrong.ok ? [] : wrong.problems.map(({ path }) => path)).toEqual([
       'proof.readings.0.value',

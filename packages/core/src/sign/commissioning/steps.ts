@@ -3,13 +3,15 @@ import { buildOf } from '../../builds/index.js';
 import { sum } from '../../base/maths/index.js';
 import type { AssemblyResults, SignResults } from '../../judging/results/index.js';
 import { solveNetwork } from '../../power/network/index.js';
-import type { BenchSetting, CommissionStep, Expected, ReadingVerdict } from './types.js';
+import type { BenchSetting, CommissionStep, Expected, ReadingVerdict, TakenReading } from './types.js';
 
 /** How far readings may be off what is computed: strips differ, meters too (typical). */
 const voltsOff = 0.03;
 const ampsOff = 0.12;
 /** Below this a meter’s last digit counts (A). */
 const ampsStep = 0.02;
+/** Strip’s flux is stated to a tenth or so, what lets light through to another, and meters add theirs (typical). */
+const luminanceOff = 0.25;
 
 const everything: BenchSetting = { segments: null, channel: 'all', level: 1, pixels: null };
 
@@ -54,6 +56,7 @@ const segmentSteps = ({ circuit }: SignResults): readonly CommissionStep[] =>
       how: `Before it is joined: ${strip.voltageV} V at its start, ${strip.colour === 'white' && strip.addressable !== true ? 'full light' : 'every colour on'}. Look along it for dark groups.`,
       setting: { ...everything, segments: [ref] },
       expected: around(amps, ampsOff, 'A', ampsStep),
+      roomC: null,
     };
   });
 
@@ -69,6 +72,7 @@ const colourSteps = (results: SignResults): readonly CommissionStep[] => {
     how: `Every segment shows ${name}; a segment of another colour has two conductors crossed.`,
     setting: { ...everything, channel },
     expected: around(ampsOfChannel(results, channel), ampsOff, 'A', ampsStep),
+    roomC: null,
   }));
 };
 
@@ -84,6 +88,7 @@ const fullSteps = ({ circuit }: SignResults): readonly CommissionStep[] => {
       how: 'By clamp round plus of the lead, after a minute; of several supplies the sum.',
       setting: everything,
       expected: around(circuit.amps, ampsOff, 'A', ampsStep),
+      roomC: null,
     },
     ...(Number.isFinite(least)
       ? [
@@ -96,11 +101,34 @@ const fullSteps = ({ circuit }: SignResults): readonly CommissionStep[] => {
             how: `Between the pads of the dimmest group${circuit.channels.length > 1 ? ', to the return that reads least' : ''}.`,
             setting: everything,
             expected: around(least, voltsOff, 'V'),
+            roomC: null,
           } as const,
         ]
       : []),
   ];
 };
+
+/** The light of each assembly, set as the brief says. */
+const luminanceSteps = ({ assemblies, design }: SignResults): readonly CommissionStep[] =>
+  assemblies.flatMap((own): readonly CommissionStep[] => {
+    const { meanCdM2 } = own.glow.evenness;
+    const { id: assembly, label } = own;
+    if (meanCdM2 <= 0) return [];
+    const { title, how } = buildOf(own).meterSpot;
+    return [
+      {
+        key: `luminance-${assembly}`,
+        id: 'luminance',
+        at: { assembly },
+        stage: 'full',
+        title: label === '' ? title : `${label}: ${title}`,
+        how,
+        setting: { segments: null, channel: null, level: design.power.level ?? 1, pixels: null },
+        expected: around(meanCdM2, luminanceOff, 'cd/m²'),
+        roomC: null,
+      },
+    ];
+  });
 
 const soakSteps = (own: AssemblyResults): readonly CommissionStep[] => {
   const { heat, id: assembly, label } = own;
@@ -114,6 +142,7 @@ const soakSteps = (own: AssemblyResults): readonly CommissionStep[] => {
     how,
     setting: everything,
     expected: { low: ranges[place].low, high: ranges[place].high, unit: '°C' },
+    roomC: heat.surroundingC,
   }));
 };
 
@@ -130,17 +159,31 @@ export const commissionSteps = (results: SignResults): readonly CommissionStep[]
       how: 'Nothing joined yet: red tip on plus, black on minus. A minus sign means they are swapped.',
       setting: { ...everything, level: 0 },
       expected: supplyVolts(circuit),
+      roomC: null,
     },
     ...segmentSteps(results),
     ...colourSteps(results),
     ...fullSteps(results),
+    ...luminanceSteps(results),
     ...results.assemblies.flatMap(soakSteps),
   ];
 };
 
+/**
+ * What should be read where it is so warm round the sign (°C): what is lit is so much warmer than its room, whatever that
+ * is. As computed where the room was not told, or does not matter.
+ */
+export const expectedIn = ({ expected, roomC }: CommissionStep, actualC: number | undefined): Expected => {
+  if (roomC === null || actualC === undefined) return expected;
+  const { low, high, unit } = expected;
+  return { low: low + actualC - roomC, high: high + actualC - roomC, unit };
+};
+
 /** A typed reading held against what was computed. */
-export const judgeReading = ({ expected }: CommissionStep, value: number): ReadingVerdict =>
-  value < expected.low ? 'low' : value > expected.high ? 'high' : 'fine';
+export const judgeReading = (step: CommissionStep, { value, roomC }: TakenReading): ReadingVerdict => {
+  const { low, high } = expectedIn(step, roomC);
+  return value < low ? 'low' : value > high ? 'high' : 'fine';
+};
 
 /** What a reading that is off points to, in a sentence. */
 export const readingWords = ({ stage, expected }: CommissionStep, value: number, verdict: ReadingVerdict): string => {
@@ -149,6 +192,10 @@ export const readingWords = ({ stage, expected }: CommissionStep, value: number,
     return verdict === 'high'
       ? 'hotter than computed: vent it, or give it less'
       : 'cooler than computed, so much the better';
+  if (expected.unit === 'cd/m²')
+    return verdict === 'high'
+      ? 'brighter than computed: strip of another flux, or light of the room'
+      : 'dimmer than computed: strip of another flux, a sheet that lets less through, or dust';
   if (value < 0) return 'plus and minus are swapped';
   if (expected.unit === 'V')
     return verdict === 'low' ? 'too low: a weak supply, a thin wire or a loose joint' : 'too high: the wrong supply';

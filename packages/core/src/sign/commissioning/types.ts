@@ -16,7 +16,7 @@ export interface BenchSetting {
 export interface Expected {
   readonly low: number;
   readonly high: number;
-  readonly unit: 'V' | 'A' | '°C';
+  readonly unit: 'V' | 'A' | 'cd/m²' | '°C';
 }
 
 /** One thing to measure while a new sign is put to work. */
@@ -31,7 +31,12 @@ export interface CommissionStep {
   readonly how: string;
   readonly setting: BenchSetting;
   readonly expected: Expected;
+  /** How warm it was taken to be round the sign, of a temperature (°C); null where that does not matter. */
+  readonly roomC: number | null;
 }
+
+/** What was read, and how warm it was round the sign where that was told (°C). */
+export type TakenReading = Pick<Reading, 'value' | 'roomC'>;
 
 /** A typed reading beside what was computed. */
 export type ReadingVerdict = 'low' | 'fine' | 'high';

@@ -13,6 +13,8 @@ export interface DemoJob {
   readonly status: JobStatus;
   readonly dueInDays: number;
   readonly design: Design;
+  /** When it was handed over, so many days ago. */
+  readonly handedOverDaysAgo?: number;
   /** What was measured at the bench, so many days ago. */
   readonly measured?: readonly Pick<Reading, 'id' | 'at' | 'value'>[];
   readonly measuredDaysAgo?: number;
@@ -150,8 +152,9 @@ export const demoJobs: readonly DemoJob[] = [
   {
     slug: 'reed-bed',
     customer: 'Sallow Clinic, waiting room',
-    status: 'quoted',
-    dueInDays: 28,
+    status: 'delivered',
+    dueInDays: -190,
+    handedOverDaysAgo: 188,
     design: demoDesigns['reed-bed'],
   },
   {

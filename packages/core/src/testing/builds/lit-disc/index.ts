@@ -62,6 +62,7 @@ export const litDisc: Build<LitDiscAssembly, FaceLitLaid, LitDiscResults> = {
   }),
   hanging: () => faceLit.hanging(can),
   soakPoints: faceLit.soakPoints,
+  meterSpot: faceLit.meterSpot,
   tryout: null,
   demos: {},
 };

@@ -1,0 +1,1 @@
+export { careOf, nextCare, type CareDue } from './care.js';
