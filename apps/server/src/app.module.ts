@@ -37,6 +37,8 @@ import { SweepRunner } from './sweeps/sweep-runner.js';
 import { SweepsController } from './sweeps/sweeps.controller.js';
 import { SweepsService } from './sweeps/sweeps.service.js';
 import { WorkerLine } from './sweeps/worker-line.js';
+import { WallsController } from './walls/walls.controller.js';
+import { WallsService } from './walls/walls.service.js';
 import { SeedService } from './seed/seed.service.js';
 
 const configModule = (config: Config): DynamicModule => ({
@@ -71,6 +73,7 @@ export class AppModule {
         PlanController,
         QuotesController,
         OffersController,
+        WallsController,
         RecordsController,
         LessonsController,
         ShopFileController,
@@ -86,6 +89,7 @@ export class AppModule {
         ShelfService,
         QuotePool,
         QuotesService,
+        WallsService,
         RecordsService,
         LessonsService,
         ShopFileService,

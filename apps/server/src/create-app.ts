@@ -74,6 +74,7 @@ export const createApp = async (config: Config, quiet = false): Promise<NestExpr
   app.use(['/api/jobs', '/api/sweeps'], keepBytesOfDesigns(app.get(IntakePool)));
   app.use('/api/catalogue/:kind/import', json({ limit: mostFileBytes }));
   app.use('/api/bench/:jobId/photos', raw({ type: ['image/jpeg', 'image/png'], limit: mostPhotoBytes }));
+  app.use('/api/walls/:jobId/photo', raw({ type: 'image/png', limit: mostPhotoBytes }));
   app.use('/api/plan', json({ limit: mostPlanBytes }));
   app.useBodyParser('json', { limit: mostBodyBytes });
   app.use(notTooDeep);

@@ -22,6 +22,7 @@ export type {
   RevisionWithDesign,
   SaveConflict,
 } from './views.js';
+export { WallSetupDto, type WallView } from './wall-requests.js';
 export {
   ImportShelfDto,
   NewItemDto,

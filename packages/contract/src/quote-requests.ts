@@ -1,4 +1,4 @@
-import type { Quote, QuoteFacts, QuoteTerms } from '@vitrum/core';
+import type { Quote, QuoteFacts, QuoteTerms, WallLight } from '@vitrum/core';
 import { mostShare } from '@vitrum/core';
 import {
   ArrayMaxSize,
@@ -119,6 +119,8 @@ export interface JobQuotesView {
   readonly customer: string;
   readonly revision: number;
   readonly facts: QuoteFacts;
+  /** How large the sign is over all, from the front (mm). */
+  readonly front: { readonly width: number; readonly height: number };
   readonly quotes: readonly QuoteView[];
 }
 
@@ -139,6 +141,8 @@ export interface OfferView {
   readonly watts: number;
   readonly hoursPerDay: number;
   readonly lifeYears: readonly [number, number];
+  /** Which pictures there are of it on the customer’s own wall. */
+  readonly onWall: readonly WallLight[];
   readonly madeAt: string;
   readonly validUntil: string;
   readonly standing: QuoteStanding;

@@ -332,6 +332,7 @@ export { setByHand, solveSign, type SolvedSign } from './sign/solving/index.js';
 export { createJudge, type Judge } from './sign/evaluate/index.js';
 export * from './shop/records/index.js';
 export * from './light/photograph/index.js';
+export * from './sign/on-wall/index.js';
 export { needsOf, type Need } from './shop/needs/index.js';
 export * from './shop/log/index.js';
 export * from './shop/care/index.js';

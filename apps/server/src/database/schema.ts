@@ -10,6 +10,7 @@ import type {
   QuoteTerms,
   RecordLine,
   SweepAxes,
+  WallSetup,
 } from '@vitrum/core';
 import { sql } from 'drizzle-orm';
 import {
@@ -163,12 +164,27 @@ export const quotes = pgTable(
     terms: json('terms').$type<QuoteTerms>().notNull(),
     day: bytes('day').notNull(),
     night: bytes('night').notNull(),
+    /** The sign on the customer’s own wall (PNG), where there was a photograph of it. */
+    wallDay: bytes('wall_day'),
+    wallNight: bytes('wall_night'),
     madeAt: timestamp('made_at', { withTimezone: true }).notNull().defaultNow(),
     validUntil: date('valid_until', { mode: 'string' }).notNull(),
     withdrawn: boolean('withdrawn').notNull().default(false),
   },
   (table) => [index('quotes_job').on(table.jobId, table.madeAt)],
 );
+
+/** Photographs of walls that signs are to hang on (PNG), one a job, and where the sign is to be. */
+export const wallPhotos = pgTable('wall_photos', {
+  jobId: uuid('job_id')
+    .primaryKey()
+    .references(() => jobs.id),
+  photo: bytes('photo').notNull(),
+  width: integer('width').notNull(),
+  height: integer('height').notNull(),
+  setup: json('setup').$type<WallSetup>(),
+  changedAt: timestamp('changed_at', { withTimezone: true }).notNull().defaultNow(),
+});
 
 /** What customers said to quotes: append-only. A yes counts once. */
 export const quoteAnswers = pgTable(

@@ -3,7 +3,10 @@ import { quoteOf } from '@vitrum/core';
 import type { quoteAnswers, quotes } from '../database/schema.js';
 
 /** A quote without its pictures. */
-export type QuoteRow = Omit<typeof quotes.$inferSelect, 'day' | 'night'>;
+export type QuoteRow = Omit<typeof quotes.$inferSelect, 'day' | 'night' | 'wallDay' | 'wallNight'> & {
+  readonly hasWallDay: boolean;
+  readonly hasWallNight: boolean;
+};
 export type AnswerRow = typeof quoteAnswers.$inferSelect;
 
 const today = (): string => new Date().toISOString().slice(0, 10);
@@ -59,6 +62,7 @@ export const offerView = (row: QuoteRow, customer: string, answers: readonly Ans
     watts: facts.watts,
     hoursPerDay: facts.hoursPerDay,
     lifeYears: quote.life.years,
+    onWall: [...(row.hasWallDay ? ['day' as const] : []), ...(row.hasWallNight ? ['night' as const] : [])],
     madeAt: row.madeAt.toISOString(),
     validUntil: row.validUntil,
     standing: standingOf(row, answers),

@@ -29,6 +29,8 @@ const terms = {
   note: text,
 };
 
+const pictures = { day: 'day', night: 'night', 'wall-day': 'wallDay', 'wall-night': 'wallNight' } as const;
+
 /** Of a token no more is read than one can have. */
 const tokenOf = (token: string): string => {
   if (!/^[\w-]{24}$/.test(token)) throw new HttpException('There is no such quote.', 404);
@@ -83,14 +85,14 @@ export class OffersController {
   }
 
   @Get(':token/picture')
-  @ApiOperation({ summary: 'The sign by day or by night (PNG)' })
-  @ApiQuery({ name: 'of', enum: ['day', 'night'] })
+  @ApiOperation({ summary: 'The sign by day or by night, alone or on the customer’s wall (PNG)' })
+  @ApiQuery({ name: 'of', enum: Object.keys(pictures) })
   async picture(
     @Param('token') token: string,
     @Query('of') of: string,
     @Res({ passthrough: true }) response: Response,
   ): Promise<StreamableFile> {
-    const picture = await this.quotes.picture(tokenOf(token), of === 'day' ? 'day' : 'night');
+    const picture = await this.quotes.picture(tokenOf(token), pictures[of as keyof typeof pictures] ?? 'night');
     response.setHeader('Cache-Control', 'private, max-age=86400');
     return new StreamableFile(picture, { type: 'image/png' });
   }

@@ -6,14 +6,24 @@ import { and, asc, desc, eq, getTableColumns, inArray, sql } from 'drizzle-orm';
 import { CatalogueService } from '../catalogue/catalogue.service.js';
 import { DatabaseService } from '../database/database.module.js';
 import { jobs, quoteAnswers, quotes, revisions } from '../database/schema.js';
+import { WallsService } from '../walls/walls.service.js';
 import { QuotePool } from './quote-pool.js';
+import type { Wall } from './quote-thread.js';
 import { offerView, quoteView, standingOf, type AnswerRow, type QuoteRow } from './quote-views.js';
 
-const { day: _day, night: _night, ...besidesPictures } = getTableColumns(quotes);
+const { day: _day, night: _night, wallDay, wallNight, ...columns } = getTableColumns(quotes);
+const besidesPictures = {
+  ...columns,
+  hasWallDay: sql<boolean>`${wallDay} is not null`,
+  hasWallNight: sql<boolean>`${wallNight} is not null`,
+};
 /** Of the many that a job may come to, those that are looked at. */
 const mostQuotes = 50;
 /** A customer has something to say, not a book to write. */
 const mostAnswers = 30;
+
+/** A picture of a quote: the sign alone, or on the customer’s wall. */
+export type QuotePicture = 'day' | 'night' | 'wallDay' | 'wallNight';
 
 interface Head {
   readonly name: string;
@@ -29,13 +39,14 @@ export class QuotesService {
     private readonly database: DatabaseService,
     private readonly catalogue: CatalogueService,
     private readonly pool: QuotePool,
+    private readonly walls: WallsService,
   ) {}
 
   /** What a quote of this job would be made from, and those that were made. */
   async ofJob(jobId: string): Promise<JobQuotesView> {
     const head = await this.head(jobId);
-    const [{ facts }, rows] = await Promise.all([
-      this.look(head, false),
+    const [{ facts, front }, rows] = await Promise.all([
+      this.look(head, null),
       this.database.steady((db) =>
         db
           .select(besidesPictures)
@@ -51,13 +62,14 @@ export class QuotesService {
       customer: head.customer,
       revision: head.revision,
       facts,
+      front,
       quotes: rows.map((row) => quoteView(row, answers.get(row.id) ?? [])),
     };
   }
 
   async make(jobId: string, terms: QuoteTerms): Promise<QuoteView> {
     const head = await this.head(jobId);
-    const { facts, day, night } = await this.look(head, true);
+    const { facts, day, night, wallDay, wallNight } = await this.look(head, { wall: await this.walls.wall(jobId) });
     const [row] = await this.database.db
       .insert(quotes)
       .values({
@@ -68,6 +80,8 @@ export class QuotesService {
         terms,
         day: Buffer.from(day),
         night: Buffer.from(night),
+        wallDay: wallDay === null ? null : Buffer.from(wallDay),
+        wallNight: wallNight === null ? null : Buffer.from(wallNight),
         validUntil: dayAfter(new Date().toISOString().slice(0, 10), terms.validDays),
       })
       .returning(besidesPictures);
@@ -119,12 +133,13 @@ export class QuotesService {
     return offerView(row, await this.customerOf(row.jobId), answers);
   }
 
-  async picture(token: string, of: 'day' | 'night'): Promise<Buffer> {
+  async picture(token: string, of: QuotePicture): Promise<Buffer> {
     const [row] = await this.database.steady((db) =>
       db.select({ picture: quotes[of], withdrawn: quotes.withdrawn }).from(quotes).where(eq(quotes.token, token)),
     );
     if (row === undefined) throw noSuchQuote();
     if (row.withdrawn) throw withdrawn();
+    if (row.picture === null) throw new NotFoundException('There is no such picture of this quote.');
     return row.picture;
   }
 
@@ -154,9 +169,15 @@ export class QuotesService {
 
   private async look(
     { design }: Head,
-    pictures: boolean,
+    pictures: { readonly wall: Wall | null } | null,
   ): Promise<Extract<Awaited<ReturnType<QuotePool['find']>>, { readonly kind: 'looked' }>> {
-    const found = await this.pool.find({ kind: 'look', design, catalogue: await this.catalogue.read(), pictures });
+    const found = await this.pool.find({
+      kind: 'look',
+      design,
+      catalogue: await this.catalogue.read(),
+      pictures: pictures !== null,
+      wall: pictures?.wall ?? null,
+    });
     if (found?.kind !== 'looked')
       throw new ConflictException('This design cannot be built as it stands; mend what stops it before it is quoted.');
     return found;

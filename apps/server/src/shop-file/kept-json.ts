@@ -1,7 +1,9 @@
-import { CaredDto, FloorDto, PlanPaperDto, QuoteTermsDto } from '@vitrum/contract';
+import { CaredDto, FloorDto, PlanPaperDto, QuoteTermsDto, WallSetupDto } from '@vitrum/contract';
+import { wallProblem, type WallSetup } from '@vitrum/core';
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import { problemsOf } from '../common/problems.js';
+import { sizeOfWallPhoto } from '../walls/wall-photo.js';
 
 type Fields = Readonly<Record<string, unknown>>;
 
@@ -66,4 +68,14 @@ export const caredProblem = (cared: unknown): string | null => {
     if (problem !== null) return `cared: ${problem}`;
   }
   return null;
+};
+
+/** A photograph of a wall, and where a sign is to hang on it. */
+export const wallPhotoProblem = ({ photo, width, height, setup }: Fields): string | null => {
+  const size = sizeOfWallPhoto(Buffer.from(photo as string, 'base64'));
+  if (size === null || size.width !== width || size.height !== height)
+    return 'the bytes are not the photograph they are said to be';
+  if (setup === null) return null;
+  const problem = formProblem(WallSetupDto, setup);
+  return problem ?? wallProblem(setup as WallSetup, size)?.message ?? null;
 };

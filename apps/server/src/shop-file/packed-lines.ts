@@ -6,8 +6,8 @@ import { StringDecoder } from 'node:string_decoder';
 import { createGunzip } from 'node:zlib';
 import { HttpException } from '@nestjs/common';
 
-/** A line holds a design at most, or a quote with its pictures (characters). */
-const longestLine = 6_000_000;
+/** A line holds a design at most, or a quote with its four pictures (characters). */
+const longestLine = 24_000_000;
 
 const tooLarge = (message: string): HttpException => new HttpException(message, 413);
 
@@ -29,14 +29,22 @@ export const keepUpload = (source: Readable, path: string, mostBytes: number): P
 
 async function* linesOf(source: AsyncIterable<Buffer>): AsyncGenerator<string> {
   const decoder = new StringDecoder('utf8');
-  let rest = '';
+  // A long line comes in many pieces; put together once, at its end.
+  let pieces: string[] = [];
+  let length = 0;
   for await (const chunk of source) {
-    const lines = (rest + decoder.write(chunk)).split('\n');
-    rest = lines.pop()!;
-    if (rest.length > longestLine) throw tooLarge('A line of the file is longer than any that it can have.');
+    const [first = '', ...lines] = decoder.write(chunk).split('\n');
+    pieces.push(first);
+    length += first.length;
+    if (length > longestLine) throw tooLarge('A line of the file is longer than any that it can have.');
+    if (lines.length === 0) continue;
+    yield pieces.join('');
+    const last = lines.pop()!;
     yield* lines;
+    pieces = [last];
+    length = last.length;
   }
-  rest += decoder.end();
+  const rest = pieces.join('') + decoder.end();
   if (rest !== '') yield rest;
 }
 

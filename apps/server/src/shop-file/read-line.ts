@@ -2,7 +2,7 @@ import { entryProblem, readCatalogue, type LogEntry } from '@vitrum/core';
 import { typeOfPhoto } from '../bench/photo-type.js';
 import { textShapeProblem } from '../intake/scan-shape.js';
 import { designHash } from '../jobs/design-hash.js';
-import { caredProblem, claimProblem, paperProblem, quoteProblem } from './kept-json.js';
+import { caredProblem, claimProblem, paperProblem, quoteProblem, wallPhotoProblem } from './kept-json.js';
 import { fieldProblem, shopTables, type FieldSpec, type ShopTable } from './tables.js';
 
 /** The first line of a shop’s file. */
@@ -46,6 +46,7 @@ const deeper: Partial<Readonly<Record<ShopTable, (row: Readonly<Record<string, u
     typeOfPhoto(Buffer.from(bytes as string, 'base64')) === type
       ? null
       : 'the bytes are not the photograph they are said to be',
+  wallPhotos: wallPhotoProblem,
   benchEntries: (row) => entryProblem(row as unknown as LogEntry),
 };
 

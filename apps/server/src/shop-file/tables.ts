@@ -14,6 +14,7 @@ import {
   stockClaims,
   stockEntries,
   stockLots,
+  wallPhotos,
 } from '../database/schema.js';
 
 /** What a field of a line holds. Times go out as ISO text. */
@@ -94,9 +95,22 @@ export const shopTables = {
       terms: json,
       day: { kind: 'bytes' } as FieldSpec,
       night: { kind: 'bytes' } as FieldSpec,
+      wallDay: { kind: 'bytes', nullable: true, whenAbsent: null } as FieldSpec,
+      wallNight: { kind: 'bytes', nullable: true, whenAbsent: null } as FieldSpec,
       madeAt: time,
       validUntil: { kind: 'day' } as FieldSpec,
       withdrawn: bool,
+    },
+  },
+  wallPhotos: {
+    table: wallPhotos,
+    fields: {
+      jobId: uuid,
+      photo: { kind: 'bytes' } as FieldSpec,
+      width: count,
+      height: count,
+      setup: orNull(json),
+      changedAt: time,
     },
   },
   quoteAnswers: {
@@ -193,7 +207,7 @@ const isWords = (value: unknown): value is string =>
   typeof value === 'string' && value.length <= longestText && !/\u0000|[\ud800-\udfff]/u.test(value);
 
 /** A picture of a quote or a photograph, in base64. */
-const longestBytes = 5_500_000;
+const longestBytes = 7_000_000;
 
 const fits: Readonly<Record<FieldKind, (value: unknown) => boolean>> = {
   bytes: (value) => typeof value === 'string' && value.length <= longestBytes && /^[A-Za-z0-9+/]*={0,2}$/.test(value),

@@ -14,8 +14,9 @@ export const quotePaper = (id: string): string => `/api/quotes/${id}/pdf`;
 
 export const getOffer = (token: string): Promise<OfferView> => request(`/offers/${token}`);
 
-/** Where the sign of an offer is seen by day or by night. */
-export const offerPicture = (token: string, of: 'day' | 'night'): string => `/api/offers/${token}/picture?of=${of}`;
+/** Where the sign of an offer is seen by day or by night, alone or on the customer’s wall. */
+export const offerPicture = (token: string, of: 'day' | 'night' | 'wall-day' | 'wall-night'): string =>
+  `/api/offers/${token}/picture?of=${of}`;
 
 export const answerOffer = (token: string, said: AnswerQuoteDto): Promise<OfferView> =>
   request(`/offers/${token}/answers`, { method: 'POST', body: JSON.stringify(said) });

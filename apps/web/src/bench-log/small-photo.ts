@@ -1,11 +1,11 @@
 const longestSidePx = 1600;
 const quality = 0.85;
 
-/** A picture drawn small enough to be sent and looked at, at most 1600 pixels a side; null where the browser cannot read it. */
-export const drawnSmall = async (file: Blob): Promise<HTMLCanvasElement | null> => {
+/** A picture drawn small enough to be sent and looked at, at most so many pixels a side; null where the browser cannot read it. */
+export const drawnSmall = async (file: Blob, mostPx = longestSidePx): Promise<HTMLCanvasElement | null> => {
   try {
     const image = await createImageBitmap(file, { imageOrientation: 'from-image' });
-    const scale = Math.min(1, longestSidePx / Math.max(image.width, image.height));
+    const scale = Math.min(1, mostPx / Math.max(image.width, image.height));
     const canvas = document.createElement('canvas');
     [canvas.width, canvas.height] = [Math.round(image.width * scale), Math.round(image.height * scale)];
     canvas.getContext('2d', { willReadFrequently: true })?.drawImage(image, 0, 0, canvas.width, canvas.height);

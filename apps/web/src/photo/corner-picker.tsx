@@ -1,21 +1,23 @@
 import type { Corners, PicturePoint } from '@vitrum/core';
-import { useEffect, useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { useRef, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import { arrowStep, pictureAt } from './picture-place';
 
 const names = ['Upper left', 'Upper right', 'Lower right', 'Lower left'] as const;
 
 interface CornerPickerProps {
-  readonly file: Blob;
+  /** Where the photograph is shown from. */
+  readonly address: string;
   readonly width: number;
   readonly height: number;
   readonly corners: Corners;
   readonly onChange: (corners: Corners) => void;
+  /** What is drawn over the photograph, under the corners, in its pixels. */
+  readonly children?: ReactNode;
 }
 
 /** A photograph with four corners to be laid onto those of the face, by pointer or by arrow keys. */
-export const CornerPicker = ({ file, width, height, corners, onChange }: CornerPickerProps) => {
+export const CornerPicker = ({ address, width, height, corners, onChange, children }: CornerPickerProps) => {
   const frame = useRef<SVGSVGElement>(null);
-  const address = useMemo(() => URL.createObjectURL(file), [file]);
-  useEffect(() => () => URL.revokeObjectURL(address), [address]);
   const put = (which: number, [x, y]: PicturePoint): void => {
     const held: PicturePoint = [Math.min(width, Math.max(0, x)), Math.min(height, Math.max(0, y))];
     onChange(corners.map((corner, at) => (at === which ? held : corner)) as unknown as Corners);
@@ -25,23 +27,13 @@ export const CornerPicker = ({ file, width, height, corners, onChange }: CornerP
     (event: PointerEvent<SVGCircleElement>): void => {
       if (event.buttons === 0 || frame.current === null) return;
       event.currentTarget.setPointerCapture(event.pointerId);
-      // The picture stands in the middle of its frame, with bars beside it.
-      const toPicture = frame.current.getScreenCTM()?.inverse();
-      const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(toPicture);
-      put(which, [x, y]);
+      put(which, pictureAt(frame.current, event));
     };
   const step =
     (which: number) =>
     (event: KeyboardEvent): void => {
-      const by = event.shiftKey ? 10 : 1;
-      const moves: Readonly<Record<string, PicturePoint>> = {
-        ArrowLeft: [-by, 0],
-        ArrowRight: [by, 0],
-        ArrowUp: [0, -by],
-        ArrowDown: [0, by],
-      };
-      const move = moves[event.key];
-      if (move === undefined) return;
+      const move = arrowStep(event);
+      if (move === null) return;
       event.preventDefault();
       const [x, y] = corners[which]!;
       put(which, [x + move[0], y + move[1]]);
@@ -60,6 +52,7 @@ export const CornerPicker = ({ file, width, height, corners, onChange }: CornerP
         stroke="var(--color-lamp)"
         strokeWidth={radius / 5}
       />
+      {children}
       {corners.map(([x, y], which) => (
         <circle
           key={names[which]}

@@ -8,6 +8,7 @@ import { SheetDialog } from '../ui/sheet-dialog';
 import { workers } from '../workers/clients';
 import { CornerPicker } from './corner-picker';
 import { LuminanceCanvas } from './luminance-canvas';
+import { useAddress } from './use-address';
 import { readPhoto, type ReadPhoto } from './read-photo';
 
 const percent = (share: number): string => `${Math.round(100 * share)} %`;
@@ -60,6 +61,7 @@ const PhotoSheet = ({ own, photo, onClose }: SheetProps) => {
   const [found, setFound] = useState<ComparedPhoto | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const { grid } = own.glow;
+  const address = useAddress(photo.file)!;
   const [busy, setBusy] = useState(false);
   const measure = (): void => {
     const { letters, luminance } = own.glow;
@@ -91,7 +93,7 @@ const PhotoSheet = ({ own, photo, onClose }: SheetProps) => {
           as it is computed: drag them, or use the arrow keys.
         </p>
         <CornerPicker
-          file={photo.file}
+          address={address}
           width={photo.pixels.width}
           height={photo.pixels.height}
           corners={corners}

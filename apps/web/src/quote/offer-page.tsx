@@ -156,6 +156,22 @@ export const OfferPage = () => {
           </figure>
         ))}
       </div>
+      {offer.onWall.length > 0 && (
+        <div className={`mb-5 grid gap-4 ${offer.onWall.length > 1 ? 'sm:grid-cols-2' : ''}`}>
+          {offer.onWall.map((by) => (
+            <figure key={by}>
+              <img
+                src={offerPicture(token, `wall-${by}`)}
+                alt={`${offer.name} on your wall ${by === 'day' ? 'by day' : 'by night'}`}
+                className="w-full bg-[#0f0f0e]"
+              />
+              <figcaption className="text-[13px] text-soft">
+                On your wall, {by === 'day' ? 'by day' : 'by night'}; computed, laid flat into your photograph
+              </figcaption>
+            </figure>
+          ))}
+        </div>
+      )}
       <div className="grid gap-6 sm:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <section>
           <dl className="grid grid-cols-[auto_1fr] gap-x-4">

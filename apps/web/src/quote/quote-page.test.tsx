@@ -64,7 +64,15 @@ describe('a quote in the shop', () => {
   let refuses = false;
   const open = (of: QuoteFacts = facts): void =>
     shown('/quotes/job', '/quotes/:jobId', <QuotePage />, ({ method, path, body }) => {
-      const view: JobQuotesView = { name: 'Net loft', customer: 'The net loft', revision: 3, facts: of, quotes };
+      const view: JobQuotesView = {
+        name: 'Net loft',
+        customer: 'The net loft',
+        revision: 3,
+        facts: of,
+        front: { width: 600, height: 400 },
+        quotes,
+      };
+      if (path.startsWith('/api/walls/')) return [200, { wall: null }];
       if (method === 'GET') return [200, view];
       if (refuses) return problem(409, 'This design cannot be built as it stands.');
       if (path.endsWith('withdraw')) quotes = quotes.map((each) => ({ ...each, standing: 'withdrawn' }));
@@ -187,6 +195,7 @@ describe('an offer', () => {
     watts: 20,
     hoursPerDay: 10,
     lifeYears: [7, 14],
+    onWall: [],
     madeAt: '2030-01-07T09:00:00.000Z',
     validUntil: '2030-02-06',
     standing: 'open',

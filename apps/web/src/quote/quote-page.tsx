@@ -12,6 +12,7 @@ import { Button, linkLook } from '../ui/button';
 import { Skeleton } from '../ui/skeleton';
 import { AnswerLines } from './answer-lines';
 import { money, yearsWords } from './money';
+import { OnWall } from './on-wall';
 
 interface NumberRowProps {
   readonly label: string;
@@ -301,7 +302,10 @@ export const QuotePage = () => {
         {data === undefined ? (
           <Skeleton says="Adding it up …" shapes={Array.from({ length: 6 }, () => 'mb-2 h-7')} />
         ) : (
-          <Form key={jobId} jobId={jobId} view={data} />
+          <>
+            <Form key={jobId} jobId={jobId} view={data} />
+            <OnWall key={`wall ${jobId}`} jobId={jobId} view={data} />
+          </>
         )}
       </main>
     </>

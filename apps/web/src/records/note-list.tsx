@@ -1,8 +1,9 @@
 import type { LogEntry } from '@vitrum/core';
-import { useEffect, useMemo, useState } from 'react';
+import { useState } from 'react';
 import { useStore } from 'zustand';
 import { photoAddress } from '../api/bench';
 import { benchLog, writeDown } from '../bench-log';
+import { useAddress } from '../photo/use-address';
 import { Button } from '../ui/button';
 import { LessonForm, type Subject } from './lesson-form';
 
@@ -14,13 +15,7 @@ interface PhotoProps {
 /** A photograph, from this device while the server does not have it. */
 const Photo = ({ jobId, entry }: PhotoProps) => {
   const own = useStore(benchLog.store, ({ waiting }) => waiting.find((each) => each.entry.id === entry.id)?.photo);
-  const local = useMemo(() => (own ? URL.createObjectURL(own) : null), [own]);
-  useEffect(
-    () => () => {
-      if (local !== null) URL.revokeObjectURL(local);
-    },
-    [local],
-  );
+  const local = useAddress(own ?? null);
   const address = local ?? photoAddress(jobId, entry.id);
   return (
     <a href={address} target="_blank" rel="noreferrer">

@@ -13,13 +13,15 @@ export interface PlacedFront {
   readonly placing: Placing;
 }
 
+type Place = readonly [number, number];
+
 /** Whether the assemblies are lit, and the light of the place (lx). */
 export interface LayerOptions {
   readonly lit: boolean;
   readonly lux: number;
+  /** How much more of the light on it the wall behind throws back at a place than the wall of the design; as much when left out. */
+  readonly wallShare?: (at: Place, channel: number) => number;
 }
-
-type Place = readonly [number, number];
 
 /** Lays what an assembly shows at a place of the sign over what is there already: see `SceneLight`. */
 export type Layer = (at: Place, into: Float64Array) => void;
@@ -48,17 +50,18 @@ const tintsOf = ({
 };
 
 /** Light on what is behind adds to it; the letters hide both. */
-const onGround = (own: PlacedFront, { lit, lux }: LayerOptions): Layer => {
+const onGround = (own: PlacedFront, { lit, lux, wallShare }: LayerOptions): Layer => {
   const { glow, front, placing } = own;
   const fade = wallFade(own);
   const letterSeen = front.cover.reflects.map((share) => (lux / Math.PI) * share);
+  const ofWall = placing.zMm === 0 ? wallShare : undefined;
   return (at, into) => {
     const local = unplaced(placing, at);
     if (!inGrid(glow, local)) return;
     const light = lit ? mapValue(glow.luminance, glow.grid, local) * fade(local[0], local[1]) : 0;
     const letters = mapValue(glow.letters, glow.grid, local);
     for (let channel = 0; channel < 3; channel += 1) {
-      const bare = into[channel]! + light * front.seenHue[channel]!;
+      const bare = into[channel]! + light * front.seenHue[channel]! * (ofWall?.(at, channel) ?? 1);
       into[channel] = bare * (1 - letters) + letterSeen[channel]! * letters;
     }
     if (letters > 0.5) into[3] = 0;

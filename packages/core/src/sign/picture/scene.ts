@@ -50,9 +50,17 @@ export const wallBehind = (assemblies: readonly PlacedFront[]): LinearRgb =>
 /** What is seen of a whole sign at a place of it, its wall included. */
 export const sceneOfSign = (assemblies: readonly PlacedFront[], options: SceneOptions): SceneLight => {
   const wall = wallBehind(assemblies);
-  const layers = assemblies.map((each) => layerOf(each, options));
+  const over = signOver(assemblies, options);
   return (x, y, into) => {
     wallAt(wall, options, x, y, into);
+    over(x, y, into);
+  };
+};
+
+/** Lays a whole sign at a place of it over what is there already, which takes its light as a wall does. */
+export const signOver = (assemblies: readonly PlacedFront[], options: LayerOptions): SceneLight => {
+  const layers = assemblies.map((each) => layerOf(each, options));
+  return (x, y, into) => {
     const at = [x, y] as const;
     for (const layer of layers) layer(at, into);
   };
