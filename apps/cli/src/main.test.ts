@@ -6,6 +6,7 @@ import { Readable } from 'node:stream';
 import { fileURLToPath } from 'node:url';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { demoDesigns } from '@vitrum/core';
+import { encode } from 'fast-png';
 import { main } from './main.js';
 
 const program = fileURLToPath(new URL('../bin/vitrum.mjs', import.meta.url));
@@ -31,6 +32,13 @@ const vitrum = async (args: readonly string[], input = '') => {
   });
   return { status, stdout: stdout.join(''), stderr: stderr.join('') };
 };
+
+/** A black plate on white paper, four fifths as large. */
+const plate = (width: number, height: number): Uint8Array =>
+  Uint8Array.from({ length: width * height }, (_, at) => {
+    const [x, y] = [(at % width) / width, Math.floor(at / width) / height];
+    return Math.abs(x - 0.5) < 0.4 && Math.abs(y - 0.5) < 0.4 ? 0 : 255;
+  });
 
 const file = (name: string, content: string): string => {
   const target = path.join(folder, name);
@@ -154,6 +162,11 @@ describe('vitrum', () => {
     expect(evaluated.status).toBe(0);
     const { assemblies } = JSON.parse(made.stdout) as { assemblies: { artwork: { drawing: { rings: number[][] } } }[] };
     expect(assemblies[0]!.artwork.drawing.rings).toHaveLength(1);
+    const scan = path.join(folder, 'scan.png');
+    writeFileSync(scan, encode({ width: 40, height: 20, channels: 1, depth: 8, data: plate(40, 20) }));
+    const traced = await vitrum(['artwork', design, '--drawing', scan, '--width', '100']);
+    expect(traced.stderr).toContain('100.0 × ');
+    expect(traced.status).toBe(0);
     const unsized = await vitrum(['artwork', design, '--drawing', drawing]);
     expect(unsized.stderr).toContain('give --width');
   });

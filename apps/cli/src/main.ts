@@ -33,6 +33,9 @@ import {
   type PackFile,
   type Problem,
   type Result,
+  drawingText,
+  pictureOfPng,
+  type DrawingFile,
 } from '@vitrum/core';
 import { UsageError } from './usage-error.js';
 import { shippedFonts } from './fonts.js';
@@ -56,7 +59,7 @@ const usage = `vitrum: illuminated signs, evaluated without a screen
   vitrum export FILE --to DIR     SVG, PDF, CSV, PNG and a ZIP of all
   vitrum light FILE --to DIR      the luminance map in full: PNG, CSV, 16-bit PNG, PFM
   vitrum check FILE               exit code 1 when something stops the build
-  vitrum artwork FILE --drawing SVG|DXF [--width LENGTH] [--gap LENGTH] [--layers A,B] [--of ID]
+  vitrum artwork FILE --drawing SVG|DXF|PNG [--width LENGTH] [--gap LENGTH] [--layers A,B] [--of ID]
                                   the design with the drawing in the place of the text of its
                                   assembly, told by its id where there are several
   vitrum demo NAME                print a demo design: ${Object.keys(demoDesigns).join(', ')}
@@ -170,17 +173,21 @@ const artworkOf = (design: Design, id: string | undefined) =>
 /** The design with a drawing file in the place of its text, as wide as wanted; what was put right goes to standard error. */
 const withDrawing = async (design: Design, options: Options, terminal: Terminal): Promise<Design> => {
   const { drawing: file } = options;
-  if (file === undefined) throw new UsageError('name the drawing: --drawing FILE.svg or FILE.dxf');
-  const kind = /\.(svg|dxf)$/i.exec(file)?.[1]?.toLowerCase() as 'svg' | 'dxf' | undefined;
-  if (kind === undefined) throw new UsageError(`${file}: is no drawing that Vitrum reads here; SVG and DXF are`);
-  const text = await readText(file, terminal).catch(unreadable(file));
+  if (file === undefined) throw new UsageError('name the drawing: --drawing FILE.svg, FILE.dxf or FILE.png');
+  const ending = /\.(svgz?|dxf|png)$/i.exec(file)?.[1]?.toLowerCase();
+  if (ending === undefined) throw new UsageError(`${file}: is no drawing that Vitrum reads here; SVG, DXF and PNG are`);
+  const bytes = await readFile(file).catch(unreadable(file));
   const name = path.basename(file);
+  const drawing: DrawingFile =
+    ending === 'png'
+      ? { kind: 'picture', name, picture: valueOr(pictureOfPng(bytes), file) }
+      : { kind: ending === 'dxf' ? 'dxf' : 'svg', name, text: valueOr(drawingText(bytes), file) };
   const gapMm = lengthOption(options.gap, 'gap') ?? usualIntake.gapMm;
   const intake = { ...usualIntake, gapMm, layers: options.layers?.split(',') ?? null };
-  const asStated = valueOr(takeDrawing({ kind, name, text }, intake), file);
+  const asStated = valueOr(takeDrawing(drawing, intake), file);
   const widthMm = lengthOption(options.width, 'width');
   const scale = widthMm === null ? 1 : widthMm / asStated.widthMm;
-  const taken = valueOr(takeDrawing({ kind, name, text }, { ...intake, scale, gapMm: gapMm * scale }), file);
+  const taken = valueOr(takeDrawing(drawing, { ...intake, scale, gapMm: gapMm * scale }), file);
   const size = `${taken.widthMm.toFixed(1)} × ${taken.heightMm.toFixed(1)} mm`;
   const told = [size, ...(widthMm === null && !taken.sizeStated ? ['its size is not stated: give --width'] : [])];
   terminal.complain(`${[...told, ...taken.changes, ...taken.notes].map((line) => `${file}: ${line}`).join('\n')}\n`);

@@ -2,7 +2,8 @@ import { describe, expect, it } from '@jest/globals';
 import { usualIntake, type DrawingFile, type IntakeOptions, type TakenDrawing } from '@vitrum/core';
 import { fakePassingLight } from '../testing/fake-clients';
 import { askIntake, type Intake } from './ask-intake';
-import { drawingKind, greyOf, readDrawingFile } from './read-drawing-file';
+import { greyOf } from '@vitrum/core';
+import { drawingKind, readDrawingFile } from './read-drawing-file';
 
 const file: DrawingFile = { kind: 'svg', name: 'a.svg', text: '<svg/>' };
 const drawing = (widthMm: number): TakenDrawing => ({

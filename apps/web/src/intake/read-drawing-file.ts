@@ -1,22 +1,12 @@
 import { pictureProblem, refuseLarge } from './picture-size';
-import type { DrawingFile, GreyPicture } from '@vitrum/core';
+import { drawingText, greyOf, type DrawingFile, type GreyPicture } from '@vitrum/core';
 
 /** What a file is by its name; `null` when it is no drawing. */
 export const drawingKind = (name: string): DrawingFile['kind'] | null => {
   const ending = /\.([a-z0-9]+)$/i.exec(name)?.[1]?.toLowerCase();
   if (ending === 'svg' || ending === 'dxf') return ending;
+  if (ending === 'svgz') return 'svg';
   return ending === 'png' || ending === 'jpg' || ending === 'jpeg' ? 'picture' : null;
-};
-
-/** Shades of grey from red, green, blue and opacity, on white paper (ITU-R BT.709 weights). */
-export const greyOf = (rgba: Uint8ClampedArray): Uint8Array => {
-  const grey = new Uint8Array(rgba.length / 4);
-  for (let pixel = 0; pixel < grey.length; pixel += 1) {
-    const [r, g, b, a] = rgba.subarray(4 * pixel, 4 * pixel + 4) as unknown as [number, number, number, number];
-    const shade = 0.2126 * r + 0.7152 * g + 0.0722 * b;
-    grey[pixel] = Math.round(255 + (shade - 255) * (a / 255));
-  }
-  return grey;
 };
 
 /** Larger pictures are made smaller first: a letter’s edge needs no more. */
@@ -53,7 +43,11 @@ export const pictureOf = async (file: Blob, longest = longestPx, most = longest 
 export const readDrawingFile = async (file: File): Promise<DrawingFile> => {
   const kind = drawingKind(file.name);
   if (kind === null) throw new Error(`${file.name} is no drawing that Vitrum reads; SVG, DXF, PNG and JPEG are`);
-  if (kind !== 'picture') return { kind, name: file.name, text: await file.text() };
+  if (kind !== 'picture') {
+    const text = drawingText(new Uint8Array(await file.arrayBuffer()));
+    if (!text.ok) throw new Error(`${file.name}: ${text.problems[0]!.message}`);
+    return { kind, name: file.name, text: text.value };
+  }
   try {
     return { kind, name: file.name, picture: await pictureOf(file) };
   } catch (reason) {

@@ -19,7 +19,10 @@ beforeEach(() => {
 });
 afterEach(() => void jest.restoreAllMocks());
 
-const svg = { name: 'shore.svg', text: () => Promise.resolve('<svg/>') } as File;
+const svg = {
+  name: 'shore.svg',
+  arrayBuffer: () => Promise.resolve(new TextEncoder().encode('<svg/>').buffer),
+} as unknown as File;
 const take = jest.fn((reply: SessionReply, name: string) =>
   reply.kind === 'layers-taken' ? { problem: null, told: [`${name}: ${reply.taken.layers.length} layers`] } : null,
 );

@@ -13,7 +13,7 @@ import { LineFields } from './line-fields';
 import { takeDrawn, toDrawOn, withNewLine } from './line-edits';
 
 /** Strokes come out of drawings alone. */
-const lineTypes = '.svg,.dxf,.png,.jpg,.jpeg';
+const lineTypes = '.svg,.svgz,.dxf,.png,.jpg,.jpeg';
 
 /** Lines of a file that are being read, and what came of it. */
 const useLinesFile = (take: (lines: TakenLines, name: string) => string | null) =>

@@ -5,6 +5,8 @@ import type { DrawnPath, DrawnShape } from './types.js';
 /** Gathers shapes and notes, and watches over the limits. Mutable; one for each file read. */
 export interface Collector {
   readonly add: (shape: DrawnShape) => void;
+  /** Counts steps of reading; beyond all reason the drawing is refused. */
+  readonly spend: (steps: number) => void;
   /** Says something once, with how often it came. */
   readonly note: (sentence: string) => void;
   readonly shapes: () => readonly DrawnShape[];
@@ -28,9 +30,18 @@ export const createCollector = (): Collector => {
   const shapes: DrawnShape[] = [];
   const notes = new Map<string, number>();
   let points = 0;
+  let work = 0;
   let problem: Problem | null = null;
   const note = (sentence: string): void => void notes.set(sentence, (notes.get(sentence) ?? 0) + 1);
   return {
+    spend: (steps) => {
+      work += steps;
+      if (work > limits.work)
+        problem ??= {
+          path: '',
+          message: `the drawing takes too long to read, ${shapes.length.toLocaleString('en')} shapes in: it copies or styles too much; save it as plain paths`,
+        };
+    },
     note,
     add: (shape) => {
       if (problem !== null) return;

@@ -1,13 +1,18 @@
 import { describe, expect, it } from '@jest/globals';
 import { seededRandom } from '../../base/maths/index.js';
 import { outlineArea, outlineBounds, ringArea } from '../../base/outlines/index.js';
-import { repair } from '../repair/index.js';
+import { repair, type Repaired, type RepairOptions } from '../repair/index.js';
 import type { Result } from '../../base/result.js';
 import { dxfCorpus, dxfText, svgCorpus, type CorpusFile } from '../../testing/drawing-corpus/index.js';
 import { readDxf, readSvg, type Drawing } from './index.js';
 
 const read = (result: Result<Drawing>): Drawing => {
   if (!result.ok) throw new Error(result.problems.map(({ path, message }) => `${path}: ${message}`).join('; '));
+  return result.value;
+};
+const repaired = (drawing: Drawing, how: RepairOptions): Repaired => {
+  const result = repair(drawing, how);
+  if (!result.ok) throw new Error(result.problems.map(({ message }) => message).join('; '));
   return result.value;
 };
 const refusal = (result: Result<Drawing>): string =>
@@ -17,7 +22,7 @@ const svg = (body: string, head = ''): string =>
   `<svg xmlns="http://www.w3.org/2000/svg" width="100mm" height="100mm" viewBox="0 0 100 100">${head}${body}</svg>`;
 
 const areaIsRight = (drawing: Drawing, { areaMm2, tolerance }: CorpusFile): void => {
-  const { outline } = repair(drawing, options);
+  const { outline } = repaired(drawing, options);
   expect(Math.abs(outlineArea(outline) / areaMm2 - 1)).toBeLessThan(tolerance);
 };
 
@@ -27,7 +32,7 @@ describe('SVG drawings', () => {
   );
 
   it('stand upright: what is drawn at the top is at the top', () => {
-    const { outline } = repair(read(readSvg(svg('<rect x="10" y="5" width="20" height="10"/>'))), options);
+    const { outline } = repaired(read(readSvg(svg('<rect x="10" y="5" width="20" height="10"/>'))), options);
     expect(outlineBounds(outline)).toEqual({ x: 10, y: -15, width: 20, height: 10 });
   });
 
@@ -50,16 +55,16 @@ describe('SVG drawings', () => {
   ])('leave out %s, and say so', (_, body, sentence) => {
     const drawing = read(readSvg(svg(`${body}<rect width="10" height="10"/>`)));
     expect(drawing.notes.join('; ')).toContain(sentence);
-    expect(outlineArea(repair(drawing, options).outline)).toBeCloseTo(100, 6);
+    expect(outlineArea(repaired(drawing, options).outline)).toBeCloseTo(100, 6);
   });
 
   it.each([
     ['only text', svg('<text>hi</text>'), 'turn text into paths'],
     ['a script', svg('<script>alert(1)</script>'), 'carries a script'],
     [
-      'entities that blow up',
-      '<!DOCTYPE svg [<!ENTITY a "aaaaaaaaaa"><!ENTITY b "&a;&a;&a;&a;">]><svg><text>&b;</text></svg>',
-      'declares entities of its own',
+      'entities that would blow up, were they more than nothing',
+      '<!DOCTYPE svg [<!ENTITY a "aaaaaaaaaa"><!ENTITY b "&a;&a;&a;&a;">]><svg><path d="&b;M0 0"/></svg>',
+      'nothing in this drawing to cut',
     ],
     ['XML that breaks off', '<svg><rect width="10"', 'not sound SVG'],
     ['tags that do not match', '<svg><g></svg>', 'not sound SVG'],
@@ -68,6 +73,140 @@ describe('SVG drawings', () => {
     ['groups without end', `<svg>${'<g>'.repeat(200)}`, 'nested more than'],
     ['a million nodes', `<svg>${'<g/>'.repeat(1_000_000)}</svg>`, 'elements'],
   ])('with %s are refused with a sentence', (_, text, sentence) => expect(refusal(readSvg(text))).toContain(sentence));
+
+  it.each([
+    [
+      'white over black: its counters',
+      '<rect width="40" height="40"/><rect x="10" y="10" width="20" height="20" fill="#fff"/>',
+      1200,
+    ],
+    [
+      'white under black, which covers it',
+      '<rect width="40" height="40" fill="white"/><rect width="10" height="10"/>',
+      100,
+    ],
+    [
+      'black on white on black',
+      '<rect width="40" height="40"/><rect x="10" y="10" width="20" height="20" fill="#fefefe"/><rect x="15" y="15" width="10" height="10"/>',
+      1300,
+    ],
+    ['nothing but white', '<rect width="40" height="40" fill="#fff"/>', 1600],
+    [
+      'a symbol by its view box',
+      '<symbol id="s" viewBox="0 0 10 10"><rect width="10" height="10"/></symbol><use href="#s" x="5" y="5" width="20" height="20"/>',
+      400,
+    ],
+    [
+      'what a symbol hides beyond its view box',
+      '<symbol id="s" viewBox="0 0 10 10"><rect width="30" height="10"/></symbol><use href="#s" width="20" height="20"/>',
+      400,
+    ],
+    [
+      'a clip by every other crossing',
+      '<clipPath id="c"><path clip-rule="evenodd" d="M0 0h40v40h-40zM10 10h20v20h-20z"/></clipPath><rect width="40" height="40" clip-path="url(#c)"/>',
+      1200,
+    ],
+    [
+      'a clip by a copy',
+      '<defs><rect id="r" width="10" height="40"/></defs><clipPath id="c"><use href="#r" x="5"/></clipPath><rect width="40" height="40" clip-path="url(#c)"/>',
+      400,
+    ],
+    [
+      'a clip in shares of the box',
+      '<clipPath id="c" clipPathUnits="objectBoundingBox"><rect width=".5" height=".25"/></clipPath><rect x="20" y="30" width="40" height="40" clip-path="url(#c)"/>',
+      200,
+    ],
+    [
+      'a clip within a clip',
+      '<clipPath id="a"><rect width="30" height="30"/></clipPath><clipPath id="b"><rect x="20" width="30" height="30"/></clipPath><g clip-path="url(#a)"><rect width="60" height="60" clip-path="url(#b)"/></g>',
+      300,
+    ],
+    [
+      'descendants and children in style sheets',
+      '<style>g .in{fill:none} g > rect.out{fill:red} .out.in.both{fill:none}</style><g><rect class="in" width="10" height="10"/><g><rect class="in" x="20" width="10" height="10"/></g><rect class="out" x="40" width="10" height="10"/></g><rect class="in out both" x="60" width="10" height="10"/>',
+      100,
+    ],
+    [
+      'the weightier rule, whatever their order',
+      '<style>#a{fill:red} .b{fill:none} rect{fill:none}</style><rect id="a" class="b" width="10" height="10"/>',
+      100,
+    ],
+    [
+      'what a sheet holds important',
+      '<style>.b{fill:red !important}</style><rect class="b" style="fill:none" width="10" height="10"/>',
+      100,
+    ],
+    [
+      'colours that are see-through',
+      '<rect width="10" height="10"/><rect x="20" width="10" height="10" fill="rgba(0,0,0,0)"/><rect x="40" width="10" height="10" fill="#00000000"/>',
+      100,
+    ],
+    ['currentColor', '<g color="red" fill="none"><rect width="10" height="10" fill="currentColor"/></g>', 100],
+    ['transforms of styles', '<rect width="10" height="10" style="transform: translate(5px, 5px) scale(2)"/>', 400],
+    [
+      'angles and origins',
+      '<clipPath id="c"><rect width="50" height="50"/></clipPath><g clip-path="url(#c)"><rect x="40" y="40" width="10" height="40" style="transform:rotate(.25turn);transform-origin:45px 45px"/></g>',
+      400,
+    ],
+    [
+      'the first of a switch that fits',
+      '<switch><rect systemLanguage="xx" width="50" height="50"/><rect systemLanguage="en-GB, de" width="10" height="10"/><rect width="70" height="70"/></switch>',
+      100,
+    ],
+    ['sizes in per cent', '<rect width="50%" height="10%"/>', 500],
+    ['dashes of wide strokes', '<path d="M0 20H40" stroke="#000" stroke-width="4" stroke-dasharray="5 5"/>', 80],
+  ])('read %s', (_, body, areaMm2) =>
+    expect(outlineArea(repaired(read(readSvg(svg(body))), options).outline)).toBeCloseTo(areaMm2, 1),
+  );
+
+  it.each([
+    [
+      'copies of copies without end',
+      `<defs><g id="g0"><path d="M0 0h1v1z"/></g>${Array.from({ length: 11 }, (_, at) => `<g id="g${at + 1}">${`<use href="#g${at}"/>`.repeat(10)}</g>`).join('')}</defs><use href="#g11"/>`,
+    ],
+    ['brackets that never close', `<path transform="${'a('.repeat(400_000)}" d="M0 0h9v9z"/>`],
+    ['a style sheet of one word', `<style>${'x'.repeat(800_000)}</style><path d="M0 0h9v9z"/>`],
+    ['comments without end', `<style>${'/*'.repeat(800_000)}</style><path d="M0 0h9v9z"/>`],
+    ['a number without end', `<rect width="${'1'.repeat(800_000)}x" height="3"/><path d="M0 0h9v9z"/>`],
+    [
+      'thousands of shapes on one place',
+      Array.from({ length: 20_000 }, (_, at) => `<path d="M0 0h${1 + (at % 9)}v9z"/>`).join(''),
+    ],
+    ['dashes finer than any', '<path stroke="#000" stroke-width="5" stroke-dasharray="0.0001" d="M0 0H90000"/>'],
+    [
+      'clips of thousands of circles, again and again',
+      `<clipPath id="c">${'<circle cx="50" cy="50" r="9"/>'.repeat(2000)}</clipPath>${'<g clip-path="url(#c)"><rect width="99" height="99"/></g>'.repeat(300)}`,
+    ],
+  ])('with %s end soon, read or refused', (_, body) => {
+    const result = readSvg(svg(body));
+    if (result.ok) repair(result.value, options);
+    else expect(result.problems[0]!.message.length).toBeGreaterThan(20);
+  });
+
+  it.each([5000, 60_000])('that are one knot of %d points are refused', (count) => {
+    const random = seededRandom(7);
+    const points = Array.from({ length: count }, () => `${(200 * random()).toFixed(3)} ${(200 * random()).toFixed(3)}`);
+    const result = repair(read(readSvg(svg(`<path d="M${points.join('L')}z"/>`))), options);
+    expect(result.ok ? '' : result.problems[0]!.message).toContain('cross each other more than');
+  });
+
+  it('say which transforms, selectors and clips they could not read', () => {
+    const { notes } = read(
+      readSvg(
+        svg(
+          '<style>rect:hover{fill:none}</style><rect width="10" height="10" transform="wobble(3)" clip-path="url(#nowhere)"/>',
+        ),
+      ),
+    );
+    expect(notes.join('; ')).toContain('some rules of its style sheets');
+    expect(notes.join('; ')).toContain('a transform on line 1');
+    expect(notes.join('; ')).toContain('the clip “nowhere”');
+  });
+
+  it('with entities of older programs are read', () => {
+    const text = `<!DOCTYPE svg PUBLIC "-//W3C//DTD SVG 1.1//EN" "a" [<!ENTITY ns_svg "http://www.w3.org/2000/svg">]><svg xmlns="&ns_svg;" width="10mm" height="10mm" viewBox="0 0 10 10"><rect width="10" height="10"/></svg>`;
+    expect(outlineArea(repaired(read(readSvg(text)), options).outline)).toBeCloseTo(100, 6);
+  });
 
   it('that copy copies of copies end soon, and say so', () => {
     const levels = Array.from(
@@ -91,7 +230,7 @@ describe('SVG drawings', () => {
       ),
     );
     expect(drawing.shapes.map(({ layer }) => layer)).toEqual(['cut', 'mark']);
-    expect(outlineArea(repair(drawing, { gapMm: 0.1, layers: ['cut'] }).outline)).toBeCloseTo(100, 6);
+    expect(outlineArea(repaired(drawing, { gapMm: 0.1, layers: ['cut'] }).outline)).toBeCloseTo(100, 6);
   });
 });
 
@@ -175,21 +314,21 @@ describe('a drawing put right', () => {
   it('lists gaps closed, doubles taken out and lines left open', () => {
     const lines = (gap: number) =>
       `<path fill="none" stroke="#000" d="M0 0H50M50 ${gap}V20M50 20H0M0 20V0"/><rect fill="none" stroke="#000" x="60" width="10" height="10"/><rect fill="none" stroke="#000" x="60" width="10" height="10"/><path fill="none" stroke="#000" d="M0 90H50"/>`;
-    const found = repair(read(readSvg(svg(lines(0.08)))), options);
+    const found = repaired(read(readSvg(svg(lines(0.08)))), options);
     expect(found.changes.join('; ')).toMatch(
       /1 gap closed, the widest 0\.08 mm; 1 outline drawn twice taken out; 1 line left open/,
     );
     expect(found.open).toHaveLength(1);
     expect(outlineArea(found.outline)).toBeCloseTo(1100, 0);
     // Too wide a gap stays one.
-    expect(repair(read(readSvg(svg(lines(2)))), options).open).toHaveLength(2);
+    expect(repaired(read(readSvg(svg(lines(2)))), options).open).toHaveLength(2);
   });
 
   it('clips a line by its own clip alone', () => {
     const clip = '<clipPath id="c"><rect width="20" height="20"/></clipPath>';
     const lines = (attributes: string, x: number) =>
       `<rect fill="none" stroke="#000" ${attributes} x="${x}" y="10" width="20" height="20"/>`;
-    const { outline } = repair(
+    const { outline } = repaired(
       read(readSvg(svg(`${clip}${lines('clip-path="url(#c)"', 10)}${lines('', 60)}`))),
       options,
     );
@@ -198,7 +337,7 @@ describe('a drawing put right', () => {
 
   it('unites chains of shapes that touch, leaves the rest apart, and tells how much lay over each other', () => {
     const row = Array.from({ length: 5 }, (_, at) => `<rect x="${at * 8}" width="10" height="10"/>`).join('');
-    const found = repair(
+    const found = repaired(
       read(readSvg(svg(`${row}<rect x="60" width="10" height="10"/><rect y="50" width="9" height="9"/>`))),
       options,
     );
@@ -210,7 +349,7 @@ describe('a drawing put right', () => {
   it('takes wide strokes as bands, with their ends and corners, and thin ones as lines', () => {
     const area = (attributes: string, d = 'M0 10H100'): number =>
       outlineArea(
-        repair(read(readSvg(svg(`<path fill="none" stroke="#000" ${attributes} d="${d}"/>`))), options).outline,
+        repaired(read(readSvg(svg(`<path fill="none" stroke="#000" ${attributes} d="${d}"/>`))), options).outline,
       );
     expect(area('stroke-width="8"')).toBeCloseTo(800, 1);
     expect(area('stroke-width="8" stroke-linecap="square"')).toBeCloseTo(864, 1);
@@ -225,7 +364,7 @@ describe('a drawing put right', () => {
     // Filled and stroked: both.
     expect(
       outlineArea(
-        repair(
+        repaired(
           read(readSvg(svg('<rect x="10" y="10" width="40" height="40" stroke="#000" stroke-width="4"/>'))),
           options,
         ).outline,
@@ -234,7 +373,7 @@ describe('a drawing put right', () => {
   });
 
   it('winds outer rings anticlockwise and holes clockwise', () => {
-    const { outline } = repair(
+    const { outline } = repaired(
       read(readSvg(svg('<path fill-rule="evenodd" d="M0 0v60h60v-60zM10 10h40v40h-40z"/>'))),
       options,
     );
@@ -272,7 +411,7 @@ describe('mutated drawings', () => {
       const result = round % 2 === 0 ? readSvg(text) : readDxf(text);
       if (result.ok) {
         fine += 1;
-        const { outline } = repair(result.value, options);
+        const { outline } = repaired(result.value, options);
         expect(outline.flat(2).every(Number.isFinite)).toBe(true);
       } else {
         refused += 1;

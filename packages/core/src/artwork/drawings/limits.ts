@@ -8,4 +8,11 @@ export const limits = {
   farMm: 1e6,
   /** Shapes that copies of others may make in all. */
   copies: 20_000,
+  /** Dashes of wide strokes that are cut one by one. */
+  dashes: 2_000,
+  /** Steps of reading in all, some seconds of them: an element seen is many, a character read again is one. */
+  work: 30_000_000,
+  /** The longest style sheet, and the longest transform (characters). */
+  sheet: 1_000_000,
+  transform: 20_000,
 } as const;

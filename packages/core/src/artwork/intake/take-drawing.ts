@@ -67,7 +67,9 @@ const countOf = (outline: Outline): number => outline.reduce((sum, ring) => sum 
 export const takeDrawing = (file: DrawingFile, options: IntakeOptions): Result<TakenDrawing> => {
   const read = readDrawing(file, options);
   if (!read.ok) return read;
-  const { outline: full, changes, open } = repair(read.value, options);
+  const repaired = repair(read.value, options);
+  if (!repaired.ok) return repaired;
+  const { outline: full, changes, open } = repaired.value;
   const bounds = outlineBounds(full);
   if (bounds === null)
     return failure({

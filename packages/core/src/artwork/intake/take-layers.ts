@@ -1,4 +1,4 @@
-import { failure, success, type Result } from '../../base/result.js';
+import { failure, success, type Problem, type Result } from '../../base/result.js';
 import { moveOutline, outlineArea, outlineBounds, simplify, type Outline } from '../../base/outlines/index.js';
 import { maxDrawingNumbers } from '../../document/design/index.js';
 import type { Drawing, DrawnShape } from '../drawings/index.js';
@@ -128,8 +128,14 @@ export const takeLayers = (file: DrawingFile, options: LayerOptions): Result<Tak
   const wanted = read.value.filter(({ name }) => options.layers === null || options.layers.includes(name));
   const changes: string[] = [];
   const empty: string[] = [];
+  const knots: Problem[] = [];
   const found = wanted.flatMap(({ name, colour, drawing }) => {
-    const repaired = repair(drawing, { gapMm: options.gapMm, layers: null });
+    const done = repair(drawing, { gapMm: options.gapMm, layers: null });
+    if (!done.ok) {
+      knots.push(...done.problems.map(({ message }) => ({ path: name, message })));
+      return [];
+    }
+    const repaired = done.value;
     changes.push(...repaired.changes.map((each) => `${name}: ${each}`));
     if (repaired.outline.length === 0) {
       empty.push(name);
@@ -137,6 +143,7 @@ export const takeLayers = (file: DrawingFile, options: LayerOptions): Result<Tak
     }
     return [{ name, colour, outline: repaired.outline }];
   });
+  if (knots.length > 0) return failure(...knots);
   if (found.length === 0)
     return failure({
       path: '',

@@ -11,40 +11,58 @@ interface Placed {
   readonly bounds: Rect;
 }
 
-/** Outlines whose bounds touch, put together; found by a sweep from left to right. */
-const touching = (placed: readonly Placed[]): readonly (readonly Placed[])[] => {
-  const parent = placed.map((_, at) => at);
-  const rootOf = (at: number): number => {
-    let root = at;
-    while (parent[root] !== root) root = parent[root]!;
-    return root;
-  };
-  let open: number[] = [];
-  placed.forEach(({ bounds }, at) => {
-    open = open.filter((other) => placed[other]!.bounds.x + placed[other]!.bounds.width >= bounds.x);
-    for (const other of open) {
-      const { y, height } = placed[other]!.bounds;
-      if (y <= bounds.y + bounds.height && bounds.y <= y + height) parent[rootOf(other)] = rootOf(at);
-    }
-    open.push(at);
-  });
-  const groups = new Map<number, Placed[]>();
-  placed.forEach((each, at) => groups.set(rootOf(at), [...(groups.get(rootOf(at)) ?? []), each]));
-  return [...groups.values()];
+/** Outlines in the order of one axis, parted wherever none of them lies across. */
+const partedAlong = (placed: readonly Placed[], axis: 'x' | 'y'): readonly (readonly Placed[])[] => {
+  const size = axis === 'x' ? 'width' : 'height';
+  const groups: Placed[][] = [];
+  let reach = -Infinity;
+  for (const each of [...placed].sort((a, b) => a.bounds[axis] - b.bounds[axis])) {
+    if (each.bounds[axis] > reach) groups.push([]);
+    groups[groups.length - 1]!.push(each);
+    reach = Math.max(reach, each.bounds[axis] + each.bounds[size]);
+  }
+  return groups;
+};
+
+/** What is parted along one axis may then be parted along the other, so often. */
+const mostPartings = 12;
+
+/** Outlines that may touch together, by their bounds: parted by clear lines across, then down, then across again. */
+const touching = (
+  placed: readonly Placed[],
+  axis: 'x' | 'y' = 'x',
+  partings = 0,
+  tried = false,
+): readonly (readonly Placed[])[] => {
+  if (placed.length < 2 || partings >= mostPartings) return [placed];
+  const groups = partedAlong(placed, axis);
+  const other = axis === 'x' ? 'y' : 'x';
+  if (groups.length === 1) return tried ? [placed] : touching(placed, other, partings + 1, true);
+  return groups.flatMap((group) => touching(group, other, partings + 1));
+};
+
+/** So many are united at once: what lies many times over the same place is soon little. */
+const atOnce = 32;
+
+/** Clean outlines united a few at a time, and what comes of that again. */
+const uniteAll = (outlines: readonly Outline[]): Outline => {
+  if (outlines.length <= atOnce) return unite(outlines.flat());
+  const next: Outline[] = [];
+  for (let from = 0; from < outlines.length; from += atOnce)
+    next.push(unite(outlines.slice(from, from + atOnce).flat()));
+  return uniteAll(next);
 };
 
 /** Unites clean outlines, only those that may touch together: a drawing of many parts costs no more than its parts. */
 export const uniteTouching = (outlines: readonly Outline[]): United => {
-  const placed = outlines
-    .flatMap((outline): readonly Placed[] => {
-      const bounds = outlineBounds(outline);
-      return bounds === null ? [] : [{ outline, bounds }];
-    })
-    .sort((a, b) => a.bounds.x - b.bounds.x);
+  const placed = outlines.flatMap((outline): readonly Placed[] => {
+    const bounds = outlineBounds(outline);
+    return bounds === null ? [] : [{ outline, bounds }];
+  });
   let overlapMm2 = 0;
   const united = touching(placed).flatMap((group): Outline => {
     if (group.length === 1) return group[0]!.outline;
-    const whole = unite(group.flatMap(({ outline }) => outline));
+    const whole = uniteAll(group.map(({ outline }) => outline));
     overlapMm2 += group.reduce((sum, { outline }) => sum + outlineArea(outline), 0) - outlineArea(whole);
     return whole;
   });

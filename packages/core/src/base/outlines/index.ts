@@ -38,3 +38,4 @@ export {
   type BandStyle,
   type FillBy,
 } from './unite.js';
+export { likelyCrossings } from './crossings.js';

@@ -42,8 +42,9 @@ describe('SVG of a part', () => {
   it('carries the letters with their area, holes taken away', () => {
     const film = readSvg(partSvg(box.parts.cut.find(({ id }) => id === 'film')!));
     if (!film.ok) throw new Error(film.problems[0]!.message);
-    const { outline } = repair(film.value, { gapMm: 0.01, layers: null });
-    expect(outlineArea(outline) / box.lettering.areaMm2).toBeCloseTo(1, 3);
+    const repaired = repair(film.value, { gapMm: 0.01, layers: null });
+    if (!repaired.ok) throw new Error(repaired.problems[0]!.message);
+    expect(outlineArea(repaired.value.outline) / box.lettering.areaMm2).toBeCloseTo(1, 3);
   });
 
   it('escapes what names may hold', () => {

@@ -44,7 +44,9 @@ const cutOf = (part: CutPart): Outline =>
 
 const read = (result: ReturnType<typeof readDxf>): Outline => {
   if (!result.ok) throw new Error(result.problems[0]!.message);
-  return repair(result.value, { gapMm: 0.1, layers: null }).outline;
+  const repaired = repair(result.value, { gapMm: 0.1, layers: null });
+  if (!repaired.ok) throw new Error(repaired.problems[0]!.message);
+  return repaired.value.outline;
 };
 
 /** Alike to the last hundredth: sizes, and what one has that the other lacks. */

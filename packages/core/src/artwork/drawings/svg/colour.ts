@@ -7,3 +7,9 @@ export const colourIn = (written: string): { readonly colour?: string } => {
   const { r, g, b, opacity } = read.rgb();
   return Number.isFinite(r + g + b) && opacity > 0 ? { colour: read.rgb().clamp().formatHex() } : {};
 };
+
+/** Whether a paint shows nothing: none, or a colour that is wholly see-through. */
+export const isUnseen = (written: string): boolean => {
+  const text = written.trim().toLowerCase();
+  return text === 'none' || text === 'transparent' || color(text.slice(0, 60))?.opacity === 0;
+};

@@ -4,6 +4,8 @@ import {
   bandAlong,
   compose,
   growth,
+  intersect,
+  likelyCrossings,
   mapOutline,
   unite,
   type Affine,
@@ -13,28 +15,25 @@ import { failure, success, type Result } from '../../../base/result.js';
 import { createCollector, type Collector } from '../collect.js';
 import { limits } from '../limits.js';
 import type { Drawing, DrawnPath } from '../types.js';
+import { createClips } from './clips.js';
 import { colourIn } from './colour.js';
-import { shapePaths } from './shape-paths.js';
-import {
-  bandStyleOf,
-  declaredOn,
-  inherit,
-  initialStyle,
-  isAbsent,
-  isFilled,
-  isStroked,
-  readSheet,
-  type SheetRule,
-  type Style,
-} from './style.js';
+import { dashCount, dashesOf, dashPattern } from './dashes.js';
+import { drawnNames, elementsById, mapped, targetOf } from './elements.js';
+import { shapePaths, type Viewport } from './shape-paths.js';
+import { readSheet, type Declared, type StyleSheet } from './style-sheet.js';
+import { bandStyleOf, declaredOn, inherit, initialStyle, isAbsent, isFilled, isStroked, type Style } from './style.js';
 import { readTransform } from './transform.js';
 import { readTree, type Element } from './tree.js';
 import { isPhysical, lengthIn } from './units.js';
-import { viewBoxMap } from './view-box.js';
+import { viewBoxMap, viewBoxRing, viewportOf } from './view-box.js';
 
 const mmPerPx = 25.4 / 96;
 /** Strokes at least this wide are bands to be cut; thinner ones show where a line runs (mm). */
 const leastBandMm = 2;
+/** Dashes and gaps are this long at least (mm): shorter ones are none. */
+const leastDashMm = 0.2;
+/** Of a stroke with more crossings no band is made in time. */
+const mostBandCrossings = 100_000;
 /** How deep copies of copies are followed. */
 const copyDepth = 12;
 
@@ -46,10 +45,11 @@ interface Place {
   readonly groups: readonly string[];
   readonly clip: Outline | null;
   readonly copies: number;
+  /** What percentages are of. */
+  readonly viewport: Viewport;
 }
 
-const groups = new Set(['svg', 'g', 'a', 'switch', 'symbol']);
-const drawn = new Set(['path', 'rect', 'circle', 'ellipse', 'line', 'polyline', 'polygon']);
+const groups = new Set(['svg', 'g', 'a', 'symbol']);
 const silent = new Set([
   'defs',
   'clipPath',
@@ -73,58 +73,67 @@ const leftOut: Readonly<Record<string, string>> = {
   mask: 'a mask was left out: cut the shapes with it in the program that drew them',
 };
 
-const mapped = (paths: readonly DrawnPath[], map: Affine): readonly DrawnPath[] =>
-  paths.map(({ points, closed }) => ({ points: mapOutline([points], map)[0]!, closed }));
-
 const nameOf = ({ name, attributes }: Element): string | undefined =>
   name === 'g' ? (attributes['inkscape:label'] ?? attributes['data-layer'] ?? attributes['id']) : undefined;
 
-const createWalk = (root: Element, sheet: readonly SheetRule[], collector: Collector) => {
-  const byId = new Map<string, Element>();
-  const index = (element: Element): void => {
-    const { id } = element.attributes;
-    if (id !== undefined && !byId.has(id)) byId.set(id, element);
-    element.children.forEach(index);
+/** An element costs so many steps of reading, beside the characters of its data. */
+const stepsPerElement = 40;
+
+/** Whether a child of a switch is one that this reader shows: what asks for nothing, or for English. */
+const isChosen = ({ attributes }: Element): boolean =>
+  (attributes['requiredExtensions'] ?? '').trim() === '' &&
+  (attributes['systemLanguage'] === undefined ||
+    attributes['systemLanguage'].split(',').some((each) => /^en(-|$)/i.test(each.trim())));
+
+const createWalk = (root: Element, sheet: StyleSheet, collector: Collector) => {
+  const byId = elementsById(root);
+  const clips = createClips(byId, sheet, collector);
+  const transformOf = (element: Element, declared: Declared): Affine => {
+    const { map, whole } = readTransform(declared['transform'], declared['transform-origin']);
+    if (!whole) collector.note(`a transform on line ${element.line} could not be read to its end`);
+    return map;
   };
-  index(root);
   let copies = 0;
-
-  /** All that a clip path lets through, on the drawing. */
-  const clipOutline = (element: Element, map: Affine): Outline => {
-    const inside = compose(map, readTransform(element.attributes['transform']));
-    const rings = element.children.flatMap((child) => {
-      const own = compose(inside, readTransform(child.attributes['transform']));
-      const paths = drawn.has(child.name) ? shapePaths(child, flatnessMm / Math.max(roundOff, growth(own))) : [];
-      return mapped(paths ?? [], own).map(({ points }) => points);
-    });
-    return unite(rings);
+  let dashes = 0;
+  /** A pattern of dashes that are not too many to be told apart, over the whole drawing. */
+  const finite = (
+    pattern: readonly number[] | undefined,
+    lines: readonly DrawnPath[],
+  ): readonly number[] | undefined => {
+    if (pattern === undefined) return undefined;
+    dashes += dashCount(lines, pattern);
+    if (dashes <= limits.dashes) return pattern;
+    collector.note('dashes were read as whole lines: there are too many of them');
+    return undefined;
   };
 
-  const clipOf = (text: string | undefined, map: Affine, around: Outline | null): Outline | null => {
-    const id = /url\(\s*["']?#([^"')]+)/.exec(text ?? '')?.[1];
-    const element = id === undefined ? undefined : byId.get(id);
-    if (element?.name !== 'clipPath') return around;
-    if (around !== null) collector.note('a clip within a clip was read as the inner one alone');
-    return clipOutline(element, map);
-  };
-
-  const draw = (
-    element: Element,
-    { map, style, groups, clip }: Place,
-    declared: Readonly<Record<string, string>>,
-  ): void => {
+  const draw = (element: Element, { map, style, groups, clip, viewport }: Place, declared: Declared): void => {
     if (style.visibility !== 'visible') return;
     const [filled, stroked] = [isFilled(style, declared), isStroked(style, declared)];
     if (!filled && !stroked) return;
-    const paths = shapePaths(element, flatnessMm / Math.max(roundOff, growth(map)));
+    collector.spend((element.attributes['d'] ?? element.attributes['points'] ?? '').length);
+    const paths = shapePaths(element, declared, flatnessMm / Math.max(roundOff, growth(map)), viewport);
     if (paths === null) return collector.note(`path data on line ${element.line} could not be read to its end`);
     const fillRule = style.fillRule === 'evenodd' ? 'evenodd' : 'nonzero';
     // The innermost is what it is called by; whoever wants sheets of it looks at all.
     const named = { layer: groups.at(-1) ?? '', ...(groups.length > 1 ? { groups } : {}) };
     const isLine = element.name === 'line';
     const onDrawing = mapped(paths, map);
-    const strokeMm = stroked ? (lengthIn(style.strokeWidth) ?? 0) * growth(map) : 0;
+    const across = Math.hypot(viewport.width, viewport.height) / Math.SQRT2;
+    const strokeMm = stroked ? (lengthIn(style.strokeWidth, across) ?? 0) * growth(map) : 0;
     const banded = strokeMm >= leastBandMm;
+    const pattern = stroked
+      ? dashPattern(
+          style.dashes === 'none'
+            ? []
+            : style.dashes
+                .trim()
+                .slice(0, 400)
+                .split(/[\s,]+/)
+                .map((each) => lengthIn(each, across)),
+        )
+      : null;
+    if (pattern !== null && !banded) collector.note('dashes of thin lines were read as whole lines');
     if (!banded || (filled && !isLine))
       collector.add({
         ...named,
@@ -136,9 +145,26 @@ const createWalk = (root: Element, sheet: readonly SheetRule[], collector: Colle
       });
     if (!banded) return;
     collector.note(`strokes ${leastBandMm} mm wide and more were read as bands of their width`);
+    const dashesMm = finite(
+      pattern?.map((each) => Math.max(leastDashMm, each * growth(map))),
+      onDrawing,
+    );
+    const fromMm = (lengthIn(style.dashesFrom, across) ?? 0) * growth(map);
+    const lines =
+      dashesMm === undefined
+        ? onDrawing
+        : onDrawing.flatMap((path) => dashesOf(path, dashesMm, fromMm).map((points) => ({ points, closed: false })));
+    collector.spend(lines.length * stepsPerElement);
+    if (
+      likelyCrossings(
+        lines.map(({ points }) => points),
+        mostBandCrossings,
+      ) >= mostBandCrossings
+    )
+      return collector.note('a wide stroke that crosses itself all over was left out; turn it into an outline');
     const bands = [true, false].flatMap((closed) =>
       bandAlong(
-        onDrawing.filter((path) => path.closed === closed).map(({ points }) => points),
+        lines.filter((path) => path.closed === closed).map(({ points }) => points),
         strokeMm,
         closed,
         bandStyleOf(style),
@@ -155,50 +181,75 @@ const createWalk = (root: Element, sheet: readonly SheetRule[], collector: Colle
 
   const copy = (element: Element, place: Place): void => {
     const { href = '' } = element.attributes;
-    const target = href.startsWith('#') ? byId.get(href.slice(1)) : undefined;
+    const target = targetOf(byId, element);
     if (target === undefined)
       return collector.note(
         href.startsWith('#')
-          ? `a copy of “${href}”, which is not there, was left out`
+          ? `a copy of “${href.slice(0, 60)}”, which is not there, was left out`
           : 'a link out of the file was left out',
       );
     copies += 1;
     if (place.copies >= copyDepth || copies > limits.copies)
       return collector.note('copies of copies were left out: there are too many of them');
-    const { x = '0', y = '0' } = element.attributes;
-    walk(
-      target,
-      {
-        ...place,
-        copies: place.copies + 1,
-        map: compose(place.map, [1, 0, 0, 1, Number.parseFloat(x) || 0, Number.parseFloat(y) || 0]),
-      },
-      true,
-    );
+    const { x, y } = element.attributes;
+    const [right, down] = [lengthIn(x, place.viewport.width) ?? 0, lengthIn(y, place.viewport.height) ?? 0];
+    const moved = { ...place, copies: place.copies + 1, map: compose(place.map, [1, 0, 0, 1, right, down]) };
+    walk(target, moved, element);
   };
 
-  const walk = (element: Element, around: Place, asCopy = false): void => {
+  /** Inside an svg element or a symbol: its view box fitted into its size, and nothing beyond that. */
+  const within = (element: Element, place: Place, asCopyOf: Element | null, declared: Declared): Place => {
+    // A copy may say how large the symbol is to be; a symbol alone fills what it lies in.
+    const size = (key: 'width' | 'height'): string | undefined =>
+      asCopyOf?.attributes[key] ?? element.attributes[key] ?? (element.name === 'symbol' ? '100%' : undefined);
+    const sized = {
+      ...element.attributes,
+      ...(element.name === 'symbol' ? { x: '0', y: '0' } : {}),
+      ...Object.fromEntries(
+        (['width', 'height'] as const).flatMap((key) => {
+          const value = size(key);
+          return value === undefined ? [] : [[key, value]];
+        }),
+      ),
+    };
+    const map = compose(place.map, viewBoxMap(sized, place.viewport));
+    const seen = declared['overflow'] === 'visible' ? null : viewBoxRing(element.attributes);
+    const cut = seen === null ? null : unite(mapOutline([seen], map));
+    return {
+      ...place,
+      map,
+      viewport: viewportOf(sized, place.viewport),
+      clip: cut === null ? place.clip : place.clip === null ? cut : intersect(place.clip, cut),
+    };
+  };
+
+  const walk = (element: Element, around: Place, asCopyOf: Element | null = null): void => {
     if (collector.broken() !== null) return;
-    const { name, attributes } = element;
+    collector.spend(stepsPerElement);
+    const { name } = element;
     const sentence = leftOut[name];
     if (sentence !== undefined) return collector.note(sentence);
-    if (silent.has(name) || (name === 'symbol' && !asCopy)) return;
-    const declared = declaredOn(element, sheet);
+    if (silent.has(name) || (name === 'symbol' && asCopyOf === null)) return;
+    const declared = declaredOn(element, sheet, collector.spend);
     if (isAbsent(declared)) return;
     if (declared['mask'] !== undefined && declared['mask'] !== 'none') collector.note(leftOut['mask']!);
-    let map = compose(around.map, readTransform(attributes['transform']));
-    if (name === 'svg' && element !== root) map = compose(map, viewBoxMap(attributes));
     const own = nameOf(element);
-    const place: Place = {
+    const map = compose(around.map, transformOf(element, declared));
+    const outer: Place = {
       ...around,
       map,
       style: inherit(around.style, declared),
       groups: own === undefined ? around.groups : [...around.groups, own],
-      clip: clipOf(declared['clip-path'], map, around.clip),
+      clip: clips.of(declared['clip-path'], element, map, around),
     };
+    const isFramed = (name === 'svg' && element !== root) || name === 'symbol';
+    const place = isFramed ? within(element, outer, asCopyOf, declared) : outer;
     if (groups.has(name)) for (const child of element.children) walk(child, place);
-    else if (name === 'use') copy(element, place);
-    else if (drawn.has(name)) draw(element, place, declared);
+    else if (name === 'switch') {
+      const chosen = element.children.find(isChosen);
+      if (chosen !== undefined) walk(chosen, place);
+    } else if (name === 'use') copy(element, place);
+    else if (drawnNames.has(name)) draw(element, place, declared);
     else collector.note(`“${name.slice(0, 40)}” is not understood and was left out`);
   };
   return walk;
@@ -207,9 +258,12 @@ const createWalk = (root: Element, sheet: readonly SheetRule[], collector: Colle
 const sheetsOf = (element: Element): string =>
   (element.name === 'style' ? element.text : '') + element.children.map(sheetsOf).join('\n');
 
+/** What lies in an svg element without any size: as large as browsers make it (px). */
+const unsized: Viewport = { width: 300, height: 150 };
+
 /**
  * Reads an SVG drawing (W3C, SVG 1.1): paths, shapes, groups, transforms, view boxes, styles, copies and clips, in mm with
- * y up, `scale` times as large as it states. Text, pictures and masks are left out with advice. Fails on broken XML, scripts, own entities and files beyond
+ * y up, `scale` times as large as it states. Text, pictures and masks are left out with advice. Fails on broken XML, scripts and files beyond
  * `limits`, with the line where it is known.
  */
 export const readSvg = (text: string, scale = 1): Result<Drawing> => {
@@ -224,9 +278,20 @@ export const readSvg = (text: string, scale = 1): Result<Drawing> => {
   const collector = createCollector();
   const { width, height } = root.attributes;
   const toMm: Affine = [mmPerPx * scale, 0, 0, -mmPerPx * scale, 0, 0];
+  const styles = sheetsOf(root);
+  if (styles.length > limits.sheet)
+    return failure({
+      path: '',
+      message: 'its style sheets are longer than those of any drawing; save it as plain SVG',
+    });
+  const sheet = readSheet(styles);
+  if (sheet.passedOver > 0)
+    collector.note(
+      'some rules of its style sheets are not understood and were passed over: check that all of it is there',
+    );
   createWalk(
     root,
-    readSheet(sheetsOf(root)),
+    sheet,
     collector,
   )(root, {
     map: compose(toMm, viewBoxMap({ ...root.attributes, x: '0', y: '0' })),
@@ -234,6 +299,7 @@ export const readSvg = (text: string, scale = 1): Result<Drawing> => {
     groups: [],
     clip: null,
     copies: 0,
+    viewport: viewportOf(root.attributes, unsized),
   });
   const broken = collector.broken();
   if (broken !== null) return failure(broken);

@@ -108,14 +108,42 @@ const rectangle = (
   ];
 };
 
-/** The lines that an element draws, curves in chords that stand off by no more than `flatness` (all in its own units). */
-export const shapePaths = ({ name, attributes }: Element, flatness: number): ShapePaths => {
-  const size = (key: string): number => lengthIn(attributes[key]) ?? 0;
+/** What a percentage is of: the size of the picture that something lies in, in its own units. */
+export interface Viewport {
+  readonly width: number;
+  readonly height: number;
+}
+
+/** The lines that an element draws by its attributes, curves in chords that stand off by no more than `flatness` (all in its own units). */
+export const shapePaths = (
+  { name }: Pick<Element, 'name'>,
+  attributes: Readonly<Record<string, string>>,
+  flatness: number,
+  viewport: Viewport,
+): ShapePaths => {
+  const wholes: Readonly<Record<string, number>> = {
+    x: viewport.width,
+    y: viewport.height,
+    width: viewport.width,
+    height: viewport.height,
+    cx: viewport.width,
+    cy: viewport.height,
+    rx: viewport.width,
+    ry: viewport.height,
+    x1: viewport.width,
+    x2: viewport.width,
+    y1: viewport.height,
+    y2: viewport.height,
+    // Of what lies across both, a percentage is of both (W3C, SVG 1.1, 7.10).
+    r: Math.hypot(viewport.width, viewport.height) / Math.SQRT2,
+  };
+  const lengthOf = (key: string): number | null => lengthIn(attributes[key], wholes[key] ?? null);
+  const size = (key: string): number => lengthOf(key) ?? 0;
   switch (name) {
     case 'path':
       return pathData(attributes['d'] ?? '', flatness);
     case 'rect': {
-      const [rx, ry] = [lengthIn(attributes['rx']), lengthIn(attributes['ry'])];
+      const [rx, ry] = [lengthOf('rx'), lengthOf('ry')];
       return rectangle(size('x'), size('y'), size('width'), size('height'), rx ?? ry ?? 0, ry ?? rx ?? 0, flatness);
     }
     case 'circle': {

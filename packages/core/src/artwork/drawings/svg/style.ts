@@ -1,4 +1,6 @@
 import type { BandStyle } from '../../../base/outlines/index.js';
+import { isUnseen } from './colour.js';
+import { readDeclarations, type Declared, type StyleSheet } from './style-sheet.js';
 import type { Element } from './tree.js';
 
 /** What decides whether and how a shape is seen. */
@@ -10,6 +12,12 @@ export interface Style {
   readonly strokeEnds: string;
   readonly strokeCorners: string;
   readonly visibility: string;
+  /** How areas of a clip are told where their lines cross. */
+  readonly clipRule: string;
+  /** What `currentColor` stands for. */
+  readonly color: string;
+  readonly dashes: string;
+  readonly dashesFrom: string;
 }
 
 export const initialStyle: Style = {
@@ -20,60 +28,44 @@ export const initialStyle: Style = {
   strokeEnds: 'butt',
   strokeCorners: 'miter',
   visibility: 'visible',
+  clipRule: 'nonzero',
+  color: 'black',
+  dashes: 'none',
+  dashesFrom: '0',
 };
 
-type Declared = Readonly<Record<string, string>>;
-
-/** A rule of a style sheet: one simple selector and what it sets. */
-export interface SheetRule {
-  readonly selector: string;
-  readonly declared: Declared;
-}
-
-const declarations = (text: string): Declared =>
-  Object.fromEntries(
-    text
-      .split(';')
-      .map((each) => each.split(':'))
-      .filter((each) => each.length === 2)
-      .map(([key, value]) => [key!.trim().toLowerCase(), value!.replace('!important', '').trim()]),
-  );
-
-/** The rules of a style sheet whose selectors are an element’s name, a class or an id; others are passed over. */
-export const readSheet = (text: string): readonly SheetRule[] =>
-  [...text.replace(/\/\*[\s\S]*?\*\//g, '').matchAll(/([^{}]+)\{([^{}]*)\}/g)].flatMap(([, selectors, body]) =>
-    selectors!
-      .split(',')
-      .map((selector) => selector.trim())
-      .filter((selector) => /^[.#]?[\w-]+$/.test(selector))
-      .map((selector) => ({ selector, declared: declarations(body!) })),
-  );
-
-const matches = (selector: string, { name, attributes }: Element): boolean => {
-  if (selector.startsWith('.')) return (attributes['class'] ?? '').split(/\s+/).includes(selector.slice(1));
-  if (selector.startsWith('#')) return attributes['id'] === selector.slice(1);
-  return selector === name;
+/** All that is set on one element: its attributes, then style sheets, then its own style, then what sheets hold important. */
+export const declaredOn = (element: Element, sheet: StyleSheet, spend: (steps: number) => void): Declared => {
+  const { usual, important } = sheet.on(element, spend);
+  const style = element.attributes['style'];
+  return { ...element.attributes, ...usual, ...(style === undefined ? {} : readDeclarations(style)), ...important };
 };
-
-/** All that is set on one element: its attributes, then style sheets, then its own style. */
-export const declaredOn = (element: Element, sheet: readonly SheetRule[]): Declared => ({
-  ...element.attributes,
-  ...sheet
-    .filter(({ selector }) => matches(selector, element))
-    .reduce<Declared>((all, { declared }) => ({ ...all, ...declared }), {}),
-  ...declarations(element.attributes['style'] ?? ''),
-});
 
 /** The style of an element from its parent’s and what is set on it. */
-export const inherit = (parent: Style, declared: Declared): Style => ({
-  fill: declared['fill'] ?? parent.fill,
-  fillRule: declared['fill-rule'] ?? parent.fillRule,
-  stroke: declared['stroke'] ?? parent.stroke,
-  strokeWidth: declared['stroke-width'] ?? parent.strokeWidth,
-  strokeEnds: declared['stroke-linecap'] ?? parent.strokeEnds,
-  strokeCorners: declared['stroke-linejoin'] ?? parent.strokeCorners,
-  visibility: declared['visibility'] ?? parent.visibility,
-});
+export const inherit = (parent: Style, declared: Declared): Style => {
+  const own = (key: string, before: string): string => {
+    const value = declared[key];
+    return value === undefined || value === 'inherit' ? before : value;
+  };
+  const color = own('color', parent.color);
+  const paint = (key: string, before: string): string => {
+    const value = own(key, before);
+    return value.toLowerCase() === 'currentcolor' ? color : value;
+  };
+  return {
+    fill: paint('fill', parent.fill),
+    fillRule: own('fill-rule', parent.fillRule),
+    stroke: paint('stroke', parent.stroke),
+    strokeWidth: own('stroke-width', parent.strokeWidth),
+    strokeEnds: own('stroke-linecap', parent.strokeEnds),
+    strokeCorners: own('stroke-linejoin', parent.strokeCorners),
+    visibility: own('visibility', parent.visibility),
+    clipRule: own('clip-rule', parent.clipRule),
+    color,
+    dashes: own('stroke-dasharray', parent.dashes),
+    dashesFrom: own('stroke-dashoffset', parent.dashesFrom),
+  };
+};
 
 const nothing = (value: string | undefined): boolean => value !== undefined && Number.parseFloat(value) === 0;
 
@@ -81,10 +73,10 @@ const nothing = (value: string | undefined): boolean => value !== undefined && N
 export const isAbsent = (declared: Declared): boolean => declared['display'] === 'none' || nothing(declared['opacity']);
 
 export const isFilled = ({ fill }: Style, declared: Declared): boolean =>
-  fill !== 'none' && fill !== 'transparent' && !nothing(declared['fill-opacity']);
+  !isUnseen(fill) && !nothing(declared['fill-opacity']);
 
 export const isStroked = ({ stroke, strokeWidth }: Style, declared: Declared): boolean =>
-  stroke !== 'none' && stroke !== 'transparent' && !nothing(strokeWidth) && !nothing(declared['stroke-opacity']);
+  !isUnseen(stroke) && !nothing(strokeWidth) && !nothing(declared['stroke-opacity']);
 
 /** How a stroke ends and turns corners. */
 export const bandStyleOf = ({ strokeEnds, strokeCorners }: Style): BandStyle => ({

@@ -7,6 +7,7 @@ export interface Element {
   readonly name: string;
   readonly attributes: Readonly<Record<string, string>>;
   readonly children: Element[];
+  readonly parent: Element | null;
   readonly line: number;
   /** Text within, of style sheets only. */
   text: string;
@@ -14,9 +15,12 @@ export interface Element {
 
 const local = (name: string): string => name.slice(name.indexOf(':') + 1);
 
+/** The longest list of declarations (characters). */
+const longestDoctype = 100_000;
+
 /**
- * The elements of an SVG file as a tree. No entity is ever expanded but the five of XML and character numbers; files that
- * declare their own, carry scripts, or nest or repeat beyond all reason are refused.
+ * The elements of an SVG file as a tree. No entity is ever expanded but the five of XML and character numbers: those that a
+ * file declares stand for nothing. Files that carry scripts, or nest or repeat beyond all reason, are refused.
  */
 export const readTree = (text: string): Result<Element> => {
   const parser = new SaxesParser({ position: true, xmlns: false });
@@ -31,8 +35,9 @@ export const readTree = (text: string): Result<Element> => {
     refuse(`this is not sound SVG: ${error.message.replace(/^[^a-z]*?\d+:\d+:?\s*/i, '')}`),
   );
   parser.on('doctype', (doctype) => {
-    if (doctype.includes('['))
-      refuse('declares entities of its own, which Vitrum does not read; save the drawing as plain SVG');
+    if (doctype.length > longestDoctype) refuse('declares more of its own than any drawing; save it as plain SVG');
+    // Older programs declare entities for namespaces; each stands for nothing here, whatever it is said to hold.
+    else for (const [, name] of doctype.matchAll(/<!ENTITY\s+([\w:.-]{1,100})/g)) parser.ENTITIES[name!] = '';
   });
   parser.on('opentag', (tag) => {
     if (problem !== null) return;
@@ -45,8 +50,9 @@ export const readTree = (text: string): Result<Element> => {
     const attributes: Record<string, string> = {};
     for (const [key, value] of Object.entries(tag.attributes))
       attributes[key === 'xlink:href' ? 'href' : key] = String(value);
-    const element: Element = { name, attributes, children: [], line: parser.line, text: '' };
-    open[open.length - 1]?.children.push(element);
+    const parent = open[open.length - 1] ?? null;
+    const element: Element = { name, attributes, children: [], parent, line: parser.line, text: '' };
+    parent?.children.push(element);
     root ??= element;
     open.push(element);
   });

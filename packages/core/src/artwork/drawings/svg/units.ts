@@ -10,12 +10,19 @@ const pxIn: Readonly<Record<string, number>> = {
   q: 96 / 101.6,
 };
 
-/** A length attribute in px; `null` when it is missing, a percentage or no length. */
-export const lengthIn = (text: string | undefined): number | null => {
-  const match = /^\s*([-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?)\s*([a-z]*)\s*$/i.exec(text ?? '');
-  const unit = match === null ? undefined : pxIn[match[2]!.toLowerCase()];
-  return match === null || unit === undefined ? null : Number(match[1]) * unit;
+/** Of a longer text no length is read (characters). */
+const longest = 60;
+
+/** A length in px, a percentage of `whole`; `null` when it is missing, no length, or a percentage of nothing that is known. */
+export const lengthIn = (text: string | undefined, whole: number | null = null): number | null => {
+  if (text === undefined || text.length > longest) return null;
+  const match = /^\s*([-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?)\s*([a-z]*|%)\s*$/i.exec(text);
+  if (match === null) return null;
+  if (match[2] === '%') return whole === null ? null : (Number(match[1]) / 100) * whole;
+  const unit = pxIn[match[2]!.toLowerCase()];
+  return unit === undefined ? null : Number(match[1]) * unit;
 };
 
 /** Whether a length is given in a unit that has a size of its own. */
-export const isPhysical = (text: string | undefined): boolean => /(mm|cm|in|pt|pc|q)\s*$/i.test(text ?? '');
+export const isPhysical = (text: string | undefined): boolean =>
+  text !== undefined && text.length <= longest && /(mm|cm|in|pt|pc|q)\s*$/i.test(text);

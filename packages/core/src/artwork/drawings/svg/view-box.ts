@@ -1,23 +1,60 @@
-import type { Affine } from '../../../base/outlines/index.js';
+import type { Affine, Ring } from '../../../base/outlines/index.js';
+import type { Viewport } from './shape-paths.js';
 import { lengthIn } from './units.js';
 
 interface Attributes {
   readonly [key: string]: string;
 }
 
+/** A view box that is one. */
+const boxIn = (
+  attributes: Attributes,
+): { readonly left: number; readonly top: number; readonly width: number; readonly height: number } | null => {
+  const box = (attributes['viewBox'] ?? '')
+    .trim()
+    .slice(0, 200)
+    .split(/[\s,]+/)
+    .map(Number);
+  const [left, top, width, height] = box as [number, number, number, number];
+  return box.length !== 4 || !box.every(Number.isFinite) || width <= 0 || height <= 0
+    ? null
+    : { left, top, width, height };
+};
+
+/** What percentages within an svg element or a symbol are of: its view box, else its size, else what is around it. */
+export const viewportOf = (attributes: Attributes, around: Viewport): Viewport => {
+  const box = boxIn(attributes);
+  if (box !== null) return { width: box.width, height: box.height };
+  return {
+    width: lengthIn(attributes['width'], around.width) ?? around.width,
+    height: lengthIn(attributes['height'], around.height) ?? around.height,
+  };
+};
+
+/** The corners of what is seen of an svg element or a symbol, in its own units; null where it has no view box of its own. */
+export const viewBoxRing = (attributes: Attributes): Ring | null => {
+  const box = boxIn(attributes);
+  if (box === null) return null;
+  const { left, top, width, height } = box;
+  return [
+    [left, top],
+    [left + width, top],
+    [left + width, top + height],
+    [left, top + height],
+  ];
+};
+
 /**
  * From what is inside an svg element to what is around it (W3C, SVG 1.1, 7.7 and 7.8): its view box fitted into its width
  * and height, in the middle unless told otherwise.
  */
-export const viewBoxMap = (attributes: Attributes): Affine => {
-  const [x, y] = [lengthIn(attributes['x']) ?? 0, lengthIn(attributes['y']) ?? 0];
-  const box = (attributes['viewBox'] ?? '')
-    .trim()
-    .split(/[\s,]+/)
-    .map(Number);
-  const [left, top, width, height] = box as [number, number, number, number];
-  if (box.length !== 4 || !box.every(Number.isFinite) || width <= 0 || height <= 0) return [1, 0, 0, 1, x, y];
-  const [w, h] = [lengthIn(attributes['width']), lengthIn(attributes['height'])];
+export const viewBoxMap = (attributes: Attributes, around: Viewport | null = null): Affine => {
+  const [wide, high] = [around?.width ?? null, around?.height ?? null];
+  const [x, y] = [lengthIn(attributes['x'], wide) ?? 0, lengthIn(attributes['y'], high) ?? 0];
+  const box = boxIn(attributes);
+  if (box === null) return [1, 0, 0, 1, x, y];
+  const { left, top, width, height } = box;
+  const [w, h] = [lengthIn(attributes['width'], wide), lengthIn(attributes['height'], high)];
   const [scaleX, scaleY] = [
     (w ?? (h === null ? width : (h * width) / height)) / width,
     (h ?? (w === null ? height : (w * height) / width)) / height,
