@@ -294,6 +294,69 @@ describe('DXF drawings', () => {
     expect(refusal(readDxf(text))).toContain(sentence),
   );
 
+  it('read hatches that have no outline of their own, by lines, arcs and bulges', () => {
+    const head = [
+      [0, 'HATCH'],
+      [8, '0'],
+      [100, 'AcDbHatch'],
+      [10, 0],
+      [20, 0],
+      [30, 0],
+      [2, 'SOLID'],
+      [70, 1],
+      [71, 0],
+    ] as const;
+    const square = [
+      [92, 2],
+      [72, 0],
+      [73, 1],
+      [93, 4],
+      ...[0, 0, 40, 0, 40, 40, 0, 40].map((value, at) => [at % 2 === 0 ? 10 : 20, value] as const),
+      [97, 0],
+    ] as const;
+    const half = [
+      [92, 1],
+      [93, 2],
+      [72, 2],
+      [10, 20],
+      [20, 20],
+      [40, 10],
+      [50, 0],
+      [51, 180],
+      [73, 1],
+      [72, 1],
+      [10, 10],
+      [20, 20],
+      [11, 30],
+      [21, 20],
+      [97, 0],
+    ] as const;
+    const area = (loops: readonly (readonly (readonly [number, string | number])[])[]): number =>
+      outlineArea(
+        repaired(read(readDxf(dxfText([[...head, [91, loops.length], ...loops.flat(), [75, 0], [76, 1]]]))), options)
+          .outline,
+      );
+    expect(area([square])).toBeCloseTo(1600, 3);
+    // A hole is left out of it.
+    expect(area([square, half]) / (1600 - 50 * Math.PI)).toBeCloseTo(1, 3);
+  });
+
+  it('know feet as they are surveyed', () => {
+    const circle = [
+      [0, 'CIRCLE'],
+      [8, '0'],
+      [10, 0],
+      [20, 0],
+      [40, 1],
+    ] as const;
+    const { shapes } = read(readDxf(dxfText([circle], { units: 21 })));
+    expect(outlineBounds([shapes[0]!.paths[0]!.points])!.width / 609.6012).toBeCloseTo(1, 4);
+  });
+
+  it('of nothing but blanks end soon', () => {
+    expect(refusal(readDxf('\n'.repeat(1_000_000)))).toContain('no DXF drawing');
+  });
+
   it('leave out hidden layers, and say so', () => {
     const tables =
       '0\nSECTION\n2\nTABLES\n0\nTABLE\n2\nLAYER\n0\nLAYER\n2\nGONE\n70\n1\n62\n7\n6\nCONTINUOUS\n0\nENDTAB\n0\nENDSEC\n';

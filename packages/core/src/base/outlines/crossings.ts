@@ -18,7 +18,7 @@ export const likelyCrossings = (rings: readonly Ring[], most: number): number =>
     });
   const index = new Flatbush(count);
   for (let edge = 0; edge < count; edge += 1)
-    index.add(boxes[4 * edge]!, boxes[4 * edge + 1]!, boxes[4 * edge + 2]!, boxes[4 * edge + 3]!);
+    index.add(boxes[4 * edge]!, boxes[4 * edge + 1]!, boxes[4 * edge + 2], boxes[4 * edge + 3]);
   index.finish();
   let pairs = 0;
   for (let edge = 0; edge < count && pairs < most; edge += 1)

@@ -7,6 +7,7 @@ import { createCollector, type Collector } from '../collect.js';
 import { limits } from '../limits.js';
 import type { Drawing } from '../types.js';
 import { entityPath } from './entity-paths.js';
+import { hatchRings } from './hatch-rings.js';
 
 /** Millimetres in the units that a DXF header may name ($INSUNITS). */
 const mmIn: Readonly<Record<number, number>> = {
@@ -20,7 +21,13 @@ const mmIn: Readonly<Record<number, number>> = {
   10: 914.4,
   13: 0.001,
   14: 100,
+  // Feet, inches and yards as land is surveyed in the United States.
+  21: 1_200_000 / 3937,
+  22: 100_000 / 3937,
+  23: 3_600_000 / 3937,
 };
+/** An entity costs so many steps of reading. */
+const stepsPerEntity = 40;
 /** How deep blocks within blocks are followed. */
 const blockDepth = 12;
 /** Bits of a layer’s flags: frozen. */
@@ -35,7 +42,8 @@ const advice: Readonly<Record<string, string>> = {
   MTEXT: 'text was left out: turn it into outlines in the program that drew it, or set it here in a font',
   ATTRIB: 'text was left out: turn it into outlines in the program that drew it, or set it here in a font',
   DIMENSION: 'dimensions were left out',
-  HATCH: 'hatching was left out; its outline counts if it is drawn',
+  HATCH: 'a hatch bounded by more than lines and arcs was left out; its outline counts if it is drawn',
+  LEADER: 'dimensions were left out',
 };
 
 /** Where a block is set, one map a place in its rows and columns. */
@@ -96,6 +104,7 @@ const createWalk = ({ blocks, tables }: DxfFile, collector: Collector) => {
   const walk = (entities: readonly DxfEntity[], around: Affine, layerAround: string, depth: number): void => {
     for (const entity of entities) {
       if (collector.broken() !== null) return;
+      collector.spend(stepsPerEntity);
       if (hidden(entity)) {
         collector.note('what is on a hidden or frozen layer was left out');
         continue;
@@ -117,7 +126,19 @@ const createWalk = ({ blocks, tables }: DxfFile, collector: Collector) => {
           }
         continue;
       }
-      const path = entityPath(entity, flatnessMm / Math.max(roundOff, growth(map)));
+      const flatness = flatnessMm / Math.max(roundOff, growth(map));
+      const rings = entity.type === 'HATCH' ? hatchRings(entity, flatness) : null;
+      if (rings !== null) {
+        collector.add({
+          layer,
+          fill: 'evenodd',
+          clip: null,
+          paths: mapOutline(rings, map).map((points) => ({ points, closed: true })),
+          ...colourOfNumber(number(tables.layers[layer]?.colorNumber, plainColour)),
+        });
+        continue;
+      }
+      const path = entityPath(entity, flatness);
       if (path === undefined) {
         const type = String(entity.type);
         if (!silent.has(type))
@@ -138,7 +159,7 @@ const createWalk = ({ blocks, tables }: DxfFile, collector: Collector) => {
 
 /**
  * Reads a DXF drawing (text form): lines, arcs, circles, ellipses, polylines with bulges, splines, blocks and layers, in
- * mm. Text, dimensions and hatching are left out with advice. Without a stated unit, millimetres are taken; all `scale` times as large.
+ * mm, and hatches by what bounds them. Text and dimensions are left out with advice. Without a stated unit, millimetres are taken; all `scale` times as large.
  */
 export const readDxf = (text: string, scale = 1): Result<Drawing> => {
   if (/^[\w ]{0,20}Binary DXF/.test(text))
@@ -148,7 +169,7 @@ export const readDxf = (text: string, scale = 1): Result<Drawing> => {
       path: '',
       message: `the file is larger than ${limits.characters / 1e6} MB; simplify the drawing`,
     });
-  if (!/^\s*0\r?\n\s*SECTION/m.test(text))
+  if (!/^[ \t]{0,20}0[ \t]{0,20}\r?\n[ \t]{0,20}SECTION/m.test(text))
     return failure({ path: '', message: 'this is no DXF drawing: it has no sections' });
   let file: DxfFile;
   try {
