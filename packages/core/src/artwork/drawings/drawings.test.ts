@@ -102,6 +102,11 @@ describe('SVG drawings', () => {
       400,
     ],
     [
+      'all that a frame shows of a view box of another shape',
+      '<svg width="40" height="20" viewBox="0 0 10 10"><rect x="-15" width="40" height="10"/></svg>',
+      800,
+    ],
+    [
       'a clip by every other crossing',
       '<clipPath id="c"><path clip-rule="evenodd" d="M0 0h40v40h-40zM10 10h20v20h-20z"/></clipPath><rect width="40" height="40" clip-path="url(#c)"/>',
       1200,

@@ -25,7 +25,7 @@ import { bandStyleOf, declaredOn, inherit, initialStyle, isAbsent, isFilled, isS
 import { readTransform } from './transform.js';
 import { readTree, type Element } from './tree.js';
 import { isPhysical, lengthIn } from './units.js';
-import { viewBoxMap, viewBoxRing, viewportOf } from './view-box.js';
+import { frameRing, viewBoxMap, viewportOf } from './view-box.js';
 
 const mmPerPx = 25.4 / 96;
 /** Strokes at least this wide are bands to be cut; thinner ones show where a line runs (mm). */
@@ -45,8 +45,9 @@ interface Place {
   readonly groups: readonly string[];
   readonly clip: Outline | null;
   readonly copies: number;
-  /** What percentages are of. */
+  /** What percentages are of, and whether the drawing says so. */
   readonly viewport: Viewport;
+  readonly isSized: boolean;
 }
 
 const groups = new Set(['svg', 'g', 'a', 'symbol']);
@@ -212,13 +213,19 @@ const createWalk = (root: Element, sheet: StyleSheet, collector: Collector) => {
         }),
       ),
     };
-    const map = compose(place.map, viewBoxMap(sized, place.viewport));
-    const seen = declared['overflow'] === 'visible' ? null : viewBoxRing(element.attributes);
-    const cut = seen === null ? null : unite(mapOutline([seen], map));
+    // Of a drawing that says no size of its own nobody knows what lies beyond it; symbols without a view box stand round
+    // their origin.
+    const isHeld = place.isSized || (size('width') !== undefined && size('height') !== undefined);
+    const isOpen = declared['overflow'] === 'visible' || !isHeld;
+    const cut =
+      isOpen || (element.name === 'symbol' && element.attributes['viewBox'] === undefined)
+        ? null
+        : unite(mapOutline([frameRing(sized, place.viewport)], place.map));
     return {
       ...place,
-      map,
+      map: compose(place.map, viewBoxMap(sized, place.viewport)),
       viewport: viewportOf(sized, place.viewport),
+      isSized: isHeld,
       clip: cut === null ? place.clip : place.clip === null ? cut : intersect(place.clip, cut),
     };
   };
@@ -300,6 +307,7 @@ export const readSvg = (text: string, scale = 1): Result<Drawing> => {
     clip: null,
     copies: 0,
     viewport: viewportOf(root.attributes, unsized),
+    isSized: root.attributes['viewBox'] !== undefined || (width !== undefined && height !== undefined),
   });
   const broken = collector.broken();
   if (broken !== null) return failure(broken);

@@ -31,16 +31,18 @@ export const viewportOf = (attributes: Attributes, around: Viewport): Viewport =
   };
 };
 
-/** The corners of what is seen of an svg element or a symbol, in its own units; null where it has no view box of its own. */
-export const viewBoxRing = (attributes: Attributes): Ring | null => {
-  const box = boxIn(attributes);
-  if (box === null) return null;
-  const { left, top, width, height } = box;
+/** The corners of what is seen of an svg element or a symbol, in the units of what is around it. */
+export const frameRing = (attributes: Attributes, around: Viewport): Ring => {
+  const [x, y] = [lengthIn(attributes['x'], around.width) ?? 0, lengthIn(attributes['y'], around.height) ?? 0];
+  const [width, height] = [
+    lengthIn(attributes['width'], around.width) ?? around.width,
+    lengthIn(attributes['height'], around.height) ?? around.height,
+  ];
   return [
-    [left, top],
-    [left + width, top],
-    [left + width, top + height],
-    [left, top + height],
+    [x, y],
+    [x + width, y],
+    [x + width, y + height],
+    [x, y + height],
   ];
 };
 
