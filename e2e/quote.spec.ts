@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { JobListing } from '@vitrum/contract';
 import { encode } from 'fast-png';
+import { jobOf } from './support/bench';
 import { expect, test } from './support/shop';
 
 test('a quote is made, opened by its link in another browser, remarked on and agreed to', async ({
@@ -77,9 +78,7 @@ test('the sign is laid into a photograph of the wall, and the quote shows it the
   browser,
 }) => {
   test.slow();
-  const jobs = (await (await page.request.get(`${shop.url}/api/jobs`)).json()) as readonly JobListing[];
-  const job = jobs.find(({ name }) => name.startsWith('Curlew'))!;
-  await page.goto(`${shop.url}/quotes/${job.id}`);
+  await page.goto(`${shop.url}/quotes/${await jobOf(page, shop.url, 'Curlew')}`);
   const part = page.getByRole('region', { name: 'On the customer’s wall' });
   await part
     .locator('input[type=file]')

@@ -119,6 +119,7 @@ export class QuotesService {
         validUntil: row.validUntil,
         day: row.day,
         night: row.night,
+        onWall: [row.wallDay, row.wallNight].filter((picture) => picture !== null),
       },
     });
     if (found?.kind !== 'paper') throw new Error('no paper came of a quote');

@@ -92,6 +92,10 @@ export const newLetter = async (title: string, paper: Paper): Promise<Letter> =>
       y += mm;
     },
     pictures: async (pngs, mostMm) => {
+      if (y + mostMm > heightMm - marginMm) {
+        page = newPage();
+        y = marginMm;
+      }
       const between = 6;
       const wide = (widthMm - 2 * marginMm - between * (pngs.length - 1)) / pngs.length;
       const images = await Promise.all(pngs.map((png) => pdf.embedPng(png)));

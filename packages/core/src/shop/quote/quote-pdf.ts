@@ -14,6 +14,8 @@ export interface QuoteSheet {
   /** The lit view by day and by night (PNG). */
   readonly day: Uint8Array;
   readonly night: Uint8Array;
+  /** The same on the customer’s own wall, as far as there are pictures of it. */
+  readonly onWall: readonly Uint8Array[];
 }
 
 const months = 'January February March April May June July August September October November December'.split(' ');
@@ -37,6 +39,10 @@ export const quotePdf = async (sheet: QuoteSheet, paper: Paper = 'a4'): Promise<
   write(`${customer === '' ? '' : `For ${customer}. `}${dayInWords(madeOn)}; holds until ${dayInWords(validUntil)}.`);
   await pictures([sheet.day, sheet.night], 70);
   write('By day, and lit by night; computed from the design.', 8);
+  if (sheet.onWall.length > 0) {
+    await pictures(sheet.onWall, 60);
+    write('On your wall; computed, laid flat into your photograph.', 8);
+  }
   gap(2);
   row('Size over all', facts.size);
   row('Weight', `${facts.kg.toFixed(1)} kg`);

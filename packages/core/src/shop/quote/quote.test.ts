@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
-import { PDFDocument } from 'pdf-lib';
+import { PDFDocument, PDFName, PDFRawStream } from 'pdf-lib';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { litPng } from '../../files/exports/index.js';
@@ -99,6 +99,7 @@ describe('a quote of a design', () => {
       validUntil: '2030-02-06',
       day: litPng(evaluation, 'noon', 200),
       night: litPng(evaluation, 'dark', 200),
+      onWall: [],
     });
     const read = await PDFDocument.load(pdf);
     expect(read.getPageCount()).toBe(1);
@@ -121,8 +122,19 @@ describe('a quote of a design', () => {
       customer: '',
       day,
       night,
+      madeOn: '2030-01-07',
+      validUntil: '2030-02-06',
     };
-    const read = await PDFDocument.load(await quotePdf({ ...sheet, madeOn: '2030-01-07', validUntil: '2030-02-06' }));
-    expect(read.getPageCount()).toBe(2);
+    const made = async (onWall: readonly Uint8Array[]) => PDFDocument.load(await quotePdf({ ...sheet, onWall }));
+    expect((await made([])).getPageCount()).toBe(2);
+    // On the customer’s wall it is shown, too: two pictures more, each drawn once.
+    const images = (read: PDFDocument): number =>
+      read.context
+        .enumerateIndirectObjects()
+        .filter(
+          ([, each]) => each instanceof PDFRawStream && each.dict.get(PDFName.of('Subtype')) === PDFName.of('Image'),
+        ).length;
+    const [alone, shown] = [images(await made([])), images(await made([night, day]))];
+    expect(shown - alone).toBe(alone);
   });
 });
