@@ -55,12 +55,19 @@ const uniteAll = (outlines: readonly Outline[]): Outline => {
 
 /** Unites clean outlines, only those that may touch together: a drawing of many parts costs no more than its parts. */
 export const uniteTouching = (outlines: readonly Outline[]): United => {
-  const placed = outlines.flatMap((outline): readonly Placed[] => {
-    const bounds = outlineBounds(outline);
-    return bounds === null ? [] : [{ outline, bounds }];
-  });
+  const placed = outlines
+    .flatMap((outline): readonly Placed[] => {
+      const bounds = outlineBounds(outline);
+      return bounds === null ? [] : [{ outline, bounds }];
+    })
+    .sort((a, b) => a.bounds.x - b.bounds.x);
+  // From left to right, whichever way they were parted: an outline is written the same at every reading.
+  const order = new Map(placed.map((each, at) => [each, at] as const));
+  const groups = touching(placed)
+    .map((group) => [...group].sort((a, b) => order.get(a)! - order.get(b)!))
+    .sort((a, b) => order.get(a[0]!)! - order.get(b[0]!)!);
   let overlapMm2 = 0;
-  const united = touching(placed).flatMap((group): Outline => {
+  const united = groups.flatMap((group): Outline => {
     if (group.length === 1) return group[0]!.outline;
     const whole = uniteAll(group.map(({ outline }) => outline));
     overlapMm2 += group.reduce((sum, { outline }) => sum + outlineArea(outline), 0) - outlineArea(whole);
