@@ -3,7 +3,7 @@ import { expect, test } from './support/shop';
 
 test('bench mode opens anew with the network away, goes on, and catches up', async ({ browser, page, shop }) => {
   // No other test ticks steps of this one.
-  const id = await jobOf(page, shop.url, 'Fish counter');
+  const id = await jobOf(page, shop.url, 'Quay fish');
   const phone = await browser.newContext({ viewport: { width: 390, height: 844 } });
   const own = await phone.newPage();
   await openBench(own, shop.url, id);

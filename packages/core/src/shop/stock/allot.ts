@@ -17,13 +17,22 @@ const take = (left: Left, taken: Taken, lotId: string, amount: number): void => 
 
 const leftOf = (left: Left, { id }: Lot): number => left.get(id) ?? 0;
 
+/** The lot with the least left that has so much; the first of several. */
+const tightestOf = (lots: readonly Lot[], left: Left, least: number): Lot | undefined => {
+  let tightest: Lot | undefined;
+  let there = Infinity;
+  for (const lot of lots) {
+    const own = leftOf(left, lot);
+    if (own >= least && own < there) [tightest, there] = [lot, own];
+  }
+  return tightest;
+};
+
 /** Each length from one piece, the longest first, from the shortest piece that has it: pieces are not joined. */
 const allotLengths = (need: Need, lots: readonly Lot[], left: Left, taken: Taken): Short | null => {
   const missing: number[] = [];
   for (const mm of [...(need.lengthsMm ?? [])].sort((a, b) => b - a)) {
-    const [tightest] = lots
-      .filter((lot) => leftOf(left, lot) >= mm - nothing)
-      .sort((a, b) => leftOf(left, a) - leftOf(left, b));
+    const tightest = tightestOf(lots, left, mm - nothing);
     if (tightest === undefined) missing.push(mm);
     else take(left, taken, tightest.id, mm);
   }
@@ -45,16 +54,18 @@ interface Begun {
   readonly parts: Part[];
 }
 
+const areaOf = ([width, height]: Part): number => width * height;
+
 /** More parts on one sheet are not tried. */
 const mostOnOne = 40;
 
 const lieTogether = (parts: readonly Part[], [width, height]: Part): boolean => {
+  // What is larger than the sheet together need not be tried.
+  if (parts.reduce((sum, part) => sum + areaOf(part), 0) > width * height) return false;
   const pieces = parts.map(([widthMm, heightMm], at) => ({ label: `${at}`, widthMm, heightMm }));
   const { sheets, tooLarge } = packSheets(pieces, width, height, kerfMm);
   return sheets <= 1 && tooLarge.length === 0;
 };
-
-const areaOf = ([width, height]: Part): number => width * height;
 
 /** Parts from offcuts and sheets, the smallest first; whole sheets where parts are not told one by one. */
 const allotSheets = (need: Need, lots: readonly Lot[], left: Left, taken: Taken, begun: Begun[]): Short | null => {
@@ -109,9 +120,10 @@ const allotSheets = (need: Need, lots: readonly Lot[], left: Left, taken: Taken,
 const allotAmount = (need: Need, lots: readonly Lot[], left: Left, taken: Taken): Short | null => {
   let wanted = need.amount;
   const there = lots.reduce((sum, lot) => sum + Math.max(0, leftOf(left, lot)), 0);
-  for (const lot of [...lots].sort((a, b) => leftOf(left, a) - leftOf(left, b))) {
+  while (wanted > 0) {
+    const lot = tightestOf(lots, left, Number.MIN_VALUE);
+    if (lot === undefined) break;
     const from = Math.min(wanted, leftOf(left, lot));
-    if (from <= 0) continue;
     take(left, taken, lot.id, from);
     wanted -= from;
   }
@@ -127,12 +139,17 @@ const ways = { lengths: allotLengths, sheets: allotSheets, amount: allotAmount }
 export const allot = (lots: readonly Lot[], claims: readonly Claim[]): readonly Allotted[] => {
   const left: Left = new Map(lots.map(({ id, amount }) => [id, amount]));
   const begun: Begun[] = [];
+  const keyOf = ({ kind, lineId, form }: Pick<Lot, 'kind' | 'lineId' | 'form'>): string => `${kind} ${form} ${lineId}`;
+  const byKey = new Map<string, Lot[]>();
+  for (const lot of lots) {
+    const own = byKey.get(keyOf(lot));
+    if (own === undefined) byKey.set(keyOf(lot), [lot]);
+    else own.push(lot);
+  }
   return claims.map(({ jobId, needs }): Allotted => {
     const taken: Taken = new Map();
     const shorts = needs.flatMap((need) => {
-      const own = lots.filter(
-        ({ kind, lineId, form }) => kind === need.kind && lineId === need.lineId && form === need.form,
-      );
+      const own = byKey.get(keyOf(need)) ?? [];
       return ways[need.form](need, own, left, taken, begun) ?? [];
     });
     return { jobId, shorts, taken: [...taken].map(([lotId, amount]) => ({ lotId, amount })) };

@@ -68,7 +68,9 @@ export const shoppingList = (
   for (const { jobId, shorts } of jobs)
     for (const short of shorts) {
       const key = `${short.kind} ${short.lineId}`;
-      byLine.set(key, [...(byLine.get(key) ?? []), { short, jobId }]);
+      const own = byLine.get(key);
+      if (own === undefined) byLine.set(key, [{ short, jobId }]);
+      else own.push({ short, jobId });
     }
   return [...byLine.values()]
     .map((found): ShoppingLine => {
