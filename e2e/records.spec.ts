@@ -1,11 +1,11 @@
 import type { JobView } from '@vitrum/contract';
 import type { Page } from '@playwright/test';
+import { jobOf } from './support/bench';
 import { expect, test } from './support/shop';
 
 /** A job of its own, copied from a demo job and being built. */
 const copied = async (page: Page, url: string, from: string, name: string): Promise<string> => {
-  const jobs = (await (await page.request.get(`${url}/api/jobs`)).json()) as JobView[];
-  const { id } = jobs.find((job) => job.name.startsWith(from))!;
+  const id = await jobOf(page, url, from);
   const { design } = (await (await page.request.get(`${url}/api/jobs/${id}/revisions/1`)).json()) as { design: object };
   const made = (await (await page.request.post(`${url}/api/jobs`, { data: { name, design } })).json()) as JobView;
   await page.request.patch(`${url}/api/jobs/${made.id}`, { data: { status: 'building' } });

@@ -4,7 +4,8 @@ import { fakeCircuit, fakeLight } from '../testing/fake-clients';
 import { connectBench, useBench } from './bench-store';
 import { effectAt, effects } from './effects';
 import { connectMeter, useMeter } from './meter-store';
-import { dayOf, readingOf, withTick } from './readings';
+import { dayOf } from '../view/day-of';
+import { readingOf, withTick } from './readings';
 
 const evaluation = {
   design: demoDesigns.slipway,

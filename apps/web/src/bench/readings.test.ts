@@ -2,7 +2,8 @@ import { beforeEach, describe, expect, it } from '@jest/globals';
 import { demoDesigns } from '@vitrum/core';
 import { openDocument, undo, useDocument } from '../document/document-store';
 import { effectAt, effects } from './effects';
-import { dayOf, keepReading, readingOf, strikeReading, useRoom } from './readings';
+import { dayOf } from '../view/day-of';
+import { keepReading, readingOf, strikeReading, useRoom } from './readings';
 
 const { dispensary } = demoDesigns;
 const design = () => useDocument.getState().design!;

@@ -1,6 +1,7 @@
 import { inDesign, set, type CommissionStep, type Design } from '@vitrum/core';
 import { create } from 'zustand';
 import { changeDesign, useDocument } from '../document/document-store';
+import { dayOf } from '../view/day-of';
 
 type Reading = NonNullable<Design['proof']>['readings'][number];
 
@@ -18,10 +19,6 @@ export const readingOf = ({ proof }: Pick<Design, 'proof'>, key: ReadingKey): Re
 
 const without = ({ proof }: Pick<Design, 'proof'>, key: ReadingKey): readonly Reading[] =>
   (proof?.readings ?? []).filter((reading) => !isOf(key)(reading));
-
-/** The day as 2030-01-31, where the user is. */
-export const dayOf = (now: Date): string =>
-  [now.getFullYear(), now.getMonth() + 1, now.getDate()].map((part) => String(part).padStart(2, '0')).join('-');
 
 /** Changes the readings as they are now in the document. */
 const changeReadings = (edit: (design: Design) => readonly Reading[]): void => {

@@ -2,7 +2,6 @@ import { describe, expect, it } from '@jest/globals';
 import { usualIntake, type DrawingFile, type IntakeOptions, type TakenDrawing } from '@vitrum/core';
 import { fakePassingLight } from '../testing/fake-clients';
 import { askIntake, type Intake } from './ask-intake';
-import { greyOf } from '@vitrum/core';
 import { drawingKind, readDrawingFile } from './read-drawing-file';
 
 const file: DrawingFile = { kind: 'svg', name: 'a.svg', text: '<svg/>' };
@@ -77,12 +76,5 @@ describe('a drawing file', () => {
     await expect(readDrawingFile(new File(['<svg/>'], 'a.svg'))).resolves.toEqual(file);
     await expect(readDrawingFile(new File(['x'], 'a.pdf'))).rejects.toThrow('a.pdf is no drawing');
     await expect(readDrawingFile(new File(['x'], 'a.png'))).rejects.toThrow('a.png is no picture');
-  });
-
-  it('in colour comes to shades of grey, on white paper where it is clear', () => {
-    const grey = greyOf(
-      Uint8ClampedArray.of(0, 0, 0, 255, 255, 255, 255, 255, 0, 0, 0, 0, 255, 0, 0, 255, 0, 0, 0, 128),
-    );
-    expect(Array.from(grey)).toEqual([0, 255, 255, 54, 127]);
   });
 });

@@ -4,11 +4,11 @@ import { careOf, jobStatuses } from '@vitrum/core';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { copyJob, updateJob } from '../api/jobs';
-import { dayOf } from '../bench/readings';
 import { fieldLook } from '../fields/field-row';
 import { Button, linkLook } from '../ui/button';
 import { LabelledChoice } from '../ui/labelled-choice';
 import { SheetDialog } from '../ui/sheet-dialog';
+import { dayOf } from '../view/day-of';
 
 interface CareProps {
   readonly job: JobListing;

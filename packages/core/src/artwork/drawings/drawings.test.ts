@@ -1,26 +1,11 @@
 import { describe, expect, it } from '@jest/globals';
 import { seededRandom } from '../../base/maths/index.js';
 import { outlineArea, outlineBounds, ringArea } from '../../base/outlines/index.js';
-import { repair, type Repaired, type RepairOptions } from '../repair/index.js';
-import type { Result } from '../../base/result.js';
 import { dxfCorpus, dxfText, svgCorpus, type CorpusFile } from '../../testing/drawing-corpus/index.js';
+import { read, refusal, repaired, svg } from '../../testing/drawing-corpus/read-drawing.js';
 import { readDxf, readSvg, type Drawing } from './index.js';
 
-const read = (result: Result<Drawing>): Drawing => {
-  if (!result.ok) throw new Error(result.problems.map(({ path, message }) => `${path}: ${message}`).join('; '));
-  return result.value;
-};
-const repaired = (drawing: Drawing, how: RepairOptions): Repaired => {
-  const result = repair(drawing, how);
-  if (!result.ok) throw new Error(result.problems.map(({ message }) => message).join('; '));
-  return result.value;
-};
-const refusal = (result: Result<Drawing>): string =>
-  result.ok ? '' : result.problems.map(({ path, message }) => `${path}: ${message}`).join('; ');
 const options = { gapMm: 0.1, layers: null };
-const svg = (body: string, head = ''): string =>
-  `<svg xmlns="http://www.w3.org/2000/svg" width="100mm" height="100mm" viewBox="0 0 100 100">${head}${body}</svg>`;
-
 const areaIsRight = (drawing: Drawing, { areaMm2, tolerance }: CorpusFile): void => {
   const { outline } = repaired(drawing, options);
   expect(Math.abs(outlineArea(outline) / areaMm2 - 1)).toBeLessThan(tolerance);
@@ -73,145 +58,6 @@ describe('SVG drawings', () => {
     ['groups without end', `<svg>${'<g>'.repeat(200)}`, 'nested more than'],
     ['a million nodes', `<svg>${'<g/>'.repeat(1_000_000)}</svg>`, 'elements'],
   ])('with %s are refused with a sentence', (_, text, sentence) => expect(refusal(readSvg(text))).toContain(sentence));
-
-  it.each([
-    [
-      'white over black: its counters',
-      '<rect width="40" height="40"/><rect x="10" y="10" width="20" height="20" fill="#fff"/>',
-      1200,
-    ],
-    [
-      'white under black, which covers it',
-      '<rect width="40" height="40" fill="white"/><rect width="10" height="10"/>',
-      100,
-    ],
-    [
-      'black on white on black',
-      '<rect width="40" height="40"/><rect x="10" y="10" width="20" height="20" fill="#fefefe"/><rect x="15" y="15" width="10" height="10"/>',
-      1300,
-    ],
-    ['nothing but white', '<rect width="40" height="40" fill="#fff"/>', 1600],
-    [
-      'a symbol by its view box',
-      '<symbol id="s" viewBox="0 0 10 10"><rect width="10" height="10"/></symbol><use href="#s" x="5" y="5" width="20" height="20"/>',
-      400,
-    ],
-    [
-      'what a symbol hides beyond its view box',
-      '<symbol id="s" viewBox="0 0 10 10"><rect width="30" height="10"/></symbol><use href="#s" width="20" height="20"/>',
-      400,
-    ],
-    [
-      'all that a frame shows of a view box of another shape',
-      '<svg width="40" height="20" viewBox="0 0 10 10"><rect x="-15" width="40" height="10"/></svg>',
-      800,
-    ],
-    [
-      'a clip by every other crossing',
-      '<clipPath id="c"><path clip-rule="evenodd" d="M0 0h40v40h-40zM10 10h20v20h-20z"/></clipPath><rect width="40" height="40" clip-path="url(#c)"/>',
-      1200,
-    ],
-    [
-      'a clip by a copy',
-      '<defs><rect id="r" width="10" height="40"/></defs><clipPath id="c"><use href="#r" x="5"/></clipPath><rect width="40" height="40" clip-path="url(#c)"/>',
-      400,
-    ],
-    [
-      'a clip in shares of the box',
-      '<clipPath id="c" clipPathUnits="objectBoundingBox"><rect width=".5" height=".25"/></clipPath><rect x="20" y="30" width="40" height="40" clip-path="url(#c)"/>',
-      200,
-    ],
-    [
-      'a clip within a clip',
-      '<clipPath id="a"><rect width="30" height="30"/></clipPath><clipPath id="b"><rect x="20" width="30" height="30"/></clipPath><g clip-path="url(#a)"><rect width="60" height="60" clip-path="url(#b)"/></g>',
-      300,
-    ],
-    [
-      'descendants and children in style sheets',
-      '<style>g .in{fill:none} g > rect.out{fill:red} .out.in.both{fill:none}</style><g><rect class="in" width="10" height="10"/><g><rect class="in" x="20" width="10" height="10"/></g><rect class="out" x="40" width="10" height="10"/></g><rect class="in out both" x="60" width="10" height="10"/>',
-      100,
-    ],
-    [
-      'the weightier rule, whatever their order',
-      '<style>#a{fill:red} .b{fill:none} rect{fill:none}</style><rect id="a" class="b" width="10" height="10"/>',
-      100,
-    ],
-    [
-      'what a sheet holds important',
-      '<style>.b{fill:red !important}</style><rect class="b" style="fill:none" width="10" height="10"/>',
-      100,
-    ],
-    [
-      'colours that are see-through',
-      '<rect width="10" height="10"/><rect x="20" width="10" height="10" fill="rgba(0,0,0,0)"/><rect x="40" width="10" height="10" fill="#00000000"/>',
-      100,
-    ],
-    ['currentColor', '<g color="red" fill="none"><rect width="10" height="10" fill="currentColor"/></g>', 100],
-    ['transforms of styles', '<rect width="10" height="10" style="transform: translate(5px, 5px) scale(2)"/>', 400],
-    [
-      'angles and origins',
-      '<clipPath id="c"><rect width="50" height="50"/></clipPath><g clip-path="url(#c)"><rect x="40" y="40" width="10" height="40" style="transform:rotate(.25turn);transform-origin:45px 45px"/></g>',
-      400,
-    ],
-    [
-      'the first of a switch that fits',
-      '<switch><rect systemLanguage="xx" width="50" height="50"/><rect systemLanguage="en-GB, de" width="10" height="10"/><rect width="70" height="70"/></switch>',
-      100,
-    ],
-    ['sizes in per cent', '<rect width="50%" height="10%"/>', 500],
-    ['dashes of wide strokes', '<path d="M0 20H40" stroke="#000" stroke-width="4" stroke-dasharray="5 5"/>', 80],
-  ])('read %s', (_, body, areaMm2) =>
-    expect(outlineArea(repaired(read(readSvg(svg(body))), options).outline)).toBeCloseTo(areaMm2, 1),
-  );
-
-  it.each([
-    [
-      'copies of copies without end',
-      `<defs><g id="g0"><path d="M0 0h1v1z"/></g>${Array.from({ length: 11 }, (_, at) => `<g id="g${at + 1}">${`<use href="#g${at}"/>`.repeat(10)}</g>`).join('')}</defs><use href="#g11"/>`,
-    ],
-    ['brackets that never close', `<path transform="${'a('.repeat(400_000)}" d="M0 0h9v9z"/>`],
-    ['a style sheet of one word', `<style>${'x'.repeat(800_000)}</style><path d="M0 0h9v9z"/>`],
-    ['comments without end', `<style>${'/*'.repeat(800_000)}</style><path d="M0 0h9v9z"/>`],
-    ['a number without end', `<rect width="${'1'.repeat(800_000)}x" height="3"/><path d="M0 0h9v9z"/>`],
-    [
-      'thousands of shapes on one place',
-      Array.from({ length: 20_000 }, (_, at) => `<path d="M0 0h${1 + (at % 9)}v9z"/>`).join(''),
-    ],
-    ['dashes finer than any', '<path stroke="#000" stroke-width="5" stroke-dasharray="0.0001" d="M0 0H90000"/>'],
-    [
-      'clips of thousands of circles, again and again',
-      `<clipPath id="c">${'<circle cx="50" cy="50" r="9"/>'.repeat(2000)}</clipPath>${'<g clip-path="url(#c)"><rect width="99" height="99"/></g>'.repeat(300)}`,
-    ],
-  ])('with %s end soon, read or refused', (_, body) => {
-    const result = readSvg(svg(body));
-    if (result.ok) repair(result.value, options);
-    else expect(result.problems[0]!.message.length).toBeGreaterThan(20);
-  });
-
-  it.each([5000, 60_000])('that are one knot of %d points are refused', (count) => {
-    const random = seededRandom(7);
-    const points = Array.from({ length: count }, () => `${(200 * random()).toFixed(3)} ${(200 * random()).toFixed(3)}`);
-    const result = repair(read(readSvg(svg(`<path d="M${points.join('L')}z"/>`))), options);
-    expect(result.ok ? '' : result.problems[0]!.message).toContain('cross each other more than');
-  });
-
-  it('say which transforms, selectors and clips they could not read', () => {
-    const { notes } = read(
-      readSvg(
-        svg(
-          '<style>rect:hover{fill:none}</style><rect width="10" height="10" transform="wobble(3)" clip-path="url(#nowhere)"/>',
-        ),
-      ),
-    );
-    expect(notes.join('; ')).toContain('some rules of its style sheets');
-    expect(notes.join('; ')).toContain('a transform on line 1');
-    expect(notes.join('; ')).toContain('the clip “nowhere”');
-  });
-
-  it('with entities of older programs are read', () => {
-    const text = `<!DOCTYPE svg PUBLIC "-//W3C//DTD SVG 1.1//EN" "a" [<!ENTITY ns_svg "http://www.w3.org/2000/svg">]><svg xmlns="&ns_svg;" width="10mm" height="10mm" viewBox="0 0 10 10"><rect width="10" height="10"/></svg>`;
-    expect(outlineArea(repaired(read(readSvg(text)), options).outline)).toBeCloseTo(100, 6);
-  });
 
   it('that copy copies of copies end soon, and say so', () => {
     const levels = Array.from(

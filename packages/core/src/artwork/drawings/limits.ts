@@ -12,6 +12,7 @@ export const limits = {
   dashes: 2_000,
   /** Steps of reading in all, some seconds of them: an element seen is many, a character read again is one. */
   work: 30_000_000,
+  perElement: 40,
   /** The longest style sheet, and the longest transform (characters). */
   sheet: 1_000_000,
   transform: 20_000,

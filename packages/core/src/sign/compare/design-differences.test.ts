@@ -10,7 +10,8 @@ const told = (now: Design, was: Design = dispensary) =>
 describe('two revisions', () => {
   it('differ in nothing but what was changed, in words with units and names', () => {
     expect(told(dispensary)).toEqual([]);
-    const { case: own, light } = dispensary.assemblies[0] as unknown as {
+    const [box] = dispensary.assemblies;
+    const { case: own, light } = box as unknown as {
       case: { depthInsideMm: number };
       light: { rowCount: number; stripId: string };
     };

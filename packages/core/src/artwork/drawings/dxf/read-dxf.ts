@@ -26,8 +26,6 @@ const mmIn: Readonly<Record<number, number>> = {
   22: 100_000 / 3937,
   23: 3_600_000 / 3937,
 };
-/** An entity costs so many steps of reading. */
-const stepsPerEntity = 40;
 /** How deep blocks within blocks are followed. */
 const blockDepth = 12;
 /** Bits of a layer’s flags: frozen. */
@@ -104,7 +102,7 @@ const createWalk = ({ blocks, tables }: DxfFile, collector: Collector) => {
   const walk = (entities: readonly DxfEntity[], around: Affine, layerAround: string, depth: number): void => {
     for (const entity of entities) {
       if (collector.broken() !== null) return;
-      collector.spend(stepsPerEntity);
+      collector.spend(limits.perElement);
       if (hidden(entity)) {
         collector.note('what is on a hidden or frozen layer was left out');
         continue;

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { encode } from 'fast-png';
-import { pictureOfPng } from '../index.js';
+import { greyOf as shadesOf, pictureOfPng } from '../index.js';
 
 const greyOf = (bytes: Uint8Array): readonly number[] => {
   const result = pictureOfPng(bytes);
@@ -17,6 +17,13 @@ describe('a PNG as shades of grey', () => {
     expect(greyOf(png(4, Uint8Array.of(0, 0, 0, 0, 0, 0, 0, 255)))).toEqual([255, 0]);
     expect(greyOf(png(2, Uint8Array.of(0, 128, 100, 255)))).toEqual([127, 100]);
     expect(greyOf(png(1, Uint16Array.of(65535, 32768), 16))).toEqual([255, 128]);
+  });
+
+  it('weighs red, green and blue, half covers half, and what is clear is paper', () => {
+    const grey = shadesOf(
+      Uint8ClampedArray.of(0, 0, 0, 255, 255, 255, 255, 255, 0, 0, 0, 0, 255, 0, 0, 255, 0, 0, 0, 128),
+    );
+    expect([...grey]).toEqual([0, 255, 255, 54, 127]);
   });
 
   it('is refused where it is none, broken or too large', () => {

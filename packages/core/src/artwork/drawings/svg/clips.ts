@@ -34,7 +34,6 @@ export interface Clips {
 
 /** Clips of clips are followed so deep. */
 const deepest = 8;
-const stepsPerElement = 40;
 
 /** The outlines that clip paths let through, each worked out once for each place that it is used at. */
 export const createClips = (byId: ReadonlyMap<string, Element>, sheet: StyleSheet, collector: Collector): Clips => {
@@ -49,7 +48,7 @@ export const createClips = (byId: ReadonlyMap<string, Element>, sheet: StyleShee
     depth: number,
     rule: 'clip' | null,
   ): readonly Outline[] => {
-    collector.spend(stepsPerElement + (element.attributes['d'] ?? '').length);
+    collector.spend(limits.perElement + (element.attributes['d'] ?? '').length);
     if (depth > deepest || collector.broken() !== null) return [];
     const declared = declaredOn(element, sheet, collector.spend);
     if (isAbsent(declared)) return [];

@@ -77,9 +77,6 @@ const leftOut: Readonly<Record<string, string>> = {
 const nameOf = ({ name, attributes }: Element): string | undefined =>
   name === 'g' ? (attributes['inkscape:label'] ?? attributes['data-layer'] ?? attributes['id']) : undefined;
 
-/** An element costs so many steps of reading, beside the characters of its data. */
-const stepsPerElement = 40;
-
 /** Whether a child of a switch is one that this reader shows: what asks for nothing, or for English. */
 const isChosen = ({ attributes }: Element): boolean =>
   (attributes['requiredExtensions'] ?? '').trim() === '' &&
@@ -155,7 +152,7 @@ const createWalk = (root: Element, sheet: StyleSheet, collector: Collector) => {
       dashesMm === undefined
         ? onDrawing
         : onDrawing.flatMap((path) => dashesOf(path, dashesMm, fromMm).map((points) => ({ points, closed: false })));
-    collector.spend(lines.length * stepsPerElement);
+    collector.spend(lines.length * limits.perElement);
     if (
       likelyCrossings(
         lines.map(({ points }) => points),
@@ -232,7 +229,7 @@ const createWalk = (root: Element, sheet: StyleSheet, collector: Collector) => {
 
   const walk = (element: Element, around: Place, asCopyOf: Element | null = null): void => {
     if (collector.broken() !== null) return;
-    collector.spend(stepsPerElement);
+    collector.spend(limits.perElement);
     const { name } = element;
     const sentence = leftOut[name];
     if (sentence !== undefined) return collector.note(sentence);
