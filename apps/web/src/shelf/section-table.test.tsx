@@ -2,7 +2,7 @@ import { describe, expect, it, jest } from '@jest/globals';
 import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { shippedCatalogue, type Catalogue } from '@vitrum/core';
-import { fitting, SectionTable, type ItemActions } from './section-table';
+import { fitting, SectionTable, whole, type ItemActions } from './section-table';
 import { sectionsOf } from './sections';
 
 const spacers = (catalogue: Catalogue = shippedCatalogue) =>
@@ -23,7 +23,7 @@ const firstCells = () =>
 describe('a list of the shelf', () => {
   it('goes by any of its columns, up and down, numbers as numbers', async () => {
     const user = userEvent.setup();
-    render(<SectionTable section={spacers()} words="" old={false} actions={actions()} />);
+    render(<SectionTable section={spacers()} filter={whole} actions={actions()} />);
     await user.click(screen.getByRole('button', { name: 'adds' }));
     const heights = firstCells().map((text) => Number.parseFloat(text ?? ''));
     expect(heights).toEqual([...heights].sort((a, b) => a - b));
@@ -38,11 +38,25 @@ describe('a list of the shelf', () => {
       ...shippedCatalogue,
       spacers: [{ ...first!, supplier: 'Quay Timber', packOf: 50, leadDays: 1 }, ...rest],
     };
-    render(<SectionTable section={spacers(catalogue)} words="quay" old={false} actions={actions()} />);
+    render(<SectionTable section={spacers(catalogue)} filter={{ ...whole, words: 'quay' }} actions={actions()} />);
     expect(screen.getAllByRole('row')).toHaveLength(2);
     expect(screen.getByText('packs of 50 · Quay Timber · 1 day')).toBeTruthy();
-    expect(fitting(spacers(catalogue), 'quay', false)).toBe(1);
-    expect(fitting(spacers(catalogue), 'moon', false)).toBe(0);
+    expect(fitting(spacers(catalogue), { ...whole, words: 'quay' })).toBe(1);
+    expect(fitting(spacers(catalogue), { ...whole, words: 'moon' })).toBe(0);
+  });
+
+  it('shows what a supplier sells, or what has figures of one origin', () => {
+    const [first, second, ...rest] = shippedCatalogue.spacers;
+    const catalogue = {
+      ...shippedCatalogue,
+      spacers: [{ ...first!, supplier: 'Quay Timber' }, { ...second!, editedOn: '2030-01-02' }, ...rest],
+    };
+    const counts = (filter: Partial<typeof whole>): number => fitting(spacers(catalogue), { ...whole, ...filter });
+    expect(counts({ supplier: 'Quay Timber' })).toBe(1);
+    expect(counts({ supplier: 'Quay' })).toBe(0);
+    expect([counts({ origin: 'changed' }), counts({ origin: 'measured' })]).toEqual([1, 0]);
+    expect(counts({ origin: 'typical' })).toBe(counts({}) - 1);
+    expect(counts({ origin: 'changed', supplier: 'Quay Timber' })).toBe(0);
   });
 
   it('leaves out what is no longer offered until that is asked for, and offers it again', async () => {
@@ -53,9 +67,9 @@ describe('a list of the shelf', () => {
       spacers: [{ ...first!, retiredOn: '2030-01-02' }, { ...second!, newerId: 'x' }, ...rest],
     };
     const own = actions();
-    const { rerender } = render(<SectionTable section={spacers(catalogue)} words="" old={false} actions={own} />);
+    const { rerender } = render(<SectionTable section={spacers(catalogue)} filter={whole} actions={own} />);
     expect(screen.queryByText(first!.name)).toBeNull();
-    rerender(<SectionTable section={spacers(catalogue)} words="" old actions={own} />);
+    rerender(<SectionTable section={spacers(catalogue)} filter={{ ...whole, old: true }} actions={own} />);
     expect(screen.getByText('retired 2030-01-02')).toBeTruthy();
     // What designs keep as it was is changed by nobody.
     expect(screen.queryByRole('button', { name: `Change ${second!.name}` })).toBeNull();

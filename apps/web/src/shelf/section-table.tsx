@@ -2,7 +2,6 @@ import { isCurrent, type ShelfItem } from '@vitrum/core';
 import {
   flexRender,
   getCoreRowModel,
-  getFilteredRowModel,
   getSortedRowModel,
   useReactTable,
   type ColumnDef,
@@ -26,6 +25,24 @@ interface Line {
   readonly cells: readonly string[];
 }
 
+/** Where the figures of an item come from. */
+export type Origin = 'typical' | 'changed' | 'measured';
+
+/** What is shown of the shelf; empty is anything. */
+export interface ShelfFilter {
+  readonly words: string;
+  /** Also what is no longer offered. */
+  readonly old: boolean;
+  readonly origin: Origin | '';
+  readonly supplier: string;
+}
+
+/** Everything that is offered. */
+export const whole: ShelfFilter = { words: '', old: false, origin: '', supplier: '' };
+
+const originOf = ({ measured, editedOn }: ShelfItem): Origin =>
+  measured !== undefined ? 'measured' : editedOn === undefined ? 'typical' : 'changed';
+
 /** Whether figures are typical, the shop’s own, or those of an item that is no longer offered. */
 const standingOf = ({ measured, retiredOn, newerId, editedOn }: ShelfItem): string => {
   if (newerId !== undefined) return 'as designs have it';
@@ -34,9 +51,12 @@ const standingOf = ({ measured, retiredOn, newerId, editedOn }: ShelfItem): stri
   return editedOn === undefined ? '~ typical' : `changed ${editedOn}`;
 };
 
-/** What is looked through for words. */
-const soughtIn = ({ id, supplier = '' }: ShelfItem, cells: readonly string[]): string =>
-  `${cells.join(' ')} ${supplier} ${id}`;
+/** Whether an item is among what is looked for: its words are sought in all that is shown of it, its supplier and its id. */
+const isSought = (item: ShelfItem, cells: readonly string[], { words, old, origin, supplier }: ShelfFilter): boolean =>
+  (old || isCurrent(item)) &&
+  (origin === '' || originOf(item) === origin) &&
+  (supplier === '' || item.supplier === supplier) &&
+  fitsWords(`${cells.join(' ')} ${item.supplier ?? ''} ${item.id}`, words);
 
 const packWords = ({ packOf, pricedOn, supplier, leadDays }: ShelfItem): string =>
   [
@@ -83,20 +103,19 @@ const RowActions = ({
 
 interface SectionTableProps {
   readonly section: Section;
-  readonly words: string;
-  readonly old: boolean;
+  readonly filter: ShelfFilter;
   readonly actions: ItemActions;
 }
 
 /** A list of the shelf, by any of its columns in order. */
-export const SectionTable = ({ section, words, old, actions }: SectionTableProps) => {
+export const SectionTable = ({ section, filter, actions }: SectionTableProps) => {
   const [sorting, setSorting] = useState<SortingState>([]);
   const lines = useMemo<Line[]>(
     () =>
       section.items
         .map((item, at): Line => ({ item, cells: section.rows[at] ?? [] }))
-        .filter(({ item }) => old || isCurrent(item)),
-    [section, old],
+        .filter(({ item, cells }) => isSought(item, cells, filter)),
+    [section, filter],
   );
   const columns = useMemo<ColumnDef<Line>[]>(
     () =>
@@ -112,13 +131,10 @@ export const SectionTable = ({ section, words, old, actions }: SectionTableProps
   const table = useReactTable({
     data: lines,
     columns,
-    state: { sorting, globalFilter: words },
+    state: { sorting },
     onSortingChange: setSorting,
     getCoreRowModel: getCoreRowModel(),
     getSortedRowModel: getSortedRowModel(),
-    getFilteredRowModel: getFilteredRowModel(),
-    globalFilterFn: ({ original: { item, cells } }, _column, sought: string) =>
-      fitsWords(soughtIn(item, cells), sought),
   });
   const { rows } = table.getRowModel();
   return (
@@ -177,5 +193,5 @@ export const SectionTable = ({ section, words, old, actions }: SectionTableProps
 };
 
 /** How many items of a list fit what is looked for. */
-export const fitting = ({ items, rows }: Section, words: string, old: boolean): number =>
-  items.filter((item, at) => (old || isCurrent(item)) && fitsWords(soughtIn(item, rows[at] ?? []), words)).length;
+export const fitting = ({ items, rows }: Section, filter: ShelfFilter): number =>
+  items.filter((item, at) => isSought(item, rows[at] ?? [], filter)).length;

@@ -4,18 +4,17 @@ import { Plus } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { importList, offerItem } from '../api/shelf';
 import { MeasureDialog } from '../calibrate/measure-dialog';
-import { fieldLook } from '../fields/field-row';
 import { catalogueQuery } from '../job/job-query';
 import { Button } from '../ui/button';
 import { FileButton } from '../ui/file-button';
-import { Tick } from '../ui/tick';
 import { saveFile } from '../ui/save-file';
 import { ErrorSheet } from '../pages/error-sheet';
 import { PageHeader } from '../pages/page-header';
 import { Skeleton } from '../ui/skeleton';
+import { FindOnShelf, suppliersOf } from './find-on-shelf';
 import { ImportDialog, type ReadFile } from './import-dialog';
 import { ItemDialog, type ItemTask } from './item-dialog';
-import { fitting, SectionTable } from './section-table';
+import { fitting, SectionTable, whole, type ShelfFilter } from './section-table';
 import { sectionsOf, type Section } from './sections';
 
 type Measurable = 'faces' | 'coatings' | 'tools' | 'cutters';
@@ -28,8 +27,7 @@ const exported = (kind: CatalogueKind, catalogue: Catalogue): void =>
 
 interface ListProps {
   readonly section: Section;
-  readonly words: string;
-  readonly old: boolean;
+  readonly filter: ShelfFilter;
   readonly catalogue: Catalogue;
   readonly onTask: (task: ItemTask) => void;
   readonly onMeasure: (kind: Measurable, item: ShelfItem) => void;
@@ -37,7 +35,7 @@ interface ListProps {
   readonly onFile: (kind: CatalogueKind, file: File) => Promise<void>;
 }
 
-const List = ({ section, words, old, catalogue, onTask, onMeasure, onOffer, onFile }: ListProps) => {
+const List = ({ section, filter, catalogue, onTask, onMeasure, onOffer, onFile }: ListProps) => {
   const { kind, title } = section;
   return (
     <section id={slug(title)} aria-label={title} className="mb-7 overflow-x-auto">
@@ -55,8 +53,7 @@ const List = ({ section, words, old, catalogue, onTask, onMeasure, onOffer, onFi
       </div>
       <SectionTable
         section={section}
-        words={words}
-        old={old}
+        filter={filter}
         actions={{
           onChange: (item) => onTask({ does: 'change', kind, item }),
           onCopy: (item) => onTask({ does: 'copy', kind, item }),
@@ -76,16 +73,17 @@ export const ShelfPage = () => {
   const [measuring, setMeasuring] = useState<{ readonly kind: Measurable; readonly item: ShelfItem } | null>(null);
   const [task, setTask] = useState<ItemTask | null>(null);
   const [file, setFile] = useState<ReadFile | null>(null);
-  const [words, setWords] = useState('');
-  const [old, setOld] = useState(false);
+  const [filter, setFilter] = useState<ShelfFilter>(whole);
   const [told, setTold] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
   useEffect(() => {
     document.title = 'Shelf · Vitrum';
   }, []);
   const sections = useMemo(() => (data === undefined ? [] : sectionsOf(data)), [data]);
+  const suppliers = useMemo(() => suppliersOf(sections), [sections]);
+  const narrowed = filter.words !== '' || filter.origin !== '' || filter.supplier !== '';
   if (error !== null && data === undefined) return <ErrorSheet error={error} />;
-  const shown = sections.map((section) => ({ section, count: fitting(section, words, old) }));
+  const shown = sections.map((section) => ({ section, count: fitting(section, filter) }));
   const done = (sentence: string): void => {
     setTask(null);
     setFile(null);
@@ -125,23 +123,10 @@ export const ShelfPage = () => {
         {data === undefined && (
           <Skeleton says="Fetching the shelf …" shapes={Array.from({ length: 12 }, () => 'mb-2 h-6')} />
         )}
-        <div role="search" className="mb-3 flex flex-wrap items-end gap-4">
-          <label className="flex flex-col text-[13px]">
-            Find on the shelf
-            <input
-              type="search"
-              className={`${fieldLook} min-h-8 w-64`}
-              value={words}
-              onChange={(event) => setWords(event.target.value)}
-            />
-          </label>
-          <Tick on={old} onChange={setOld}>
-            also what is no longer offered
-          </Tick>
-        </div>
+        <FindOnShelf filter={filter} suppliers={suppliers} onFilter={setFilter} />
         <nav aria-label="On the shelf" className="mb-4 flex flex-wrap gap-x-4 gap-y-1">
           {shown
-            .filter(({ count }) => words === '' || count > 0)
+            .filter(({ count }) => !narrowed || count > 0)
             .map(({ section: { title }, count }) => (
               <a key={title} href={`#${slug(title)}`} className="underline underline-offset-2">
                 {title} <span className="figure text-xs text-soft">{count}</span>
@@ -158,18 +143,20 @@ export const ShelfPage = () => {
             {wrong}
           </p>
         )}
-        {words !== '' && shown.every(({ count }) => count === 0) && (
-          <p>Nothing on the shelf fits “{words}”; clear the search, or add it to its list.</p>
+        {narrowed && shown.every(({ count }) => count === 0) && (
+          <p className="flex flex-wrap items-center gap-2">
+            Nothing on the shelf is like that.
+            <Button onClick={() => setFilter(whole)}>Show all of the shelf</Button>
+          </p>
         )}
         {data !== undefined &&
           shown
-            .filter(({ count }) => words === '' || count > 0)
+            .filter(({ count }) => !narrowed || count > 0)
             .map(({ section }) => (
               <List
                 key={section.title}
                 section={section}
-                words={words}
-                old={old}
+                filter={filter}
                 catalogue={data}
                 onTask={setTask}
                 onMeasure={(kind, item) => setMeasuring({ kind, item })}

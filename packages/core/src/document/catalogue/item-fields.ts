@@ -1,8 +1,9 @@
-import { stuffNames } from './schema.js';
+import { engravingMethods, stuffNames } from './schema.js';
 import type { CatalogueKind } from './types.js';
 
-/** How the value of a field is written: a share as per cent, lists with commas, what a tool cuts as “acrylic 8, wood 6”. */
-export type FieldForm = 'text' | 'number' | 'share' | 'choice' | 'choices' | 'numbers' | 'flag' | 'day' | 'cuts';
+/** How the value of a field is written: a share as per cent, lists with commas, what a tool cuts and its kerfs as “acrylic 8, wood 6”. */
+export type FieldForm =
+  'text' | 'number' | 'share' | 'choice' | 'choices' | 'numbers' | 'flag' | 'day' | 'cuts' | 'kerfs';
 
 /** One figure of an item of the shelf: where it is, what it is called and means, and what is usual. */
 export interface ItemField {
@@ -329,6 +330,40 @@ export const kindWords: readonly KindWords[] = [
     field('cuts', 'Cuts', 'cuts', 'mm', 'What, and how thick at most.', { typical: ['acrylic 8, wood 6'] }),
     mm('bedWidthMm', 'Bed, wide', 'What it reaches.', [600, 900, 1250]),
     mm('bedHeightMm', 'Bed, deep', 'What it reaches.', [400, 600, 1250]),
+    field('kerfs', 'Cut, by material', 'kerfs', 'mm', 'Where it cuts one wider than another, as measured.', {
+      typical: ['acrylic 0.2, wood 0.3'],
+      ...optional,
+    }),
+    choice(
+      'engraves.method',
+      'Works faces by',
+      'How it works the face of a clear sheet; none: it only cuts.',
+      engravingMethods,
+      {
+        ...optional,
+      },
+    ),
+    mm('engraves.lineMm', 'Engraved line', 'Width of one line; of what works faces.', [0.2, 0.4, 0.8], optional),
+    share('engraves.takes', 'Takes out', 'Of the light that meets a place worked all over.', [0.35, 0.62], optional),
+    share(
+      'engraves.ownSide',
+      'Through the worked face',
+      'Of what is taken out; the rest goes through the other.',
+      [0.5],
+      {
+        ...optional,
+      },
+    ),
+    mm('engraves.fullMm', 'Most of it at', 'Depth at which it takes 63 % of what it can.', [0.08, 0.15], optional),
+    mm('engraves.passMm', 'A pass', 'So deep.', [0.15, 0.3], optional),
+    field('engraves.dotsPerInch', 'Rows of a picture', 'number', 'to the inch', 'Empty where it follows lines.', {
+      typical: [254, 508],
+      ...optional,
+    }),
+    field('engraves.minPerM2', 'A square metre takes', 'number', 'min', 'Worked all over, by one pass.', {
+      typical: [120, 600, 2400],
+      ...optional,
+    }),
   ]),
   words('cutters', 'Saw blades and bits for grooves', 'blade or bit', null, [
     choice('kind', 'Kind', 'Of a saw, or of a router.', ['blade', 'bit']),

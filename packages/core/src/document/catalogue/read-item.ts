@@ -1,4 +1,5 @@
 import { failure, success, type Problem, type Result } from '../../base/result.js';
+import { valueOfPath } from '../design/index.js';
 import { wordsOf, type ItemField } from './item-fields.js';
 import { catalogueSchemas } from './schema.js';
 import type { Catalogue, CatalogueKind } from './types.js';
@@ -26,6 +27,14 @@ const yes: ReadonlySet<string> = new Set(['yes', 'y', 'true', '1', 'x']);
 const no: ReadonlySet<string> = new Set(['no', 'n', 'false', '0', '']);
 
 const aDay = /^\d{4}-\d{2}-\d{2}$/;
+
+/** Millimetres by material, written as “acrylic 8, wood 6”. */
+const byStuff = (text: string): readonly (readonly [string, number])[] =>
+  text.split(/;|,\s+|,(?=\D)/).map((each) => {
+    const [, stuff, value] = /^\s*([a-z]+)\s+([\d.,]+)\s*(?:mm)?\s*$/i.exec(each) ?? [];
+    if (stuff === undefined) throw new Error(`is written as “acrylic 8, wood 6”; “${each.trim()}” is not`);
+    return [stuff.toLowerCase(), numberOf(value ?? '')];
+  });
 
 /** The value of a field from what was written; a problem’s sentence where it is none. */
 const valueOf = ({ form, choices, label, unit }: ItemField, text: string): unknown => {
@@ -65,13 +74,9 @@ const valueOf = ({ form, choices, label, unit }: ItemField, text: string): unkno
       if (no.has(trimmed.toLowerCase())) return false;
       throw new Error(`is yes or no; “${trimmed}” is neither (${label})`);
     case 'cuts':
-      return listOf(trimmed.replace(/,/g, '; ')).length === 0
-        ? []
-        : trimmed.split(/[;,]/).map((each) => {
-            const [, stuff, most] = /^\s*([a-z]+)\s+([\d.]+)\s*(?:mm)?\s*$/i.exec(each) ?? [];
-            if (stuff === undefined) throw new Error(`is written as “acrylic 8, wood 6”; “${each.trim()}” is not`);
-            return { stuff: stuff.toLowerCase(), mostMm: Number(most) };
-          });
+      return byStuff(trimmed).map(([stuff, mostMm]) => ({ stuff, mostMm }));
+    case 'kerfs':
+      return Object.fromEntries(byStuff(trimmed));
   }
 };
 
@@ -93,10 +98,14 @@ const nullWhereEmpty: ReadonlySet<string> = new Set(['sandGrit']);
 /** Flags that are there or not. */
 const onlyTrue: ReadonlySet<string> = new Set(['addressable', 'showsGrain']);
 
-const atPath = (fields: readonly ItemField[], path: readonly PropertyKey[]): string => {
+/** The field in which something within an item stands. */
+const fieldAt = (fields: readonly ItemField[], path: readonly PropertyKey[]): ItemField | undefined => {
   const dotted = path.map(String).join('.');
-  return fields.find((field) => dotted === field.path || dotted.startsWith(`${field.path}.`))?.label ?? dotted;
+  return fields.find((field) => dotted === field.path || dotted.startsWith(`${field.path}.`));
 };
+
+const atPath = (fields: readonly ItemField[], path: readonly PropertyKey[]): string =>
+  fieldAt(fields, path)?.label ?? path.map(String).join('.');
 
 interface Numbers {
   readonly [key: string]: unknown;
@@ -173,8 +182,11 @@ export const readItem = <Kind extends CatalogueKind>(
   if (!read.success)
     return failure(
       ...read.error.issues.map(({ path, message }) => ({
-        path: path.map(String).join('.'),
-        message: `${atPath(fields, path)}: ${message}`,
+        path: fieldAt(fields, path)?.path ?? path.map(String).join('.'),
+        message:
+          valueOfPath(item, path.map(String).join('.')) === undefined
+            ? `${atPath(fields, path)} is missing`
+            : `${atPath(fields, path)}: ${message}`,
       })),
     );
   const apart = together(kind, item);

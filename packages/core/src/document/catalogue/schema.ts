@@ -35,6 +35,8 @@ const scatter = z.discriminatedUnion('kind', [
 /** What sheets are made of, by the names that a tool asks for. */
 export const stuffNames = ['film', 'acrylic', 'glass', 'wood', 'metal', 'composite', 'foam', 'printed'] as const;
 const stuff = z.enum(stuffNames);
+/** How a tool works the face of a clear sheet. */
+export const engravingMethods = ['beam', 'bit', 'hand', 'blasted', 'sanded'] as const;
 
 /** What an item of each list of the catalogue must have; more may hang on it. */
 const itemSchemas = {
@@ -214,7 +216,7 @@ const itemSchemas = {
     bedHeightMm: above,
     engraves: z
       .looseObject({
-        method: z.enum(['beam', 'bit', 'hand', 'blasted', 'sanded']),
+        method: z.enum(engravingMethods),
         lineMm: above,
         takes: share,
         ownSide: share,

@@ -25,6 +25,10 @@ export const written = ({ form, path }: ItemField, item: unknown): string => {
       return (value as readonly { readonly stuff: string; readonly mostMm: number }[])
         .map(({ stuff, mostMm }) => `${stuff} ${plain(mostMm)}`)
         .join(', ');
+    case 'kerfs':
+      return Object.entries(value as Readonly<Record<string, number>>)
+        .map(([stuff, kerf]) => `${stuff} ${plain(kerf)}`)
+        .join(', ');
     case 'text':
     case 'choice':
     case 'day':
