@@ -16,6 +16,12 @@ test('a job that is short of glue gets its list before it starts, and has all on
   await expect(list).not.toContainText('Wood glue');
   await stock.getByRole('button', { name: 'Keep it for this job' }).click();
   await expect(stock.getByText(/the rest is kept for it/)).toBeVisible();
+  // Its parts lie on the offcuts of the shop first.
+  await page.getByRole('radio', { name: 'On what is here' }).click();
+  const sheets = page.getByRole('region', { name: 'Sheet layout' });
+  await expect(sheets.getByRole('img', { name: 'Birch plywood 6 mm, offcut that is here' })).toContainText('Base');
+  await expect(sheets.getByRole('img', { name: 'Opal acrylic 5 mm, dense, sheet to be bought' })).toBeVisible();
+  await expect(stock.getByRole('checkbox', { name: /lies in the shop again: .* of Opal acrylic 3 mm/ })).toBeChecked();
 
   await stock.getByRole('link', { name: 'all stock' }).click();
   await page.getByRole('searchbox', { name: 'Find' }).fill('wood glue');
@@ -50,6 +56,7 @@ test('a job that is short of glue gets its list before it starts, and has all on
   const rows = page.getByRole('row').filter({ hasText: 'Trial' });
   await expect(rows.filter({ hasText: 'used' }).first()).toContainText('−');
   await expect(page.getByRole('row').filter({ hasText: 'dried up' })).toContainText('−140 ml');
+  await expect(rows.filter({ hasText: 'left of a sheet' }).first()).toContainText('Opal acrylic 3 mm');
 });
 
 test('a reel comes in, is cut in two, and its pieces are not added up for a long run', async ({ page, shop }) => {

@@ -34,6 +34,7 @@ export {
 export {
   StockEntryDto,
   StockOpDto,
+  StockUseDto,
   stockWhats,
   type JobShort,
   type JobStockView,

@@ -1,6 +1,6 @@
-import type { CatalogueKind, Need, ShoppingLine, Short } from '@vitrum/core';
+import type { CatalogueKind, LaidSheet, Need, ShoppingLine, Short } from '@vitrum/core';
 import { catalogueKinds } from '@vitrum/core';
-import { IsIn, IsInt, IsNumber, IsOptional, IsString, IsUUID, Max, MaxLength, Min } from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, IsUUID, Max, MaxLength, Min } from 'class-validator';
 import { IsDay, IsPlainText, MayBeAbsent } from './validators.js';
 
 /** What becomes of stock: some of it by hand, some by what becomes of a job. */
@@ -91,6 +91,14 @@ export class StockOpDto {
   op: string;
 }
 
+/** What a job has a claim to is used. */
+export class StockUseDto extends StockOpDto {
+  /** What is left of sheets that were cut into is entered as offcuts. */
+  @MayBeAbsent()
+  @IsBoolean({ message: 'true or false' })
+  keepLeft?: boolean;
+}
+
 export interface LotView {
   readonly id: string;
   readonly kind: CatalogueKind;
@@ -163,4 +171,6 @@ export interface JobStockView {
   readonly needs: readonly Need[];
   readonly shorts: readonly Short[];
   readonly lines: readonly ShoppingLine[];
+  /** Its parts on offcuts and sheets that lie in the shop, and on those to be bought. */
+  readonly laid: readonly LaidSheet[];
 }

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { ConflictException, Injectable, NotFoundException } from '@nestjs/common';
 import type { StockEntryDto } from '@vitrum/contract';
-import { stockForm, stockUnit, type Catalogue, type CatalogueKind, type ShelfItem } from '@vitrum/core';
+import { stockForm, stockUnit, type Catalogue, type CatalogueKind, type LaidSheet, type ShelfItem } from '@vitrum/core';
 import { eq, inArray, sql } from 'drizzle-orm';
 import { badRequest } from '../common/problems.js';
 import { DatabaseService, type Transaction } from '../database/database.module.js';
@@ -42,6 +42,34 @@ export class LedgerService {
       const from = Math.min(amount, row.amount);
       if (from > nothing)
         await this.move(transaction, row, -from, { op, place: at + 1, what: 'used', jobId, note: '' });
+    }
+  }
+
+  /** Enters what is left of sheets that a job was cut from as offcuts of their own. */
+  async putBack(transaction: Transaction, op: string, jobId: string, laid: readonly LaidSheet[]): Promise<void> {
+    // Places of the lots that were taken come before.
+    let place = 10_000;
+    for (const { lotId, kind, lineId, leftMm, bar } of laid) {
+      if (lotId === null) continue;
+      for (const [widthMm, heightMm] of leftMm) {
+        const [made] = await transaction
+          .insert(stockLots)
+          .values({
+            id: randomUUID(),
+            kind,
+            lineId,
+            form: 'sheets',
+            amount: 1,
+            widthMm,
+            heightMm,
+          })
+          .returning();
+        place += 1;
+        const note = bar ? 'left of a bar' : 'left of a sheet';
+        await transaction
+          .insert(stockEntries)
+          .values({ op, place, what: 'returned', lotId: made!.id, delta: 1, jobId, note });
+      }
     }
   }
 

@@ -14,6 +14,8 @@ export interface StockTask {
   readonly claims: readonly Claim[];
   /** Whose shorts go on the list to buy. */
   readonly buyFor: readonly string[];
+  /** Whose parts are to be laid out on their sheets. */
+  readonly laidFor: readonly string[];
   readonly catalogue: Catalogue;
 }
 
@@ -23,8 +25,8 @@ export interface StockFound {
 }
 
 /** Runs in a thread of the pool: stock given to claims, and what is to be bought. */
-export default ({ lots, claims, buyFor, catalogue }: StockTask): StockFound => {
-  const jobs = allot(lots, claims);
+export default ({ lots, claims, buyFor, laidFor, catalogue }: StockTask): StockFound => {
+  const jobs = allot(lots, claims, new Set(laidFor));
   const wanted = new Set(buyFor);
   return {
     jobs,

@@ -3,6 +3,7 @@ import { ApiBody, ApiOperation, ApiQuery, ApiTags } from '@nestjs/swagger';
 import {
   StockEntryDto,
   StockOpDto,
+  StockUseDto,
   type JobStockView,
   type LotView,
   type ShoppingView,
@@ -136,8 +137,14 @@ export class StockController {
   @Post('jobs/:id/use')
   @HttpCode(200)
   @ApiOperation({ summary: 'Take from stock what a job is made from' })
-  @ApiBody({ schema: { type: 'object', required: ['op'], properties: { op: uuid } } })
-  use(@Param('id', jobId) id: string, @Body() { op }: StockOpDto): Promise<JobStockView> {
-    return this.stock.use(id, op);
+  @ApiBody({
+    schema: {
+      type: 'object',
+      required: ['op'],
+      properties: { op: uuid, keepLeft: { type: 'boolean', description: 'Enter what is left of sheets as offcuts' } },
+    },
+  })
+  use(@Param('id', jobId) id: string, @Body() { op, keepLeft = false }: StockUseDto): Promise<JobStockView> {
+    return this.stock.use(id, op, keepLeft);
   }
 }

@@ -50,7 +50,7 @@ export class StockService {
     if (row === undefined) throw noSuchJob();
     // Summed up by a version that did not tell what it takes.
     if (row.needs === null) this.summaries.wantOnce(jobId, row.revision);
-    const { found } = await this.served([jobId]);
+    const { found } = await this.served([jobId], [jobId]);
     const own = found.jobs.find((each) => each.jobId === jobId);
     return {
       view: {
@@ -58,6 +58,7 @@ export class StockService {
         needs: row.claimed ?? row.needs ?? [],
         shorts: own?.shorts ?? [],
         lines: found.lines,
+        laid: own?.laid ?? [],
       },
       taken: own?.taken ?? [],
     };
@@ -93,8 +94,11 @@ export class StockService {
     return this.ofJob(jobId);
   }
 
-  /** Takes from the lots what was kept for the job, and ends its claim; what was short stays told in the answer. */
-  async use(jobId: string, op: string): Promise<JobStockView> {
+  /**
+   * Takes from the lots what was kept for the job, and ends its claim; what was short stays told in the answer. What is left of sheets
+   * that were cut into lies in the shop again, as offcuts, where that is asked.
+   */
+  async use(jobId: string, op: string, keepLeft: boolean): Promise<JobStockView> {
     const { view, taken } = await this.servedOne(jobId);
     await this.database.transaction(async (transaction) => {
       if ((await this.ledger.lotsOfOp(transaction, op)) !== null) return;
@@ -109,6 +113,7 @@ export class StockService {
         );
       await transaction.insert(stockEntries).values({ op, what: 'released', jobId, note: 'used up' });
       await this.ledger.takeAll(transaction, op, jobId, taken);
+      if (keepLeft) await this.ledger.putBack(transaction, op, jobId, view.laid);
     });
     return { ...view, claimed: false };
   }
@@ -125,7 +130,10 @@ export class StockService {
   }
 
   /** Stock given to all that have a claim, the earliest first, then to the jobs that are asked about, the most pressing first. */
-  private async served(jobIds: readonly string[] | null): Promise<{
+  private async served(
+    jobIds: readonly string[] | null,
+    laidFor: readonly string[] = [],
+  ): Promise<{
     readonly found: Awaited<ReturnType<StockPool['find']>>;
     readonly of: readonly JobShort[];
   }> {
@@ -167,6 +175,7 @@ export class StockService {
       lots: lots.map(asLot),
       claims,
       buyFor: own.map(({ jobId }) => jobId),
+      laidFor,
       catalogue,
     });
     return {

@@ -256,6 +256,33 @@ describe('a job', () => {
   });
 });
 
+describe('what is left of a sheet that a job was cut from', () => {
+  it('is kept as an offcut where that is asked, once, and the next job finds it', async () => {
+    const made = body<JobView>(
+      await api().post('/api/jobs').send({ name: 'Leaves some', design: demoDesigns.dispensary }).expect(201),
+    );
+    await shop.app.get(SummariesService).idle();
+    const path = `/api/stock/jobs/${made.id}`;
+    const before = body<JobStockView>(await api().get(path).expect(200));
+    const wanted = before.laid.find(({ kind, bar, leftMm }) => kind === 'boards' && !bar && leftMm.length > 0)!;
+    const [widthMm, heightMm] = wanted.sheetMm;
+    // One that is just large enough is taken before any other, and leaves as much.
+    await enter({ what: 'bought', kind: wanted.kind, itemId: wanted.lineId, pieces: 1, widthMm, heightMm });
+    const claimed = body<JobStockView>(await api().post(`${path}/claim`).send({ op: randomUUID() }).expect(200));
+    const laid = claimed.laid.filter(({ lotId }) => lotId !== null);
+    const left = laid.flatMap(({ leftMm }) => leftMm);
+    expect(left.length).toBeGreaterThan(0);
+    await api().post(`${path}/use`).send({ op: randomUUID(), keepLeft: 'all' }).expect(400);
+    const op = randomUUID();
+    for (let turn = 0; turn < 2; turn += 1) await api().post(`${path}/use`).send({ op, keepLeft: true }).expect(200);
+    const back = (await entries(`job=${made.id}`)).filter(({ what }) => what === 'returned');
+    expect(back.map(({ delta, note }) => [delta, note.startsWith('left of a ')])).toEqual(left.map(() => [1, true]));
+    const found = (await Promise.all(laid.map(({ kind, lineId }) => lots(kind, lineId)))).flat();
+    for (const [wide, high] of left)
+      expect(found).toContainEqual(expect.objectContaining({ widthMm: wide, heightMm: high, amount: 1 }));
+  });
+});
+
 describe('a job summed up by a version that did not tell what it takes', () => {
   it('is summed up when that is asked for', async () => {
     const { db } = shop.app.get(DatabaseService);

@@ -33,6 +33,11 @@ export const getShopping = (): Promise<ShoppingView> => request('/stock/shopping
 
 export const getJobStock = (jobId: string): Promise<JobStockView> => request(`/stock/jobs/${jobId}`);
 
-/** Keeps for a job what it takes, gives that up, or takes it from stock. */
-export const claimStock = (jobId: string, what: 'claim' | 'release' | 'use', op: string): Promise<JobStockView> =>
-  request(`/stock/jobs/${jobId}/${what}`, { method: 'POST', body: json({ op }) });
+/** Keeps for a job what it takes, gives that up, or takes it from stock; then what is left of sheets may lie there again. */
+export const claimStock = (
+  jobId: string,
+  what: 'claim' | 'release' | 'use',
+  op: string,
+  keepLeft = false,
+): Promise<JobStockView> =>
+  request(`/stock/jobs/${jobId}/${what}`, { method: 'POST', body: json({ op, ...(keepLeft ? { keepLeft } : {}) }) });

@@ -1,6 +1,7 @@
 import { TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { useEvaluation } from '../evaluation/evaluation-store';
+import { LaidSheets } from '../stock/laid-sheets';
 import { Ways } from '../ui/ways';
 import { SetUps } from './set-ups/set-ups';
 import { SheetDrawing } from './sheet-drawing';
@@ -21,6 +22,7 @@ const Sheets = () => {
 
 const views = [
   { value: 'sheets', label: 'Sheets and bars' },
+  { value: 'here', label: 'On what is here' },
   { value: 'set-ups', label: 'Set-ups' },
 ] as const;
 
@@ -29,26 +31,26 @@ export const SheetLayout = () => {
   const [view, setView] = useState<(typeof views)[number]['value']>('sheets');
   const sawn =
     useEvaluation(({ evaluation }) => evaluation?.parts.cut.some(({ member }) => member !== undefined)) ?? false;
-  const shown = sawn ? view : 'sheets';
+  const shown = view === 'set-ups' && !sawn ? 'sheets' : view;
+  const offered = views.filter(({ value }) => sawn || value !== 'set-ups');
   return (
     <div className="flex h-[330px] shrink-0 flex-col border-t border-line bg-sheet">
-      {sawn && (
-        <div className="flex flex-wrap items-center justify-between gap-x-4 px-3">
-          <Ways label="What is shown of the cutting" value={shown} options={views} onChoose={setView} />
-          {shown === 'set-ups' && (
-            <p className="flex items-center gap-1.5 text-[13px] text-caution">
-              <TriangleAlert size={14} aria-hidden /> Push block, eye, ear and dust protection; by each machine’s
-              manual.
-            </p>
-          )}
-        </div>
-      )}
+      <div className="flex flex-wrap items-center justify-between gap-x-4 px-3">
+        <Ways label="What is shown of the cutting" value={shown} options={offered} onChoose={setView} />
+        {shown === 'set-ups' && (
+          <p className="flex items-center gap-1.5 text-[13px] text-caution">
+            <TriangleAlert size={14} aria-hidden /> Push block, eye, ear and dust protection; by each machine’s manual.
+          </p>
+        )}
+      </div>
       <section
-        aria-label={shown === 'sheets' ? 'Sheet layout' : 'Set-ups'}
+        aria-label={shown === 'set-ups' ? 'Set-ups' : 'Sheet layout'}
         tabIndex={0}
         className="flex min-h-0 flex-1 gap-6 overflow-x-auto px-4 py-2"
       >
-        {shown === 'sheets' ? <Sheets /> : <SetUps />}
+        {shown === 'sheets' && <Sheets />}
+        {shown === 'here' && <LaidSheets />}
+        {shown === 'set-ups' && <SetUps />}
       </section>
     </div>
   );

@@ -1,35 +1,36 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { claimStock, getJobStock } from '../api/stock';
+import { claimStock } from '../api/stock';
 import { useCatalogue } from '../job/catalogue-context';
 import { Button } from '../ui/button';
 import { amountWords, leadWords, pieceWords } from './amount-words';
+import { useLength } from '../view/use-length';
+import { Tick } from '../ui/tick';
 import { newId } from '../api/new-id';
+import { useJobStock } from './job-stock-query';
 
 /** What a job takes from stock: whether it is there, kept for it, and what is to be bought before it starts. */
 export const JobStock = () => {
   const { jobId = '' } = useParams();
   const { rates } = useCatalogue();
+  const show = useLength();
   const queries = useQueryClient();
-  const { data, error } = useQuery({
-    queryKey: ['stock', 'job', jobId],
-    queryFn: () => getJobStock(jobId),
-    staleTime: 0,
-    refetchOnWindowFocus: true,
-    // What it takes follows a save after a moment.
-    refetchInterval: ({ state }) => (state.data?.needs.length === 0 ? 1500 : false),
-  });
+  const { data, error } = useJobStock();
+  const [keepLeft, setKeepLeft] = useState(true);
   const sent = useRef<{ readonly what: string; readonly op: string } | null>(null);
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
+  const left = (data?.laid ?? []).flatMap(({ lotId, name, leftMm }) =>
+    lotId === null ? [] : leftMm.map(([wide, high]) => `${show(wide)} × ${show(high)} of ${name}`),
+  );
   const act = (what: 'claim' | 'release' | 'use'): void => {
     setBusy(true);
     setProblem(null);
     // Sent again after a lost answer it is the same operation.
     const op = (sent.current ??= { what, op: newId() }).what === what ? sent.current.op : newId();
     sent.current = { what, op };
-    claimStock(jobId, what, op)
+    claimStock(jobId, what, op, what === 'use' && keepLeft && left.length > 0)
       .then(() => {
         sent.current = null;
       })
@@ -81,6 +82,11 @@ export const JobStock = () => {
                 </li>
               ))}
             </ul>
+          )}
+          {data.claimed && left.length > 0 && (
+            <Tick on={keepLeft} onChange={setKeepLeft}>
+              what is left lies in the shop again: {left.join('; ')}
+            </Tick>
           )}
           <div className="flex flex-wrap gap-2">
             {data.claimed ? (

@@ -22,6 +22,9 @@ export interface MaterialPacking extends SheetPacking {
   readonly sheetWidthMm: number;
   readonly sheetHeightMm: number;
   readonly sheetPrice: number;
+  /** What the saw takes between parts (mm), and whether they may lie across the sheet: wood runs with its grain. */
+  readonly kerfMm: number;
+  readonly mayTurn: boolean;
   /** Area of the parts of one sign (m²). */
   readonly usedM2: number;
 }
@@ -92,6 +95,8 @@ const packMaterial = (
     sheetWidthMm: material.sheetWidthMm,
     sheetHeightMm: material.sheetHeightMm,
     sheetPrice: material.price,
+    kerfMm,
+    mayTurn,
     usedM2: parts.reduce((sum, { widthMm, heightMm, count }) => sum + widthMm * heightMm * count, 0) / 1e6,
   };
 };

@@ -19,6 +19,11 @@ export interface Need {
   readonly partsMm?: readonly (readonly [widthMm: number, heightMm: number])[];
   /** Size of a whole sheet or bar. */
   readonly sheetMm?: readonly [widthMm: number, heightMm: number];
+  /** What each part is called, in the order of `partsMm`. */
+  readonly partNames?: readonly string[];
+  /** What the saw takes between parts; whether they may lie across the sheet. */
+  readonly kerfMm?: number;
+  readonly mayTurn?: true;
   readonly bar?: true;
 }
 
@@ -88,7 +93,7 @@ export const needsOf = (
     };
   });
   const sheets = packing.sheets.map(
-    ({ materialId, materialName, form, sheetWidthMm, sheetHeightMm, placed, sheets: count }): Need => {
+    ({ materialId, materialName, form, sheetWidthMm, sheetHeightMm, placed, sheets: count, kerfMm, mayTurn }): Need => {
       const kind = (['boards', 'faces', 'panes'] as const).find((each) =>
         catalogue[each].some(({ id }) => id === materialId),
       );
@@ -105,8 +110,13 @@ export const needsOf = (
         sheetMm: [sheetWidthMm, sheetHeightMm],
         ...(form === 'bar' ? { bar: true as const } : {}),
         ...(placed.length <= mostParts
-          ? { partsMm: placed.map(({ widthMm, heightMm }) => [widthMm, heightMm] as const) }
+          ? {
+              partsMm: placed.map(({ widthMm, heightMm }) => [widthMm, heightMm] as const),
+              partNames: placed.map(({ label }) => label),
+            }
           : {}),
+        kerfMm,
+        ...(mayTurn ? { mayTurn: true as const } : {}),
       };
     },
   );

@@ -1,9 +1,7 @@
-import { packSheets } from '../../making/packing/index.js';
 import type { Need } from '../needs/index.js';
+import { laidFor, laidToBuy, lay, partsOf, wayOf, type BegunSheet, type PartToLay, type WayOfCutting } from './laid.js';
 import type { Allotted, Claim, Lot, Short } from './types.js';
 
-/** A saw takes so much between parts on an offcut (mm). */
-const kerfMm = 3.2;
 /** Amounts are kept to a millionth: what is less is nothing. */
 const nothing = 1e-6;
 
@@ -47,28 +45,28 @@ const allotLengths = (need: Need, lots: readonly Lot[], left: Left, taken: Taken
 
 type Part = readonly [widthMm: number, heightMm: number];
 
-/** A sheet that was begun for one job: what of it is left others may have. */
-interface Begun {
-  readonly lotId: string;
-  readonly sheetMm: Part;
-  readonly parts: Part[];
-}
-
 const areaOf = ([width, height]: Part): number => width * height;
+const sizeOf = ({ widthMm, heightMm }: PartToLay): Part => [widthMm, heightMm];
 
 /** More parts on one sheet are not tried. */
 const mostOnOne = 40;
 
-const lieTogether = (parts: readonly Part[], [width, height]: Part): boolean => {
+const lieTogether = (parts: readonly PartToLay[], sheetMm: Part, way: WayOfCutting): boolean => {
   // What is larger than the sheet together need not be tried.
-  if (parts.reduce((sum, part) => sum + areaOf(part), 0) > width * height) return false;
-  const pieces = parts.map(([widthMm, heightMm], at) => ({ label: `${at}`, widthMm, heightMm }));
-  const { sheets, tooLarge } = packSheets(pieces, width, height, kerfMm);
+  if (parts.reduce((sum, part) => sum + areaOf(sizeOf(part)), 0) > areaOf(sheetMm)) return false;
+  const { sheets, tooLarge } = lay(parts, sheetMm, way);
   return sheets <= 1 && tooLarge.length === 0;
 };
 
 /** Parts from offcuts and sheets, the smallest first; whole sheets where parts are not told one by one. */
-const allotSheets = (need: Need, lots: readonly Lot[], left: Left, taken: Taken, begun: Begun[]): Short | null => {
+const allotSheets = (
+  need: Need,
+  lots: readonly Lot[],
+  left: Left,
+  taken: Taken,
+  begun: BegunSheet[],
+  jobId: string,
+): Short | null => {
   const sized = lots
     .filter((lot) => lot.sheetMm !== undefined && leftOf(left, lot) >= 1 - nothing)
     .sort((a, b) => areaOf(a.sheetMm!) - areaOf(b.sheetMm!));
@@ -87,33 +85,36 @@ const allotSheets = (need: Need, lots: readonly Lot[], left: Left, taken: Taken,
     return wanted <= nothing ? null : { ...need, amount: wanted, there };
   }
   const own = new Set(lots.map(({ id }) => id));
-  const parts: Part[] = [];
+  const way = wayOf(need);
+  const missing: PartToLay[] = [];
   // The largest first: on what was begun, then on the smallest that takes it.
-  for (const part of [...need.partsMm].sort((a, b) => areaOf(b) - areaOf(a))) {
+  for (const part of [...partsOf(need)].sort((a, b) => areaOf(sizeOf(b)) - areaOf(sizeOf(a)))) {
     const on = begun.find(
       (sheet) =>
-        own.has(sheet.lotId) && sheet.parts.length < mostOnOne && lieTogether([...sheet.parts, part], sheet.sheetMm),
+        own.has(sheet.lotId) &&
+        sheet.parts.length < mostOnOne &&
+        lieTogether([...sheet.parts.map((each) => each.part), part], sheet.sheetMm, way),
     );
     if (on !== undefined) {
-      on.parts.push(part);
+      on.parts.push({ jobId, part });
       continue;
     }
-    const fresh = sized.find((lot) => leftOf(left, lot) >= 1 - nothing && lieTogether([part], lot.sheetMm!));
-    if (fresh === undefined) parts.push(part);
+    const fresh = sized.find((lot) => leftOf(left, lot) >= 1 - nothing && lieTogether([part], lot.sheetMm!, way));
+    if (fresh === undefined) missing.push(part);
     else {
       take(left, taken, fresh.id, 1);
-      begun.push({ lotId: fresh.id, sheetMm: fresh.sheetMm!, parts: [part] });
+      begun.push({ lotId: fresh.id, sheetMm: fresh.sheetMm!, need, way, parts: [{ jobId, part }] });
     }
   }
-  if (parts.length === 0) return null;
-  const [wide, high] = need.sheetMm ?? [0, 0];
-  const { sheets, tooLarge } = packSheets(
-    parts.map(([widthMm, heightMm], at) => ({ label: `${at}`, widthMm, heightMm })),
-    wide,
-    high,
-    kerfMm,
-  );
-  return { ...need, amount: sheets + tooLarge.length, partsMm: parts, there };
+  if (missing.length === 0) return null;
+  const { sheets, tooLarge } = lay(missing, need.sheetMm ?? [0, 0], way);
+  return {
+    ...need,
+    amount: sheets + tooLarge.length,
+    partsMm: missing.map(sizeOf),
+    partNames: missing.map(({ label }) => label),
+    there,
+  };
 };
 
 /** An amount from what is open and least first: tins are emptied one after the other. */
@@ -132,13 +133,23 @@ const allotAmount = (need: Need, lots: readonly Lot[], left: Left, taken: Taken)
 
 const ways = { lengths: allotLengths, sheets: allotSheets, amount: allotAmount } as const;
 
+/** Sheets with parts of a job on them: those of the shop that it begins, those that others began, those to be bought. */
+const laidOf = (jobId: string, begun: readonly BegunSheet[], shorts: readonly Short[]): Allotted['laid'] => [
+  ...begun.filter(({ parts }) => parts.some((each) => each.jobId === jobId)).map((sheet) => laidFor(jobId, sheet)),
+  ...shorts.filter(({ partsMm }) => partsMm !== undefined).flatMap(laidToBuy),
+];
+
 /**
  * Gives what is there to claims, one after the other: what one takes, those after it do not have. Each job is told what it is
- * short of, and what of which lots it is made from.
+ * short of, and what of which lots it is made from; those in `laid` also how their parts lie on sheets.
  */
-export const allot = (lots: readonly Lot[], claims: readonly Claim[]): readonly Allotted[] => {
+export const allot = (
+  lots: readonly Lot[],
+  claims: readonly Claim[],
+  laid: ReadonlySet<string> = new Set(),
+): readonly Allotted[] => {
   const left: Left = new Map(lots.map(({ id, amount }) => [id, amount]));
-  const begun: Begun[] = [];
+  const begun: BegunSheet[] = [];
   const keyOf = ({ kind, lineId, form }: Pick<Lot, 'kind' | 'lineId' | 'form'>): string => `${kind} ${form} ${lineId}`;
   const byKey = new Map<string, Lot[]>();
   for (const lot of lots) {
@@ -146,12 +157,13 @@ export const allot = (lots: readonly Lot[], claims: readonly Claim[]): readonly 
     if (own === undefined) byKey.set(keyOf(lot), [lot]);
     else own.push(lot);
   }
-  return claims.map(({ jobId, needs }): Allotted => {
+  const found = claims.map(({ jobId, needs }) => {
     const taken: Taken = new Map();
     const shorts = needs.flatMap((need) => {
       const own = byKey.get(keyOf(need)) ?? [];
-      return ways[need.form](need, own, left, taken, begun) ?? [];
+      return ways[need.form](need, own, left, taken, begun, jobId) ?? [];
     });
     return { jobId, shorts, taken: [...taken].map(([lotId, amount]) => ({ lotId, amount })) };
   });
+  return found.map((each) => ({ ...each, laid: laid.has(each.jobId) ? laidOf(each.jobId, begun, each.shorts) : [] }));
 };

@@ -1,5 +1,6 @@
 import type { CatalogueKind } from '../../document/catalogue/index.js';
 import type { Need } from '../needs/index.js';
+import type { LaidSheet } from './laid.js';
 
 /** One piece, or several alike, of a thing of the shelf: a reel with what is left on it, a stack of sheets, an offcut, tins. */
 export interface Lot {
@@ -31,4 +32,6 @@ export interface Allotted {
   readonly jobId: string;
   readonly shorts: readonly Short[];
   readonly taken: readonly { readonly lotId: string; readonly amount: number }[];
+  /** How its parts lie on sheets, where that was asked. */
+  readonly laid: readonly LaidSheet[];
 }
