@@ -4,7 +4,9 @@ import {
   type Lesson,
   type LessonSubject,
   type PhaseTimes,
-  type StripCurrent,
+  stripFigures,
+  type StripFigure,
+  type StripLearned,
 } from '@vitrum/core';
 import { IsIn, IsNotEmpty, IsNumber, IsString, IsUUID, Max, MaxLength, Min } from 'class-validator';
 import { IsPlainText, MayBeNull } from './validators.js';
@@ -21,10 +23,13 @@ export class AcceptTimeDto {
 
 /** What a strip takes, accepted as it was shown. */
 export class AcceptStripDto {
-  @IsNumber(aNumber, { message: 'the watts for a metre that were shown' })
-  @Min(0.1, { message: 'a strip takes 0.1 W/m at the least' })
-  @Max(100, { message: 'a strip takes 100 W/m at the most' })
-  wattsPerM: number;
+  @IsIn(stripFigures, { message: `one of ${stripFigures.join(', ')}` })
+  figure: StripFigure;
+
+  @IsNumber(aNumber, { message: 'the figure for a metre that was shown' })
+  @Min(0.1, { message: '0.1 for a metre at the least' })
+  @Max(20_000, { message: '20,000 for a metre at the most' })
+  value: number;
 }
 
 /** Something the shop learned. */
@@ -63,12 +68,12 @@ export interface PhaseView extends PhaseTimes {
   readonly offered: boolean;
 }
 
-/** A strip: what was learned of its current. */
-export interface StripView extends StripCurrent {
+/** A strip: what was learned of what it takes, or of what it gives. */
+export interface StripView extends StripLearned {
   readonly name: string;
-  readonly wattsPerM: number;
-  /** As the readings would have it. */
-  readonly wattsThen: number;
+  /** For a metre, as it is reckoned with, and as the readings would have it. */
+  readonly now: number;
+  readonly then: number;
   readonly measuredOn: string | null;
   readonly offered: boolean;
 }

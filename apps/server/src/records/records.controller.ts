@@ -1,7 +1,7 @@
 import { Body, Controller, Get, HttpCode, NotFoundException, Param, Post, Put } from '@nestjs/common';
 import { ApiBody, ApiConflictResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { AcceptStripDto, AcceptTimeDto, LessonDto, type RecordsView } from '@vitrum/contract';
-import { lessonSubjects, workPhases, type Lesson, type WorkPhase } from '@vitrum/core';
+import { lessonSubjects, stripFigures, workPhases, type Lesson, type WorkPhase } from '@vitrum/core';
 import { LessonsService } from './lessons.service.js';
 import { idOf } from '../common/id-of.js';
 import { RecordsService } from './records.service.js';
@@ -36,11 +36,13 @@ export class RecordsController {
   }
 
   @Put('strips/:id')
-  @ApiOperation({ summary: 'Give a strip the watts that its readings tell' })
-  @ApiBody({ schema: { type: 'object', properties: { wattsPerM: number } } })
+  @ApiOperation({ summary: 'Give a strip what its readings tell: what it takes, or what it gives' })
+  @ApiBody({
+    schema: { type: 'object', properties: { figure: { type: 'string', enum: [...stripFigures] }, value: number } },
+  })
   @ApiConflictResponse({ description: 'The records say something else by now.' })
-  acceptStrip(@Param('id') id: string, @Body() { wattsPerM }: AcceptStripDto): Promise<RecordsView> {
-    return this.records.acceptStrip(id, wattsPerM);
+  acceptStrip(@Param('id') id: string, @Body() { figure, value }: AcceptStripDto): Promise<RecordsView> {
+    return this.records.acceptStrip(id, figure, value);
   }
 }
 

@@ -2,12 +2,13 @@ import { ConflictException, Injectable, NotFoundException } from '@nestjs/common
 import type { PhaseView, RecordsView, StripView } from '@vitrum/contract';
 import {
   isOffered,
-  learnedCurrents,
+  learnedStrips,
   learnedTimes,
   type Catalogue,
   type JobReadings,
   type JobTimes,
   type LearnedTime,
+  type StripFigure,
   type WorkPhase,
 } from '@vitrum/core';
 import { and, desc, eq, inArray, sql } from 'drizzle-orm';
@@ -83,17 +84,19 @@ export class RecordsService {
     return this.view();
   }
 
-  /** Gives a strip the watts that its readings tell. */
-  async acceptStrip(stripId: string, wattsPerM: number): Promise<RecordsView> {
+  /** Gives a strip the figure that its readings tell. */
+  async acceptStrip(stripId: string, figure: StripFigure, value: number): Promise<RecordsView> {
     const { readings } = await this.taught();
-    const own = stripViews(readings, await this.catalogue.read()).find((each) => each.stripId === stripId);
+    const own = stripViews(readings, await this.catalogue.read()).find(
+      (each) => each.stripId === stripId && each.figure === figure,
+    );
     if (own === undefined) throw new NotFoundException('No reading of this strip is kept with any job.');
-    if (!isSame(own.wattsThen, wattsPerM)) throw moved();
+    if (!isSame(own.then, value)) throw moved();
     const { low, high, count } = own.learned;
     await this.catalogue.measure('strips', stripId, {
-      figures: { wattsPerM: rounded(own.wattsThen) },
+      figures: { [figure]: rounded(own.then) },
       on: today(),
-      how: 'current of signs that were built',
+      how: `${figure === 'wattsPerM' ? 'current' : 'luminance'} of signs that were built`,
       readings: count,
       errorShare: Math.min(1, rounded(Math.log(high / low) / 2)),
     });
@@ -172,15 +175,15 @@ const phaseViews = (times: readonly JobTimes[], { rates }: Catalogue): readonly 
   });
 
 const stripViews = (readings: readonly JobReadings[], { strips }: Catalogue): readonly StripView[] =>
-  learnedCurrents(readings).flatMap((each): readonly StripView[] => {
+  learnedStrips(readings).flatMap((each): readonly StripView[] => {
     const strip = strips.find(({ id }) => id === each.stripId);
     if (strip === undefined) return [];
     return [
       {
         ...each,
         name: strip.name,
-        wattsPerM: strip.wattsPerM,
-        wattsThen: strip.wattsPerM * each.learned.factor,
+        now: strip[each.figure],
+        then: strip[each.figure] * each.learned.factor,
         measuredOn: strip.measured?.on ?? null,
         offered: isOffered(each.learned, 1),
       },

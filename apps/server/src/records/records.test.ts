@@ -110,22 +110,46 @@ describe('what readings teach of strip', () => {
     const reading = { id: 'full-amps', value: predicted * 1.2, on: '2030-01-07' };
     for (const name of ['Third', 'Fourth', 'Fifth']) await built(name, 1, [reading]);
     const stripId = demoDesigns.dispensary.assemblies[0]!.light.stripId;
-    const of = ({ strips }: RecordsView) => strips.find((each) => each.stripId === stripId)!;
+    const of = ({ strips }: RecordsView) =>
+      strips.find((each) => each.stripId === stripId && each.figure === 'wattsPerM')!;
     const before = of(await view());
     expect(before.offered).toBe(true);
-    expect(before.wattsThen).toBeCloseTo(before.wattsPerM * before.learned.factor, 9);
+    expect(before.then).toBeCloseTo(before.now * before.learned.factor, 9);
     await api()
       .put(`/api/records/strips/${stripId}`)
-      .send({ wattsPerM: before.wattsThen * 1.05 })
+      .send({ figure: 'wattsPerM', value: before.then * 1.05 })
       .expect(409);
-    await api().put('/api/records/strips/nothing').send({ wattsPerM: 5 }).expect(404);
-    await api().put(`/api/records/strips/${stripId}`).send({ wattsPerM: before.wattsThen }).expect(200);
+    await api().put('/api/records/strips/nothing').send({ figure: 'wattsPerM', value: 5 }).expect(404);
+    await api().put(`/api/records/strips/${stripId}`).send({ figure: 'wattsPerM', value: before.then }).expect(200);
     await summed();
     const after = of(await view());
-    expect(after.wattsPerM).toBeCloseTo(before.wattsThen, 3);
+    expect(after.now).toBeCloseTo(before.then, 3);
     expect(after).toMatchObject({ offered: false });
     expect(Math.abs(after.learned.seen - 1)).toBeLessThan(Math.abs(before.learned.seen - 1) / 3);
     expect(after.measuredOn).toBe(new Date().toISOString().slice(0, 10));
+  });
+
+  it('gives the strip its own light when accepted: the next box is computed darker', async () => {
+    const assembly = demoDesigns.dispensary.assemblies[0]!;
+    const own = createEvaluator(shippedCatalogue, await shippedFonts()).evaluate(demoDesigns.dispensary);
+    if (!own.ok) throw new Error('the job is sound');
+    const meanOf = own.value.assemblies[0]!.glow.evenness.meanCdM2;
+    const reading = { id: 'luminance', at: { assembly: assembly.id }, value: 0.7 * meanOf, on: '2030-01-07' };
+    for (const name of ['Dim', 'Dimmer', 'As dim']) await built(name, 1, [reading]);
+    const stripId = assembly.light.stripId;
+    const of = ({ strips }: RecordsView) =>
+      strips.find((each) => each.stripId === stripId && each.figure === 'lumensPerM')!;
+    const before = of(await view());
+    expect(before).toMatchObject({ offered: true });
+    expect(before.learned.count).toBe(3);
+    const path = `/api/records/strips/${stripId}`;
+    await api().put(path).send({ figure: 'volts', value: before.then }).expect(400);
+    await api().put(path).send({ figure: 'lumensPerM', value: before.then }).expect(200);
+    await summed();
+    const after = of(await view());
+    expect(after.now).toBeCloseTo(before.then, 3);
+    expect(after.now).toBeLessThan(0.85 * before.now);
+    expect(after.learned.seen).toBeGreaterThan(before.learned.seen);
   });
 });
 

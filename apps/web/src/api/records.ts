@@ -1,4 +1,4 @@
-import type { RecordsView } from '@vitrum/contract';
+import type { RecordsView, StripView } from '@vitrum/contract';
 import type { Lesson, WorkPhase } from '@vitrum/core';
 import { request } from './client';
 
@@ -10,8 +10,12 @@ export const getRecords = (): Promise<RecordsView> => request('/records');
 export const acceptTime = (phase: WorkPhase, factor: number | null): Promise<RecordsView> =>
   put(`/records/times/${phase}`, { factor });
 
-export const acceptStrip = (stripId: string, wattsPerM: number): Promise<RecordsView> =>
-  put(`/records/strips/${stripId}`, { wattsPerM });
+export const acceptStrip = ({
+  stripId,
+  figure,
+  then,
+}: Pick<StripView, 'stripId' | 'figure' | 'then'>): Promise<RecordsView> =>
+  put(`/records/strips/${stripId}`, { figure, value: then });
 
 export const getLessons = (): Promise<readonly Lesson[]> => request('/lessons');
 

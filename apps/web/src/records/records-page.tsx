@@ -10,7 +10,7 @@ import { PageHeader } from '../pages/page-header';
 import { Button } from '../ui/button';
 import { Skeleton } from '../ui/skeleton';
 import { lessonsQuery } from './lessons-here';
-import { aboutWords, factorWords } from './records-words';
+import { aboutWords, factorWords, perMetre, readingWords } from './records-words';
 
 const askAgainMs = 2500;
 const key = ['records'] as const;
@@ -92,13 +92,13 @@ interface StripRowProps {
 const StripRow = ({ strip, act }: StripRowProps) => (
   <tr>
     <th scope="row" className={`${cell} text-left`}>
-      {strip.name}
+      {strip.name}, {strip.figure === 'wattsPerM' ? 'what it takes' : 'what it gives'}
       <span className="block text-[13px] font-normal text-soft">
         {strip.readings
           .slice(0, 6)
           .map(
-            ({ name, title, predictedA, measuredA }) =>
-              `${name}, ${title.toLowerCase()}: ${measuredA.toFixed(2)} A for ${predictedA.toFixed(2)} A`,
+            ({ name, title, unit, predicted, measured }) =>
+              `${name}, ${title.toLowerCase()}: ${readingWords(measured, unit)} for ${readingWords(predicted, unit)}`,
           )
           .join('; ')}
         {strip.readings.length > 6 && `; and ${strip.readings.length - 6} more`}
@@ -111,13 +111,13 @@ const StripRow = ({ strip, act }: StripRowProps) => (
       </span>
     </td>
     <td className={figures}>
-      {strip.wattsPerM.toFixed(2)} W/m
+      {perMetre(strip.figure, strip.now)}
       {strip.measuredOn !== null && <span className="block text-[13px] text-soft">measured {strip.measuredOn}</span>}
     </td>
     <td className={`${cell} text-right`}>
       {strip.offered && (
-        <Button look="strong" onClick={() => act(() => acceptStrip(strip.stripId, strip.wattsThen))}>
-          Reckon with {strip.wattsThen.toFixed(2)} W/m
+        <Button look="strong" onClick={() => act(() => acceptStrip(strip))}>
+          Reckon with {perMetre(strip.figure, strip.then)}
         </Button>
       )}
     </td>
@@ -255,14 +255,14 @@ export const RecordsPage = () => {
               <h2 className="mb-1 text-lg font-bold">Strip</h2>
               {data.strips.length === 0 ? (
                 <p className="border border-line bg-sheet p-4">
-                  No current was measured yet. Type what the clamp meter reads at “Prove” of a job.
+                  No current and no luminance was measured yet. Type what the meters read at “Prove” of a job.
                 </p>
               ) : (
                 <table className="w-full">
-                  <Heads names={[['Strip'], ['Current measured over computed'], ['Now reckoned with', true]]} />
+                  <Heads names={[['Strip'], ['Measured over computed'], ['Now reckoned with', true]]} />
                   <tbody>
                     {data.strips.map((strip) => (
-                      <StripRow key={strip.stripId} strip={strip} act={act} />
+                      <StripRow key={`${strip.figure} ${strip.stripId}`} strip={strip} act={act} />
                     ))}
                   </tbody>
                 </table>

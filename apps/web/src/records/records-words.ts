@@ -1,9 +1,25 @@
-import { buildOf, workPhases, type Lesson, type Learned, type Rates, type WorkPhase } from '@vitrum/core';
+import {
+  buildOf,
+  workPhases,
+  type Lesson,
+  type Learned,
+  type Rates,
+  type StripFigure,
+  type WorkPhase,
+} from '@vitrum/core';
 import { phaseName } from '../bench-log/work-words';
 
 /** “1.46, between 1.31 and 1.62”. */
 export const factorWords = ({ factor, low, high }: Pick<Learned, 'factor' | 'low' | 'high'>): string =>
   `${factor.toFixed(2)}, between ${low.toFixed(2)} and ${high.toFixed(2)}`;
+
+/** A figure of a strip, for a metre. */
+export const perMetre = (figure: StripFigure, value: number): string =>
+  figure === 'wattsPerM' ? `${value.toFixed(2)} W/m` : `${value.toFixed(0)} lm/m`;
+
+/** A reading with its unit. */
+export const readingWords = (value: number, unit: string): string =>
+  `${value < 10 ? value.toFixed(2) : value.toFixed(0)} ${unit}`;
 
 /** Phases whose times are the shop’s own. */
 export const learnedPhases = ({ learnedTimes }: Pick<Rates, 'learnedTimes'>): readonly WorkPhase[] =>

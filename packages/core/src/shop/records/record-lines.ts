@@ -1,4 +1,5 @@
 import type { Evaluation } from '../../sign/evaluate/index.js';
+import type { Strip } from '../../document/catalogue/index.js';
 import { commissionSteps, expectedIn, type Expected } from '../../sign/commissioning/index.js';
 
 /** Something that was measured of a job, beside what was computed for it. */
@@ -14,7 +15,7 @@ export interface RecordLine {
   /** The day of the reading, and how warm it was round the sign, where that was told (°C). */
   readonly on: string;
   readonly roomC: number | null;
-  /** The strip whose current it is, where it is that of one kind alone. */
+  /** The strip whose current or light it is, where it is that of one kind alone. */
   readonly stripId: string | null;
 }
 
@@ -23,8 +24,11 @@ export const recordLinesOf = (evaluation: Evaluation): readonly RecordLine[] => 
   const { design, circuit } = evaluation;
   const readings = design.proof?.readings ?? [];
   if (readings.length === 0) return [];
-  const kinds = new Set(circuit.segments.map(({ strip }) => strip.id));
-  const only = kinds.size === 1 ? [...kinds][0]! : null;
+  /** The strip of an assembly, or of the whole sign; null where there are several. */
+  const onlyOf = (assembly: string | null): Strip | null => {
+    const all = circuit.segments.filter(({ ref }) => assembly === null || ref.assembly === assembly);
+    return new Set(all.map(({ strip }) => strip.id)).size === 1 ? all[0]!.strip : null;
+  };
   return commissionSteps(evaluation).flatMap((step): readonly RecordLine[] => {
     const { key, id, at, title } = step;
     const reading = readings.find(
@@ -35,6 +39,13 @@ export const recordLinesOf = (evaluation: Evaluation): readonly RecordLine[] => 
     const own = circuit.segments.find(
       ({ ref }) => id === 'segment' && ref.assembly === at?.assembly && ref.segment === at.segment,
     );
+    const stripOf = (step: string, assembly: string | null): string | null => {
+      if (step === 'segment') return own?.strip.id ?? null;
+      if (step === 'full-amps') return onlyOf(null)?.id ?? null;
+      // What is mixed of several colours says nothing of each.
+      const lit = step === 'luminance' ? onlyOf(assembly) : null;
+      return lit?.colour === 'white' ? lit.id : null;
+    };
     const { low, high, unit } = expectedIn(step, reading.roomC);
     return [
       {
@@ -47,7 +58,7 @@ export const recordLinesOf = (evaluation: Evaluation): readonly RecordLine[] => 
         measured: reading.value,
         on: reading.on,
         roomC: reading.roomC ?? null,
-        stripId: unit !== 'A' ? null : id === 'segment' ? (own?.strip.id ?? null) : id === 'full-amps' ? only : null,
+        stripId: stripOf(id, at?.assembly ?? null),
       },
     ];
   });

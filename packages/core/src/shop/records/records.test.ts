@@ -4,7 +4,7 @@ import { shippedCatalogue, workPhases } from '../../document/catalogue/index.js'
 import { commissionSteps } from '../../sign/commissioning/index.js';
 import { createEvaluator } from '../../sign/evaluate/index.js';
 import { changed, dispensary, evaluated, testFonts } from '../../testing/harness.js';
-import { learnedCurrents, learnedFactor, learnedTimes, recordLinesOf, type JobTimes } from './index.js';
+import { learnedStrips, learnedFactor, learnedTimes, recordLinesOf, type JobTimes } from './index.js';
 
 let fonts: FontBook;
 beforeAll(async () => {
@@ -131,6 +131,12 @@ describe('readings beside what was computed', () => {
     expect(full.predicted).toBeCloseTo(amps, 9);
     expect(full.stripId).toBe(plain.circuit.segments[0]!.strip.id);
     expect(recordLinesOf(plain)).toEqual([]);
+    // The light of an assembly is that of its strip, where that is one, and white.
+    const [assembly] = plain.assemblies;
+    const lit = read('luminance', 300, { assembly: assembly!.id });
+    const [line] = recordLinesOf(evaluated(changed(dispensary, { proof: { readings: [lit] } }), fonts));
+    expect(line).toMatchObject({ unit: 'cd/m²', stripId: full.stripId, measured: 300 });
+    expect(line!.predicted).toBeCloseTo(assembly!.glow.evenness.meanCdM2, 6);
   });
 
   it('teach what a strip takes, faults left out', () => {
@@ -147,11 +153,42 @@ describe('readings beside what was computed', () => {
       stripId,
     });
     const jobs = [2.2, 2.3, 2.2].map((measured, at) => ({ jobId: `${at}`, name: `${at}`, lines: [line(measured)] }));
-    const [strip, ...rest] = learnedCurrents([...jobs, { jobId: 'x', name: 'x', lines: [line(0), line(5, null)] }]);
+    const [strip, ...rest] = learnedStrips([...jobs, { jobId: 'x', name: 'x', lines: [line(0), line(5, null)] }]);
     expect(rest).toEqual([]);
-    expect([strip!.stripId, strip!.readings.length]).toEqual(['s', 3]);
+    expect([strip!.stripId, strip!.figure, strip!.readings.length]).toEqual(['s', 'wattsPerM', 3]);
     expect(strip!.learned.factor).toBeGreaterThan(1.1);
     expect(strip!.learned.factor).toBeLessThan(1.12);
     expect(strip!.learned.low).toBeGreaterThan(1.05);
+  });
+
+  it('teach what a strip gives, more slowly: a face stands between', () => {
+    const line = (unit: 'A' | 'cd/m²' | 'V') => ({
+      key: unit,
+      title: unit,
+      unit,
+      predicted: 400,
+      low: 300,
+      high: 500,
+      measured: 320,
+      on: '2030-01-07',
+      roomC: null,
+      stripId: 's',
+    });
+    const jobs = ['a', 'b', 'c'].map((jobId) => ({
+      jobId,
+      name: jobId,
+      lines: [line('A'), line('cd/m²'), line('V')],
+    }));
+    const found = learnedStrips(jobs);
+    expect(found.map(({ figure, learned }) => [figure, learned.count])).toEqual([
+      ['wattsPerM', 3],
+      ['lumensPerM', 3],
+    ]);
+    const [takes, gives] = found.map(({ learned }) => learned);
+    expect(takes!.factor).toBeLessThan(gives!.factor);
+    expect(gives!.factor).toBeLessThan(0.88);
+    expect(takes!.high - takes!.low).toBeLessThan(gives!.high - gives!.low);
+    // A meter that reads nothing reads the room.
+    expect(learnedStrips([{ ...jobs[0]!, lines: [{ ...line('cd/m²'), predicted: 0.5, measured: 0.5 }] }])).toEqual([]);
   });
 });
