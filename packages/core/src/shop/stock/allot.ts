@@ -5,45 +5,47 @@ import type { Allotted, Claim, Lot, Short } from './types.js';
 /** Amounts are kept to a millionth: what is less is nothing. */
 const nothing = 1e-6;
 
-type Left = Map<string, number>;
+type Part = readonly [widthMm: number, heightMm: number];
+
+/** A lot with what is still to be given of it. */
+interface Stocked {
+  readonly id: string;
+  readonly sheetMm: Part | undefined;
+  left: number;
+}
+
 type Taken = Map<string, number>;
 
-const take = (left: Left, taken: Taken, lotId: string, amount: number): void => {
-  left.set(lotId, (left.get(lotId) ?? 0) - amount);
-  taken.set(lotId, (taken.get(lotId) ?? 0) + amount);
+const take = (lot: Stocked, taken: Taken, amount: number): void => {
+  lot.left -= amount;
+  taken.set(lot.id, (taken.get(lot.id) ?? 0) + amount);
 };
 
-const leftOf = (left: Left, { id }: Lot): number => left.get(id) ?? 0;
+const sumOf = (lots: readonly Stocked[]): number => lots.reduce((sum, { left }) => sum + Math.max(0, left), 0);
 
 /** The lot with the least left that has so much; the first of several. */
-const tightestOf = (lots: readonly Lot[], left: Left, least: number): Lot | undefined => {
-  let tightest: Lot | undefined;
-  let there = Infinity;
-  for (const lot of lots) {
-    const own = leftOf(left, lot);
-    if (own >= least && own < there) [tightest, there] = [lot, own];
-  }
+const tightestOf = (lots: readonly Stocked[], least: number): Stocked | undefined => {
+  let tightest: Stocked | undefined;
+  for (const lot of lots) if (lot.left >= least && lot.left < (tightest?.left ?? Infinity)) tightest = lot;
   return tightest;
 };
 
 /** Each length from one piece, the longest first, from the shortest piece that has it: pieces are not joined. */
-const allotLengths = (need: Need, lots: readonly Lot[], left: Left, taken: Taken): Short | null => {
+const allotLengths = (need: Need, lots: readonly Stocked[], taken: Taken): Short | null => {
   const missing: number[] = [];
   for (const mm of [...(need.lengthsMm ?? [])].sort((a, b) => b - a)) {
-    const tightest = tightestOf(lots, left, mm - nothing);
+    const tightest = tightestOf(lots, mm - nothing);
     if (tightest === undefined) missing.push(mm);
-    else take(left, taken, tightest.id, mm);
+    else take(tightest, taken, mm);
   }
   if (missing.length === 0) return null;
   return {
     ...need,
     amount: missing.reduce((sum, mm) => sum + mm, 0),
     lengthsMm: missing,
-    there: lots.reduce((sum, lot) => sum + leftOf(left, lot), 0),
+    there: sumOf(lots),
   };
 };
-
-type Part = readonly [widthMm: number, heightMm: number];
 
 const areaOf = ([width, height]: Part): number => width * height;
 const sizeOf = ({ widthMm, heightMm }: PartToLay): Part => [widthMm, heightMm];
@@ -61,25 +63,24 @@ const lieTogether = (parts: readonly PartToLay[], sheetMm: Part, way: WayOfCutti
 /** Parts from offcuts and sheets, the smallest first; whole sheets where parts are not told one by one. */
 const allotSheets = (
   need: Need,
-  lots: readonly Lot[],
-  left: Left,
+  lots: readonly Stocked[],
   taken: Taken,
   begun: BegunSheet[],
   jobId: string,
 ): Short | null => {
   const sized = lots
-    .filter((lot) => lot.sheetMm !== undefined && leftOf(left, lot) >= 1 - nothing)
+    .filter((lot) => lot.sheetMm !== undefined && lot.left >= 1 - nothing)
     .sort((a, b) => areaOf(a.sheetMm!) - areaOf(b.sheetMm!));
-  const there = sized.reduce((sum, lot) => sum + leftOf(left, lot), 0);
+  const there = sumOf(sized);
   if (need.partsMm === undefined) {
     let wanted = need.amount;
     const [wide, high] = need.sheetMm ?? [0, 0];
     for (const lot of sized) {
       const [w, h] = lot.sheetMm!;
       if (Math.max(w, h) < Math.max(wide, high) - 1 || Math.min(w, h) < Math.min(wide, high) - 1) continue;
-      const from = Math.min(wanted, Math.floor(leftOf(left, lot) + nothing));
+      const from = Math.min(wanted, Math.floor(lot.left + nothing));
       if (from <= 0) continue;
-      take(left, taken, lot.id, from);
+      take(lot, taken, from);
       wanted -= from;
     }
     return wanted <= nothing ? null : { ...need, amount: wanted, there };
@@ -99,10 +100,10 @@ const allotSheets = (
       on.parts.push({ jobId, part });
       continue;
     }
-    const fresh = sized.find((lot) => leftOf(left, lot) >= 1 - nothing && lieTogether([part], lot.sheetMm!, way));
+    const fresh = sized.find((lot) => lot.left >= 1 - nothing && lieTogether([part], lot.sheetMm!, way));
     if (fresh === undefined) missing.push(part);
     else {
-      take(left, taken, fresh.id, 1);
+      take(fresh, taken, 1);
       begun.push({ lotId: fresh.id, sheetMm: fresh.sheetMm!, need, way, parts: [{ jobId, part }] });
     }
   }
@@ -118,14 +119,14 @@ const allotSheets = (
 };
 
 /** An amount from what is open and least first: tins are emptied one after the other. */
-const allotAmount = (need: Need, lots: readonly Lot[], left: Left, taken: Taken): Short | null => {
+const allotAmount = (need: Need, lots: readonly Stocked[], taken: Taken): Short | null => {
   let wanted = need.amount;
-  const there = lots.reduce((sum, lot) => sum + Math.max(0, leftOf(left, lot)), 0);
+  const there = sumOf(lots);
   while (wanted > 0) {
-    const lot = tightestOf(lots, left, Number.MIN_VALUE);
+    const lot = tightestOf(lots, Number.MIN_VALUE);
     if (lot === undefined) break;
-    const from = Math.min(wanted, leftOf(left, lot));
-    take(left, taken, lot.id, from);
+    const from = Math.min(wanted, lot.left);
+    take(lot, taken, from);
     wanted -= from;
   }
   return wanted <= nothing ? null : { ...need, amount: wanted, there };
@@ -148,20 +149,20 @@ export const allot = (
   claims: readonly Claim[],
   laid: ReadonlySet<string> = new Set(),
 ): readonly Allotted[] => {
-  const left: Left = new Map(lots.map(({ id, amount }) => [id, amount]));
   const begun: BegunSheet[] = [];
   const keyOf = ({ kind, lineId, form }: Pick<Lot, 'kind' | 'lineId' | 'form'>): string => `${kind} ${form} ${lineId}`;
-  const byKey = new Map<string, Lot[]>();
+  const byKey = new Map<string, Stocked[]>();
   for (const lot of lots) {
+    const stocked: Stocked = { id: lot.id, sheetMm: lot.sheetMm, left: lot.amount };
     const own = byKey.get(keyOf(lot));
-    if (own === undefined) byKey.set(keyOf(lot), [lot]);
-    else own.push(lot);
+    if (own === undefined) byKey.set(keyOf(lot), [stocked]);
+    else own.push(stocked);
   }
   const found = claims.map(({ jobId, needs }) => {
     const taken: Taken = new Map();
     const shorts = needs.flatMap((need) => {
       const own = byKey.get(keyOf(need)) ?? [];
-      return ways[need.form](need, own, left, taken, begun, jobId) ?? [];
+      return ways[need.form](need, own, taken, begun, jobId) ?? [];
     });
     return { jobId, shorts, taken: [...taken].map(([lotId, amount]) => ({ lotId, amount })) };
   });
