@@ -90,6 +90,37 @@ describe('DXF drawings', () => {
     areaIsRight(read(readDxf(file.text)), file),
   );
 
+  it('say what kinds of things in them are not read, and how they read a width', () => {
+    const about = (...entities: Parameters<typeof dxfText>[0]): string => read(readDxf(dxfText(entities))).notes.join();
+    const square: Parameters<typeof dxfText>[0][number] = [
+      [0, 'LWPOLYLINE'],
+      [8, '0'],
+      [70, 1],
+      ...[0, 30, 30, 0].flatMap((x, at): [number, number][] => [
+        [10, x],
+        [20, at < 2 ? 0 : 30],
+        [40, at === 0 ? 2 : 6],
+        [41, 6],
+      ]),
+    ];
+    expect(
+      about(square, [
+        [0, 'REGION'],
+        [8, '0'],
+      ]),
+    ).toContain('“REGION” is not understood and was left out');
+    expect(about(square)).toContain('polylines 2 mm wide and more were read as bands of their width');
+    expect(about(square)).toContain('of changing width was read piece by piece');
+    const nothing: Parameters<typeof dxfText>[0][number] = [
+      [0, 'SPLINE'],
+      [8, '0'],
+      [71, 3],
+      [11, 0],
+      [21, 0],
+    ];
+    expect(about(square, nothing)).toContain('a broken spline was left out');
+  });
+
   it('say when no unit is stated', () => {
     const drawing = read(
       readDxf(

@@ -17,3 +17,6 @@ export const limits = {
   sheet: 1_000_000,
   transform: 20_000,
 } as const;
+
+/** Strokes at least this wide are bands to be cut; thinner ones show where a line runs (mm). */
+export const leastBandMm = 2;

@@ -11,3 +11,4 @@ export { cubicChords, quadraticChords } from './bezier.js';
 export { findArcs, type ArcRing, type BulgedPoint } from './find-arcs.js';
 export { flatnessMm, letterFlatnessMm } from './flatness.js';
 export { isSpline, splineChords, type Spline } from './spline.js';
+export { chordsThrough, type EndDirections } from './through-points.js';

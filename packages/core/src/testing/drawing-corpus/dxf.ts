@@ -108,10 +108,220 @@ const insert = (name: string, x: number, y: number, more: Codes = []): Codes => 
   ...more,
 ];
 
+/** A spline that is told by what it runs through. */
+const through = (points: readonly (readonly [number, number])[], closed: boolean, more: Codes = []): Codes => [
+  [0, 'SPLINE'],
+  [8, '0'],
+  [70, closed ? 11 : 8],
+  [71, 3],
+  [74, points.length],
+  ...more,
+  ...points.flatMap(([x, y]): Codes => [
+    [11, x],
+    [21, y],
+  ]),
+];
+/** A polyline with the widths of its pieces. */
+const wide = (
+  points: readonly (readonly [x: number, y: number, from: number, to: number, bulge?: number])[],
+  closed = 0,
+): Codes => [
+  [0, 'LWPOLYLINE'],
+  [5, 'A1'],
+  [8, '0'],
+  [90, points.length],
+  [70, closed],
+  ...points.flatMap(([x, y, from, to, bulge = 0]): Codes => [
+    [10, x],
+    [20, y],
+    [40, from],
+    [41, to],
+    [42, bulge],
+  ]),
+];
+/** A polyline of the older kind, vertex by vertex with its flags. */
+const vertices = (points: readonly (readonly [x: number, y: number, flags: number])[], head: Codes = []): Codes => [
+  [0, 'POLYLINE'],
+  [8, '0'],
+  [66, 1],
+  [70, 1],
+  ...head,
+  ...points.flatMap(([x, y, flags]): Codes => [
+    [0, 'VERTEX'],
+    [8, '0'],
+    [10, x],
+    [20, y],
+    [70, flags],
+  ]),
+  [0, 'SEQEND'],
+];
+const onCircle = (count: number, r: number): readonly (readonly [number, number])[] =>
+  Array.from({ length: count }, (_, at) => {
+    const turn = (2 * Math.PI * at) / count;
+    return [r * Math.cos(turn), r * Math.sin(turn)] as const;
+  });
+
 const root2 = Math.SQRT1_2;
 
 /** Every kind of thing a DXF drawing may hold that bounds an area. */
 export const dxfCorpus: readonly CorpusFile[] = [
+  of('a spline through points round a circle', dxfText([through(onCircle(24, 20), true)]), 400 * Math.PI, curved),
+  of(
+    'the same, its first point told again',
+    dxfText([through([...onCircle(24, 20), [20, 0]], true)]),
+    400 * Math.PI,
+    curved,
+  ),
+  of(
+    'a bow through points that sets out and comes in upright, over its chord',
+    dxfText([
+      through(
+        Array.from({ length: 17 }, (_, at) => {
+          const turn = (Math.PI * at) / 16;
+          return [20 * Math.cos(turn), 20 * Math.sin(turn)] as const;
+        }),
+        false,
+        [
+          [12, 0],
+          [22, 1],
+          [13, 0],
+          [23, -1],
+        ],
+      ),
+      line(-20, 0, 20, 0),
+    ]),
+    200 * Math.PI,
+    curved,
+  ),
+  of(
+    'a line with a width',
+    dxfText([
+      wide([
+        [0, 0, 10, 10],
+        [50, 0, 10, 10],
+      ]),
+    ]),
+    500,
+  ),
+  of(
+    'a width for all of it, with pointed corners',
+    dxfText([
+      [
+        ...polyline(
+          [
+            [0, 0],
+            [50, 0],
+            [50, 30],
+          ],
+          0,
+        ),
+        [43, 4],
+      ],
+    ]),
+    // Two bars, and the square at their corner.
+    50 * 4 + 30 * 4,
+  ),
+  of(
+    'a frame with a width',
+    dxfText([
+      wide(
+        [
+          [0, 0, 4, 4],
+          [40, 0, 4, 4],
+          [40, 40, 4, 4],
+          [0, 40, 4, 4],
+        ],
+        1,
+      ),
+    ]),
+    44 * 44 - 36 * 36,
+  ),
+  of(
+    'a line that grows wider',
+    dxfText([
+      wide([
+        [0, 0, 10, 20],
+        [50, 0, 0, 0],
+      ]),
+    ]),
+    750,
+  ),
+  of(
+    'a ring of two bowed pieces with a width',
+    dxfText([
+      wide(
+        [
+          [-10, 0, 5, 5, 1],
+          [10, 0, 5, 5, 1],
+        ],
+        1,
+      ),
+    ]),
+    2 * Math.PI * 10 * 5,
+    curved,
+  ),
+  of(
+    'a polyline with the frame of the curve that it once was',
+    dxfText([
+      vertices([
+        [-5, -5, 16],
+        [0, 0, 8],
+        [30, 0, 8],
+        [60, 60, 16],
+        [30, 20, 8],
+        [0, 20, 8],
+      ]),
+    ]),
+    600,
+  ),
+  of(
+    'an older polyline with a width',
+    dxfText([
+      vertices(
+        [
+          [0, 0, 0],
+          [40, 0, 0],
+          [40, 40, 0],
+          [0, 40, 0],
+        ],
+        [
+          [40, 3],
+          [41, 3],
+        ],
+      ),
+    ]),
+    43 * 43 - 37 * 37,
+  ),
+  of(
+    'solids of three and four corners',
+    dxfText([
+      [
+        [0, 'SOLID'],
+        [8, '0'],
+        [10, 0],
+        [20, 0],
+        [11, 20],
+        [21, 0],
+        [12, 0],
+        [22, 20],
+        [13, 20],
+        [23, 20],
+      ],
+      [
+        [0, 'SOLID'],
+        [8, '0'],
+        [10, 40],
+        [20, 0],
+        [11, 60],
+        [21, 0],
+        [12, 40],
+        [22, 20],
+        [13, 40],
+        [23, 20],
+      ],
+    ]),
+    600,
+  ),
   of('four lines', dxfText([line(0, 0, 50, 0), line(50, 0, 50, 20), line(50, 20, 0, 20), line(0, 20, 0, 0)]), 1000),
   of(
     'lines every which way round',

@@ -4,6 +4,7 @@ import {
   arcChords,
   arcStart,
   bulgeChords,
+  chordsThrough,
   ellipseRing,
   isSpline,
   splineChords,
@@ -11,6 +12,7 @@ import {
 } from '../../../base/curves/index.js';
 import type { Point } from '../../../base/outlines/index.js';
 import type { DrawnPath } from '../types.js';
+import type { Dropped } from './dropped-groups.js';
 
 const number = (value: unknown, otherwise = 0): number => (typeof value === 'number' ? value : otherwise);
 const list = (value: unknown): readonly Readonly<Record<string, unknown>>[] =>
@@ -31,8 +33,8 @@ const closedLoop = (arc: EllipseArc, flatness: number): DrawnPath =>
     ? { points: arcChords(arc, flatness), closed: true }
     : { points: [arcStart(arc), ...arcChords(arc, flatness)], closed: false };
 
-const polyline = (entity: DxfEntity, flatness: number): DrawnPath => {
-  const vertices = list(entity['vertices']);
+const polyline = (entity: DxfEntity, flatness: number, frames: ReadonlySet<number>): DrawnPath => {
+  const vertices = list(entity['vertices']).filter((_, at) => !frames.has(at));
   const closed = entity['closed'] === true;
   const points = vertices.flatMap((vertex, at): readonly Point[] => {
     const before = vertices[at - 1];
@@ -63,7 +65,7 @@ const ellipse = (entity: DxfEntity, flatness: number): DrawnPath => {
   );
 };
 
-const spline = (entity: DxfEntity, flatness: number): DrawnPath | null => {
+const spline = (entity: DxfEntity, flatness: number, dropped: Dropped | undefined): DrawnPath | null => {
   const weights = entity['weights'] as readonly number[] | undefined;
   const wanted = {
     degree: number(entity['degree'], 3),
@@ -71,17 +73,22 @@ const spline = (entity: DxfEntity, flatness: number): DrawnPath | null => {
     points: list(entity['controlPoints']).map(point),
     ...(weights === undefined ? {} : { weights }),
   };
-  return isSpline(wanted) ? { points: splineChords(wanted, flatness), closed: entity['closed'] === true } : null;
+  const closed = entity['closed'] === true;
+  if (isSpline(wanted)) return { points: splineChords(wanted, flatness), closed };
+  const through = dropped?.fitPoints ?? [];
+  if (through.length < 2 || wanted.points.length > 0) return null;
+  const ends = { first: dropped?.firstDirection ?? null, last: dropped?.lastDirection ?? null };
+  return { points: chordsThrough(through, closed, flatness, ends), closed };
 };
 
 /** The lines of one DXF entity in drawing units; `undefined` for kinds that draw no outline, `null` for broken ones. */
-export const entityPath = (entity: DxfEntity, flatness: number): DrawnPath | null | undefined => {
+export const entityPath = (entity: DxfEntity, flatness: number, dropped?: Dropped): DrawnPath | null | undefined => {
   switch (entity.type) {
     case 'LINE':
       return { points: [point(entity['start']), point(entity['end'])], closed: false };
     case 'LWPOLYLINE':
     case 'POLYLINE':
-      return polyline(entity, flatness);
+      return polyline(entity, flatness, dropped?.frames ?? new Set());
     case 'CIRCLE': {
       const radius = number(entity['r']);
       return radius > 0 ? { points: ellipseRing(point(entity), radius, radius, 0, flatness), closed: true } : null;
@@ -96,10 +103,15 @@ export const entityPath = (entity: DxfEntity, flatness: number): DrawnPath | nul
           )
         : null;
     }
+    case 'SOLID': {
+      const [a, b, c, d] = list(entity['corners']).map(point);
+      // Its third and fourth corner stand crosswise; a triangle names its last one twice.
+      return a === undefined ? null : { points: [a, b!, d!, c!], closed: true };
+    }
     case 'ELLIPSE':
       return ellipse(entity, flatness);
     case 'SPLINE':
-      return spline(entity, flatness);
+      return spline(entity, flatness, dropped);
     default:
       return undefined;
   }

@@ -4,9 +4,11 @@ import { flatnessMm } from '../../../base/curves/index.js';
 import { compose, growth, mapOutline, type Affine } from '../../../base/outlines/index.js';
 import { failure, success, type Result } from '../../../base/result.js';
 import { createCollector, type Collector } from '../collect.js';
-import { limits } from '../limits.js';
+import { leastBandMm, limits } from '../limits.js';
 import type { Drawing } from '../types.js';
+import { markDropped, type MarkedDxf } from './dropped-groups.js';
 import { entityPath } from './entity-paths.js';
+import { bandOf } from './wide-polyline.js';
 import { hatchRings } from './hatch-rings.js';
 
 /** Millimetres in the units that a DXF header may name ($INSUNITS). */
@@ -86,7 +88,7 @@ const colourOfNumber = (index: number): { readonly colour?: string } => {
   return own === undefined ? {} : { colour: `#${own.map((part) => part.toString(16).padStart(2, '0')).join('')}` };
 };
 
-const createWalk = ({ blocks, tables }: DxfFile, collector: Collector) => {
+const createWalk = ({ blocks, tables }: DxfFile, dropped: MarkedDxf['dropped'], collector: Collector) => {
   const byName = new Map(blocks.map((block) => [String(block.name), block]));
   let copies = 0;
   const hidden = (entity: DxfEntity): boolean => {
@@ -136,28 +138,39 @@ const createWalk = ({ blocks, tables }: DxfFile, collector: Collector) => {
         });
         continue;
       }
-      const path = entityPath(entity, flatness);
+      const more = dropped.get(String(entity['handle']));
+      const path = entityPath(entity, flatness, more);
       if (path === undefined) {
         const type = String(entity.type);
         if (!silent.has(type))
           collector.note(advice[type] ?? `“${type.slice(0, 40)}” is not understood and was left out`);
-      } else if (path === null) collector.note(`a broken ${String(entity.type).toLowerCase()} was left out`);
-      else
-        collector.add({
-          layer,
-          fill: null,
-          clip: null,
-          paths: [{ points: mapOutline([path.points], map)[0]!, closed: path.closed }],
-          ...colourOfNumber(number(tables.layers[layer]?.colorNumber, plainColour)),
-        });
+        continue;
+      }
+      if (path === null) {
+        collector.note(`a broken ${String(entity.type).toLowerCase()} was left out`);
+        continue;
+      }
+      const band = more === undefined ? null : bandOf(entity, more, path, map, growth(map), flatness);
+      if (band !== null) {
+        collector.note(`polylines ${leastBandMm} mm wide and more were read as bands of their width`);
+        if (band.tapers) collector.note('a polyline of changing width was read piece by piece: look at its corners');
+      }
+      const isArea = band !== null || entity.type === 'SOLID';
+      collector.add({
+        layer,
+        fill: isArea ? 'nonzero' : null,
+        clip: null,
+        paths: band?.paths ?? [{ points: mapOutline([path.points], map)[0]!, closed: path.closed }],
+        ...colourOfNumber(number(tables.layers[layer]?.colorNumber, plainColour)),
+      });
     }
   };
   return walk;
 };
 
 /**
- * Reads a DXF drawing (text form): lines, arcs, circles, ellipses, polylines with bulges, splines, blocks and layers, in
- * mm, and hatches by what bounds them. Text and dimensions are left out with advice. Without a stated unit, millimetres are taken; all `scale` times as large.
+ * Reads a DXF drawing (text form): lines, arcs, circles, ellipses, polylines with bulges, splines (by their poles or through
+ * points), blocks and layers, in mm, hatches by what bounds them, solids, and polylines with a width as bands. Text and dimensions are left out with advice. Without a stated unit, millimetres are taken; all `scale` times as large.
  */
 export const readDxf = (text: string, scale = 1): Result<Drawing> => {
   if (/^[\w ]{0,20}Binary DXF/.test(text))
@@ -170,9 +183,11 @@ export const readDxf = (text: string, scale = 1): Result<Drawing> => {
   if (!/^[ \t]{0,20}0[ \t]{0,20}\r?\n[ \t]{0,20}SECTION/m.test(text))
     return failure({ path: '', message: 'this is no DXF drawing: it has no sections' });
   let file: DxfFile;
+  let marked: MarkedDxf;
   try {
     config.verbose = false;
-    file = parseString(text);
+    marked = markDropped(text);
+    file = parseString(marked.text);
   } catch (error) {
     const detail = error instanceof Error ? error.message : String(error);
     return failure({ path: '', message: `this DXF could not be read (${detail}); save it anew as text DXF` });
@@ -185,7 +200,9 @@ export const readDxf = (text: string, scale = 1): Result<Drawing> => {
   const collector = createCollector();
   const unit = mmIn[file.header.insUnits ?? 0];
   const mm = (unit ?? 1) * scale;
-  createWalk(file, collector)(file.entities, [mm, 0, 0, mm, 0, 0], '0', 0);
+  createWalk(file, marked.dropped, collector)(file.entities, [mm, 0, 0, mm, 0, 0], '0', 0);
+  for (const type of marked.unread.keys())
+    collector.note(advice[type] ?? `“${type.slice(0, 40)}” is not understood and was left out`);
   const broken = collector.broken();
   if (broken !== null) return failure(broken);
   const [shapes, notes] = [collector.shapes(), collector.notes()];

@@ -13,7 +13,7 @@ import {
 } from '../../../base/outlines/index.js';
 import { failure, success, type Result } from '../../../base/result.js';
 import { createCollector, type Collector } from '../collect.js';
-import { limits } from '../limits.js';
+import { leastBandMm, limits } from '../limits.js';
 import type { Drawing, DrawnPath } from '../types.js';
 import { createClips } from './clips.js';
 import { colourIn } from './colour.js';
@@ -28,8 +28,6 @@ import { isPhysical, lengthIn } from './units.js';
 import { frameRing, viewBoxMap, viewportOf } from './view-box.js';
 
 const mmPerPx = 25.4 / 96;
-/** Strokes at least this wide are bands to be cut; thinner ones show where a line runs (mm). */
-const leastBandMm = 2;
 /** Dashes and gaps are this long at least (mm): shorter ones are none. */
 const leastDashMm = 0.2;
 /** Of a stroke with more crossings no band is made in time. */
