@@ -1,15 +1,15 @@
-import { color } from 'd3-color';
+import { clampRgb, converter, formatHex, parse, type Rgb } from 'culori';
+
+const toRgb = converter('rgb');
+
+const read = (written: string): Rgb | undefined => toRgb(parse(written.trim().slice(0, 60)));
 
 /** A colour as it is written in a file (a name, digits, a function), as six hexadecimal digits; nothing where it is none. */
 export const colourIn = (written: string): { readonly colour?: string } => {
-  const read = color(written.slice(0, 60));
-  if (read === null) return {};
-  const { r, g, b, opacity } = read.rgb();
-  return Number.isFinite(r + g + b) && opacity > 0 ? { colour: read.rgb().clamp().formatHex() } : {};
+  const rgb = read(written);
+  return rgb === undefined || rgb.alpha === 0 ? {} : { colour: formatHex(clampRgb(rgb)) };
 };
 
 /** Whether a paint shows nothing: none, or a colour that is wholly see-through. */
-export const isUnseen = (written: string): boolean => {
-  const text = written.trim().toLowerCase();
-  return text === 'none' || text === 'transparent' || color(text.slice(0, 60))?.opacity === 0;
-};
+export const isUnseen = (written: string): boolean =>
+  written.trim().toLowerCase() === 'none' || read(written)?.alpha === 0;

@@ -105,7 +105,7 @@ const createWalk = (root: Element, sheet: StyleSheet, collector: Collector) => {
 
   const draw = (element: Element, { map, style, groups, clip, viewport }: Place, declared: Declared): void => {
     if (style.visibility !== 'visible') return;
-    const [filled, stroked] = [isFilled(style, declared), isStroked(style, declared)];
+    const [filled, stroked] = [isFilled(style), isStroked(style)];
     if (!filled && !stroked) return;
     collector.spend((element.attributes['d'] ?? element.attributes['points'] ?? '').length);
     const paths = shapePaths(element, declared, flatnessMm / Math.max(roundOff, growth(map)), viewport);

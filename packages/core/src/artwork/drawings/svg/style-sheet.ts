@@ -1,22 +1,17 @@
-import { generate, parse, type Declaration, type Rule, type Selector } from 'css-tree';
+import { compile } from 'css-select';
+import { generate, parse, type CssNode, type Declaration, type Rule, type Selector } from 'css-tree';
 import type { Element } from './tree.js';
 
 /** What is set, each with whether it goes before all that is not. */
 export type Declared = Readonly<Record<string, string>>;
 
-/** An element that a selector asks for: its name, its classes, its id. */
-interface Compound {
-  readonly name: string | null;
-  readonly id: string | null;
-  readonly classes: readonly string[];
-  /** How the one before it stands to it. */
-  readonly after: 'any' | 'parent';
-}
-
 interface SheetRule {
-  /** From the outermost to the element itself. */
-  readonly compounds: readonly Compound[];
+  readonly isOf: (element: Element) => boolean;
+  /** What the element itself must be or have, to be found by: its id, a class, its name, or anything. */
+  readonly key: string;
   readonly weight: number;
+  /** Whether it looks at what stands beside an element, too. */
+  readonly looksBeside: boolean;
   readonly declared: Declared;
   readonly important: Declared;
 }
@@ -33,62 +28,108 @@ export interface StyleSheet {
 }
 
 /** More parts than this has no selector of a drawing. */
-const mostCompounds = 12;
+const mostParts = 40;
 
-const compoundsOf = (selector: Selector): readonly Compound[] | null => {
-  const compounds: { name: string | null; id: string | null; classes: string[]; after: 'any' | 'parent' }[] = [];
-  let next: 'any' | 'parent' = 'any';
-  let fresh = true;
-  for (const part of selector.children.toArray()) {
-    if (part.type === 'Combinator') {
-      if (part.name !== ' ' && part.name !== '>') return null;
-      next = part.name === '>' ? 'parent' : 'any';
-      fresh = true;
-      continue;
+/** What is asked of an element beside its name, classes and attributes. */
+const asked: ReadonlySet<string> = new Set(
+  'not is where root empty first-child last-child only-child nth-child nth-last-child first-of-type last-of-type only-of-type nth-of-type nth-last-of-type'.split(
+    ' ',
+  ),
+);
+/** What no drawing at rest is. */
+const never: ReadonlySet<string> = new Set([
+  'hover',
+  'active',
+  'focus',
+  'focus-within',
+  'focus-visible',
+  'visited',
+  'target',
+]);
+const besideOthers = /-child$|-of-type$/;
+
+const childrenOf = (node: CssNode): readonly CssNode[] =>
+  'children' in node && node.children !== null && node.children !== undefined ? [...node.children] : [];
+
+/** Every part of a selector, also of those within it. */
+const partsIn = (node: CssNode): readonly CssNode[] => childrenOf(node).flatMap((each) => [each, ...partsIn(each)]);
+
+/** Ids before classes, attributes and states before names, as style sheets weigh them. */
+const weightOf = (node: CssNode): number => {
+  switch (node.type) {
+    case 'IdSelector':
+      return 1e6;
+    case 'ClassSelector':
+    case 'AttributeSelector':
+      return 1e3;
+    case 'TypeSelector':
+      return node.name === '*' ? 0 : 1;
+    case 'PseudoClassSelector': {
+      if (node.name === 'where') return 0;
+      if (node.name !== 'not' && node.name !== 'is') return 1e3;
+      // The weightiest of those within.
+      return Math.max(0, ...childrenOf(node).flatMap(childrenOf).map(weightOf));
     }
-    if (fresh) compounds.push({ name: null, id: null, classes: [], after: next });
-    fresh = false;
-    const own = compounds[compounds.length - 1]!;
-    if (part.type === 'TypeSelector') own.name = part.name === '*' ? null : part.name.replace(/^.*\|/, '');
-    else if (part.type === 'ClassSelector') own.classes.push(part.name);
-    else if (part.type === 'IdSelector' && own.id === null) own.id = part.name;
-    else return null;
+    default:
+      return childrenOf(node).reduce((sum, each) => sum + weightOf(each), 0);
   }
-  return compounds.length > 0 && compounds.length <= mostCompounds ? compounds : null;
 };
 
-/** Ids before classes before names, as style sheets weigh them. */
-const weightOf = (compounds: readonly Compound[]): number =>
-  compounds.reduce(
-    (sum, { id, classes, name }) => sum + (id === null ? 0 : 1e6) + 1e3 * classes.length + (name === null ? 0 : 1),
-    0,
-  );
+/** What the last compound of a selector can be found by. */
+const keyOf = (selector: Selector): string => {
+  let key = '*';
+  for (const part of childrenOf(selector)) {
+    if (part.type === 'Combinator') key = '*';
+    else if (part.type === 'IdSelector') key = `#${part.name}`;
+    else if (part.type === 'ClassSelector' && !key.startsWith('#')) key = `.${part.name}`;
+    else if (part.type === 'TypeSelector' && key === '*') key = part.name;
+  }
+  return key;
+};
+
+const adapter = {
+  isTag: (node: Element): node is Element => node.name !== '',
+  getName: ({ name }: Element): string => name,
+  getParent: ({ parent }: Element): Element | null => parent,
+  getChildren: ({ children }: Element): Element[] => children,
+  getSiblings: (element: Element): Element[] => element.parent?.children ?? [element],
+  getAttributeValue: ({ attributes }: Element, name: string): string | undefined => attributes[name],
+  hasAttrib: ({ attributes }: Element, name: string): boolean => attributes[name] !== undefined,
+  getText: ({ text }: Element): string => text,
+  removeSubsets: (elements: Element[]): Element[] => elements,
+};
+
+/** A selector ready to be asked; nothing for a state that no drawing at rest has, null for one that is not understood. */
+const selectorOf = (
+  selector: Selector,
+): Pick<SheetRule, 'isOf' | 'key' | 'weight' | 'looksBeside'> | 'never' | null => {
+  const parts = partsIn(selector);
+  if (parts.length > mostParts) return null;
+  for (const part of parts) {
+    // Names of other spaces are the same names here.
+    if (part.type === 'TypeSelector') part.name = part.name.replace(/^.*\|/, '');
+    if (part.type === 'PseudoElementSelector') return null;
+    if (part.type === 'PseudoClassSelector' && never.has(part.name)) return 'never';
+    if (part.type === 'PseudoClassSelector' && !asked.has(part.name)) return null;
+  }
+  try {
+    return {
+      isOf: compile<Element, Element>(generate(selector), { adapter, xmlMode: true }),
+      key: keyOf(selector),
+      weight: weightOf(selector),
+      looksBeside: parts.some(
+        (part) =>
+          (part.type === 'PseudoClassSelector' && besideOthers.test(part.name)) ||
+          (part.type === 'Combinator' && (part.name === '+' || part.name === '~')),
+      ),
+    };
+  } catch {
+    return null;
+  }
+};
 
 const classesOf = ({ attributes }: Element): readonly string[] =>
   (attributes['class'] ?? '').split(/\s+/).filter(Boolean);
-
-const isOne = ({ name, id, classes }: Compound, element: Element): boolean =>
-  (name === null || name === element.name) &&
-  (id === null || id === element.attributes['id']) &&
-  (classes.length === 0 || classes.every((each) => classesOf(element).includes(each)));
-
-/** Whether a selector is of an element: compound by compound along the way from the root, each place reached once. */
-const matches = (compounds: readonly Compound[], element: Element): boolean => {
-  if (!isOne(compounds[compounds.length - 1]!, element)) return false;
-  if (compounds.length === 1) return true;
-  const way: Element[] = [];
-  for (let at: Element | null = element; at !== null; at = at.parent) way.unshift(at);
-  let reached = way.map((each) => isOne(compounds[0]!, each));
-  for (const compound of compounds.slice(1)) {
-    let before = false;
-    reached = way.map((each, at) => {
-      const from = compound.after === 'parent' ? at > 0 && reached[at - 1]! : before;
-      before ||= reached[at]!;
-      return from && isOne(compound, each);
-    });
-  }
-  return reached[reached.length - 1]!;
-};
 
 const rulesOf = (text: string): { readonly rules: readonly SheetRule[]; readonly passedOver: number } => {
   const sheet = parse(text, { parseValue: false, parseAtrulePrelude: false, parseCustomProperty: false });
@@ -105,9 +146,9 @@ const rulesOf = (text: string): { readonly rules: readonly SheetRule[]; readonly
       );
     const own = { declared: setBy(false), important: setBy(true) };
     for (const selector of prelude.children.toArray()) {
-      const compounds = selector.type === 'Selector' ? compoundsOf(selector) : null;
-      if (compounds === null) passedOver += 1;
-      else rules.push({ compounds, weight: weightOf(compounds), ...own });
+      const read = selector.type === 'Selector' ? selectorOf(selector) : null;
+      if (read === null) passedOver += 1;
+      else if (read !== 'never') rules.push({ ...read, ...own });
     }
   };
   if (sheet.type === 'StyleSheet')
@@ -118,14 +159,13 @@ const rulesOf = (text: string): { readonly rules: readonly SheetRule[]; readonly
   return { rules, passedOver };
 };
 
-/** Reads style sheets (CSS: names, classes, ids, descendants and children; at-rules and other selectors are passed over). */
+/** Reads style sheets (CSS selectors of what is in the file; at-rules and states that come and go are passed over). */
 export const readSheet = (text: string): StyleSheet => {
   const { rules, passedOver } = rulesOf(text);
   /** Rules by what their last part asks for first, so that few are looked at for each element. */
   const byKey = new Map<string, { readonly rule: SheetRule; readonly order: number }[]>();
   rules.forEach((rule, order) => {
-    const { id, classes, name } = rule.compounds[rule.compounds.length - 1]!;
-    const key = id !== null ? `#${id}` : classes.length > 0 ? `.${classes[0]!}` : (name ?? '*');
+    const { key } = rule;
     const own = byKey.get(key);
     if (own === undefined) byKey.set(key, [{ rule, order }]);
     else own.push({ rule, order });
@@ -141,9 +181,10 @@ export const readSheet = (text: string): StyleSheet => {
         ...new Set(classesOf(element).map((each) => `.${each}`)),
       ];
       const likely = keys.flatMap((key) => byKey.get(key) ?? []);
-      spend(likely.length * 20);
+      const beside = element.parent?.children.length ?? 1;
+      spend(likely.reduce((sum, { rule }) => sum + (rule.looksBeside ? 20 + beside : 20), 0));
       const own = likely
-        .filter(({ rule }) => matches(rule.compounds, element))
+        .filter(({ rule }) => rule.isOf(element))
         .sort((a, b) => a.rule.weight - b.rule.weight || a.order - b.order);
       return {
         usual: Object.assign({}, ...own.map(({ rule }) => rule.declared)) as Declared,

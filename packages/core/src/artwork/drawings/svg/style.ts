@@ -7,7 +7,9 @@ import type { Element } from './tree.js';
 export interface Style {
   readonly fill: string;
   readonly fillRule: string;
+  readonly fillOpacity: string;
   readonly stroke: string;
+  readonly strokeOpacity: string;
   readonly strokeWidth: string;
   readonly strokeEnds: string;
   readonly strokeCorners: string;
@@ -23,7 +25,9 @@ export interface Style {
 export const initialStyle: Style = {
   fill: 'black',
   fillRule: 'nonzero',
+  fillOpacity: '1',
   stroke: 'none',
+  strokeOpacity: '1',
   strokeWidth: '1',
   strokeEnds: 'butt',
   strokeCorners: 'miter',
@@ -55,7 +59,9 @@ export const inherit = (parent: Style, declared: Declared): Style => {
   return {
     fill: paint('fill', parent.fill),
     fillRule: own('fill-rule', parent.fillRule),
+    fillOpacity: own('fill-opacity', parent.fillOpacity),
     stroke: paint('stroke', parent.stroke),
+    strokeOpacity: own('stroke-opacity', parent.strokeOpacity),
     strokeWidth: own('stroke-width', parent.strokeWidth),
     strokeEnds: own('stroke-linecap', parent.strokeEnds),
     strokeCorners: own('stroke-linejoin', parent.strokeCorners),
@@ -72,11 +78,10 @@ const nothing = (value: string | undefined): boolean => value !== undefined && N
 /** Whether the element, and all within it, is not there at all. */
 export const isAbsent = (declared: Declared): boolean => declared['display'] === 'none' || nothing(declared['opacity']);
 
-export const isFilled = ({ fill }: Style, declared: Declared): boolean =>
-  !isUnseen(fill) && !nothing(declared['fill-opacity']);
+export const isFilled = ({ fill, fillOpacity }: Style): boolean => !isUnseen(fill) && !nothing(fillOpacity);
 
-export const isStroked = ({ stroke, strokeWidth }: Style, declared: Declared): boolean =>
-  !isUnseen(stroke) && !nothing(strokeWidth) && !nothing(declared['stroke-opacity']);
+export const isStroked = ({ stroke, strokeWidth, strokeOpacity }: Style): boolean =>
+  !isUnseen(stroke) && !nothing(strokeWidth) && !nothing(strokeOpacity);
 
 /** How a stroke ends and turns corners. */
 export const bandStyleOf = ({ strokeEnds, strokeCorners }: Style): BandStyle => ({

@@ -129,11 +129,72 @@ describe('SVG drawings, feature by feature', () => {
     expect(result.ok ? '' : result.problems[0]!.message).toContain('cross each other more than');
   });
 
+  it.each([
+    ['a colour of spaces and slashes', '<rect width="10" height="10" fill="rgb(255 255 255 / 0)"/>', 0],
+    [
+      'white by its shares',
+      '<rect width="20" height="10"/><rect width="10" height="10" fill="rgb(100% 100% 100%)"/>',
+      100,
+    ],
+    ['white by hue', '<rect width="20" height="10"/><rect width="10" height="10" fill="hsl(0 0% 100%)"/>', 100],
+    [
+      'a group that lets all through',
+      '<g fill-opacity="0"><rect width="20" height="10"/></g><path d="M0 0h10v5h-10z"/>',
+      50,
+    ],
+    [
+      'not this one',
+      '<style>rect:not(.a){fill:none}</style><rect class="a" width="20" height="10"/><rect x="30" width="9" height="9"/>',
+      200,
+    ],
+    [
+      'one or the other',
+      '<style>:is(.a,.b){display:none}</style><rect class="b" width="20" height="10"/><path d="M0 0h1v1h-1z"/>',
+      1,
+    ],
+    [
+      'the first in its group',
+      '<style>g rect:first-child{fill:none}</style><g><rect width="20" height="10"/><rect x="30" width="5" height="5"/></g>',
+      25,
+    ],
+    [
+      'the second of three',
+      '<style>rect:nth-child(2){fill:none}</style><g><rect width="5" height="5"/><rect x="20" width="9" height="9"/><rect x="40" width="5" height="5"/></g>',
+      50,
+    ],
+    [
+      'what stands beside',
+      '<style>path + rect{fill:none}</style><g><path d=""/><rect width="20" height="10"/><rect x="30" width="5" height="5"/></g>',
+      25,
+    ],
+    [
+      'an attribute',
+      '<style>[fill="#000"]{fill:none}</style><rect fill="#000" width="20" height="10"/><rect x="30" width="5" height="5"/>',
+      25,
+    ],
+    [
+      'an id within :is before classes',
+      '<style>:is(#x,.b){fill:none}.a.b{fill:#000}</style><rect class="a b" width="20" height="10"/><rect x="30" width="5" height="5"/>',
+      25,
+    ],
+    [
+      'nothing for :where',
+      '<style>rect{fill:#000}:where(.a){fill:none}</style><rect class="a" width="20" height="10"/>',
+      200,
+    ],
+    ['no hand over it', '<style>rect:hover{fill:none}</style><rect width="20" height="10"/>', 200],
+  ])('go by %s', (_, body, area) => {
+    const drawing = readSvg(svg(body));
+    if (area === 0) return expect(drawing.ok).toBe(false);
+    expect(outlineArea(repaired(read(drawing)).outline)).toBeCloseTo(area, 3);
+    return expect(read(drawing).notes).toEqual([]);
+  });
+
   it('say which transforms, selectors and clips they could not read', () => {
     const { notes } = read(
       readSvg(
         svg(
-          '<style>rect:hover{fill:none}</style><rect width="10" height="10" transform="wobble(3)" clip-path="url(#nowhere)"/>',
+          '<style>rect:hover{fill:none}rect:has(path){fill:none}</style><rect width="10" height="10" transform="wobble(3)" clip-path="url(#nowhere)"/>',
         ),
       ),
     );
