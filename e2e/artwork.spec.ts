@@ -17,7 +17,7 @@ test('a drawing takes the place of text: layers chosen, sized by a known length,
   shop,
 }) => {
   await openJob(page, shop, 'Rye', 'artwork');
-  await page.getByLabel('SVG, DXF, scan …').setInputFiles(svgFile('fish.svg', fish));
+  await page.getByLabel('SVG, DXF, PDF, scan …').setInputFiles(svgFile('fish.svg', fish));
   const sheet = page.getByRole('dialog', { name: 'Artwork from fish.svg' });
   await expect(sheet.getByText('text was left out')).toBeVisible();
   await expect(sheet.getByText('does not state its size')).toBeVisible();
@@ -57,9 +57,44 @@ test('a drawing takes the place of text: layers chosen, sized by a known length,
   await expect(page.getByLabel('The sign says')).toHaveValue('Rye & Salt');
 });
 
+/** A page of 200 × 100 points with a ring and a word on it. */
+const pdfPage = `%PDF-1.4
+1 0 obj<</Type/Catalog/Pages 2 0 R>>endobj
+2 0 obj<</Type/Pages/Kids[3 0 R]/Count 1>>endobj
+3 0 obj<</Type/Page/Parent 2 0 R/MediaBox[0 0 200 100]/Contents 4 0 R/Resources<</Font<</F 5 0 R>>>>>>endobj
+4 0 obj<</Length 104>>stream
+0 g 20 20 160 60 re 60 40 80 20 re f*
+BT /F 8 Tf 30 84 Td (quay) Tj ET
+endstream endobj
+5 0 obj<</Type/Font/Subtype/Type1/BaseFont/Helvetica>>endobj
+trailer<</Root 1 0 R>>
+%%EOF`;
+
+test('a page of PDF takes the place of text, at the size that it states; one that is broken is refused', async ({
+  page,
+  shop,
+}) => {
+  await openJob(page, shop, 'Rye', 'artwork');
+  const open = page.getByLabel('SVG, DXF, PDF, scan …');
+  await open.setInputFiles({ name: 'ring.pdf', mimeType: 'application/pdf', buffer: Buffer.from(pdfPage) });
+  const sheet = page.getByRole('dialog', { name: 'Artwork from ring.pdf' });
+  await expect(sheet.getByRole('img')).toHaveAttribute('aria-label', /2 outlines/);
+  await expect(sheet.getByText('text was left out')).toBeVisible();
+  await sheet.getByRole('button', { name: 'Use this drawing' }).click();
+  // 160 points.
+  await expect(page.getByLabel('Drawing’s width')).toHaveValue('56.4 mm');
+  await open.or(page.getByLabel('Another …')).setInputFiles({
+    name: 'cut.pdf',
+    mimeType: 'application/pdf',
+    buffer: Buffer.from(pdfPage.slice(0, 60)),
+  });
+  await expect(page.getByRole('alert').filter({ hasText: 'cut.pdf' })).toContainText('this PDF could not be read');
+  await expect(page.getByLabel('Drawing’s width')).toHaveValue('56.4 mm');
+});
+
 test('a hostile or unreadable file is refused with a sentence, and the design is as it was', async ({ page, shop }) => {
   await openJob(page, shop, 'Rye', 'artwork');
-  const picker = page.getByLabel('SVG, DXF, scan …');
+  const picker = page.getByLabel('SVG, DXF, PDF, scan …');
   const refused = async (name: string, text: string, sentence: string | RegExp): Promise<void> => {
     await picker.setInputFiles(svgFile(name, text));
     await expect(page.getByRole('alert').filter({ hasText: sentence })).toBeVisible();
@@ -103,7 +138,9 @@ test('a scan is traced, with threshold and smoothing at hand', async ({ page, sh
   });
   const png = Buffer.from(encode({ width, height, data, channels: 1, depth: 8 }));
   await openJob(page, shop, 'Rye', 'artwork');
-  await page.getByLabel('SVG, DXF, scan …').setInputFiles({ name: 'scan.png', mimeType: 'image/png', buffer: png });
+  await page
+    .getByLabel('SVG, DXF, PDF, scan …')
+    .setInputFiles({ name: 'scan.png', mimeType: 'image/png', buffer: png });
   const sheet = page.getByRole('dialog');
   const width50 = sheet.getByText(/^2\d\.?\d* mm × 2\d/);
   await expect(width50).toBeVisible();

@@ -32,7 +32,7 @@ test('a panel from a drawing: evened at a click, lit from two edges in a frame, 
   // The drawing takes the place of the text.
   await page.getByRole('link', { name: /^Artwork/ }).click();
   await page
-    .getByLabel('SVG, DXF, scan …')
+    .getByLabel('SVG, DXF, PDF, scan …')
     .setInputFiles({ name: 'gull.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(gull) });
   await page
     .getByRole('dialog', { name: 'Artwork from gull.svg' })

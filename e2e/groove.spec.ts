@@ -77,7 +77,7 @@ test('a word is drawn on by hand, its runs made even, wired in pairs, cut in two
 
 test('strokes of a drawing are lines, areas are told what to do with', async ({ page, shop }) => {
   await openJob(page, shop, 'late soup', 'artwork');
-  const input = page.getByLabel('Strokes of SVG, DXF …');
+  const input = page.getByLabel('Strokes of SVG, DXF, PDF …');
   await input.setInputFiles({
     name: 'areas.svg',
     mimeType: 'image/svg+xml',
@@ -107,7 +107,7 @@ test('lines of a layer have strip and colour of their own, in the light, the wir
   const two = `<svg xmlns="http://www.w3.org/2000/svg" width="300mm" height="120mm" viewBox="0 0 300 120">
 <path d="M10 30H290" fill="none" stroke="red"/><path d="M10 90H290" fill="none" stroke="black"/></svg>`;
   await page
-    .getByLabel('Strokes of SVG, DXF …')
+    .getByLabel('Strokes of SVG, DXF, PDF …')
     .setInputFiles({ name: 'two.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(two) });
   await expect(page.getByRole('link', { name: /^Artwork/ })).toContainText('2 lines');
   await expect(page.getByLabel('Layer', { exact: true })).toHaveValue(/red|black/);

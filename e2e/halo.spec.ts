@@ -22,7 +22,7 @@ test('a customer’s SVG becomes halo letters: sized, mended by what is found, a
 
   await page.getByRole('link', { name: /Artwork/ }).click();
   await page
-    .getByLabel('SVG, DXF, scan …')
+    .getByLabel('SVG, DXF, PDF, scan …')
     .setInputFiles({ name: 'anchor.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(anchor) });
   const sheet = page.getByRole('dialog', { name: 'Artwork from anchor.svg' });
   await sheet.getByLabel(/is truly/).fill('380 mm');

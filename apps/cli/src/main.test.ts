@@ -7,6 +7,7 @@ import { fileURLToPath } from 'node:url';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { demoDesigns } from '@vitrum/core';
 import { encode } from 'fast-png';
+import jpeg from 'jpeg-js';
 import { main } from './main.js';
 
 const program = fileURLToPath(new URL('../bin/vitrum.mjs', import.meta.url));
@@ -32,6 +33,17 @@ const vitrum = async (args: readonly string[], input = '') => {
   });
   return { status, stdout: stdout.join(''), stderr: stderr.join('') };
 };
+
+/** A PDF of one page of 200 × 100 points, drawn by these operators. */
+const pdfOf = (operators: string): string =>
+  [
+    '%PDF-1.4',
+    '1 0 obj<</Type/Catalog/Pages 2 0 R>>endobj',
+    '2 0 obj<</Type/Pages/Kids[3 0 R]/Count 1>>endobj',
+    '3 0 obj<</Type/Page/Parent 2 0 R/MediaBox[0 0 200 100]/Contents 4 0 R>>endobj',
+    `4 0 obj<</Length ${operators.length}>>stream\n${operators}\nendstream endobj`,
+    'trailer<</Root 1 0 R>>\n%%EOF',
+  ].join('\n');
 
 /** A black plate on white paper, four fifths as large. */
 const plate = (width: number, height: number): Uint8Array =>
@@ -167,12 +179,23 @@ describe('vitrum', () => {
     const traced = await vitrum(['artwork', design, '--drawing', scan, '--width', '100']);
     expect(traced.stderr).toContain('100.0 × ');
     expect(traced.status).toBe(0);
+    const photo = path.join(folder, 'scan.jpg');
+    const rgba = Uint8Array.from(plate(40, 20)).reduce<number[]>((all, grey) => [...all, grey, grey, grey, 255], []);
+    writeFileSync(photo, jpeg.encode({ width: 40, height: 20, data: Uint8Array.from(rgba) }, 95).data);
+    const photographed = await vitrum(['artwork', design, '--drawing', photo, '--width', '100']);
+    expect(photographed.stderr).toContain('100.0 × ');
+    const page = file('ring.pdf', pdfOf('0 g 20 20 160 60 re 60 40 80 20 re f*'));
+    const printed = await vitrum(['artwork', design, '--drawing', page]);
+    expect(printed.stderr).toContain('56.4 × 21.2 mm');
+    expect(printed.status).toBe(0);
     const unsized = await vitrum(['artwork', design, '--drawing', drawing]);
     expect(unsized.stderr).toContain('give --width');
   });
 
   it.each([
-    [['--drawing', 'x.pdf'], 'is no drawing that Vitrum reads here'],
+    [['--drawing', 'x.doc'], 'is no drawing that Vitrum reads here'],
+    [['--drawing', 'plate.pdf', '--page', '2'], 'there is no page 2: this PDF has 1 page'],
+    [['--drawing', 'plate.pdf', '--page', 'two'], '--page two: a page is a number'],
     [['--drawing', 'nowhere.svg'], 'cannot be read (ENOENT)'],
     [[], 'name the drawing'],
     [['--drawing', 'bad.svg'], 'not sound SVG'],
@@ -180,8 +203,11 @@ describe('vitrum', () => {
   ])('artwork says what is wrong with %j, and ends with 2', async (options, sentence) => {
     const design = file('box.json', JSON.stringify(demoDesigns['rye-and-salt']));
     file('bad.svg', '<svg><rect');
+    file('plate.pdf', pdfOf('0 0 9 9 re f'));
     file('plate.svg', '<svg width="9mm" viewBox="0 0 9 9"><rect width="9" height="9"/></svg>');
-    const places = options.map((each) => (/^(bad|plate|nowhere)\.svg$/.test(each) ? path.join(folder, each) : each));
+    const places = options.map((each) =>
+      /^(bad|plate|nowhere)\.(svg|pdf)$/.test(each) ? path.join(folder, each) : each,
+    );
     const { status, stderr } = await vitrum(['artwork', design, ...places]);
     expect([status, stderr]).toEqual([2, expect.stringContaining(sentence)]);
   });

@@ -34,6 +34,9 @@ import {
   type Problem,
   type Result,
   drawingText,
+  isPdf,
+  pdfAsSvg,
+  pictureOfJpeg,
   pictureOfPng,
   type DrawingFile,
 } from '@vitrum/core';
@@ -59,7 +62,8 @@ const usage = `vitrum: illuminated signs, evaluated without a screen
   vitrum export FILE --to DIR     SVG, PDF, CSV, PNG and a ZIP of all
   vitrum light FILE --to DIR      the luminance map in full: PNG, CSV, 16-bit PNG, PFM
   vitrum check FILE               exit code 1 when something stops the build
-  vitrum artwork FILE --drawing SVG|DXF|PNG [--width LENGTH] [--gap LENGTH] [--layers A,B] [--of ID]
+  vitrum artwork FILE --drawing SVG|DXF|PDF|PNG|JPEG [--width LENGTH] [--gap LENGTH] [--layers A,B]
+                 [--page NUMBER] [--of ID]
                                   the design with the drawing in the place of the text of its
                                   assembly, told by its id where there are several
   vitrum demo NAME                print a demo design: ${Object.keys(demoDesigns).join(', ')}
@@ -74,6 +78,7 @@ interface Options {
   readonly drawing?: string | undefined;
   readonly width?: string | undefined;
   readonly gap?: string | undefined;
+  readonly page?: string | undefined;
   readonly layers?: string | undefined;
   readonly of?: string | undefined;
   readonly fixes?: boolean | undefined;
@@ -173,14 +178,23 @@ const artworkOf = (design: Design, id: string | undefined) =>
 /** The design with a drawing file in the place of its text, as wide as wanted; what was put right goes to standard error. */
 const withDrawing = async (design: Design, options: Options, terminal: Terminal): Promise<Design> => {
   const { drawing: file } = options;
-  if (file === undefined) throw new UsageError('name the drawing: --drawing FILE.svg, FILE.dxf or FILE.png');
-  const ending = /\.(svgz?|dxf|png)$/i.exec(file)?.[1]?.toLowerCase();
-  if (ending === undefined) throw new UsageError(`${file}: is no drawing that Vitrum reads here; SVG, DXF and PNG are`);
+  if (file === undefined)
+    throw new UsageError('name the drawing: --drawing FILE.svg, FILE.dxf, FILE.pdf, FILE.png or FILE.jpg');
+  const ending = /\.(svgz?|dxf|pdf|png|jpe?g)$/i.exec(file)?.[1]?.toLowerCase();
+  if (ending === undefined)
+    throw new UsageError(`${file}: is no drawing that Vitrum reads here; SVG, DXF, PDF, PNG and JPEG are`);
   const bytes = await readFile(file).catch(unreadable(file));
   const name = path.basename(file);
-  const drawing: DrawingFile =
-    ending === 'png'
-      ? { kind: 'picture', name, picture: valueOr(pictureOfPng(bytes), file) }
+  const ofPdf = async (): Promise<DrawingFile> => {
+    const page = options.page === undefined ? 1 : Number(options.page);
+    if (!Number.isInteger(page)) throw new UsageError(`--page ${options.page ?? ''}: a page is a number, from 1`);
+    const { text, notes } = valueOr(await pdfAsSvg(bytes, page), file);
+    return { kind: 'svg', name, text, told: notes };
+  };
+  const drawing: DrawingFile = isPdf(bytes)
+    ? await ofPdf()
+    : ending === 'png' || ending.startsWith('jp')
+      ? { kind: 'picture', name, picture: valueOr((ending === 'png' ? pictureOfPng : pictureOfJpeg)(bytes), file) }
       : { kind: ending === 'dxf' ? 'dxf' : 'svg', name, text: valueOr(drawingText(bytes), file) };
   const gapMm = lengthOption(options.gap, 'gap') ?? usualIntake.gapMm;
   const intake = { ...usualIntake, gapMm, layers: options.layers?.split(',') ?? null };
@@ -282,6 +296,7 @@ export const main = async (argv: readonly string[], terminal: Terminal = process
         drawing: { type: 'string' },
         width: { type: 'string' },
         gap: { type: 'string' },
+        page: { type: 'string' },
         layers: { type: 'string' },
         of: { type: 'string' },
         fixes: { type: 'boolean' },

@@ -68,13 +68,14 @@ describe('a drawing file', () => {
     ['B.DXF', 'dxf'],
     ['scan.jpeg', 'picture'],
     ['scan.PNG', 'picture'],
-    ['a.pdf', null],
+    ['a.pdf', 'svg'],
+    ['a.doc', null],
     ['none', null],
   ])('%s is %s', (name, kind) => expect(drawingKind(name)).toBe(kind));
 
   it('is read as text, or refused by name', async () => {
     await expect(readDrawingFile(new File(['<svg/>'], 'a.svg'))).resolves.toEqual(file);
-    await expect(readDrawingFile(new File(['x'], 'a.pdf'))).rejects.toThrow('a.pdf is no drawing');
+    await expect(readDrawingFile(new File(['x'], 'a.doc'))).rejects.toThrow('a.doc is no drawing');
     await expect(readDrawingFile(new File(['x'], 'a.png'))).rejects.toThrow('a.png is no picture');
   });
 });

@@ -1,11 +1,12 @@
 import { pictureProblem, refuseLarge } from './picture-size';
-import { drawingText, greyOf, type DrawingFile, type GreyPicture } from '@vitrum/core';
+import { readPdf } from '../workers/read-pdf';
+import { drawingText, greyOf, isPdf, type DrawingFile, type GreyPicture } from '@vitrum/core';
 
 /** What a file is by its name; `null` when it is no drawing. */
 export const drawingKind = (name: string): DrawingFile['kind'] | null => {
   const ending = /\.([a-z0-9]+)$/i.exec(name)?.[1]?.toLowerCase();
   if (ending === 'svg' || ending === 'dxf') return ending;
-  if (ending === 'svgz') return 'svg';
+  if (ending === 'svgz' || ending === 'pdf') return 'svg';
   return ending === 'png' || ending === 'jpg' || ending === 'jpeg' ? 'picture' : null;
 };
 
@@ -42,9 +43,15 @@ export const pictureOf = async (file: Blob, longest = longestPx, most = longest 
 /** Reads a file as a drawing, or throws with a sentence. */
 export const readDrawingFile = async (file: File): Promise<DrawingFile> => {
   const kind = drawingKind(file.name);
-  if (kind === null) throw new Error(`${file.name} is no drawing that Vitrum reads; SVG, DXF, PNG and JPEG are`);
+  if (kind === null) throw new Error(`${file.name} is no drawing that Vitrum reads; SVG, DXF, PDF, PNG and JPEG are`);
   if (kind !== 'picture') {
-    const text = drawingText(new Uint8Array(await file.arrayBuffer()));
+    const bytes = new Uint8Array(await file.arrayBuffer());
+    if (isPdf(bytes)) {
+      const read = await readPdf(bytes);
+      if (!read.ok) throw new Error(`${file.name}: ${read.problems[0]!.message}`);
+      return { kind: 'svg', name: file.name, text: read.value.text, told: read.value.notes };
+    }
+    const text = drawingText(bytes);
     if (!text.ok) throw new Error(`${file.name}: ${text.problems[0]!.message}`);
     return { kind, name: file.name, text: text.value };
   }

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { readDrawingFile } from './read-drawing-file';
 
 /** Files that a drawing may be in: drawings, scans and photographs of one. */
-export const drawingTypes = '.svg,.svgz,.dxf,.png,.jpg,.jpeg';
+export const drawingTypes = '.svg,.svgz,.dxf,.pdf,.png,.jpg,.jpeg';
 
 /** A file that is being taken in, and what was wrong with the last one. */
 export const useDrawingFile = () => {

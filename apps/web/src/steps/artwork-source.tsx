@@ -54,7 +54,7 @@ export const DrawingField = () => {
         <h3 className="min-w-0 truncate font-bold">{drawing ? drawing.name : 'Or a drawing of your own'}</h3>
         <span className="flex gap-1.5">
           {drawing && <Button onClick={() => void changeDesign([set(at.drawing, null)])}>Back to text</Button>}
-          <FileButton label={drawing ? 'Another …' : 'SVG, DXF, scan …'} accept={drawingTypes} onFile={open} />
+          <FileButton label={drawing ? 'Another …' : 'SVG, DXF, PDF, scan …'} accept={drawingTypes} onFile={open} />
         </span>
       </div>
       <Alert problem={problem} />

@@ -13,7 +13,7 @@ import { LineFields } from './line-fields';
 import { takeDrawn, toDrawOn, withNewLine } from './line-edits';
 
 /** Strokes come out of drawings alone. */
-const lineTypes = '.svg,.svgz,.dxf,.png,.jpg,.jpeg';
+const lineTypes = '.svg,.svgz,.dxf,.pdf,.png,.jpg,.jpeg';
 
 /** Lines of a file that are being read, and what came of it. */
 const useLinesFile = (take: (lines: TakenLines, name: string) => string | null) =>
@@ -50,7 +50,7 @@ export const DrawnLines = () => {
           {from === 'drawn' && drawn !== null ? drawn.name : 'Or lines of your own'}
         </h3>
         <span className="flex flex-wrap gap-1.5">
-          <FileButton label="Strokes of SVG, DXF …" accept={lineTypes} onFile={open} />
+          <FileButton label="Strokes of SVG, DXF, PDF …" accept={lineTypes} onFile={open} />
           {from !== 'drawn' && own !== null && <Button onClick={drawOn}>Draw on by hand</Button>}
         </span>
       </div>

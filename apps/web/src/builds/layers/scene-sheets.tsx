@@ -74,7 +74,7 @@ const LayersIn = ({ sheets, depthMm }: { readonly sheets: Sheets; readonly depth
     <section aria-label="Layers of a drawing" className="mt-2 border-t border-line pt-2">
       <div className="flex flex-wrap items-center justify-between gap-2">
         <h3 className="font-bold">Or the layers of a drawing</h3>
-        <FileButton label="SVG, DXF, picture …" accept={drawingTypes} onFile={open} />
+        <FileButton label="SVG, DXF, PDF, picture …" accept={drawingTypes} onFile={open} />
       </div>
       <p className="text-[13px] text-soft">
         Each layer or group becomes a sheet, the first drawn at the back. A picture is cut at several brightnesses:

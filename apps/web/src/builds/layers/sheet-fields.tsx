@@ -131,7 +131,7 @@ export const SheetFields = ({ index }: { readonly index: number }) => {
       {shape === 'drawing' && (
         <DrawingPick
           label={drawing?.name ?? 'no drawing yet'}
-          button={drawing === null ? 'SVG, DXF, scan …' : 'Another …'}
+          button={drawing === null ? 'SVG, DXF, PDF, scan …' : 'Another …'}
           onUse={(value) => changeDesign([set(at.drawing, value), set(at.shape, 'drawing')])[0]?.message ?? null}
         />
       )}

@@ -13,7 +13,13 @@ import { failure, success, type Result } from '../../base/result.js';
 
 /** A drawing file as it was loaded. */
 export type DrawingFile =
-  | { readonly kind: 'svg' | 'dxf'; readonly name: string; readonly text: string }
+  | {
+      readonly kind: 'svg' | 'dxf';
+      readonly name: string;
+      readonly text: string;
+      /** What was left out before it was text. */
+      readonly told?: readonly string[];
+    }
   | { readonly kind: 'picture'; readonly name: string; readonly picture: GreyPicture };
 
 /** How a drawing file is taken in. */
@@ -51,9 +57,10 @@ export interface TakenDrawing {
 export const readDrawing = (file: DrawingFile, options: IntakeOptions): Result<Drawing> => {
   switch (file.kind) {
     case 'svg':
-      return readSvg(file.text, options.scale);
-    case 'dxf':
-      return readDxf(file.text, options.scale);
+    case 'dxf': {
+      const read = (file.kind === 'svg' ? readSvg : readDxf)(file.text, options.scale);
+      return read.ok ? success({ ...read.value, notes: [...(file.told ?? []), ...read.value.notes] }) : read;
+    }
     case 'picture':
       return tracePicture(file.picture, options, options.scale);
   }

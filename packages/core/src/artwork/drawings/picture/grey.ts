@@ -1,4 +1,5 @@
 import { decode } from 'fast-png';
+import jpeg from 'jpeg-js';
 import { failure, success, type Result } from '../../../base/result.js';
 import type { GreyPicture } from './trace-picture.js';
 
@@ -47,5 +48,31 @@ export const pictureOfPng = (bytes: Uint8Array): Result<GreyPicture> => {
     return success({ width, height, grey: greyOf(rgba) });
   } catch {
     return no('this picture is broken; save it as PNG once more');
+  }
+};
+
+/** Memory that a JPEG may take while it is unpacked (MB): four thousand pixels a side and what goes with them. */
+const mostMb = 260;
+
+/** A JPEG as shades of grey. Fails as a PNG does. */
+export const pictureOfJpeg = (bytes: Uint8Array): Result<GreyPicture> => {
+  const no = (message: string): Result<GreyPicture> => failure({ path: '', message });
+  if (bytes[0] !== 0xff || bytes[1] !== 0xd8) return no('this is no JPEG picture');
+  try {
+    const { width, height, data } = jpeg.decode(bytes, {
+      useTArray: true,
+      maxResolutionInMP: mostPx ** 2 / 1e6,
+      maxMemoryUsageInMB: mostMb,
+    });
+    if (Math.max(width, height) > mostPx)
+      return no(`the picture is larger than ${mostPx} pixels a side; make it smaller`);
+    return success({ width, height, grey: greyOf(new Uint8ClampedArray(data.buffer, data.byteOffset, data.length)) });
+  } catch (error) {
+    const isLarge = error instanceof Error && /limit exceeded/i.test(error.message);
+    return no(
+      isLarge
+        ? `the picture is larger than ${mostPx} pixels a side; make it smaller`
+        : 'this picture is broken; save it as JPEG once more',
+    );
   }
 };
