@@ -19,9 +19,11 @@ export {
 export {
   fontListings,
   loadFontBook,
+  openFontFile,
   parseFont,
   type FontBook,
   type FontListing,
+  type FontWeights,
   type Lettering,
 } from './artwork/lettering/index.js';
 export {

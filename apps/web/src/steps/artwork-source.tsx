@@ -1,5 +1,5 @@
 import { set } from '@vitrum/core';
-import { formatLength, parseFont, parseLength } from '@vitrum/core';
+import { formatLength, openFontFile, parseLength } from '@vitrum/core';
 import { fromByteArray } from 'base64-js';
 import { useState } from 'react';
 import { changeDesign } from '../document/document-store';
@@ -79,13 +79,12 @@ export const OwnFontField = () => {
   const own = useDesignValue(at.ownFont);
   const [problem, setProblem] = useState<string | null>(null);
   const onFile = async (file: File): Promise<void> => {
-    const bytes = await file.arrayBuffer();
-    const font = parseFont(file.name, bytes);
+    const font = await openFontFile(file.name, new Uint8Array(await file.arrayBuffer()));
     const [wrong] = font.ok
       ? changeDesign([
           set(at.ownFont, {
             name: file.name.slice(0, 160),
-            base64: fromByteArray(new Uint8Array(bytes)),
+            base64: fromByteArray(font.value),
           }),
         ])
       : font.problems;
@@ -95,12 +94,12 @@ export const OwnFontField = () => {
     <div className="py-1">
       <div className="flex flex-wrap items-center justify-between gap-2">
         <span className="min-w-0 truncate text-[13px] text-soft">
-          {own ? `Set in ${own.name}` : 'Own font: TTF, OTF or WOFF'}
+          {own ? `Set in ${own.name}` : 'Own font: TTF, OTF, WOFF or WOFF2'}
         </span>
         {own ? (
           <Button onClick={() => void changeDesign([set(at.ownFont, null)])}>Use a shipped font</Button>
         ) : (
-          <FileButton label="Font file …" accept=".ttf,.otf,.woff" onFile={onFile} />
+          <FileButton label="Font file …" accept=".ttf,.otf,.woff,.woff2" onFile={onFile} />
         )}
       </div>
       <Alert problem={problem} />

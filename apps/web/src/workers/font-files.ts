@@ -9,6 +9,9 @@ import oswald from '@fontsource/oswald/files/oswald-latin-600-normal.woff?url';
 import overpassBold from '@fontsource/overpass/files/overpass-latin-700-normal.woff?url';
 import overpassBlack from '@fontsource/overpass/files/overpass-latin-900-normal.woff?url';
 import pacifico from '@fontsource/pacifico/files/pacifico-latin-400-normal.woff?url';
+import notoArabic from '@fontsource/noto-sans-arabic/files/noto-sans-arabic-arabic-700-normal.woff?url';
+import notoDevanagari from '@fontsource/noto-sans-devanagari/files/noto-sans-devanagari-devanagari-700-normal.woff?url';
+import notoHebrew from '@fontsource/noto-sans-hebrew/files/noto-sans-hebrew-hebrew-700-normal.woff?url';
 import stardos from '@fontsource/stardos-stencil/files/stardos-stencil-latin-700-normal.woff?url';
 import zilla from '@fontsource/zilla-slab/files/zilla-slab-latin-700-normal.woff?url';
 
@@ -25,6 +28,9 @@ const urls: Readonly<Record<string, string>> = {
   '@fontsource/overpass/files/overpass-latin-700-normal.woff': overpassBold,
   '@fontsource/overpass/files/overpass-latin-900-normal.woff': overpassBlack,
   '@fontsource/pacifico/files/pacifico-latin-400-normal.woff': pacifico,
+  '@fontsource/noto-sans-arabic/files/noto-sans-arabic-arabic-700-normal.woff': notoArabic,
+  '@fontsource/noto-sans-devanagari/files/noto-sans-devanagari-devanagari-700-normal.woff': notoDevanagari,
+  '@fontsource/noto-sans-hebrew/files/noto-sans-hebrew-hebrew-700-normal.woff': notoHebrew,
   '@fontsource/stardos-stencil/files/stardos-stencil-latin-700-normal.woff': stardos,
   '@fontsource/zilla-slab/files/zilla-slab-latin-700-normal.woff': zilla,
 };

@@ -1,8 +1,8 @@
 import { toByteArray } from 'base64-js';
-import type { Font } from 'opentype.js';
 import type { Artwork } from '../../document/design/index.js';
 import { failure, success, type Result } from '../../base/result.js';
 import { parseFont, type FontBook } from './font-book.js';
+import type { LetterFont } from './letter-font.js';
 
 const bytesOf = (base64: string): Uint8Array | null => {
   try {
@@ -18,13 +18,13 @@ export const chooseFont = (
   fontId: Artwork['fontId'],
   ownFont: NonNullable<Artwork['ownFont']> | null,
   fonts: FontBook,
-): Result<Font> => {
+): Result<LetterFont> => {
   if (ownFont !== null) {
     const path = 'artwork.ownFont';
     const bytes = bytesOf(ownFont.base64);
     return bytes === null
       ? failure({ path, message: 'the font is not stored as it should be; load its file again' })
-      : parseFont(path, bytes.slice().buffer);
+      : parseFont(path, bytes);
   }
   const font = fonts.get(fontId);
   return font === undefined

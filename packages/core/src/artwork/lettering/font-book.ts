@@ -1,18 +1,46 @@
-import opentype, { type Font } from 'opentype.js';
 import { failure, success, type Result } from '../../base/result.js';
 import { fontListings } from './fonts.js';
+import { letterFont, startShaping, type LetterFont } from './letter-font.js';
+import { fontPacking, unpackWoff } from './sfnt.js';
 
 /** Fonts by id; made once by each host from the files that ship with the program. */
-export type FontBook = Pick<ReadonlyMap<string, Font>, 'get' | 'keys'>;
+export type FontBook = Pick<ReadonlyMap<string, LetterFont>, 'get' | 'keys'>;
 
-/** Parses one font file (.woff, .ttf, .otf). Fails with a sentence when the bytes are no readable font. */
-export const parseFont = (id: string, bytes: ArrayBuffer): Result<Font> => {
+const unreadable = (id: string): Result<never> =>
+  failure({ path: id, message: 'the font file could not be read; TTF, OTF, WOFF and WOFF2 files can' });
+
+/**
+ * Reads one font file (.woff, .ttf, .otf), once shaping was started. Fails with a sentence when the bytes are no readable
+ * font; a WOFF2 is unpacked before (`openFontFile`).
+ */
+export const parseFont = (id: string, bytes: Uint8Array): Result<LetterFont> => {
+  const packing = fontPacking(bytes);
+  if (packing === null || packing === 'woff2') return unreadable(id);
   try {
-    return success(opentype.parse(bytes));
-  } catch {
-    // Its own words are about bytes; what helps is which files can be read.
-    return failure({ path: id, message: 'the font file could not be read; TTF, OTF and WOFF files can, WOFF2 cannot' });
+    return success(letterFont(packing === 'woff' ? unpackWoff(bytes) : bytes));
+  } catch (error) {
+    // What is broken is told; what is a slip of the program is not hidden behind it.
+    if (error instanceof Error && error.message.includes('not started')) throw error;
+    return unreadable(id);
   }
+};
+
+/**
+ * A font file as it was loaded, made ready to be kept and set in: a WOFF2 is unpacked, all others stay as they are. Fails with
+ * a sentence when it is no readable font.
+ */
+export const openFontFile = async (id: string, bytes: Uint8Array): Promise<Result<Uint8Array>> => {
+  await startShaping();
+  let bare = bytes;
+  if (fontPacking(bytes) === 'woff2')
+    try {
+      const { default: unpack } = await import('woff2-encoder/decompress');
+      bare = await unpack(bytes);
+    } catch {
+      return unreadable(id);
+    }
+  const font = parseFont(id, bare);
+  return font.ok ? success(bare) : font;
 };
 
 /**
@@ -20,15 +48,19 @@ export const parseFont = (id: string, bytes: ArrayBuffer): Result<Font> => {
  * when it is first asked for: most signs want one of them.
  */
 export const loadFontBook = async (load: (file: string) => Promise<ArrayBuffer>): Promise<FontBook> => {
-  const files = new Map(await Promise.all(fontListings.map(async ({ id, file }) => [id, await load(file)] as const)));
-  const parsed = new Map<string, Font>();
+  const [files] = await Promise.all([
+    Promise.all(fontListings.map(async ({ id, file }) => [id, await load(file)] as const)),
+    startShaping(),
+  ]);
+  const byId = new Map(files);
+  const parsed = new Map<string, LetterFont>();
   return {
-    keys: () => files.keys(),
+    keys: () => byId.keys(),
     get: (id) => {
-      const bytes = files.get(id);
+      const bytes = byId.get(id);
       const known = parsed.get(id);
       if (bytes === undefined || known !== undefined) return known;
-      const font = parseFont(id, bytes);
+      const font = parseFont(id, new Uint8Array(bytes));
       if (!font.ok) throw new Error(`a font that ships with the program is broken: ${id}`);
       parsed.set(id, font.value);
       return font.value;

@@ -3,12 +3,14 @@ export interface FontListing {
   readonly id: string;
   readonly name: string;
   readonly style: 'grotesque' | 'condensed' | 'slab' | 'script' | 'rounded' | 'stencil';
+  /** The script it is for, where that is not Latin. */
+  readonly writes?: string;
   /** Inside the npm package, so that every host can find the bytes its own way. */
   readonly file: string;
 }
 
-const fontsource = (family: string, weight: number): string =>
-  `@fontsource/${family}/files/${family}-latin-${weight}-normal.woff`;
+const fontsource = (family: string, weight: number, subset = 'latin'): string =>
+  `@fontsource/${family}/files/${family}-${subset}-${weight}-normal.woff`;
 
 /** Every font a design may name; all under the SIL Open Font License. */
 export const fontListings: readonly FontListing[] = [
@@ -30,4 +32,25 @@ export const fontListings: readonly FontListing[] = [
   { id: 'lobster', name: 'Lobster', style: 'script', file: fontsource('lobster', 400) },
   { id: 'black-ops-one', name: 'Black Ops One', style: 'stencil', file: fontsource('black-ops-one', 400) },
   { id: 'stardos-bold', name: 'Stardos Stencil Bold', style: 'stencil', file: fontsource('stardos-stencil', 700) },
+  {
+    id: 'noto-arabic-bold',
+    name: 'Noto Sans Arabic Bold',
+    style: 'grotesque',
+    writes: 'Arabic',
+    file: fontsource('noto-sans-arabic', 700, 'arabic'),
+  },
+  {
+    id: 'noto-hebrew-bold',
+    name: 'Noto Sans Hebrew Bold',
+    style: 'grotesque',
+    writes: 'Hebrew',
+    file: fontsource('noto-sans-hebrew', 700, 'hebrew'),
+  },
+  {
+    id: 'noto-devanagari-bold',
+    name: 'Noto Sans Devanagari Bold',
+    style: 'grotesque',
+    writes: 'Devanagari',
+    file: fontsource('noto-sans-devanagari', 700, 'devanagari'),
+  },
 ];

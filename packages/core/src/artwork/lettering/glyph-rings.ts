@@ -1,27 +1,19 @@
-import type { Path, PathCommand } from 'opentype.js';
 import { cubicChords, letterFlatnessMm, quadraticChords } from '../../base/curves/index.js';
 import type { Point, Ring } from '../../base/outlines/index.js';
+import type { GlyphStep } from './letter-font.js';
 
-const chordsOf = (from: Point, command: PathCommand): readonly Point[] => {
-  const to: Point = [command.x, -command.y];
-  switch (command.type) {
-    case 'Q':
-      return quadraticChords(from, [command.x1, -command.y1], to, letterFlatnessMm);
-    case 'C':
-      return cubicChords(from, [command.x1, -command.y1], [command.x2, -command.y2], to, letterFlatnessMm);
-    default:
-      return [to];
-  }
-};
-
-/** A glyph path (y down, mm) as closed rings of chords (y up, mm). */
-export const glyphRings = (path: Path): readonly Ring[] => {
+/** The outline of a glyph set at a place (mm) at a scale (mm to a unit), as closed rings of chords, y up. */
+export const glyphRings = (steps: readonly GlyphStep[], scale: number, [right, up]: Point): readonly Ring[] => {
   const rings: Point[][] = [];
-  for (const command of path.commands) {
-    const ring = rings[rings.length - 1];
-    const last = ring?.[ring.length - 1];
-    if (command.type === 'M') rings.push([[command.x, -command.y]]);
-    else if (command.type !== 'Z' && ring !== undefined && last !== undefined) ring.push(...chordsOf(last, command));
+  for (const { type, points } of steps) {
+    const [a, b, c] = points.map(([x, y]): Point => [right + x * scale, up + y * scale]);
+    const ring = rings.at(-1);
+    const last = ring?.at(-1);
+    if (type === 'M') rings.push([a!]);
+    else if (ring === undefined || last === undefined || type === 'Z') continue;
+    else if (type === 'L') ring.push(a!);
+    else if (type === 'Q') ring.push(...quadraticChords(last, a!, b!, letterFlatnessMm));
+    else ring.push(...cubicChords(last, a!, b!, c!, letterFlatnessMm));
   }
   return rings.filter((ring) => ring.length > 2);
 };

@@ -1,4 +1,5 @@
 export { chooseFont } from './choose-font.js';
-export { loadFontBook, parseFont, type FontBook } from './font-book.js';
+export { loadFontBook, openFontFile, parseFont, type FontBook } from './font-book.js';
+export type { FontWeights, LetterFont } from './letter-font.js';
 export { fontListings, type FontListing } from './fonts.js';
 export { layLettering, type Lettering } from './lettering.js';

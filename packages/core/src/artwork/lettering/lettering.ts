@@ -1,4 +1,3 @@
-import type { Font } from 'opentype.js';
 import {
   moveOutline,
   outlineArea,
@@ -13,6 +12,8 @@ import {
 import { success, type Result } from '../../base/result.js';
 import type { Artwork } from '../../document/design/index.js';
 import { glyphRings } from './glyph-rings.js';
+import type { FontWeights, LetterFont } from './letter-font.js';
+import { runsOf } from './text-runs.js';
 
 /** The lettering as cut: outlines in mm with the middle of the face at the origin. */
 export interface Lettering {
@@ -24,30 +25,34 @@ export interface Lettering {
   readonly letterCount: number;
   /** Characters that the font does not have; they are left out. */
   readonly missing: readonly string[];
+  /** How heavy its font can be set; left out where it has one weight, or nothing is set. */
+  readonly weights?: FontWeights;
 }
-
-const capHeightUnits = (font: Font): number => {
-  const stated = font.tables.os2?.sCapHeight ?? 0;
-  if (stated > 0) return stated;
-  const box = font.charToGlyph('H').getPath(0, 0, font.unitsPerEm).getBoundingBox();
-  return box.y2 - box.y1 || font.unitsPerEm * 0.7;
-};
 
 interface Line {
   readonly outline: Outline;
   readonly widthMm: number;
 }
 
-const setLine = (font: Font, text: string, sizeMm: number, trackingMm: number): Line => {
+const setLine = (font: LetterFont, text: string, sizeMm: number, trackingMm: number): Line => {
   const scale = sizeMm / font.unitsPerEm;
-  const glyphs = font.stringToGlyphs(text);
   const rings: Outline[] = [];
   let pen = 0;
-  glyphs.forEach((glyph, index) => {
-    rings.push(glyphRings(glyph.getPath(pen, 0, sizeMm)));
-    const next = glyphs[index + 1];
-    pen += (glyph.advanceWidth ?? 0) * scale;
-    if (next !== undefined) pen += font.getKerningValue(glyph, next) * scale + trackingMm;
+  /** The letter before, so that room is put between letters and nowhere within one. */
+  let before: { readonly cluster: number; readonly run: number; readonly joined: boolean } | null = null;
+  runsOf(text).forEach(({ text: run, from, rightToLeft, joined }, number) => {
+    for (const { id, cluster, advance, right, up } of font.shape(run, rightToLeft, trackingMm === 0)) {
+      const own = { cluster: from + cluster, run: number, joined };
+      const apart =
+        before !== null &&
+        before.cluster !== own.cluster &&
+        // Joined letters stay joined.
+        !(joined && before.joined && before.run === number);
+      if (apart) pen += trackingMm;
+      rings.push(glyphRings(font.outlineOf(id), scale, [pen + right * scale, up * scale]));
+      pen += advance * scale;
+      before = own;
+    }
   });
   return { outline: rings.flat(), widthMm: pen };
 };
@@ -55,8 +60,8 @@ const setLine = (font: Font, text: string, sizeMm: number, trackingMm: number): 
 const alignShift: Readonly<Record<Artwork['align'], number>> = { left: 0, centre: 0.5, right: 1 };
 
 /** Lines of text in one font, united, with the middle of their ink at `shift`. */
-const setText = (font: Font, text: string, artwork: Artwork, [shiftX, shiftY]: Point): Outline => {
-  const sizeMm = (artwork.capHeightMm * font.unitsPerEm) / capHeightUnits(font);
+const setText = (font: LetterFont, text: string, artwork: Artwork, [shiftX, shiftY]: Point): Outline => {
+  const sizeMm = (artwork.capHeightMm * font.unitsPerEm) / font.capHeight;
   const lines = text
     .split('\n')
     .map((line) => setLine(font, line, sizeMm, (artwork.tracking ?? 0) * artwork.capHeightMm));
@@ -85,6 +90,9 @@ const placeDrawing = ({ rings, scale }: Drawing, [shiftX, shiftY]: Point): Outli
 
 type Drawing = NonNullable<Artwork['drawing']>;
 
+/** Characters that only tell how others are set. */
+const isUnseen = /\p{Default_Ignorable_Code_Point}/u;
+
 /**
  * The artwork stage: `text` set in the chosen font, or a drawing, as clean outlines, holes clockwise, its middle `shift` mm right and up of
  * the origin.
@@ -93,22 +101,39 @@ type Drawing = NonNullable<Artwork['drawing']>;
 export const layLettering = (
   text: string,
   artwork: Artwork,
-  font: Result<Font>,
+  font: Result<LetterFont>,
   shiftX = 0,
   shiftY = 0,
 ): Result<Lettering> => {
   const shift: Point = [shiftX, shiftY];
   const { drawing } = artwork;
-  const found = (outline: Outline, letterCount: number, missing: readonly string[]): Result<Lettering> =>
-    success({ outline, bounds: outlineBounds(outline), areaMm2: outlineArea(outline), letterCount, missing });
+  const found = (
+    outline: Outline,
+    letterCount: number,
+    missing: readonly string[],
+    weights: FontWeights | null = null,
+  ): Result<Lettering> =>
+    success({
+      outline,
+      bounds: outlineBounds(outline),
+      areaMm2: outlineArea(outline),
+      letterCount,
+      missing,
+      ...(weights === null ? {} : { weights }),
+    });
   if (drawing !== null && drawing !== undefined) {
     const outline = placeDrawing(drawing, shift);
     return found(outline, outline.filter((ring) => ringArea(ring) > 0).length, []);
   }
   if (!font.ok) return font;
+  const set = artwork.weight === undefined ? font.value : font.value.atWeight(artwork.weight);
   const characters = [...text.replace(/\r/g, '')];
-  const known = characters.filter((c) => c === '\n' || font.value.charToGlyph(c).index > 0 || /\s/.test(c));
-  return found(setText(font.value, known.join(''), artwork, shift), known.filter((c) => !/\s/.test(c)).length, [
-    ...new Set(characters.filter((c) => !known.includes(c))),
-  ]);
+  const known = characters.filter((c) => /\s/.test(c) || isUnseen.test(c) || set.has(c));
+  const seen = known.filter((c) => !/\s/.test(c) && !isUnseen.test(c));
+  return found(
+    setText(set, known.join(''), artwork, shift),
+    seen.length,
+    [...new Set(characters.filter((c) => !known.includes(c)))],
+    font.value.weights,
+  );
 };

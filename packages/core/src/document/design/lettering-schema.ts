@@ -33,6 +33,12 @@ export const lettering = {
     .nullable()
     .optional()
     .describe('A font file (TTF, OTF or WOFF) of the shop’s own, used instead of `fontId`.'),
+  weight: z
+    .number()
+    .min(1)
+    .max(1000)
+    .optional()
+    .describe('How heavy a variable font is set (400 is regular, 700 bold); its own weight when left out.'),
   tracking: z
     .number()
     .min(-0.5)
