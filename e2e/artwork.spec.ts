@@ -108,6 +108,30 @@ test('a hostile or unreadable file is refused with a sentence, and the design is
   await expect(page.getByLabel('The sign says')).toHaveValue('Rye & Salt');
 });
 
+test('a word of joined letters goes from right to left, and a variable font is set heavier', async ({ page, shop }) => {
+  await openJob(page, shop, 'Rye', 'artwork');
+  const says = page.getByRole('textbox', { name: 'The sign says' });
+  const work = page.getByRole('link', { name: /Artwork/ });
+  await choose(page.getByLabel('Letters in'), { label: 'Noto Sans Arabic Bold (Arabic)' });
+  await says.fill('ملح');
+  // Three letters in one stroke.
+  await expect(work).toContainText('3 letters');
+  await expect(page.getByText(/^1 part, /).first()).toBeVisible({ timeout: 30_000 });
+  await says.fill('ملح Rye');
+  await expect(page.getByText('This font has no R y e').first()).toBeVisible({ timeout: 30_000 });
+  const fonts = createRequire(import.meta.url);
+  const file = fonts.resolve('@fontsource-variable/overpass/files/overpass-latin-wght-normal.woff2');
+  await says.fill('Rye');
+  await page.getByLabel('Font file …').setInputFiles(file);
+  await expect(page.getByText('Set in overpass-latin-wght-normal.woff2')).toBeVisible({ timeout: 30_000 });
+  const heavy = page.getByLabel('How heavy');
+  await expect(heavy).toHaveValue('400');
+  await heavy.fill('900');
+  await heavy.press('Enter');
+  await expect(heavy).toHaveValue('900');
+  await expect(page.getByText('100 to 900; 400 is regular, 700 bold')).toBeVisible();
+});
+
 test('letters are set in a font file of one’s own, spaced out, and cut mirrored', async ({ page, shop }) => {
   await openJob(page, shop, 'Rye', 'artwork');
   const packages = createRequire(new URL('../packages/core/package.json', import.meta.url));

@@ -37,6 +37,8 @@ import { SweepRunner } from './sweeps/sweep-runner.js';
 import { SweepsController } from './sweeps/sweeps.controller.js';
 import { SweepsService } from './sweeps/sweeps.service.js';
 import { WorkerLine } from './sweeps/worker-line.js';
+import { FontPool } from './fonts/font-pool.js';
+import { FontsController } from './fonts/fonts.controller.js';
 import { WallsController } from './walls/walls.controller.js';
 import { WallsService } from './walls/walls.service.js';
 import { SeedService } from './seed/seed.service.js';
@@ -74,6 +76,7 @@ export class AppModule {
         QuotesController,
         OffersController,
         WallsController,
+        FontsController,
         RecordsController,
         LessonsController,
         ShopFileController,
@@ -90,6 +93,7 @@ export class AppModule {
         QuotePool,
         QuotesService,
         WallsService,
+        FontPool,
         RecordsService,
         LessonsService,
         ShopFileService,

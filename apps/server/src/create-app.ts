@@ -45,6 +45,8 @@ const mostPlanBytes = 1_200_000;
 
 /** A photograph, made smaller by the page that sends it. */
 const mostPhotoBytes = 4_000_000;
+/** A packed font of letters for signs is far smaller. */
+const mostFontBytes = 2_000_000;
 
 const describeApi = (app: NestExpressApplication): void => {
   const description = new DocumentBuilder()
@@ -75,6 +77,7 @@ export const createApp = async (config: Config, quiet = false): Promise<NestExpr
   app.use('/api/catalogue/:kind/import', json({ limit: mostFileBytes }));
   app.use('/api/bench/:jobId/photos', raw({ type: ['image/jpeg', 'image/png'], limit: mostPhotoBytes }));
   app.use('/api/walls/:jobId/photo', raw({ type: 'image/png', limit: mostPhotoBytes }));
+  app.use('/api/fonts/unpack', raw({ type: 'font/woff2', limit: mostFontBytes }));
   app.use('/api/plan', json({ limit: mostPlanBytes }));
   app.useBodyParser('json', { limit: mostBodyBytes });
   app.use(notTooDeep);

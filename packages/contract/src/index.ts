@@ -73,3 +73,4 @@ export {
   type RecordsView,
   type StripView,
 } from './records-requests.js';
+export type { UnpackedFont } from './fonts.js';

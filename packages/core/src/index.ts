@@ -18,9 +18,11 @@ export {
 } from './artwork/intake/index.js';
 export {
   fontListings,
+  fontPacking,
   loadFontBook,
   openFontFile,
   parseFont,
+  unpackWoff2,
   type FontBook,
   type FontListing,
   type FontWeights,

@@ -141,6 +141,7 @@ export const WordsField = ({ label, field, hint }: FieldProps<string | undefined
       <textarea
         id={id}
         rows={2}
+        dir="auto"
         maxLength={200}
         aria-describedby={helpId(id)}
         className={`${fieldLook} w-full resize-y`}

@@ -160,6 +160,7 @@ export const NewJobPage = () => {
             <legend className="mb-1 font-bold">What does it say?</legend>
             <FieldRow id="says" label="The sign says" problem={problems.text ?? null} below>
               <textarea
+                dir="auto"
                 id="says"
                 rows={2}
                 className={`${fieldLook} w-full text-base`}

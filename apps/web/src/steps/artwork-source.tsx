@@ -1,7 +1,7 @@
-import { set } from '@vitrum/core';
-import { formatLength, openFontFile, parseLength } from '@vitrum/core';
+import { fontPacking, formatLength, openFontFile, parseLength, set } from '@vitrum/core';
 import { fromByteArray } from 'base64-js';
 import { useState } from 'react';
+import { unpackFont } from '../api/fonts';
 import { changeDesign } from '../document/document-store';
 import { useDesignValue } from '../fields/design-fields';
 import { TypedField } from '../fields/typed-field';
@@ -78,16 +78,15 @@ export const OwnFontField = () => {
   const { fields: at } = useArtworkPlace();
   const own = useDesignValue(at.ownFont);
   const [problem, setProblem] = useState<string | null>(null);
+  const keepFont = async (file: File): Promise<readonly { readonly message: string }[]> => {
+    const bytes = new Uint8Array(await file.arrayBuffer());
+    const keep = (base64: string) => changeDesign([set(at.ownFont, { name: file.name.slice(0, 160), base64 })]);
+    if (fontPacking(bytes) === 'woff2') return keep(await unpackFont(bytes));
+    const font = await openFontFile(file.name, bytes);
+    return font.ok ? keep(fromByteArray(font.value)) : font.problems;
+  };
   const onFile = async (file: File): Promise<void> => {
-    const font = await openFontFile(file.name, new Uint8Array(await file.arrayBuffer()));
-    const [wrong] = font.ok
-      ? changeDesign([
-          set(at.ownFont, {
-            name: file.name.slice(0, 160),
-            base64: fromByteArray(font.value),
-          }),
-        ])
-      : font.problems;
+    const [wrong] = await keepFont(file).catch((error: unknown) => [{ message: String((error as Error).message) }]);
     setProblem(wrong === undefined ? null : `${file.name}: ${wrong.message}`);
   };
   return (

@@ -20,7 +20,7 @@ const styles = {
 } as const;
 
 const TextFields = () => {
-  const { fields: at, size, says } = useArtworkPlace();
+  const { fields: at, size, says, weights } = useArtworkPlace();
   const several = useDocument(({ design }) => (design?.assemblies.length ?? 1) > 1);
   const saysItself = useDesignValue(at.text) !== undefined;
   const own = useDesignValue(at.ownFont);
@@ -37,10 +37,22 @@ const TextFields = () => {
           label="Letters in"
           wide
           field={at.fontId}
-          choices={fontListings.map(({ id, name, style }) => ({ value: id, label: `${name} (${styles[style]})` }))}
+          choices={fontListings.map(({ id, name, style, writes }) => ({
+            value: id,
+            label: `${name} (${writes ?? styles[style]})`,
+          }))}
         />
       )}
       <OwnFontField />
+      {weights !== undefined && (
+        <NumberField
+          label="How heavy"
+          field={at.weight}
+          otherwise={weights.usual}
+          step={50}
+          hint={`${weights.least} to ${weights.most}; 400 is regular, 700 bold`}
+        />
+      )}
       <LengthField
         label="Cap height"
         field={at.capHeightMm}

@@ -50,6 +50,7 @@ export const ArtworkAreas = ({ children }: { readonly children: ReactNode }) => 
         value={{
           fields,
           size: own?.areas[place]?.lettering.bounds ?? null,
+          weights: own?.areas[place]?.lettering.weights,
           ...(place === 0 ? {} : { says: 'This area says' }),
           stepId: place === 0 ? 'lettering' : `lettering-${place + 1}`,
           ...(areas[place]?.photo ? { source: <PhotoField /> } : { besides: <PhotoField /> }),

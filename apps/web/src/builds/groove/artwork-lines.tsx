@@ -42,6 +42,7 @@ export const ArtworkLines = ({ children }: { readonly children: ReactNode }) => 
         value={{
           fields: at.artwork,
           size: own?.lettering.bounds ?? null,
+          weights: own?.lettering.weights,
           stepId: 'lettering',
           ...(from === 'drawn' && kind !== 'letters' ? { source: <DrawnLines /> } : { besides: <DrawnLines /> }),
         }}

@@ -11,7 +11,7 @@ const unreadable = (id: string): Result<never> =>
 
 /**
  * Reads one font file (.woff, .ttf, .otf), once shaping was started. Fails with a sentence when the bytes are no readable
- * font; a WOFF2 is unpacked before (`openFontFile`).
+ * font; a WOFF2 is unpacked before (`unpackWoff2`).
  */
 export const parseFont = (id: string, bytes: Uint8Array): Result<LetterFont> => {
   const packing = fontPacking(bytes);
@@ -26,21 +26,27 @@ export const parseFont = (id: string, bytes: Uint8Array): Result<LetterFont> => 
 };
 
 /**
- * A font file as it was loaded, made ready to be kept and set in: a WOFF2 is unpacked, all others stay as they are. Fails with
- * a sentence when it is no readable font.
+ * A font file as it was loaded, to be kept and set in. Fails with a sentence when it is no readable font; a WOFF2 is unpacked
+ * before (`unpackWoff2`).
  */
 export const openFontFile = async (id: string, bytes: Uint8Array): Promise<Result<Uint8Array>> => {
   await startShaping();
-  let bare = bytes;
-  if (fontPacking(bytes) === 'woff2')
-    try {
-      const { default: unpack } = await import('woff2-encoder/decompress');
-      bare = await unpack(bytes);
-    } catch {
-      return unreadable(id);
-    }
-  const font = parseFont(id, bare);
-  return font.ok ? success(bare) : font;
+  const font = parseFont(id, bytes);
+  return font.ok ? success(bytes) : font;
+};
+
+/**
+ * A WOFF2 file unpacked, to be kept and set in. Where no code may be made from text, as in the page, it cannot run. Fails with
+ * a sentence when it is no readable font.
+ */
+export const unpackWoff2 = async (id: string, bytes: Uint8Array): Promise<Result<Uint8Array>> => {
+  if (fontPacking(bytes) !== 'woff2') return unreadable(id);
+  try {
+    const { default: unpack } = await import('woff2-encoder/decompress');
+    return await openFontFile(id, await unpack(bytes));
+  } catch {
+    return unreadable(id);
+  }
 };
 
 /**

@@ -1,5 +1,6 @@
 export { chooseFont } from './choose-font.js';
-export { loadFontBook, openFontFile, parseFont, type FontBook } from './font-book.js';
+export { loadFontBook, openFontFile, parseFont, unpackWoff2, type FontBook } from './font-book.js';
+export { fontPacking } from './sfnt.js';
 export type { FontWeights, LetterFont } from './letter-font.js';
 export { fontListings, type FontListing } from './fonts.js';
 export { layLettering, type Lettering } from './lettering.js';

@@ -1,4 +1,4 @@
-import { fontListings } from '../../artwork/lettering/index.js';
+import { fontListings, type FontListing } from '../../artwork/lettering/index.js';
 import { fittingSupplies, isInSeries, leadDropShare, pairsOf } from '../../power/circuit/index.js';
 import { set } from '../../document/design/index.js';
 import { fieldsIn, inDesign, type AssemblyResults, type SignResults } from '../results/index.js';
@@ -131,6 +131,10 @@ export const leadDrops: SignRule = ({ results, catalogue }) => {
 /** So many other fonts are tried. */
 const mostFonts = 6;
 
+/** Fonts that write the script of a character that is missing go before those of any other. */
+const scriptRank = ({ writes }: FontListing, missing: readonly string[]): number =>
+  writes !== undefined && missing.some((character) => new RegExp(`\\p{Script=${writes}}`, 'u').test(character)) ? 0 : 1;
+
 /** Characters that the font does not have. */
 export const missingLetters: Rule = ({ results }) => {
   const { missing } = results.lettering;
@@ -150,8 +154,10 @@ export const missingLetters: Rule = ({ results }) => {
       read: (tried) => tried.lettering.missing.length,
       settled: (tried) => tried.lettering.missing.length === 0,
     },
-    remedies: fontListings
+    // Those of another script first, where one of another is missing.
+    remedies: [...fontListings]
       .filter(({ id }) => id !== results.assembly.artwork.fontId)
+      .sort((a, b) => scriptRank(a, missing) - scriptRank(b, missing))
       .map(({ id, name }) => oneChange(`font-${id}`, `Letters in ${name}`, fieldsIn(results).artwork.fontId, id))
       .slice(0, mostFonts),
     noRemedy: 'No font that ships with Vitrum has it; take the word in as a drawing, or bring a font of your own.',

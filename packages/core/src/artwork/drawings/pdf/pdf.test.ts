@@ -35,7 +35,7 @@ const raw = (page: PDFPage, written: string): void => {
   for (const line of written.split(';')) {
     const words = line.trim().split(/\s+/);
     const name = words.pop()!;
-    const known = Object.values(Op).find((each) => each === name)!;
+    const known = Object.values(Op).find((each) => String(each) === name)!;
     page.pushOperators(
       PDFOperator.of(
         known,
