@@ -13,6 +13,7 @@ import { partDxf } from './dxf.js';
 import { withPixelSize } from './pixel-size.js';
 import { csvOf, partsCsv, stripCsv, wiringCsv } from './parts-csv.js';
 import { litPng } from './png.js';
+import { stepsPdf } from './steps-pdf.js';
 import { sheetDrawing, sheetsPdf, sheetsToCut } from './sheet-layouts.js';
 import { partSvg } from './svg.js';
 import { drawingsOf, templatesOf } from './template-pdf.js';
@@ -24,6 +25,7 @@ export { lightMaps, lightZip, luminanceCsv, luminancePfm, luminancePng16 } from 
 export { partDxf } from './dxf.js';
 export { sheetDrawing, sheetsPdf, sheetsToCut, type SheetToCut } from './sheet-layouts.js';
 export { partsCsv, stripCsv, wiringCsv } from './parts-csv.js';
+export { stepsPdf } from './steps-pdf.js';
 export { carePdf } from './care-pdf.js';
 export { careDatesOf, careSheetOf, type CareDate, type CareSheet } from './care-sheet.js';
 export { litPng } from './png.js';
@@ -166,6 +168,8 @@ export const benchPack = async (evaluation: Evaluation): Promise<readonly PackFi
     { path: 'wiring.csv', bytes: strToU8(`\uFEFF${wiringCsv(evaluation)}`) },
     { path: 'lit-dusk.png', bytes: litPng(evaluation, 'evening', litViewPx) },
     ...(await careFiles(evaluation)),
+    { path: 'build-steps-a4.pdf', bytes: await stepsPdf(evaluation, 'a4') },
+    { path: 'build-steps-letter.pdf', bytes: await stepsPdf(evaluation, 'letter') },
     ...tableFiles(evaluation),
     ...(await templateFiles(evaluation)),
     ...(await drawingFiles(evaluation)),

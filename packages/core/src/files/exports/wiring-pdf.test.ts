@@ -35,8 +35,17 @@ describe('labels', () => {
     const evaluation = evaluatedCoarsely(demoDesigns.slipway, fonts);
     const labels = endLabels(evaluation);
     const { runs, circuit } = evaluation;
-    expect(labels).toHaveLength(2 * (runs.segments.length + circuit.wires.length));
-    expect(labels[0]).toMatchObject({ title: '1 > start', lines: [expect.stringContaining('chain 1')] });
+    expect(labels).toHaveLength(2 * (runs.segments.length + circuit.wires.length) + circuit.supplyCount);
+    // What lies at the supply says whose it is.
+    expect(labels[0]).toEqual({
+      title: 'supply',
+      lines: [
+        circuit.supply!.name,
+        `12 V; the sign takes ${circuit.amps.toFixed(2)} A`,
+        `feeds ${demoDesigns.slipway.name}`,
+      ],
+    });
+    expect(labels[1]).toMatchObject({ title: '1 > start', lines: [expect.stringContaining('chain 1')] });
     const wire = labels.find(({ title, lines }) => title === 'segment 2 start' && lines[0] === 'to segment 1 end')!;
     expect(wire.lines.at(-1)).toBe('plus black, red red, green green, blue blue');
     const document = await PDFDocument.load(await labelsPdf(evaluation, 'a4'));

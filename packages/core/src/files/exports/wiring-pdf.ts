@@ -236,8 +236,22 @@ export interface EndLabel {
   readonly lines: readonly string[];
 }
 
+/** At the supply: what it is, what the sign takes of it, and which sign it feeds; one label for each. */
+const supplyLabels = ({ supply, supplyCount, amps }: Evaluation['circuit'], sign: string): readonly EndLabel[] =>
+  supply === null
+    ? []
+    : Array.from({ length: supplyCount }, (_, at) => ({
+        title: supplyCount > 1 ? `supply ${at + 1} of ${supplyCount}` : 'supply',
+        lines: [
+          supply.name,
+          `${supply.voltageV} V; the sign takes ${amps.toFixed(2)} A${supplyCount > 1 ? ' in all' : ''}`,
+          `feeds ${sign}`,
+        ],
+      }));
+
 /** Two labels for each segment, one at either end, and two flags for each wire. */
-export const endLabels = ({ circuit }: Pick<Evaluation, 'circuit'>): readonly EndLabel[] => [
+export const endLabels = ({ circuit, design }: Pick<Evaluation, 'circuit' | 'design'>): readonly EndLabel[] => [
+  ...supplyLabels(circuit, design.name),
   ...circuit.segments.flatMap(({ label, lengthMm }, segment): readonly EndLabel[] => {
     const chain = circuit.chains.find(({ segments }) => segments.includes(segment))?.number ?? 0;
     const about = `chain ${chain}, ${Math.round(lengthMm)} mm`;

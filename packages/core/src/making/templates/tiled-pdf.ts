@@ -35,9 +35,9 @@ const drawCheckSquare = (tile: Tile, x: number, y: number): void => {
   text(tile, 'or the scale is off', x + 4, y + 20, 8, signal);
 };
 
-/** An empty document with its font. */
+/** An empty document with its font. It carries no dates: equal designs give equal files. */
 export const newPdf = async (title: string): Promise<{ readonly pdf: PDFDocument; readonly font: PDFFont }> => {
-  const pdf = await PDFDocument.create();
+  const pdf = await PDFDocument.create({ updateMetadata: false });
   pdf.setTitle(title);
   pdf.setProducer('Vitrum');
   pdf.setCreator('Vitrum');
