@@ -287,7 +287,15 @@ export {
 export { readIes, type Distribution, type PhotometricFile } from './light/photometry/index.js';
 export { gridOver, type Grid } from './base/raster/index.js';
 export type { FaceStack } from './light/optics/index.js';
-export { drawingText, greyOf, isPdf, pdfAsSvg, pictureOfJpeg, pictureOfPng, type GreyPicture } from './artwork/drawings/index.js';
+export {
+  drawingText,
+  greyOf,
+  isPdf,
+  pdfAsSvg,
+  pictureOfJpeg,
+  pictureOfPng,
+  type GreyPicture,
+} from './artwork/drawings/index.js';
 export type { Workability } from './artwork/workability/index.js';
 export type { Heat } from './power/heat/index.js';
 export type { Post } from './light/wall/index.js';

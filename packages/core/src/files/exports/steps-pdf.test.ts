@@ -57,7 +57,7 @@ describe('the build on paper', () => {
     expect(paths).toEqual(expect.arrayContaining(['build-steps-a4.pdf', 'build-steps-letter.pdf']));
     const first = await benchZip(evaluation);
     // Long enough for a clock that counts seconds.
-    for (const from = Date.now(); Date.now() < from + 1100; ) await Promise.resolve();
+    for (const from = Date.now(); Date.now() < from + 1100;) await Promise.resolve();
     const second = await benchZip(evaluatedCoarsely(demoDesigns['rye-and-salt'], fonts));
     expect(second.length).toBe(first.length);
     expect(second.every((byte, at) => byte === first[at])).toBe(true);
