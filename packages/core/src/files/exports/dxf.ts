@@ -4,7 +4,7 @@ import type { Outline } from '../../base/outlines/index.js';
 import type { CutPart, Operation, PartShape } from '../../making/parts/index.js';
 
 /** Colour numbers tell the layers apart on screen; machines go by the layer’s name. */
-const colours: Readonly<Record<Operation, number>> = {
+export const dxfColours: Readonly<Record<Operation, number>> = {
   cut: 1,
   drill: 5,
   seat: 3,
@@ -16,7 +16,7 @@ const colours: Readonly<Record<Operation, number>> = {
 };
 
 /** Micrometres are finer than any machine, and keep the file short. */
-const micron = (value: number): number => Math.round(value * 1000) / 1000;
+export const micron = (value: number): number => Math.round(value * 1000) / 1000;
 
 const drawOutline = (dxf: DxfWriter, outline: Outline, layerName: string): void => {
   for (const ring of outline) {
@@ -58,9 +58,12 @@ const drawShape = (dxf: DxfWriter, shape: PartShape, layerName: string): void =>
 export const partDxf = (part: CutPart): string => {
   const dxf = new DxfWriter();
   dxf.setUnits(Units.Millimeters);
+  dxf.setVariable('$MEASUREMENT', { 70: 1 });
+  dxf.setVariable('$EXTMIN', { 10: 0, 20: 0, 30: 0 });
+  dxf.setVariable('$EXTMAX', { 10: micron(part.widthMm), 20: micron(part.heightMm), 30: 0 });
   for (const { operation, shapes } of part.layers) {
     const layerName = operation.toUpperCase();
-    dxf.addLayer(layerName, colours[operation], 'Continuous');
+    dxf.addLayer(layerName, dxfColours[operation], 'Continuous');
     for (const shape of shapes) drawShape(dxf, shape, layerName);
   }
   return dxf.stringify();

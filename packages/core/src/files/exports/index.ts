@@ -10,6 +10,9 @@ import type { Evaluation } from '../../sign/evaluate/index.js';
 import type { CutPart } from '../../making/parts/index.js';
 import { fileName, type PackFile } from './file-name.js';
 import { partDxf } from './dxf.js';
+import { partDxfR12 } from './dxf-r12.js';
+import { filmPart } from './film.js';
+import { partPdf } from './part-pdf.js';
 import { withPixelSize } from './pixel-size.js';
 import { csvOf, partsCsv, stripCsv, wiringCsv } from './parts-csv.js';
 import { litPng } from './png.js';
@@ -23,6 +26,9 @@ import { labelsPdf, wiringPdf } from './wiring-pdf.js';
 export { fileName, type PackFile } from './file-name.js';
 export { lightMaps, lightZip, luminanceCsv, luminancePfm, luminancePng16 } from './light-maps.js';
 export { partDxf } from './dxf.js';
+export { partDxfR12 } from './dxf-r12.js';
+export { filmPart } from './film.js';
+export { partPdf } from './part-pdf.js';
 export { sheetDrawing, sheetsPdf, sheetsToCut, type SheetToCut } from './sheet-layouts.js';
 export { partsCsv, stripCsv, wiringCsv } from './parts-csv.js';
 export { stepsPdf } from './steps-pdf.js';
@@ -68,6 +74,7 @@ const wiringFiles = (evaluation: Evaluation): Promise<readonly PackFile[]> =>
 const drawings = (folder: string, part: CutPart): readonly PackFile[] => [
   { path: `${folder}/${part.id}.svg`, bytes: strToU8(partSvg(part)) },
   { path: `${folder}/${part.id}.dxf`, bytes: strToU8(partDxf(part)) },
+  { path: `${folder}/release-12/${part.id}.dxf`, bytes: strToU8(partDxfR12(part)) },
 ];
 
 /** Parts of the sign as drawn; and where a tool has a width, what it cuts once more with lines where the middle of its cut runs. */
@@ -96,6 +103,20 @@ const partFiles = ({ parts, assemblies }: Evaluation): readonly PackFile[] => [
     });
   }),
 ];
+
+/** Film once more for the plotter, with a border to weed to and marks, on one page. */
+const filmFiles = async ({ parts }: Evaluation): Promise<readonly PackFile[]> =>
+  (
+    await Promise.all(
+      parts.cut
+        .filter(({ stock }) => stock === 'film')
+        .map(async (part): Promise<readonly PackFile[]> => {
+          const film = filmPart(part);
+          const bytes = await partPdf(film);
+          return [...drawings('film', film), ...(bytes === null ? [] : [{ path: `film/${film.id}.pdf`, bytes }])];
+        }),
+    )
+  ).flat();
 
 /** Each sheet and bar as a drawing, and all of them on paper. */
 const layoutFiles = async (evaluation: Evaluation): Promise<readonly PackFile[]> => {
@@ -175,6 +196,7 @@ export const benchPack = async (evaluation: Evaluation): Promise<readonly PackFi
     ...(await drawingFiles(evaluation)),
     ...(await wiringFiles(evaluation)),
     ...(await layoutFiles(evaluation)),
+    ...(await filmFiles(evaluation)),
     ...solidFiles(evaluation),
     ...faceFiles(evaluation),
     ...partFiles(evaluation),

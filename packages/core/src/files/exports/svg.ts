@@ -3,7 +3,7 @@ import { ringArea, type Outline, type Point, type Ring } from '../../base/outlin
 import type { CutPart, Operation, PartShape } from '../../making/parts/index.js';
 
 /** Line colours tell the layers apart on screen; machines go by the layer’s name. */
-const strokes: Readonly<Record<Operation, string>> = {
+export const strokes: Readonly<Record<Operation, string>> = {
   cut: '#c2410c',
   drill: '#1d4ed8',
   seat: '#0f766e',

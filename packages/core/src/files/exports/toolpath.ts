@@ -18,6 +18,10 @@ const moved = (shape: PartShape, by: number): PartShape => {
   }
 };
 
+/** The layers of a part, moved right and up. */
+export const movedLayers = ({ layers }: CutPart, by: number): readonly PartLayer[] =>
+  layers.map(({ operation, shapes }) => ({ operation, shapes: shapes.map((shape) => moved(shape, by)) }));
+
 /** A shape where the middle of the cut runs; nothing when the tool is too wide for a hole. */
 const beside = (shape: PartShape, cutMm: number): readonly PartShape[] => {
   if (shape.kind === 'outline') return [{ ...shape, outline: besideCut(shape.outline, cutMm) }];
@@ -41,8 +45,5 @@ export const toolpathPart = (part: CutPart, cutMm: number): CutPart => ({
   note: `lines half of a ${cutMm} mm cut beside the part; switch the machine’s own compensation off${part.note === '' ? '' : `; ${part.note}`}`,
   widthMm: part.widthMm + cutMm,
   heightMm: part.heightMm + cutMm,
-  layers: part.layers.map((layer) => {
-    const { operation, shapes } = layerBeside(layer, cutMm);
-    return { operation, shapes: shapes.map((shape) => moved(shape, cutMm / 2)) };
-  }),
+  layers: movedLayers({ ...part, layers: part.layers.map((layer) => layerBeside(layer, cutMm)) }, cutMm / 2),
 });
