@@ -100,4 +100,29 @@ test('lists go out and come in as files, with what was not understood; what is r
   await expect(page.getByRole('row')).toHaveCount(2);
   await page.getByLabel('Find on the shelf').fill('moonstone');
   await expect(page.getByText('Nothing on the shelf fits “moonstone”')).toBeVisible();
+
+  // What the shop has changed or measured, beside what is typical.
+  await page.getByRole('button', { name: 'Show all of the shelf' }).click();
+  await choose(page.getByLabel('Its figures are'), { label: 'measured' });
+  await expect(page.getByText('Nothing on the shelf is like that.')).toBeVisible();
+  await choose(page.getByLabel('Its figures are'), { label: 'changed' });
+  await expect(page.getByRole('row', { name: /^Driftwood 7 mm/ })).toBeVisible();
+});
+
+test('a tool that works faces has its figures, and a laser the width of its cut by material', async ({
+  page,
+  shop,
+}) => {
+  await page.goto(`${shop.url}/shelf`);
+  await page.getByRole('button', { name: 'Change Laser, engraving' }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByLabel('Engraved line')).toHaveValue('0.2');
+  await dialog.getByLabel('Engraved line').fill('');
+  await dialog.getByRole('button', { name: 'Change it' }).click();
+  await expect(dialog.getByText('Engraved line is missing')).toBeVisible();
+  await dialog.getByLabel('Engraved line').fill('0.25');
+  await dialog.getByLabel('Cut, by material').fill('acrylic 0.2, wood 0.3');
+  await dialog.getByRole('button', { name: 'Change it' }).click();
+  await expect(dialog).toHaveCount(0);
+  await expect(page.getByRole('row', { name: /^Laser, engraving/ }).first()).toContainText('0.25 mm');
 });

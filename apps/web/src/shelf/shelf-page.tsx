@@ -145,7 +145,9 @@ export const ShelfPage = () => {
         )}
         {narrowed && shown.every(({ count }) => count === 0) && (
           <p className="flex flex-wrap items-center gap-2">
-            Nothing on the shelf is like that.
+            {filter.words === ''
+              ? 'Nothing on the shelf is like that.'
+              : `Nothing on the shelf fits “${filter.words}”.`}
             <Button onClick={() => setFilter(whole)}>Show all of the shelf</Button>
           </p>
         )}
