@@ -96,7 +96,8 @@ describe('the whole shop as one file', () => {
     } finally {
       await other.close();
     }
-  });
+    // Two servers sum up all demo jobs, and every other test may run beside it.
+  }, 180_000);
 
   it('may be unpacked, and is taken whole or not at all', async () => {
     const lines = linesOf(await fileOf());
