@@ -34,23 +34,43 @@ export class LedgerService {
     });
   }
 
-  /** Takes from several lots for a job, as far as they still have it; always in one order, so that no two wait for each other. */
-  async takeAll(transaction: Transaction, op: string, jobId: string, taken: readonly TakenFrom[]): Promise<void> {
+  /**
+   * Takes from several lots for a job, as far as they still have it; tells how much of each came. Always in one order,
+   * so that no two wait for each other.
+   */
+  async takeAll(
+    transaction: Transaction,
+    op: string,
+    jobId: string,
+    taken: readonly TakenFrom[],
+  ): Promise<ReadonlyMap<string, number>> {
+    const got = new Map<string, number>();
     const inOrder = [...taken].sort((a, b) => (a.lotId < b.lotId ? -1 : 1));
     for (const [at, { lotId, amount }] of inOrder.entries()) {
       const row = await this.lot(transaction, lotId);
       const from = Math.min(amount, row.amount);
-      if (from > nothing)
-        await this.move(transaction, row, -from, { op, place: at + 1, what: 'used', jobId, note: '' });
+      if (from <= nothing) continue;
+      await this.move(transaction, row, -from, { op, place: at + 1, what: 'used', jobId, note: '' });
+      got.set(lotId, from);
     }
+    return got;
   }
 
-  /** Enters what is left of sheets that a job was cut from as offcuts of their own. */
-  async putBack(transaction: Transaction, op: string, jobId: string, laid: readonly LaidSheet[]): Promise<void> {
+  /** Enters what is left of sheets that a job was cut from as offcuts of their own; of no more sheets than came of their lots. */
+  async putBack(
+    transaction: Transaction,
+    op: string,
+    jobId: string,
+    laid: readonly LaidSheet[],
+    got: ReadonlyMap<string, number>,
+  ): Promise<void> {
+    const left = new Map(got);
     // Places of the lots that were taken come before.
     let place = 10_000;
     for (const { lotId, kind, lineId, leftMm, bar } of laid) {
-      if (lotId === null) continue;
+      const of = lotId === null ? 0 : (left.get(lotId) ?? 0);
+      if (lotId === null || of < 1 - nothing || leftMm.length === 0) continue;
+      left.set(lotId, of - 1);
       for (const [widthMm, heightMm] of leftMm) {
         const [made] = await transaction
           .insert(stockLots)

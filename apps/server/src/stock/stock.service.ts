@@ -112,8 +112,8 @@ export class StockService {
           'Nothing is kept for this job, or it was taken already; keep it for the job first.',
         );
       await transaction.insert(stockEntries).values({ op, what: 'released', jobId, note: 'used up' });
-      await this.ledger.takeAll(transaction, op, jobId, taken);
-      if (keepLeft) await this.ledger.putBack(transaction, op, jobId, view.laid);
+      const got = await this.ledger.takeAll(transaction, op, jobId, taken);
+      if (keepLeft) await this.ledger.putBack(transaction, op, jobId, view.laid, got);
     });
     return { ...view, claimed: false };
   }

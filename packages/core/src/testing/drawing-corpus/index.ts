@@ -1,3 +1,4 @@
 export type { CorpusFile } from './corpus-file.js';
-export { dxfCorpus, dxfText } from './dxf.js';
+export { dxfCorpus } from './dxf.js';
+export { dxfText } from './dxf-entities.js';
 export { svgCorpus } from './svg.js';
