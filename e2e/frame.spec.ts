@@ -41,7 +41,7 @@ test('a print and a mirror tile are made from a new job, and go to the bench', a
   await settled(page);
   await expect(page.getByRole('link', { name: /^Artwork/ })).toContainText(/tile \d/);
   const tile = await packOf(page);
-  expect(strFromU8(tile('parts/face.svg'))).toContain('data-layer="engrave"');
+  expect(strFromU8(tile('parts/face.svg'))).toContain('data-operation="engrave"');
   expect(tile('drawings/glass-drawing-a4.pdf').length).toBeGreaterThan(1000);
   expect(tile('mirror-template-a4.pdf').length).toBeGreaterThan(1000);
   // It comes out past a top that is set back; mitred corners would hold that, which is told and mended.

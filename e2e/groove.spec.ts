@@ -66,7 +66,7 @@ test('a word is drawn on by hand, its runs made even, wired in pairs, cut in two
   if (sign?.build !== 'groove') throw new Error('not a sign of lines');
   expect(sign.lines.from).toBe('drawn');
   for (const part of ['carrier-1', 'carrier-2']) {
-    expect(strFromU8(file(`parts/${part}.svg`))).toContain('data-layer="rout"');
+    expect(strFromU8(file(`parts/${part}.svg`))).toContain('data-operation="rout"');
     expect(strFromU8(file(`parts/${part}.dxf`))).toContain('BIT-PATH');
   }
   const pieces = rowsOf(file('pieces.csv'));

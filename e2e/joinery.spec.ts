@@ -17,6 +17,11 @@ test('a box goes from its joint to the settings of saw and router table', async 
   await page.getByRole('link', { name: /^Case/ }).click();
   await choose(page.getByLabel('Corners', { exact: true }), 'mitre-spline');
   await page.getByRole('link', { name: /^Cut/ }).click();
+  // Nothing of the step before stays beside the list of parts.
+  const panel = page.getByRole('complementary', { name: 'Settings' });
+  await expect(panel.getByRole('listitem').filter({ hasText: /^Top return/ })).toBeVisible();
+  await expect(panel.getByLabel('Depth inside')).toHaveCount(0);
+  await expect(panel.getByRole('heading', { level: 2 })).toHaveText(['Cut']);
   await page.getByRole('radio', { name: 'Set-ups' }).click();
   await expect(setUps.getByRole('listitem').filter({ hasText: 'mitres to length' })).toHaveCount(2);
   await expect(setUps.getByRole('listitem').filter({ hasText: 'slots for splines' })).toContainText('Spline');
@@ -84,4 +89,27 @@ test('on paper each sheet and each setting has a page of its own', async ({ page
     expect(await own.evaluate((section) => getComputedStyle(section).breakBefore)).toBe('page');
   await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
   await expect(pages).toHaveCount(0);
+});
+
+test('a face goes in last, past a lip of the top that is glued back', async ({ page, shop }) => {
+  await openJob(page, shop, 'Tide table', 'case');
+  await choose(page.getByLabel('Corners', { exact: true }), 'butt');
+  await choose(page.getByLabel('It comes out'), 'lip-back');
+  await expect(page.getByLabel('Mouths chamfered')).toHaveValue('1 mm');
+  await settled(page);
+  await page.getByRole('link', { name: /^Cut/ }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: /^Lip of the top/ })).toBeVisible();
+  await page.getByRole('radio', { name: 'Set-ups' }).click();
+  const setUps = page.getByRole('region', { name: 'Set-ups' });
+  const rabbet = setUps.getByRole('listitem').filter({ hasText: 'rabbet for the face' });
+  await expect(rabbet).toContainText('Lip of the top');
+  await expect(rabbet).toContainText('rear edge');
+  await page.getByRole('link', { name: /^Build/ }).click();
+  await expect(page.getByText('Slide the face in, glue the lip back, close the back').first()).toBeVisible();
+
+  // Mitred, the lip would slide; the finding says so, and one click squares the corners.
+  await page.getByRole('link', { name: /^Frame/ }).click();
+  await choose(page.getByLabel('Corners', { exact: true }), 'mitre');
+  await expect(page.getByText('The lip of the top cannot be glued back').first()).toBeVisible();
+  await saved(page);
 });

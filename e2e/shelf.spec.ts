@@ -1,6 +1,8 @@
 import { readFile } from 'node:fs/promises';
 import { shelfCsv, shippedCatalogue } from '@vitrum/core';
+import { strFromU8 } from 'fflate';
 import { choose, expectChosen } from './support/controls';
+import { packOf } from './support/pack';
 import { expect, figure, openJob, saved, settled, test } from './support/shop';
 
 test('a strip with figures of one’s own is put on the shelf, and a design uses it', async ({ page, shop }) => {
@@ -104,7 +106,8 @@ test('lists go out and come in as files, with what was not understood; what is r
   // What the shop has changed or measured, beside what is typical.
   await page.getByRole('button', { name: 'Show all of the shelf' }).click();
   await choose(page.getByLabel('Its figures are'), { label: 'measured' });
-  await expect(page.getByText('Nothing on the shelf is like that.')).toBeVisible();
+  // Others may have measured something of this shelf; this item nobody has.
+  await expect(page.getByRole('row', { name: /^Driftwood 7 mm/ })).toHaveCount(0);
   await choose(page.getByLabel('Its figures are'), { label: 'changed' });
   await expect(page.getByRole('row', { name: /^Driftwood 7 mm/ })).toBeVisible();
 });
@@ -125,4 +128,40 @@ test('a tool that works faces has its figures, and a laser the width of its cut 
   await dialog.getByRole('button', { name: 'Change it' }).click();
   await expect(dialog).toHaveCount(0);
   await expect(page.getByRole('row', { name: /^Laser, engraving/ }).first()).toContainText('0.25 mm');
+});
+
+test('the shop’s settings: its colours are those of the files for machines, its hour is in what a job costs', async ({
+  page,
+  shop,
+}) => {
+  await openJob(page, shop, 'Curlew', 'brief');
+  const before = await figure(page, 'a sign, with').textContent();
+  await page.goto(`${shop.url}/shelf`);
+  await page.getByRole('button', { name: 'The shop’s settings' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('An hour of work, €').fill('a lot');
+  await expect(dialog.getByText('an amount of money, 0 to 10,000')).toBeVisible();
+  await expect(dialog.getByRole('button', { name: 'Keep these settings' })).toBeDisabled();
+  await dialog.getByLabel('An hour of work, €').fill('76');
+  await dialog.getByLabel('Cut through').fill('#00ff40');
+  await dialog.getByRole('button', { name: 'Keep these settings' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'settings are changed' })).toBeVisible();
+
+  await openJob(page, shop, 'Curlew', 'brief');
+  await settled(page);
+  expect(await figure(page, 'a sign, with').textContent()).not.toBe(before);
+  const file = await packOf(page);
+  const letter = strFromU8(file('toolpaths/letter-3.svg'));
+  expect(letter).toContain(
+    '<g id="CUT-THROUGH-12MM" data-operation="cut" fill="none" fill-rule="nonzero" stroke="#00ff40"',
+  );
+  expect(letter).toContain('<g id="TAB-10_5MM"');
+  expect(strFromU8(file('toolpaths/letter-3.dxf'))).toContain('CUT-THROUGH-12MM');
+
+  await page.goto(`${shop.url}/shelf`);
+  await page.getByRole('button', { name: 'The shop’s settings' }).click();
+  await dialog.getByRole('button', { name: 'Back to the usual colours' }).click();
+  await dialog.getByLabel('An hour of work, €').fill('38');
+  await dialog.getByRole('button', { name: 'Keep these settings' }).click();
+  await expect(dialog).toBeHidden();
 });

@@ -1,5 +1,6 @@
 import tailwind from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
+import { fileURLToPath } from 'node:url';
 import { constants } from 'node:zlib';
 import { withoutWork } from './without-work.ts';
 import { withServiceWorker } from './with-service-worker.ts';
@@ -22,7 +23,11 @@ export default defineConfig({
     }),
     withServiceWorker(),
   ],
-  resolve: { conditions: ['source', 'module', 'browser', 'development|production'] },
+  resolve: {
+    conditions: ['source', 'module', 'browser', 'development|production'],
+    // The engine that shapes letters names this for Node alone.
+    alias: [{ find: /^module$/, replacement: fileURLToPath(new URL('src/workers/no-node.ts', import.meta.url)) }],
+  },
   worker: { format: 'es' },
   server: { port: 5173, strictPort: false, proxy: { '/api': `http://127.0.0.1:${process.env['PORT'] ?? '4780'}` } },
   build: { chunkSizeWarningLimit: 900 },

@@ -5,7 +5,6 @@ import {
   applyChange,
   asArtwork,
   benchPack,
-  benchZip,
   createEvaluator,
   createJudge,
   shelfFor,
@@ -17,6 +16,8 @@ import {
   fullGrid,
   lightMaps,
   maxDesignCharacters,
+  packNote,
+  packZip,
   parseDesign,
   parseLength,
   printDesign,
@@ -41,7 +42,7 @@ import {
   type DrawingFile,
 } from '@vitrum/core';
 import { UsageError } from './usage-error.js';
-import { shippedFonts } from './fonts.js';
+import { paperFonts, shippedFonts } from './fonts.js';
 import { evaluationJson, evaluationText, findingsText, unknownFieldsText } from './report.js';
 import { newFromAnswers } from './new-job.js';
 import { readShelf, shelfText } from './shelf.js';
@@ -150,9 +151,17 @@ const writeAll = async (files: readonly PackFile[], folder: string): Promise<rea
   return files.map(({ path: name }) => path.join(folder, name));
 };
 
-const exportTo = async (evaluation: Evaluation, folder: string): Promise<readonly string[]> => {
-  const files = await benchPack(evaluation);
-  const zip = { path: `${fileName(evaluation.design.name)}.zip`, bytes: await benchZip(evaluation) };
+const exportTo = async (
+  evaluation: Evaluation,
+  folder: string,
+  catalogue: Catalogue,
+  terminal: Terminal,
+): Promise<readonly string[]> => {
+  const stuff = { catalogue, fonts: await paperFonts() };
+  const files = await benchPack(evaluation, stuff);
+  const zip = { path: `${fileName(evaluation.design.name)}.zip`, bytes: packZip(evaluation, files) };
+  const note = packNote(evaluation.design, stuff);
+  if (note !== null) terminal.complain(`${note}\n`);
   return writeAll([...files, zip], folder);
 };
 
@@ -230,7 +239,9 @@ const commands: Readonly<Record<string, Command>> = {
   export: async (file, options, terminal) => {
     const { to } = options;
     if (to === undefined) throw new UsageError('say where to: --to DIR');
-    terminal.print(asLines((await exportTo(await evaluateFile(file, options, terminal), to)).join('\n')));
+    const evaluation = await evaluateFile(file, options, terminal);
+    const written = await exportTo(evaluation, to, await catalogueOf(options, terminal), terminal);
+    terminal.print(asLines(written.join('\n')));
     return 0;
   },
   new: (build, options, terminal) => printSolved(newFromOptions(build, options), 0, options, terminal),

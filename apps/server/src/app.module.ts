@@ -5,6 +5,8 @@ import { BenchController } from './bench/bench.controller.js';
 import { BenchService } from './bench/bench.service.js';
 import { CatalogueController } from './catalogue/catalogue.controller.js';
 import { CatalogueService } from './catalogue/catalogue.service.js';
+import { RatesController } from './catalogue/rates.controller.js';
+import { RatesService } from './catalogue/rates.service.js';
 import { ShelfController } from './catalogue/shelf.controller.js';
 import { ShelfService } from './catalogue/shelf.service.js';
 import { ProblemFilter } from './common/problem.filter.js';
@@ -69,6 +71,7 @@ export class AppModule {
       controllers: [
         JobsController,
         CatalogueController,
+        RatesController,
         ShelfController,
         StockController,
         BenchController,
@@ -89,6 +92,7 @@ export class AppModule {
         IntakePool,
         JobsService,
         SeedService,
+        RatesService,
         ShelfService,
         QuotePool,
         QuotesService,

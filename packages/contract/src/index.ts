@@ -1,5 +1,6 @@
 export { CaredDto, CopyJobDto, CreateJobDto, SaveDesignDto, UpdateJobDto } from './job-requests.js';
 export { MeasuredDto, MeasuredFiguresDto } from './measured-request.js';
+export { RatesDto, type RatesView } from './rates-request.js';
 export { NewJobForm } from './new-job-form.js';
 export {
   FaceOptionDto,

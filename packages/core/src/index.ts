@@ -16,6 +16,7 @@ export {
   type TakenLayers,
   type TakenLines,
 } from './artwork/intake/index.js';
+export { loadPaperFonts, type PaperFonts } from './making/paper/index.js';
 export {
   fontListings,
   fontPacking,

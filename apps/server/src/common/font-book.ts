@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
-import { loadFontBook, type FontBook } from '@vitrum/core';
+import { loadFontBook, loadPaperFonts, type FontBook, type PaperFonts } from '@vitrum/core';
 
 const fontFiles = createRequire(import.meta.resolve('@vitrum/core'));
 
@@ -12,3 +12,6 @@ const loadFontFile = async (file: string): Promise<ArrayBuffer> => {
 
 /** The fonts that ship with the app, read from where they are installed. */
 export const shippedFonts = (): Promise<FontBook> => loadFontBook(loadFontFile);
+
+/** The fonts for paper, likewise. */
+export const paperFonts = (): Promise<PaperFonts> => loadPaperFonts(loadFontFile);

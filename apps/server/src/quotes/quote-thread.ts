@@ -7,6 +7,7 @@ import {
   problemLine,
   quoteFactsOf,
   quotePdf,
+  type PaperFonts,
   type Catalogue,
   type Evaluation,
   type QuoteFacts,
@@ -14,7 +15,7 @@ import {
   type WallLight,
   type WallSetup,
 } from '@vitrum/core';
-import { shippedFonts } from '../common/font-book.js';
+import { paperFonts, shippedFonts } from '../common/font-book.js';
 import { designFromStore } from '../jobs/stored-design.js';
 
 /** A wall in a photograph (PNG), and where on it the sign is to be. */
@@ -62,6 +63,7 @@ export type QuoteFound =
 
 const picturePx = 900;
 const fonts = shippedFonts();
+let paper: Promise<PaperFonts> | null = null;
 const none = new Uint8Array();
 
 const onWall = (evaluation: Evaluation, { photo, setup }: Wall, by: WallLight): Exclude<QuoteFound, null> => {
@@ -77,7 +79,7 @@ const pictureOf = (found: QuoteFound): Uint8Array | null => (found?.kind === 'on
 
 /** Runs in a thread of the pool. */
 export default async (task: QuoteTask): Promise<QuoteFound> => {
-  if (task.kind === 'paper') return { kind: 'paper', pdf: await quotePdf(task.sheet) };
+  if (task.kind === 'paper') return { kind: 'paper', pdf: await quotePdf(task.sheet, await (paper ??= paperFonts())) };
   const { catalogue } = task;
   const evaluated = createEvaluator(catalogue, await fonts).evaluate(designFromStore(JSON.parse(task.design)));
   if (!evaluated.ok) return null;

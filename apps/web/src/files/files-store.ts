@@ -1,6 +1,7 @@
 import { fileName, type Catalogue } from '@vitrum/core';
 import { create } from 'zustand';
 import { useDocument } from '../document/document-store';
+import { tell } from '../ui/notices-store';
 import { saveFile } from '../ui/save-file';
 import { workers } from '../workers/clients';
 import { makeZip, type Making, type ZipKind } from './make-zip';
@@ -26,7 +27,9 @@ export const saveZip = async (kind: ZipKind, catalogue: Catalogue): Promise<void
   try {
     making = makeZip(workers.files, catalogue, kind, design);
     const zip = await making.zip;
-    if (zip !== null) saveFile(`${fileName(design.name)}${endings[kind]}.zip`, zip, 'application/zip');
+    if (zip === null) return;
+    saveFile(`${fileName(design.name)}${endings[kind]}.zip`, zip.bytes, 'application/zip');
+    if (zip.note !== null) tell({ words: zip.note, stays: true });
   } catch (error) {
     useFiles.setState({ problem: error instanceof Error ? error.message : String(error) });
   } finally {

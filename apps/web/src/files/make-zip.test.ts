@@ -14,8 +14,8 @@ describe('making a ZIP in a thread of its own', () => {
     expect(kinds()).toEqual(['open', 'pack']);
     answer('open', { kind: 'opened' });
     answer('pack', { kind: 'progress', done: 0, what: 'drawing the parts' });
-    answer('pack', { kind: 'packed', zip: new Uint8Array([1, 2]) });
-    await expect(zip).resolves.toEqual(new Uint8Array([1, 2]));
+    answer('pack', { kind: 'packed', zip: new Uint8Array([1, 2]), note: 'no ◇' });
+    await expect(zip).resolves.toEqual({ bytes: new Uint8Array([1, 2]), note: 'no ◇' });
     passTime();
     expect(running()).toBe(0);
   });
@@ -25,7 +25,7 @@ describe('making a ZIP in a thread of its own', () => {
     cancel();
     await expect(zip).resolves.toBeNull();
     expect(running()).toBe(0);
-    answer('maps', { kind: 'packed', zip: new Uint8Array([1]) });
+    answer('maps', { kind: 'packed', zip: new Uint8Array([1]), note: null });
     await expect(zip).resolves.toBeNull();
   });
 

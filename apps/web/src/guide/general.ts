@@ -29,6 +29,14 @@ export const generalGuide: readonly (readonly [title: string, text: string])[] =
     'The bench pack holds drawings, templates, lists and the design. Bench mode shows one step at a time with its drawing, large enough to read from the bench; it works on when the network is away, and the ticks stay with the job.',
   ],
   [
+    'Files for machines',
+    'In the bench pack, “parts” has every part at its net size; “toolpaths” has what a machine cuts, half a kerf beside it, inside first, with leads and tabs; “film” goes to the plotter, “layouts” shows each sheet and bar, “release-12” is for older machines. A layer is named by what is done and how deep: SEAT-9_5MM is a groove 9.5 mm deep. Colours of lines are set under Shelf, The shop’s settings; leads and tabs belong to the tool on the shelf. Try a new machine on a test piece first.',
+  ],
+  [
+    'Papers in the pack',
+    '“build-steps” is the build to tick off, with everything bought by name; “wiring” and “labels” are for the bench, templates print at 100 %, “care-sheet” goes with the sign. A letter that no font here has prints as a question mark, and the page says so: load a font that has it for the sign’s letters.',
+  ],
+  [
     'Shelf and stock',
     'On the shelf stand the materials that designs choose from: add your own, copy and change them, take whole lists in and out as CSV. A design keeps what it has as it was, and is offered what is newer. Stock is what lies in the shop: enter what comes in, is used or counted; the step Cut tells what a job is short of, and one list what to buy for all.',
   ],

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { isCurrent, shelfCsv, type Catalogue, type CatalogueKind, type ShelfItem } from '@vitrum/core';
-import { Plus } from 'lucide-react';
+import { Plus, SlidersHorizontal } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { importList, offerItem } from '../api/shelf';
 import { MeasureDialog } from '../calibrate/measure-dialog';
@@ -14,6 +14,7 @@ import { Skeleton } from '../ui/skeleton';
 import { FindOnShelf, suppliersOf } from './find-on-shelf';
 import { ImportDialog, type ReadFile } from './import-dialog';
 import { ItemDialog, type ItemTask } from './item-dialog';
+import { SettingsDialog } from './settings-dialog';
 import { fitting, SectionTable, whole, type ShelfFilter } from './section-table';
 import { sectionsOf, type Section } from './sections';
 
@@ -73,6 +74,7 @@ export const ShelfPage = () => {
   const [measuring, setMeasuring] = useState<{ readonly kind: Measurable; readonly item: ShelfItem } | null>(null);
   const [task, setTask] = useState<ItemTask | null>(null);
   const [file, setFile] = useState<ReadFile | null>(null);
+  const [settings, setSettings] = useState(false);
   const [filter, setFilter] = useState<ShelfFilter>(whole);
   const [told, setTold] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
@@ -87,6 +89,7 @@ export const ShelfPage = () => {
   const done = (sentence: string): void => {
     setTask(null);
     setFile(null);
+    setSettings(false);
     setWrong(null);
     setTold(sentence);
   };
@@ -114,7 +117,12 @@ export const ShelfPage = () => {
     <>
       <PageHeader />
       <main className="mx-auto max-w-6xl px-5 py-5">
-        <h1 className="text-2xl font-bold">Shelf</h1>
+        <div className="flex items-center justify-between gap-3">
+          <h1 className="text-2xl font-bold">Shelf</h1>
+          <Button onClick={() => setSettings(true)}>
+            <SlidersHorizontal size={15} aria-hidden /> The shop’s settings
+          </Button>
+        </div>
         <p className="mb-3 max-w-3xl text-soft">
           What designs are made from. Figures are <strong className="text-ink">typical</strong>, usual values, until you
           have <strong className="text-ink">measured</strong> or changed them. A design keeps what it has as it was; its
@@ -172,6 +180,7 @@ export const ShelfPage = () => {
         {task !== null && data !== undefined && (
           <ItemDialog task={task} currency={data.rates.currency} onClose={() => setTask(null)} onDone={done} />
         )}
+        {settings && <SettingsDialog onClose={() => setSettings(false)} onDone={done} />}
         {file !== null && <ImportDialog file={file} onClose={() => setFile(null)} onDone={done} />}
       </main>
     </>

@@ -54,9 +54,9 @@ export const StepPanel = ({ step }: { readonly step: WorkStep }) => {
       )}
       <h2 className="mb-1 text-[15px] font-bold">{stepName(step, build)}</h2>
       {!isOfSign(step) && <AssemblyBar />}
-      {/* A field must not carry what was typed for one assembly over to another. */}
-      {build !== undefined && createElement(panelOf(step, build), { key: isOfSign(step) ? 'sign' : index })}
-      {step === 'case' && <FinishFields key={index} />}
+      {/* A field must not carry what was typed for one assembly over to another. Each key stands once: of two alike one would stay. */}
+      {build !== undefined && createElement(panelOf(step, build), { key: isOfSign(step) ? 'sign' : `panel-${index}` })}
+      {step === 'case' && <FinishFields key={`finish-${index}`} />}
     </aside>
   );
 };

@@ -1,4 +1,4 @@
-import { describe, expect, it } from '@jest/globals';
+import { describe, expect, it, jest } from '@jest/globals';
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
@@ -145,5 +145,19 @@ describe('what lies over the page', () => {
     await user.click(screen.getByRole('button', { name: 'Take it back' }));
     expect(undone).toBe(10);
     expect(screen.queryByText('Applied: six rows')).toBeNull();
+  });
+
+  it('a notice that something is to be done about stays until it is put away', async () => {
+    const user = userEvent.setup();
+    render(<Notices />);
+    const clock = jest.spyOn(window, 'setTimeout');
+    act(() => tell({ words: 'No font here has 寿', stays: true }));
+    expect(clock.mock.calls.some(([, ms]) => ms === 6000)).toBe(false);
+    act(() => tell({ words: 'Applied: five rows' }));
+    expect(clock.mock.calls.some(([, ms]) => ms === 6000)).toBe(true);
+    clock.mockRestore();
+    act(() => tell({ words: 'No font here has 寿', stays: true }));
+    await user.click(screen.getByRole('button', { name: 'Put the notice away' }));
+    expect(screen.queryByText('No font here has 寿')).toBeNull();
   });
 });

@@ -3,6 +3,8 @@ import { create } from 'zustand';
 /** Something that was just done, and how to take it back. */
 export interface Notice {
   readonly words: string;
+  /** Until it is put away: something is to be done about it. */
+  readonly stays?: boolean;
   readonly undo?: () => void;
 }
 

@@ -7,7 +7,7 @@ const put = (): void => useNotices.setState({ notice: null });
 
 const shownMs = 6000;
 
-/** The newest notice, in the corner of the page for a while. */
+/** The newest notice, in the corner of the page for a while, or until it is put away. */
 export const Notices = () => {
   const notice = useNotices((state) => state.notice);
   return (
@@ -15,6 +15,7 @@ export const Notices = () => {
       {notice !== null && (
         <Toast.Root
           key={notice.number}
+          duration={notice.stays === true ? Number.POSITIVE_INFINITY : shownMs}
           onOpenChange={(open) => !open && put()}
           className="flex items-center gap-3 border border-ink bg-sheet px-3 py-2 shadow-[0_6px_18px_rgb(0_0_0/0.22)]"
         >

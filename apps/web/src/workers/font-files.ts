@@ -14,6 +14,7 @@ import notoDevanagari from '@fontsource/noto-sans-devanagari/files/noto-sans-dev
 import notoHebrew from '@fontsource/noto-sans-hebrew/files/noto-sans-hebrew-hebrew-700-normal.woff?url';
 import stardos from '@fontsource/stardos-stencil/files/stardos-stencil-latin-700-normal.woff?url';
 import zilla from '@fontsource/zilla-slab/files/zilla-slab-latin-700-normal.woff?url';
+import { loadFrom } from './load-from';
 
 /** Where the build has put each font file that the core lists. */
 const urls: Readonly<Record<string, string>> = {
@@ -36,10 +37,4 @@ const urls: Readonly<Record<string, string>> = {
 };
 
 /** Bytes of a font that ships with the app. */
-export const loadFontFile = async (file: string): Promise<ArrayBuffer> => {
-  const url = urls[file];
-  if (url === undefined) throw new Error(`the build does not carry ${file}`);
-  const response = await fetch(url);
-  if (!response.ok) throw new Error(`${file} did not load (${response.status})`);
-  return response.arrayBuffer();
-};
+export const loadFontFile = loadFrom(urls);

@@ -1,4 +1,11 @@
-import { createSession, loadFontBook, type SessionReply, type SessionRequest } from '@vitrum/core';
+import {
+  createSession,
+  loadFontBook,
+  loadPaperFonts,
+  type PaperFonts,
+  type SessionReply,
+  type SessionRequest,
+} from '@vitrum/core';
 import { loadFontFile } from './font-files';
 
 const post = (reply: SessionReply): void => self.postMessage(reply);
@@ -13,7 +20,18 @@ const pause = (): Promise<void> =>
     channel.port2.postMessage(null);
   });
 
-const session = loadFontBook(loadFontFile).then((fonts) => createSession({ fonts, post, pause }));
+let printed: Promise<PaperFonts> | null = null;
+
+/** Most threads only light; the one that prints loads what for, and again where it failed. */
+const paper = (): Promise<PaperFonts> =>
+  (printed ??= import('./paper-files')
+    .then(({ loadPaperFile }) => loadPaperFonts(loadPaperFile))
+    .catch((error: unknown) => {
+      printed = null;
+      throw error;
+    }));
+
+const session = loadFontBook(loadFontFile).then((fonts) => createSession({ fonts, paper, post, pause }));
 
 self.onmessage = ({ data }: MessageEvent<SessionRequest>): void => {
   session.then(

@@ -8,12 +8,13 @@ import type { FontBook } from '../artwork/lettering/index.js';
 import { seededRandom } from '../base/maths/index.js';
 import { canonicalJson } from '../document/design/index.js';
 import { shippedCatalogue } from '../document/catalogue/index.js';
-import { benchPack, type PackFile } from '../files/exports/index.js';
+import { type PackFile } from '../files/exports/index.js';
 import { demoDesigns, newDesign } from '../sign/demo/index.js';
 import { parseDesign, readDesign, type Design } from '../sign/design/index.js';
 import { createEvaluator, evaluate } from '../sign/evaluate/index.js';
 import { changedByChance } from '../testing/chance.js';
 import { coarse, sound, testFonts } from '../testing/harness.js';
+import { packOf } from '../testing/packs.js';
 import { flaws } from '../testing/soundness.js';
 import { allBuilds, usualSizes } from './index.js';
 
@@ -123,7 +124,7 @@ describe.each(builds.map((build) => [build.name, build] as const))('the build â€
 
   it('has a pack whose every file reads back', async () => {
     const design = start(build);
-    const files = await benchPack(sound(createEvaluator(shippedCatalogue, fonts).evaluate(design)));
+    const files = await packOf(sound(createEvaluator(shippedCatalogue, fonts).evaluate(design)));
     const wrong = await Promise.all(files.map(async (file) => ((await readsBack(file, design)) ? [] : [file.path])));
     expect(wrong.flat()).toEqual([]);
     expect(new Set(files.map(({ path }) => path)).size).toBe(files.length);

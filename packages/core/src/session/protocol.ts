@@ -60,7 +60,8 @@ export type SessionReply =
   /** The same findings with their fixes tried. */
   | { readonly kind: 'fixes'; readonly id: number; readonly findings: readonly Finding[] }
   | { readonly kind: 'progress'; readonly id: number; readonly done: number; readonly what: string }
-  | { readonly kind: 'packed'; readonly id: number; readonly zip: Uint8Array }
+  /** A note tells what the files cannot say. */
+  | { readonly kind: 'packed'; readonly id: number; readonly zip: Uint8Array; readonly note: string | null }
   | { readonly kind: 'tracing'; readonly id: number; readonly report: TraceReport; readonly done: boolean }
   | { readonly kind: 'tried'; readonly id: number; readonly points: readonly TryPoint[]; readonly done: number }
   | { readonly kind: 'swept'; readonly id: number }

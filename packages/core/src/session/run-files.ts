@@ -8,13 +8,14 @@ const drawingsIn = () => import('../artwork/intake/index.js');
 
 /** Everything that goes to the bench, as a ZIP. */
 export const runPack = async (run: Run, { id, design }: Asked<'pack'>): Promise<void> => {
-  const { post, catalogue, fonts, isCancelled } = run;
+  const { post, catalogue, fonts, paper, isCancelled } = run;
   post({ kind: 'progress', id, done: 0, what: 'drawing the parts' });
   const evaluation = evaluate(design, catalogue, fonts);
   if (!evaluation.ok) return post({ kind: 'refused', id, problems: evaluation.problems });
-  const { benchZip } = await filesOut();
-  const zip = await benchZip(evaluation.value);
-  return post(isCancelled(id) ? { kind: 'cancelled', id } : { kind: 'packed', id, zip });
+  const { benchZip, packNote } = await filesOut();
+  const stuff = { catalogue, fonts: await paper() };
+  const zip = await benchZip(evaluation.value, stuff);
+  return post(isCancelled(id) ? { kind: 'cancelled', id } : { kind: 'packed', id, zip, note: packNote(design, stuff) });
 };
 
 /** The light maps in full resolution, as a ZIP. */
@@ -27,7 +28,7 @@ export const runMaps = async (run: Run, { id, design }: Asked<'maps'>): Promise<
   await pause();
   if (isCancelled(id)) return post({ kind: 'cancelled', id });
   const { lightZip } = await filesOut();
-  return post({ kind: 'packed', id, zip: lightZip(evaluation.value) });
+  return post({ kind: 'packed', id, zip: lightZip(evaluation.value), note: null });
 };
 
 /** A drawing file made into an outline; it needs no catalogue. */

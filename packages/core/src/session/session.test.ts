@@ -2,6 +2,7 @@ import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../artwork/lettering/index.js';
 import { shippedCatalogue } from '../document/catalogue/index.js';
 import { changed, dispensary, inAssembly, testFonts } from '../testing/harness.js';
+import { testPaper } from '../testing/packs.js';
 import { faceOptions } from '../sign/tryouts/index.js';
 import { createSession, type SessionReply } from './index.js';
 
@@ -13,7 +14,7 @@ beforeAll(async () => {
 const open = () => {
   const replies: SessionReply[] = [];
   const pause = () => new Promise<void>((resolve) => setImmediate(resolve));
-  const handle = createSession({ fonts, post: (reply) => replies.push(reply), pause });
+  const handle = createSession({ fonts, paper: testPaper, post: (reply) => replies.push(reply), pause });
   const kinds = (id: number) => replies.filter((reply) => reply.id === id).map(({ kind }) => kind);
   return { handle, replies, kinds };
 };

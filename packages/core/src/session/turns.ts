@@ -1,11 +1,14 @@
 import type { FontBook } from '../artwork/lettering/index.js';
 import type { Catalogue } from '../document/catalogue/index.js';
+import type { PaperFonts } from '../making/paper/index.js';
 import type { Evaluator } from '../sign/evaluate/index.js';
 import type { SessionReply, SessionRequest } from './protocol.js';
 
 /** What the thread lends the session. */
 export interface SessionHost {
   readonly fonts: FontBook;
+  /** Fonts for paper, loaded when something is first printed. */
+  readonly paper: () => Promise<PaperFonts>;
   readonly post: (reply: SessionReply) => void;
   /** Lets waiting messages in; called often during long work. */
   readonly pause: () => Promise<void>;

@@ -17,6 +17,7 @@ export const CaseStep = () => {
   const sizeBy = useDesignValue(at.case.sizeBy);
   const retention = useDesignValue(at.case.retention);
   const joint = useDesignValue(at.case.cornerJoint);
+  const faceOut = useDesignValue(at.case.faceOut);
   const playMm = useDesignValue(at.case.playMm);
   const geometry = evaluation?.geometry;
   const other =
@@ -105,6 +106,11 @@ export const CaseStep = () => {
             otherwise={usualGroovePlayMm}
             hint="groove over sheet, both sides together"
           />
+          <LengthField
+            label="Mouths chamfered"
+            field={at.case.mouthMm}
+            otherwise={faceOut === undefined || faceOut === 'never' ? 0 : 1}
+          />
           <ChoiceField
             label="It comes out"
             field={at.case.faceOut}
@@ -113,6 +119,7 @@ export const CaseStep = () => {
               { value: 'never', label: 'never: glued in' },
               { value: 'top-off', label: 'when the top is off' },
               { value: 'open-top', label: 'upward, top set back' },
+              { value: 'lip-back', label: 'never: in last, past a lip' },
             ]}
           />
         </>

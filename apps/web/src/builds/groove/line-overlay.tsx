@@ -42,7 +42,7 @@ const useDrawn = () => {
 };
 
 /** A point of a line: dragged or moved by arrow keys; Delete takes it away. */
-const LinePoint = ({ line, point, at, view, lying }: PointProps) => {
+const LinePoint = ({ line, point, at, view, lying, reachPx }: PointProps & { readonly reachPx: number }) => {
   const { field, now } = useDrawn();
   const drag = useDrag(view, () => {
     const before = now();
@@ -73,7 +73,7 @@ const LinePoint = ({ line, point, at, view, lying }: PointProps) => {
       onKeyDown={onKeyDown}
       {...drag.handlers}
     >
-      <circle cx={x} cy={y} r={12} fill="transparent" />
+      <circle cx={x} cy={y} r={reachPx} fill="transparent" />
       <rect x={x - 4.5} y={y - 4.5} width={9} height={9} fill="#ffd27a" stroke="#10212c" strokeWidth={1.5} />
     </g>
   );
@@ -105,6 +105,20 @@ const NewPoint = ({ line, point, at, view, lying }: PointProps) => {
   );
 };
 
+/** A point is taken from so near on the screen, and never from nearer to another point (px). */
+const [nearestPx, farthestPx] = [5, 12] as const;
+
+/** From how near each point is taken. */
+const reachesOf = (places: readonly Place[], view: PointProps['view'], lying: Lying): readonly number[] => {
+  const shown = places.map((at) => toScreen(view, ...onCarrier(at, lying)));
+  return shown.map(([x, y], own) => {
+    const apart = shown.map(([ox, oy], other) =>
+      other === own ? Number.POSITIVE_INFINITY : Math.hypot(ox - x, oy - y),
+    );
+    return Math.max(nearestPx, Math.min(farthestPx, ...apart.map((px) => px / 2)));
+  });
+};
+
 /** Lines with fewer points than this show where more may be put. */
 const mostWithNew = 40;
 /** Points of lines finer than this are not dragged one by one. */
@@ -126,6 +140,7 @@ export const LineOverlay = ({ own, view }: OverlayProps) => {
   };
   const places = line === undefined ? [] : placesOf(line);
   const shown = places.length <= mostPoints ? places : [];
+  const reaches = reachesOf(shown, view, lying);
   const ring = line?.closed === true ? [...shown, ...shown.slice(0, 1)] : shown;
   return (
     <g data-testid="line-overlay">
@@ -160,7 +175,15 @@ export const LineOverlay = ({ own, view }: OverlayProps) => {
             />
           ))}
       {shown.map((at, point) => (
-        <LinePoint key={point} line={chosen} point={point} at={at} view={view} lying={lying} />
+        <LinePoint
+          key={point}
+          line={chosen}
+          point={point}
+          at={at}
+          view={view}
+          lying={lying}
+          reachPx={reaches[point]!}
+        />
       ))}
     </g>
   );

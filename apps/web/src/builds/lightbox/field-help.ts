@@ -54,8 +54,12 @@ export const help: HelpTexts = {
       usual: '0.3–0.5 mm.',
     },
     'It comes out': {
-      what: 'How the face leaves its groove when it is to be changed: never, past a top that is screwed on, or upward past a top that stands back behind it.',
+      what: 'How the face leaves its groove when it is to be changed: never, past a top that is screwed on, or upward past a top that stands back behind it. Or it goes in last: a lip is ripped off the top, and glued back when the face is in.',
       usual: 'Screwed on for prints, set back for tiles on feet; corners must be square, butted or rabbeted.',
+    },
+    'Mouths chamfered': {
+      what: 'How wide the sharp edges of the groove are broken, so that a sheet that is slid in does not catch or lose its film.',
+      usual: '1 mm where the face is slid in, else none.',
     },
     'Back set in': {
       what: 'How far the back stands in from the rear edges of the case, so that a cleat, plates or a plug hide behind it.',

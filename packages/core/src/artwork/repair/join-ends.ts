@@ -1,4 +1,4 @@
-import { millionth } from '../../base/maths/index.js';
+import Flatbush from 'flatbush';
 import type { DrawnPath } from '../drawings/index.js';
 import type { Point } from '../../base/outlines/index.js';
 
@@ -20,19 +20,23 @@ interface End {
   readonly at: Point;
 }
 
-/** Ends sorted into squares of the tolerance, so that near ones are found at once. */
-const endsNear = (ends: readonly End[], toleranceMm: number) => {
-  const size = Math.max(toleranceMm, millionth);
-  const key = (column: number, row: number): string => `${column}:${row}`;
-  const cells = new Map<string, End[]>();
-  for (const end of ends) {
-    const own = key(Math.floor(end.at[0] / size), Math.floor(end.at[1] / size));
-    cells.set(own, [...(cells.get(own) ?? []), end]);
-  }
-  return ([x, y]: Point): readonly End[] => {
-    const [column, row] = [Math.floor(x / size), Math.floor(y / size)];
-    return [-1, 0, 1].flatMap((dx) => [-1, 0, 1].flatMap((dy) => cells.get(key(column + dx, row + dy)) ?? []));
+/** Ends by their place, so that near ones are found at once: start and end of each line in turn. */
+const endsNear = (lines: readonly (readonly Point[])[], toleranceMm: number) => {
+  const count = 2 * lines.length;
+  if (count === 0) return (): readonly End[] => [];
+  const index = new Flatbush(count);
+  const endOf = (at: number): End => {
+    const [line, atStart] = [at >> 1, at % 2 === 0];
+    const points = lines[line]!;
+    return { line, atStart, at: atStart ? points[0]! : points[points.length - 1]! };
   };
+  for (let at = 0; at < count; at += 1) {
+    const [x, y] = endOf(at).at;
+    index.add(x, y, x, y);
+  }
+  index.finish();
+  return ([x, y]: Point): readonly End[] =>
+    index.search(x - toleranceMm, y - toleranceMm, x + toleranceMm, y + toleranceMm).map(endOf);
 };
 
 /**
@@ -41,13 +45,7 @@ const endsNear = (ends: readonly End[], toleranceMm: number) => {
  */
 export const joinEnds = (paths: readonly DrawnPath[], toleranceMm: number): Joined => {
   const lines = paths.filter(({ closed }) => !closed).map(({ points }) => points);
-  const near = endsNear(
-    lines.flatMap((points, line): readonly End[] => [
-      { line, atStart: true, at: points[0]! },
-      { line, atStart: false, at: points[points.length - 1]! },
-    ]),
-    toleranceMm,
-  );
+  const near = endsNear(lines, toleranceMm);
   const used = new Set<number>();
   const closed = paths.filter((path) => path.closed).map(({ points }) => points);
   const open: (readonly Point[])[] = [];

@@ -101,7 +101,14 @@ export const findArcs = (ring: Ring): ArcRing => {
   const whole = ring.length > 8 ? fullCircle(ring) : null;
   if (whole !== null) return { kind: 'circle', ...whole };
   const begin = beginAt(ring);
-  const points = [...ring.slice(begin), ...ring.slice(0, begin), ring[begin]!];
+  return {
+    kind: 'line',
+    points: arcsAlong([...ring.slice(begin), ...ring.slice(0, begin), ring[begin]!]).slice(0, -1),
+  };
+};
+
+/** Finds the arcs of an open line of chords again, as `findArcs` does those of a ring; its last point bows nowhere. */
+export const arcsAlong = (points: Ring): readonly BulgedPoint[] => {
   const found: BulgedPoint[] = [];
   for (let from = 0; from < points.length - 1;) {
     let [to, circle] = [from + 1, null as Circle | null];
@@ -122,5 +129,6 @@ export const findArcs = (ring: Ring): ArcRing => {
     found.push({ at: points[from]!, bulge: Math.tan(sweep / 4) });
     from = to;
   }
-  return { kind: 'line', points: found };
+  const last = points.at(-1);
+  return last === undefined ? found : [...found, { at: last, bulge: 0 }];
 };

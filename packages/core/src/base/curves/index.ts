@@ -8,7 +8,7 @@ export {
   type EndpointArc,
 } from './arc.js';
 export { cubicChords, quadraticChords } from './bezier.js';
-export { findArcs, type ArcRing, type BulgedPoint } from './find-arcs.js';
+export { arcsAlong, findArcs, type ArcRing, type BulgedPoint } from './find-arcs.js';
 export { flatnessMm, letterFlatnessMm } from './flatness.js';
 export { isSpline, splineChords, type Spline } from './spline.js';
 export { chordsThrough, type EndDirections } from './through-points.js';

@@ -19,9 +19,11 @@ export const lengthInside = (from: Point, to: Point, outline: Outline): number =
     }
   }
   const stops = [0, ...crossings.sort((one, other) => one - other), 1];
-  let inside = inOutline(from, outline);
-  let share = 0;
-  for (let stop = 1; stop < stops.length; stop += 1, inside = !inside)
-    if (inside) share += stops[stop]! - stops[stop - 1]!;
+  const stretches = stops.slice(1).map((stop, at) => stop - stops[at]!);
+  // Asked in the middle of the longest stretch: an end of the line may stand on an edge, where it is either.
+  const longest = stretches.indexOf(Math.max(...stretches));
+  const middle = (stops[longest]! + stops[longest + 1]!) / 2;
+  const inside = inOutline([from[0] + dx * middle, from[1] + dy * middle], outline);
+  const share = stretches.reduce((sum, long, at) => (((at - longest) % 2 === 0) === inside ? sum + long : sum), 0);
   return share * Math.hypot(dx, dy);
 };

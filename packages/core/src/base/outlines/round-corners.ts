@@ -3,7 +3,7 @@ import type { Point, Ring } from './types.js';
 /** A corner that turns less than this is none (radians). */
 const straightRad = 0.02;
 /** Arcs are drawn this closely (mm). */
-const flatMm = 0.05;
+const flatMm = 0.005;
 
 /** The arc that rounds the corner at `b` between `a` and `c`, at most `most` mm from it along both sides. */
 const arcAt = (a: Point, b: Point, c: Point, radiusMm: number, most: number): Ring => {

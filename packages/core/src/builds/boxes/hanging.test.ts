@@ -13,6 +13,7 @@ import {
   signEvaluatedCoarsely,
   testFonts,
 } from '../../testing/harness.js';
+import { testPaper } from '../../testing/packs.js';
 import { findingOn, mendedBy } from '../../testing/mended.js';
 import { createEvaluator } from '../../sign/evaluate/index.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
@@ -99,7 +100,7 @@ describe('what hangs of a box', () => {
 
   it('has a wall template, a page at least, where it is drilled; none on feet', async () => {
     const template = (hanging: unknown) => templatesOf(signEvaluatedCoarsely(hung(hanging), fonts))['wall-template'];
-    const pdf = await PDFDocument.load(await tiledPdf(template({ way: 'keyholes' })!, 'a4'));
+    const pdf = await PDFDocument.load(await tiledPdf(template({ way: 'keyholes' })!, 'a4', await testPaper()));
     expect(pdf.getPageCount()).toBeGreaterThan(6);
     expect(template({ way: 'feet' })).toBeUndefined();
   });

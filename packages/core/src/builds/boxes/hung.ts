@@ -1,4 +1,5 @@
 import { sum } from '../../base/maths/index.js';
+import { lipName } from '../../joinery/members/index.js';
 import { centreOfAll, type HungBody, type Rail } from '../../making/hanging/index.js';
 import type { Hanging } from '../common/build.js';
 import type { BoxResults } from './results.js';
@@ -30,7 +31,7 @@ const clearLevel = ({ geometry: { inside }, runs, materials }: Facts): number =>
 const zOf = (id: string, { geometry: { outside, back, recessMm, members } }: Facts): number => {
   if (id === 'back') return recessMm + back.thicknessMm / 2;
   const member = members.find(({ name }) => name === id);
-  if (member !== undefined) return member.widthMm / 2;
+  if (member !== undefined) return id === lipName ? outside.depthMm - member.widthMm / 2 : member.widthMm / 2;
   if (id === 'face' || id === 'film') return outside.depthMm;
   return id === 'second-sheet' ? 0.8 * outside.depthMm : recessMm + back.thicknessMm + 10;
 };
@@ -39,6 +40,7 @@ const middleOf = (id: string, { geometry: { outside, members } }: Facts): readon
   const thick = members[0]?.thicknessMm ?? 0;
   const places: Readonly<Record<string, readonly [number, number]>> = {
     top: [0, (outside.heightMm - thick) / 2],
+    [lipName]: [0, (outside.heightMm - thick) / 2],
     bottom: [0, (thick - outside.heightMm) / 2],
     left: [(thick - outside.widthMm) / 2, 0],
     right: [(outside.widthMm - thick) / 2, 0],

@@ -6,7 +6,7 @@ import { faceBinds } from './case-rules.js';
 import { backShutIn, buttonsAtWall, cleatProud } from './hang-rules.js';
 import { holesCollide } from './hole-rules.js';
 import { backScrewsNearEdge, backScrewsTooDeep, cornersWithoutRoom, noCutter, weakGroove } from './joinery-rules.js';
-import { faceCatches, faceRattles, faceSlipsOut, topLocked } from './panel-rules.js';
+import { faceCatches, faceRattles, faceSlipsOut, mouthCatches, topLocked } from './panel-rules.js';
 import type { BoxResults } from './results.js';
 
 /** Whether a case gets too hot, whatever is in it. */
@@ -36,4 +36,5 @@ export const madeRules: readonly Rule<BoxResults>[] = [
   faceCatches,
   faceRattles,
   topLocked,
+  mouthCatches,
 ];

@@ -4,7 +4,7 @@ import { oneChange, type Rule } from '../../judging/findings/index.js';
 import { fieldsIn } from '../../judging/results/index.js';
 import { usualGroovePlayMm } from './geometry.js';
 import type { BoxResults } from './results.js';
-import { faceOutOf, lockedBy } from './way-out.js';
+import { faceOutOf, lockedBy, mouthOf } from './way-out.js';
 
 const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
 
@@ -86,6 +86,34 @@ export const faceCatches: Rule<BoxResults> = ({ results }) => {
   };
 };
 
+/** Mouths narrower than this catch a sheet that is slid in (mm). */
+const leastMouthMm = 0.5;
+
+/** A groove with sharp mouths, into which a sheet is slid. */
+export const mouthCatches: Rule<BoxResults> = ({ results }) => {
+  const mouth = ({ assembly }: BoxResults): number => mouthOf(assembly.case);
+  const catches = (tried: BoxResults): boolean =>
+    faceOutOf(tried.assembly.case) !== 'never' && mouth(tried) < leastMouthMm;
+  if (!catches(results)) return null;
+  return {
+    id: 'mouth-catches',
+    severity: 'note',
+    step: 'case',
+    what: 'The sheet catches at the mouths of its grooves',
+    why: `They are ${mouth(results) === 0 ? 'sharp' : `chamfered ${mm(mouth(results))}`}: a sheet that is slid in runs against them at every corner, and its film or print is scratched. ${mm(leastMouthMm)} and more lead it in.`,
+    numbers: [{ label: 'chamfer', value: mouth(results), unit: 'mm' }],
+    where: { view: 'slice', rect: grooveRect(results) },
+    target: {
+      label: 'chamfer',
+      better: 'higher',
+      unit: 'mm',
+      read: mouth,
+      settled: (tried) => !catches(tried),
+    },
+    remedies: [oneChange('usual-mouth', 'Mouths chamfered 1 mm', fieldsIn(results).case.mouthMm, 1)],
+  };
+};
+
 /** A groove so wide that its sheet rattles. */
 export const faceRattles: Rule<BoxResults> = ({ results }) => {
   const play = groovePlay(results);
@@ -109,6 +137,22 @@ export const faceRattles: Rule<BoxResults> = ({ results }) => {
   };
 };
 
+const lockedWords: Readonly<Record<ReturnType<typeof faceOutOf>, { readonly what: string; readonly why: string }>> = {
+  never: { what: '', why: '' },
+  'top-off': {
+    what: 'The top cannot come off',
+    why: 'Its two corners are mitred, dowelled or pocketed, and hold it from both ways: the sheet stays shut in.',
+  },
+  'open-top': {
+    what: 'The top cannot stand back behind the sheet',
+    why: 'Its two corners are mitred or rabbeted, and would gape in front of it: the sheet stays shut in.',
+  },
+  'lip-back': {
+    what: 'The lip of the top cannot be glued back',
+    why: 'Its two ends are mitred, and slide off their neighbours when it is clamped: the sheet goes in before the corners are glued, and not last.',
+  },
+};
+
 /** Corners that hold a top which is to come off, or to stand back. */
 export const topLocked: Rule<BoxResults> = ({ results }) => {
   const { case: box } = results.assembly;
@@ -122,11 +166,7 @@ export const topLocked: Rule<BoxResults> = ({ results }) => {
     id: 'top-locked',
     severity: 'fix',
     step: 'case',
-    what: out === 'top-off' ? 'The top cannot come off' : 'The top cannot stand back behind the sheet',
-    why:
-      out === 'top-off'
-        ? 'Its two corners are mitred, dowelled or pocketed, and hold it from both ways: the sheet stays shut in.'
-        : 'Its two corners are mitred or rabbeted, and would gape in front of it: the sheet stays shut in.',
+    ...lockedWords[out],
     numbers: [{ label: 'corners that hold it', value: 2, unit: '' }],
     where: {
       view: 'front',

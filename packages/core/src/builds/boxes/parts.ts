@@ -1,15 +1,17 @@
-import { cornerJoints, insertThroughMm, memberMm3, type Member } from '../../joinery/members/index.js';
+import { cornerJoints, insertThroughMm, lipName, memberMm3, type Member } from '../../joinery/members/index.js';
 import { capital } from '../../base/words/index.js';
 import { moveOutline, outlineArea, rectRing, subtract, turnedOver, type Outline } from '../../base/outlines/index.js';
-import type { CutPart, PartLayer, PartShape } from '../../making/parts/index.js';
+import { layerOf, layersByDepth, type CutPart, type PartLayer, type PartShape } from '../../making/parts/index.js';
 import { backHoldOf, holdPlaces } from './back-hold.js';
 import type { PartFacts } from './types.js';
+import { seatsOf } from '../common/seat-shapes.js';
 import { blockParts } from './block-parts.js';
 import { backBoards, gluedBackOf } from './glued-back.js';
 import { leadEntry, leadHoleMm } from './lead-entry.js';
 import { ledgeParts } from './ledge-parts.js';
 import { secondSize } from './second-sheet.js';
 import { ventHoles } from './vents.js';
+import { mouthOf } from './way-out.js';
 
 /** Height of the lead's hole above the back (mm), clear of the strip. */
 const leadAboveBackMm = 12;
@@ -21,9 +23,6 @@ const cutOut = (widthMm: number, heightMm: number): PartLayer => ({
   operation: 'cut',
   shapes: [{ kind: 'outline', outline: [rectRing({ x: 0, y: 0, width: widthMm, height: heightMm })] }],
 });
-
-const layer = (operation: PartLayer['operation'], shapes: readonly PartShape[]): readonly PartLayer[] =>
-  shapes.length > 0 ? [{ operation, shapes }] : [];
 
 /** Holes through the back for what holds it. */
 const holdHoles = ({ geometry, design }: PartFacts): readonly PartShape[] => {
@@ -67,7 +66,7 @@ const backPart = (facts: PartFacts): CutPart => {
     count: 1,
     kg: kilograms(widthMm * heightMm, thicknessMm, materials.backBoard.densityKgM3),
     note: `${glued === null ? '' : `glued up from ${glued.boards} boards and cut to size; `}${backHoldOf(design).name} in the rear rabbet; opens for service`,
-    layers: [cutOut(widthMm, heightMm), ...layer('drill', [...holdHoles(facts), ...lead]), ...layer('mark', rows)],
+    layers: [cutOut(widthMm, heightMm), ...layerOf('drill', [...holdHoles(facts), ...lead]), ...layerOf('mark', rows)],
   };
 };
 
@@ -108,7 +107,10 @@ const facePart = (facts: PartFacts): CutPart => {
     count: 1,
     kg: kilograms(widthMm * heightMm, thicknessMm, materials.face.densityKgM3),
     note: `${mode === 'lit-letters' ? 'mask film' : 'letters'} ${facts.mirrored ? 'on the inner side, drawn mirrored' : 'on the front, not mirrored'}`,
-    layers: [cutOut(widthMm, heightMm), ...layer('film', film.length > 0 ? [{ kind: 'outline', outline: film }] : [])],
+    layers: [
+      cutOut(widthMm, heightMm),
+      ...layerOf('film', film.length > 0 ? [{ kind: 'outline', outline: film }] : []),
+    ],
   };
 };
 
@@ -220,22 +222,27 @@ const endsNote = ({ ends, endRabbetMm, joint, fasteners, runs }: Member): readon
   ];
 };
 
+/** What is said of a lip, which is glued on last. */
+const lipNote = ({ name }: Member): readonly string[] =>
+  name === lipName
+    ? ['ripped from one board with the top, so that its grain goes on; glued back when the face is in']
+    : [];
+
+const mouthNote = ({ seats }: Member, design: PartFacts['design']): readonly string[] => {
+  const wide = mouthOf(design);
+  return wide > 0 && seats.some(({ holds }) => holds === 'face') ? [`mouth chamfered ${round(wide)} mm`] : [];
+};
+
 /** Drawn with the front edge at the top and the inner side toward the viewer. */
 const memberPart = (member: Member, facts: PartFacts): CutPart => {
   const { materials, brief, geometry } = facts;
   const { returnBoard } = materials;
   const { lengthMm, widthMm, thicknessMm } = member;
-  const seats = member.seats.map(({ fromFrontMm, widthMm: seatWidth, stopMm }): PartShape => ({
-    kind: 'outline',
-    outline: [
-      rectRing({ x: stopMm, y: widthMm - fromFrontMm - seatWidth, width: lengthMm - 2 * stopMm, height: seatWidth }),
-    ],
-  }));
   const backMm = geometry.back.thicknessMm + geometry.recessMm;
   const lead =
     brief.leadExit === member.name ? [leadHole(lengthMm / 2, Math.min(backMm + leadAboveBackMm, widthMm / 2))] : [];
   const upright = member.name === 'left' || member.name === 'right';
-  const vents = upright ? [] : ventHoles(facts.design.vents ?? null, lengthMm, widthMm);
+  const vents = upright || member.name === lipName ? [] : ventHoles(facts.design.vents ?? null, lengthMm, widthMm);
   const seatNote = member.seats
     .map(
       (seat) =>
@@ -244,7 +251,7 @@ const memberPart = (member: Member, facts: PartFacts): CutPart => {
     .join('; ');
   return {
     id: member.name,
-    name: `${capital(member.name)} return`,
+    name: member.name === lipName ? 'Lip of the top' : `${capital(member.name)} return`,
     materialId: returnBoard.id,
     materialName: returnBoard.name,
     stock: 'board',
@@ -253,12 +260,14 @@ const memberPart = (member: Member, facts: PartFacts): CutPart => {
     thicknessMm,
     count: 1,
     kg: (memberMm3(member) * returnBoard.densityKgM3) / 1e9,
-    note: [...endsNote(member), seatNote].join('; '),
+    note: [...endsNote(member), seatNote, ...lipNote(member), ...mouthNote(member, facts.design)]
+      .filter((each) => each !== '')
+      .join('; '),
     member,
     layers: [
       cutOut(lengthMm, widthMm),
-      ...layer('seat', [...seats, ...endRabbets(member)]),
-      ...layer('drill', [...cornerHoles(member), ...lead, ...vents]),
+      ...layersByDepth('seat', [...seatsOf(member), { depthMm: member.endRabbetMm, shapes: endRabbets(member) }]),
+      ...layerOf('drill', [...cornerHoles(member), ...lead, ...vents]),
     ],
   };
 };

@@ -47,11 +47,14 @@ const caseSchema = z
       .optional()
       .describe('Play of a sheet in the width of its groove, in all. Left out: 0.4.'),
     faceOut: z
-      .enum(['never', 'top-off', 'open-top'])
+      .enum(['never', 'top-off', 'open-top', 'lip-back'])
       .optional()
       .describe(
-        'How a face in a groove comes out: never, the corners are glued round it (when left out); upward, past a top that is screwed on; or upward, past a top that is set back behind it.',
+        'How a face in a groove comes out: never, the corners are glued round it (when left out); upward, past a top that is screwed on; upward, past a top that is set back behind it; or never, but it goes in last, past a lip that is ripped off the top and glued back.',
       ),
+    mouthMm: lengthMm(0, 3)
+      .optional()
+      .describe('Chamfer at the mouths of the face’s groove. Left out: 1 where the face is slid in, else none.'),
     backPlayMm: lengthMm(0, 10)
       .optional()
       .describe('Clearance on each side of the back, where it is not that of the face.'),

@@ -18,6 +18,7 @@ describe('the section of a case with a lit face', () => {
   it.each([
     [{}],
     [{ 'case.retention': 'groove' }],
+    [{ 'case.retention': 'groove', 'case.cornerJoint': 'butt', 'case.faceOut': 'lip-back' }],
     [{ 'case.retention': 'laid-on' }],
     [{ 'case.cornerJoint': 'mitre', 'case.returnBoardId': 'oak-18' }],
     [{ 'case.depthInsideMm': 40 }],

@@ -1,7 +1,7 @@
 import type { BoxMaterials } from './materials.js';
 import type { CaseDesign } from './schema.js';
 import { faceOutOf } from './way-out.js';
-import type { Member } from '../../joinery/members/index.js';
+import { lipName, type Member } from '../../joinery/members/index.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
 import type { LightRuns } from '../../light/runs/index.js';
 import { rectRing, subtract, type Outline } from '../../base/outlines/index.js';
@@ -160,7 +160,12 @@ const blockShapes = ({ block }: CaseGeometry, { backBoard }: BoxMaterials): read
 
 const millimetres = (value: number): string => `${Math.round(value * 10) / 10} mm`;
 
-const outWords = { never: '', 'top-off': ', top comes off', 'open-top': ', open above' } as const;
+const outWords = {
+  never: '',
+  'top-off': ', top comes off',
+  'open-top': ', open above',
+  'lip-back': ', lip of the top glued on last',
+} as const;
 
 const seatText: Readonly<Record<CaseDesign['retention'], (design: CaseDesign, geometry: CaseGeometry) => string>> = {
   rabbet: (design, geometry) =>
@@ -211,10 +216,11 @@ export const boxSection = (
   const rearZ = -back.thicknessMm - recessMm;
   const half = inside.heightMm / 2;
   const [top, bottom] = geometry.members;
-  const returnShape = (member: Member | undefined, y: number, side: 1 | -1): readonly SectionShape[] =>
+  const lip = geometry.members.find(({ name }) => name === lipName);
+  const returnShape = (member: Member | undefined, y: number, side: 1 | -1, fromZ = rearZ): readonly SectionShape[] =>
     member === undefined
       ? []
-      : memberProfile(member, y, side, rearZ).map((ring) => ({
+      : memberProfile(member, y, side, fromZ).map((ring) => ({
           role: 'return',
           material: materials.returnBoard.name,
           ring,
@@ -227,6 +233,7 @@ export const boxSection = (
   return {
     shapes: [
       ...returnShape(top, half, 1),
+      ...returnShape(lip, half, 1, rearZ + (top?.widthMm ?? 0)),
       ...returnShape(bottom, -half, -1),
       { role: 'back', material: materials.backBoard.name, ring: sheet(-back.thicknessMm, back) },
       { role: 'face', material: materials.face.name, ring: sheet(inside.depthMm, face) },

@@ -8,7 +8,7 @@ import { gluedBackOf } from './glued-back.js';
 import { ledgeOf } from './ledge-parts.js';
 import { backHoldOf, backPlayOf, boreDeepMm } from './back-hold.js';
 import type { StepFacts } from './types.js';
-import { faceOutOf, lockedBy, shutIn } from './way-out.js';
+import { faceOutOf, lockedBy, mouthOf, shutIn } from './way-out.js';
 import { setUpSteps } from '../common/set-up-steps.js';
 import { joiningCaution, joiningWords, wiringSteps } from '../common/wiring-steps.js';
 
@@ -222,10 +222,16 @@ const shutInWords = (design: StepFacts['design'], { second }: StepFacts['materia
 
 const topWords = {
   never: '',
-  'top-off':
-    ' No glue on the top: it is screwed on dry, and comes off. Chamfer the mouths of the grooves a millimetre, so that nothing catches.',
-  'open-top': ' Chamfer the mouths of the grooves a millimetre, so that nothing catches.',
+  'top-off': ' No glue on the top: it is screwed on dry, and comes off.',
+  'open-top': '',
+  'lip-back': ' The lip of the top stays off until the face is in.',
 } as const;
+
+/** Grooves that a sheet is slid into are broken at their mouths. */
+const mouthWords = (design: StepFacts['design']): string => {
+  const wide = mouthOf(design);
+  return wide > 0 ? ` Chamfer the mouths of the grooves ${mm(wide)}, so that nothing catches.` : '';
+};
 
 const finish = ({
   design,
@@ -246,7 +252,7 @@ const finish = ({
       id: 'glue-up',
       phase: 'finish',
       title: 'Join the returns square',
-      detail: `${cornerJoints[design.cornerJoint].howTo} Measure both diagonals: each ${mm(Math.hypot(geometry.outside.widthMm, geometry.outside.heightMm))}.${shutInWords(design, materials)}${topWords[faceOutOf(design)]}${glueWords(finishing, 'corners')}`,
+      detail: `${cornerJoints[design.cornerJoint].howTo} Measure both diagonals: each ${mm(Math.hypot(geometry.outside.widthMm, geometry.outside.heightMm))}.${shutInWords(design, materials)}${topWords[faceOutOf(design)]}${mouthWords(design)}${glueWords(finishing, 'corners')}`,
       minutes: 30,
       waitMinutes: clampMinutes(finishing, 'corners', 60),
       caution: null,
@@ -317,13 +323,18 @@ const wire = ({ runs, circuit, materials, brief }: StepFacts): readonly Told[] =
 ];
 
 /** How the face gets in, and the back shut. */
-const closing = ({ design, materials }: StepFacts): Pick<Told, 'title' | 'detail'> => {
+const closing = ({ design, materials, finishing }: StepFacts): Pick<Told, 'title' | 'detail'> => {
   const { closed } = backHoldOf(design);
   const out = lockedBy(design) ? 'never' : faceOutOf(design);
   if (out === 'top-off')
     return {
       title: 'Slide the face in, screw the top on, close the back',
       detail: `From above, both films off; wax in the grooves helps. Machine screws by hand. ${closed}`,
+    };
+  if (out === 'lip-back')
+    return {
+      title: 'Slide the face in, glue the lip back, close the back',
+      detail: `Both films off; wax in the grooves, none where glue goes. Try the lip dry: its groove must leave the face its play. A thin line of glue on its rear edge, away from the groove, clamps from front to rear.${glueWords(finishing, 'lip')} ${closed}`,
     };
   if (out === 'open-top')
     return {
@@ -335,6 +346,8 @@ const closing = ({ design, materials }: StepFacts): Pick<Told, 'title' | 'detail
     detail: closed,
   };
 };
+
+const slidPastLip = (design: StepFacts['design']): boolean => !lockedBy(design) && faceOutOf(design) === 'lip-back';
 
 const close = (facts: StepFacts): readonly Told[] => [
   {
@@ -351,7 +364,8 @@ const close = (facts: StepFacts): readonly Told[] => [
     phase: 'assemble',
     ...closing(facts),
     minutes: 20,
-    waitMinutes: 0,
+    // A lip that was glued on is let be until it holds.
+    waitMinutes: slidPastLip(facts.design) ? clampMinutes(facts.finishing, 'lip', 60) : 0,
     caution: null,
   },
   {

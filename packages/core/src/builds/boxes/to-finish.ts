@@ -1,5 +1,5 @@
 import { sum } from '../../base/maths/index.js';
-import { cornerJoints } from '../../joinery/members/index.js';
+import { cornerJoints, lipName } from '../../joinery/members/index.js';
 import type { Bond, Surface, ToFinish } from '../../making/finishing/index.js';
 import { liningSurface } from '../common/lining-surface.js';
 import { gluedBackOf } from './glued-back.js';
@@ -49,6 +49,15 @@ export const boxToFinish = ({
       mm: fastener === 'pocket-screw' ? 0 : 2 * sum(glued.map(({ widthMm }) => widthMm)),
       fine: false,
     },
+    ...members
+      .filter(({ name }) => name === lipName)
+      .map(({ lengthMm }): Bond => ({
+        id: 'lip',
+        what: 'lip of the top',
+        between: [wood, wood],
+        mm: lengthMm,
+        fine: true,
+      })),
     ...(backOfBoards === null
       ? []
       : [

@@ -4,7 +4,14 @@ import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { acrossCorners, cornerJoints, opensWith, type CornerJoint } from '../../joinery/members/index.js';
 import { metricFence, setUpsOf } from '../../joinery/setups/index.js';
 import { membersOf } from '../../making/parts/index.js';
-import { changed, dispensary, evaluatedCoarsely, inAssembly, testFonts } from '../../testing/harness.js';
+import {
+  changed,
+  dispensary,
+  evaluatedCoarsely,
+  evaluatedWithFixes,
+  inAssembly,
+  testFonts,
+} from '../../testing/harness.js';
 import { faceOutOf, lockedBy, shutIn, wayOutOf } from './way-out.js';
 
 let fonts: FontBook;
@@ -14,20 +21,15 @@ beforeAll(async () => {
 
 const joints = Object.keys(cornerJoints) as readonly CornerJoint[];
 const grooved = { ...dispensary.assemblies[0]!.case, retention: 'groove', lipMm: 7 } as const;
-const box = (change: Readonly<Record<string, unknown>>) =>
-  evaluatedCoarsely(
-    changed(
-      dispensary,
-      inAssembly({ 'case.retention': 'groove', 'case.lipMm': 8, 'case.depthInsideMm': 90, ...change }),
-    ),
-    fonts,
-  );
+const grooveBox = (change: Readonly<Record<string, unknown>>) =>
+  changed(dispensary, inAssembly({ 'case.retention': 'groove', 'case.lipMm': 8, 'case.depthInsideMm': 90, ...change }));
+const box = (change: Readonly<Record<string, unknown>>) => evaluatedCoarsely(grooveBox(change), fonts);
 
 describe('how a face comes out of its case', () => {
   it('is asked of grooves alone, and locked by every corner that its way does not allow', () => {
     expect(faceOutOf({ retention: 'rabbet', faceOut: 'top-off' })).toBe('never');
     expect(faceOutOf({ retention: 'groove' })).toBe('never');
-    for (const faceOut of ['top-off', 'open-top'] as const)
+    for (const faceOut of ['top-off', 'open-top', 'lip-back'] as const)
       for (const cornerJoint of joints)
         expect(lockedBy({ retention: 'groove', faceOut, cornerJoint })).toBe(!opensWith[faceOut].includes(cornerJoint));
     expect(lockedBy({ retention: 'groove', cornerJoint: 'mitre' })).toBe(false);
@@ -36,6 +38,7 @@ describe('how a face comes out of its case', () => {
   it('sets a top back behind the sheet with room to slide', () => {
     expect(wayOutOf({ ...grooved, faceOut: 'open-top' }, 11.4)).toEqual({ by: 'open-top', setBackMm: 11.9 });
     expect(wayOutOf({ ...grooved, faceOut: 'top-off' }, 11.4)).toEqual({ by: 'top-off' });
+    expect(wayOutOf({ ...grooved, faceOut: 'lip-back' }, 11.4)).toEqual({ by: 'lip-back' });
     expect(wayOutOf(grooved, 11.4)).toBeUndefined();
   });
 
@@ -49,9 +52,66 @@ describe('how a face comes out of its case', () => {
     // In one groove they go together.
     expect(shutIn({ ...butt, faceOut: 'open-top' }, second)).toEqual({ face: false, second: false });
     expect(shutIn(butt, second)).toEqual({ face: true, second: true });
+    expect(shutIn({ ...butt, faceOut: 'lip-back' }, apart)).toEqual({ face: false, second: true });
     // Locked corners let nothing out, whatever was asked.
     expect(shutIn({ ...butt, cornerJoint: 'mitre', faceOut: 'top-off' }, null).face).toBe(true);
     expect(shutIn({ ...butt, retention: 'rabbet' }, null)).toEqual({ face: false, second: false });
+  });
+});
+
+describe('a lip that is glued back', () => {
+  let made: ReturnType<typeof box>;
+  beforeAll(() => {
+    made = box({ 'case.cornerJoint': 'butt', 'case.faceOut': 'lip-back' });
+  });
+  const part = (id: string) => made.cut.find((each) => each.id === id)!;
+
+  it('is ripped off the top at the rear wall of its groove: together they are as wide as the rest', () => {
+    const [top, lip, bottom] = [part('top'), part('top-lip'), part('bottom')];
+    expect(lip.name).toBe('Lip of the top');
+    expect(top.heightMm + lip.heightMm).toBeCloseTo(bottom.heightMm, 9);
+    const groove = bottom.member!.seats.find(({ holds }) => holds === 'face')!;
+    expect(lip.heightMm).toBeCloseTo(groove.fromFrontMm + groove.widthMm, 9);
+    expect(lip.member!.seats).toEqual([{ ...groove, kind: 'rabbet' }]);
+    expect(top.member!.seats.map(({ holds }) => holds)).toEqual(['back']);
+    // What is screwed is behind it, with wood round it.
+    for (const { fromFrontMm } of top.member!.fasteners) expect(fromFrontMm).toBeGreaterThan(6);
+    expect(top.kg + lip.kg).toBeCloseTo(bottom.kg, 6);
+  });
+
+  it('has its set-ups: ripped by itself, a rabbet at its rear edge', () => {
+    const setUps = setUpsOf(membersOf(made.cut), shippedCatalogue.cutters, metricFence);
+    if (!setUps.ok) throw new Error(setUps.problems[0]!.message);
+    const own = setUps.value.filter(({ members }) => members.includes('Lip of the top'));
+    expect(own.map(({ kind }) => kind)).toEqual(expect.arrayContaining(['rip', 'length', 'channel']));
+    const channel = own.find(({ kind }) => kind === 'channel')!;
+    expect(channel.reference).toBe('rear edge');
+    expect(own.find(({ kind }) => kind === 'rip')!.widthMm).toBeCloseTo(part('top-lip').heightMm, 9);
+  });
+
+  it('is glued on when the face is in, and waited for; the corners are glued without it', () => {
+    const { steps } = made.buildList;
+    const [glueUp, close] = ['glue-up', 'close'].map((id) => steps.find((step) => step.id === id)!);
+    expect(glueUp!.detail).toContain('The lip of the top stays off until the face is in.');
+    expect(glueUp!.detail).toContain('Chamfer the mouths of the grooves 1 mm');
+    expect(close!.title).toBe('Slide the face in, glue the lip back, close the back');
+    expect(close!.waitMinutes).toBeGreaterThan(0);
+  });
+
+  it('is told where ends are mitred, and mended by a square corner; sharp mouths are told and mended', () => {
+    const locked = evaluatedWithFixes(grooveBox({ 'case.cornerJoint': 'mitre', 'case.faceOut': 'lip-back' }), fonts);
+    const found = locked.findings.find(({ id }) => id.startsWith('top-locked'))!;
+    expect(found.what).toBe('The lip of the top cannot be glued back');
+    expect(found.fixes.length).toBeGreaterThan(0);
+    const sharp = evaluatedWithFixes(
+      grooveBox({ 'case.cornerJoint': 'butt', 'case.faceOut': 'top-off', 'case.mouthMm': 0 }),
+      fonts,
+    );
+    const mouth = sharp.findings.find(({ id }) => id.startsWith('mouth-catches'))!;
+    expect(mouth.why).toContain('They are sharp');
+    expect(mouth.fixes[0]!.label).toBe('Mouths chamfered 1 mm');
+    const plain = box({ 'case.cornerJoint': 'butt', 'case.faceOut': 'top-off' });
+    expect(plain.findings.some(({ id }) => id.startsWith('mouth-catches'))).toBe(false);
   });
 });
 

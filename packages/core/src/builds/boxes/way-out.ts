@@ -21,8 +21,14 @@ export const lockedBy = (design: Pick<CaseDesign, 'retention' | 'faceOut' | 'cor
 export const wayOutOf = (design: CaseDesign, frontMm: number): WayOut | undefined => {
   const out = faceOutOf(design);
   if (out === 'never') return undefined;
-  return out === 'top-off' ? { by: out } : { by: out, setBackMm: frontMm + slideMm };
+  return out === 'open-top' ? { by: out, setBackMm: frontMm + slideMm } : { by: out };
 };
+
+const usualMouthMm = 1;
+
+/** How wide the mouths of the face’s groove are chamfered (mm): usually where a sheet is slid in, and else not at all. */
+export const mouthOf = (design: Pick<CaseDesign, 'retention' | 'faceOut' | 'mouthMm'>): number =>
+  design.retention === 'groove' ? (design.mouthMm ?? (faceOutOf(design) === 'never' ? 0 : usualMouthMm)) : 0;
 
 /** Sheets that are shut in when the corners are glued: the face, a second sheet, both or none. */
 export const shutIn = (

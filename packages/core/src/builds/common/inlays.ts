@@ -1,9 +1,9 @@
 import { outlineArea, outlineBounds, solidParts, type Outline } from '../../base/outlines/index.js';
-import type { Tool } from '../../document/catalogue/index.js';
+import { kerfOf, type Tool } from '../../document/catalogue/index.js';
 import { fitLadder, pieceFor, usualFit, type Fit } from '../../making/fits/index.js';
 import type { CutPart } from '../../making/parts/index.js';
 import { sheetPart } from './sheet-part.js';
-import { kerfOf, type SheetStock } from './sheet-stock.js';
+import type { SheetStock } from './sheet-stock.js';
 
 /** Letters let into a sheet: their pockets, the stuff, how they fit, and what stands loose within them. */
 export interface Inlay {

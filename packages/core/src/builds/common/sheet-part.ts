@@ -1,8 +1,8 @@
 import { outlineArea, type Outline } from '../../base/outlines/index.js';
-import type { Tool } from '../../document/catalogue/index.js';
+import { kerfOf, type Tool } from '../../document/catalogue/index.js';
 import type { CutPart, PartLayer } from '../../making/parts/index.js';
 import { flatLetter, type FlatLetter } from '../letters/parts.js';
-import { kerfOf, type SheetStock } from './sheet-stock.js';
+import type { SheetStock } from './sheet-stock.js';
 
 /** What is cut from a sheet, and what is said of it. */
 export interface SheetCut {

@@ -1,5 +1,5 @@
 import { failure, success, type Result } from '../../base/result.js';
-import type { Catalogue, Stuff, Tool } from '../../document/catalogue/index.js';
+import type { Catalogue, Stuff } from '../../document/catalogue/index.js';
 
 /** What a sheet is cut from, as far as light and parts go by it. */
 export interface SheetStock {
@@ -73,6 +73,3 @@ const leastPassed = 0.05;
 
 /** Whether a sheet lets light through and glows; else it is painted. */
 export const glows = ({ passes }: Pick<SheetStock, 'passes'>): boolean => passes > leastPassed;
-
-/** What the tool takes of a stuff, as it was measured where it was (mm). */
-export const kerfOf = ({ kerfs, cutMm }: Tool, stuff: Stuff): number => kerfs?.[stuff] ?? cutMm;

@@ -1,12 +1,8 @@
 import type { Outline } from '../../base/outlines/index.js';
-import type { PartLayer, PartShape } from '../../making/parts/index.js';
+import type { PartLayer } from '../../making/parts/index.js';
 
 /** Tenths of a millimetre, as notes on parts have them. */
 export const round = (mm: number): string => `${Math.round(mm * 10) / 10}`;
-
-/** A layer of a part’s drawing; none without shapes. */
-export const layer = (operation: PartLayer['operation'], shapes: readonly PartShape[]): readonly PartLayer[] =>
-  shapes.length > 0 ? [{ operation, shapes }] : [];
 
 /** The outline that a part is cut to. */
 export const cutOut = (outline: Outline): PartLayer => ({ operation: 'cut', shapes: [{ kind: 'outline', outline }] });

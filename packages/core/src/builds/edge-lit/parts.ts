@@ -2,9 +2,10 @@ import { memberMm3, type Member } from '../../joinery/members/index.js';
 import { rectRing, type Outline } from '../../base/outlines/index.js';
 import { capital } from '../../base/words/index.js';
 import type { Brief } from '../../document/design/index.js';
-import { plainBoard, type CutPart, type PartShape } from '../../making/parts/index.js';
+import { layerOf, layersByDepth, plainBoard, type CutPart, type PartShape } from '../../making/parts/index.js';
+import { seatsOf } from '../common/seat-shapes.js';
 import type { BaseGeometry } from './base-geometry.js';
-import { cutOut, layer, round } from './drawn-parts.js';
+import { cutOut, round } from './drawn-parts.js';
 import { closingIn, membersIn } from './geometry.js';
 import { isSheetSide } from './sheet-light.js';
 import { sheetPart, stencilParts } from './sheet-parts.js';
@@ -91,27 +92,32 @@ const woodenBase = ({ materials, brief }: PanelFacts, base: BaseGeometry): reado
       member,
       layers: [
         cutOut(rectOutline(lengthMm, depthMm)),
-        ...layer('seat', [
-          centred(slot.lengthMm + 1, slot.widthMm),
-          centred(cavity.lengthMm, cavity.widthMm),
-          centred(closing.widthMm, closing.heightMm),
+        ...layersByDepth('seat', [
+          { depthMm: slot.deepMm, shapes: [centred(slot.lengthMm + 1, slot.widthMm)] },
+          { depthMm: cavity.highMm + closing.thicknessMm, shapes: [centred(cavity.lengthMm, cavity.widthMm)] },
+          { depthMm: closing.thicknessMm, shapes: [centred(closing.widthMm, closing.heightMm)] },
           ...(pocket.lengthMm > 0
             ? [
                 {
-                  kind: 'outline' as const,
-                  outline: [
-                    rectRing({
-                      x: (lengthMm - cavity.lengthMm) / 2,
-                      y: (depthMm - pocket.widthMm) / 2,
-                      width: pocket.lengthMm,
-                      height: pocket.widthMm,
-                    }),
+                  depthMm: cavity.highMm + closing.thicknessMm,
+                  shapes: [
+                    {
+                      kind: 'outline' as const,
+                      outline: [
+                        rectRing({
+                          x: (lengthMm - cavity.lengthMm) / 2,
+                          y: (depthMm - pocket.widthMm) / 2,
+                          width: pocket.lengthMm,
+                          height: pocket.widthMm,
+                        }),
+                      ],
+                    },
                   ],
                 },
               ]
             : []),
         ]),
-        ...layer('mark', exitShape(base, brief.leadExit)),
+        ...layerOf('mark', exitShape(base, brief.leadExit)),
       ],
     },
   ];
@@ -166,10 +172,6 @@ const lidParts = ({ materials, brief }: PanelFacts, base: BaseGeometry): readonl
 const memberPart = (member: Member, { materials, brief }: PanelFacts): CutPart => {
   const { board } = materials;
   const { lengthMm, widthMm, thicknessMm } = member;
-  const seats = member.seats.map(({ fromFrontMm, widthMm: wide, stopMm }): PartShape => ({
-    kind: 'outline',
-    outline: [rectRing({ x: stopMm, y: widthMm - fromFrontMm - wide, width: lengthMm - 2 * stopMm, height: wide })],
-  }));
   const lead: readonly PartShape[] =
     brief.leadExit === member.name || (brief.leadExit === 'back' && member.name === 'bottom')
       ? [
@@ -200,7 +202,11 @@ const memberPart = (member: Member, { materials, brief }: PanelFacts): CutPart =
       ),
     ].join('; '),
     member,
-    layers: [cutOut(rectOutline(lengthMm, widthMm)), ...layer('seat', seats), ...layer('drill', lead)],
+    layers: [
+      cutOut(rectOutline(lengthMm, widthMm)),
+      ...layersByDepth('seat', seatsOf(member)),
+      ...layerOf('drill', lead),
+    ],
   };
 };
 

@@ -1,8 +1,8 @@
 import { outlineArea, rectRing, type Outline, type Point, type Rect } from '../../base/outlines/index.js';
-import type { CutPart, PartShape } from '../../making/parts/index.js';
+import { layerOf, layersByDepth, type CutPart, type PartShape } from '../../making/parts/index.js';
 import type { WorkedFace } from '../common/worked-face.js';
 import { workedOf, type WorkedArea } from './areas.js';
-import { cutOut, layer, round } from './drawn-parts.js';
+import { cutOut, round } from './drawn-parts.js';
 import { faceRaster } from './fill/face-raster.js';
 import { mostMarks } from './fill/hatch.js';
 import { marksOf, type Marks } from './fill/marks.js';
@@ -67,8 +67,10 @@ export const sheetPart = ({ geometry, materials, areas }: PanelFacts): CutPart =
   const worked = workedOf(areas);
   const up = (worked[0] ?? areas[0]!).onBack;
   const { outline } = onMachine(sheet, up);
-  const shapes = (onBack: boolean): readonly PartShape[] =>
-    worked.filter((area) => area.onBack === onBack).flatMap((area) => workedShapes(area, sheet, up));
+  const shapes = (onBack: boolean) =>
+    worked
+      .filter((area) => area.onBack === onBack)
+      .map((area) => ({ depthMm: area.artwork.depthMm, shapes: workedShapes(area, sheet, up) }));
   return {
     id: 'sheet',
     name: 'Sheet',
@@ -84,7 +86,14 @@ export const sheetPart = ({ geometry, materials, areas }: PanelFacts): CutPart =
       ...new Set((worked.length > 0 ? worked : areas.slice(0, 1)).map(workedNote)),
       'lit edges polished before its film comes off',
     ].join('; '),
-    layers: [cutOut(outline([ring])), ...layer('engrave', shapes(up)), ...layer('mark', shapes(!up))],
+    layers: [
+      cutOut(outline([ring])),
+      ...layersByDepth('engrave', shapes(up)),
+      ...layerOf(
+        'mark',
+        shapes(!up).flatMap((each) => each.shapes),
+      ),
+    ],
   };
 };
 
@@ -159,7 +168,7 @@ export const workedFacesOf = (results: PanelFacts): readonly WorkedFace[] => {
         note: workedNote(area),
         layers: [
           cutOut(outline([results.geometry.ring])),
-          ...layer('engrave', workedShapes(area, sheet, area.onBack, mostMarks)),
+          ...layerOf('engrave', workedShapes(area, sheet, area.onBack, mostMarks), area.artwork.depthMm),
         ],
       },
       raster:

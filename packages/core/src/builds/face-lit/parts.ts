@@ -17,8 +17,8 @@ import {
   type Point,
   type Ring,
 } from '../../base/outlines/index.js';
-import { sundry, type BoughtPart, type CutPart, type PartShape } from '../../making/parts/index.js';
-import { flatLetter, fromLeft, layerOf, pinMarks } from '../letters/parts.js';
+import { layerOf, sundry, type BoughtPart, type CutPart, type PartShape } from '../../making/parts/index.js';
+import { flatLetter, fromLeft, pinMarks } from '../letters/parts.js';
 import { partSuffix, splitLetter } from '../letters/splits.js';
 import { wireHoleMm } from '../common/wire-routes.js';
 

@@ -5,6 +5,7 @@ import { outlineBounds, type Point } from '../../base/outlines/index.js';
 import { drawingsOf, templatesOf } from '../../files/exports/index.js';
 import { scaledPdf, type Template, type Tile } from '../../making/templates/index.js';
 import { brimTile, fittingMirror, signEvaluatedCoarsely, testFonts, tideTable } from '../../testing/harness.js';
+import { testPaper } from '../../testing/packs.js';
 
 let fonts: FontBook;
 beforeAll(async () => {
@@ -21,11 +22,11 @@ const drawn = (template: Template) => {
   const page = {
     drawLine: ({ start, end }: { start: { x: number; y: number }; end: { x: number; y: number } }) =>
       lines.push([mm(start), mm(end)]),
-    drawText: (text: string) => words.push(text),
     drawCircle: () => undefined,
     drawSvgPath: () => undefined,
   };
-  template.draw({ page, font: null, left: 0, bottom: 0, widthMm: 1e4, heightMm: 1e4 } as unknown as Tile);
+  const type = { draw: (_page: unknown, text: string) => words.push(text) };
+  template.draw({ page, type, left: 0, bottom: 0, widthMm: 1e4, heightMm: 1e4 } as unknown as Tile);
   return { words, lines };
 };
 
@@ -38,7 +39,7 @@ describe('what a frame gives to others and to the saw', () => {
       /Mirror glass 4 mm, 4 mm; edges ground and polished.*silver and paint off, glass frosted.*R 25/,
     );
     expect(drawing!.heading).toContain('BEHIND');
-    const pdf = await PDFDocument.load(await scaledPdf(drawing!, 'a4'));
+    const pdf = await PDFDocument.load(await scaledPdf(drawing!, 'a4', await testPaper()));
     expect(pdf.getPageCount()).toBe(1);
     expect(drawingsOf(signEvaluatedCoarsely(tideTable, fonts))).toEqual({});
   });

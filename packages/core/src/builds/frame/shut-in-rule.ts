@@ -6,7 +6,7 @@ import { faceOutOf } from '../boxes/way-out.js';
 import type { FrameResults } from './results.js';
 
 const shutIn = ({ assembly: { case: box, shows } }: FrameResults): number =>
-  shows.kind !== 'lit-mirror' && box.retention === 'groove' && faceOutOf(box) === 'never' ? 1 : 0;
+  shows.kind !== 'lit-mirror' && box.retention === 'groove' && ['never', 'lip-back'].includes(faceOutOf(box)) ? 1 : 0;
 
 /** A print or a tile that is to be changed, in grooves whose corners are glued. */
 export const showsShutIn: Rule<FrameResults> = ({ results }) => {
@@ -24,7 +24,7 @@ export const showsShutIn: Rule<FrameResults> = ({ results }) => {
     severity: 'note',
     step: 'case',
     what: `The ${what} cannot be changed`,
-    why: `It stands in a groove all round, and the corners are glued: ${shows.kind === 'print' ? 'another print, or dust behind this one,' : 'another tile'} wants the frame sawn open.`,
+    why: `It stands in a groove all round, and ${faceOutOf(box) === 'never' ? 'the corners are glued' : 'the lip of the top is glued on'}: ${shows.kind === 'print' ? 'another print, or dust behind this one,' : 'another tile'} wants the frame sawn open.`,
     numbers: [{ label: 'sides that let it out', value: 0, unit: '' }],
     where: {
       view: 'front',

@@ -108,6 +108,7 @@ const tryIn = ({ shows, case: box }: FrameAssembly, { second }: FrameMaterials):
   const way = {
     never: `${what} must drop in`,
     'top-off': `without its top: ${what} must slide down to the floor of the groove`,
+    'lip-back': `without the lip of the top: ${what} must slide down to the floor of the groove`,
     'open-top': `${what} must slide down past the top to the floor of the groove`,
   }[out];
   return {

@@ -1,15 +1,23 @@
 import {
   intersect,
   inOutline,
+  subtract,
   outlineArea,
   outlineBounds,
   type Outline,
   type Point,
   type Ring,
 } from '../../base/outlines/index.js';
-import { sundry, type BoughtPart, type CutPart, type PartLayer, type PartShape } from '../../making/parts/index.js';
+import {
+  layerOf,
+  sundry,
+  type BoughtPart,
+  type CutPart,
+  type PartLayer,
+  type PartShape,
+} from '../../making/parts/index.js';
 import type { Catalogue } from '../../document/catalogue/index.js';
-import { flatLetter, layerOf, pinMarks } from '../letters/parts.js';
+import { flatLetter, pinMarks } from '../letters/parts.js';
 import { bandsOf, plateOf, type GrooveGeometry } from './geometry.js';
 import type { LitLine } from './lines.js';
 import type { GrooveFacts } from './results.js';
@@ -115,10 +123,8 @@ const carrierParts = (facts: GrooveFacts): readonly CutPart[] => {
       closed,
     }));
     const holes = runs.holes.filter(({ at }) => sorted.length === 1 || inOutline(at, part));
-    const cut: readonly PartShape[] = [
-      { kind: 'outline', outline },
-      ...(through ? [{ kind: 'outline' as const, outline: flat(area) }] : []),
-    ];
+    // One outline with the groove as a hole in it: the tool runs within a hole, and outside an edge.
+    const cut: readonly PartShape[] = [{ kind: 'outline', outline: through ? subtract(outline, flat(area)) : outline }];
     const name =
       sorted.length === 1 && carrier.kind !== 'letters'
         ? roleWords[carrier.kind]
@@ -146,10 +152,11 @@ const carrierParts = (facts: GrooveFacts): readonly CutPart[] => {
         ...(through
           ? []
           : [
-              ...layerOf('rout', area.length === 0 ? [] : [{ kind: 'outline', outline: flat(area) }]),
+              ...layerOf('rout', area.length === 0 ? [] : [{ kind: 'outline', outline: flat(area) }], groove.depthMm),
               ...layerOf(
                 'bit-path',
                 tool.kind === 'bit' ? bitPaths(own, groove.widthMm, Math.min(tool.cutMm, groove.widthMm)) : [],
+                groove.depthMm,
               ),
             ]),
         ...layerOf('drill', fromBehind || through ? [] : holeShapes(holes, place)),

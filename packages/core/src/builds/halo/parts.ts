@@ -6,10 +6,10 @@ import type { LettersGeometry } from '../../light/geometry/index.js';
 import type { PostedPart } from '../../making/hanging/index.js';
 import type { LetterRuns } from '../../light/runs/index.js';
 import { inOutline, outlineArea, rectRing, ringLength, type Outline } from '../../base/outlines/index.js';
-import { flatLetter, fromLeft, layerOf, pinMarks } from '../letters/parts.js';
+import { flatLetter, fromLeft, pinMarks } from '../letters/parts.js';
 import { filamentPerKg, isPrinted } from './printing.js';
 import { partSuffix, splitLetter } from '../letters/splits.js';
-import { sundry, type BoughtPart, type CutPart, type PartShape } from '../../making/parts/index.js';
+import { layerOf, sundry, type BoughtPart, type CutPart, type PartShape } from '../../making/parts/index.js';
 
 /** What halo letters are cut and bought from. */
 export interface HaloFacts {
@@ -28,6 +28,10 @@ interface Letter {
   readonly outline: Outline;
   readonly posts: PostedPart['posts'];
 }
+
+/** A blind hole leaves a third of its sheet, and two millimetres of a thick one (mm deep). */
+export const blindHoleMm = (thicknessMm: number): number =>
+  Math.round(10 * Math.max((2 * thicknessMm) / 3, thicknessMm - 2)) / 10;
 
 /** Return strip laps over itself by this much where it closes (mm). */
 const lapMm = 12;
@@ -78,7 +82,9 @@ const sheetParts = (
       kg: ((outlineArea(part) * solidMm + roundMm(part) * walls) * board.densityKgM3) / 1e9,
       note: [
         ...(carriesPosts
-          ? [`${posts.length} posts, ${printed ? 'sockets printed in' : 'blind holes from behind'}`]
+          ? [
+              `${posts.length} posts, ${printed ? 'sockets printed in' : `blind holes ${blindHoleMm(thicknessMm)} mm deep from behind`}`,
+            ]
           : []),
         printed ? printedNote : mirrored ? 'drawn mirrored: cut with the back up' : 'seen from the front',
         ...(parts.length > 1 ? [`one of ${parts.length} parts`] : []),
@@ -91,6 +97,7 @@ const sheetParts = (
             const [x, y] = place(at);
             return { kind: 'hole', x, y, diameterMm };
           }),
+          blindHoleMm(thicknessMm),
         ),
         ...layerOf('mark', pinMarks(pins, part, place)),
       ],

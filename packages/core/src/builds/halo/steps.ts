@@ -8,7 +8,7 @@ import type { CutPart } from '../../making/parts/index.js';
 import type { ToldStep } from '../../making/steps/index.js';
 import { counted, mm, signStep, step } from '../common/step-words.js';
 import { joiningCaution, joiningWords, wiringSteps } from '../common/wiring-steps.js';
-import type { HaloFacts } from './parts.js';
+import { blindHoleMm, type HaloFacts } from './parts.js';
 import { isPrinted, printOf } from './printing.js';
 
 /** What the steps are written from. */
@@ -82,7 +82,7 @@ const cutting = (
     'cut',
     'post-holes',
     `Drill ${counted(holes, 'blind hole')} for the posts`,
-    'By the drill template on the backs, or by the tool in the same setting as the outline. Set a depth stop: they must not come through.',
+    `By the drill template on the backs, or by the tool in the same setting as the outline: ${mm(blindHoleMm(geometry.backMm > 0 ? geometry.backMm : geometry.frontMm))} deep. Set a depth stop: they must not come through.`,
     5 + 3 * holes,
     null,
   ),

@@ -1,7 +1,7 @@
+import { kerfOf } from '../../document/catalogue/index.js';
 import { slotLadder } from '../../making/fits/index.js';
 import type { CutPart } from '../../making/parts/index.js';
 import { inlayPart, ladders } from '../common/inlays.js';
-import { kerfOf } from '../common/sheet-stock.js';
 import type { LayersMaterials } from './materials.js';
 import type { Scene, StandingSheet } from './scene.js';
 

@@ -1,8 +1,7 @@
 import type { Point } from '../../base/outlines/index.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
-import type { BoughtPart, CutPart, PartShape } from '../../making/parts/index.js';
+import { layerOf, type BoughtPart, type CutPart, type PartShape } from '../../making/parts/index.js';
 import type { OwnParts } from '../common/build.js';
-import { layerOf } from '../letters/parts.js';
 import type { Pile } from './heights.js';
 import { inlayParts } from './inlay.js';
 import { sheetPart } from '../common/sheet-part.js';

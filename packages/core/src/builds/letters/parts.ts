@@ -7,7 +7,7 @@ import {
   type Point,
   type Rect,
 } from '../../base/outlines/index.js';
-import type { PartLayer, PartShape } from '../../making/parts/index.js';
+import type { PartShape } from '../../making/parts/index.js';
 
 /** A letter, or a part of one, laid flat. */
 export interface FlatLetter {
@@ -28,10 +28,6 @@ export const flatLetter = (letter: Outline, mirrored: boolean): FlatLetter => {
     place: ([x, y]) => [mirrored ? bounds.x + bounds.width - x : x - bounds.x, y - bounds.y],
   };
 };
-
-/** A layer of a drawing; none when there is nothing on it. */
-export const layerOf = (operation: PartLayer['operation'], shapes: readonly PartShape[]): readonly PartLayer[] =>
-  shapes.length > 0 ? [{ operation, shapes }] : [];
 
 /** Arms of the cross that marks a pin (mm). */
 const crossMm = 4;

@@ -1,11 +1,12 @@
 import type { HaloResults } from '../index.js';
 import type { Single } from '../../testing/harness.js';
+import { packOf, testPaper } from '../../testing/packs.js';
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import { PDFDocument } from 'pdf-lib';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { outlineBounds } from '../../base/outlines/index.js';
 import { changed, curlew, evaluatedCoarsely, tern, testFonts } from '../../testing/harness.js';
-import { benchPack, templatesOf, tiledPdf, type Template } from '../../files/exports/index.js';
+import { templatesOf, tiledPdf, type Template } from '../../files/exports/index.js';
 import type { Tile } from '../../making/templates/index.js';
 
 let fonts: FontBook;
@@ -32,11 +33,11 @@ const drawn = (template: Template): Drawn => {
   const page = {
     drawCircle: ({ x, y, size }: { x: number; y: number; size: number }) =>
       void circles.push({ x: x * toMm - marginMm, y: y * toMm - marginMm, mm: 2 * size * toMm }),
-    drawText: (text: string) => void texts.push(text),
     drawLine: () => undefined,
     drawSvgPath: () => void (paths += 1),
   };
-  template.draw({ page, font: null, left: 0, bottom: 0, widthMm: 1e4, heightMm: 1e4 } as unknown as Tile);
+  const type = { draw: (_page: unknown, text: string) => void texts.push(text) };
+  template.draw({ page, type, left: 0, bottom: 0, widthMm: 1e4, heightMm: 1e4 } as unknown as Tile);
   return { circles, texts, paths };
 };
 
@@ -74,14 +75,14 @@ describe('templates of halo letters', () => {
 
   it('come in tiles, 1:1', async () => {
     const template = templatesOf(letters)['drill-template']!;
-    const document = await PDFDocument.load(await tiledPdf(template, 'a4'));
+    const document = await PDFDocument.load(await tiledPdf(template, 'a4', await testPaper()));
     expect(document.getPageCount()).toBe(Math.ceil(template.widthMm / 265) * Math.ceil(template.heightMm / 178));
   });
 });
 
 describe('the bench pack of letters', () => {
   it('holds both templates on both papers and what can be printed', async () => {
-    const names = (await benchPack(letters)).map(({ path }) => path);
+    const names = (await packOf(letters)).map(({ path }) => path);
     for (const name of [
       'drill-template-a4.pdf',
       'strip-template-letter.pdf',
@@ -92,7 +93,7 @@ describe('the bench pack of letters', () => {
   });
 
   it('of face-lit letters holds faces, backs and returns', async () => {
-    const names = (await benchPack(evaluatedCoarsely(tern, fonts))).map(({ path }) => path);
+    const names = (await packOf(evaluatedCoarsely(tern, fonts))).map(({ path }) => path);
     for (const name of [
       'strip-template-a4.pdf',
       'parts/letter-1-face.dxf',

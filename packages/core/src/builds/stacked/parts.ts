@@ -1,11 +1,10 @@
 import { outlineArea, outlineBounds, offset, subtract, type Point } from '../../base/outlines/index.js';
 import type { Catalogue } from '../../document/catalogue/index.js';
 import type { Brief } from '../../document/design/index.js';
-import { sundry, type BoughtPart, type CutPart, type PartShape } from '../../making/parts/index.js';
+import { layerOf, sundry, type BoughtPart, type CutPart, type PartShape } from '../../making/parts/index.js';
 import { inlayPart, ladders } from '../common/inlays.js';
 import { sheetPart, type SheetCut } from '../common/sheet-part.js';
 import type { SheetStock } from '../common/sheet-stock.js';
-import { layerOf } from '../letters/parts.js';
 import type { StackedGeometry } from './geometry.js';
 import { heldAt, opaqueRuns, pinLengthsMm, pinMm, screwHoleMm } from './held-at.js';
 import { leadEntryOf, leadHoleMm, leadSlot } from './lead-entry.js';

@@ -8,6 +8,7 @@ export {
   findCoats,
   findSecond,
   foundAll,
+  kerfOf,
   lightProblems,
   toolIn,
   type BoxedMaterials,
@@ -16,10 +17,12 @@ export {
   type FacedMaterials,
   type SecondSheet,
   type WallMaterials,
+  type Workpiece,
 } from './materials.js';
 export { catalogueKinds, readCatalogue, type ReadCatalogue, type StoredItem } from './read-catalogue.js';
 export { readItem, type WrittenItem } from './read-item.js';
 export { stuffNames } from './schema.js';
+export { coloursOf, operations, usualColours, type LayerColours, type Operation } from './operations.js';
 export { freeItemId, mostCsvLines, readShelfCsv, shelfCsv, type CsvComplaint, type ShelfImport } from './shelf-csv.js';
 export { shippedCatalogue } from './shipped.js';
 export type {
@@ -30,6 +33,7 @@ export type {
   Coating,
   Controller,
   Cover,
+  CutWay,
   Cutter,
   Engraving,
   FaceSheet,

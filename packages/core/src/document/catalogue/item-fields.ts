@@ -334,6 +334,22 @@ export const kindWords: readonly KindWords[] = [
       typical: ['acrylic 0.2, wood 0.3'],
       ...optional,
     }),
+    mm(
+      'way.leadMm',
+      'Lead-in, radius',
+      'Of the turn from the waste; 0 begins on the line. Where empty: 2 for a beam, as wide as a bit is, 2 at least.',
+      [0, 2, 3],
+      optional,
+    ),
+    mm(
+      'way.tabMm',
+      'Tabs, wide',
+      'Bridges that hold a part in its sheet; 0 for none. Where empty: 6 for a bit, else none.',
+      [0, 6],
+      optional,
+    ),
+    mm('way.tabHighMm', 'Tabs, high', 'Left of the thickness under the tool. Where empty: 1.5.', [1.5], optional),
+    mm('way.tabEveryMm', 'From tab to tab', 'Along the cut, at most. Where empty: 250.', [250], optional),
     choice(
       'engraves.method',
       'Works faces by',

@@ -33,11 +33,12 @@ export interface CommonMaterials {
   readonly workpiece: Workpiece;
 }
 
+/** What the tool takes of a stuff, as it was measured where it was (mm). */
+export const kerfOf = ({ kerfs, cutMm }: Tool, stuff: Stuff): number => kerfs?.[stuff] ?? cutMm;
+
 /** A tool as it cuts a workpiece: as wide as was measured in that material, else as it usually does. */
-export const toolIn = (tool: Tool, { stuff }: Pick<Workpiece, 'stuff'>): Tool => {
-  const kerf = tool.kerfs?.[stuff];
-  return kerf === undefined ? tool : { ...tool, cutMm: kerf };
-};
+export const toolIn = (tool: Tool, { stuff }: Pick<Workpiece, 'stuff'>): Tool =>
+  tool.kerfs?.[stuff] === undefined ? tool : { ...tool, cutMm: kerfOf(tool, stuff) };
 
 /** Whether a tool gets through a workpiece. */
 export const cutsThrough = ({ cuts }: Tool, { stuff, thicknessMm }: Workpiece): boolean =>

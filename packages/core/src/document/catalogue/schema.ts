@@ -1,3 +1,4 @@
+import { operations } from './operations.js';
 import { workPhases } from './work-phases.js';
 import * as z from 'zod';
 import type { Catalogue, CatalogueKind } from './types.js';
@@ -226,6 +227,14 @@ const itemSchemas = {
         minPerM2: some,
       })
       .optional(),
+    way: z
+      .looseObject({
+        leadMm: z.number().min(0).max(50).optional(),
+        tabMm: z.number().min(0).max(50).optional(),
+        tabHighMm: z.number().min(0.1).max(20).optional(),
+        tabEveryMm: z.number().min(20).max(5000).optional(),
+      })
+      .optional(),
   }),
   cutters: z.looseObject({ ...item, kind: z.enum(['blade', 'bit']), cutMm: above, mostDeepMm: above }),
   walls: z.looseObject({ ...item, reflectanceRgb: rgb }),
@@ -254,6 +263,7 @@ export const ratesSchema = z.looseObject({
   energyPerKwh: some,
   kerfMm: length,
   wasteShare: share,
+  machineColours: z.partialRecord(z.enum(operations), z.string().regex(/^#[0-9a-f]{6}$/)).optional(),
   learnedTimes: z
     .partialRecord(
       z.enum(workPhases),

@@ -1,3 +1,4 @@
+import type { LayerColours } from './operations.js';
 import type { LearnedTime, WorkPhase } from './work-phases.js';
 import type { ShelfItem as Item } from './shelf-item.js';
 
@@ -325,6 +326,18 @@ export interface Tool extends Item {
   readonly bedHeightMm: number;
   /** Of what works the faces of clear sheets: `cuts` is then how deep it goes. */
   readonly engraves?: Engraving;
+  /** How its way into and round a cut is drawn; usual figures of its kind where it says nothing. */
+  readonly way?: CutWay;
+}
+
+/** How the way of a tool is drawn for a machine that follows lines as they are. */
+export interface CutWay {
+  /** Radius of the quarter turn by which it comes into a cut from the waste; 0 begins on the line (mm). */
+  readonly leadMm?: number;
+  /** Bridges that hold a part in its sheet until it is broken out: how wide, 0 for none, how high, how far apart at most (mm). */
+  readonly tabMm?: number;
+  readonly tabHighMm?: number;
+  readonly tabEveryMm?: number;
 }
 
 /** A saw blade or router bit for lengths, grooves and rabbets. Price each; not part of a sign’s cost. */
@@ -345,6 +358,8 @@ export interface Rates {
   readonly kerfMm: number;
   /** Share of sheet material counted as lost beyond what is cut. */
   readonly wasteShare: number;
+  /** Colours of lines in files for machines, where they are not the usual ones (#rrggbb). */
+  readonly machineColours?: Readonly<Partial<LayerColours>>;
   /** What the shop has learned of its own times and accepted, by phase of the work; typical times where nothing is said. */
   readonly learnedTimes?: Readonly<Partial<Record<WorkPhase, LearnedTime>>>;
 }

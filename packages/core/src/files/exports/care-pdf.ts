@@ -1,9 +1,15 @@
+import type { PaperFonts } from '../../making/paper/index.js';
 import { newLetter, type Paper } from '../../making/templates/index.js';
 import type { CareSheet } from './care-sheet.js';
 
 /** The care sheet on paper, with a line for each piece of the order to write its number and the day on. */
-export const carePdf = async (sheet: CareSheet, quantity: number, paper: Paper): Promise<Uint8Array> => {
-  const { write, row, rule, gap, save } = await newLetter(`Care: ${sheet.name}`, paper);
+export const carePdf = async (
+  sheet: CareSheet,
+  quantity: number,
+  paper: Paper,
+  fonts: PaperFonts,
+): Promise<Uint8Array> => {
+  const { write, row, rule, gap, save } = await newLetter(`Care: ${sheet.name}`, paper, fonts);
   const list = (title: string, lines: readonly string[]): void => {
     if (lines.length === 0) return;
     gap(2);

@@ -3,6 +3,7 @@ import { PDFDocument } from 'pdf-lib';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { demoJobs } from '../../sign/demo/index.js';
 import { changed, dispensary, evaluatedCoarsely, testFonts } from '../../testing/harness.js';
+import { testPaper } from '../../testing/packs.js';
 import { carePdf, careSheetOf } from './index.js';
 
 let fonts: FontBook;
@@ -42,7 +43,7 @@ describe('the care sheet', () => {
     }
     const sheet = careSheetOf(evaluatedCoarsely(dispensary, fonts));
     const pagesOf = async (quantity: number): Promise<number> =>
-      (await PDFDocument.load(await carePdf(sheet, quantity, 'a4'))).getPageCount();
+      (await PDFDocument.load(await carePdf(sheet, quantity, 'a4', await testPaper()))).getPageCount();
     expect(await pagesOf(40)).toBeGreaterThan(await pagesOf(1));
   });
 });

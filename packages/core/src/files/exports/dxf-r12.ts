@@ -1,7 +1,10 @@
-import { findArcs } from '../../base/curves/index.js';
-import type { Point } from '../../base/outlines/index.js';
+import { arcsAlong, findArcs } from '../../base/curves/index.js';
+import type { Point, Ring } from '../../base/outlines/index.js';
+import { usualColours, type LayerColours } from '../../document/catalogue/index.js';
 import type { CutPart, PartShape } from '../../making/parts/index.js';
-import { dxfColours, micron } from './dxf.js';
+import { colourIndex } from './colour-index.js';
+import { micron } from './dxf.js';
+import { layerName } from './layer-name.js';
 
 type Groups = readonly (readonly [code: number, value: string | number])[];
 
@@ -38,23 +41,19 @@ const circle = (layer: string, [x, y]: Point, radius: number): Groups => [
   [40, micron(radius)],
 ];
 
+const ringGroups = (ring: Ring, layer: string): Groups => {
+  const found = findArcs(ring);
+  return found.kind === 'circle' ? circle(layer, found.centre, found.radius) : polyline(layer, found.points, true);
+};
+
 const groupsOf = (shape: PartShape, layer: string): Groups => {
   switch (shape.kind) {
     case 'outline':
-      return shape.outline.flatMap((ring) => {
-        const found = findArcs(ring);
-        return found.kind === 'circle'
-          ? circle(layer, found.centre, found.radius)
-          : polyline(layer, found.points, true);
-      });
+      return shape.outline.flatMap((ring) => ringGroups(ring, layer));
     case 'hole':
       return circle(layer, [shape.x, shape.y], shape.diameterMm / 2);
     case 'path':
-      return polyline(
-        layer,
-        shape.points.map((at) => ({ at, bulge: 0 })),
-        shape.closed,
-      );
+      return shape.closed ? ringGroups(shape.points, layer) : polyline(layer, arcsAlong(shape.points), false);
     case 'line':
       return [
         [0, 'LINE'],
@@ -75,13 +74,14 @@ const section = (name: string, groups: Groups): Groups => [[0, 'SECTION'], [2, n
  * One part as DXF of the oldest kind that machines ask for (release 12), 1:1; its unit is the millimetre, which such a file
  * cannot say. Layers, arcs and circles as in the newer one.
  */
-export const partDxfR12 = ({ layers, widthMm, heightMm }: CutPart): string => {
-  const names = [...new Set(layers.map(({ operation }) => operation))];
-  const table = names.flatMap((operation): Groups => [
+export const partDxfR12 = (part: CutPart, colours: LayerColours = usualColours): string => {
+  const { layers, widthMm, heightMm } = part;
+  const named = new Map(layers.map((layer) => [layerName(layer, part), layer.operation]));
+  const table = [...named].flatMap(([name, operation]): Groups => [
     [0, 'LAYER'],
-    [2, operation.toUpperCase()],
+    [2, name],
     [70, 0],
-    [62, dxfColours[operation]],
+    [62, colourIndex(colours[operation])],
     [6, 'CONTINUOUS'],
   ]);
   const groups: Groups = [
@@ -111,13 +111,13 @@ export const partDxfR12 = ({ layers, widthMm, heightMm }: CutPart): string => {
       [0, 'ENDTAB'],
       [0, 'TABLE'],
       [2, 'LAYER'],
-      [70, names.length],
+      [70, named.size],
       ...table,
       [0, 'ENDTAB'],
     ]),
     ...section(
       'ENTITIES',
-      layers.flatMap(({ operation, shapes }) => shapes.flatMap((shape) => groupsOf(shape, operation.toUpperCase()))),
+      layers.flatMap((layer) => layer.shapes.flatMap((shape) => groupsOf(shape, layerName(layer, part)))),
     ),
     [0, 'EOF'],
   ];

@@ -1,5 +1,6 @@
 import type { BoxResultsOf, LightboxAssembly } from '../../builds/index.js';
 import type { Single } from '../../testing/harness.js';
+import { packOf, testPaper, zipOf } from '../../testing/packs.js';
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import { decode } from 'fast-png';
 import { strFromU8, unzipSync } from 'fflate';
@@ -10,7 +11,7 @@ import { readSvg } from '../../artwork/drawings/index.js';
 import { outlineArea } from '../../base/outlines/index.js';
 import { repair } from '../../artwork/repair/index.js';
 import { changed, dispensary, inAssembly, evaluated, testFonts } from '../../testing/harness.js';
-import { benchPack, benchZip, fileName, litPng, partsCsv, partSvg, stripCsv, templatePdf, wiringCsv } from './index.js';
+import { fileName, litPng, partsCsv, partSvg, stripCsv, templatePdf, wiringCsv } from './index.js';
 
 let fonts: FontBook;
 let box: Single<BoxResultsOf<LightboxAssembly>>;
@@ -34,8 +35,8 @@ describe('SVG of a part', () => {
     const svg = partSvg(box.parts.cut.find(({ id }) => id === 'face')!);
     const { widthMm, heightMm } = box.geometry.face;
     expect(svg).toContain(`width="${widthMm}mm" height="${heightMm}mm" viewBox="0 0 ${widthMm} ${heightMm}"`);
-    expect(svg).toContain('<g id="cut"');
-    expect(svg).toContain('<g id="film"');
+    expect(svg).toContain('<g id="CUT-THROUGH-3MM" data-operation="cut"');
+    expect(svg).toContain('<g id="FILM" data-operation="film"');
     expect(svg).not.toMatch(/<text/);
   });
 
@@ -97,7 +98,7 @@ describe('the strip template', () => {
     ['a4', 297, 210],
     ['letter', 279.4, 215.9],
   ] as const)('tiles the back on %s pages, 1:1', async (paper, width, height) => {
-    const document = await PDFDocument.load(await templatePdf(box, paper));
+    const document = await PDFDocument.load(await templatePdf(box, paper, await testPaper()));
     const pages = document.getPages();
     const { widthMm, heightMm } = box.geometry.back;
     const [stepX, stepY] = [width - 32, height - 32];
@@ -110,12 +111,12 @@ describe('the strip template', () => {
 
   it('says so instead of printing a novel', async () => {
     const huge = evaluated(changed(dispensary, inAssembly({ 'case.widthMm': 9000, 'case.heightMm': 4000 })), fonts);
-    expect((await PDFDocument.load(await templatePdf(huge, 'a4'))).getPageCount()).toBe(1);
+    expect((await PDFDocument.load(await templatePdf(huge, 'a4', await testPaper()))).getPageCount()).toBe(1);
   });
 
   it('takes names beyond Latin', async () => {
     const named = { ...box, design: { ...box.design, name: '灯 “Łódź” 🏮' } };
-    expect((await templatePdf(named, 'a4')).length).toBeGreaterThan(1000);
+    expect((await templatePdf(named, 'a4', await testPaper())).length).toBeGreaterThan(1000);
   });
 });
 
@@ -132,11 +133,11 @@ describe('the lit view as PNG', () => {
 
 describe('the bench pack', () => {
   it('holds the same design, every part, both templates, lists and picture, in one ZIP', async () => {
-    const files = unzipSync(await benchZip(box));
+    const files = unzipSync(await zipOf(box));
     const names = Object.keys(files)
       .map((name) => name.replace('dispensary-box/', ''))
       .sort();
-    expect(names).toEqual((await benchPack(box)).map(({ path }) => path).sort());
+    expect(names).toEqual((await packOf(box)).map(({ path }) => path).sort());
     expect(names).toEqual(
       expect.arrayContaining([
         'design.json',

@@ -1,6 +1,6 @@
 import { rectRing } from '../../base/outlines/index.js';
 import type { CutPart, PartShape } from '../../making/parts/index.js';
-import { movedLayers } from './toolpath.js';
+import { cutInOrder, movedLayers } from '../../making/toolpaths/index.js';
 
 /** Round the film, so that what is weeded comes off in one piece (mm). */
 const borderMm = 8;
@@ -36,7 +36,7 @@ export const filmPart = (part: CutPart): CutPart => {
     heightMm: part.heightMm + 2 * edge,
     note: `weed to the border; three marks to register by${part.note === '' ? '' : `; ${part.note}`}`,
     layers: [
-      ...movedLayers(part, edge),
+      ...movedLayers(cutInOrder(part).layers, edge),
       { operation: 'cut', shapes: [border] },
       { operation: 'mark', shapes: marks.flatMap(([x, y]) => cross(x, y)) },
     ],

@@ -28,10 +28,14 @@ export const luminanceCsv = (glow: Glow): string => {
   return `${['y mm \\ x mm', ...xs].join(',')}\r\n${lines.join('\r\n')}\r\n`;
 };
 
+/** The brightest place of the whole map (cd/m²): evenness leaves a few places out, a picture may not. */
+const brightestOf = ({ luminance: ground }: Glow): number =>
+  ground.reduce((most, value) => Math.max(most, value), roundOff);
+
 /** The luminance map as a 16-bit grey PNG, linear; the luminance of full white stands in its text chunk. */
 export const luminancePng16 = (glow: Glow): Uint8Array => {
-  const { grid, luminance: ground, evenness } = glow;
-  const top = Math.max(roundOff, evenness.maxCdM2);
+  const { grid, luminance: ground } = glow;
+  const top = brightestOf(glow);
   const data = new Uint16Array(grid.columns * grid.rows);
   fromTop(glow, (row) => row).forEach((row, line) => {
     for (let column = 0; column < grid.columns; column += 1)
@@ -73,7 +77,7 @@ const readme = ({ design, glow }: AssemblyEvaluation): string =>
     `${glow.grid.columns} × ${glow.grid.rows} cells of ${glow.grid.cellWidthMm.toFixed(3)} × ${glow.grid.cellHeightMm.toFixed(3)} mm, the bare face without letters.`,
     'luminance.csv    cd/m², x and y in mm from the middle of the face',
     `luminance.pfm    cd/m², 32-bit floats`,
-    `luminance-16.png linear, 65535 is ${glow.evenness.maxCdM2.toFixed(3)} cd/m²`,
+    `luminance-16.png linear, 65535 is ${brightestOf(glow).toFixed(3)} cd/m²`,
     'face-dusk.png    as the eye sees it at dusk, letters included',
     '',
     glow.verdict.sentence,

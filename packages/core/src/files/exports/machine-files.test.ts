@@ -10,8 +10,10 @@ import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { evaluate, type Evaluation } from '../../sign/evaluate/index.js';
 import { demoJobs } from '../../sign/demo/index.js';
 import { coarse, testFonts } from '../../testing/harness.js';
+import { packOf, testPaper } from '../../testing/packs.js';
 import { read, repaired } from '../../testing/drawing-corpus/read-drawing.js';
-import { benchPack, filmPart, partDxf, partDxfR12, partPdf, partSvg } from './index.js';
+import { layerName } from './layer-name.js';
+import { filmPart, partDxf, partDxfR12, partPdf, partSvg } from './index.js';
 
 let fonts: FontBook;
 let parts: readonly (readonly [string, CutPart])[] = [];
@@ -32,7 +34,7 @@ const outlineOf = (drawing: ReturnType<typeof readDxf>): Outline => repaired(rea
 const cutIn = ({ layers }: CutPart): CutPart['layers'] =>
   layers.filter(({ operation, shapes }) => operation === 'cut' && shapes.some(({ kind }) => kind === 'outline'));
 const asPdf = async (part: CutPart): Promise<Outline> => {
-  const text = await pdfAsSvg((await partPdf(part))!);
+  const text = await pdfAsSvg((await partPdf(part, await testPaper()))!);
   if (!text.ok) throw new Error(text.problems[0]!.message);
   return outlineOf(readSvg(text.value.text));
 };
@@ -72,7 +74,7 @@ describe('files for machines, of every part of every demo', () => {
     expect(text).toContain('AC1009');
     const file = new DxfParser().parseSync(text)!;
     expect(Object.keys(file.tables.layer.layers)).toEqual(
-      expect.arrayContaining(part.layers.map(({ operation }) => operation.toUpperCase())),
+      expect.arrayContaining(part.layers.map((layer) => layerName(layer, part))),
     );
     expect(file.header['$EXTMAX']).toMatchObject({ x: expect.closeTo(part.widthMm, 3) });
     expect(file.entities.some(({ type }) => type === 'CIRCLE')).toBe(true);
@@ -101,11 +103,11 @@ describe('files for machines, of every part of every demo', () => {
     const within = outlineBounds(ringsOf(own))!;
     expect(within.x).toBeGreaterThanOrEqual(20 - 1e-6);
     const paths = (
-      await benchPack(evaluated(demoJobs.find(({ design }) => design.name.startsWith('Rye'))!.design))
+      await packOf(evaluated(demoJobs.find(({ design }) => design.name.startsWith('Rye'))!.design))
     ).filter(({ path }) => path.startsWith('film/'));
     expect(paths.map(({ path }) => path.replace(/^.*\./, ''))).toEqual(['svg', 'dxf', 'dxf', 'pdf']);
     expect(strFromU8(paths[0]!.bytes)).toContain('for the plotter');
     // Longer than a page can be, it goes without one.
-    expect(await partPdf({ ...film, widthMm: 6000 })).toBeNull();
+    expect(await partPdf({ ...film, widthMm: 6000 }, await testPaper())).toBeNull();
   });
 });

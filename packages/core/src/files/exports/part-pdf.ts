@@ -11,9 +11,10 @@ import {
 } from 'pdf-lib';
 import { ellipseRing, letterFlatnessMm } from '../../base/curves/index.js';
 import type { Point, Ring } from '../../base/outlines/index.js';
-import { newPdf, pointsPerMm } from '../../making/templates/index.js';
+import { usualColours, type LayerColours } from '../../document/catalogue/index.js';
+import { newPdf, type PaperFonts } from '../../making/paper/index.js';
+import { pointsPerMm } from '../../making/templates/index.js';
 import type { CutPart, PartShape } from '../../making/parts/index.js';
-import { strokes } from './svg.js';
 
 /** A page of PDF is no longer than this (14,400 points). */
 const longestMm = 5080;
@@ -54,13 +55,17 @@ const operatorsOf = ({ points, closed }: Drawn): readonly PDFOperator[] => {
 const channel = (colour: string, from: number): number => Number.parseInt(colour.slice(from, from + 2), 16) / 255;
 
 /** One part as PDF, 1:1 on one page of its own size, hairlines in the colours of its layers; null where a page cannot be so long. */
-export const partPdf = async (part: CutPart): Promise<Uint8Array | null> => {
+export const partPdf = async (
+  part: CutPart,
+  fonts: PaperFonts,
+  colours: LayerColours = usualColours,
+): Promise<Uint8Array | null> => {
   const { widthMm, heightMm } = part;
   if (Math.max(widthMm, heightMm) > longestMm) return null;
-  const { pdf } = await newPdf(part.name);
+  const { pdf, save } = await newPdf(part.name, fonts);
   const page = pdf.addPage([widthMm * pointsPerMm, heightMm * pointsPerMm]);
   for (const { operation, shapes } of part.layers) {
-    const colour = strokes[operation];
+    const colour = colours[operation];
     page.pushOperators(
       pushGraphicsState(),
       setLineWidth(hairlineMm * pointsPerMm),
@@ -69,5 +74,5 @@ export const partPdf = async (part: CutPart): Promise<Uint8Array | null> => {
       popGraphicsState(),
     );
   }
-  return pdf.save();
+  return save();
 };

@@ -11,6 +11,7 @@ import { repair } from '../../artwork/repair/index.js';
 import { dispensary, evaluated, testFonts } from '../../testing/harness.js';
 import { dxfCorpus } from '../../testing/drawing-corpus/index.js';
 import { partDxf, partSvg } from './index.js';
+import { layerName } from './layer-name.js';
 
 let fonts: FontBook;
 let box: Evaluation;
@@ -152,7 +153,7 @@ describe('what is written is read back', () => {
     expect(file.header['$INSUNITS']).toBe(4);
     const layers = new Set(file.entities.map(({ layer }) => layer));
     expect(layers).toEqual(
-      new Set(back.layers.filter(({ shapes }) => shapes.length > 0).map(({ operation }) => operation.toUpperCase())),
+      new Set(back.layers.filter(({ shapes }) => shapes.length > 0).map((layer) => layerName(layer, back))),
     );
     const holes = back.layers.flatMap(({ shapes }) => shapes.filter(({ kind }) => kind === 'hole'));
     expect(file.entities.filter(({ type }) => type === 'CIRCLE').length).toBe(holes.length);

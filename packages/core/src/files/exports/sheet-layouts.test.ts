@@ -6,7 +6,8 @@ import { outlineBounds } from '../../base/outlines/index.js';
 import { readSvg } from '../../artwork/drawings/index.js';
 import { demoDesigns } from '../../sign/demo/index.js';
 import { changed, evaluatedCoarsely, signEvaluatedCoarsely, testFonts } from '../../testing/harness.js';
-import { benchPack, partDxf, partSvg, sheetDrawing, sheetsPdf, sheetsToCut } from './index.js';
+import { packOf, testPaper } from '../../testing/packs.js';
+import { partDxf, partSvg, sheetDrawing, sheetsPdf, sheetsToCut } from './index.js';
 
 let fonts: FontBook;
 beforeAll(async () => {
@@ -27,7 +28,7 @@ describe('a sheet as it is cut', () => {
         readonly vertices: readonly { readonly x: number; readonly y: number }[];
       }[];
       const boxes = closed
-        .filter(({ layer }) => layer === 'CUT')
+        .filter(({ layer }) => layer === 'CUT-THROUGH')
         .map(({ vertices }) => outlineBounds([vertices.map(({ x, y }) => [x, y])])!);
       expect(
         boxes.map(({ x, y, width, height }) => [x, y, width, height].map((each) => Math.round(each * 100) / 100)),
@@ -43,7 +44,7 @@ describe('a sheet as it is cut', () => {
   it('is a page each, on the paper asked for', async () => {
     for (const name of ['dispensary', 'lantern-rooms', 'curlew'] as const) {
       const evaluation = signEvaluatedCoarsely(demoDesigns[name], fonts);
-      const document = await PDFDocument.load(await sheetsPdf(evaluation, 'a4'));
+      const document = await PDFDocument.load(await sheetsPdf(evaluation, 'a4', await testPaper()));
       expect(document.getPageCount()).toBe(sheetsToCut(evaluation.packing).length);
       expect(Math.round((document.getPage(0).getWidth() * 25.4) / 72)).toBe(297);
     }
@@ -51,7 +52,7 @@ describe('a sheet as it is cut', () => {
 
   it('is in the bench pack, every one of the order up to a limit', async () => {
     const five = evaluatedCoarsely(changed(demoDesigns.dispensary, { 'brief.quantity': 5 }), fonts);
-    const names = (await benchPack(five)).map(({ path }) => path);
+    const names = (await packOf(five)).map(({ path }) => path);
     for (const sheet of sheetsToCut(five.packing)) {
       expect(names).toContain(`layouts/${sheetDrawing(sheet).id}.svg`);
       expect(names).toContain(`layouts/${sheetDrawing(sheet).id}.dxf`);

@@ -1,8 +1,9 @@
-import type { PDFFont, PDFPage } from 'pdf-lib';
+import type { PDFPage } from 'pdf-lib';
 import { rectRing } from '../../base/outlines/index.js';
 import type { MaterialPacking, Packing, PlacedPiece } from '../../making/packing/index.js';
 import type { CutPart, PartShape } from '../../making/parts/index.js';
-import { faint, ink, newPdf, papers, pointsPerMm, printable, type Paper } from '../../making/templates/index.js';
+import { newPdf, type PaperFonts, type PaperType } from '../../making/paper/index.js';
+import { faint, ink, papers, pointsPerMm, type Paper } from '../../making/templates/index.js';
 import type { Evaluation } from '../../sign/evaluate/index.js';
 
 /** One sheet or bar to be cut. */
@@ -67,12 +68,12 @@ const footMm = 26;
 
 interface Page {
   readonly page: PDFPage;
-  readonly font: PDFFont;
+  readonly type: PaperType;
   readonly heightMm: number;
 }
 
-const write = ({ page, font, heightMm }: Page, value: string, x: number, y: number, size: number): void =>
-  page.drawText(printable(value), { x: x * pointsPerMm, y: (heightMm - y) * pointsPerMm, size, font, color: ink });
+const write = ({ page, type, heightMm }: Page, value: string, x: number, y: number, size: number): void =>
+  type.draw(page, value, { x: x * pointsPerMm, y: (heightMm - y) * pointsPerMm, size, color: ink });
 
 /** A piece with its name and size where they fit, its number where they do not. */
 const drawPiece = (
@@ -93,8 +94,7 @@ const drawPiece = (
   });
   const words = `${number}  ${label}  ${round(widthMm)} × ${round(heightMm)}`;
   const size = 7;
-  const fits = (value: string): boolean =>
-    target.font.widthOfTextAtSize(printable(value), size) < (wide - 2) * pointsPerMm && high > 3.2;
+  const fits = (value: string): boolean => target.type.widthOf(value, size) < (wide - 2) * pointsPerMm && high > 3.2;
   if (fits(words)) write(target, words, left + 1.2, bottom - high / 2 + 1, size);
   else if (fits(`${number}`)) write(target, `${number}`, left + 1, bottom - high / 2 + 1, size);
 };
@@ -119,13 +119,14 @@ const drawList = (target: Page, pieces: readonly PlacedPiece[], top: number, wid
 export const sheetsPdf = async (
   { design, packing }: Pick<Evaluation, 'design' | 'packing'>,
   paper: Paper,
+  fonts: PaperFonts,
 ): Promise<Uint8Array> => {
   const { widthMm, heightMm } = papers[paper];
-  const { pdf, font } = await newPdf(`${design.name}: sheets and bars`);
+  const { pdf, type, save } = await newPdf(`${design.name}: sheets and bars`, fonts);
   for (const sheet of sheetsToCut(packing)) {
     const { material, long, short, pieces } = sheet;
     const page = pdf.addPage([widthMm * pointsPerMm, heightMm * pointsPerMm]);
-    const target = { page, font, heightMm };
+    const target = { page, type, heightMm };
     const room = [widthMm - 2 * marginMm, heightMm - marginMm - headMm - footMm] as const;
     const scale = scales.find((each) => long / each <= room[0] && short / each <= room[1]) ?? 200;
     write(target, `${design.name} - ${sheetDrawing(sheet).name}`, marginMm, 10, 11);
@@ -149,5 +150,5 @@ export const sheetsPdf = async (
     pieces.forEach((piece, at) => drawPiece(target, piece, at + 1, place));
     drawList(target, pieces, place.bottom + 6, widthMm);
   }
-  return pdf.save();
+  return save();
 };

@@ -1,4 +1,5 @@
 import { sum } from '../../base/maths/index.js';
+import type { PaperFonts } from '../../making/paper/index.js';
 import { newLetter, type Paper } from '../../making/templates/index.js';
 import type { Evaluation } from '../../sign/evaluate/index.js';
 
@@ -26,12 +27,16 @@ const byName = (bought: Evaluation['parts']['bought']): Evaluation['parts']['bou
       ),
     }));
 
+/** A step’s title stands with so much of its text (mm). */
+const titleWithTextMm = 24;
+
 /** The build on paper: what to have at hand with everything bought named, then step by step with a box to tick. */
 export const stepsPdf = async (
   { design, buildList, parts }: Pick<Evaluation, 'design' | 'buildList' | 'parts'>,
   paper: Paper,
+  fonts: PaperFonts,
 ): Promise<Uint8Array> => {
-  const { write, row, rule, gap, save } = await newLetter(`Build: ${design.name}`, paper);
+  const { write, row, rule, gap, keep, save } = await newLetter(`Build: ${design.name}`, paper, fonts);
   const { quantity } = design.brief;
   write(`Build: ${design.name}`, 18, true);
   write(
@@ -42,6 +47,7 @@ export const stepsPdf = async (
   for (const { name, quantity: one, unit } of byName(parts.bought)) row(name, amount(one * quantity, unit));
   gap(3);
   buildList.steps.forEach(({ title, detail, minutes, waitMinutes, caution, work }, at) => {
+    keep(titleWithTextMm);
     rule();
     write(`[  ]  ${at + 1}. ${title}`, 11, true);
     const told = [

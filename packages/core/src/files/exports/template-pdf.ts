@@ -1,5 +1,6 @@
 import { buildOf } from '../../builds/index.js';
 import { hangTemplates, wallTemplate } from '../../making/hanging/index.js';
+import type { PaperFonts } from '../../making/paper/index.js';
 import { tiledPdf, type Paper, type Template } from '../../making/templates/index.js';
 import type { Evaluation } from '../../sign/evaluate/index.js';
 
@@ -39,5 +40,8 @@ export const drawingsOf = ({ assemblies }: Pick<Evaluation, 'assemblies'>): Read
   );
 
 /** The strip template of an assembly as PDF, 1:1 in tiles. */
-export const templatePdf = (own: Evaluation['assemblies'][number], paper: Paper): Promise<Uint8Array> =>
-  tiledPdf(buildOf(own).work.templates(own)['strip-template']!, paper);
+export const templatePdf = (
+  own: Evaluation['assemblies'][number],
+  paper: Paper,
+  fonts: PaperFonts,
+): Promise<Uint8Array> => tiledPdf(buildOf(own).work.templates(own)['strip-template']!, paper, fonts);

@@ -3,7 +3,8 @@ import { PDFDocument } from 'pdf-lib';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { demoDesigns } from '../../sign/demo/index.js';
 import { changed, dispensary, evaluatedCoarsely, inAssembly, testFonts } from '../../testing/harness.js';
-import { benchPack, endLabels, labelsPdf, wiringPdf } from './index.js';
+import { packOf, testPaper } from '../../testing/packs.js';
+import { endLabels, labelsPdf, wiringPdf } from './index.js';
 
 let fonts: FontBook;
 beforeAll(async () => {
@@ -14,7 +15,9 @@ describe('the wiring plan', () => {
   it.each(['slipway', 'curlew', 'tern', 'net-loft'] as const)(
     'of %s has diagram, back view and table',
     async (name) => {
-      const document = await PDFDocument.load(await wiringPdf(evaluatedCoarsely(demoDesigns[name], fonts), 'a4'));
+      const document = await PDFDocument.load(
+        await wiringPdf(evaluatedCoarsely(demoDesigns[name], fonts), 'a4', await testPaper()),
+      );
       expect(document.getPageCount()).toBe(3);
       expect(Math.round((document.getPage(0).getWidth() * 25.4) / 72)).toBe(297);
     },
@@ -25,7 +28,7 @@ describe('the wiring plan', () => {
       changed(dispensary, inAssembly({ 'case.heightMm': 1200, 'light.rowCount': 40 })),
       fonts,
     );
-    const document = await PDFDocument.load(await wiringPdf(many, 'letter'));
+    const document = await PDFDocument.load(await wiringPdf(many, 'letter', await testPaper()));
     expect(document.getPageCount()).toBe(2 + Math.ceil((many.circuit.wires.length + 1) / 30));
   });
 });
@@ -48,12 +51,12 @@ describe('labels', () => {
     expect(labels[1]).toMatchObject({ title: '1 > start', lines: [expect.stringContaining('chain 1')] });
     const wire = labels.find(({ title, lines }) => title === 'segment 2 start' && lines[0] === 'to segment 1 end')!;
     expect(wire.lines.at(-1)).toBe('plus black, red red, green green, blue blue');
-    const document = await PDFDocument.load(await labelsPdf(evaluation, 'a4'));
+    const document = await PDFDocument.load(await labelsPdf(evaluation, 'a4', await testPaper()));
     expect(document.getPageCount()).toBe(Math.ceil(labels.length / (4 * 9)));
   });
 
   it('go to the bench with the wiring plan, on both papers', async () => {
-    const paths = (await benchPack(evaluatedCoarsely(dispensary, fonts))).map(({ path }) => path);
+    const paths = (await packOf(evaluatedCoarsely(dispensary, fonts))).map(({ path }) => path);
     expect(paths).toEqual(
       expect.arrayContaining([
         'wiring-a4.pdf',

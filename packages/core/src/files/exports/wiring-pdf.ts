@@ -1,20 +1,12 @@
-import { rgb, StandardFonts, type PDFFont, type PDFPage, type RGB } from 'pdf-lib';
+import { rgb, type PDFPage, type RGB } from 'pdf-lib';
 import { coreWords, wireKind } from '../../power/circuit/index.js';
 import { wiringDiagram, type DiagramLink } from '../../power/diagram/index.js';
 import type { Evaluation } from '../../sign/evaluate/index.js';
 import type { Point3 } from '../../light/runs/index.js';
 import { measureLine, type Point } from '../../base/outlines/index.js';
 import { placedOutline } from '../../base/placing/index.js';
-import {
-  faint,
-  ink,
-  newPdf,
-  papers,
-  pointsPerMm,
-  printable,
-  signal,
-  type Paper,
-} from '../../making/templates/index.js';
+import { newPdf, type PaperFonts, type PaperType } from '../../making/paper/index.js';
+import { faint, ink, papers, pointsPerMm, signal, type Paper } from '../../making/templates/index.js';
 import { wiringRows } from './wiring-rows.js';
 
 const marginMm = 12;
@@ -29,21 +21,14 @@ const linkInk: Readonly<Record<DiagramLink['kind'], RGB>> = {
 
 interface Sheet {
   readonly page: PDFPage;
-  readonly font: PDFFont;
-  readonly bold: PDFFont;
+  readonly type: PaperType;
   readonly widthMm: number;
   readonly heightMm: number;
 }
 
 /** Text with its left end at x, its foot y down from the top (mm). */
-const write = ({ page, font, bold, heightMm }: Sheet, value: string, x: number, y: number, size = 9, heavy = false) =>
-  page.drawText(printable(value), {
-    x: x * pointsPerMm,
-    y: (heightMm - y) * pointsPerMm,
-    size,
-    font: heavy ? bold : font,
-    color: ink,
-  });
+const write = ({ page, type, heightMm }: Sheet, value: string, x: number, y: number, size = 9, heavy = false) =>
+  type.draw(page, value, { x: x * pointsPerMm, y: (heightMm - y) * pointsPerMm, size, color: ink, heavy });
 
 const stroke = (
   { page, heightMm }: Sheet,
@@ -79,7 +64,7 @@ const drawDiagram = (sheet: Sheet, evaluation: Evaluation): void => {
     const size = Math.max(4, 6.5 * scale * 2);
     [label, below].forEach((text, line) => {
       const [x, y] = at([labelAt[0], labelAt[1] + 8.5 * line]);
-      const width = sheet.font.widthOfTextAtSize(printable(text), size) / pointsPerMm;
+      const width = sheet.type.widthOf(text, size) / pointsPerMm;
       write(sheet, text, x! - width, y!, size);
     });
   }
@@ -200,20 +185,14 @@ const drawTable = (next: (title: string) => Sheet, evaluation: Evaluation): void
   }
 };
 
-/** A new document with both weights of its font. */
-const document = async (title: string) => {
-  const { pdf, font } = await newPdf(title);
-  return { pdf, font, bold: await pdf.embedFont(StandardFonts.HelveticaBold) };
-};
-
 /** The wiring plan as PDF: the diagram from the socket on, the sign from behind with its wires, and the wiring table. */
-export const wiringPdf = async (evaluation: Evaluation, paper: Paper): Promise<Uint8Array> => {
+export const wiringPdf = async (evaluation: Evaluation, paper: Paper, fonts: PaperFonts): Promise<Uint8Array> => {
   const { name } = evaluation.design;
-  const { pdf, font, bold } = await document(`${name}: wiring`);
+  const { pdf, type, save } = await newPdf(`${name}: wiring`, fonts);
   const { widthMm, heightMm } = papers[paper];
   const next = (title: string): Sheet => {
     const page = pdf.addPage([widthMm * pointsPerMm, heightMm * pointsPerMm]);
-    const sheet = { page, font, bold, widthMm, heightMm };
+    const sheet = { page, type, widthMm, heightMm };
     write(sheet, `${name} - ${title}`, marginMm, marginMm + 4, 12, true);
     write(
       sheet,
@@ -227,7 +206,7 @@ export const wiringPdf = async (evaluation: Evaluation, paper: Paper): Promise<U
   drawDiagram(next('wiring, in order from the socket'), evaluation);
   drawBack(next('wires, seen from behind'), evaluation);
   drawTable(next, evaluation);
-  return pdf.save();
+  return save();
 };
 
 /** A label to stick on an end of a segment or of a wire. */
@@ -272,8 +251,8 @@ export const endLabels = ({ circuit, design }: Pick<Evaluation, 'circuit' | 'des
 const labelMm = { width: 60, height: 20 } as const;
 
 /** Labels for the ends of segments and wires, to print, cut and stick; as many to a page as fit. */
-export const labelsPdf = async (evaluation: Evaluation, paper: Paper): Promise<Uint8Array> => {
-  const { pdf, font, bold } = await document(`${evaluation.design.name}: labels`);
+export const labelsPdf = async (evaluation: Evaluation, paper: Paper, fonts: PaperFonts): Promise<Uint8Array> => {
+  const { pdf, type, save } = await newPdf(`${evaluation.design.name}: labels`, fonts);
   const { widthMm, heightMm } = papers[paper];
   const columns = Math.floor((widthMm - 2 * marginMm) / labelMm.width);
   const rows = Math.floor((heightMm - 2 * marginMm) / labelMm.height);
@@ -282,7 +261,7 @@ export const labelsPdf = async (evaluation: Evaluation, paper: Paper): Promise<U
     const place = index % (columns * rows);
     if (place === 0) {
       const page = pdf.addPage([widthMm * pointsPerMm, heightMm * pointsPerMm]);
-      sheet = { page, font, bold, widthMm, heightMm };
+      sheet = { page, type, widthMm, heightMm };
     }
     const x = marginMm + (place % columns) * labelMm.width;
     const y = marginMm + Math.floor(place / columns) * labelMm.height;
@@ -291,5 +270,5 @@ export const labelsPdf = async (evaluation: Evaluation, paper: Paper): Promise<U
     lines.forEach((text, row) => write(sheet!, text, x + 2, y + 10.5 + 3.8 * row, 6.5));
   });
   if (sheet === null) pdf.addPage([widthMm * pointsPerMm, heightMm * pointsPerMm]);
-  return pdf.save();
+  return save();
 };

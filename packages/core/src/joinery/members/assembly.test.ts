@@ -27,6 +27,54 @@ const cases = joints.flatMap((joint) =>
   ].map((stock) => ({ joint, ...stock })),
 );
 
+describe.each(['butt', 'rabbet', 'pocket-screws', 'dowels'] as const)(
+  'a lip that is ripped off a top with %s',
+  (joint) => {
+    const [thicknessMm, seatMm] = [12, 6];
+    const asked = {
+      insideWidthMm: insideW,
+      insideHeightMm: insideH,
+      memberWidthMm: wide,
+      thicknessMm,
+      joint,
+      seats: [
+        { kind: 'groove', holds: 'face', fromFrontMm: 8, widthMm: 3.4, depthMm: seatMm, sheetMm: 3 },
+        { kind: 'rabbet', holds: 'back', fromFrontMm: wide - 4, widthMm: 4, depthMm: seatMm, sheetMm: 4 },
+      ],
+    } as const;
+    const size = { widthMm: insideW, heightMm: insideH };
+    // Its front is the front of the frame: its rear edge lies as far behind as it is wide.
+    const inPlace = (member: Member): Manifold =>
+      placedMember(
+        solid,
+        { ...member, name: member.name.replace('-lip', '') },
+        size,
+        member.name === 'top-lip' ? member.widthMm : wide,
+      );
+
+    it('closes to the very frame that is glued in one', () => {
+      const parted = frameMembers({ ...asked, wayOut: { by: 'lip-back' } });
+      const whole = solid.Manifold.union(frameMembers(asked).map(inPlace));
+      const closed = solid.Manifold.union(parted.map(inPlace));
+      expect(parted).toHaveLength(5);
+      expect(whole.subtract(closed).volume()).toBeLessThan(1e-3);
+      expect(closed.subtract(whole).volume()).toBeLessThan(1e-3);
+      for (const member of parted) expect(inPlace(member).volume()).toBeCloseTo(memberMm3(member), 3);
+    });
+
+    it('lets the sheet in from above while it is off, and not once it is on', () => {
+      const parted = frameMembers({ ...asked, wayOut: { by: 'lip-back' } });
+      const without = solid.Manifold.union(parted.filter(({ name }) => name !== 'top-lip').map(inPlace));
+      const [w, h] = [panelOf(insideW, seatMm, 1) / 2, panelOf(insideH, seatMm, 1) / 2];
+      const sheet = (up: number): Manifold => box([-w, -h + up, -11.2], [w, h + up, -8.2]);
+      for (let up = 0; up <= insideH + 60; up += 12) expect(without.intersect(sheet(up)).volume()).toBeLessThan(1e-3);
+      const lip = inPlace(parted.find(({ name }) => name === 'top-lip')!);
+      expect(lip.intersect(sheet(0)).volume()).toBeLessThan(1e-3);
+      expect(lip.intersect(sheet(20)).volume()).toBeGreaterThan(1);
+    });
+  },
+);
+
 describe.each(cases)('a case with %j', ({ joint, thicknessMm, seatMm, playMm }) => {
   const seats: readonly Omit<Seat, 'stopMm'>[] = [
     { kind: 'groove', holds: 'face', fromFrontMm: 6, widthMm: 3.4, depthMm: seatMm, sheetMm: 3 },

@@ -22,15 +22,21 @@ export interface FrameAsked {
 
 /**
  * A sheet in a groove leaves it upward: past a top that is screwed into inserts and comes off, or past one that is set back so
- * far that it stands behind the sheet.
+ * far that it stands behind the sheet. Or it goes in last, past a lip that is ripped off the top, and glued back then.
  */
-export type WayOut = { readonly by: 'top-off' } | { readonly by: 'open-top'; readonly setBackMm: number };
+export type WayOut =
+  { readonly by: 'top-off' } | { readonly by: 'open-top'; readonly setBackMm: number } | { readonly by: 'lip-back' };
+
+/** The strip that is ripped off the front of the top, with the groove’s part of it. */
+export const lipName = 'top-lip';
 
 /** Joints that let a top come off, or stand back behind a sheet. */
 export const opensWith: Readonly<Record<WayOut['by'], readonly CornerJoint[]>> = {
   'top-off': ['butt', 'rabbet'],
   // End rabbets would gape in front of it.
   'open-top': ['butt', 'pocket-screws', 'dowels'],
+  // Mitred ends of a lip would slide off one another while it is glued.
+  'lip-back': ['butt', 'rabbet', 'pocket-screws', 'dowels'],
 };
 
 /** From the front edge of a top that is set back to a hole in its end, beyond what a seat asks (mm). */
@@ -70,6 +76,41 @@ const withTopOff = (across: number, up: number, member: MemberOf): readonly Memb
   ];
 };
 
+/** Seats behind a front that is taken off a member, and what holds its corners, counted from its new front edge. */
+const behind = (frontMm: number, { seats, fasteners }: Pick<Member, 'seats' | 'fasteners'>) => ({
+  seats: seats.filter((seat) => !isFace(seat)).map((seat) => ({ ...seat, fromFrontMm: seat.fromFrontMm - frontMm })),
+  fasteners: fasteners.map((each) => ({ ...each, fromFrontMm: each.fromFrontMm - frontMm })),
+});
+
+/** Seats as far as fasteners keep clear of them where nothing in front of `frontMm` is there to hold. */
+const clearOfFront = (seats: readonly Seat[], frontMm: number): readonly Seat[] => [
+  ...seats,
+  { ...seats[0]!, fromFrontMm: 0, widthMm: frontMm + atFrontEdgeMm },
+];
+
+/**
+ * The top is ripped at the rear wall of its groove: in front stays a lip with the groove as a rabbet behind it, which is glued on
+ * when the sheet is in. Both are ripped from one board, so that the grain goes on.
+ */
+const withLip = (
+  { memberWidthMm, thicknessMm, joint, plugged }: FrameAsked,
+  across: number,
+  up: number,
+  member: MemberOf,
+): readonly Member[] => {
+  const whole = member('top', 'through', across);
+  const face = whole.seats.find(isFace);
+  if (face === undefined) throw new RangeError('a lip is ripped off at a groove; there is none');
+  const lipMm = face.fromFrontMm + face.widthMm;
+  const fasteners = cornerFasteners(joint, memberWidthMm, thicknessMm, clearOfFront(whole.seats, lipMm), plugged) ?? [];
+  return [
+    { ...whole, widthMm: memberWidthMm - lipMm, ...behind(lipMm, { ...whole, fasteners }) },
+    member('bottom', 'through', across, { fasteners }),
+    ...['left', 'right'].map((name) => member(name, 'between', up, { fasteners })),
+    { ...whole, name: lipName, widthMm: lipMm, seats: [{ ...face, kind: 'rabbet' }], fasteners: [] },
+  ];
+};
+
 /** The top stands back behind the sheet, between uprights that run through; their grooves for it are open above. */
 const withOpenTop = (asked: FrameAsked, setBackMm: number): readonly Member[] => {
   const { insideWidthMm, insideHeightMm, memberWidthMm, thicknessMm, joint, plugged } = asked;
@@ -78,19 +119,14 @@ const withOpenTop = (asked: FrameAsked, setBackMm: number): readonly Member[] =>
   const up = frameSide(insideHeightMm, thicknessMm, joint).throughMm;
   const upright = member('left', 'through', up);
   const open = upright.seats.map((seat) => (isFace(seat) ? { ...seat, stopMm: 0 } : seat));
-  // Nothing in front of the top’s front edge holds it.
-  const clear = [...open, { ...open[0]!, fromFrontMm: 0, widthMm: setBackMm + atFrontEdgeMm }];
-  const fasteners = cornerFasteners(joint, memberWidthMm, thicknessMm, clear, plugged) ?? [];
+  const fasteners = cornerFasteners(joint, memberWidthMm, thicknessMm, clearOfFront(open, setBackMm), plugged) ?? [];
   const bottom = member('bottom', 'between', across, { fasteners });
   return [
     {
       ...bottom,
       name: 'top',
       widthMm: memberWidthMm - setBackMm,
-      seats: bottom.seats
-        .filter((seat) => !isFace(seat))
-        .map((seat) => ({ ...seat, fromFrontMm: seat.fromFrontMm - setBackMm })),
-      fasteners: fasteners.map((each) => ({ ...each, fromFrontMm: each.fromFrontMm - setBackMm })),
+      ...behind(setBackMm, bottom),
     },
     bottom,
     { ...upright, seats: open, fasteners },
@@ -108,7 +144,14 @@ export const frameMembers = (asked: FrameAsked): readonly Member[] => {
   const across = frameSide(insideWidthMm, thicknessMm, joint).throughMm;
   const up = frameSide(insideHeightMm, thicknessMm, joint).betweenMm;
   if (wayOut !== undefined && opensWith[wayOut.by].includes(joint))
-    return wayOut.by === 'top-off' ? withTopOff(across, up, member) : withOpenTop(asked, wayOut.setBackMm);
+    switch (wayOut.by) {
+      case 'top-off':
+        return withTopOff(across, up, member);
+      case 'open-top':
+        return withOpenTop(asked, wayOut.setBackMm);
+      case 'lip-back':
+        return withLip(asked, across, up, member);
+    }
   return [
     member('top', 'through', across),
     member('bottom', 'through', across),

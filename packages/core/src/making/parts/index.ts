@@ -2,6 +2,7 @@ import type { Member } from '../../joinery/members/index.js';
 import type { BoughtPart, CutPart, Parts } from './types.js';
 
 export { clipEveryMm, clipsOf, electrical, sundry, type StripUse } from './bought.js';
+export { layerOf, layersByDepth } from './layers.js';
 export { plainBoard } from './plain-board.js';
 export type { BoughtPart, CutPart, Operation, PartLayer, Parts, PartShape } from './types.js';
 

@@ -1,8 +1,8 @@
 import type { Member } from '../../joinery/members/index.js';
 import type { Outline, Point, Ring } from '../../base/outlines/index.js';
+import type { Operation } from '../../document/catalogue/index.js';
 
-/** What is done to a part, one drawing layer each. */
-export type Operation = 'cut' | 'drill' | 'seat' | 'mark' | 'film' | 'engrave' | 'rout' | 'bit-path';
+export type { Operation } from '../../document/catalogue/index.js';
 
 /** A shape on a part, mm from its lower left corner. */
 export type PartShape =
@@ -14,6 +14,8 @@ export type PartShape =
 export interface PartLayer {
   readonly operation: Operation;
   readonly shapes: readonly PartShape[];
+  /** How deep it is worked (mm); left out where it goes through, or leaves a line alone. */
+  readonly depthMm?: number;
 }
 
 /** A part cut from sheet, with all that is done to it. */

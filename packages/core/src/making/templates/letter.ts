@@ -1,20 +1,24 @@
-import { StandardFonts, type PDFImage, type PDFPage, type PDFFont } from 'pdf-lib';
+import type { PDFImage, PDFPage } from 'pdf-lib';
+import { newPdf, type PaperFonts, type PaperType } from '../paper/index.js';
 import { faint, ink, pointsPerMm } from './tile.js';
-import { newPdf, papers, type Paper } from './tiled-pdf.js';
+import { papers, type Paper } from './tiled-pdf.js';
 
 const marginMm = 18;
 const lineMm = 6;
 
-/** What the fonts of every reader have; others become a question mark. */
-const shown = (value: string): string => value.replace(/[^\x20-\x7e\xa0-\xff€–—‘’“”…•]/g, '?');
-
 /** Words over several lines, none wider than `widthMm`. */
-const wrapped = (value: string, font: PDFFont, size: number, widthMm: number): readonly string[] => {
+const wrapped = (
+  value: string,
+  { widthOf }: PaperType,
+  size: number,
+  heavy: boolean,
+  widthMm: number,
+): readonly string[] => {
   const lines: string[] = [];
   let line = '';
-  for (const word of shown(value).split(/\s+/)) {
+  for (const word of value.split(/\s+/)) {
     const next = line === '' ? word : `${line} ${word}`;
-    if (font.widthOfTextAtSize(next, size) > widthMm * pointsPerMm && line !== '') {
+    if (line !== '' && widthOf(next, size, heavy) > widthMm * pointsPerMm) {
       lines.push(line);
       line = word;
     } else line = next;
@@ -30,15 +34,16 @@ export interface Letter {
   readonly row: (label: string, value: string, heavy?: boolean) => void;
   readonly rule: () => void;
   readonly gap: (mm: number) => void;
+  /** Goes on overleaf where less than so much is left, so that a title stands with what follows it. */
+  readonly keep: (mm: number) => void;
   /** PNG pictures side by side, no higher than `mostMm`. */
   readonly pictures: (pngs: readonly Uint8Array[], mostMm: number) => Promise<void>;
   readonly save: () => Promise<Uint8Array>;
 }
 
 /** An upright sheet of paper to write on; what runs off it goes on overleaf. */
-export const newLetter = async (title: string, paper: Paper): Promise<Letter> => {
-  const { pdf, font } = await newPdf(shown(title));
-  const bold = await pdf.embedFont(StandardFonts.HelveticaBold);
+export const newLetter = async (title: string, paper: Paper, fonts: PaperFonts): Promise<Letter> => {
+  const { pdf, type, save } = await newPdf(title, fonts);
   // Papers lie; a letter stands.
   const [widthMm, heightMm] = [papers[paper].heightMm, papers[paper].widthMm];
   const newPage = (): PDFPage => pdf.addPage([widthMm * pointsPerMm, heightMm * pointsPerMm]);
@@ -49,8 +54,8 @@ export const newLetter = async (title: string, paper: Paper): Promise<Letter> =>
     page = newPage();
     y = marginMm;
   };
-  const text = (value: string, xPoints: number, size: number, used: PDFFont): void =>
-    page.drawText(value, { x: xPoints, y: (heightMm - y) * pointsPerMm, size, font: used, color: ink });
+  const text = (value: string, xPoints: number, size: number, heavy: boolean): void =>
+    type.draw(page, value, { x: xPoints, y: (heightMm - y) * pointsPerMm, size, color: ink, heavy });
   const left = marginMm * pointsPerMm;
   const right = (widthMm - marginMm) * pointsPerMm;
   const place = (image: PDFImage, xMm: number, wideMm: number, highMm: number): number => {
@@ -65,18 +70,16 @@ export const newLetter = async (title: string, paper: Paper): Promise<Letter> =>
   };
   return {
     write: (value, size = 10, heavy = false) => {
-      const used = heavy ? bold : font;
-      for (const line of wrapped(value, used, size, widthMm - 2 * marginMm)) {
+      for (const line of wrapped(value, type, size, heavy, widthMm - 2 * marginMm)) {
         room();
-        text(line, left, size, used);
+        text(line, left, size, heavy);
         y += (size / 10) * lineMm;
       }
     },
     row: (label, value, heavy = false) => {
-      const used = heavy ? bold : font;
       room();
-      text(shown(label), left, 10, used);
-      text(shown(value), right - used.widthOfTextAtSize(shown(value), 10), 10, used);
+      text(label, left, 10, heavy);
+      text(value, right - type.widthOf(value, 10, heavy), 10, heavy);
       y += lineMm;
     },
     rule: () => {
@@ -87,6 +90,11 @@ export const newLetter = async (title: string, paper: Paper): Promise<Letter> =>
         color: faint,
       });
       y += 2;
+    },
+    keep: (mm) => {
+      if (y + mm <= heightMm - marginMm) return;
+      page = newPage();
+      y = marginMm;
     },
     gap: (mm) => {
       y += mm;
@@ -104,6 +112,6 @@ export const newLetter = async (title: string, paper: Paper): Promise<Letter> =>
       );
       y += tallest + lineMm;
     },
-    save: () => pdf.save(),
+    save,
   };
 };

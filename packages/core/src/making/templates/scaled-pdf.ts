@@ -1,5 +1,6 @@
-import { ink, marginMm, pointsPerMm, printable, type Template, type Tile } from './tile.js';
-import { newPdf, papers, type Paper } from './tiled-pdf.js';
+import { newPdf, type PaperFonts } from '../paper/index.js';
+import { ink, marginMm, pointsPerMm, type Template, type Tile } from './tile.js';
+import { papers, type Paper } from './tiled-pdf.js';
 
 /** Scales that a rule reads, paper to sign. */
 const scales = [1, 2, 5, 10, 20, 50, 100] as const;
@@ -15,13 +16,13 @@ export const scaleFor = ({ widthMm, heightMm }: Pick<Template, 'widthMm' | 'heig
 };
 
 /** A drawing on one page, to read and to send: at the largest usual scale at which it fits. */
-export const scaledPdf = async (drawing: Template, paper: Paper): Promise<Uint8Array> => {
+export const scaledPdf = async (drawing: Template, paper: Paper, fonts: PaperFonts): Promise<Uint8Array> => {
   const { widthMm, heightMm } = papers[paper];
-  const { pdf, font } = await newPdf(drawing.title);
+  const { pdf, type, save } = await newPdf(drawing.title, fonts);
   const times = scaleFor(drawing, paper);
   const tile: Tile = {
     page: pdf.addPage([widthMm * pointsPerMm, heightMm * pointsPerMm]),
-    font,
+    type,
     left: 0,
     bottom: -headMm * times,
     widthMm: times * (widthMm - 2 * marginMm),
@@ -29,12 +30,11 @@ export const scaledPdf = async (drawing: Template, paper: Paper): Promise<Uint8A
     scale: 1 / times,
   };
   drawing.draw(tile);
-  tile.page.drawText(printable(`${drawing.heading}, 1:${times}, sizes in mm - do not measure from the paper`), {
+  type.draw(tile.page, `${drawing.heading}, 1:${times}, sizes in mm - do not measure from the paper`, {
     x: marginMm * pointsPerMm,
     y: 6 * pointsPerMm,
     size: 9,
-    font,
     color: ink,
   });
-  return pdf.save();
+  return save();
 };

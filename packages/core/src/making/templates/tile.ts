@@ -1,5 +1,6 @@
-import type { PDFFont, PDFPage, RGB } from 'pdf-lib';
+import type { PDFPage, RGB } from 'pdf-lib';
 import type { Point } from '../../base/outlines/index.js';
+import type { PaperType } from '../paper/index.js';
 
 export const pointsPerMm = 72 / 25.4;
 /** Kept clear on every side: most printers cannot reach it (mm). */
@@ -15,7 +16,7 @@ export const signal = colour(0.75, 0.25, 0.05);
 /** Draws in mm of the sign, moved so that a tile's corner lies inside the margin. */
 export interface Tile {
   readonly page: PDFPage;
-  readonly font: PDFFont;
+  readonly type: PaperType;
   readonly left: number;
   readonly bottom: number;
   /** How much of the sign it shows (mm). */
@@ -39,11 +40,8 @@ export const line = (tile: Tile, x1: number, y1: number, x2: number, y2: number,
 export const dashed = (tile: Tile, x1: number, y1: number, x2: number, y2: number, color = faint): void =>
   tile.page.drawLine({ start: at(tile, x1, y1), end: at(tile, x2, y2), thickness: 0.5, color, dashArray: [6, 4] });
 
-/** Helvetica here has no letters beyond Latin-1; others become a question mark. */
-export const printable = (value: string): string => value.replace(/[^\x20-\x7e\xa0-\xff]/g, '?');
-
 export const text = (tile: Tile, value: string, x: number, y: number, size = 8, color = ink): void =>
-  tile.page.drawText(printable(value), { ...at(tile, x, y), size, font: tile.font, color });
+  tile.type.draw(tile.page, value, { ...at(tile, x, y), size, color });
 
 export const box = (tile: Tile, x: number, y: number, width: number, height: number, color = ink): void => {
   line(tile, x, y, x + width, y, color);

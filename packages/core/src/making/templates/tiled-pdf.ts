@@ -1,5 +1,5 @@
-import { PDFDocument, StandardFonts, type PDFFont } from 'pdf-lib';
-import { box, cross, ink, marginMm, pointsPerMm, printable, signal, text, type Template, type Tile } from './tile.js';
+import { newPdf, type PaperFonts } from '../paper/index.js';
+import { box, cross, ink, marginMm, pointsPerMm, signal, text, type Template, type Tile } from './tile.js';
 
 export type Paper = 'a4' | 'letter';
 
@@ -20,13 +20,7 @@ const mostPages = 200;
 
 const drawFrame = (tile: Tile, heading: string, stepX: number, stepY: number): void => {
   for (const x of [tile.left, tile.left + stepX]) for (const y of [tile.bottom, tile.bottom + stepY]) cross(tile, x, y);
-  tile.page.drawText(printable(heading), {
-    x: marginMm * pointsPerMm,
-    y: 4 * pointsPerMm,
-    size: 8,
-    font: tile.font,
-    color: ink,
-  });
+  tile.type.draw(tile.page, heading, { x: marginMm * pointsPerMm, y: 4 * pointsPerMm, size: 8, color: ink });
 };
 
 const drawCheckSquare = (tile: Tile, x: number, y: number): void => {
@@ -35,43 +29,29 @@ const drawCheckSquare = (tile: Tile, x: number, y: number): void => {
   text(tile, 'or the scale is off', x + 4, y + 20, 8, signal);
 };
 
-/** An empty document with its font. It carries no dates: equal designs give equal files. */
-export const newPdf = async (title: string): Promise<{ readonly pdf: PDFDocument; readonly font: PDFFont }> => {
-  const pdf = await PDFDocument.create({ updateMetadata: false });
-  pdf.setTitle(title);
-  pdf.setProducer('Vitrum');
-  pdf.setCreator('Vitrum');
-  return { pdf, font: await pdf.embedFont(StandardFonts.Helvetica) };
-};
-
 /**
  * A template as PDF, 1:1, over as many landscape pages as it takes: crosses to join the tiles by, and a square to check
  * the scale.
  */
-export const tiledPdf = async (template: Template, paper: Paper): Promise<Uint8Array> => {
+export const tiledPdf = async (template: Template, paper: Paper, fonts: PaperFonts): Promise<Uint8Array> => {
   const { widthMm, heightMm } = papers[paper];
   const stepX = widthMm - 2 * marginMm - overlapMm;
   const stepY = heightMm - 2 * marginMm - overlapMm;
   const columns = Math.max(1, Math.ceil(template.widthMm / stepX));
   const rows = Math.max(1, Math.ceil(template.heightMm / stepY));
-  const { pdf: document, font } = await newPdf(template.title);
+  const { pdf: document, type, save } = await newPdf(template.title, fonts);
   const size: [number, number] = [widthMm * pointsPerMm, heightMm * pointsPerMm];
   if (columns * rows > mostPages) {
     const page = document.addPage(size);
-    page.drawText(`The template would take ${columns * rows} pages; print the SVG drawings on a plotter instead.`, {
-      x: 40,
-      y: 200,
-      size: 12,
-      font,
-      color: ink,
-    });
-    return document.save();
+    const words = `The template would take ${columns * rows} pages; print the SVG drawings on a plotter instead.`;
+    type.draw(page, words, { x: 40, y: 200, size: 12, color: ink });
+    return save();
   }
   for (let row = rows - 1; row >= 0; row -= 1)
     for (let column = 0; column < columns; column += 1) {
       const tile: Tile = {
         page: document.addPage(size),
-        font,
+        type,
         left: column * stepX,
         bottom: row * stepY,
         widthMm: widthMm - 2 * marginMm,
@@ -87,5 +67,5 @@ export const tiledPdf = async (template: Template, paper: Paper): Promise<Uint8A
         drawCheckSquare(tile, 3 * clearMm, y);
       }
     }
-  return document.save();
+  return save();
 };

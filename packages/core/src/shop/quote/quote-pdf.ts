@@ -1,3 +1,4 @@
+import type { PaperFonts } from '../../making/paper/index.js';
 import { newLetter, type Paper } from '../../making/templates/index.js';
 import type { QuoteFacts } from './facts.js';
 import type { Quote, QuoteTerms } from './price.js';
@@ -30,9 +31,9 @@ const dayInWords = (day: string): string => {
 export const moneyWords = (value: number, currency: string): string => `${currency}${value.toFixed(2)}`;
 
 /** The quote on paper: pictures by day and by night, sizes, what comes with it, the price, how long it holds; as many sheets as its words take. */
-export const quotePdf = async (sheet: QuoteSheet, paper: Paper = 'a4'): Promise<Uint8Array> => {
+export const quotePdf = async (sheet: QuoteSheet, fonts: PaperFonts, paper: Paper = 'a4'): Promise<Uint8Array> => {
   const { facts, terms, quote, shop, customer, madeOn, validUntil } = sheet;
-  const { write, row, rule, gap, pictures, save } = await newLetter(`Quote: ${facts.name}`, paper);
+  const { write, row, rule, gap, pictures, save } = await newLetter(`Quote: ${facts.name}`, paper, fonts);
   write(shop, 10, true);
   gap(3);
   write(`Quote: ${facts.name}`, 18, true);

@@ -4,6 +4,7 @@ import type { FontBook } from '../../artwork/lettering/index.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { litPng } from '../../files/exports/index.js';
 import { changed, dispensary, evaluatedCoarsely, testFonts } from '../../testing/harness.js';
+import { testPaper } from '../../testing/packs.js';
 import { quoteFactsOf, type QuoteFacts } from './facts.js';
 import { quoteOf, usualTerms } from './price.js';
 import { quotePdf } from './quote-pdf.js';
@@ -89,18 +90,21 @@ describe('a quote of a design', () => {
     const evaluation = evaluatedCoarsely(dispensary, fonts);
     const own = quoteFactsOf(evaluation, shippedCatalogue.rates);
     const terms = { ...usualTerms(own), note: 'Half on order. '.repeat(20), includes: [...own.includes, 'Ünïcode ✓'] };
-    const pdf = await quotePdf({
-      facts: own,
-      terms,
-      quote: quoteOf(own, terms),
-      shop: 'Sallow Lane Signs',
-      customer: 'Harbour Row Pharmacy',
-      madeOn: '2030-01-07',
-      validUntil: '2030-02-06',
-      day: litPng(evaluation, 'noon', 200),
-      night: litPng(evaluation, 'dark', 200),
-      onWall: [],
-    });
+    const pdf = await quotePdf(
+      {
+        facts: own,
+        terms,
+        quote: quoteOf(own, terms),
+        shop: 'Sallow Lane Signs',
+        customer: 'Harbour Row Pharmacy',
+        madeOn: '2030-01-07',
+        validUntil: '2030-02-06',
+        day: litPng(evaluation, 'noon', 200),
+        night: litPng(evaluation, 'dark', 200),
+        onWall: [],
+      },
+      await testPaper(),
+    );
     const read = await PDFDocument.load(pdf);
     expect(read.getPageCount()).toBe(1);
     expect(read.getTitle()).toBe('Quote: Dispensary box');
@@ -125,7 +129,8 @@ describe('a quote of a design', () => {
       madeOn: '2030-01-07',
       validUntil: '2030-02-06',
     };
-    const made = async (onWall: readonly Uint8Array[]) => PDFDocument.load(await quotePdf({ ...sheet, onWall }));
+    const made = async (onWall: readonly Uint8Array[]) =>
+      PDFDocument.load(await quotePdf({ ...sheet, onWall }, await testPaper()));
     expect((await made([])).getPageCount()).toBe(2);
     // On the customer’s wall it is shown, too: two pictures more, each drawn once.
     const images = (read: PDFDocument): number =>

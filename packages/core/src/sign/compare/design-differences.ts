@@ -2,7 +2,7 @@ import type { Design } from '../design/index.js';
 
 /** A field that differs between two designs; undefined where one of them leaves it out. */
 export interface DesignDifference {
-  /** Dotted, list places by number: `assemblies.0.case.depthInsideMm`. */
+  /** Dotted, as problems have it, list places by number. */
   readonly path: string;
   readonly was: unknown;
   readonly now: unknown;

@@ -1,8 +1,8 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
-import { benchPack } from '../../files/exports/index.js';
 import { changed, dispensary, sound, testFonts } from '../../testing/harness.js';
+import { packOf } from '../../testing/packs.js';
 import { flaws } from '../../testing/soundness.js';
 import { commissionSteps } from '../commissioning/index.js';
 import { demoDesigns } from '../demo/index.js';
@@ -105,7 +105,7 @@ describe('a box with halo letters on its front', () => {
   });
 
   it('has one pack, whose files say which of both they are of', async () => {
-    const names = (await benchPack(lantern)).map(({ path }) => path);
+    const names = (await packOf(lantern)).map(({ path }) => path);
     expect(new Set(names).size).toBe(names.length);
     for (const id of ['box', 'letters']) expect(names.some((name) => name.startsWith(`parts/${id}-`))).toBe(true);
   });

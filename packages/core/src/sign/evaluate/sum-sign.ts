@@ -51,15 +51,19 @@ const wiringOf = (
     circuit,
   );
 
-/** A part with what hanging drills in it. */
+/** Blind holes are a layer of their own. */
+const isDrilledThrough = ({ operation, depthMm }: CutPart['layers'][number]): boolean =>
+  operation === 'drill' && depthMm === undefined;
+
+/** A part with what hanging drills through it. */
 const drilled = (part: CutPart, holes: readonly PartShape[] | undefined): CutPart =>
   holes === undefined
     ? part
     : {
         ...part,
-        layers: part.layers.some(({ operation }) => operation === 'drill')
+        layers: part.layers.some(isDrilledThrough)
           ? part.layers.map((layer) =>
-              layer.operation === 'drill' ? { ...layer, shapes: [...layer.shapes, ...holes] } : layer,
+              isDrilledThrough(layer) ? { ...layer, shapes: [...layer.shapes, ...holes] } : layer,
             )
           : [...part.layers, { operation: 'drill', shapes: holes }],
       };
