@@ -1,6 +1,8 @@
 import type { Page } from '@playwright/test';
-import type { JobView } from '@vitrum/contract';
+import type { JobStockView, JobView } from '@vitrum/contract';
 import { shippedCatalogue, type Design } from '@vitrum/core';
+
+const noStock: JobStockView = { claimed: false, needs: [], shorts: [], lines: [], laid: [] };
 
 /** A server of one job that is kept in memory: for pages whose build no server knows. */
 export const jobInMemory = async (page: Page): Promise<void> => {
@@ -35,6 +37,8 @@ export const jobInMemory = async (page: Page): Promise<void> => {
     const request = route.request();
     const sent = (request.postDataJSON() ?? {}) as { readonly design?: Design };
     if (request.url().endsWith('/catalogue')) return route.fulfill({ json: shippedCatalogue });
+    if (request.url().endsWith('/lessons')) return route.fulfill({ json: [] });
+    if (request.url().includes('/stock/jobs/')) return route.fulfill({ json: noStock });
     if (sent.design !== undefined) {
       design = sent.design;
       number += 1;
