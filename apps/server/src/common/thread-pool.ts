@@ -1,9 +1,10 @@
 import { fileURLToPath } from 'node:url';
 import { OnModuleDestroy } from '@nestjs/common';
 import { Piscina } from 'piscina';
+import { Busy } from './busy.js';
 
-/** No work that a person asks for takes as long; the thread that does is ended and another started. */
-const deadlineMs = 20_000;
+/** With the start of a thread and a queue on a busy machine, which take most of it; the thread is ended and another started. */
+const deadlineMs = 60_000;
 /** A thread that nothing was asked of for so long gives its memory back. */
 const idleMs = 60_000;
 
@@ -17,8 +18,8 @@ export class ThreadPool<Task, Found> implements OnModuleDestroy {
     private readonly mostMemoryMb: number,
   ) {}
 
-  /** Throws when it takes too long or too much memory. */
-  protected run(task: Task, signal?: AbortSignal): Promise<Found> {
+  /** Throws a 503 when it is not done in time, and an error when it takes too much memory. */
+  protected async run(task: Task, signal?: AbortSignal): Promise<Found> {
     this.pool ??= new Piscina({
       filename: fileURLToPath(new URL(`../../dist/${this.thread}.js`, import.meta.url)),
       minThreads: 0,
@@ -27,7 +28,15 @@ export class ThreadPool<Task, Found> implements OnModuleDestroy {
       resourceLimits: { maxOldGenerationSizeMb: this.mostMemoryMb },
     });
     const deadline = AbortSignal.timeout(deadlineMs);
-    return this.pool.run(task, { signal: signal === undefined ? deadline : AbortSignal.any([signal, deadline]) });
+    try {
+      return await this.pool.run(task, {
+        signal: signal === undefined ? deadline : AbortSignal.any([signal, deadline]),
+      });
+    } catch (error) {
+      if (deadline.aborted && (error as Error).name === 'AbortError')
+        throw new Busy(`The server is busy: this was not done within ${deadlineMs / 1000} s. Try again in a moment.`);
+      throw error;
+    }
   }
 
   async onModuleDestroy(): Promise<void> {

@@ -9,7 +9,7 @@ export class StockPool extends ThreadPool<StockTask, StockFound> {
     super('stock/stock-thread', 256);
   }
 
-  /** Throws when it takes too long or too much memory. */
+  /** Throws a 503 when it is not done in time. */
   find(task: StockTask): Promise<StockFound> {
     return this.run(task);
   }

@@ -1,3 +1,4 @@
+import { setTimeout as pause } from 'node:timers/promises';
 import { Injectable, Logger, OnModuleDestroy } from '@nestjs/common';
 import { and, eq, inArray, isNull, lt, ne, lte, or, sql, type SQL } from 'drizzle-orm';
 import { CatalogueService } from '../catalogue/catalogue.service.js';
@@ -7,6 +8,7 @@ import { jobs, revisions } from '../database/schema.js';
 import { jobsAtHand } from '../stock/at-hand.js';
 import { claimAgain } from '../stock/claim-again.js';
 import { SummaryPool } from './summary-pool.js';
+import { WaitingLine } from './waiting-line.js';
 
 /** What a server that ended left undone is looked for so often. */
 const lookRoundMs = 30_000;
@@ -24,8 +26,10 @@ const leftAfter = sql`interval '30 seconds'`;
 @Injectable()
 export class SummariesService implements OnModuleDestroy {
   private readonly logger = new Logger('summaries');
-  private readonly waiting = new Map<string, number>();
+  private readonly line = new WaitingLine();
   private readonly stopped = new AbortController();
+  /** Ends a wait for what rests. */
+  private woken = new AbortController();
   /** The newest revision of each job that failed here: it would again. */
   private readonly failed = new Map<string, number>();
   private working: Promise<void> | null = null;
@@ -38,24 +42,37 @@ export class SummariesService implements OnModuleDestroy {
     private readonly pool: SummaryPool,
   ) {}
 
-  /** Asks for the summary of a revision; one of an older revision of the job that still waits is given up. */
+  /**
+   * Asks for the summary of a revision that was just saved, once its job has rested; one of an older revision of the job
+   * that still waits is given up.
+   */
   want(jobId: string, revision: number): void {
-    this.waiting.set(jobId, revision);
+    this.line.rest(jobId, revision, performance.now());
     this.begin();
   }
 
-  /** The same for one that may be asked for again and again: not while it is under way, nor where it failed. */
+  /** Asks for one that somebody waits for, and may ask for again and again: not while it is under way, nor where it failed. */
   wantOnce(jobId: string, revision: number): void {
     const underWay = this.underWay?.[0] === jobId && this.underWay[1] === revision;
-    if (!underWay && this.failed.get(jobId) !== revision && this.waiting.get(jobId) !== revision)
-      this.want(jobId, revision);
+    if (!underWay && this.failed.get(jobId) !== revision) this.wantSoon(jobId, revision);
+  }
+
+  private wantSoon(jobId: string, revision: number): void {
+    this.line.soon(jobId, revision, performance.now());
+    this.wake();
+    this.begin();
+  }
+
+  private wake(): void {
+    this.woken.abort();
+    this.woken = new AbortController();
   }
 
   private begin(): void {
     this.working ??= this.work().finally(() => {
       this.working = null;
       // What was asked for after the last was taken and before this ended.
-      if (this.waiting.size > 0 && !this.stopped.signal.aborted) this.begin();
+      if (!this.line.isEmpty && !this.stopped.signal.aborted) this.begin();
     });
   }
 
@@ -72,7 +89,7 @@ export class SummariesService implements OnModuleDestroy {
       .select({ jobId: jobs.id, number: jobs.headRevision })
       .from(jobs)
       .where(and(which, or(isNull(jobs.summaryOf), lt(jobs.summaryOf, jobs.headRevision), toldLess)));
-    for (const { jobId, number } of undone) if (this.failed.get(jobId) !== number) this.want(jobId, number);
+    for (const { jobId, number } of undone) if (this.failed.get(jobId) !== number) this.wantSoon(jobId, number);
   }
 
   /** Sums jobs up anew that are at hand or were quoted of late: what all are reckoned with has changed. */
@@ -93,18 +110,28 @@ export class SummariesService implements OnModuleDestroy {
     await this.catchUp();
   }
 
-  /** Resolves when nothing waits any more. */
+  /** Sums up all that waits, rested or not; resolves when it is done. */
   async idle(): Promise<void> {
-    while (this.working !== null) await this.working;
+    while (this.working !== null) {
+      this.line.hasten(performance.now());
+      this.wake();
+      await this.working;
+    }
   }
 
   private async work(): Promise<void> {
-    for (let next = this.take(); next !== null && !this.stopped.signal.aborted; next = this.take())
-      await this.sumUp(...next).catch((error: unknown) => {
-        if (this.stopped.signal.aborted) return;
-        if (next !== null && !isAway(error)) this.failed.set(...next);
-        this.tell(next?.join(' ') ?? '', error);
-      });
+    for (let next = await this.take(); next !== null; next = await this.take()) {
+      this.underWay = next;
+      try {
+        await this.sumUp(...next);
+      } catch (error) {
+        if (this.stopped.signal.aborted) break;
+        if (!isAway(error)) this.failed.set(...next);
+        this.tell(next.join(' '), error);
+      } finally {
+        this.underWay = null;
+      }
+    }
   }
 
   private tell(revision: string, error: unknown): void {
@@ -113,15 +140,16 @@ export class SummariesService implements OnModuleDestroy {
     this.logger.warn(`revision ${revision} has no summary: ${why}`);
   }
 
-  private take(): readonly [jobId: string, revision: number] | null {
-    const [next] = this.waiting;
-    if (next === undefined) {
-      this.underWay = null;
-      return null;
+  /** The next one, once it has rested; null when there is none, or all is to end. */
+  private async take(): Promise<readonly [jobId: string, revision: number] | null> {
+    while (!this.stopped.signal.aborted) {
+      const taken = this.line.take(performance.now());
+      if (taken === null) return null;
+      if ('next' in taken) return taken.next;
+      const signal = AbortSignal.any([this.stopped.signal, this.woken.signal]);
+      await pause(Math.ceil(taken.waitMs), undefined, { signal, ref: false }).catch(() => undefined);
     }
-    this.waiting.delete(next[0]);
-    this.underWay = next;
-    return next;
+    return null;
   }
 
   private async sumUp(jobId: string, number: number): Promise<void> {
@@ -154,7 +182,7 @@ export class SummariesService implements OnModuleDestroy {
 
   async onModuleDestroy(): Promise<void> {
     this.stopped.abort();
-    this.waiting.clear();
+    this.line.clear();
     if (this.looking !== null) clearInterval(this.looking);
     await this.idle();
   }

@@ -22,13 +22,19 @@ import type {
   StackedAssembly,
   StackedResults,
 } from '../builds/index.js';
-import type { Result } from '../base/result.js';
+import { success, type Result } from '../base/result.js';
 import type { AnyDesign, DesignChange, DesignOf } from '../document/design/index.js';
 import type { AssemblyResults } from '../judging/results/index.js';
 import { demoDesigns } from '../sign/demo/index.js';
 import { applyChange, type Design } from '../sign/design/index.js';
 import { only } from './only.js';
-import { createEvaluator, evaluate, type AssemblyEvaluation, type Evaluation } from '../sign/evaluate/index.js';
+import {
+  createEvaluator,
+  finish,
+  type AssemblyEvaluation,
+  type Evaluation,
+  type Evaluator,
+} from '../sign/evaluate/index.js';
 
 type LightboxDesign = DesignOf<LightboxAssembly>;
 type HaloDesign = DesignOf<HaloAssembly>;
@@ -127,24 +133,40 @@ export const sound = (result: Result<Evaluation>): Evaluation => {
 
 const asDesign = (design: AnyDesign): Design => design as unknown as Design;
 
+const evaluators = new WeakMap<FontBook, Evaluator>();
+
+/**
+ * One evaluator for all tests of a run: most are of a demo with a field changed, of which it keeps what did not change. That it
+ * comes to the same as from scratch is for the contract of builds to test.
+ */
+const evaluatorWith = (fonts: FontBook): Evaluator => {
+  const known = evaluators.get(fonts) ?? createEvaluator(shippedCatalogue, fonts);
+  evaluators.set(fonts, known);
+  return known;
+};
+
 /** Evaluates without fixes; fails the test when the design is refused. */
 export const evaluated = <Given extends AnyDesign>(design: Given, fonts: FontBook): SingleOf<Given> =>
-  single<Given>(createEvaluator(shippedCatalogue, fonts).evaluate(asDesign(design)));
+  single<Given>(evaluatorWith(fonts).evaluate(asDesign(design)));
 
 /** Evaluates on the coarser map that fixes are tried on; fails the test when the design is refused. */
 export const evaluatedCoarsely = <Given extends AnyDesign>(design: Given, fonts: FontBook): SingleOf<Given> =>
-  single<Given>(createEvaluator(shippedCatalogue, fonts).quick(asDesign(design)));
+  single<Given>(evaluatorWith(fonts).quick(asDesign(design)));
 
 /** A sign of any number of assemblies, evaluated on the coarser map; fails the test when the design is refused. */
 export const signEvaluatedCoarsely = (design: AnyDesign, fonts: FontBook): Evaluation =>
-  sound(createEvaluator(shippedCatalogue, fonts).quick(asDesign(design)));
+  sound(evaluatorWith(fonts).quick(asDesign(design)));
 
 /** Evaluates with fixes tried; where a rule is named, those of its findings alone. */
 export const evaluatedWithFixes = <Given extends AnyDesign>(
   design: Given,
   fonts: FontBook,
   rule?: string,
-): SingleOf<Given> => single<Given>(evaluate(asDesign(design), shippedCatalogue, fonts, {}, rule));
+): SingleOf<Given> => {
+  const evaluator = evaluatorWith(fonts);
+  const found = evaluator.evaluate(asDesign(design));
+  return single<Given>(found.ok ? success({ ...found.value, findings: finish(evaluator.fixes(rule)) }) : found);
+};
 
 /** A demo as a careless maker would have it: plywood behind the strip, and as bright after dark as by day. */
 function plainly(design: LightboxDesign): LightboxDesign {

@@ -6,21 +6,24 @@ export interface Memoized<Inputs extends readonly unknown[], Output> {
   readonly reused: () => boolean;
 }
 
-/** Remembers the last result of `compute`, by the identity of each input. One entry: an edit follows the edit before. */
+/** Answers are kept of so many calls: trials of changes go back and forth between what stands and what is tried. */
+const kept = 4;
+
+/** Remembers the last results of `compute`, by the identity of each input. */
 export const memoizeLast = <Inputs extends readonly unknown[], Output>(
   compute: (...inputs: Inputs) => Output,
 ): Memoized<Inputs, Output> => {
-  let last: { readonly inputs: Inputs; readonly output: Output } | null = null;
+  /** The last that was asked for first. */
+  let known: readonly { readonly inputs: Inputs; readonly output: Output }[] = [];
   let reused = false;
   return {
     run: (...inputs) => {
-      const known = last;
-      reused = known !== null && inputs.every((input, index) => Object.is(input, known.inputs[index]));
-      if (known !== null && reused) return known.output;
+      const found = known.find((call) => inputs.every((input, index) => Object.is(input, call.inputs[index])));
+      reused = found !== undefined;
       // An equal answer keeps its identity, so that the stages after it need not run again.
-      const output = shareStructure(known?.output, compute(...inputs));
-      last = { inputs, output };
-      return output;
+      const call = found ?? { inputs, output: shareStructure(known[0]?.output, compute(...inputs)) };
+      if (call !== known[0]) known = [call, ...known.filter((other) => other !== call)].slice(0, kept);
+      return call.output;
     },
     reused: () => reused,
   };

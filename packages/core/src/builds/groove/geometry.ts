@@ -19,7 +19,7 @@ import { fieldsOf, pathOf } from '../../document/design/index.js';
 import type { SignGeometry } from '../../light/geometry/index.js';
 import { drawnOutline } from '../common/drawn-outline.js';
 import { roundedRing } from '../common/rounded-ring.js';
-import { grooveSize, type GrooveSize } from './groove-size.js';
+import type { GrooveSize } from './groove-size.js';
 import { wallsBeside, type Walls } from './walls.js';
 import type { LitLine } from './lines.js';
 import type { GrooveMaterials } from './materials.js';
@@ -155,16 +155,19 @@ const splitAll = (parts: readonly Outline[], lines: readonly CutLine[], registra
   return { parts: cut.flatMap((each) => each.parts), pins: cut.flatMap((each) => each.pins) };
 };
 
-/** Sizes of a carrier and its groove; fails where they contradict each other, with the field. */
+/**
+ * Sizes of a carrier and its groove; fails where they contradict each other, with the field. Takes no more of a design than it
+ * goes by: a change of anything else leaves it as it was. `wanted`: the groove by what lies in it. `scale`: of lettering.
+ */
 export const grooveGeometry = (
-  assembly: GrooveAssembly,
-  materials: GrooveMaterials,
+  carrier: CarrierDesign,
+  lies: GrooveAssembly['groove']['lies'],
+  wanted: GrooveSize,
+  { sheet, back }: Pick<GrooveMaterials, 'sheet' | 'back'>,
   lines: readonly LitLine[],
   lettering: Outline,
+  scale: number,
 ): Result<GrooveGeometry> => {
-  const { carrier } = assembly;
-  const { sheet, back } = materials;
-  const wanted = grooveSize(assembly.groove, materials);
   const through = carrier.kind === 'two-layer';
   const groove = through ? { ...wanted, depthMm: sheet.thicknessMm } : wanted;
   if (!through && groove.depthMm >= sheet.thicknessMm)
@@ -172,7 +175,7 @@ export const grooveGeometry = (
       path: pathOf(own.carrier.boardId),
       message: `is ${sheet.thicknessMm} mm thick, and the groove ${Math.round(10 * groove.depthMm) / 10} mm deep would come through; take a thicker one, a lower cover, or two layers`,
     });
-  const shaped = outlineOf(carrier, lines, lettering, assembly.lines.scale ?? 1);
+  const shaped = outlineOf(carrier, lines, lettering, scale);
   if (!shaped.ok) return shaped;
   const bounds = outlineBounds(shaped.value)!;
   // All about the middle of the carrier.
@@ -211,7 +214,7 @@ export const grooveGeometry = (
     floorZMm,
     ledZMm: sheet.clear
       ? Math.max(0, floorZMm - 0.5)
-      : floorZMm + (assembly.groove.lies === 'edge' ? groove.stripHighMm / 2 : groove.stripHighMm),
+      : floorZMm + (lies === 'edge' ? groove.stripHighMm / 2 : groove.stripHighMm),
     walls: wallsBeside(placed, moved, groove.widthMm, Math.max(seenWallMm, 2 * leastWallMm)),
     leastWallMm,
     leftMm: through ? backMm : sheet.thicknessMm - groove.depthMm,

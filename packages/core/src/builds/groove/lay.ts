@@ -45,7 +45,15 @@ export const layGroove =
     if (!lettered.ok) return lettered;
     const lines = stages.lines.run(lettered.value.outline, assembly.lines);
     if (!lines.ok) return lines;
-    const sized = stages.geometry.run(assembly, materials, lines.value, lettered.value.outline);
+    const sized = stages.geometry.run(
+      assembly.carrier,
+      assembly.groove.lies,
+      stages.size.run(assembly.groove, materials),
+      stages.sheets.run(materials.sheet, materials.back),
+      lines.value,
+      lettered.value.outline,
+      assembly.lines.scale ?? 1,
+    );
     if (!sized.ok) return sized;
     const geometry = sized.value;
     const lettering = stages.lit.run(lettered.value, geometry.litArea);

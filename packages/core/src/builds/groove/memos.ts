@@ -11,6 +11,7 @@ import type { CutPart } from '../../making/parts/index.js';
 import type { Circuit } from '../../power/circuit/index.js';
 import { commonStages } from '../common/common-stages.js';
 import { grooveGeometry, type GrooveGeometry } from './geometry.js';
+import { grooveSize } from './groove-size.js';
 import { grooveGlowOf, type GrooveGlow } from './glow.js';
 import { asLit } from './lay.js';
 import { litLinesByShape } from './lines.js';
@@ -68,6 +69,8 @@ export const grooveMemos = (catalogue: Catalogue, limits: GridLimits) => {
     ...commonStages(),
     materials: memoizeLast(findGrooveMaterials),
     lines: memoizeLast(litLinesByShape()),
+    size: memoizeLast(grooveSize),
+    sheets: memoizeLast((sheet: GrooveMaterials['sheet'], back: GrooveMaterials['back']) => ({ sheet, back })),
     geometry: memoizeLast(grooveGeometry),
     lit: memoizeLast(asLit),
     runs: memoizeLast(grooveRuns),
