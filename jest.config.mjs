@@ -38,7 +38,7 @@ const project = (name, folder) => ({
 
 export default {
   // Hooks that bring a server up share the machine with everything else that runs on it.
-  testTimeout: 60_000,
+  testTimeout: 240_000,
   projects: [
     project('core', 'packages/core/src'),
     // The contract of builds once more, with a build that is in the tests alone: one line more in the registry.

@@ -6,8 +6,8 @@ const minuteMs = 60_000;
 export default defineConfig({
   testDir: '.',
   testMatch: '*.spec.ts',
-  timeout: 2 * minuteMs,
-  expect: { timeout: 20_000 },
+  timeout: 5 * minuteMs,
+  expect: { timeout: 45_000 },
   fullyParallel: false,
   workers: 1,
   // On a machine that stalls, one test of a long run may lose its browser; `npm test` names each that needed this.
@@ -21,7 +21,7 @@ export default defineConfig({
     contextOptions: { reducedMotion: 'reduce' },
     trace: 'off',
     // An action that hangs says where it did, long before the test's own time is up.
-    actionTimeout: minuteMs / 2,
+    actionTimeout: minuteMs,
     launchOptions: {
       executablePath: process.env['VITRUM_CHROMIUM'] ?? '/usr/bin/chromium',
       args: [

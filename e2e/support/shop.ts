@@ -122,7 +122,7 @@ export const openJob = async (page: Page, shop: Shop, name: string, step: string
 };
 
 /** Fixes are tried whole, and take their time on a machine that does other things too: how long is for the bench to say. */
-export const settled = async (page: Page, timeout = 60_000): Promise<void> => {
+export const settled = async (page: Page, timeout = 120_000): Promise<void> => {
   // A new job is solved first, which takes as long as the machine is busy.
   await expect(page.getByTestId('face').first()).toBeVisible({ timeout });
   await expect(page.getByText('working out what would help')).toHaveCount(0, { timeout });

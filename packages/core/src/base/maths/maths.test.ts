@@ -33,6 +33,19 @@ describe('memoizing', () => {
     expect(stage.reused()).toBe(true);
     expect(stage.run({}, 1).run).toBe(2);
   });
+
+  it('goes back and forth between what stands and what is tried, and forgets what was asked for longest ago', () => {
+    let runs = 0;
+    const stage = memoizeLast((a: number) => ({ a, run: ++runs }));
+    for (const a of [0, 1, 0, 2, 0, 3, 0, 4]) stage.run(a);
+    expect([runs, stage.reused()]).toEqual([5, false]);
+    expect(stage.run(0).run).toBe(1);
+    expect(stage.reused()).toBe(true);
+    // 0, 4, 3 and 2 are kept.
+    expect(stage.run(2).run).toBe(3);
+    expect(stage.run(1).run).toBe(6);
+    expect(stage.reused()).toBe(false);
+  });
 });
 
 describe('clamp and chance', () => {

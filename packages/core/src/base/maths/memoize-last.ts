@@ -1,6 +1,6 @@
 import { shareStructure } from './share-structure.js';
 
-/** A stage memoized by its last call; `reused` tells whether the last answer came from memory. */
+/** A stage memoized by its last calls; `reused` tells whether the last answer came from memory. */
 export interface Memoized<Inputs extends readonly unknown[], Output> {
   readonly run: (...inputs: Inputs) => Output;
   readonly reused: () => boolean;

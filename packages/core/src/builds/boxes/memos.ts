@@ -69,7 +69,7 @@ const factsOf = (...[brief, mode, mirrored, design, geometry, materials, runs, l
   lettering,
 });
 
-/** The stages of a case with a lit face, each memoized by its last call. */
+/** The stages of a case with a lit face, each memoized by its last calls. */
 export const boxMemos = (catalogue: Catalogue, limits: GridLimits) => {
   // Rasters of the same size are new objects each time; their numbers tell them apart.
   const letters = memoizeLast((outline: Outline, width: number, height: number, columns: number, rows: number) =>

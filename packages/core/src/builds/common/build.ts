@@ -70,7 +70,7 @@ export interface OwnParts {
 }
 
 /**
- * The stages of one build for assemblies one after the other, each stage memoized by its last call by the identity of its
+ * The stages of one build for assemblies one after the other, each stage memoized by its last calls by the identity of its
  * inputs. Problems name fields from the assembly on: `case.depthInsideMm`.
  */
 export interface Stages<Own extends AnyAssembly, OwnLaid extends Laid, Results extends AssemblyResults> {

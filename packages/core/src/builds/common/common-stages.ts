@@ -15,7 +15,7 @@ const workabilityStage = () => {
   );
 };
 
-/** The stages that every build runs alike, each memoized by its last call. */
+/** The stages that every build runs alike, each memoized by its last calls. */
 export const commonStages = () => ({
   font: memoizeLast(chooseFont),
   artwork: memoizeLast(layLettering),

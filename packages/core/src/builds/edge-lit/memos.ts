@@ -56,7 +56,7 @@ const fromList = (...[brief, assembly, geometry, materials, runs, lettering, are
   areas,
 });
 
-/** The stages of an edge-lit sheet, each memoized by its last call. */
+/** The stages of an edge-lit sheet, each memoized by its last calls. */
 export const panelMemos = (catalogue: Catalogue, limits: GridLimits) => {
   const parts = memoizeLast((...list: FactList) => {
     const facts = fromList(...list);

@@ -77,7 +77,7 @@ type GlowArguments = [
   share: LightShare,
 ];
 
-/** The stages of face-lit letters, each memoized by its last call. */
+/** The stages of face-lit letters, each memoized by its last calls. */
 export const faceLitMemos = (catalogue: Catalogue, limits: GridLimits) => {
   const shaping = shapingByShape();
   const trace = traceByCan();

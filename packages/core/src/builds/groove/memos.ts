@@ -55,7 +55,7 @@ const fromList = (...[brief, assembly, geometry, materials, runs, lettering]: Fa
 /** Strip in rows stands so far apart over a carrier, as heat goes by it. */
 const pitchOf = (areaMm2: number, stripMm: number): number => (stripMm > 0 ? areaMm2 / stripMm : 1e6);
 
-/** The stages of strip in a groove, each memoized by its last call. */
+/** The stages of strip in a groove, each memoized by its last calls. */
 export const grooveMemos = (catalogue: Catalogue, limits: GridLimits) => {
   const parts = memoizeLast((...list: FactList) => {
     const facts = fromList(...list);

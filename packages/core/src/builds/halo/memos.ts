@@ -94,7 +94,7 @@ const glowWithin =
       limits,
     });
 
-/** The stages of halo letters, each memoized by its last call. */
+/** The stages of halo letters, each memoized by its last calls. */
 export const haloMemos = (catalogue: Catalogue, limits: GridLimits) => {
   return {
     ...letteringMemos(),

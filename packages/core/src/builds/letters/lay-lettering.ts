@@ -8,7 +8,7 @@ import { commonStages } from '../common/common-stages.js';
 import type { LetterArtwork } from './schema.js';
 import { partsOfLetters } from './splits.js';
 
-/** The stages that every build of letters begins with, each memoized by its last call. */
+/** The stages that every build of letters begins with, each memoized by its last calls. */
 export const letteringMemos = () => ({
   ...commonStages(),
   letters: memoizeLast(solidParts),

@@ -53,7 +53,7 @@ const fromList = (...[brief, geometry, materials, lid]: FactList): PlateFacts =>
 /** The slice where it tells most: through the middle. */
 const middleMm = 0;
 
-/** The stages of stacked plates, each memoized by its last call; rooms by their shape. */
+/** The stages of stacked plates, each memoized by its last calls; rooms by their shape. */
 export const stackedMemos = (catalogue: Catalogue, limits: GridLimits) => {
   const rooms = boundedCache<CutRoom>(mostRooms);
   const views = boundedCache<EdgeViews>(mostRooms);

@@ -25,7 +25,7 @@ const stagesByPlace = (catalogue: Catalogue, fonts: FontBook, limits: GridLimits
 
 /**
  * The pipelines of all builds, and between them what a sign shares: `lay` of each assembly, `wire` of the sign, `light` of
- * each, `sum` of the sign. Every stage is memoized by its last call by the identity of its inputs: an edit recomputes only what
+ * each, `sum` of the sign. Every stage is memoized by its last calls by the identity of its inputs: an edit recomputes only what
  * lies downstream of it. One runner serves one page or one search.
  */
 export const createStages = (catalogue: Catalogue, fonts: FontBook, limits: GridLimits) => {
