@@ -2,7 +2,6 @@ import tailwind from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { fileURLToPath } from 'node:url';
 import { constants } from 'node:zlib';
-import { pageGroups } from './page-groups.ts';
 import { withoutWork } from './without-work.ts';
 import { withServiceWorker } from './with-service-worker.ts';
 import { compression, defineAlgorithm } from 'vite-plugin-compression2';
@@ -33,10 +32,7 @@ export default defineConfig({
   server: { port: 5173, strictPort: false, proxy: { '/api': `http://127.0.0.1:${process.env['PORT'] ?? '4780'}` } },
   build: {
     chunkSizeWarningLimit: 900,
-    rolldownOptions: {
-      output: { codeSplitting: { groups: pageGroups } },
-      // Parts of a step come in one file with the job on purpose (page-groups.ts); what packing takes is known.
-      checks: { ineffectiveDynamicImport: false, pluginTimings: false },
-    },
+    // What packing takes is known.
+    rolldownOptions: { checks: { pluginTimings: false } },
   },
 });

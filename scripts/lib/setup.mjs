@@ -58,7 +58,6 @@ const sourceFiles = [
   'tsconfig.json',
   'apps/web/index.html',
   'apps/web/vite.config.ts',
-  'apps/web/page-groups.ts',
   'apps/web/with-service-worker.ts',
   'apps/web/without-work.ts',
   'apps/web/tsconfig.json',
