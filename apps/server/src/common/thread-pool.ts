@@ -4,7 +4,7 @@ import { Piscina } from 'piscina';
 import { Busy } from './busy.js';
 
 /** With the start of a thread and a queue on a busy machine, which take most of it; the thread is ended and another started. */
-const deadlineMs = 60_000;
+const usualDeadlineMs = 60_000;
 /** A thread that nothing was asked of for so long gives its memory back. */
 const idleMs = 60_000;
 
@@ -16,6 +16,7 @@ export class ThreadPool<Task, Found> implements OnModuleDestroy {
   constructor(
     private readonly thread: string,
     private readonly mostMemoryMb: number,
+    private readonly deadlineMs = usualDeadlineMs,
   ) {}
 
   /** Throws a 503 when it is not done in time, and an error when it takes too much memory. */
@@ -27,14 +28,16 @@ export class ThreadPool<Task, Found> implements OnModuleDestroy {
       idleTimeout: idleMs,
       resourceLimits: { maxOldGenerationSizeMb: this.mostMemoryMb },
     });
-    const deadline = AbortSignal.timeout(deadlineMs);
+    const deadline = AbortSignal.timeout(this.deadlineMs);
     try {
       return await this.pool.run(task, {
         signal: signal === undefined ? deadline : AbortSignal.any([signal, deadline]),
       });
     } catch (error) {
       if (deadline.aborted && (error as Error).name === 'AbortError')
-        throw new Busy(`The server is busy: this was not done within ${deadlineMs / 1000} s. Try again in a moment.`);
+        throw new Busy(
+          `The server is busy: this was not done within ${this.deadlineMs / 1000} s. Try again in a moment.`,
+        );
       throw error;
     }
   }

@@ -70,7 +70,6 @@ export const grooveMemos = (catalogue: Catalogue, limits: GridLimits) => {
     materials: memoizeLast(findGrooveMaterials),
     lines: memoizeLast(litLinesByShape()),
     size: memoizeLast(grooveSize),
-    sheets: memoizeLast((sheet: GrooveMaterials['sheet'], back: GrooveMaterials['back']) => ({ sheet, back })),
     geometry: memoizeLast(grooveGeometry),
     lit: memoizeLast(asLit),
     runs: memoizeLast(grooveRuns),

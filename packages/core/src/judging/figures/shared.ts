@@ -1,7 +1,7 @@
 import { sum } from '../../base/maths/index.js';
 import type { AssemblyResults, SignResults } from '../results/index.js';
 import type { Ambient } from '../../document/design/index.js';
-import { ambientLux } from '../../light/glow/index.js';
+import { ambientLux, shownFrom } from '../../light/glow/index.js';
 import type { Figure } from './types.js';
 import { computed, one, two, typical } from './words.js';
 
@@ -59,7 +59,7 @@ export const vanishing = (
     text: unseen ? 'none seen' : 'seen',
     label: unseen
       ? `${never ?? name}, from ${from} on${dotsVanishAtMm > 0 ? `; under ${metres(dotsVanishAtMm)} they show` : ''}`
-      : `${name}, nearer than ${metres(dotsVanishAtMm)}`,
+      : `${name}, ${shownFrom(dotsVanishAtMm)}`,
     kind: 'computed',
     value: dotsVanishAtMm / 1000,
     unit: 'm',

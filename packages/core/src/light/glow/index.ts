@@ -33,6 +33,7 @@ export { evennessOfPatches, type PatchedLight } from './of-patches.js';
 export { judge } from './verdict.js';
 export { fullGrid, previewGrid, type GridLimits } from './grid.js';
 export { findRipple } from './ripple.js';
+export { shownFrom } from './shown-from.js';
 export { blurredPitchShare } from './grid.js';
 export type { Spot } from './spots.js';
 export { darkCorners, evenEnough, type Verdict } from './verdict.js';

@@ -1,5 +1,6 @@
 import type { Brief } from '../../document/design/index.js';
 import type { Daylight, Evenness } from './types.js';
+import { shownFrom } from './shown-from.js';
 
 /** What the eye makes of the face, in a sentence, and the number behind it. */
 export interface Verdict {
@@ -25,7 +26,7 @@ export const judge = (evenness: Evenness, daylight: readonly Daylight[], brief: 
   if (ripple.vanishesAtMm > brief.readingDistanceMm)
     return {
       verdict: rows ? 'bands' : 'dots',
-      sentence: `From ${from} you see ${rows ? 'the rows as bands' : 'every LED as a dot'}: ${percent(ripple.contrast)} of contrast where the eye sees ${percent(ripple.threshold)}; they show from anywhere nearer than ${metres(ripple.vanishesAtMm)}.`,
+      sentence: `From ${from} you see ${rows ? 'the rows as bands' : 'every LED as a dot'}: ${percent(ripple.contrast)} of contrast where the eye sees ${percent(ripple.threshold)}; they show ${shownFrom(ripple.vanishesAtMm)}.`,
     };
   const ratio = daylight.find(({ ambient }) => ambient === brief.ambient)?.litOverUnlit ?? 1;
   const bright = `${Math.round(meanCdM2)} cd/m², ${ratio.toFixed(1)} times its unlit self in the light of the place`;

@@ -1,5 +1,5 @@
 import type { Brief } from '../../document/design/index.js';
-import type { Daylight, Evenness, Verdict } from '../glow/index.js';
+import { shownFrom, type Daylight, type Evenness, type Verdict } from '../glow/index.js';
 import type { EdgeReport } from './edge.js';
 
 /** Darkest over mean along the edge below which a dark stretch is noticed; typical, and lower than on a face. */
@@ -25,7 +25,7 @@ export const judgeHalo = (
   if (dots.vanishesAtMm > brief.readingDistanceMm)
     return {
       verdict: 'dots',
-      sentence: `From ${from} the LEDs show as scallops on the wall: ${percent(dots.contrast)} of contrast where the eye sees ${percent(dots.threshold)}; they show from anywhere nearer than ${metres(dots.vanishesAtMm)}.`,
+      sentence: `From ${from} the LEDs show as scallops on the wall: ${percent(dots.contrast)} of contrast where the eye sees ${percent(dots.threshold)}; they show ${shownFrom(dots.vanishesAtMm)}.`,
     };
   if (minOverMean < evenAlongEdge)
     return {
