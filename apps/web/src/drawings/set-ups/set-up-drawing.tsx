@@ -102,6 +102,56 @@ const ChannelDrawing = ({ setUp }: Drawn<'channel'>) => {
   );
 };
 
+/** The same board with its groove cut, its mouths broken from below by a V bit or by hand. */
+const ChamferDrawing = ({ setUp }: Drawn<'chamfer'>) => {
+  const show = useLength();
+  const { passes, thicknessMm, channel, widthMm, heightsMm, mouthMm } = setUp;
+  const { fromMm, widthMm: wide, depthMm } = channel;
+  const cropped = Math.min(widthMm, Math.max(fromMm + wide + 22, 46));
+  const [left, right] = [-Math.max(16, 0.3 * cropped), 1.42 * cropped];
+  const size = letteringOf(right - left);
+  const top = -Math.max(thicknessMm + 4.6 * size, 24);
+  const [near, far] = [fromMm, fromMm + wide];
+  const height = heightsMm[0] ?? 0;
+  return (
+    <svg
+      viewBox={`${left} ${top} ${right - left} ${Math.max(3.4 * size, 4) - top}`}
+      className="h-full w-full"
+      role="img"
+      aria-label={setUp.title}
+    >
+      <TableAndFence left={left} right={right} tall={-top - 2.4 * size} />
+      <path
+        fill={wood}
+        stroke={edge}
+        strokeWidth={size / 12}
+        d={`M0,0V${-thicknessMm}H${cropped}V0H${far + mouthMm}l${-mouthMm},${-mouthMm}V${-depthMm}H${near}V${-mouthMm}l${-mouthMm},${mouthMm}Z`}
+      />
+      {passes.map(({ fenceMm }) => (
+        <path
+          key={fenceMm}
+          fill={steel}
+          fillOpacity={0.55}
+          stroke={steel}
+          strokeWidth={size / 12}
+          d={`M${fenceMm},0l${height},${-height}l${height},${height}v${1.6 * size}h${-2 * height}Z`}
+        />
+      ))}
+      <Dimension
+        from={0}
+        to={passes[0]?.fenceMm ?? near - mouthMm}
+        at={-thicknessMm - 1.6 * size}
+        text={show(passes[0]?.fenceMm ?? near - mouthMm)}
+        size={size}
+        beyond
+      />
+      <text x={left + size / 3} y={top + size * 1.1} fontSize={size} className="fill-soft">
+        {setUp.reference} {passes.length === 0 ? 'to the left' : 'at the fence'}
+      </text>
+    </svg>
+  );
+};
+
 /** A board ripped: the same view, the blade at its far side. */
 const RipDrawing = ({ setUp }: Drawn<'rip'>) => {
   const show = useLength();
@@ -274,6 +324,8 @@ export const SetUpDrawing = ({ setUp }: { readonly setUp: SetUp }) => {
   switch (setUp.kind) {
     case 'channel':
       return <ChannelDrawing setUp={setUp} />;
+    case 'chamfer':
+      return <ChamferDrawing setUp={setUp} />;
     case 'rip':
       return <RipDrawing setUp={setUp} />;
     case 'length':

@@ -31,6 +31,20 @@ export const setUpNumbers = (setUp: SetUp, shown: Show): readonly SetUpNumber[] 
         ...(setUp.stopped === null ? [] : [['Stop blocks, both sides', show(setUp.stopped.blocksMm)] as const]),
         ...(scaleError(setUp) < 0.05 ? [] : [['Off by the scale', `${scaleError(setUp).toFixed(2)} mm`] as const]),
       ];
+    case 'chamfer':
+      return [
+        ['Chamfer, along the surface', show(setUp.mouthMm)],
+        ...(setUp.passes.length === 0
+          ? []
+          : [
+              [
+                setUp.passes.length === 1 ? 'Fence, to where it begins' : 'Fence, both mouths',
+                setUp.passes.map(({ fenceMm }) => show(fenceMm)).join(' · '),
+              ] as const,
+              ['Point over the table', setUp.heightsMm.map(show).join(' · ')] as const,
+            ]),
+        ...(setUp.stopped === null ? [] : [['Stop blocks, both sides', show(setUp.stopped.blocksMm)] as const]),
+      ];
     case 'rip':
       return [['Fence', show(setUp.passes[0].fenceMm)]];
     case 'length':

@@ -76,6 +76,7 @@ const hang: Hang = {
   back: { kg: 3.1, holdsKg: 5.4, pieces: 2 },
   blocks: false,
   onReturns: false,
+  held: null,
   takesBlocks: true,
 };
 

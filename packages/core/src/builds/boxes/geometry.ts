@@ -11,7 +11,7 @@ import {
   panelOf,
   type Seat,
 } from '../../joinery/members/index.js';
-import { wayOutOf } from './way-out.js';
+import { mouthOf, wayOutOf } from './way-out.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
 import type { Block } from '../../light/radiosity/index.js';
 import { failure, success, type Problem, type Result } from '../../base/result.js';
@@ -51,6 +51,7 @@ const faceSeat = (design: CaseDesign, sheetMm: number, behindMm: number): Omit<S
     widthMm: groove ? faceMm + groovePlayOf(design) : faceMm,
     depthMm: design.seatMm,
     sheetMm: faceMm,
+    ...(mouthOf(design) > 0 ? { mouthMm: mouthOf(design) } : {}),
   };
 };
 

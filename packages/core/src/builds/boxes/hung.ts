@@ -53,7 +53,7 @@ const railsOf = ({ members }: Facts['geometry']): HungBody['rails'] => {
   const rail = (name: string): Rail | null => {
     const member = members.find((each) => each.name === name);
     if (member === undefined) return null;
-    const { lengthMm, widthMm, seats } = member;
+    const { lengthMm, widthMm, thicknessMm, seats } = member;
     const front = Math.max(
       0,
       ...seats.filter(({ holds }) => holds === 'face').map((seat) => seat.fromFrontMm + seat.widthMm),
@@ -62,7 +62,7 @@ const railsOf = ({ members }: Facts['geometry']): HungBody['rails'] => {
       0,
       ...seats.filter(({ holds }) => holds === 'back').map((seat) => widthMm - seat.fromFrontMm),
     );
-    return { partId: name, lengthMm, widthMm, free: [rear, widthMm - front] };
+    return { partId: name, lengthMm, widthMm, thicknessMm, free: [rear, widthMm - front] };
   };
   const [top, bottom] = [rail('top'), rail('bottom')];
   return top === null || bottom === null ? null : { top, bottom };
@@ -107,6 +107,7 @@ export const boxHung = (results: Facts): readonly HungBody[] => {
         name: 'back',
         stuff: materials.backBoard.stuff,
         thicknessMm: materials.backBoard.thicknessMm,
+        seen: false,
         corner: [-back.widthMm / 2, -back.heightMm / 2],
       },
       backer: null,

@@ -8,7 +8,7 @@ import { gluedBackOf } from './glued-back.js';
 import { ledgeOf } from './ledge-parts.js';
 import { backHoldOf, backPlayOf, boreDeepMm } from './back-hold.js';
 import type { StepFacts } from './types.js';
-import { faceOutOf, lockedBy, mouthOf, shutIn } from './way-out.js';
+import { faceOutOf, lockedBy, shutIn } from './way-out.js';
 import { setUpSteps } from '../common/set-up-steps.js';
 import { joiningCaution, joiningWords, wiringSteps } from '../common/wiring-steps.js';
 
@@ -227,12 +227,6 @@ const topWords = {
   'lip-back': ' The lip of the top stays off until the face is in.',
 } as const;
 
-/** Grooves that a sheet is slid into are broken at their mouths. */
-const mouthWords = (design: StepFacts['design']): string => {
-  const wide = mouthOf(design);
-  return wide > 0 ? ` Chamfer the mouths of the grooves ${mm(wide)}, so that nothing catches.` : '';
-};
-
 const finish = ({
   design,
   materials,
@@ -252,13 +246,13 @@ const finish = ({
       id: 'glue-up',
       phase: 'finish',
       title: 'Join the returns square',
-      detail: `${cornerJoints[design.cornerJoint].howTo} Measure both diagonals: each ${mm(Math.hypot(geometry.outside.widthMm, geometry.outside.heightMm))}.${shutInWords(design, materials)}${topWords[faceOutOf(design)]}${mouthWords(design)}${glueWords(finishing, 'corners')}`,
+      detail: `${cornerJoints[design.cornerJoint].howTo} Measure both diagonals: each ${mm(Math.hypot(geometry.outside.widthMm, geometry.outside.heightMm))}.${shutInWords(design, materials)}${topWords[faceOutOf(design)]}${glueWords(finishing, 'corners')}`,
       minutes: 30,
       waitMinutes: clampMinutes(finishing, 'corners', 60),
       caution: null,
     },
     ...plugStep(geometry.members),
-    ...hangSteps(hang, brief.place).glued,
+    ...hangSteps(hang, brief.place).fixed,
     ...surfaceSteps(finishing, 'outside'),
     ...(finishing.insideFirst ? [] : [liningStep(materials, finishing)]),
     ...(geometry.block === null

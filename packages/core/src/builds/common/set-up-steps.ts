@@ -1,6 +1,7 @@
 import {
   metricFence,
   setUpsOf,
+  type ChamferSetUp,
   type ChannelSetUp,
   type DrillSetUp,
   type TestPiece,
@@ -40,12 +41,36 @@ const drillStep = (setUp: DrillSetUp): ToldStep => {
   };
 };
 
-/** A step for every setting of saw or router table that cuts a channel, and of the drill; lengths are cut with the boards. */
+const chamferStep = (setUp: ChamferSetUp): ToldStep => {
+  const { id, title, members, passes, reference, heightsMm, mouthMm, stopped, cutter, cautions, test } = setUp;
+  const where =
+    passes.length === 0
+      ? `${cutter.name[0]!.toUpperCase()}${cutter.name.slice(1)}: ${mm(mouthMm)} along the surface`
+      : `${cutter.name}: fence ${passes.map(({ fenceMm }) => mm(fenceMm)).join(', ')} from the ${reference} to where the chamfer begins; point ${heightsMm.map(mm).join(', ')} over the table`;
+  return {
+    id: `set-up-${id}`,
+    phase: 'cut',
+    title: `${title}, in ${members.join(' and ')}`,
+    detail: [
+      `${where}.`,
+      ...(stopped === null ? [] : [`Stop blocks ${mm(stopped.blocksMm)} from the bit on both sides.`]),
+      testWords(test),
+    ].join(' '),
+    minutes: passes.length === 0 ? 4 * members.length : 6 + 2 * members.length,
+    waitMinutes: 0,
+    shows: { view: 'set-up', setUp },
+    caution: cautions.join(' '),
+    ofSign: false,
+  };
+};
+
+/** A step for every setting of saw or router table that cuts a channel or breaks its mouths, and of the drill; lengths are cut with the boards. */
 export const setUpSteps = (parts: readonly CutPart[], cutters: readonly Cutter[]): readonly ToldStep[] => {
   const found = setUpsOf(membersOf(parts), cutters, metricFence);
   if (!found.ok) return [];
   return found.value.flatMap((setUp): readonly ToldStep[] => {
     if (setUp.kind === 'drill') return [drillStep(setUp)];
+    if (setUp.kind === 'chamfer') return [chamferStep(setUp)];
     if (setUp.kind !== 'channel') return [];
     const { heightsMm, stopped, cutter, members, test } = setUp;
     return [

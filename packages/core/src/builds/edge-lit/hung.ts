@@ -41,6 +41,7 @@ const railsOf = (results: Facts): HungBody['rails'] => {
       partId: name,
       lengthMm: member.lengthMm,
       widthMm: member.widthMm,
+      thicknessMm: member.thicknessMm,
       free: [rear, Math.max(rear, member.widthMm - taken)],
     };
   };

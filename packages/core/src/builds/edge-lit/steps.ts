@@ -274,6 +274,7 @@ const framedSteps = ({ own, parts, cutters, hang, finishing }: PanelStepFacts): 
     },
     ...setUpSteps(parts, cutters),
     ...hangSteps(hang, brief.place).sawn,
+    ...hangSteps(hang, brief.place).fixed,
     step(
       'finish',
       'glue-up',

@@ -75,6 +75,7 @@ export const faceLitSteps = (facts: FaceLitStepFacts): readonly ToldStep[] => {
     ...surfaceSteps(finishing, 'returns'),
     ...backerSteps(assembly.backer, parts, finishing),
     ...hangSteps(hang, brief.place).sawn,
+    ...hangSteps(hang, brief.place).fixed,
     step(
       'finish',
       'lining',

@@ -62,6 +62,7 @@ export const grooveHung = ({
               name: rear.name,
               stuff: materials.back?.stuff ?? materials.sheet.stuff,
               thicknessMm: rear.thicknessMm,
+              seen: true,
               corner: [whole.x, whole.y],
             },
       backer: null,

@@ -239,6 +239,7 @@ const wire = ({ own, circuit }: GrooveStepFacts): readonly ToldStep[] => {
 
 const close = ({ own, hang }: GrooveStepFacts): readonly ToldStep[] => [
   ...hangSteps(hang, own.brief.place).sawn,
+  ...hangSteps(hang, own.brief.place).fixed,
   ...hangSteps(hang, own.brief.place).put,
   step(
     'prove',

@@ -177,6 +177,7 @@ export const haloSteps = (facts: HaloStepFacts): readonly ToldStep[] => {
     ...letters(facts),
     ...backerSteps(assembly.backer, parts, finishing),
     ...(alone ? [] : hangSteps(hang, brief.place).sawn),
+    ...(alone ? [] : hangSteps(hang, brief.place).fixed),
     ...wire(facts),
     signStep(
       'prove',

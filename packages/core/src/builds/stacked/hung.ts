@@ -53,6 +53,7 @@ export const stackedHung = (results: Omit<StackedResults, 'packing' | 'hang' | '
         name: 'base',
         stuff: materials.base.stuff,
         thicknessMm: baseMm,
+        seen: false,
         corner: [bounds.x, bounds.y],
       },
       backer: null,

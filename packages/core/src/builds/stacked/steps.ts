@@ -196,6 +196,7 @@ export const stackedSteps = (facts: StackedStepFacts): readonly ToldStep[] => [
   ...cut(facts),
   ...assemble(facts),
   ...hangSteps(facts.hang, facts.brief.place).sawn,
+  ...hangSteps(facts.hang, facts.brief.place).fixed,
   ...wire(facts),
   step(
     'assemble',

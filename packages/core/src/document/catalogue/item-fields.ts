@@ -292,6 +292,7 @@ export const kindWords: readonly KindWords[] = [
   words('sundries', 'Small parts', 'small part', 'piece', [
     kg,
     field('ratedKg', 'May carry', 'number', 'kg', 'Of what a sign hangs by.', optional),
+    field('lengthMm', 'Long', 'number', 'mm', 'Under the head, of a screw or bolt.', optional),
   ]),
   words('fixings', 'Wall fixings', 'fixing', 'piece', [
     field('holdsIn', 'Holds in', 'choices', '', 'Timber, masonry, or plasterboard and the like.', {
@@ -382,7 +383,11 @@ export const kindWords: readonly KindWords[] = [
     }),
   ]),
   words('cutters', 'Saw blades and bits for grooves', 'blade or bit', null, [
-    choice('kind', 'Kind', 'Of a saw, or of a router.', ['blade', 'bit']),
+    choice('kind', 'Kind', 'Of a saw, of a router, or of a router with a point of 90° for chamfers.', [
+      'blade',
+      'bit',
+      'v-bit',
+    ]),
     mm('cutMm', 'Cuts', 'As wide as measured in an offcut.', [2, 3.2, 6]),
     mm('mostDeepMm', 'Reaches', 'So deep at most.', [8, 25, 70]),
   ]),

@@ -174,7 +174,7 @@ const itemSchemas = {
     perCore: z.boolean(),
     kg: some,
   }),
-  sundries: z.looseObject({ ...item, kg: some, ratedKg: above.optional() }),
+  sundries: z.looseObject({ ...item, kg: some, ratedKg: above.optional(), lengthMm: above.optional() }),
   fixings: z.looseObject({
     ...item,
     holdsIn: z.array(z.enum(['timber', 'masonry', 'board'])).min(1),
@@ -236,7 +236,7 @@ const itemSchemas = {
       })
       .optional(),
   }),
-  cutters: z.looseObject({ ...item, kind: z.enum(['blade', 'bit']), cutMm: above, mostDeepMm: above }),
+  cutters: z.looseObject({ ...item, kind: z.enum(['blade', 'bit', 'v-bit']), cutMm: above, mostDeepMm: above }),
   walls: z.looseObject({ ...item, reflectanceRgb: rgb }),
 } as const;
 

@@ -244,6 +244,8 @@ export interface Sundry extends Item {
   readonly kg: number;
   /** What one may carry, for what a sign hangs by (kg). */
   readonly ratedKg?: number;
+  /** Under its head, of a screw or bolt (mm). */
+  readonly lengthMm?: number;
 }
 
 /** What a fixing may hold in: studs, rafters and boards of timber; brick and concrete; plasterboard and the like. */
@@ -340,10 +342,11 @@ export interface CutWay {
   readonly tabEveryMm?: number;
 }
 
-/** A saw blade or router bit for lengths, grooves and rabbets. Price each; not part of a sign’s cost. */
+/** A saw blade or router bit for lengths, grooves, rabbets and chamfers. Price each; not part of a sign’s cost. */
 export interface Cutter extends Item {
-  readonly kind: 'blade' | 'bit';
-  /** Width of its cut, best measured in an offcut (mm). */
+  /** A V bit has two edges at 45° that meet in a point. */
+  readonly kind: 'blade' | 'bit' | 'v-bit';
+  /** Width of its cut, best measured in an offcut; of a V bit its widest (mm). */
   readonly cutMm: number;
   /** How deep it cuts at most (mm). */
   readonly mostDeepMm: number;

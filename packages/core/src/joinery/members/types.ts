@@ -13,6 +13,8 @@ export interface Seat {
   readonly stopMm: number;
   /** Thickness of the sheet that sits in it (mm). */
   readonly sheetMm: number;
+  /** Its mouth is broken at 45° so far along the surface (mm); left out: sharp. */
+  readonly mouthMm?: number;
 }
 
 /** How members meet at a corner. */

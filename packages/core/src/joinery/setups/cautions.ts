@@ -23,3 +23,6 @@ export const stoppedCautions = [
   'Lower the board onto the bit against the first block and lift it at the second, both hands far from the bit; blocks clamped.',
   ...routerCautions,
 ] as const;
+
+/** Dust of a sanding block. */
+export const handCautions = ['Dust mask; clamp the board.'] as const;

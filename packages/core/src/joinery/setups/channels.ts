@@ -2,6 +2,7 @@ import { failure, success, type Problem, type Result } from '../../base/result.j
 import type { Member, Seat } from '../members/index.js';
 import { channelCautions, routerCautions, stoppedCautions } from './cautions.js';
 import { clearChannel, clearEdge, heightsTo } from './passes.js';
+import { referenceOf } from './reference.js';
 import type { ChannelSetUp, CutterInUse, FenceScale } from './types.js';
 
 const mm = (value: number): string => `${Math.round(value * 100) / 100} mm`;
@@ -32,7 +33,7 @@ const noCutter = (
   seat: Pick<Seat, 'kind' | 'widthMm' | 'depthMm' | 'holds'>,
   cutters: readonly CutterInUse[],
 ): Problem => {
-  const narrow = [...cutters].sort((a, b) => a.cutMm - b.cutMm)[0];
+  const narrow = cutters.filter(({ kind }) => kind !== 'v-bit').sort((a, b) => a.cutMm - b.cutMm)[0];
   return {
     path: 'cutters',
     message:
@@ -40,14 +41,6 @@ const noCutter = (
         ? 'there is no blade or bit on the shelf; put one there'
         : `the ${seat.kind} for the ${seat.holds} in ${member.name} is ${mm(seat.widthMm)} wide and ${mm(seat.depthMm)} deep; no blade or bit on the shelf is as narrow and reaches as deep (the narrowest cuts ${mm(narrow.cutMm)})`,
   };
-};
-
-/** The edge of a member that a seat is nearer to, and how far its near side is from there (mm). */
-const referenceOf = ({ widthMm }: Member, { fromFrontMm, widthMm: seatMm }: Seat) => {
-  const fromRearMm = widthMm - fromFrontMm - seatMm;
-  return fromRearMm < fromFrontMm
-    ? ({ reference: 'rear edge', fromMm: fromRearMm } as const)
-    : ({ reference: 'front edge', fromMm: fromFrontMm } as const);
 };
 
 const seatSetUp = (

@@ -1,5 +1,6 @@
 import { failure, success, type Result } from '../../base/result.js';
 import type { Member } from '../members/index.js';
+import { chamferSetUps } from './chamfers.js';
 import { channelSetUps } from './channels.js';
 import { drillSetUps } from './drilling.js';
 import { lengthSetUps, ripSetUps, splineSetUps } from './lengths.js';
@@ -9,6 +10,7 @@ import type { ChannelSetUp, CutterInUse, FenceScale, SetUp } from './types.js';
 export { inchFence, metricFence, setFence } from './fence.js';
 export { clearChannel, clearEdge, heightsTo, type ChannelAsked, type Cleared } from './passes.js';
 export type {
+  ChamferSetUp,
   ChannelSetUp,
   CutterInUse,
   DrillSetUp,
@@ -34,7 +36,8 @@ export const sawBladeOf = (cutters: readonly CutterInUse[]): CutterInUse | undef
 /**
  * Every setting at which the members of a sign are cut, in an order that leaves no later cut impossible: ripped to width;
  * those with mitres get their channels as long stock, before the mitres; those with square ends are cut to length first, since
- * stop blocks and end rabbets go by their ends; then splines, and holes last, by ends and edges as they stay. Fails with what no blade or bit of the shop can cut.
+ * stop blocks and end rabbets go by their ends; mouths are broken when
+ * their groove is there; then splines, and holes last, by ends and edges as they stay. Fails with what no blade or bit of the shop can cut.
  */
 export const setUpsOf = (
   members: readonly Member[],
@@ -55,7 +58,9 @@ export const setUpsOf = (
     ...ripSetUps(members, blade, scale),
     ...lengthSetUps(square, blade, scale),
     ...channels.value.filter(of(square)),
+    ...chamferSetUps(square, cutters, scale),
     ...channels.value.filter(of(mitred)),
+    ...chamferSetUps(mitred, cutters, scale),
     ...lengthSetUps(mitred, blade, scale),
     ...splineSetUps(mitred, blade, scale),
     ...drillSetUps(members, scale),

@@ -1,5 +1,5 @@
 import { setFence } from './fence.js';
-import type { FenceScale, Pass } from './types.js';
+import type { CutterKind, FenceScale, Pass } from './types.js';
 
 /** Neighbouring passes overlap at least so much, or a sliver stays (mm). */
 const overlapMm = 0.3;
@@ -71,7 +71,7 @@ const mostBitMm = 6;
 /** Heights of blade or bit over the table, one run after the other, down to the depth (mm): a saw cuts it at once. */
 export const heightsTo = (
   depthMm: number,
-  cutter: { readonly kind: 'blade' | 'bit'; readonly cutMm: number },
+  cutter: { readonly kind: CutterKind; readonly cutMm: number },
 ): readonly number[] => {
   if (cutter.kind === 'blade') return [depthMm];
   const step = Math.min(mostBitMm, Math.max(1, cutter.cutMm * bitShare));

@@ -9,6 +9,7 @@ import {
   metricFence,
   setFence,
   setUpsOf,
+  type ChamferSetUp,
   type ChannelSetUp,
   type CutterInUse,
   type DrillSetUp,
@@ -252,6 +253,73 @@ describe('set-ups of a case', () => {
       if (joint.startsWith('mitre')) for (const at of through) expect(at).toBeLessThan(length!);
       for (const at of [...place('spline', name), ...place('drill', name)]) expect(at).toBeGreaterThan(length!);
     }
+  });
+
+  describe('with mouths broken 1 mm', () => {
+    const vBit: CutterInUse = { id: 'v', name: 'V bit', kind: 'v-bit', cutMm: 12, mostDeepMm: 6 };
+    const broken = members('butt').map((member) => ({
+      ...member,
+      seats: member.seats.map((seat) => (seat.holds === 'face' ? { ...seat, mouthMm: 1 } : seat)),
+    }));
+    const chamfers = (own: readonly CutterInUse[], of = broken): readonly ChamferSetUp[] => {
+      const found = setUpsOf(of, own, metricFence);
+      if (!found.ok) throw new Error(found.problems[0]!.message);
+      return found.value.filter((each) => each.kind === 'chamfer');
+    };
+
+    it('the V bit runs once along the middle: 1 mm before the groove, half of groove and mouths high', () => {
+      // Groove 3.4 mm wide from 6 mm on: at the table the bit of 90° is 3.4 + 2 = 5.4 wide, so 2.7 high, from 6 − 1 = 5.
+      const [stopped, through] = chamfers([...cutters, vBit]);
+      for (const each of [stopped!, through!]) {
+        expect(each.passes.map(({ fenceMm }) => fenceMm)).toEqual([5]);
+        expect(each.heightsMm[0]).toBeCloseTo(2.7, 9);
+        // Both mouths, by where its edges meet the table: 5 and 5 + 2 × 2.7 = 10.4, a millimetre past 6 and 9.4.
+        expect(each.passes[0]!.fenceMm + 2 * each.heightsMm[0]!).toBeCloseTo(10.4, 9);
+      }
+      expect([stopped!.members, through!.members].map((names) => [...names].sort())).toEqual([
+        ['bottom', 'top'],
+        ['left', 'right'],
+      ]);
+      // Long members stop 6 mm short of their ends, as the groove does: 900 − 6 − 5.4.
+      expect(stopped!.stopped).toEqual({ endMm: 6, blocksMm: expect.closeTo(900 - 6 - 5.4, 9) });
+      expect(through!.stopped).toBeNull();
+    });
+
+    it('come after the groove that they belong to', () => {
+      const found = setUpsOf(broken, [...cutters, vBit], metricFence);
+      const order = found.ok ? found.value : [];
+      for (const name of ['top', 'left']) {
+        const at = (kind: SetUp['kind']): number =>
+          order.findIndex(
+            (each) =>
+              each.kind === kind && each.members.includes(name) && 'channel' in each && each.channel.holds === 'face',
+          );
+        expect(at('chamfer')).toBeGreaterThan(at('channel'));
+        expect(at('channel')).toBeGreaterThan(-1);
+      }
+    });
+
+    it('take a pass each where the bit is narrower than the groove with both mouths', () => {
+      const wide = broken.map((member) => ({
+        ...member,
+        seats: member.seats.map((seat) => (seat.holds === 'face' ? { ...seat, widthMm: 14, sheetMm: 13.6 } : seat)),
+      }));
+      const [first] = chamfers([...cutters, { ...bit, id: 'bit-12', cutMm: 12, mostDeepMm: 30 }, vBit], wide);
+      // 2 mm high, 4 mm wide at the table: from 5 to 9, and from 6 + 14 + 1 − 4 = 17 to 21.
+      expect(first!.passes.map(({ fenceMm }) => fenceMm)).toEqual([5, 17]);
+      expect(first!.heightsMm).toEqual([2]);
+    });
+
+    it('are broken by hand where no V bit is on the shelf, which never serves for a groove', () => {
+      const [first] = chamfers(cutters);
+      expect(first).toMatchObject({
+        passes: [],
+        heightsMm: [],
+        stopped: null,
+        cutter: { name: expect.stringContaining('sanding') },
+      });
+      expect(setUpsOf(broken, [blade, vBit], metricFence).ok).toBe(false);
+    });
   });
 
   it('say what no blade or bit of the shop can cut, and what the narrowest cuts', () => {

@@ -14,12 +14,15 @@ export interface Pass {
   readonly fenceMm: number;
 }
 
+/** Of a saw, of a router, or of a router with two edges at 45° that meet in a point. */
+export type CutterKind = 'blade' | 'bit' | 'v-bit';
+
 /** A blade or bit of the shop, as far as set-ups ask. */
 export interface CutterInUse {
   readonly id: string;
   readonly name: string;
-  readonly kind: 'blade' | 'bit';
-  /** Width of its cut, as measured (mm). */
+  readonly kind: CutterKind;
+  /** Width of its cut, as measured; of a V bit its widest (mm). */
   readonly cutMm: number;
   /** How deep it cuts at most (mm). */
   readonly mostDeepMm: number;
@@ -100,5 +103,25 @@ export interface DrillSetUp extends Omit<Common, 'cutter'> {
   readonly leanDeg: number;
 }
 
+/** Mouths of a seat broken at 45°: by a V bit, or by hand, which has no passes. */
+export interface ChamferSetUp extends Omit<Common, 'cutter'> {
+  readonly kind: 'chamfer';
+  readonly cutter: Pick<CutterInUse, 'name'>;
+  /** Along the surface (mm). */
+  readonly mouthMm: number;
+  /** The seat: its near side from the reference, its width and depth (mm). */
+  readonly channel: {
+    readonly holds: string;
+    readonly fromMm: number;
+    readonly widthMm: number;
+    readonly depthMm: number;
+  };
+  /** From the fence to where the chamfer begins at the surface. */
+  readonly passes: readonly Pass[];
+  /** Height of the bit’s point over the table (mm). */
+  readonly heightsMm: readonly number[];
+  readonly stopped: ChannelSetUp['stopped'];
+}
+
 /** One setting of a saw, router table or drill, with all that is cut at it. */
-export type SetUp = ChannelSetUp | RipSetUp | LengthSetUp | SplineSetUp | DrillSetUp;
+export type SetUp = ChannelSetUp | RipSetUp | LengthSetUp | SplineSetUp | DrillSetUp | ChamferSetUp;

@@ -1,7 +1,15 @@
 import type { Catalogue } from '../../document/catalogue/index.js';
 import type { Point } from '../../base/outlines/index.js';
 import { unplaced, type Placing } from '../../base/placing/index.js';
-import { plainBoard, sundry, type BoughtPart, type CutPart, type PartShape } from '../parts/index.js';
+import {
+  layerOf,
+  plainBoard,
+  sundry,
+  type BoughtPart,
+  type CutPart,
+  type PartLayer,
+  type PartShape,
+} from '../parts/index.js';
 import { woodNear } from './battens.js';
 import { itemsOf } from './items.js';
 import { mateScrews } from './hang.js';
@@ -11,7 +19,7 @@ import type { Hang, HungBody, PlacedBody } from './types.js';
 export interface HangParts {
   readonly cut: readonly CutPart[];
   readonly bought: readonly BoughtPart[];
-  readonly holes: ReadonlyMap<string, readonly PartShape[]>;
+  readonly holes: ReadonlyMap<string, readonly PartLayer[]>;
 }
 
 const one = (mm: number): string => `${Math.round(mm * 10) / 10} mm`;
@@ -20,9 +28,13 @@ const one = (mm: number): string => `${Math.round(mm * 10) / 10} mm`;
 const blockMm = 45;
 /** Feet are so high (mm), and so wide as their stock is thick. */
 export const footHighMm = 30;
-/** Holes (mm): of a plate’s screws beside its slot, of screws and bolts through a sheet. */
-const plateScrewMm = 3;
+/** Screws of a plate stand so far beside its slot (mm). */
 const plateReachMm = 12;
+/** Holes (mm): of an M3 bolt, the pilots of screws of 3 and 4 mm, of what goes through a sheet, and through it into a batten. */
+const boltMm = 3.2;
+const pilotMm = 2;
+const battenPilotMm = 2.5;
+const battenMm = 4;
 const throughMm = 5;
 /** Pilot of an eye that a chain hooks into (mm). */
 const eyeMm = 4;
@@ -86,8 +98,34 @@ const blockParts = ({ blocks, fixings }: Hang, catalogue: Catalogue): readonly C
   return [{ ...plainBoard(board, 'glue-block', 'Glue block', blockMm, blockMm, note), count: fixings.length }];
 };
 
+/** What plates, brackets and battens are held by: bolts go through, screws from behind have a pilot as deep as they go. */
+const heldLayers = (
+  { held, way, blocks }: Hang,
+  at: readonly Point[],
+  hole: (at: Point, mm: number) => PartShape,
+): readonly PartLayer[] => {
+  if (held === null) return [];
+  if (held.by === 'bolt')
+    return layerOf(
+      'drill',
+      at.map((each) => hole(each, boltMm)),
+    );
+  if (held.from === 'inside')
+    return layerOf(
+      'drill',
+      at.map((each) => hole(each, battenMm)),
+    );
+  const pilot = way === 'cleat' ? battenPilotMm : pilotMm;
+  return layerOf(
+    'drill',
+    at.map((each) => hole(each, pilot)),
+    // Into a block behind the sheet it goes through the sheet.
+    blocks ? undefined : held.intoMm,
+  );
+};
+
 /** What is drilled in the sheet of a body, in its own drawing. */
-const holesIn = (hang: Hang, body: PlacedBody, index: number, placing: Placing): readonly PartShape[] => {
+const holesIn = (hang: Hang, body: PlacedBody, index: number, placing: Placing): readonly PartLayer[] => {
   const { carrier } = body;
   if (carrier === null) return [];
   const place = (at: Point): Point => {
@@ -99,17 +137,28 @@ const holesIn = (hang: Hang, body: PlacedBody, index: number, placing: Placing):
   const { cleat } = hang;
   switch (hang.way) {
     case 'keyholes':
-      return places.flatMap(([x, y]) => [-plateReachMm, plateReachMm].map((off) => hole([x + off, y], plateScrewMm)));
+      return heldLayers(
+        hang,
+        places.flatMap(([x, y]): readonly Point[] => [
+          [x - plateReachMm, y],
+          [x + plateReachMm, y],
+        ]),
+        hole,
+      );
     case 'holes':
     case 'spacers':
-      return places.map((at) => hole(at, throughMm));
+      return layerOf(
+        'drill',
+        places.map((at) => hole(at, throughMm)),
+      );
     case 'cleat': {
       if (cleat === null || hang.onReturns) return [];
       const many = mateScrews(cleat);
       const half = cleat.mateLengthMm / 2 - 15;
-      return Array.from({ length: many }, (_, at) =>
-        hole(place([cleat.middleMm - half + (2 * half * at) / (many - 1), cleat.mateTopMm - cleat.highMm / 2]), 4),
+      const along = Array.from({ length: many }, (_, at) =>
+        place([cleat.middleMm - half + (2 * half * at) / (many - 1), cleat.mateTopMm - cleat.highMm / 2]),
       );
+      return heldLayers(hang, along, hole);
     }
     default:
       return [];
@@ -128,7 +177,7 @@ export const footScrewsAt = ({ rails }: Pick<HungBody, 'rails'>): readonly numbe
 };
 
 /** Eyes of chains in the top, screws of feet in the bottom: in the middle of what no seat takes. */
-const railHoles = (hang: Hang, body: PlacedBody): ReadonlyMap<string, readonly PartShape[]> => {
+const railHoles = (hang: Hang, body: PlacedBody): ReadonlyMap<string, readonly PartLayer[]> => {
   const { rails } = body;
   if (rails === null || (hang.way !== 'chain' && hang.way !== 'feet')) return new Map();
   const rail = hang.way === 'chain' ? rails.top : rails.bottom;
@@ -148,12 +197,12 @@ const railHoles = (hang: Hang, body: PlacedBody): ReadonlyMap<string, readonly P
       : [-1, 1].flatMap((side) =>
           footScrewsAt(body).map((at) => hole(side * footAside * body.bounds.width, at, throughMm)),
         );
-  return new Map([[rail.partId, shapes]]);
+  return new Map([[rail.partId, layerOf('drill', shapes)]]);
 };
 
 /** What each way is bought with, so many of each. */
 const bought = (hang: Hang, catalogue: Catalogue): readonly BoughtPart[] => {
-  const { way, fixings, cleat, bodies } = hang;
+  const { way, fixings, bodies, held } = hang;
   const count = fixings.length;
   const bumpers = 2 * bodies.length;
   const inTheWall = itemsOf(hang).map(({ item, quantity }): BoughtPart => {
@@ -177,15 +226,13 @@ const bought = (hang: Hang, catalogue: Catalogue): readonly BoughtPart[] => {
         return sundry(catalogue, 'bracket', count);
       case 'chain':
         return sundry(catalogue, 'chain', count);
-      case 'cleat':
-        return sundry(catalogue, 'cleat-screw', cleat === null ? 0 : mateScrews(cleat));
       case 'feet':
         return [...sundry(catalogue, 'corner-screw', 4), ...sundry(catalogue, 'rubber-foot', 4)];
       default:
         return [];
     }
   };
-  return [...onTheSign(), ...inTheWall];
+  return [...onTheSign(), ...sundry(catalogue, held?.item.id ?? '', held?.count ?? 0), ...inTheWall];
 };
 
 /** All that hanging adds to the parts of an assembly. */

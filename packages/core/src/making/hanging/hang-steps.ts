@@ -2,9 +2,11 @@ import type { ToldStep } from '../steps/index.js';
 import { wayNames } from './way-names.js';
 import { itemsOf } from './items.js';
 import { mateScrews } from './hang.js';
-import type { Hang } from './types.js';
+import type { Hang, HangingWay, Held } from './types.js';
 
 const mm = (value: number): string => `${Math.round(value * 10) / 10} mm`;
+/** A name within a sentence: as it is but for its first letter, sizes of threads left alone. */
+const lowered = (name: string): string => `${name[0]!.toLowerCase()}${name.slice(1)}`;
 const counted = (count: number, what: string): string => `${count} ${what}${count === 1 ? '' : 's'}`;
 
 /** Two people from this weight or width on (kg, mm); from this weight on somebody who answers for it (kg). */
@@ -35,8 +37,17 @@ const told = (
 
 const saw = 'Table saw tilted: guard and riving knife on, push stick; the piece between blade and fence can be thrown.';
 
+/** What holds a batten or plates to the sign, after their number. */
+const heldWords = (held: Held | null, carrier: string): string => {
+  if (held === null) return '';
+  const item = lowered(held.item.name);
+  if (held.by === 'bolt') return ` (${item}) through the ${carrier}, nuts inside`;
+  if (held.from === 'inside') return ` (${item}) from inside through the ${carrier}`;
+  return ` (${item}), pilots ${mm(held.intoMm)} deep by a stop on the drill`;
+};
+
 /** What is cut for hanging. */
-const sawn = ({ cleat, feet, onReturns, fixings }: Hang): readonly ToldStep[] => [
+const sawn = ({ cleat, feet, onReturns, fixings, held, bodies }: Hang): readonly ToldStep[] => [
   ...(cleat === null
     ? []
     : [
@@ -44,7 +55,7 @@ const sawn = ({ cleat, feet, onReturns, fixings }: Hang): readonly ToldStep[] =>
           'cut',
           'cleat',
           'Rip both battens of the cleat in one cut',
-          `From a strip ${mm(cleat.stripMm)} wide and ${mm(cleat.thicknessMm)} thick, blade tilted ${cleat.bevelDeg}°: each ${mm(cleat.highMm)} on its long side. Cut both to ${mm(cleat.wallLengthMm)}; drill the one for the wall at ${fixings.map(({ at: [x] }) => mm(x - cleat.middleMm + cleat.wallLengthMm / 2)).join(', ')} from its left end. Its mate is screwed to the ${onReturns ? 'returns' : 'back'}, bevel down and toward the wall, by ${counted(mateScrews(cleat), 'screw')}.`,
+          `From a strip ${mm(cleat.stripMm)} wide and ${mm(cleat.thicknessMm)} thick, blade tilted ${cleat.bevelDeg}°: each ${mm(cleat.highMm)} on its long side. Cut both to ${mm(cleat.wallLengthMm)}; drill the one for the wall at ${fixings.map(({ at: [x] }) => mm(x - cleat.middleMm + cleat.wallLengthMm / 2)).join(', ')} from its left end. Its mate is screwed to the ${onReturns ? 'returns' : 'back'}, bevel down and toward the wall, by ${counted(mateScrews(cleat), held?.by ?? 'screw')}${heldWords(held, bodies[0]?.carrier?.name ?? 'back')}.`,
           20,
           saw,
         ),
@@ -63,20 +74,39 @@ const sawn = ({ cleat, feet, onReturns, fixings }: Hang): readonly ToldStep[] =>
       ]),
 ];
 
-/** What is glued in while the case is open. */
-const glued = ({ blocks, fixings, way }: Hang): readonly ToldStep[] =>
-  blocks && fixings.length > 0 && (way === 'keyholes' || way === 'holes' || way === 'spacers')
-    ? [
-        told(
-          'finish',
-          'glue-blocks',
-          `Glue ${counted(fixings.length, 'block')} behind the fixings`,
-          'Into the corner of return and back, on the return’s side; the back is screwed to them, not glued.',
-          4 * fixings.length,
-          null,
-        ),
-      ]
-    : [];
+/** Ways by which hardware is screwed to the sign itself, and what it is. */
+const hardware: Partial<Record<HangingWay, string>> = { keyholes: 'slotted plate', brackets: 'bracket' };
+
+/** What is glued in and screwed on while the case is open: before strip lies over the nuts. */
+const fixed = ({ blocks, fixings, way, held, bodies }: Hang): readonly ToldStep[] => {
+  const what = way === null ? undefined : hardware[way];
+  return [
+    ...(blocks && fixings.length > 0 && (way === 'keyholes' || way === 'holes' || way === 'spacers')
+      ? [
+          told(
+            'finish',
+            'glue-blocks',
+            `Glue ${counted(fixings.length, 'block')} behind the fixings`,
+            'Into the corner of return and back, on the return’s side; the back is screwed to them, not glued.',
+            4 * fixings.length,
+            null,
+          ),
+        ]
+      : []),
+    ...(what === undefined || held === null || fixings.length === 0
+      ? []
+      : [
+          told(
+            'finish',
+            'plates',
+            `Fix ${counted(fixings.length, what)} to the sign`,
+            `${held.count / fixings.length} each${heldWords(held, bodies[0]?.carrier?.name ?? 'back')}${held.by === 'bolt' ? `, which stand ${mm(held.insideMm)} out: clear of strip, thread lock on each` : ''}. Level with one another, by the template.`,
+            5 + 3 * fixings.length,
+            null,
+          ),
+        ]),
+  ];
+};
 
 /** How many people it takes to put up what weighs and measures so much. */
 export const peopleToHang = (kg: number, wideMm: number): number => (kg > twoPeopleKg || wideMm > twoPeopleMm ? 2 : 1);
@@ -165,10 +195,10 @@ const put = (hang: Hang, place: string): readonly ToldStep[] => {
 /** Steps of hanging, for where each belongs: at the saw, while the case is open, at the wall. */
 export interface HangSteps {
   readonly sawn: readonly ToldStep[];
-  readonly glued: readonly ToldStep[];
+  readonly fixed: readonly ToldStep[];
   readonly put: readonly ToldStep[];
 }
 
 /** The steps of hanging; none for what stands on another assembly. */
 export const hangSteps = (hang: Hang | null, place: string): HangSteps =>
-  hang === null ? { sawn: [], glued: [], put: [] } : { sawn: sawn(hang), glued: glued(hang), put: put(hang, place) };
+  hang === null ? { sawn: [], fixed: [], put: [] } : { sawn: sawn(hang), fixed: fixed(hang), put: put(hang, place) };

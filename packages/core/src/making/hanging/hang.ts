@@ -5,6 +5,7 @@ import type { Point, Rect } from '../../base/outlines/index.js';
 import { woodNear } from './battens.js';
 import { battenEndMm, battenHigh, bevelDeg, lengthForStuds, liftOff, riseOf, stripOfTwo } from './cleat.js';
 import { feetUnder } from './feet.js';
+import { heldBy } from './held.js';
 import { fixingLoads, leanOver } from './loads.js';
 import { fixingPlaces, withPinnedPlaces } from './places.js';
 import { pullLoads } from './pull.js';
@@ -53,7 +54,6 @@ const offWall: Readonly<Record<Exclude<HangingWay, OwnWay | 'cleat'>, number>> =
 
 /** What a sign hangs by, as it is in the catalogue. */
 const hardwareOf: Partial<Readonly<Record<HangingWay, string>>> = {
-  cleat: 'cleat-screw',
   keyholes: 'hanger',
   spacers: 'spacer',
   brackets: 'bracket',
@@ -281,7 +281,6 @@ export const hangOf = (facts: HangFacts, catalogue: Catalogue): Hang => {
   });
   const kg = sum(bodies.map((body) => body.kg));
   const centre = centreOfAll(bodies);
-  const hardware = way === null ? undefined : catalogue.sundries.find(({ id }) => id === hardwareOf[way]);
   const screws = cleat === null ? 1 : mateScrews(cleat);
   // Of a batten’s screws no two carry alike: twice the mean is reckoned with.
   const onOne = cleat === null ? heaviest(fixings) : (2 * kg) / screws;
@@ -292,6 +291,25 @@ export const hangOf = (facts: HangFacts, catalogue: Catalogue): Hang => {
   const carriers = bodies.flatMap(({ carrier }) => (carrier === null ? [] : [carrier]));
   const takesBlocks = framed && atPlaces.includes(way);
   const blocks = takesBlocks && design?.blocks === true;
+  const held = heldBy(
+    {
+      way,
+      carrier: carriers[0] ?? null,
+      rail: first?.rails?.top ?? null,
+      cleat,
+      onReturns,
+      blocks,
+      pieces: fixings.length,
+      mateScrews: screws,
+    },
+    catalogue,
+  );
+  const hardware =
+    way === 'cleat'
+      ? held?.item
+      : way === null
+        ? undefined
+        : catalogue.sundries.find(({ id }) => id === hardwareOf[way]);
   return {
     assembly,
     way,
@@ -325,6 +343,7 @@ export const hangOf = (facts: HangFacts, catalogue: Catalogue): Hang => {
             pieces: cleat === null ? fixings.length : screws,
           }
         : null,
+    held,
     blocks,
     onReturns,
     takesBlocks,

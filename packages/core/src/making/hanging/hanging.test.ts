@@ -27,11 +27,11 @@ const box: HungBody = {
   hold: { x: -370, y: -120, width: 740, height: 240 },
   recessMm: 0,
   own: null,
-  carrier: { partId: 'back', name: 'back', stuff: 'wood', thicknessMm: 12, corner: [-395, -145] },
+  carrier: { partId: 'back', name: 'back', stuff: 'wood', thicknessMm: 12, seen: false, corner: [-395, -145] },
   backer: null,
   rails: {
-    top: { partId: 'top', lengthMm: 800, widthMm: 100, free: [10, 90] },
-    bottom: { partId: 'bottom', lengthMm: 800, widthMm: 100, free: [10, 90] },
+    top: { partId: 'top', lengthMm: 800, widthMm: 100, thicknessMm: 12, free: [10, 90] },
+    bottom: { partId: 'bottom', lengthMm: 800, widthMm: 100, thicknessMm: 12, free: [10, 90] },
   },
 };
 const ways = ['keyholes', 'cleat', 'holes', 'spacers', 'brackets', 'chain', 'feet'] as const;
@@ -269,29 +269,42 @@ describe('what hanging adds', () => {
       ['cleat-foot', undefined],
     ]);
     expect(parts.bought.map(({ id, quantity, hangs }) => [id, quantity, hangs])).toEqual([
-      ['cleat-screw', 5, true],
+      ['cleat-screw-20', 5, true],
       ['plug-6', 2, false],
     ]);
     // The mate’s screws stand where fixings may, in the drawing of the back at 120 + 145.
-    expect(parts.holes.get('back')).toHaveLength(5);
-    expect(parts.holes.get('back')![0]).toMatchObject({ y: 265, diameterMm: 4 });
+    const [layer] = parts.holes.get('back')!;
+    expect(layer!.shapes).toHaveLength(5);
+    expect(layer!.shapes[0]).toMatchObject({ y: 265, diameterMm: 4 });
   });
 
   it('is holes in the back where plates are, blocks behind them where asked', () => {
     const parts = hangParts(hang({ way: 'keyholes', blocks: true }), inPlace, shippedCatalogue);
     expect(parts.cut.map(({ id, count }) => [id, count])).toEqual([['glue-block', 2]]);
-    expect(parts.holes.get('back')).toEqual(
-      [-370, 370].flatMap((x) => [-12, 12].map((off) => ({ kind: 'hole', x: x + off + 395, y: 265, diameterMm: 3 }))),
-    );
+    // Screws of 3 × 16 mm into the blocks: pilots through the back.
+    expect(parts.holes.get('back')).toEqual([
+      {
+        operation: 'drill',
+        shapes: [-370, 370].flatMap((x) =>
+          [-12, 12].map((off) => ({ kind: 'hole', x: x + off + 395, y: 265, diameterMm: 2 })),
+        ),
+      },
+    ]);
+    expect(parts.bought.find(({ id }) => id === 'screw')!.quantity).toBe(4);
+    // Without blocks they end in the back: 10 mm less the plate’s 2.
+    const plain = hangParts(hang({ way: 'keyholes' }), inPlace, shippedCatalogue).holes.get('back')!;
+    expect(plain.map(({ depthMm }) => depthMm)).toEqual([8]);
   });
 
   it('is eyes in the top for chains, and two screws a foot in the bottom, between the seats', () => {
     const eyes = hangParts(hang({ way: 'chain' }), inPlace, shippedCatalogue).holes.get('top');
-    expect(eyes).toEqual([
+    expect(eyes!.flatMap(({ shapes }) => shapes)).toEqual([
       { kind: 'hole', x: 400 - 370, y: 50, diameterMm: 4 },
       { kind: 'hole', x: 400 + 370, y: 50, diameterMm: 4 },
     ]);
-    const screws = hangParts(hang({ way: 'feet' }), inPlace, shippedCatalogue).holes.get('bottom')!;
+    const screws = hangParts(hang({ way: 'feet' }), inPlace, shippedCatalogue)
+      .holes.get('bottom')!
+      .flatMap(({ shapes }) => shapes);
     expect(screws).toHaveLength(4);
     // 80 mm are free from 10 on: at a third and two thirds of them.
     expect(screws[0]).toMatchObject({ x: 400 + 0.35 * 800, y: expect.closeTo(10 + 80 / 3, 9) });

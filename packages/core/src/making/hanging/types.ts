@@ -1,4 +1,4 @@
-import type { Fixing, Ground, Stuff } from '../../document/catalogue/index.js';
+import type { Fixing, Ground, Stuff, Sundry } from '../../document/catalogue/index.js';
 import type { hangingWays } from '../../document/design/index.js';
 import type { Point, Rect } from '../../base/outlines/index.js';
 import type { FixingLoad } from './loads.js';
@@ -19,6 +19,8 @@ export interface Carrier {
   readonly name: string;
   readonly stuff: Stuff;
   readonly thicknessMm: number;
+  /** Whether its front is seen: nothing may come through it. */
+  readonly seen: boolean;
   /** Where the lower left corner of its drawing lies (mm, in the axes of its assembly). */
   readonly corner: Point;
 }
@@ -28,6 +30,7 @@ export interface Rail {
   readonly partId: string;
   readonly lengthMm: number;
   readonly widthMm: number;
+  readonly thicknessMm: number;
   /** Between its seats, from the rear edge (mm). */
   readonly free: readonly [fromMm: number, toMm: number];
 }
@@ -93,6 +96,21 @@ export interface Cleat {
   readonly footMm: number;
 }
 
+/** What holds hardware to the sign itself. */
+export interface Held {
+  readonly item: Sundry;
+  readonly by: 'screw' | 'bolt';
+  /** The side that it is driven from: behind the sign, or the inside of its case. */
+  readonly from: 'behind' | 'inside';
+  readonly count: number;
+  /** So far into what it holds to (mm); the pilot of a screw is so deep. */
+  readonly intoMm: number;
+  /** A bolt with its nut stands so far out on the other side (mm). */
+  readonly insideMm: number;
+  /** A screw that is too long comes out, or all but, at a front that is seen (mm). */
+  readonly comesOutMm: number;
+}
+
 /** Feet that a sign stands on. */
 export interface Feet {
   readonly depthMm: number;
@@ -130,6 +148,8 @@ export interface Hang {
   readonly heightMm: number;
   /** What each piece of hardware on the sign carries at most, and may (kg); null where there is none. */
   readonly hardware: { readonly name: string; readonly kg: number; readonly ratedKg: number } | null;
+  /** What holds plates, brackets or a batten to the sign; null where nothing does. */
+  readonly held: Held | null;
   /** What the back carries at its weakest place, and may (kg); null where nothing is fixed to it. */
   readonly back: { readonly kg: number; readonly holdsKg: number; readonly pieces: number } | null;
   readonly blocks: boolean;

@@ -16,7 +16,7 @@ import {
   sumParts,
   type BoughtPart,
   type CutPart,
-  type PartShape,
+  type PartLayer,
 } from '../../making/parts/index.js';
 import { buildListOf, mergeSteps } from '../../making/steps/index.js';
 import type { Circuit } from '../../power/circuit/index.js';
@@ -52,20 +52,23 @@ const wiringOf = (
   );
 
 /** Blind holes are a layer of their own. */
-const isDrilledThrough = ({ operation, depthMm }: CutPart['layers'][number]): boolean =>
-  operation === 'drill' && depthMm === undefined;
+const isDrilledThrough = ({ operation, depthMm }: PartLayer): boolean => operation === 'drill' && depthMm === undefined;
 
-/** A part with what hanging drills through it. */
-const drilled = (part: CutPart, holes: readonly PartShape[] | undefined): CutPart =>
+/** A part with what hanging drills in it: holes that go through among its own. */
+const drilled = (part: CutPart, holes: readonly PartLayer[] | undefined): CutPart =>
   holes === undefined
     ? part
     : {
         ...part,
-        layers: part.layers.some(isDrilledThrough)
-          ? part.layers.map((layer) =>
-              isDrilledThrough(layer) ? { ...layer, shapes: [...layer.shapes, ...holes] } : layer,
-            )
-          : [...part.layers, { operation: 'drill', shapes: holes }],
+        layers: holes.reduce<readonly PartLayer[]>(
+          (layers, added) =>
+            isDrilledThrough(added) && layers.some(isDrilledThrough)
+              ? layers.map((layer) =>
+                  isDrilledThrough(layer) ? { ...layer, shapes: [...layer.shapes, ...added.shapes] } : layer,
+                )
+              : [...layers, added],
+          part.layers,
+        ),
       };
 
 /** Puts what hanging adds to an assembly among its parts; where nothing is new, all lists keep their identity. */

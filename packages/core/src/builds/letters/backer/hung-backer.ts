@@ -46,6 +46,7 @@ export const hungBacker = (
       name: design.kind === 'box' ? 'cladding' : 'backer',
       stuff: boards.board.stuff,
       thicknessMm: boards.board.thicknessMm,
+      seen: true,
       corner: [rect.x - overMm, rect.y - overMm],
     },
     backer: { sideMm: members[0]?.thicknessMm ?? null },

@@ -1,5 +1,12 @@
 import type { Rule } from '../types.js';
-import { backTooWeak, fixingsOverloaded, hardwareOverloaded, nothingHolds, wrongFixing } from './load-rules.js';
+import {
+  backTooWeak,
+  fixingsOverloaded,
+  hardwareOverloaded,
+  nothingHolds,
+  screwsComeOut,
+  wrongFixing,
+} from './load-rules.js';
 import { cleatMissesStuds, cleatShows, fixingsNotLevel, hangsCrooked } from './place-rules.js';
 import { noRoomToLift, nothingToHangBy, tipsOver } from './way-rules.js';
 
@@ -11,6 +18,7 @@ export const hangRules: readonly Rule[] = [
   wrongFixing,
   nothingToHangBy,
   backTooWeak,
+  screwsComeOut,
   fixingsNotLevel,
   cleatMissesStuds,
   cleatShows,

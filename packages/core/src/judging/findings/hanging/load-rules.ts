@@ -2,7 +2,7 @@ import { wayNames, type WallFixing } from '../../../making/hanging/index.js';
 import type { AssemblyResults } from '../../results/index.js';
 import { wholeFront } from '../places.js';
 import type { Rule } from '../types.js';
-import { around, change, kg, mm, more, otherWays } from './common.js';
+import { around, change, kg, mm, more, one, otherWays } from './common.js';
 
 const worst = ({ hang }: AssemblyResults): WallFixing | null =>
   hang?.fixings.reduce<WallFixing | null>((a, b) => (a === null || b.use > a.use ? b : a), null) ?? null;
@@ -180,5 +180,32 @@ export const wrongFixing: Rule = ({ results, catalogue }) => {
         ],
       },
     ],
+  };
+};
+
+const comesOut = ({ hang }: AssemblyResults): number => one(hang?.held?.comesOutMm ?? 0);
+
+/** No screw of the shop stays in what a plate or batten is held to, and bolts would be seen. */
+export const screwsComeOut: Rule = ({ results }) => {
+  const { hang } = results;
+  const held = hang?.held ?? null;
+  if (hang === null || held === null || comesOut(results) <= 0) return null;
+  const [carrier] = hang.bodies.flatMap((body) => body.carrier ?? []);
+  return {
+    id: 'screws-come-out',
+    severity: 'fix',
+    step: 'hang',
+    what: `What it hangs by cannot be screwed to the ${carrier?.name ?? 'back'}`,
+    why: `The shortest, ${held.item.name.toLowerCase()}, is ${mm(comesOut(results))} too long for ${mm(carrier?.thicknessMm ?? 0)}, a millimetre of it left before the point; the front is seen, so that bolts are no way out.`,
+    numbers: [{ label: 'too long by', value: comesOut(results), unit: 'mm' }],
+    where: wholeFront(results),
+    target: {
+      label: 'too long by',
+      better: 'lower',
+      unit: 'mm',
+      read: comesOut,
+      settled: (tried) => comesOut(tried) <= 0,
+    },
+    remedies: otherWays(results, hang.way),
   };
 };
