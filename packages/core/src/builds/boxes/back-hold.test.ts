@@ -30,7 +30,7 @@ const forInserts = { 'case.returnBoardId': 'oak-18', 'case.seatMm': 12, 'case.ba
 describe('what holds the back of a box', () => {
   it('is all round it, at most 150 mm apart, and as often bought', () => {
     const { assembly, geometry } = boxed({});
-    const places = holdPlaces({ widthMm: 900, heightMm: 300 }, { ...assembly.case, seatMm: 7, playMm: 1 });
+    const places = holdPlaces({ widthMm: 900, heightMm: 300 }, { ...assembly.case, seatMm: 7, playMm: 1 }, 0);
     // 820 mm between the outermost in six stretches, above and below; 220 mm in two, so one in the middle of each side.
     expect(places).toHaveLength(2 * 7 + 2 * 1);
     expect(new Set(places.map(([, y]) => y))).toEqual(new Set([3, 297, 150]));
@@ -123,7 +123,7 @@ describe('plugs over the screws of the corners', () => {
     const [first] = geometry.members[0]!.fasteners;
     // 12 mm boards: 6 mm for the plug and 6 mm under the head.
     expect(first!.plug).toEqual({ diameterMm: 10, depthMm: 6 });
-    expect(bought(plugged)('wood-plug')).toBe(bought(plugged)('corner-screw'));
+    expect(bought(plugged)('wood-plug')).toBe(bought(plugged)('corner-screw-30'));
     const at = (id: string): number => steps.findIndex((step) => step.id === id);
     expect(at('plugs')).toBeGreaterThan(at('glue-up'));
     expect(steps[at('set-up-drill-1-1')]!.detail).toContain('Ø10 6 mm deep, then Ø4 through');

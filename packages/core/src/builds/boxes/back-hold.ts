@@ -88,23 +88,31 @@ export const holdEdgeMm = (design: CaseDesign): number => (design.seatMm - backP
 /** So far from the corners at most (mm). */
 const fromCornerMm = 40;
 
+/** From one to the next at least (mm). */
+const leastApartMm = 20;
+
 /** Evenly spaced places along a side, kept `inset` from both ends. */
 const spread = (lengthMm: number, inset: number, everyMm: number): readonly number[] => {
   const count = Math.max(2, Math.ceil((lengthMm - 2 * inset) / everyMm) + 1);
   return Array.from({ length: count }, (_, index) => inset + ((lengthMm - 2 * inset) * index) / (count - 1));
 };
 
-/** Where a back is held, from its lower left corner (mm): all round, half-way across its ledge. */
+/**
+ * Where a back is held, from its lower left corner (mm): all round, half-way across its ledge, past what holds the corners
+ * and reaches `cornerMm` along top and bottom, where they are long enough.
+ */
 export const holdPlaces = (
   { widthMm, heightMm }: { readonly widthMm: number; readonly heightMm: number },
   design: CaseDesign,
+  cornerMm: number,
 ): readonly (readonly [x: number, y: number])[] => {
   const edgeMm = holdEdgeMm(design);
   const { everyMm } = backHoldOf(design);
-  const inset = Math.min(fromCornerMm, widthMm / 4, heightMm / 4);
+  const usual = Math.min(fromCornerMm, widthMm / 4, heightMm / 4);
+  const across = cornerMm <= widthMm / 2 - leastApartMm / 2 ? Math.max(usual, cornerMm) : usual;
   return [
-    ...spread(widthMm, inset, everyMm).flatMap((x) => [[x, edgeMm] as const, [x, heightMm - edgeMm] as const]),
-    ...spread(heightMm, inset, everyMm)
+    ...spread(widthMm, across, everyMm).flatMap((x) => [[x, edgeMm] as const, [x, heightMm - edgeMm] as const]),
+    ...spread(heightMm, usual, everyMm)
       .slice(1, -1)
       .flatMap((y) => [[edgeMm, y] as const, [widthMm - edgeMm, y] as const]),
   ];

@@ -4,6 +4,7 @@ import { cornerFixings } from '../common/corner-fixings.js';
 import type { CaseGeometry } from '../../light/geometry/index.js';
 import { sundry, type BoughtPart } from '../../making/parts/index.js';
 import { backHoldOf, holdPlaces } from './back-hold.js';
+import { cornerReachMm } from './corner-reach.js';
 import type { PartFacts } from './types.js';
 
 /** Weight of one coat of paint or one layer of film (kg/m²), typical. */
@@ -47,7 +48,7 @@ const coated = ({ faceCoats, second }: BoxMaterials, { face, inside }: CaseGeome
 /** What is bought for a case with a lit face, for one sign. */
 export const boxBought = (catalogue: Catalogue, facts: PartFacts): readonly BoughtPart[] => {
   const { geometry, materials, design } = facts;
-  const held = holdPlaces(geometry.back, design).length;
+  const held = holdPlaces(geometry.back, design, cornerReachMm(geometry, design)).length;
   const faceRoundM = (2 * (geometry.inside.widthMm + geometry.inside.heightMm)) / 1000;
   return [
     ...lined(materials, geometry),

@@ -75,12 +75,30 @@ const exits: readonly { readonly exit: Brief['leadExit']; readonly label: string
   { exit: 'top', label: 'Lead out at the top' },
 ];
 
+/** Fixings at other places than now. */
+export const fixingsElsewhere = (results: BoxResults): readonly Remedy[] => {
+  const { hanging } = results.assembly;
+  const fields = fieldsIn(results);
+  if (hanging === null || hanging === undefined) return [];
+  return [
+    {
+      id: 'fixings-elsewhere',
+      candidates: [
+        { label: 'Let Vitrum place the fixings', change: [set(fields.hanging, { ...hanging, pinned: [] })] },
+        ...[3, 4].map((count) => ({
+          label: `${count} fixings`,
+          change: [set(fields.hanging, { ...hanging, pinned: [], count })],
+        })),
+      ],
+    },
+  ];
+};
+
 /** Other ways for the lead, other vents: whichever of them is in the way. */
 const remediesOf = (results: BoxResults): readonly Remedy[] => {
   const { design, assembly } = results;
   const fields = fieldsIn(results);
   const vents = assembly.case.vents ?? null;
-  const { hanging } = assembly;
   return [
     {
       id: 'lead-elsewhere',
@@ -88,20 +106,7 @@ const remediesOf = (results: BoxResults): readonly Remedy[] => {
         .filter(({ exit }) => exit !== design.brief.leadExit)
         .map(({ exit, label }) => ({ label, change: [set(inDesign.brief.leadExit, exit)] })),
     },
-    ...(hanging === null || hanging === undefined
-      ? []
-      : [
-          {
-            id: 'fixings-elsewhere',
-            candidates: [
-              { label: 'Let Vitrum place the fixings', change: [set(fields.hanging, { ...hanging, pinned: [] })] },
-              ...[3, 4].map((count) => ({
-                label: `${count} fixings`,
-                change: [set(fields.hanging, { ...hanging, pinned: [], count })],
-              })),
-            ],
-          },
-        ]),
+    ...fixingsElsewhere(results),
     ...(vents === null
       ? []
       : [

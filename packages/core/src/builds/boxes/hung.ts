@@ -2,6 +2,7 @@ import { sum } from '../../base/maths/index.js';
 import { lipName } from '../../joinery/members/index.js';
 import { centreOfAll, type HungBody, type Rail } from '../../making/hanging/index.js';
 import type { Hanging } from '../common/build.js';
+import { heldAtEnds } from './corner-reach.js';
 import type { BoxResults } from './results.js';
 
 /** From the inside of the returns to the middle of a fixing (mm): room for a plate, a block, a screwdriver. */
@@ -62,7 +63,14 @@ const railsOf = ({ members }: Facts['geometry']): HungBody['rails'] => {
       0,
       ...seats.filter(({ holds }) => holds === 'back').map((seat) => widthMm - seat.fromFrontMm),
     );
-    return { partId: name, lengthMm, widthMm, thicknessMm, free: [rear, widthMm - front] };
+    return {
+      partId: name,
+      lengthMm,
+      widthMm,
+      thicknessMm,
+      heldMm: heldAtEnds(member, members),
+      free: [rear, widthMm - front],
+    };
   };
   const [top, bottom] = [rail('top'), rail('bottom')];
   return top === null || bottom === null ? null : { top, bottom };

@@ -4,6 +4,7 @@ import { backSwells } from './back-swells.js';
 import { deepen, dropRows, ventCase } from './candidates.js';
 import { faceBinds } from './case-rules.js';
 import { backShutIn, buttonsAtWall, cleatProud } from './hang-rules.js';
+import { fastenersMeet } from './fastener-rules.js';
 import { holesCollide } from './hole-rules.js';
 import { backScrewsNearEdge, backScrewsTooDeep, cornersWithoutRoom, noCutter, weakGroove } from './joinery-rules.js';
 import { faceCatches, faceRattles, faceSlipsOut, mouthCatches, topLocked } from './panel-rules.js';
@@ -27,6 +28,7 @@ export const madeRules: readonly Rule<BoxResults>[] = [
   weakGroove,
   noCutter,
   holesCollide,
+  fastenersMeet,
   backShutIn,
   backSwells,
   cleatProud,

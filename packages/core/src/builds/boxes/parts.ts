@@ -3,6 +3,7 @@ import { capital } from '../../base/words/index.js';
 import { moveOutline, outlineArea, rectRing, subtract, turnedOver, type Outline } from '../../base/outlines/index.js';
 import { layerOf, layersByDepth, type CutPart, type PartLayer, type PartShape } from '../../making/parts/index.js';
 import { backHoldOf, holdPlaces } from './back-hold.js';
+import { cornerReachMm } from './corner-reach.js';
 import type { PartFacts } from './types.js';
 import { seatsOf } from '../common/seat-shapes.js';
 import { blockParts } from './block-parts.js';
@@ -28,7 +29,12 @@ const cutOut = (widthMm: number, heightMm: number): PartLayer => ({
 const holdHoles = ({ geometry, design }: PartFacts): readonly PartShape[] => {
   const { holeMm } = backHoldOf(design);
   if (holeMm === null) return [];
-  return holdPlaces(geometry.back, design).map(([x, y]) => ({ kind: 'hole', x, y, diameterMm: holeMm }));
+  return holdPlaces(geometry.back, design, cornerReachMm(geometry, design)).map(([x, y]) => ({
+    kind: 'hole',
+    x,
+    y,
+    diameterMm: holeMm,
+  }));
 };
 
 const leadHole = (x: number, y: number): PartShape => ({

@@ -2,9 +2,14 @@ import type { Catalogue } from '../../document/catalogue/index.js';
 import { acrossCorners, type Fastener, type Member } from '../../joinery/members/index.js';
 import { sundry, type BoughtPart } from '../../making/parts/index.js';
 
-/** What each kind of fastener is bought as. */
-const boughtAs: Readonly<Record<Fastener['kind'], readonly string[]>> = {
-  screw: ['corner-screw'],
+/** Screws of corners by their length: the shop’s shortest that is as long. */
+const screwItem = ({ sundries }: Catalogue, lengthMm: number): string =>
+  sundries
+    .filter((item) => item.id.startsWith('corner-screw') && (item.lengthMm ?? 0) >= lengthMm)
+    .sort((a, b) => a.lengthMm! - b.lengthMm!)[0]?.id ?? 'corner-screw';
+
+/** What each kind of fastener but screws is bought as. */
+const boughtAs: Readonly<Record<Exclude<Fastener['kind'], 'screw'>, readonly string[]>> = {
   'pocket-screw': ['pocket-screw'],
   dowel: ['dowel'],
   tenon: ['loose-tenon'],
@@ -16,9 +21,11 @@ export const cornerFixings = (catalogue: Catalogue, members: readonly Member[]):
   const held = acrossCorners(members);
   const kinds = [...new Set(held.map(({ kind }) => kind))];
   return [
-    ...kinds.flatMap((kind) =>
-      boughtAs[kind].flatMap((id) => sundry(catalogue, id, held.filter((each) => each.kind === kind).length)),
-    ),
+    ...kinds.flatMap((kind) => {
+      const own = held.filter((each) => each.kind === kind);
+      const ids = kind === 'screw' ? [screwItem(catalogue, own[0]!.lengthMm)] : boughtAs[kind];
+      return ids.flatMap((id) => sundry(catalogue, id, own.length));
+    }),
     ...sundry(catalogue, 'wood-plug', held.filter(({ plug }) => plug !== null).length),
   ];
 };

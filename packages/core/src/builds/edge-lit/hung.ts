@@ -42,6 +42,7 @@ const railsOf = (results: Facts): HungBody['rails'] => {
       lengthMm: member.lengthMm,
       widthMm: member.widthMm,
       thicknessMm: member.thicknessMm,
+      heldMm: member.thicknessMm,
       free: [rear, Math.max(rear, member.widthMm - taken)],
     };
   };

@@ -14,7 +14,17 @@ const typical = 'typical' as const;
 
 const sundries: readonly Sundry[] = [
   { id: 'screw', name: 'Screw 3 × 16 mm', provenance: typical, price: 0.04, kg: 0.001, lengthMm: 16 },
-  { id: 'corner-screw', name: 'Screw 4 × 40 mm', provenance: typical, price: 0.07, kg: 0.003 },
+  {
+    id: 'corner-screw-30',
+    name: 'Screw 4 × 30 mm, countersunk',
+    provenance: typical,
+    price: 0.05,
+    kg: 0.002,
+    lengthMm: 30,
+  },
+  { id: 'corner-screw', name: 'Screw 4 × 40 mm', provenance: typical, price: 0.07, kg: 0.003, lengthMm: 40 },
+  { id: 'corner-screw-50', name: 'Screw 4 × 50 mm', provenance: typical, price: 0.09, kg: 0.004, lengthMm: 50 },
+  { id: 'corner-screw-60', name: 'Screw 4 × 60 mm', provenance: typical, price: 0.11, kg: 0.005, lengthMm: 60 },
   { id: 'insert', name: 'Threaded insert M4 × 10 mm', provenance: typical, price: 0.35, kg: 0.003 },
   { id: 'machine-screw', name: 'Machine screw M4 × 16 mm', provenance: typical, price: 0.12, kg: 0.002 },
   { id: 'turn-button', name: 'Turn button with screw', provenance: typical, price: 0.45, kg: 0.006 },

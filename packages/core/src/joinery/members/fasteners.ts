@@ -42,10 +42,13 @@ export const insertDeepMm = 12;
 /** Its hole through the other member lets a machine screw pass (mm). */
 export const insertThroughMm = 4.5;
 
+/** Screws as they are sold (mm); about two and a half times as long as the stock is thick. */
+const screwLengths = [30, 40, 50, 60] as const;
+
 const sizes: Readonly<
   Record<Fastener['kind'], (thicknessMm: number) => Omit<Fastener, 'fromFrontMm' | 'kind' | 'plug'>>
 > = {
-  screw: (thicknessMm) => ({ diameterMm: 4, lengthMm: Math.max(30, Math.round(2.5 * thicknessMm)) }),
+  screw: (thicknessMm) => ({ diameterMm: 4, lengthMm: screwLengths.find((mm) => mm >= 2.4 * thicknessMm) ?? 60 }),
   'pocket-screw': (thicknessMm) => ({ diameterMm: 4, lengthMm: thicknessMm < 16 ? 25 : 32 }),
   dowel: (thicknessMm) => ({ diameterMm: thicknessMm < 16 ? 6 : 8, lengthMm: 30 }),
   tenon: (thicknessMm) => ({ diameterMm: thicknessMm < 16 ? 5 : 6, lengthMm: tenonMm(thicknessMm) }),

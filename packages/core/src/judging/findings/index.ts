@@ -25,6 +25,7 @@ export { readsAsLit } from './reads-as-lit.js';
 export type { Judged } from './harm.js';
 export { asShown, resolveRemedies, withoutRemedies, type Trial, type Trials } from './resolve.js';
 export { partOverSheet, supplyTooSmall } from './shared-rules.js';
+export { otherWays } from './hanging/common.js';
 export { wholeFront } from './places.js';
 export type {
   Candidate,

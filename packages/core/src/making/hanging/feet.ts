@@ -20,3 +20,26 @@ export const feetUnder = (bodyDepthMm: number, centreZMm: number, centreHighMm: 
   const depthMm = footMm ?? wantedMm;
   return { depthMm, wantedMm, tipDeg: tipped(depthMm / 2 - off, centreHighMm) };
 };
+
+/** Feet are so high (mm), and so wide as their stock is thick. */
+export const footHighMm = 30;
+
+/** A screw through a foot from below: what is bought, how deep it is sunk into the foot, how far it goes into what stands on it (mm). */
+export interface FootScrew {
+  readonly id: string;
+  readonly sunkMm: number;
+  readonly intoMm: number;
+}
+
+const long = { id: 'corner-screw', lengthMm: 40 } as const;
+const short = { id: 'cleat-screw', lengthMm: 30 } as const;
+/** Wood left before its point (mm). */
+const leftMm = 1.5;
+
+/** What holds a foot to a bottom so thick: its point stays in. */
+export const footScrewOf = (bottomMm: number): FootScrew => {
+  const into = long.lengthMm - footHighMm;
+  if (into <= bottomMm - leftMm) return { id: long.id, sunkMm: 0, intoMm: into };
+  const intoMm = Math.max(1, bottomMm - leftMm);
+  return { id: short.id, sunkMm: footHighMm + intoMm - short.lengthMm, intoMm };
+};

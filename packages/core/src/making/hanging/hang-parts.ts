@@ -11,9 +11,10 @@ import {
   type PartShape,
 } from '../parts/index.js';
 import { woodNear } from './battens.js';
+import { footHighMm, footScrewOf } from './feet.js';
 import { itemsOf } from './items.js';
 import { mateScrews } from './hang.js';
-import type { Hang, HungBody, PlacedBody } from './types.js';
+import type { Cleat, Hang, HungBody, PlacedBody } from './types.js';
 
 /** What hanging adds to what a sign is made of, and holes by the part that they are drilled in. */
 export interface HangParts {
@@ -26,10 +27,10 @@ const one = (mm: number): string => `${Math.round(mm * 10) / 10} mm`;
 
 /** Glue blocks are so large (mm). */
 const blockMm = 45;
-/** Feet are so high (mm), and so wide as their stock is thick. */
-export const footHighMm = 30;
+/** A bottom is so thick where nothing is known of it (mm). */
+const usualBottomMm = 12;
 /** Screws of a plate stand so far beside its slot (mm). */
-const plateReachMm = 12;
+export const plateReachMm = 12;
 /** Holes (mm): of an M3 bolt, the pilots of screws of 3 and 4 mm, of what goes through a sheet, and through it into a batten. */
 const boltMm = 3.2;
 const pilotMm = 2;
@@ -84,10 +85,16 @@ const cleatParts = (hang: Hang, catalogue: Catalogue): readonly CutPart[] => {
   ];
 };
 
-const feetParts = ({ feet }: Hang, catalogue: Catalogue): readonly CutPart[] => {
+/** What holds the feet, by the bottom that stands on them. */
+const screwOfFeet = ({ bodies }: Hang) => footScrewOf(bodies[0]?.rails?.bottom.thicknessMm ?? usualBottomMm);
+
+const feetParts = (hang: Hang, catalogue: Catalogue): readonly CutPart[] => {
   const board = woodNear(catalogue, 18);
+  const { feet } = hang;
   if (feet === null || board === null) return [];
-  const note = 'stands on edge, its middle under the middle of the depth; two screws of 4 × 40 mm from below';
+  const { id, sunkMm, intoMm } = screwOfFeet(hang);
+  const screw = catalogue.sundries.find((item) => item.id === id)?.name.toLowerCase() ?? 'screw';
+  const note = `stands on edge, its middle under the middle of the depth; two screws from below (${screw})${sunkMm > 0 ? `, sunk ${one(sunkMm)}` : ''}, ${one(intoMm)} into the bottom`;
   return [{ ...plainBoard(board, 'foot', 'Foot', feet.depthMm, footHighMm, note), count: 2 }];
 };
 
@@ -96,6 +103,19 @@ const blockParts = ({ blocks, fixings }: Hang, catalogue: Catalogue): readonly C
   if (!blocks || board === null || fixings.length === 0) return [];
   const note = 'glued to the inside of the return, behind a fixing; the back is screwed to it';
   return [{ ...plainBoard(board, 'glue-block', 'Glue block', blockMm, blockMm, note), count: fixings.length }];
+};
+
+/** Screws of a mate keep so far from its ends (mm). */
+const mateEndMm = 15;
+
+/** Where the batten on the sign is screwed: evenly, half-way up it. In the axes of the sign. */
+export const mateScrewPlaces = (cleat: Cleat): readonly Point[] => {
+  const many = mateScrews(cleat);
+  const half = cleat.mateLengthMm / 2 - mateEndMm;
+  return Array.from({ length: many }, (_, at): Point => [
+    cleat.middleMm - half + (2 * half * at) / (many - 1),
+    cleat.mateTopMm - cleat.highMm / 2,
+  ]);
 };
 
 /** What plates, brackets and battens are held by: bolts go through, screws from behind have a pilot as deep as they go. */
@@ -153,12 +173,7 @@ const holesIn = (hang: Hang, body: PlacedBody, index: number, placing: Placing):
       );
     case 'cleat': {
       if (cleat === null || hang.onReturns) return [];
-      const many = mateScrews(cleat);
-      const half = cleat.mateLengthMm / 2 - 15;
-      const along = Array.from({ length: many }, (_, at) =>
-        place([cleat.middleMm - half + (2 * half * at) / (many - 1), cleat.mateTopMm - cleat.highMm / 2]),
-      );
-      return heldLayers(hang, along, hole);
+      return heldLayers(hang, mateScrewPlaces(cleat).map(place), hole);
     }
     default:
       return [];
@@ -167,6 +182,17 @@ const holesIn = (hang: Hang, body: PlacedBody, index: number, placing: Placing):
 
 /** Feet stand so far from the middle, as a share of the width; each is held by two screws. */
 const footAside = 0.35;
+/** Clear of what holds the corners (mm). */
+const footClearMm = 5;
+
+/** How far from the middle feet stand (mm): inside of what holds the corners. */
+export const footAsideMm = ({ bounds, rails }: Pick<HungBody, 'bounds' | 'rails'>): number => {
+  const usual = footAside * bounds.width;
+  if (rails === null) return usual;
+  const { lengthMm, heldMm } = rails.bottom;
+  return Math.max(footAside * usual, Math.min(usual, lengthMm / 2 - heldMm - footClearMm));
+};
+
 const footScrews = 2;
 
 /** Screws of a foot, from the rear edge of the member that it is screwed to (mm): in what no seat takes. */
@@ -194,9 +220,7 @@ const railHoles = (hang: Hang, body: PlacedBody): ReadonlyMap<string, readonly P
   const shapes =
     hang.way === 'chain'
       ? hang.fixings.map(({ at: [x] }) => hole(x - middle, (from + to) / 2, eyeMm))
-      : [-1, 1].flatMap((side) =>
-          footScrewsAt(body).map((at) => hole(side * footAside * body.bounds.width, at, throughMm)),
-        );
+      : [-1, 1].flatMap((side) => footScrewsAt(body).map((at) => hole(side * footAsideMm(body), at, throughMm)));
   return new Map([[rail.partId, layerOf('drill', shapes)]]);
 };
 
@@ -227,7 +251,7 @@ const bought = (hang: Hang, catalogue: Catalogue): readonly BoughtPart[] => {
       case 'chain':
         return sundry(catalogue, 'chain', count);
       case 'feet':
-        return [...sundry(catalogue, 'corner-screw', 4), ...sundry(catalogue, 'rubber-foot', 4)];
+        return [...sundry(catalogue, screwOfFeet(hang).id, 4), ...sundry(catalogue, 'rubber-foot', 4)];
       default:
         return [];
     }

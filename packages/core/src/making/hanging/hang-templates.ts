@@ -1,7 +1,8 @@
 import type { Point } from '../../base/outlines/index.js';
 import { box, dashed, faint, measured, polyline, signal, text, type Template } from '../templates/index.js';
 import { riseOf } from './cleat.js';
-import { footHighMm, footScrewsAt } from './hang-parts.js';
+import { footHighMm } from './feet.js';
+import { footScrewsAt } from './hang-parts.js';
 import type { Cleat, Feet, Hang, HungBody } from './types.js';
 
 const one = (mm: number): string => `${Math.round(mm * 10) / 10}`;

@@ -30,8 +30,8 @@ const box: HungBody = {
   carrier: { partId: 'back', name: 'back', stuff: 'wood', thicknessMm: 12, seen: false, corner: [-395, -145] },
   backer: null,
   rails: {
-    top: { partId: 'top', lengthMm: 800, widthMm: 100, thicknessMm: 12, free: [10, 90] },
-    bottom: { partId: 'bottom', lengthMm: 800, widthMm: 100, thicknessMm: 12, free: [10, 90] },
+    top: { partId: 'top', lengthMm: 800, widthMm: 100, thicknessMm: 12, heldMm: 12, free: [10, 90] },
+    bottom: { partId: 'bottom', lengthMm: 800, widthMm: 100, thicknessMm: 12, heldMm: 12, free: [10, 90] },
   },
 };
 const ways = ['keyholes', 'cleat', 'holes', 'spacers', 'brackets', 'chain', 'feet'] as const;

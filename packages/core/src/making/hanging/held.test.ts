@@ -93,7 +93,7 @@ describe('what holds the batten of a cleat', () => {
 });
 
 describe('brackets', () => {
-  const rail = { partId: 'top', lengthMm: 600, widthMm: 90, free: [0, 90] as const };
+  const rail = { partId: 'top', lengthMm: 600, widthMm: 90, heldMm: 12, free: [0, 90] as const };
   it('are screwed to members that take it, and bolted to thin ones', () => {
     expect(held({ way: 'brackets', rail: { ...rail, thicknessMm: 12 } })!.item.id).toBe('plate-screw');
     expect(held({ way: 'brackets', rail: { ...rail, thicknessMm: 6 } })!.by).toBe('bolt');

@@ -1,9 +1,9 @@
 export { centreOfAll, hangOf, usualCleatMm, usualHeightMm, usualShiftMm, type HangFacts } from './hang.js';
-export { leastTipDeg } from './feet.js';
+export { footHighMm, footScrewOf, leastTipDeg } from './feet.js';
 export { hangTemplates } from './hang-templates.js';
 export { hungSection } from './hung-section.js';
 export { fixingItems } from './rating.js';
-export { hangParts, type HangParts } from './hang-parts.js';
+export { footAsideMm, footScrewsAt, hangParts, mateScrewPlaces, plateReachMm, type HangParts } from './hang-parts.js';
 export { fixingWords, hangingCaution, peopleToHang, hangSteps, type HangSteps } from './hang-steps.js';
 export { fixingLoads, leanOver, type FixingLoad } from './loads.js';
 export { placePosts, type LoadedPost, type PostedPart, type PostOptions, type StripBand } from './posts.js';

@@ -31,6 +31,8 @@ export interface Rail {
   readonly lengthMm: number;
   readonly widthMm: number;
   readonly thicknessMm: number;
+  /** So far from each end something is in it that holds its corner (mm). */
+  readonly heldMm: number;
   /** Between its seats, from the rear edge (mm). */
   readonly free: readonly [fromMm: number, toMm: number];
 }
