@@ -1,4 +1,5 @@
 import {
+  fitsSheet,
   frameHanging,
   heldSheet,
   set,
@@ -35,7 +36,10 @@ const edgesToTry = [
 ] as const satisfies readonly (readonly [string, readonly SheetSide[]])[];
 
 /** A clear sheet of the shelf, as far as it matters here. */
-type Stock = Pick<Pane, 'id' | 'stuff' | 'silver' | 'thicknessMm' | 'price' | 'sheetWidthMm' | 'sheetHeightMm'>;
+type Stock = Pick<
+  Pane,
+  'id' | 'stuff' | 'silver' | 'thicknessMm' | 'price' | 'sheetWidthMm' | 'sheetHeightMm' | 'trimMm'
+>;
 
 /** Sheets of the same make that the panel can be cut from: of each thickness the cheapest. */
 export const otherSheets = (
@@ -45,11 +49,10 @@ export const otherSheets = (
 ): readonly Stock[] => {
   const fit = panes
     .filter(
-      ({ stuff, silver, sheetWidthMm, sheetHeightMm }) =>
-        stuff === now.stuff &&
-        (silver === undefined) === (now.silver === undefined) &&
-        Math.max(sheetWidthMm, sheetHeightMm) >= Math.max(widthMm, heightMm) &&
-        Math.min(sheetWidthMm, sheetHeightMm) >= Math.min(widthMm, heightMm),
+      (each) =>
+        each.stuff === now.stuff &&
+        (each.silver === undefined) === (now.silver === undefined) &&
+        fitsSheet(each, { widthMm, heightMm }),
     )
     .sort((one, other) => one.thicknessMm - other.thicknessMm || one.price - other.price);
   return fit.filter(({ thicknessMm }, at) => at === 0 || fit[at - 1]!.thicknessMm !== thicknessMm);

@@ -1,4 +1,4 @@
-import type { Board, Catalogue } from '../../document/catalogue/index.js';
+import { fitsSheet, type Board, type Catalogue } from '../../document/catalogue/index.js';
 
 /** The cheapest board for a use of which every part can be cut; the present one where it will do. */
 export const boardFor = (
@@ -7,9 +7,7 @@ export const boardFor = (
   use: Board['uses'][number],
   size: { readonly widthMm: number; readonly heightMm: number },
 ): Board => {
-  const fits = (board: Board): boolean =>
-    Math.max(board.sheetWidthMm, board.sheetHeightMm) >= Math.max(size.widthMm, size.heightMm) &&
-    Math.min(board.sheetWidthMm, board.sheetHeightMm) >= Math.min(size.widthMm, size.heightMm);
+  const fits = (board: Board): boolean => fitsSheet(board, size);
   if (fits(now)) return now;
   const like = catalogue.boards.filter((board) => board.form === 'sheet' && board.uses.includes(use) && fits(board));
   return (

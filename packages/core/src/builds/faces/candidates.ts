@@ -1,6 +1,6 @@
 import { fieldsIn } from '../../judging/results/index.js';
 import { set } from '../../document/design/index.js';
-import type { Catalogue, FaceSheet } from '../../document/catalogue/index.js';
+import { fitsSheet, type Catalogue, type FaceSheet } from '../../document/catalogue/index.js';
 import type { CutPart } from '../../making/parts/index.js';
 import { evenlyOver, type Remedy } from '../../judging/findings/index.js';
 import type { FacedAssembly, FacedResults } from './results.js';
@@ -27,9 +27,7 @@ const sameLight = (a: FaceSheet, b: FaceSheet): boolean =>
   String(a.tintRgb) === String(b.tintRgb);
 
 /** Whether a sheet is large enough for a part, turned as it may be. */
-export const holds = (sheet: FaceSheet, { widthMm, heightMm }: Size): boolean =>
-  Math.max(sheet.sheetWidthMm, sheet.sheetHeightMm) >= Math.max(widthMm, heightMm) &&
-  Math.min(sheet.sheetWidthMm, sheet.sheetHeightMm) >= Math.min(widthMm, heightMm);
+export const holds = (sheet: FaceSheet, size: Size): boolean => fitsSheet(sheet, size);
 
 type Size = Pick<CutPart, 'widthMm' | 'heightMm'>;
 

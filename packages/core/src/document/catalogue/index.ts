@@ -25,6 +25,7 @@ export { stuffNames } from './schema.js';
 export { coloursOf, operations, usualColours, type LayerColours, type Operation } from './operations.js';
 export { freeItemId, mostCsvLines, readShelfCsv, shelfCsv, type CsvComplaint, type ShelfImport } from './shelf-csv.js';
 export { shippedCatalogue } from './shipped.js';
+export { fitsSheet, usableSize, type UsableSize } from './usable-size.js';
 export type {
   Battery,
   Board,

@@ -75,6 +75,10 @@ const sheet = [
   mm('thicknessMm', 'Thickness', 'As measured: sheets sold as 3 mm are often 2.8 to 3.2 mm.', [3, 4, 5, 6]),
   mm('sheetWidthMm', 'Sheet, wide', 'As it is bought.', [1000, 1220, 2050]),
   mm('sheetHeightMm', 'Sheet, high', 'As it is bought.', [600, 2440, 3050]),
+  field('trimMm', 'Trimmed off', 'number', 'mm', 'Bruised edges, all round; of a bar, split ends, at both.', {
+    ...optional,
+    typical: [5, 10, 50],
+  }),
   field('densityKgM3', 'Density', 'number', 'kg/m³', 'For weights: acrylic 1190, glass 2500, plywood 600, MDF 740.', {
     typical: [600, 740, 1190, 2500],
   }),

@@ -27,7 +27,13 @@ const item = {
 } as const;
 
 const box = { lengthMm: length, widthMm: length, heightMm: length, kg: some } as const;
-const sheet = { thicknessMm: above, sheetWidthMm: above, sheetHeightMm: above, densityKgM3: above } as const;
+const sheet = {
+  thicknessMm: above,
+  sheetWidthMm: above,
+  sheetHeightMm: above,
+  trimMm: some.optional(),
+  densityKgM3: above,
+} as const;
 const scatter = z.discriminatedUnion('kind', [
   z.looseObject({ kind: z.literal('lambertian') }),
   z.looseObject({ kind: z.literal('lobe'), sigmaDeg: above, hazeShare: share }),

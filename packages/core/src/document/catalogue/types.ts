@@ -53,6 +53,8 @@ export interface FaceSheet extends Item {
   readonly tintRgb?: readonly [number, number, number];
   readonly sheetWidthMm: number;
   readonly sheetHeightMm: number;
+  /** Cut off before anything else: all round a sheet, off both ends of a bar (mm); nothing when left out. */
+  readonly trimMm?: number;
   readonly densityKgM3: number;
   readonly maxC: number;
   /** Growth with warmth (1/K); sets the play a face needs. */
@@ -74,6 +76,8 @@ export interface Pane extends Item {
   readonly silver?: number;
   readonly sheetWidthMm: number;
   readonly sheetHeightMm: number;
+  /** Cut off before anything else: all round a sheet, off both ends of a bar (mm); nothing when left out. */
+  readonly trimMm?: number;
   readonly densityKgM3: number;
   readonly maxC: number;
   readonly expansionPerK: number;
@@ -114,6 +118,8 @@ export interface Board extends Item {
   readonly thicknessMm: number;
   readonly sheetWidthMm: number;
   readonly sheetHeightMm: number;
+  /** Cut off before anything else: all round a sheet, off both ends of a bar (mm); nothing when left out. */
+  readonly trimMm?: number;
   readonly densityKgM3: number;
   readonly uses: readonly ('return' | 'back' | 'back-board' | 'letter' | 'base' | 'sheet')[];
   /** Share of light that passes one millimetre of it; opaque when left out. */

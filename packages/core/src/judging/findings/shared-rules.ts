@@ -227,7 +227,7 @@ export const partOverSheet: Rule = ({ results }) => {
     severity: 'stop',
     step: 'cut',
     what: `${part.label} is larger than its sheet`,
-    why: `${mm(part.widthMm)} × ${mm(part.heightMm)} out of ${sheet.materialName}, ${mm(sheet.sheetWidthMm)} × ${mm(sheet.sheetHeightMm)}.`,
+    why: `${mm(part.widthMm)} × ${mm(part.heightMm)} out of ${sheet.materialName}, ${mm(sheet.sheetWidthMm)} × ${mm(sheet.sheetHeightMm)}${sheet.trimMm > 0 ? `, of which ${mm(sheet.trimMm)} are trimmed off ${sheet.form === 'bar' ? 'both ends' : 'all round'}` : ''}.`,
     numbers: [
       { label: 'part', value: Math.max(part.widthMm, part.heightMm), unit: 'mm' },
       { label: 'sheet', value: Math.max(sheet.sheetWidthMm, sheet.sheetHeightMm), unit: 'mm' },

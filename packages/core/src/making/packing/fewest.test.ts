@@ -1,4 +1,5 @@
-import { describe, expect, it } from '@jest/globals';
+import { beforeAll, describe, expect, it } from '@jest/globals';
+import loadHighs from 'highs';
 import { seededRandom } from '../../base/maths/index.js';
 import { binsAtLeast, fewestBins } from './fewest-bins.js';
 import { overlapOf } from '../../testing/sheets.js';
@@ -75,7 +76,7 @@ describe('lengths in bars', () => {
     expect(bins.length).toBeLessThanOrEqual(Math.ceil(1.1 * atLeast));
   });
 
-  it('are none for nothing', () => expect(fewestBins([], 100)).toEqual({ bins: [], atLeast: 0 }));
+  it('are none for nothing', () => expect(fewestBins([], 100)).toEqual({ bins: [], offcuts: [], atLeast: 0 }));
 });
 
 /** Whether pieces can be parted by cuts from edge to edge, again and again. */
@@ -170,5 +171,58 @@ describe('rectangles on sheets', () => {
     }
     // Most lots by chance are proven to take no fewer.
     expect(proven).toBeGreaterThan(60);
+  });
+});
+
+describe('lengths on offcuts and new bars', () => {
+  type Highs = Awaited<ReturnType<typeof loadHighs>>;
+  let highs: Highs;
+  beforeAll(async () => {
+    highs = await loadHighs();
+  });
+
+  /** The same as a whole-number programme: each length in one bin, none over its room, as few new ones as can be. */
+  const exactly = (sizes: readonly number[], capacity: number, rooms: readonly number[]): number => {
+    const caps = [...rooms, ...sizes.map(() => capacity)];
+    const x = (at: number, bin: number): string => `x${at}_${bin}`;
+    const each = sizes.map((_, at) => `${caps.map((_cap, bin) => x(at, bin)).join(' + ')} = 1`);
+    const held = caps.map((cap, bin) => {
+      const row = sizes.map((size, at) => `${size} ${x(at, bin)}`).join(' + ');
+      return bin < rooms.length ? `${row} <= ${cap}` : `${row} - ${cap} y${bin} <= 0`;
+    });
+    const used = sizes.map((_, at) => `y${rooms.length + at}`);
+    const binaries = [...used, ...sizes.flatMap((_, at) => caps.map((_cap, bin) => x(at, bin)))];
+    const solved = highs.solve(
+      `Minimize\n obj: ${used.join(' + ')}\nSubject To\n${[...each, ...held].map((row, at) => ` c${at}: ${row}`).join('\n')}\nBinary\n ${binaries.join(' ')}\nEnd`,
+    );
+    expect(solved.Status).toBe('Optimal');
+    return Math.round(solved.ObjectiveValue);
+  };
+
+  it('go on offcuts first: two that just hold what is left over spare a bar', () => {
+    // 1000 + 900 on an offcut of 1950; 1500, 1200 and 1100 on bars of 2700: 1500 + 1200 and one more, or none with 1100 on the other.
+    const { bins, offcuts, atLeast } = fewestBins([1500, 1200, 1100, 1000, 900], 2700, [1950, 1150]);
+    expect([bins.length, atLeast]).toEqual([1, 1]);
+    expect(offcuts.map((own) => own.reduce((sum, at) => sum + [1500, 1200, 1100, 1000, 900][at]!, 0))).toEqual([
+      1900, 1100,
+    ]);
+  });
+
+  it('take as few new bars as a solver for whole numbers finds, with offcuts and without (60 by chance)', () => {
+    let spared = 0;
+    for (let seed = 1; seed <= 60; seed += 1) {
+      const random = seededRandom(4000 + seed);
+      const sizes = Array.from({ length: 3 + Math.floor(random() * 6) }, () => 15 + Math.floor(random() * 50));
+      const rooms = Array.from({ length: Math.floor(random() * 4) }, () => 20 + Math.floor(random() * 60));
+      const { bins, offcuts, atLeast } = fewestBins(sizes, 100, rooms);
+      const least = exactly(sizes, 100, rooms);
+      expect([seed, bins.length, atLeast]).toEqual([seed, least, least]);
+      expect([...bins, ...offcuts].flat().sort((a, b) => a - b)).toEqual(sizes.map((_, at) => at));
+      offcuts.forEach((own, at) =>
+        expect(own.reduce((sum, each) => sum + sizes[each]!, 0)).toBeLessThanOrEqual(rooms[at]! + 1e-6),
+      );
+      if (least < fewestBins(sizes, 100).bins.length) spared += 1;
+    }
+    expect(spared).toBeGreaterThan(5);
   });
 });

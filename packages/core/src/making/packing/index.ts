@@ -1,5 +1,6 @@
 import {
   distinctItems,
+  usableSize,
   type Board,
   type Catalogue,
   type FaceSheet,
@@ -9,8 +10,9 @@ import {
 import { sawBladeOf } from '../../joinery/setups/index.js';
 import type { CutPart } from '../parts/index.js';
 import { cutReels, type ReelCuts } from './reels.js';
-import { packSheets, sheetsByArea, type SheetPacking } from './sheets.js';
+import { packSheets, sheetsByArea, type PlacedPiece, type SheetPacking } from './sheets.js';
 
+export { fewestBins } from './fewest-bins.js';
 export { cutReels, type Reel, type ReelPiece, type ReelCuts } from './reels.js';
 export { packSheets, type PlacedPiece, type SheetPacking, type SheetPiece } from './sheets.js';
 
@@ -21,6 +23,8 @@ export interface MaterialPacking extends SheetPacking {
   readonly form: 'sheet' | 'bar';
   readonly sheetWidthMm: number;
   readonly sheetHeightMm: number;
+  /** Cut off before anything else; what is placed is clear of it (mm). */
+  readonly trimMm: number;
   readonly sheetPrice: number;
   /** What the saw takes between parts (mm), and whether they may lie across the sheet: wood runs with its grain. */
   readonly kerfMm: number;
@@ -65,6 +69,10 @@ export interface SegmentToCut {
 /** Orders beyond this are packed as this many and scaled; the pattern repeats by then. */
 const packedAtMost = 20;
 
+/** Pieces where they lie on the whole sheet, past what is trimmed off. */
+const inPlace = (placed: readonly PlacedPiece[], [along, across]: readonly [number, number]): readonly PlacedPiece[] =>
+  along === 0 ? placed : placed.map((piece) => ({ ...piece, x: piece.x + along, y: piece.y + across }));
+
 const packMaterial = (
   material: Board | FaceSheet | Pane,
   parts: readonly CutPart[],
@@ -83,17 +91,23 @@ const packMaterial = (
   ).flat();
   // Wood runs with its grain; sheets without one lie either way.
   const mayTurn = !('stuff' in material && material.stuff === 'wood');
-  const packing = packSheets(pieces, material.sheetWidthMm, material.sheetHeightMm, kerfMm, mayTurn);
+  const { longMm, shortMm, atMm } = usableSize(material);
+  const packing = packSheets(pieces, longMm, shortMm, kerfMm, mayTurn);
   return {
     ...packing,
+    placed: inPlace(packing.placed, atMm),
     sheets: Math.ceil((packing.sheets * quantity) / packed),
     // Beyond what was packed, area alone is proof.
-    atLeast: packed === quantity ? packing.atLeast : sheetsByArea(pieces, material, kerfMm, quantity / packed),
+    atLeast:
+      packed === quantity
+        ? packing.atLeast
+        : sheetsByArea(pieces, { sheetWidthMm: longMm, sheetHeightMm: shortMm }, kerfMm, quantity / packed),
     materialId: material.id,
     materialName: material.name,
     form: 'form' in material ? material.form : 'sheet',
     sheetWidthMm: material.sheetWidthMm,
     sheetHeightMm: material.sheetHeightMm,
+    trimMm: material.trimMm ?? 0,
     sheetPrice: material.price,
     kerfMm,
     mayTurn,

@@ -24,6 +24,8 @@ export interface Need {
   /** What the saw takes between parts; whether they may lie across the sheet. */
   readonly kerfMm?: number;
   readonly mayTurn?: true;
+  /** Trimmed off what is bought: all round, of a bar off both ends (mm). */
+  readonly trimMm?: number;
   readonly bar?: true;
 }
 
@@ -93,7 +95,18 @@ export const needsOf = (
     };
   });
   const sheets = packing.sheets.map(
-    ({ materialId, materialName, form, sheetWidthMm, sheetHeightMm, placed, sheets: count, kerfMm, mayTurn }): Need => {
+    ({
+      materialId,
+      materialName,
+      form,
+      sheetWidthMm,
+      sheetHeightMm,
+      placed,
+      sheets: count,
+      kerfMm,
+      mayTurn,
+      trimMm,
+    }): Need => {
       const kind = (['boards', 'faces', 'panes'] as const).find((each) =>
         catalogue[each].some(({ id }) => id === materialId),
       );
@@ -117,6 +130,7 @@ export const needsOf = (
           : {}),
         kerfMm,
         ...(mayTurn ? { mayTurn: true as const } : {}),
+        ...(trimMm > 0 ? { trimMm } : {}),
       };
     },
   );

@@ -1,5 +1,18 @@
+import { fewestBins } from '../../making/packing/index.js';
 import type { Need } from '../needs/index.js';
-import { laidFor, laidToBuy, lay, partsOf, wayOf, type BegunSheet, type PartToLay, type WayOfCutting } from './laid.js';
+import {
+  laidFor,
+  laidToBuy,
+  lay,
+  layOnBought,
+  partsOf,
+  usableIn,
+  usableOf,
+  wayOf,
+  type BegunSheet,
+  type PartToLay,
+  type WayOfCutting,
+} from './laid.js';
 import type { Allotted, Claim, Lot, Short } from './types.js';
 
 /** Amounts are kept to a millionth: what is less is nothing. */
@@ -11,6 +24,7 @@ type Part = readonly [widthMm: number, heightMm: number];
 interface Stocked {
   readonly id: string;
   readonly sheetMm: Part | undefined;
+  readonly startedWith: number;
   left: number;
 }
 
@@ -53,11 +67,118 @@ const sizeOf = ({ widthMm, heightMm }: PartToLay): Part => [widthMm, heightMm];
 /** More parts on one sheet are not tried. */
 const mostOnOne = 40;
 
-const lieTogether = (parts: readonly PartToLay[], sheetMm: Part, way: WayOfCutting): boolean => {
+const lieTogether = (parts: readonly PartToLay[], whole: Part, need: Need, way: WayOfCutting): boolean => {
+  const { longMm, shortMm } = usableIn(need, whole);
+  const sheetMm = [longMm, shortMm] as const;
   // What is larger than the sheet together need not be tried.
   if (parts.reduce((sum, part) => sum + areaOf(sizeOf(part)), 0) > areaOf(sheetMm)) return false;
   const { sheets, tooLarge } = lay(parts, sheetMm, way);
   return sheets <= 1 && tooLarge.length === 0;
+};
+
+const longOf = (part: Part): number => Math.max(...part);
+const shortOf = (part: Part): number => Math.min(...part);
+
+/** What of a bar that was begun is left, a saw cut before it (mm). */
+const leftOnBar = ({ parts, sheetMm, need }: BegunSheet, kerfMm: number): number =>
+  usableIn(need, sheetMm).longMm + kerfMm - parts.reduce((sum, { part }) => sum + longOf(sizeOf(part)) + kerfMm, 0);
+
+/** A bar that lies there: as it was begun, or whole. */
+interface Room {
+  readonly roomMm: number;
+  readonly put: (part: PartToLay) => void;
+}
+
+/**
+ * Lengths of bars on what was begun and what lies there, so that the fewest are bought: by every way to lay them, not one after
+ * the other. What is to be bought, and how few it can be at least.
+ */
+const allotBars = (
+  need: Need,
+  lots: readonly Stocked[],
+  taken: Taken,
+  begun: BegunSheet[],
+  jobId: string,
+): { readonly missing: readonly PartToLay[]; readonly atLeast: number } => {
+  const way = wayOf(need);
+  const parts = partsOf(need);
+  const { kerfMm } = way;
+  const wide = Math.max(0, ...parts.map((part) => shortOf(sizeOf(part))));
+  const takes = (sheetMm: Part): boolean => shortOf(sheetMm) >= wide - nothing;
+  const own = new Set(lots.map(({ id }) => id));
+  const rooms: Room[] = [
+    ...begun
+      .filter((sheet) => own.has(sheet.lotId) && takes(sheet.sheetMm))
+      .map((sheet): Room => ({
+        roomMm: leftOnBar(sheet, kerfMm),
+        put: (part) => sheet.parts.push({ jobId, part }),
+      })),
+    ...lots
+      .filter((lot) => lot.sheetMm !== undefined && takes(lot.sheetMm))
+      .flatMap((lot) =>
+        Array.from({ length: Math.min(parts.length, Math.floor(lot.left + nothing)) }, (): Room => {
+          let sheet: BegunSheet | null = null;
+          return {
+            roomMm: usableIn(need, lot.sheetMm!).longMm + kerfMm,
+            put: (part) => {
+              if (sheet === null) {
+                take(lot, taken, 1);
+                sheet = { lotId: lot.id, sheetMm: lot.sheetMm!, need, way, parts: [] };
+                begun.push(sheet);
+              }
+              sheet.parts.push({ jobId, part });
+            },
+          };
+        }),
+      )
+      // The shortest first: whole ones stay whole.
+      .sort((a, b) => a.roomMm - b.roomMm),
+  ].filter(({ roomMm }) => roomMm > 0);
+  const bought = usableOf(need).longMm + kerfMm;
+  const sizes = parts.map((part) => longOf(sizeOf(part)) + kerfMm);
+  // What is longer than a bar that is bought goes where it fits, or is told as missing.
+  const fit = sizes.flatMap((size, at) => (size <= bought + nothing ? [at] : []));
+  const { bins, offcuts, atLeast } = fewestBins(
+    fit.map((at) => sizes[at]!),
+    bought,
+    rooms.map(({ roomMm }) => roomMm),
+  );
+  offcuts.forEach((held, room) => held.forEach((at) => rooms[room]!.put(parts[fit[at]!]!)));
+  const beyond = parts.filter((_, at) => !fit.includes(at));
+  return { missing: [...beyond, ...bins.flat().map((at) => parts[fit[at]!]!)], atLeast: atLeast + beyond.length };
+};
+
+/** So many sheets must be bought, whatever lies on what is there: by the area of all of it, and by what fits none of it. */
+const sheetsToBuyAtLeast = (need: Need, lots: readonly Stocked[], way: WayOfCutting): number => {
+  const parts = partsOf(need);
+  const { longMm, shortMm } = usableOf(need);
+  const { kerfMm } = way;
+  const withKerf = ([a, b]: Part): number => (a + kerfMm) * (b + kerfMm);
+  const there = lots.flatMap((lot) =>
+    lot.sheetMm === undefined ? [] : [withKerf(lot.sheetMm) * Math.floor(lot.startedWith + nothing)],
+  );
+  const area =
+    parts.reduce((sum, part) => sum + withKerf(sizeOf(part)), 0) - there.reduce((sum, each) => sum + each, 0);
+  const homeless = parts.filter((part) =>
+    lots.every((lot) => lot.sheetMm === undefined || !lieTogether([part], lot.sheetMm, need, way)),
+  );
+  const beyond = layOnBought(homeless, need);
+  return Math.max(0, Math.ceil(area / withKerf([longMm, shortMm]) - nothing), beyond.atLeast + beyond.tooLarge.length);
+};
+
+/** What is short where some parts have no place: how many sheets or bars they take, and at least. */
+const shortOfParts = (need: Need, missing: readonly PartToLay[], there: number, atLeast: number): Short | null => {
+  if (missing.length === 0) return null;
+  const { sheets, tooLarge } = layOnBought(missing, need);
+  const amount = sheets + tooLarge.length;
+  return {
+    ...need,
+    amount,
+    atLeast: Math.min(amount, atLeast),
+    partsMm: missing.map(sizeOf),
+    partNames: missing.map(({ label }) => label),
+    there,
+  };
 };
 
 /** Parts from offcuts and sheets, the smallest first; whole sheets where parts are not told one by one. */
@@ -87,6 +208,10 @@ const allotSheets = (
   }
   const own = new Set(lots.map(({ id }) => id));
   const way = wayOf(need);
+  if (way.bar) {
+    const bars = allotBars(need, lots, taken, begun, jobId);
+    return shortOfParts(need, bars.missing, there, bars.atLeast);
+  }
   const missing: PartToLay[] = [];
   // The largest first: on what was begun, then on the smallest that takes it.
   for (const part of [...partsOf(need)].sort((a, b) => areaOf(sizeOf(b)) - areaOf(sizeOf(a)))) {
@@ -94,28 +219,20 @@ const allotSheets = (
       (sheet) =>
         own.has(sheet.lotId) &&
         sheet.parts.length < mostOnOne &&
-        lieTogether([...sheet.parts.map((each) => each.part), part], sheet.sheetMm, way),
+        lieTogether([...sheet.parts.map((each) => each.part), part], sheet.sheetMm, need, way),
     );
     if (on !== undefined) {
       on.parts.push({ jobId, part });
       continue;
     }
-    const fresh = sized.find((lot) => lot.left >= 1 - nothing && lieTogether([part], lot.sheetMm!, way));
+    const fresh = sized.find((lot) => lot.left >= 1 - nothing && lieTogether([part], lot.sheetMm!, need, way));
     if (fresh === undefined) missing.push(part);
     else {
       take(fresh, taken, 1);
       begun.push({ lotId: fresh.id, sheetMm: fresh.sheetMm!, need, way, parts: [{ jobId, part }] });
     }
   }
-  if (missing.length === 0) return null;
-  const { sheets, tooLarge } = lay(missing, need.sheetMm ?? [0, 0], way);
-  return {
-    ...need,
-    amount: sheets + tooLarge.length,
-    partsMm: missing.map(sizeOf),
-    partNames: missing.map(({ label }) => label),
-    there,
-  };
+  return shortOfParts(need, missing, there, sheetsToBuyAtLeast(need, lots, way));
 };
 
 /** An amount from what is open and least first: tins are emptied one after the other. */
@@ -153,7 +270,7 @@ export const allot = (
   const keyOf = ({ kind, lineId, form }: Pick<Lot, 'kind' | 'lineId' | 'form'>): string => `${kind} ${form} ${lineId}`;
   const byKey = new Map<string, Stocked[]>();
   for (const lot of lots) {
-    const stocked: Stocked = { id: lot.id, sheetMm: lot.sheetMm, left: lot.amount };
+    const stocked: Stocked = { id: lot.id, sheetMm: lot.sheetMm, startedWith: lot.amount, left: lot.amount };
     const own = byKey.get(keyOf(lot));
     if (own === undefined) byKey.set(keyOf(lot), [stocked]);
     else own.push(stocked);

@@ -120,6 +120,72 @@ describe('parts of a job on what lies in the shop', () => {
     expect(leftOf(placed, [890, 60], { ...bar, bar: false })).toEqual([]);
   });
 
+  describe('of bars', () => {
+    const bar = (partsMm: NonNullable<Need['partsMm']>, rest: Partial<Need> = {}): Need =>
+      need(partsMm, { unit: 'bar', bar: true, sheetMm: [2400, 60], kerfMm: 0, ...rest });
+    const lengths = (...mm: number[]): NonNullable<Need['partsMm']> => mm.map((each) => [each, 60] as const);
+
+    it('lie on offcuts so that the fewest are bought, which one after the other does not find, and it is proven', () => {
+      // Longest first, 900 goes on the 1500 alone with 500; by hand: 1500 = 900 + 600, 1000 = 500 + 500, nothing to buy.
+      const lots = [board('a', 1500, 60), board('b', 1000, 60)];
+      const [all] = allot(lots, [{ jobId: 'job', needs: [bar(lengths(900, 600, 500, 500))] }], new Set(['job']));
+      expect(all!.shorts).toEqual([]);
+      expect(all!.laid.map(({ lotId, placed }) => [lotId, placed.length])).toEqual([
+        ['b', 2],
+        ['a', 2],
+      ]);
+      const [more] = allot(lots, [{ jobId: 'job', needs: [bar(lengths(900, 600, 500, 500, 2000, 400, 300))] }]);
+      // 2000 + 400 on one bar, and 300 has no room anywhere: two, by 5200 mm less 2500 there over 2400.
+      expect(more!.shorts[0]).toMatchObject({ amount: 2, atLeast: 2 });
+    });
+
+    it('lose at both ends what is trimmed off, where they are bought and where they are whole; offcuts do not', () => {
+      const trimmed = bar(lengths(1170, 1170), { trimMm: 50 });
+      const bought = allot([], [{ jobId: 'job', needs: [trimmed] }], new Set(['job']))[0]!;
+      // 2400 less 100 is less than twice 1170.
+      expect(bought.shorts[0]).toMatchObject({ amount: 2, atLeast: 2 });
+      expect(bought.laid[0]!.placed[0]).toMatchObject({ x: 50, y: 0 });
+      expect(bought.laid[0]!.leftMm).toEqual([[1130, 60]]);
+      const whole = allot([board('w', 2400, 60)], [{ jobId: 'job', needs: [trimmed] }])[0]!;
+      expect(whole.shorts[0]!.amount).toBe(1);
+      // An offcut of 2340 was trimmed when it was cut off.
+      expect(allot([board('o', 2345, 60)], [{ jobId: 'job', needs: [trimmed] }])[0]!.shorts).toEqual([]);
+    });
+
+    it('go on what another job began, as far as it goes', () => {
+      const claims = ['first', 'second'].map((jobId) => ({ jobId, needs: [bar(lengths(1100))] }));
+      const [first, second] = allot([board('w', 2400, 60)], claims, new Set(['first', 'second']));
+      expect([first!.shorts, second!.shorts]).toEqual([[], []]);
+      expect(second!.laid[0]!.placed.map(({ label }) => label)).toEqual(['–', 'part 1']);
+      const third = allot([board('w', 2400, 60)], [...claims, { jobId: 'third', needs: [bar(lengths(1100))] }])[2]!;
+      expect(third.shorts[0]).toMatchObject({ amount: 1 });
+    });
+
+    it('that are longer than any are missing, and told so', () => {
+      const [found] = allot([], [{ jobId: 'job', needs: [bar(lengths(3000, 1000))] }]);
+      expect(found!.shorts[0]).toMatchObject({ amount: 2, partsMm: expect.arrayContaining([[3000, 60]]) });
+    });
+  });
+
+  it('are proven by their area and by what fits no offcut', () => {
+    const short = allot(
+      [board('o', 300, 300)],
+      [
+        {
+          jobId: 'job',
+          needs: [
+            need([
+              [1000, 500],
+              [1000, 500],
+              [280, 280],
+            ]),
+          ],
+        },
+      ],
+    )[0]!;
+    expect(short.shorts[0]).toMatchObject({ amount: 2, atLeast: 2 });
+  });
+
   it('are named by the sign they belong to', async () => {
     const found = evaluate(demoDesigns.dispensary, shippedCatalogue, await testFonts(), coarse, 'none');
     if (!found.ok) throw new Error('no sign');

@@ -1,8 +1,11 @@
+import { usableSize, type UsableSize } from '../../document/catalogue/index.js';
 import { packSheets, type PlacedPiece } from '../../making/packing/index.js';
 import type { Need } from '../needs/index.js';
 
 /** A saw takes so much between parts where a need does not say (mm). */
 const usualKerfMm = 3.2;
+/** Sizes are whole millimetres. */
+const almost = 1;
 /** What is left of a sheet is kept if it is so large both ways, of a bar so long (mm). */
 const leastKeptMm = 100;
 const leastBarMm = 200;
@@ -90,10 +93,38 @@ export const leftOf = (
     .map(([a, b]) => longFirst([Math.floor(a), Math.floor(b)]));
 };
 
+/** What of a sheet or bar that is bought parts may be cut from, and where that begins (mm). */
+export const usableOf = ({ sheetMm = [0, 0], trimMm, bar }: Need): UsableSize =>
+  usableSize({
+    sheetWidthMm: sheetMm[0],
+    sheetHeightMm: sheetMm[1],
+    ...(trimMm === undefined ? {} : { trimMm }),
+    form: bar === true ? 'bar' : 'sheet',
+  });
+
+/** The same of a sheet that lies in the shop: a whole one is trimmed as one that is bought, an offcut was. */
+export const usableIn = (need: Need, sheetMm: readonly [number, number]): UsableSize => {
+  const [longMm, shortMm] = longFirst(sheetMm);
+  const [wholeLong, wholeShort] = longFirst(need.sheetMm ?? sheetMm);
+  const whole = longMm >= wholeLong - almost && shortMm >= wholeShort - almost;
+  return whole ? usableOf({ ...need, sheetMm }) : { longMm, shortMm, atMm: [0, 0] };
+};
+
+/** Lays parts on as many bought sheets of a need as they take. */
+export const layOnBought = (parts: readonly PartToLay[], need: Need) => {
+  const { longMm, shortMm } = usableOf(need);
+  return lay(parts, [longMm, shortMm], wayOf(need));
+};
+
+/** Pieces where they lie on the whole sheet. */
+const shifted = (placed: readonly PlacedPiece[], { atMm: [along, across] }: UsableSize): readonly PlacedPiece[] =>
+  along === 0 ? placed : placed.map((piece) => ({ ...piece, x: piece.x + along, y: piece.y + across }));
+
 /** Sheets to be bought for what is short of a need, with its parts on them. */
 export const laidToBuy = (short: Need): readonly LaidSheet[] => {
   const way = wayOf(short);
-  const { sheets, placed } = lay(partsOf(short), short.sheetMm ?? [0, 0], way);
+  const { sheets, placed } = layOnBought(partsOf(short), short);
+  const usable = usableOf(short);
   return Array.from({ length: sheets }, (_, at): LaidSheet => {
     const own = placed.filter(({ sheet }) => sheet === at).map((piece) => ({ ...piece, sheet: 0 }));
     return {
@@ -104,8 +135,8 @@ export const laidToBuy = (short: Need): readonly LaidSheet[] => {
       offcut: false,
       bar: way.bar,
       sheetMm: longFirst(short.sheetMm ?? [0, 0]),
-      placed: own,
-      leftMm: leftOf(own, short.sheetMm ?? [0, 0], way),
+      placed: shifted(own, usable),
+      leftMm: leftOf(own, [usable.longMm, usable.shortMm], way),
     };
   });
 };
@@ -119,17 +150,16 @@ export interface BegunSheet {
   readonly parts: { readonly jobId: string; readonly part: PartToLay }[];
 }
 
-const almost = 1;
-
 /** A sheet of the shop as one job is to cut it: its parts, and those of others so far as they lie on it, without a name. */
 export const laidFor = (jobId: string, { lotId, sheetMm, need, way, parts }: BegunSheet): LaidSheet => {
   const own = parts.filter((each) => each.jobId === jobId);
   const first = parts[0]?.jobId === jobId;
   // Who began it cuts it; those after find the rest of it.
   const shown = first ? own : parts;
+  const usable = usableIn(need, sheetMm);
   const { placed } = lay(
     shown.map(({ part, jobId: whose }) => (whose === jobId ? part : { ...part, label: '–' })),
-    sheetMm,
+    [usable.longMm, usable.shortMm],
     way,
   );
   const [long, short] = longFirst(sheetMm);
@@ -142,7 +172,7 @@ export const laidFor = (jobId: string, { lotId, sheetMm, need, way, parts }: Beg
     offcut: long < wholeLong - almost || short < wholeShort - almost,
     bar: way.bar,
     sheetMm: [long, short],
-    placed,
-    leftMm: first ? leftOf(placed, sheetMm, way) : [],
+    placed: shifted(placed, usable),
+    leftMm: first ? leftOf(placed, [usable.longMm, usable.shortMm], way) : [],
   };
 };

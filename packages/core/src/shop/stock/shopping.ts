@@ -1,6 +1,6 @@
 import { isCurrent, type Catalogue, type CatalogueKind, type ShelfItem } from '../../document/catalogue/index.js';
 import { cutReels } from '../../making/packing/index.js';
-import { lay, partsOf, wayOf } from './laid.js';
+import { layOnBought, partsOf } from './laid.js';
 import type { Short } from './types.js';
 
 /** What is to be bought of one thing, for all jobs that are short of it. */
@@ -45,7 +45,7 @@ const piecesFor = (shorts: readonly Short[], cutPitchMm: number): number => {
     const apart = shorts.reduce((sum, { amount }) => sum + amount, 0);
     if (parts.length === 0 || parts.length > mostPacked || shorts.some(({ partsMm }) => partsMm === undefined))
       return apart;
-    const { sheets, tooLarge } = lay(shorts.flatMap(partsOf), first.sheetMm ?? [0, 0], wayOf(first));
+    const { sheets, tooLarge } = layOnBought(shorts.flatMap(partsOf), first);
     // Together they never take more than each by itself.
     return Math.min(apart, sheets + tooLarge.length);
   }

@@ -25,6 +25,8 @@ export interface Claim {
 export interface Short extends Need {
   /** What lies there of it all the same. */
   readonly there: number;
+  /** Of sheets and bars: proven, no fewer need be bought, whatever goes on what lies there. */
+  readonly atLeast?: number;
 }
 
 /** What a job is short of, and what of which lots it would be made from. */

@@ -1,3 +1,4 @@
+import { fitsSheet } from '../../../document/catalogue/index.js';
 import { set } from '../../../document/design/index.js';
 import { fieldsIn } from '../../../judging/results/index.js';
 import {
@@ -199,8 +200,7 @@ export const sheetOverStock: Rule<PanelResults> = ({ results, catalogue }) => {
     .filter(
       (each) =>
         (each.silver === undefined) === (pane.silver === undefined) &&
-        Math.max(each.sheetWidthMm, each.sheetHeightMm) >= Math.max(width, height) &&
-        Math.min(each.sheetWidthMm, each.sheetHeightMm) >= Math.min(width, height),
+        fitsSheet(each, { widthMm: width, heightMm: height }),
     )
     .sort((a, b) => Math.abs(a.thicknessMm - pane.thicknessMm) - Math.abs(b.thicknessMm - pane.thicknessMm));
   return {
