@@ -35,7 +35,7 @@ const mistakes: readonly (readonly [
     () =>
       box(
         { 'face.coats': [{ coatingId: 'white-paint', coats: 1 }], 'light.rowCount': 12 },
-        { 'brief.ambient': 'evening', 'power.nightLevel': 0.05 },
+        { 'brief.ambient': 'evening', 'power.nightLevel': 0.05, 'brief.budget': null },
       ),
   ],
   ['strip stuck a second time', 'tape-lets-go', 'note', 'clips', () => box({ 'light.secondHand': true })],
