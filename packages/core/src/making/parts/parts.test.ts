@@ -94,9 +94,10 @@ describe('parts of a light box', () => {
     const { parts, runs } = evaluate(inAssembly({ 'light.rowCount': 4 }));
     const quantity = (id: string) => parts.bought.find((part) => part.id === id)?.quantity ?? 0;
     expect(quantity('coated-white-24v-120')).toBeCloseTo(runs.stripMm / 1000, 9);
-    // Two screws of each of its two plates come with the plate.
+    // Its two plates are bolted through, two bolts each.
+    expect(quantity('plate-bolt')).toBe(4);
     expect(quantity('screw')).toBe(holes(partOf(parts.cut, 'back')).length - 4);
-    expect(quantity('corner-screw')).toBe(8);
+    expect(quantity('corner-screw-30')).toBe(8);
     expect(quantity('fuse')).toBe(1);
     expect(parts.bought.every((part) => part.quantity > 0 && Number.isFinite(part.kg))).toBe(true);
   });
