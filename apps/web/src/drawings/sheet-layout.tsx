@@ -44,6 +44,8 @@ export const SheetLayout = () => {
         )}
       </div>
       <section
+        // Another list begins at its beginning.
+        key={shown}
         aria-label={shown === 'set-ups' ? 'Set-ups' : 'Sheet layout'}
         tabIndex={0}
         className="flex min-h-0 flex-1 gap-6 overflow-x-auto px-4 py-2"

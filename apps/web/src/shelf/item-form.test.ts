@@ -70,5 +70,7 @@ describe('the lists of the shelf as they are shown', () => {
     expect(measurable).toContain('laser');
     expect(measurable).not.toContain('film-knife');
     expect(measurable).not.toContain('printer');
+    const bits = sectionsOf(shippedCatalogue).find(({ kind }) => kind === 'cutters')!;
+    expect(bits.items.filter((item) => bits.measurable!(item) === null).map(({ id }) => id)).toEqual(['v-bit']);
   });
 });

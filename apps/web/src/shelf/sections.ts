@@ -1,4 +1,4 @@
-import { waitWords, type Catalogue, type CatalogueKind, type ShelfItem, type Tool } from '@vitrum/core';
+import { waitWords, type Catalogue, type CatalogueKind, type Cutter, type ShelfItem, type Tool } from '@vitrum/core';
 
 /** A list as it is shown: a row an item, in the order of the items. */
 export interface Section {
@@ -222,7 +222,8 @@ export const sectionsOf = ({
         `${item.mostDeepMm} mm deep`,
         price(item.price, 'piece'),
       ]),
-      measurable: (item) => item,
+      // A point has no kerf.
+      measurable: (cutter) => ((cutter as Cutter).kind === 'v-bit' ? null : cutter),
     },
     {
       title: 'Wire',

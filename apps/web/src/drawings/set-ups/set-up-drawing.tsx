@@ -107,20 +107,20 @@ const ChamferDrawing = ({ setUp }: Drawn<'chamfer'>) => {
   const show = useLength();
   const { passes, thicknessMm, channel, widthMm, heightsMm, mouthMm } = setUp;
   const { fromMm, widthMm: wide, depthMm } = channel;
-  const cropped = Math.min(widthMm, Math.max(fromMm + wide + 22, 46));
-  const [left, right] = [-Math.max(16, 0.3 * cropped), 1.42 * cropped];
+  const cropped = Math.min(widthMm, Math.max(fromMm + wide + 12, 26));
+  const [left, right] = [-0.4 * cropped, 1.3 * cropped];
   const size = letteringOf(right - left);
-  const top = -Math.max(thicknessMm + 4.6 * size, 24);
+  const top = -Math.max(thicknessMm + 4.2 * size, 16);
   const [near, far] = [fromMm, fromMm + wide];
   const height = heightsMm[0] ?? 0;
   return (
     <svg
-      viewBox={`${left} ${top} ${right - left} ${Math.max(3.4 * size, 4) - top}`}
+      viewBox={`${left} ${top} ${right - left} ${2 * size - top}`}
       className="h-full w-full"
       role="img"
       aria-label={setUp.title}
     >
-      <TableAndFence left={left} right={right} tall={-top - 2.4 * size} />
+      <TableAndFence left={left} right={right} tall={-top - 2 * size} />
       <path
         fill={wood}
         stroke={edge}

@@ -252,9 +252,10 @@ const finish = ({
       caution: null,
     },
     ...plugStep(geometry.members),
-    ...hangSteps(hang, brief.place).fixed,
+    ...hangSteps(hang, brief.place).glued,
     ...surfaceSteps(finishing, 'outside'),
     ...(finishing.insideFirst ? [] : [liningStep(materials, finishing)]),
+    ...hangSteps(hang, brief.place).fixed,
     ...(geometry.block === null
       ? []
       : [

@@ -96,8 +96,8 @@ describe('a lip that is glued back', () => {
     const chamfers = steps.filter(({ id }) => id.startsWith('set-up-chamfer'));
     expect(chamfers.map(({ title }) => title)).toEqual(
       expect.arrayContaining([
-        expect.stringMatching(/^Router table: chamfer the mouths for the face, in .*Bottom return/u),
-        'By hand: chamfer the mouth for the face, in Lip of the top',
+        expect.stringMatching(/^Router: chamfer for the face, in .*Bottom return/u),
+        'By hand: chamfer for the face, in Lip of the top',
       ]),
     );
     expect(close!.title).toBe('Slide the face in, glue the lip back, close the back');

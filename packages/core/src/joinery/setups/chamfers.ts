@@ -37,11 +37,8 @@ const shared = (member: Member, seat: Seat, reference: string, channelMm: number
   mouthMm: chamferOf(seat),
   channel: { holds: seat.holds, fromMm: channelMm, widthMm: seat.widthMm, depthMm: seat.depthMm },
   test: {
-    what: `On the offcut that the groove was tried on, into which the ${seat.holds} must slide without catching:`,
-    measures: [
-      { label: 'chamfer, along the surface', mm: chamferOf(seat) },
-      { label: 'over both', mm: seat.widthMm + 2 * chamferOf(seat) },
-    ],
+    what: `On the offcut of the groove, into which the ${seat.holds} slides without catching:`,
+    measures: [{ label: 'over both chamfers', mm: seat.widthMm + 2 * chamferOf(seat) }],
   },
 });
 
@@ -59,7 +56,7 @@ const chamferSetUp = (member: Member, seat: Seat, cutters: readonly CutterInUse[
   if (bit === undefined || seat.kind !== 'groove' || fromMm < mouthMm)
     return {
       ...common,
-      title: `By hand: chamfer the mouth for the ${seat.holds}`,
+      title: `By hand: chamfer for the ${seat.holds}`,
       cutter: { name: 'sanding block held at 45°' },
       passes: [],
       heightsMm: [],
@@ -70,7 +67,7 @@ const chamferSetUp = (member: Member, seat: Seat, cutters: readonly CutterInUse[
   const { stopMm } = seat;
   return {
     ...common,
-    title: `Router table: chamfer the mouths for the ${seat.holds}`,
+    title: `Router: chamfer for the ${seat.holds}`,
     cutter: bit,
     passes,
     heightsMm: [heightMm],

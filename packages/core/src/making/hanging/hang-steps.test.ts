@@ -34,6 +34,7 @@ const hang = (design: HangingDesign): Hang =>
   );
 const ids = (steps: ReturnType<typeof hangSteps>) => ({
   sawn: steps.sawn.map(({ id }) => id),
+  glued: steps.glued.map(({ id }) => id),
   fixed: steps.fixed.map(({ id }) => id),
   put: steps.put.map(({ id }) => id),
 });
@@ -41,20 +42,20 @@ const ids = (steps: ReturnType<typeof hangSteps>) => ({
 describe('steps of hanging', () => {
   it('drill the wall by its template, and glue blocks where they are asked for', () => {
     const plain = hangSteps(hang({ way: 'keyholes' }), 'wall');
-    expect(ids(plain)).toEqual({ sawn: [], fixed: ['plates'], put: ['drill-wall', 'hang'] });
+    expect(ids(plain)).toEqual({ sawn: [], glued: [], fixed: ['plates'], put: ['drill-wall', 'hang'] });
     expect(plain.fixed[0]!.detail).toContain('2 each (screw 3 × 10 mm), pilots 8 mm deep');
     expect(plain.put[0]!.title).toMatch(/^Drill the wall by its template: \d holes?$/);
     expect(plain.put[0]!.caution).toContain('Find cables and pipes');
     const blocks = hangSteps({ ...hang({ way: 'keyholes' }), blocks: true }, 'wall');
-    expect(ids(blocks).fixed).toEqual(['glue-blocks', 'plates']);
+    expect(ids(blocks).glued).toEqual(['glue-blocks']);
     // What has no returns has no corner to glue one into.
-    expect(ids(hangSteps(hang({ way: 'keyholes', blocks: true }), 'wall')).fixed).toEqual(['plates']);
+    expect(ids(hangSteps(hang({ way: 'keyholes', blocks: true }), 'wall')).glued).toEqual([]);
   });
 
   it('say that no fixing finds room, and drill nothing, where there is none', () => {
     const tight = hang({ way: 'holes', blocks: true });
     const none = hangSteps({ ...tight, fixings: [] }, 'wall');
-    expect(ids(none)).toEqual({ sawn: [], fixed: [], put: ['hang'] });
+    expect(ids(none)).toEqual({ sawn: [], glued: [], fixed: [], put: ['hang'] });
     expect(none.put[0]!.detail).toContain('no fixing finds room in it');
   });
 
@@ -66,7 +67,7 @@ describe('steps of hanging', () => {
 
   it('leave open what is not decided, and have nothing for what stands on another', () => {
     expect(hangSteps({ ...hang({ way: 'holes' }), way: null }, 'wall').put[0]!.detail).toContain('not decided yet');
-    expect(hangSteps(null, 'wall')).toEqual({ sawn: [], fixed: [], put: [] });
+    expect(hangSteps(null, 'wall')).toEqual({ sawn: [], glued: [], fixed: [], put: [] });
   });
 
   it('ask for two people by weight and width, for a professional where it is heavy or overhead', () => {

@@ -77,35 +77,36 @@ const sawn = ({ cleat, feet, onReturns, fixings, held, bodies }: Hang): readonly
 /** Ways by which hardware is screwed to the sign itself, and what it is. */
 const hardware: Partial<Record<HangingWay, string>> = { keyholes: 'slotted plate', brackets: 'bracket' };
 
-/** What is glued in and screwed on while the case is open: before strip lies over the nuts. */
-const fixed = ({ blocks, fixings, way, held, bodies }: Hang): readonly ToldStep[] => {
+/** What is glued in while the case is open. */
+const glued = ({ blocks, fixings, way }: Hang): readonly ToldStep[] =>
+  blocks && fixings.length > 0 && (way === 'keyholes' || way === 'holes' || way === 'spacers')
+    ? [
+        told(
+          'finish',
+          'glue-blocks',
+          `Glue ${counted(fixings.length, 'block')} behind the fixings`,
+          'Into the corner of return and back, on the return’s side; the back is screwed to them, not glued.',
+          4 * fixings.length,
+          null,
+        ),
+      ]
+    : [];
+
+/** What is screwed on once it is painted, before strip lies over its nuts. */
+const fixed = ({ fixings, way, held, bodies }: Hang): readonly ToldStep[] => {
   const what = way === null ? undefined : hardware[way];
-  return [
-    ...(blocks && fixings.length > 0 && (way === 'keyholes' || way === 'holes' || way === 'spacers')
-      ? [
-          told(
-            'finish',
-            'glue-blocks',
-            `Glue ${counted(fixings.length, 'block')} behind the fixings`,
-            'Into the corner of return and back, on the return’s side; the back is screwed to them, not glued.',
-            4 * fixings.length,
-            null,
-          ),
-        ]
-      : []),
-    ...(what === undefined || held === null || fixings.length === 0
-      ? []
-      : [
-          told(
-            'finish',
-            'plates',
-            `Fix ${counted(fixings.length, what)} to the sign`,
-            `${held.count / fixings.length} each${heldWords(held, bodies[0]?.carrier?.name ?? 'back')}${held.by === 'bolt' ? `, which stand ${mm(held.insideMm)} out: clear of strip, thread lock on each` : ''}. Level with one another, by the template.`,
-            5 + 3 * fixings.length,
-            null,
-          ),
-        ]),
-  ];
+  return what === undefined || held === null || fixings.length === 0
+    ? []
+    : [
+        told(
+          'finish',
+          'plates',
+          `Fix ${counted(fixings.length, what)} to the sign`,
+          `${held.count / fixings.length} each${heldWords(held, bodies[0]?.carrier?.name ?? 'back')}${held.by === 'bolt' ? `, which stand ${mm(held.insideMm)} out: clear of strip, thread lock on each` : ''}. Level with one another, by the template.`,
+          5 + 3 * fixings.length,
+          null,
+        ),
+      ];
 };
 
 /** How many people it takes to put up what weighs and measures so much. */
@@ -192,13 +193,16 @@ const put = (hang: Hang, place: string): readonly ToldStep[] => {
   ];
 };
 
-/** Steps of hanging, for where each belongs: at the saw, while the case is open, at the wall. */
+/** Steps of hanging, for where each belongs: at the saw, at the glue-up, once it is painted, at the wall. */
 export interface HangSteps {
   readonly sawn: readonly ToldStep[];
+  readonly glued: readonly ToldStep[];
   readonly fixed: readonly ToldStep[];
   readonly put: readonly ToldStep[];
 }
 
 /** The steps of hanging; none for what stands on another assembly. */
 export const hangSteps = (hang: Hang | null, place: string): HangSteps =>
-  hang === null ? { sawn: [], fixed: [], put: [] } : { sawn: sawn(hang), fixed: fixed(hang), put: put(hang, place) };
+  hang === null
+    ? { sawn: [], glued: [], fixed: [], put: [] }
+    : { sawn: sawn(hang), glued: glued(hang), fixed: fixed(hang), put: put(hang, place) };
