@@ -158,7 +158,9 @@ describe('findings of backers', () => {
 
   it('is bought with the screws of its corners, and those that hold letters by their backs', () => {
     const screws = (design: Parameters<typeof evaluatedCoarsely>[0]) =>
-      evaluatedCoarsely(design, fonts).parts.bought.find(({ id }) => id === 'corner-screw')?.quantity ?? 0;
+      evaluatedCoarsely(design, fonts)
+        .parts.bought.filter(({ id }) => id.startsWith('corner-screw'))
+        .reduce((sum, { quantity }) => sum + quantity, 0);
     const { cut } = evaluatedCoarsely(onBox(), fonts);
     const backs = cut.flatMap(({ fixedAt }) => fixedAt ?? []).length;
     const [side] = cut.flatMap(({ member }) => member ?? []);
