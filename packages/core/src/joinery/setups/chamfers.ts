@@ -2,6 +2,7 @@ import type { Member, Seat } from '../members/index.js';
 import { handCautions, routerCautions, stoppedCautions } from './cautions.js';
 import { referenceOf } from './reference.js';
 import { setFence } from './fence.js';
+import { near, together } from './together.js';
 import type { ChamferSetUp, CutterInUse, FenceScale, Pass } from './types.js';
 
 /** A V bit that leans on one mouth alone stands so much deeper than the chamfer (mm): its point cuts nothing. */
@@ -76,8 +77,6 @@ const chamferSetUp = (member: Member, seat: Seat, cutters: readonly CutterInUse[
   };
 };
 
-const near = (a: number, b: number): boolean => Math.abs(a - b) < 1e-6;
-
 /** Whether two chamfers are cut at one setting. */
 const agree = (a: ChamferSetUp, b: ChamferSetUp): boolean =>
   a.cutter.name === b.cutter.name &&
@@ -94,12 +93,9 @@ export const chamferSetUps = (
   cutters: readonly CutterInUse[],
   scale: FenceScale,
 ): readonly ChamferSetUp[] =>
-  members
-    .flatMap((member) =>
+  together(
+    members.flatMap((member) =>
       member.seats.filter((seat) => chamferOf(seat) > 0).map((seat) => chamferSetUp(member, seat, cutters, scale)),
-    )
-    .reduce<readonly ChamferSetUp[]>((known, next) => {
-      const same = known.findIndex((each) => agree(each, next));
-      if (same < 0) return [...known, next];
-      return known.map((each, at) => (at === same ? { ...each, members: [...each.members, ...next.members] } : each));
-    }, []);
+    ),
+    agree,
+  );

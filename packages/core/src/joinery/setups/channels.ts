@@ -3,6 +3,7 @@ import type { Member, Seat } from '../members/index.js';
 import { channelCautions, routerCautions, stoppedCautions } from './cautions.js';
 import { clearChannel, clearEdge, heightsTo } from './passes.js';
 import { referenceOf } from './reference.js';
+import { near, together } from './together.js';
 import type { ChannelSetUp, CutterInUse, FenceScale } from './types.js';
 
 const mm = (value: number): string => `${Math.round(value * 100) / 100} mm`;
@@ -129,8 +130,6 @@ const endRabbetSetUp = (member: Member, cutters: readonly CutterInUse[], scale: 
   });
 };
 
-const near = (a: number, b: number): boolean => Math.abs(a - b) < 1e-6;
-
 /** Whether two channels are cut at one setting: fence and height agree, and stop blocks where there are any. */
 const agree = (a: ChannelSetUp, b: ChannelSetUp): boolean =>
   a.cutter.id === b.cutter.id &&
@@ -142,14 +141,6 @@ const agree = (a: ChannelSetUp, b: ChannelSetUp): boolean =>
   near(a.channel.depthMm, b.channel.depthMm) &&
   (a.stopped === null) === (b.stopped === null) &&
   (a.stopped === null || b.stopped === null || near(a.stopped.blocksMm, b.stopped.blocksMm));
-
-/** Set-ups of the same setting as one, with all their members. */
-const together = (setUps: readonly ChannelSetUp[]): readonly ChannelSetUp[] =>
-  setUps.reduce<readonly ChannelSetUp[]>((known, next) => {
-    const same = known.findIndex((each) => agree(each, next));
-    if (same < 0) return [...known, next];
-    return known.map((each, at) => (at === same ? { ...each, members: [...each.members, ...next.members] } : each));
-  }, []);
 
 /** Set-ups of every channel of some members; problems name what no cutter of the shop can make. */
 export const channelSetUps = (
@@ -163,5 +154,10 @@ export const channelSetUps = (
   ]);
   const problems = found.flatMap((each) => (each.ok ? [] : each.problems));
   if (problems.length > 0) return failure(...problems);
-  return success(together(found.flatMap((each) => (each.ok ? [each.value] : []))));
+  return success(
+    together(
+      found.flatMap((each) => (each.ok ? [each.value] : [])),
+      agree,
+    ),
+  );
 };

@@ -42,7 +42,7 @@ const ids = (steps: ReturnType<typeof hangSteps>) => ({
 describe('steps of hanging', () => {
   it('drill the wall by its template, and glue blocks where they are asked for', () => {
     const plain = hangSteps(hang({ way: 'keyholes' }), 'wall');
-    expect(ids(plain)).toEqual({ sawn: [], glued: [], fixed: ['plates'], put: ['drill-wall', 'hang'] });
+    expect(ids(plain)).toEqual({ sawn: [], glued: [], fixed: ['hang-plates'], put: ['drill-wall', 'hang'] });
     expect(plain.fixed[0]!.detail).toContain('2 each (screw 3 × 10 mm), pilots 8 mm deep');
     expect(plain.put[0]!.title).toMatch(/^Drill the wall by its template: \d holes?$/);
     expect(plain.put[0]!.caution).toContain('Find cables and pipes');

@@ -100,7 +100,7 @@ const fixed = ({ fixings, way, held, bodies }: Hang): readonly ToldStep[] => {
     : [
         told(
           'finish',
-          'plates',
+          'hang-plates',
           `Fix ${counted(fixings.length, what)} to the sign`,
           `${held.count / fixings.length} each${heldWords(held, bodies[0]?.carrier?.name ?? 'back')}${held.by === 'bolt' ? `, which stand ${mm(held.insideMm)} out: clear of strip, thread lock on each` : ''}. Level with one another, by the template.`,
           5 + 3 * fixings.length,

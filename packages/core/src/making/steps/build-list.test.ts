@@ -57,7 +57,9 @@ describe('the build list', () => {
     expect(step(steps, 'hang').work).toMatchObject({ place: 'site', people: 2 });
     // The face is lettered while the case dries.
     expect(step(steps, 'lettering').work.after).toEqual(['face']);
-    expect(step(steps, 'strip').work.after).toEqual(expect.arrayContaining(['lining', 'lettering']));
+    // Plates are bolted on before strip lies over the nuts, and once it is painted.
+    expect(step(steps, 'strip').work.after).toEqual(expect.arrayContaining(['hang-plates', 'lettering']));
+    expect(step(steps, 'hang-plates').work.after).toEqual(['lining']);
     const before = new Set<string>();
     for (const { id, work } of steps) {
       expect(work.after.every((each) => before.has(each))).toBe(true);

@@ -48,6 +48,7 @@ describe('the steps of a design for the plan', () => {
         const step = steps.find((each) => each.id === id);
         expect(step?.after.filter((before) => !built!.includes(before))).toEqual([]);
       }
+      expect(new Set(steps.map(({ id }) => id)).size).toBe(steps.length);
       expect(stepsLeft(steps, built!)).toHaveLength(steps.length - built!.length);
     }
   });
