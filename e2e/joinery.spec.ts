@@ -104,8 +104,15 @@ test('a face goes in last, past a lip of the top that is glued back', async ({ p
   const rabbet = setUps.getByRole('listitem').filter({ hasText: 'rabbet for the face' });
   await expect(rabbet).toContainText('Lip of the top');
   await expect(rabbet).toContainText('rear edge');
+  // Mouths that the sheet slides past are broken at settings of their own: by the V bit, and by hand on the lip.
+  const chamfers = setUps.getByRole('listitem').filter({ hasText: 'chamfer for the face' });
+  await expect(chamfers.filter({ hasText: 'V bit 90°' }).first()).toContainText(/Point over the table\s*[\d.]+\smm/);
+  await expect(chamfers.filter({ hasText: 'By hand' })).toContainText('Lip of the top');
+  await expect(chamfers.first().getByRole('img')).toBeVisible();
   await page.getByRole('link', { name: /^Build/ }).click();
   await expect(page.getByText('Slide the face in, glue the lip back, close the back').first()).toBeVisible();
+  // The plates that it hangs by are fixed once it is painted.
+  await expect(page.getByText('Fix 2 slotted plates to the sign').first()).toBeVisible();
 
   // Mitred, the lip would slide; the finding says so, and one click squares the corners.
   await page.getByRole('link', { name: /^Frame/ }).click();
