@@ -1,5 +1,5 @@
 import type { SetUp } from '@vitrum/core';
-import { useId } from 'react';
+import { useId, type ReactNode } from 'react';
 import { useLength } from '../../view/use-length';
 import { Dimension } from './dimension';
 
@@ -15,6 +15,21 @@ const steel = '#7d8794';
 
 /** Height of the lettering in a drawing so wide (drawing units): alike in all, however large the member. */
 const letteringOf = (widthMm: number): number => widthMm / 19;
+
+/** What a drawing stands in: left, top, width and height of what is seen (drawing units). */
+const Drawing = ({
+  setUp,
+  box,
+  children,
+}: {
+  readonly setUp: SetUp;
+  readonly box: readonly [number, number, number, number];
+  readonly children: ReactNode;
+}) => (
+  <svg viewBox={box.join(' ')} className="h-full w-full" role="img" aria-label={setUp.title}>
+    {children}
+  </svg>
+);
 
 /** The table with the fence that stands on it to the left, its face at 0. */
 const TableAndFence = ({
@@ -47,12 +62,7 @@ const ChannelDrawing = ({ setUp }: Drawn<'channel'>) => {
   const depth = heightsMm.at(-1)!;
   const from = sunk ? 0 : passes[0]!.fenceMm;
   return (
-    <svg
-      viewBox={`${left} ${top} ${right - left} ${bottom - top}`}
-      className="h-full w-full"
-      role="img"
-      aria-label={setUp.title}
-    >
+    <Drawing setUp={setUp} box={[left, top, right - left, bottom - top]}>
       <TableAndFence left={left} right={right} tall={-top - 2.4 * size} />
       <path
         fill={wood}
@@ -98,7 +108,7 @@ const ChannelDrawing = ({ setUp }: Drawn<'channel'>) => {
       <text x={left + size / 3} y={top + size * 1.1} fontSize={size} className="fill-soft">
         {setUp.reference} at the fence
       </text>
-    </svg>
+    </Drawing>
   );
 };
 
@@ -114,12 +124,7 @@ const ChamferDrawing = ({ setUp }: Drawn<'chamfer'>) => {
   const [near, far] = [fromMm, fromMm + wide];
   const height = heightsMm[0] ?? 0;
   return (
-    <svg
-      viewBox={`${left} ${top} ${right - left} ${2 * size - top}`}
-      className="h-full w-full"
-      role="img"
-      aria-label={setUp.title}
-    >
+    <Drawing setUp={setUp} box={[left, top, right - left, 2 * size - top]}>
       <TableAndFence left={left} right={right} tall={-top - 2 * size} />
       <path
         fill={wood}
@@ -148,7 +153,7 @@ const ChamferDrawing = ({ setUp }: Drawn<'chamfer'>) => {
       <text x={left + size / 3} y={top + size * 1.1} fontSize={size} className="fill-soft">
         {setUp.reference} {passes.length === 0 ? 'to the left' : 'at the fence'}
       </text>
-    </svg>
+    </Drawing>
   );
 };
 
@@ -160,12 +165,7 @@ const RipDrawing = ({ setUp }: Drawn<'rip'>) => {
   const size = letteringOf(right - left);
   const top = -thicknessMm - 4.4 * size;
   return (
-    <svg
-      viewBox={`${left} ${top} ${right - left} ${-top + 3 * size}`}
-      className="h-full w-full"
-      role="img"
-      aria-label={setUp.title}
-    >
+    <Drawing setUp={setUp} box={[left, top, right - left, -top + 3 * size]}>
       <TableAndFence left={left} right={right} tall={-top - 2.2 * size} />
       <rect
         x={0}
@@ -186,7 +186,7 @@ const RipDrawing = ({ setUp }: Drawn<'rip'>) => {
       />
       <rect x={widthMm} y={-thicknessMm - size / 2} width={cutter.cutMm} height={thicknessMm + 2 * size} fill={steel} />
       <Dimension from={0} to={widthMm} at={-thicknessMm - 1.5 * size} text={show(passes[0].fenceMm)} size={size} />
-    </svg>
+    </Drawing>
   );
 };
 
@@ -197,7 +197,7 @@ const LengthDrawing = ({ setUp }: Drawn<'length'>) => {
   const [long, across, size] = [220, 34, 11];
   const slope = ends === 'mitre' ? across : 0;
   return (
-    <svg viewBox="-34 -34 300 92" className="h-full w-full" role="img" aria-label={setUp.title}>
+    <Drawing setUp={setUp} box={[-34, -34, 300, 92]}>
       <rect x={-26} y={-6} width={26} height={across + 12} className="fill-soft" opacity={0.55} />
       <path d={`M0,0H${long}L${long - slope},${across}H${slope}Z`} fill={wood} stroke={edge} />
       <path d={`M${long + 2},-8L${long + 2 - slope * 1.35},${across + 10}`} stroke={steel} strokeWidth={4} />
@@ -208,7 +208,7 @@ const LengthDrawing = ({ setUp }: Drawn<'length'>) => {
       <text x={-34} y={54} fontSize={size * 0.9} className="fill-soft">
         stop block
       </text>
-    </svg>
+    </Drawing>
   );
 };
 
@@ -221,12 +221,7 @@ const SplineDrawing = ({ setUp }: Drawn<'spline'>) => {
   const size = letteringOf(1.6 * long);
   const along = (passes[0].fenceMm + cutter.cutMm / 2) / Math.SQRT2;
   return (
-    <svg
-      viewBox={`${-size} ${-3.4 * size} ${1.5 * long} ${thicknessMm + 6 * size}`}
-      className="h-full w-full"
-      role="img"
-      aria-label={setUp.title}
-    >
+    <Drawing setUp={setUp} box={[-size, -3.4 * size, 1.5 * long, thicknessMm + 6 * size]}>
       <clipPath id={clip}>
         <path d={`M0,0H${long}L${long - thicknessMm},${thicknessMm}H0Z`} />
       </clipPath>
@@ -255,7 +250,7 @@ const SplineDrawing = ({ setUp }: Drawn<'spline'>) => {
       <text x={size} y={thicknessMm / 2 + size / 3} fontSize={size} fill="#1a1c21">
         outside above
       </text>
-    </svg>
+    </Drawing>
   );
 };
 
@@ -282,12 +277,7 @@ const DrillDrawing = ({ setUp }: Drawn<'drill'>) => {
   const top = -3.8 * size;
   const path = workPath(setUp, wide, deep);
   return (
-    <svg
-      viewBox={`${left} ${top} ${right - left} ${deep + size - top}`}
-      className="h-full w-full"
-      role="img"
-      aria-label={setUp.title}
-    >
+    <Drawing setUp={setUp} box={[left, top, right - left, deep + size - top]}>
       <clipPath id={clip}>
         <path d={path} />
       </clipPath>
@@ -315,7 +305,7 @@ const DrillDrawing = ({ setUp }: Drawn<'drill'>) => {
       <text x={left + size / 3} y={top + size * 1.1} fontSize={size} className="fill-soft">
         from the {setUp.reference}
       </text>
-    </svg>
+    </Drawing>
   );
 };
 

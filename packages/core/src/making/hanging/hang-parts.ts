@@ -182,15 +182,16 @@ const holesIn = (hang: Hang, body: PlacedBody, index: number, placing: Placing):
 
 /** Feet stand so far from the middle, as a share of the width; each is held by two screws. */
 const footAside = 0.35;
-/** Clear of what holds the corners (mm). */
+/** Clear of what holds the corners (mm), but never nearer to the middle than this share of the width: it would rock. */
 const footClearMm = 5;
+const leastAside = 0.12;
 
 /** How far from the middle feet stand (mm): inside of what holds the corners. */
 export const footAsideMm = ({ bounds, rails }: Pick<HungBody, 'bounds' | 'rails'>): number => {
   const usual = footAside * bounds.width;
   if (rails === null) return usual;
   const { lengthMm, heldMm } = rails.bottom;
-  return Math.max(footAside * usual, Math.min(usual, lengthMm / 2 - heldMm - footClearMm));
+  return Math.max(leastAside * bounds.width, Math.min(usual, lengthMm / 2 - heldMm - footClearMm));
 };
 
 const footScrews = 2;
@@ -256,7 +257,7 @@ const bought = (hang: Hang, catalogue: Catalogue): readonly BoughtPart[] => {
         return [];
     }
   };
-  return [...onTheSign(), ...sundry(catalogue, held?.item.id ?? '', held?.count ?? 0), ...inTheWall];
+  return [...onTheSign(), ...(held === null ? [] : sundry(catalogue, held.item.id, held.count)), ...inTheWall];
 };
 
 /** All that hanging adds to the parts of an assembly. */

@@ -38,16 +38,16 @@ const told = (
 const saw = 'Table saw tilted: guard and riving knife on, push stick; the piece between blade and fence can be thrown.';
 
 /** What holds a batten or plates to the sign, after their number. */
-const heldWords = (held: Held | null, carrier: string): string => {
+const heldWords = (held: Held | null): string => {
   if (held === null) return '';
   const item = lowered(held.item.name);
-  if (held.by === 'bolt') return ` (${item}) through the ${carrier}, nuts inside`;
-  if (held.from === 'inside') return ` (${item}) from inside through the ${carrier}`;
+  if (held.by === 'bolt') return ` (${item}) through the ${held.to}, nuts inside`;
+  if (held.from === 'inside') return ` (${item}) from inside through the ${held.to}`;
   return ` (${item}), pilots ${mm(held.intoMm)} deep by a stop on the drill`;
 };
 
 /** What is cut for hanging. */
-const sawn = ({ cleat, feet, onReturns, fixings, held, bodies }: Hang): readonly ToldStep[] => [
+const sawn = ({ cleat, feet, onReturns, fixings, held }: Hang): readonly ToldStep[] => [
   ...(cleat === null
     ? []
     : [
@@ -55,7 +55,7 @@ const sawn = ({ cleat, feet, onReturns, fixings, held, bodies }: Hang): readonly
           'cut',
           'cleat',
           'Rip both battens of the cleat in one cut',
-          `From a strip ${mm(cleat.stripMm)} wide and ${mm(cleat.thicknessMm)} thick, blade tilted ${cleat.bevelDeg}°: each ${mm(cleat.highMm)} on its long side. Cut both to ${mm(cleat.wallLengthMm)}; drill the one for the wall at ${fixings.map(({ at: [x] }) => mm(x - cleat.middleMm + cleat.wallLengthMm / 2)).join(', ')} from its left end. Its mate is screwed to the ${onReturns ? 'returns' : 'back'}, bevel down and toward the wall, by ${counted(mateScrews(cleat), held?.by ?? 'screw')}${heldWords(held, bodies[0]?.carrier?.name ?? 'back')}.`,
+          `From a strip ${mm(cleat.stripMm)} wide and ${mm(cleat.thicknessMm)} thick, blade tilted ${cleat.bevelDeg}°: each ${mm(cleat.highMm)} on its long side. Cut both to ${mm(cleat.wallLengthMm)}; drill the one for the wall at ${fixings.map(({ at: [x] }) => mm(x - cleat.middleMm + cleat.wallLengthMm / 2)).join(', ')} from its left end. Its mate is screwed to the ${onReturns ? 'returns' : 'back'}, bevel down and toward the wall, by ${counted(mateScrews(cleat), held?.by ?? 'screw')}${heldWords(held)}.`,
           20,
           saw,
         ),
@@ -93,7 +93,7 @@ const glued = ({ blocks, fixings, way }: Hang): readonly ToldStep[] =>
     : [];
 
 /** What is screwed on once it is painted, before strip lies over its nuts. */
-const fixed = ({ fixings, way, held, bodies }: Hang): readonly ToldStep[] => {
+const fixed = ({ fixings, way, held }: Hang): readonly ToldStep[] => {
   const what = way === null ? undefined : hardware[way];
   return what === undefined || held === null || fixings.length === 0
     ? []
@@ -102,7 +102,7 @@ const fixed = ({ fixings, way, held, bodies }: Hang): readonly ToldStep[] => {
           'finish',
           'hang-plates',
           `Fix ${counted(fixings.length, what)} to the sign`,
-          `${held.count / fixings.length} each${heldWords(held, bodies[0]?.carrier?.name ?? 'back')}${held.by === 'bolt' ? `, which stand ${mm(held.insideMm)} out: clear of strip, thread lock on each` : ''}. Level with one another, by the template.`,
+          `${held.count / fixings.length} each${heldWords(held)}${held.by === 'bolt' ? `, which stand ${mm(held.insideMm)} out: clear of strip, thread lock on each` : ''}. Level with one another, by the template.`,
           5 + 3 * fixings.length,
           null,
         ),

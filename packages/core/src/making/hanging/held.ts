@@ -27,7 +27,7 @@ const onShelf = ({ sundries }: Catalogue, ids: readonly string[]): readonly Long
     .filter((item): item is Long => ids.includes(item.id) && item.lengthMm !== undefined)
     .sort((a, b) => a.lengthMm - b.lengthMm);
 
-const screwed = (item: Long, intoMm: number, rest: Pick<Held, 'from' | 'count'>): Held => ({
+const screwed = (item: Long, intoMm: number, rest: Pick<Held, 'from' | 'count' | 'to'>): Held => ({
   item,
   by: 'screw',
   intoMm,
@@ -42,7 +42,7 @@ const screwFor = (
   beforeMm: number,
   woodMm: number,
   biteMm: number,
-  rest: Pick<Held, 'from' | 'count'>,
+  rest: Pick<Held, 'from' | 'count' | 'to'>,
 ): Held | null => {
   const fit = items.filter(({ lengthMm }) => lengthMm <= beforeMm + woodMm - leftMm && lengthMm >= beforeMm + biteMm);
   const longest = fit.at(-1);
@@ -50,7 +50,7 @@ const screwFor = (
 };
 
 /** The shortest bolt that takes its nut past `throughMm`; null where the shelf has none. */
-const boltFor = (catalogue: Catalogue, throughMm: number, rest: Pick<Held, 'from' | 'count'>): Held | null => {
+const boltFor = (catalogue: Catalogue, throughMm: number, rest: Pick<Held, 'from' | 'count' | 'to'>): Held | null => {
   const item = onShelf(catalogue, bolts).find(({ lengthMm }) => lengthMm >= throughMm + nutMm);
   return item === undefined
     ? null
@@ -62,7 +62,7 @@ const comesOut = (
   items: readonly Long[],
   beforeMm: number,
   woodMm: number,
-  rest: Pick<Held, 'from' | 'count'>,
+  rest: Pick<Held, 'from' | 'count' | 'to'>,
 ): Held | null => {
   const [item] = items;
   return item === undefined
@@ -72,7 +72,7 @@ const comesOut = (
 
 /** Plates screwed to a sheet from behind; bolted through where it is thin, or no wood, and nobody sees its front. */
 const platesOn = (carrier: Carrier, pieces: number, blocks: boolean, catalogue: Catalogue): Held | null => {
-  const rest = { from: 'behind', count: screwsEach * pieces } as const;
+  const rest = { from: 'behind', count: screwsEach * pieces, to: carrier.name } as const;
   const items = onShelf(catalogue, plateScrews);
   const woodMm = (carrier.stuff === 'wood' ? carrier.thicknessMm : 0) + (blocks ? blockMm : 0);
   const beforeMm = plateMm + (carrier.stuff === 'wood' ? 0 : carrier.thicknessMm);
@@ -92,12 +92,12 @@ const battenOn = (
 ): Held | null => {
   const items = onShelf(catalogue, battenScrews);
   if (carrier.seen) {
-    const rest = { from: 'behind', count } as const;
+    const rest = { from: 'behind', count, to: carrier.name } as const;
     const wood = carrier.stuff === 'wood';
     const screw = wood ? screwFor(items, thicknessMm, carrier.thicknessMm, battenBiteMm, rest) : null;
     return screw ?? comesOut(items, thicknessMm, carrier.thicknessMm, rest);
   }
-  const rest = { from: 'inside', count } as const;
+  const rest = { from: 'inside', count, to: carrier.name } as const;
   return (
     screwFor(items, carrier.thicknessMm, thicknessMm, battenBiteMm, rest) ??
     boltFor(catalogue, carrier.thicknessMm + thicknessMm, rest)
@@ -106,7 +106,7 @@ const battenOn = (
 
 /** Brackets on the members of a frame, on what stands over the wall. */
 const bracketsOn = (rail: Rail, pieces: number, catalogue: Catalogue): Held | null => {
-  const rest = { from: 'behind', count: screwsEach * pieces } as const;
+  const rest = { from: 'behind', count: screwsEach * pieces, to: 'members' } as const;
   return (
     screwFor(onShelf(catalogue, plateScrews), plateMm, rail.thicknessMm, plateBiteMm, rest) ??
     boltFor(catalogue, plateMm + rail.thicknessMm, rest)
@@ -143,7 +143,7 @@ export const heldBy = (asked: HeldAsked, catalogue: Catalogue): Held | null => {
     const long = onShelf(catalogue, battenScrews).at(-1);
     return long === undefined
       ? null
-      : screwed(long, long.lengthMm - cleat.thicknessMm, { from: 'behind', count: mateScrews });
+      : screwed(long, long.lengthMm - cleat.thicknessMm, { from: 'behind', count: mateScrews, to: 'returns' });
   }
   return carrier === null ? null : battenOn(carrier, cleat, mateScrews, catalogue);
 };

@@ -102,6 +102,8 @@ export interface Cleat {
 export interface Held {
   readonly item: Sundry;
   readonly by: 'screw' | 'bolt';
+  /** What it holds to, as a sentence takes it after “the”. */
+  readonly to: string;
   /** The side that it is driven from: behind the sign, or the inside of its case. */
   readonly from: 'behind' | 'inside';
   readonly count: number;

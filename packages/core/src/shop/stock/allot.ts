@@ -1,4 +1,3 @@
-import { fewestBins } from '../../making/packing/index.js';
 import type { Need } from '../needs/index.js';
 import {
   laidFor,
@@ -13,27 +12,9 @@ import {
   type PartToLay,
   type WayOfCutting,
 } from './laid.js';
+import { allotBars, liesInOneRow } from './bars.js';
+import { nothing, sizeOf, take, type Part, type Stocked, type Taken } from './stocked.js';
 import type { Allotted, Claim, Lot, Short } from './types.js';
-
-/** Amounts are kept to a millionth: what is less is nothing. */
-const nothing = 1e-6;
-
-type Part = readonly [widthMm: number, heightMm: number];
-
-/** A lot with what is still to be given of it. */
-interface Stocked {
-  readonly id: string;
-  readonly sheetMm: Part | undefined;
-  readonly startedWith: number;
-  left: number;
-}
-
-type Taken = Map<string, number>;
-
-const take = (lot: Stocked, taken: Taken, amount: number): void => {
-  lot.left -= amount;
-  taken.set(lot.id, (taken.get(lot.id) ?? 0) + amount);
-};
 
 const sumOf = (lots: readonly Stocked[]): number => lots.reduce((sum, { left }) => sum + Math.max(0, left), 0);
 
@@ -62,7 +43,6 @@ const allotLengths = (need: Need, lots: readonly Stocked[], taken: Taken): Short
 };
 
 const areaOf = ([width, height]: Part): number => width * height;
-const sizeOf = ({ widthMm, heightMm }: PartToLay): Part => [widthMm, heightMm];
 
 /** More parts on one sheet are not tried. */
 const mostOnOne = 40;
@@ -74,78 +54,6 @@ const lieTogether = (parts: readonly PartToLay[], whole: Part, need: Need, way: 
   if (parts.reduce((sum, part) => sum + areaOf(sizeOf(part)), 0) > areaOf(sheetMm)) return false;
   const { sheets, tooLarge } = lay(parts, sheetMm, way);
   return sheets <= 1 && tooLarge.length === 0;
-};
-
-const longOf = (part: Part): number => Math.max(...part);
-const shortOf = (part: Part): number => Math.min(...part);
-
-/** What of a bar that was begun is left, a saw cut before it (mm). */
-const leftOnBar = ({ parts, sheetMm, need }: BegunSheet, kerfMm: number): number =>
-  usableIn(need, sheetMm).longMm + kerfMm - parts.reduce((sum, { part }) => sum + longOf(sizeOf(part)) + kerfMm, 0);
-
-/** A bar that lies there: as it was begun, or whole. */
-interface Room {
-  readonly roomMm: number;
-  readonly put: (part: PartToLay) => void;
-}
-
-/**
- * Lengths of bars on what was begun and what lies there, so that the fewest are bought: by every way to lay them, not one after
- * the other. What is to be bought, and how few it can be at least.
- */
-const allotBars = (
-  need: Need,
-  lots: readonly Stocked[],
-  taken: Taken,
-  begun: BegunSheet[],
-  jobId: string,
-): { readonly missing: readonly PartToLay[]; readonly atLeast: number } => {
-  const way = wayOf(need);
-  const parts = partsOf(need);
-  const { kerfMm } = way;
-  const wide = Math.max(0, ...parts.map((part) => shortOf(sizeOf(part))));
-  const takes = (sheetMm: Part): boolean => shortOf(sheetMm) >= wide - nothing;
-  const own = new Set(lots.map(({ id }) => id));
-  const rooms: Room[] = [
-    ...begun
-      .filter((sheet) => own.has(sheet.lotId) && takes(sheet.sheetMm))
-      .map((sheet): Room => ({
-        roomMm: leftOnBar(sheet, kerfMm),
-        put: (part) => sheet.parts.push({ jobId, part }),
-      })),
-    ...lots
-      .filter((lot) => lot.sheetMm !== undefined && takes(lot.sheetMm))
-      .flatMap((lot) =>
-        Array.from({ length: Math.min(parts.length, Math.floor(lot.left + nothing)) }, (): Room => {
-          let sheet: BegunSheet | null = null;
-          return {
-            roomMm: usableIn(need, lot.sheetMm!).longMm + kerfMm,
-            put: (part) => {
-              if (sheet === null) {
-                take(lot, taken, 1);
-                sheet = { lotId: lot.id, sheetMm: lot.sheetMm!, need, way, parts: [] };
-                begun.push(sheet);
-              }
-              sheet.parts.push({ jobId, part });
-            },
-          };
-        }),
-      )
-      // The shortest first: whole ones stay whole.
-      .sort((a, b) => a.roomMm - b.roomMm),
-  ].filter(({ roomMm }) => roomMm > 0);
-  const bought = usableOf(need).longMm + kerfMm;
-  const sizes = parts.map((part) => longOf(sizeOf(part)) + kerfMm);
-  // What is longer than a bar that is bought goes where it fits, or is told as missing.
-  const fit = sizes.flatMap((size, at) => (size <= bought + nothing ? [at] : []));
-  const { bins, offcuts, atLeast } = fewestBins(
-    fit.map((at) => sizes[at]!),
-    bought,
-    rooms.map(({ roomMm }) => roomMm),
-  );
-  offcuts.forEach((held, room) => held.forEach((at) => rooms[room]!.put(parts[fit[at]!]!)));
-  const beyond = parts.filter((_, at) => !fit.includes(at));
-  return { missing: [...beyond, ...bins.flat().map((at) => parts[fit[at]!]!)], atLeast: atLeast + beyond.length };
 };
 
 /** So many sheets must be bought, whatever lies on what is there: by the area of all of it, and by what fits none of it. */
@@ -208,7 +116,7 @@ const allotSheets = (
   }
   const own = new Set(lots.map(({ id }) => id));
   const way = wayOf(need);
-  if (way.bar) {
+  if (liesInOneRow(need, lots)) {
     const bars = allotBars(need, lots, taken, begun, jobId);
     return shortOfParts(need, bars.missing, there, bars.atLeast);
   }

@@ -161,6 +161,31 @@ describe('parts of a job on what lies in the shop', () => {
       expect(third.shorts[0]).toMatchObject({ amount: 1 });
     });
 
+    it('that are longer than a bar that is bought go on a longer one that is here', () => {
+      const [found] = allot(
+        [board('long', 3200, 60)],
+        [{ jobId: 'job', needs: [bar(lengths(3000, 1000))] }],
+        new Set(['job']),
+      );
+      expect(found!.laid.map(({ lotId, placed }) => [lotId, placed.length])).toEqual([
+        ['long', 1],
+        [null, 1],
+      ]);
+      expect(found!.shorts[0]).toMatchObject({ amount: 1, atLeast: 1 });
+    });
+
+    it('so narrow that two are ripped side by side are not counted end to end', () => {
+      // Four of 2300 × 25: two and two beside each other on bars 60 wide, not four bars.
+      const narrow = bar([
+        [2300, 25],
+        [2300, 25],
+        [2300, 25],
+        [2300, 25],
+      ]);
+      expect(allot([], [{ jobId: 'job', needs: [narrow] }])[0]!.shorts[0]).toMatchObject({ amount: 2, atLeast: 2 });
+      expect(allot([board('w', 2400, 60)], [{ jobId: 'job', needs: [narrow] }])[0]!.shorts[0]!.amount).toBe(1);
+    });
+
     it('that are longer than any are missing, and told so', () => {
       const [found] = allot([], [{ jobId: 'job', needs: [bar(lengths(3000, 1000))] }]);
       expect(found!.shorts[0]).toMatchObject({ amount: 2, partsMm: expect.arrayContaining([[3000, 60]]) });

@@ -1,5 +1,5 @@
 import { usableSize, type UsableSize } from '../../document/catalogue/index.js';
-import { packSheets, type PlacedPiece } from '../../making/packing/index.js';
+import { inPlace, packSheets, type PlacedPiece } from '../../making/packing/index.js';
 import type { Need } from '../needs/index.js';
 
 /** A saw takes so much between parts where a need does not say (mm). */
@@ -116,10 +116,6 @@ export const layOnBought = (parts: readonly PartToLay[], need: Need) => {
   return lay(parts, [longMm, shortMm], wayOf(need));
 };
 
-/** Pieces where they lie on the whole sheet. */
-const shifted = (placed: readonly PlacedPiece[], { atMm: [along, across] }: UsableSize): readonly PlacedPiece[] =>
-  along === 0 ? placed : placed.map((piece) => ({ ...piece, x: piece.x + along, y: piece.y + across }));
-
 /** Sheets to be bought for what is short of a need, with its parts on them. */
 export const laidToBuy = (short: Need): readonly LaidSheet[] => {
   const way = wayOf(short);
@@ -135,7 +131,7 @@ export const laidToBuy = (short: Need): readonly LaidSheet[] => {
       offcut: false,
       bar: way.bar,
       sheetMm: longFirst(short.sheetMm ?? [0, 0]),
-      placed: shifted(own, usable),
+      placed: inPlace(own, usable.atMm),
       leftMm: leftOf(own, [usable.longMm, usable.shortMm], way),
     };
   });
@@ -172,7 +168,7 @@ export const laidFor = (jobId: string, { lotId, sheetMm, need, way, parts }: Beg
     offcut: long < wholeLong - almost || short < wholeShort - almost,
     bar: way.bar,
     sheetMm: [long, short],
-    placed: shifted(placed, usable),
+    placed: inPlace(placed, usable.atMm),
     leftMm: first ? leftOf(placed, [usable.longMm, usable.shortMm], way) : [],
   };
 };
