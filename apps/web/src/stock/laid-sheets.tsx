@@ -12,8 +12,8 @@ const whence = ({ lotId, offcut, bar }: LaidSheet): string => {
 /** How many of a material are to be bought beside what lies there, and whether that is proven to be the least. */
 const ToBuy = ({ short }: { readonly short: Short }) => (
   <li>
-    {short.name}: {amountWords(short.amount, short.unit)} to be bought,{' '}
-    {short.atLeast === short.amount ? 'no fewer will do' : `${short.atLeast} at least`}, whatever goes on what is here.
+    {short.name}: buy {amountWords(short.amount, short.unit)},{' '}
+    {short.atLeast === short.amount ? 'no fewer will do' : `${short.atLeast} at least`}
   </li>
 );
 
@@ -45,7 +45,8 @@ export const LaidSheets = () => {
   return (
     <>
       {short.length > 0 && (
-        <ul className="list-disc pl-5 text-[13px]">
+        <ul aria-label="Beside what is here" className="w-52 shrink-0 space-y-1 pt-1 text-[13px]">
+          <li className="font-bold">Beside what is here</li>
           {short.map((each) => (
             <ToBuy key={`${each.kind} ${each.lineId}`} short={each} />
           ))}

@@ -70,7 +70,10 @@ export interface SegmentToCut {
 const packedAtMost = 20;
 
 /** Pieces where they lie on the whole sheet, past what is trimmed off. */
-export const inPlace = (placed: readonly PlacedPiece[], [along, across]: readonly [number, number]): readonly PlacedPiece[] =>
+export const inPlace = (
+  placed: readonly PlacedPiece[],
+  [along, across]: readonly [number, number],
+): readonly PlacedPiece[] =>
   along === 0 ? placed : placed.map((piece) => ({ ...piece, x: piece.x + along, y: piece.y + across }));
 
 const packMaterial = (
