@@ -44,5 +44,13 @@ export const luxMeter: StackView = {
 export const middleGrid = (width: number, height: number, columns: number, rows: number): Grid =>
   gridOver({ x: -width / 2, y: -height / 2, width, height }, columns, rows);
 
+/** The outline of a rectangle about the middle. */
+export const middleRectangle = (width: number, height: number): readonly (readonly [number, number])[] => [
+  [-width / 2, -height / 2],
+  [width / 2, -height / 2],
+  [width / 2, height / 2],
+  [-width / 2, height / 2],
+];
+
 /** A single cell of a millimetre at a place. */
 export const spot = (x: number, y: number): Grid => gridOver({ x: x - 0.5, y: y - 0.5, width: 1, height: 1 }, 1, 1);

@@ -7,10 +7,8 @@ import {
   type Box,
   type CellExchange,
 } from '../light/radiosity/index.js';
-import { previewGrid } from '../light/glow/index.js';
-import { indirectLight } from '../light/glow/indirect.js';
 import { createTracer, type Scene } from '../light/tracing/index.js';
-import { cosineLaw, ledsAt, middleGrid } from './bench.js';
+import { cosineLaw, ledsAt, middleGrid, middleRectangle } from './bench.js';
 import type { ValidationCase } from './types.js';
 
 /** Howell’s C-11: equal rectangles facing each other. */
@@ -40,20 +38,11 @@ const corner = (width: number, height: number, edge: number): number => {
   return (w * Math.atan(1 / w) + h * Math.atan(1 / h) - root * Math.atan(1 / root) + logarithm / 4) / (Math.PI * w);
 };
 
-const outline = (width: number, height: number): Scene['outline'] => [
-  [
-    [-width / 2, -height / 2],
-    [width / 2, -height / 2],
-    [width / 2, height / 2],
-    [-width / 2, height / 2],
-  ],
-];
-
 const box: Box = { widthMm: 500, heightMm: 250, depthMm: 75 };
 
 /** The same small box for both methods: one row of LEDs, white inside, opal in front. */
 const scene = (mirrorShare: number, reflectance = 0.88): Scene => ({
-  outline: outline(box.widthMm, box.heightMm),
+  outline: [middleRectangle(box.widthMm, box.heightMm)],
   depthMm: box.depthMm,
   back: { reflectance, mirrorShare },
   walls: { reflectance, mirrorShare },
@@ -101,34 +90,6 @@ const settledOut = (): number => {
   reflectance.fill(0.45, face!.start, face!.start + face!.aCount * face!.bCount);
   const { incidentLm } = solveExchange(enclosure, exchangeAreas(enclosure), firstLm, reflectance);
   return 0.45 * sum(incidentLm.subarray(face!.start, face!.start + face!.aCount * face!.bCount));
-};
-
-/** Light in the corners of the face over its mean, both methods with the same straight light. */
-const cornersOverMean = (photons: number): { readonly computed: number; readonly expected: number } => {
-  const { grid, lights } = scene(0);
-  const { directLux, reflectedLux } = traced(scene(0), photons);
-  const fine = 4;
-  const reflected = indirectLight(
-    lights,
-    box,
-    null,
-    { lining: { reflectance: 0.88 } },
-    { innerReflectance: 0.45, transmittance: 0.45, openShare: 1 },
-    middleGrid(box.widthMm, box.heightMm, fine * grid.columns, fine * grid.rows),
-    previewGrid,
-  );
-  const byPatches = new Float64Array(directLux.length);
-  reflected.lux.forEach((lux, cell) => {
-    const [column, row] = [cell % (fine * grid.columns), Math.floor(cell / (fine * grid.columns))];
-    byPatches[Math.floor(row / fine) * grid.columns + Math.floor(column / fine)]! += lux / (fine * fine);
-  });
-  const ratio = (reflectedOnly: ArrayLike<number>): number => {
-    const all = directLux.map((lux, cell) => lux + reflectedOnly[cell]!);
-    const last = all.length - grid.columns;
-    const corners = (all[0]! + all[grid.columns - 1]! + all[last]! + all[all.length - 1]!) / 4;
-    return (corners * all.length) / sum(all);
-  };
-  return { computed: ratio(byPatches), expected: ratio(reflectedLux) };
 };
 
 const edges = (...mm: readonly number[]): Float64Array => Float64Array.from(mm);
@@ -243,13 +204,6 @@ export const boxCases: readonly ValidationCase[] = [
     against: 'one, within the tracing error',
     tolerance: 0.01,
     run: () => ({ computed: settledOut() / traced(scene(0), 250_000).outLm, expected: 1 }),
-  },
-  {
-    group: 'reflected light',
-    name: 'corners of the face over its mean, as coarse as on the page: patches over tracing',
-    against: '800k photons, seeded; both with the same straight light',
-    tolerance: 0.01,
-    run: () => cornersOverMean(800_000),
   },
   {
     group: 'reflected light',

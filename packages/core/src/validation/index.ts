@@ -2,6 +2,7 @@ import { tiny } from '../base/maths/index.js';
 import { boxCases } from './box-cases.js';
 import { canCases } from './can-cases.js';
 import { circuitCases } from './circuit-cases.js';
+import { cornerCases } from './corner-cases.js';
 import { directCases } from './direct-cases.js';
 import { emitterCases } from './emitter-cases.js';
 import { eyeCases } from './eye-cases.js';
@@ -22,6 +23,7 @@ export const validationCases: readonly ValidationCase[] = [
   ...emitterCases,
   ...directCases,
   ...boxCases,
+  ...cornerCases,
   ...faceCases,
   ...roughFaceCases,
   ...eyeCases,

@@ -1,4 +1,4 @@
-export { betweenPlaces } from './between-places.js';
+export { betweenMeans } from './between-means.js';
 export { blurMap, blurOver, type Transfer } from './blur.js';
 export { fromFrequencies, multiplyBy, powerOfTwo, toFrequencies, type Spectrum } from './fft.js';
 export { finer } from './finer.js';

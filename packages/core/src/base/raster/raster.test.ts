@@ -1,7 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import {
-  betweenPlaces,
   blurMap,
   cellMiddle,
   fromFrequencies,
@@ -222,30 +221,5 @@ describe('a value of a map', () => {
     expect(worst(mapValue)).toBeGreaterThan(0.015);
     // On the middles themselves nothing changes.
     expect(smoothMapValue(map, grid, cellMiddle(grid, 19))).toBeCloseTo(map[19]!, 12);
-  });
-});
-
-describe('values between places that are not evenly apart', () => {
-  const xs = [0, 1, 4, 9, 20, 22];
-  const ys = [-3, 0, 2, 7];
-  const cubic = (x: number, y: number): number => 1 + 0.2 * x - 0.01 * x ** 3 + y * x + 0.05 * y ** 3;
-  const values = ys.flatMap((y) => xs.map((x) => cubic(x, y)));
-
-  it('are exact on a cubic, between the places and a little beyond', () => {
-    const [wantedX, wantedY] = [
-      [-0.5, 0.3, 6, 21, 23],
-      [-4, 1, 6.5],
-    ];
-    const found = betweenPlaces(values, xs, ys, wantedX, wantedY);
-    wantedY.forEach((y, row) =>
-      wantedX.forEach((x, column) => expect(found[row * wantedX.length + column]).toBeCloseTo(cubic(x, y), 9)),
-    );
-  });
-
-  it('are straight lines between two places, and parabolas through three', () => {
-    const found = betweenPlaces([1, 3, 2, 6, 4, 13], [0, 2], [0, 1, 3], [1], [0, 2]);
-    // Down the middle: 2, 4, 8.5 at 0, 1, 3; the parabola through them has 6.1667 at 2.
-    expect(found[0]).toBeCloseTo(2, 12);
-    expect(found[1]).toBeCloseTo(2 + 2 * 2 + (2 * 1 * (8.5 - 8)) / 6, 9);
   });
 });

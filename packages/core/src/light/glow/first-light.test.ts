@@ -90,8 +90,9 @@ describe('patches of a case', () => {
     const widths = (edges: Float64Array): readonly number[] =>
       [...edges.subarray(1)].map((edge, at) => edge - edges[at]!);
     const graded = widths(enclosure.panels[0]!.aEdges);
-    expect(graded[0]).toBeCloseTo(7, 9);
-    expect(graded.at(-1)).toBeCloseTo(7, 9);
+    expect(graded[0]).toBeCloseTo(0.06 * 70, 9);
+    expect(graded[1]).toBeCloseTo(0.18 * 70, 9);
+    expect(graded.at(-1)).toBeCloseTo(0.06 * 70, 9);
     expect(Math.max(...graded)).toBeGreaterThan(30);
     expect(sum(graded)).toBeCloseTo(600, 9);
     const even = widths(layPatches(box, null, 60, false).panels[0]!.aEdges);

@@ -13,7 +13,7 @@ export interface GridLimits {
   readonly rays: number;
 }
 
-export const previewGrid: GridLimits = { longSide: 256, maxCells: 60_000, maxPairs: 4e7, patches: 220, rays: 10_000 };
+export const previewGrid: GridLimits = { longSide: 256, maxCells: 60_000, maxPairs: 4e7, patches: 400, rays: 10_000 };
 export const fullGrid: GridLimits = {
   longSide: 1200,
   maxCells: 1_000_000,

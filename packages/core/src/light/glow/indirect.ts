@@ -7,9 +7,11 @@ import {
   type Block,
   type Box,
   type Enclosure,
+  type Exchange,
   type Side,
 } from '../radiosity/index.js';
-import { betweenPlaces, type Grid } from '../../base/raster/index.js';
+import { boundedCache } from '../../base/maths/index.js';
+import { betweenMeans, type Grid } from '../../base/raster/index.js';
 import type { PointSources } from '../photometry/index.js';
 import { firstLight, hasClosedForm } from './first-light.js';
 import type { FluxBalance } from './types.js';
@@ -32,17 +34,35 @@ export interface IndirectLight {
   readonly incidentLm: Readonly<Record<Side, number>>;
 }
 
-const middles = (edges: Float64Array): readonly number[] =>
-  Array.from({ length: edges.length - 1 }, (_, cell) => (edges[cell]! + edges[cell + 1]!) / 2);
+/** Of thrown rays a patch must get enough: so many fewer patches than where light on them has a closed form. */
+const thrownShare = 0.55;
+
+/** A case in patches, and what they see of each other. */
+interface Seen {
+  readonly enclosure: Enclosure;
+  readonly exchange: Exchange;
+}
+
+const cases = boundedCache<Seen>(4);
+/** A case of more patches is not kept: its exchange takes tens of megabytes. */
+const mostKept = 1500;
+
+/** What an empty case’s patches see of each other is the same whatever lights it: most changes leave the case as it is. */
+const seenIn = (box: Box, block: Block | null, patches: number, graded: boolean): Seen => {
+  const enclosure = layPatches(box, block, patches, graded);
+  const compute = (): Seen => ({ enclosure, exchange: exchangeAreas(enclosure) });
+  if (block !== null || enclosure.count > mostKept) return compute();
+  return cases([box.widthMm, box.heightMm, box.depthMm, patches, graded].join(), compute);
+};
 
 /** Patch means on the face as a smooth map that carries exactly `fluxLm`. */
 const spread = (lux: Float64Array, enclosure: Enclosure, grid: Grid, fluxLm: number): Float64Array => {
   const { aEdges, bEdges } = enclosure.panels[1]!;
   const { area, columns, rows, cellWidthMm, cellHeightMm } = grid;
-  const map = betweenPlaces(
+  const map = betweenMeans(
     lux,
-    middles(aEdges),
-    middles(bEdges),
+    aEdges,
+    bEdges,
     Array.from({ length: columns }, (_, column) => area.x + (column + 0.5) * cellWidthMm),
     Array.from({ length: rows }, (_, row) => area.y + (row + 0.5) * cellHeightMm),
   );
@@ -67,13 +87,15 @@ export const indirectLight = (
   grid: Grid,
   limits: IndirectLimits,
 ): IndirectLight => {
-  const enclosure = layPatches(box, block, limits.patches, block === null && hasClosedForm(emitters.distribution));
+  const graded = block === null && hasClosedForm(emitters.distribution);
+  const patches = graded ? limits.patches : limits.patches * thrownShare;
+  const { enclosure, exchange } = seenIn(box, block, patches, graded);
   const first = firstLight(emitters, enclosure, limits.rays);
   const reflectance = new Float64Array(enclosure.count).fill(lining.reflectance);
   const face = enclosure.panels[1]!;
   const [from, to] = [face.start, face.start + face.aCount * face.bCount];
   reflectance.fill(stack.innerReflectance, from, to);
-  const { incidentLm } = solveExchange(enclosure, exchangeAreas(enclosure), first, reflectance);
+  const { incidentLm } = solveExchange(enclosure, exchange, first, reflectance);
   const bySide: Record<Side, number> = { back: 0, face: 0, left: 0, right: 0, bottom: 0, top: 0, block: 0 };
   let absorbedCaseLm = 0;
   for (const { side, start, aCount, bCount } of enclosure.panels)

@@ -1,4 +1,5 @@
-import { clamp, roundOff } from '../../base/maths/index.js';
+import { cumsum } from 'd3-array';
+import { clamp, roundOff, sum } from '../../base/maths/index.js';
 import type { Block, Box, Side } from './box.js';
 
 /** A flat rectangle of patches: `a` and `b` are the two axes (0 x, 1 y, 2 z) it spans, standing across the third. */
@@ -34,18 +35,26 @@ const across = ({ a, b }: Panel): 0 | 1 | 2 => (3 - a - b) as 0 | 1 | 2;
 const patchShareOfDepth = 0.35;
 const mostAlong = 96;
 
-/** The patch at each end of a side, as a share of the depth: light falls fastest into a corner. */
-const endShare = 0.1;
+/** The two patches at each end of a side, as shares of the depth: light falls fastest into a corner. */
+const endShares = [0.06, 0.18] as const;
+/** What both ends may take of a side together. */
+const mostAtEnds = 0.8;
 
 const countOf = (length: number, patchMm: number, least: number): number =>
   clamp(Math.round(length / patchMm), least, mostAlong);
 
-/** From `from` on over `length`, a small patch at both ends and equal ones of about `patchMm` between. */
+/** From `from` on over `length`, ever smaller patches towards both ends and equal ones of about `patchMm` between. */
 const gradedEdges = (from: number, length: number, patchMm: number, depthMm: number): Float64Array => {
-  // A side too short for that: in three, the outer ones narrower.
-  const endMm = Math.min(endShare * depthMm, patchMm, 0.22 * length);
-  const count = countOf(length - 2 * endMm, patchMm, 1);
-  return Float64Array.of(from, ...evenEdges(from + endMm, length - 2 * endMm, count), from + length);
+  const scale = Math.min(depthMm, ((mostAtEnds / 2) * length) / sum(endShares));
+  const upTo = cumsum(endShares, (share) => share * scale);
+  const ends = upTo.at(-1)!;
+  const between = evenEdges(from + ends, length - 2 * ends, countOf(length - 2 * ends, patchMm, 1));
+  const outer = [0, ...upTo.subarray(0, -1)];
+  return Float64Array.of(
+    ...outer.map((mm) => from + mm),
+    ...between,
+    ...outer.reverse().map((mm) => from + length - mm),
+  );
 };
 
 const evenEdges = (from: number, length: number, count: number): Float64Array =>
@@ -123,7 +132,7 @@ const cellMm2 = ({ aEdges, bEdges, aCount }: Omit<Panel, 'start'>, cell: number)
 
 /**
  * Cuts a case into patches about a third as large as it is deep, at most about `mostPatches` of them, and, where they may be
- * `graded`, a small one at each end. With a block, or where light is thrown by rays, of which small patches get too few, all
+ * `graded`, with narrow ones at the ends of every side besides. With a block, or where light is thrown by rays, of which small patches get too few, all
  * are about equal.
  */
 export const layPatches = (box: Box, block: Block | null, mostPatches: number, graded = block === null): Enclosure => {

@@ -1,11 +1,14 @@
 import { millionth } from '../../base/maths/index.js';
 import type { Exchange } from './exchange.js';
+import { mirroredIn, solveMirrored } from './mirrored.js';
 import type { Enclosure, Panel } from './patches.js';
 
 const mm2PerM2 = 1e6;
 /** Residual, relative to the source, at which the light counts as settled: far less than energy may be off by. */
 const tolerance = 3 * millionth;
 const mostTurns = 400;
+/** More patches are solved quicker turn by turn than by factors of their matrix. */
+const mostMirrored = 4000;
 
 /** The state of light in a case once it has settled. */
 export interface SolvedLight {
@@ -46,19 +49,15 @@ const multiply = (matrix: Exchange, panels: readonly Panel[], x: Float64Array, o
   }
 };
 
-/**
- * Settles diffuse light in a case: B = ρ (H₀ + F·B), written as (A/ρ − A·F) B = Φ₀, which is symmetric and positive
- * definite, and solved by conjugate gradients with its diagonal as preconditioner. `firstLm` is the flux each patch gets
- * straight from the LEDs; `reflectance` below 1 somewhere. Energy is conserved to the solver's tolerance.
- */
-export const solveExchange = (
-  { count, panels, areaMm2 }: Enclosure,
+/** By conjugate gradients, with the diagonal as preconditioner: for a case that no mirror leaves as it is. */
+const byGradients = (
+  panels: readonly Panel[],
   exchange: Exchange,
+  diagonal: Float64Array,
   firstLm: Float64Array,
-  reflectance: Float64Array,
-): SolvedLight => {
+): Float64Array => {
+  const { length: count } = firstLm;
   const radiosity = new Float64Array(count);
-  const diagonal = areaMm2.map((area, patch) => (reflectance[patch]! > 0 ? area / reflectance[patch]! : 0));
   const residual = firstLm.map((flux, patch) => (diagonal[patch]! > 0 ? flux : 0));
   const conditioned = residual.map((value, patch) => (diagonal[patch]! > 0 ? value / diagonal[patch]! : 0));
   const direction = conditioned.slice();
@@ -80,6 +79,43 @@ export const solveExchange = (
       direction[patch] = conditioned[patch]! + (next / energy) * direction[patch]!;
     energy = next;
   }
+  return radiosity;
+};
+
+/** A reflectance over a whole panel, or none where it differs within it. */
+const evenOver = (reflectance: Float64Array, { start, aCount, bCount }: Panel): number | null => {
+  for (let patch = start + 1; patch < start + aCount * bCount; patch += 1)
+    if (reflectance[patch] !== reflectance[start]) return null;
+  return reflectance[start]!;
+};
+
+/** Whether a case reflects as its image does in both mirrors: empty, each side even, opposite sides alike. */
+const isMirrored = ({ block, panels }: Enclosure, reflectance: Float64Array): boolean => {
+  if (block !== null) return false;
+  const each = panels.map((panel) => evenOver(reflectance, panel));
+  const [, , left, right, bottom, top] = each;
+  return !each.includes(null) && left === right && bottom === top;
+};
+
+/**
+ * Settles diffuse light in a case: B = ρ (H₀ + F·B), written as (A/ρ − A·F) B = Φ₀, which is symmetric and positive definite:
+ * for an empty case a quarter at a time, as its mirrors allow; else by conjugate gradients. `firstLm` is the flux each patch
+ * gets straight from the LEDs; `reflectance` below 1 somewhere. Energy is conserved to the solver's tolerance.
+ */
+export const solveExchange = (
+  enclosure: Enclosure,
+  exchange: Exchange,
+  firstLm: Float64Array,
+  reflectance: Float64Array,
+): SolvedLight => {
+  const { count, panels, areaMm2 } = enclosure;
+  const diagonal = areaMm2.map((area, patch) => (reflectance[patch]! > 0 ? area / reflectance[patch]! : 0));
+  const mirrored = count <= mostMirrored && isMirrored(enclosure, reflectance) ? mirroredIn(enclosure) : null;
+  const radiosity =
+    mirrored === null
+      ? byGradients(panels, exchange, diagonal, firstLm)
+      : solveMirrored(enclosure, exchange, mirrored, diagonal, firstLm);
+  const product = new Float64Array(count);
   multiply(exchange, panels, radiosity, product);
   return {
     radiosity: radiosity.map((value) => value * mm2PerM2),
