@@ -2,13 +2,15 @@ import type { FacedMaterials } from '../../document/catalogue/index.js';
 import type { FaceStack } from '../optics/index.js';
 import {
   exchangeAreas,
+  foldExchange,
   layPatches,
   solveExchange,
+  solveMirrored,
   type Block,
   type Box,
   type Enclosure,
-  type Exchange,
   type Side,
+  type SolvedLight,
 } from '../radiosity/index.js';
 import { boundedCache } from '../../base/maths/index.js';
 import { betweenMeans, type Grid } from '../../base/raster/index.js';
@@ -37,22 +39,33 @@ export interface IndirectLight {
 /** Of thrown rays a patch must get enough: so many fewer patches than where light on them has a closed form. */
 const thrownShare = 0.55;
 
-/** A case in patches, and what they see of each other. */
-interface Seen {
+/** A case in patches, and how light settles in it. */
+interface Case {
   readonly enclosure: Enclosure;
-  readonly exchange: Exchange;
+  readonly settle: (firstLm: Float64Array, reflectance: Float64Array) => SolvedLight;
 }
 
-const cases = boundedCache<Seen>(4);
-/** A case of more patches is not kept: its exchange takes tens of megabytes. */
+const emptyCase = (enclosure: Enclosure): Case => {
+  const mirrored = foldExchange(enclosure, exchangeAreas(enclosure));
+  return { enclosure, settle: (firstLm, reflectance) => solveMirrored(mirrored, firstLm, reflectance) };
+};
+
+const blockedCase = (enclosure: Enclosure): Case => {
+  const exchange = exchangeAreas(enclosure);
+  return { enclosure, settle: (firstLm, reflectance) => solveExchange(enclosure, exchange, firstLm, reflectance) };
+};
+
+const emptyCases = boundedCache<Case>(4);
+/** A case of more patches is not kept: what they see of each other takes tens of megabytes. */
 const mostKept = 1500;
 
 /** What an empty case’s patches see of each other is the same whatever lights it: most changes leave the case as it is. */
-const seenIn = (box: Box, block: Block | null, patches: number, graded: boolean): Seen => {
+const caseOf = (box: Box, block: Block | null, patches: number, graded: boolean): Case => {
   const enclosure = layPatches(box, block, patches, graded);
-  const compute = (): Seen => ({ enclosure, exchange: exchangeAreas(enclosure) });
-  if (block !== null || enclosure.count > mostKept) return compute();
-  return cases([box.widthMm, box.heightMm, box.depthMm, patches, graded].join(), compute);
+  if (block !== null) return blockedCase(enclosure);
+  const compute = (): Case => emptyCase(enclosure);
+  if (enclosure.count > mostKept) return compute();
+  return emptyCases([box.widthMm, box.heightMm, box.depthMm, patches, graded].join(), compute);
 };
 
 /** Patch means on the face as a smooth map that carries exactly `fluxLm`. */
@@ -89,13 +102,13 @@ export const indirectLight = (
 ): IndirectLight => {
   const graded = block === null && hasClosedForm(emitters.distribution);
   const patches = graded ? limits.patches : limits.patches * thrownShare;
-  const { enclosure, exchange } = seenIn(box, block, patches, graded);
+  const { enclosure, settle } = caseOf(box, block, patches, graded);
   const first = firstLight(emitters, enclosure, limits.rays);
   const reflectance = new Float64Array(enclosure.count).fill(lining.reflectance);
   const face = enclosure.panels[1]!;
   const [from, to] = [face.start, face.start + face.aCount * face.bCount];
   reflectance.fill(stack.innerReflectance, from, to);
-  const { incidentLm } = solveExchange(enclosure, exchange, first, reflectance);
+  const { incidentLm } = settle(first, reflectance);
   const bySide: Record<Side, number> = { back: 0, face: 0, left: 0, right: 0, bottom: 0, top: 0, block: 0 };
   let absorbedCaseLm = 0;
   for (const { side, start, aCount, bCount } of enclosure.panels)

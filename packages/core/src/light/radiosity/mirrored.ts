@@ -1,5 +1,6 @@
 import type { Exchange } from './exchange.js';
 import type { Enclosure, Panel } from './patches.js';
+import { byGradients, diagonalOf, rowTimes, settled, settlingEnergy, type SolvedLight } from './solve-exchange.js';
 
 /** A case is the same seen in a mirror across x, across y, and across both: four ways, the first of which moves nothing. */
 const ways = 4;
@@ -28,143 +29,104 @@ const imagesAcross = ({ panels, count }: Enclosure, axis: 0 | 1): Int32Array => 
   return images;
 };
 
-/** Patches of which no two are images of each other, each with its four images. */
+/** An empty case by its mirrors: a quarter of its patches stands for the rest. */
 export interface Mirrored {
+  readonly enclosure: Enclosure;
+  /** Of each patch, its image in each of the four ways. */
   readonly images: readonly Int32Array[];
+  /** Patches of which no two are images of each other. */
   readonly own: Int32Array;
+  /** How many unlike images each of them has, as a share of the four ways: one on a mirror has fewer. */
+  readonly share: Float64Array;
+  /** Exchange areas between them for a light of each parity (mm²), over the images; rows and columns as `own`. */
+  readonly quarters: readonly Float64Array[];
 }
 
-/** The images of all patches of an empty case, and a quarter of them that stands for the rest. */
-export const mirroredIn = (enclosure: Enclosure): Mirrored => {
+/** Exchange areas between the patches of a quarter for a light of each parity. */
+const quartersOf = (
+  exchange: Exchange,
+  count: number,
+  images: readonly Int32Array[],
+  own: Int32Array,
+  share: Float64Array,
+): readonly Float64Array[] => {
+  const n = own.length;
+  const [at, atX, atY, atXY] = images.map((image) => Int32Array.from(own, (patch) => image[patch]!)) as [
+    Int32Array,
+    Int32Array,
+    Int32Array,
+    Int32Array,
+  ];
+  const quarters = parities.map(() => new Float64Array(n * n));
+  const [alike, acrossY, acrossX, acrossBoth] = quarters as [Float64Array, Float64Array, Float64Array, Float64Array];
+  for (let i = 0; i < n; i += 1) {
+    const row = own[i]! * count;
+    for (let j = 0; j < n; j += 1) {
+      const part = ways * share[i]! * share[j]!;
+      const [self, x] = [part * exchange[row + at[j]!]!, part * exchange[row + atX[j]!]!];
+      const [y, xy] = [part * exchange[row + atY[j]!]!, part * exchange[row + atXY[j]!]!];
+      alike[i * n + j] = self + x + y + xy;
+      acrossY[i * n + j] = self + x - y - xy;
+      acrossX[i * n + j] = self - x + y - xy;
+      acrossBoth[i * n + j] = self - x - y + xy;
+    }
+  }
+  return quarters;
+};
+
+/** Folds the exchange areas of an empty case by its mirrors. */
+export const foldExchange = (enclosure: Enclosure, exchange: Exchange): Mirrored => {
   const [x, y] = [imagesAcross(enclosure, 0), imagesAcross(enclosure, 1)];
   const images = [Int32Array.from(x, (_, patch) => patch), x, y, x.map((patch) => y[patch]!)];
   const own = images[0]!.filter((patch) => images.every((image) => image[patch]! >= patch));
-  return { images, own };
+  const share = Float64Array.from(own, (patch) => new Set(images.map((image) => image[patch]!)).size / ways);
+  return { enclosure, images, own, share, quarters: quartersOf(exchange, enclosure.count, images, own, share) };
 };
 
 /** Whether an image under a way counts with the sign of a light: across both, the signs multiply. */
 const signOf = ([x, y]: readonly [number, number], way: number): number =>
   ((way & 1) === 1 ? x : 1) * ((way & 2) === 2 ? y : 1);
 
-/** Solves S v = r for a symmetric, positive definite S of `n` rows by its Cholesky factor. Mutates both; v stands in r. */
-const solveSymmetric = (s: Float64Array, r: Float64Array, n: number): void => {
-  for (let i = 0; i < n; i += 1) {
-    const row = i * n;
-    for (let j = 0; j <= i; j += 1) {
-      const other = j * n;
-      // Two sums that do not wait for each other.
-      let sum = s[row + j]!;
-      let more = 0;
-      let k = 0;
-      for (; k + 1 < j; k += 2) {
-        sum -= s[row + k]! * s[other + k]!;
-        more -= s[row + k + 1]! * s[other + k + 1]!;
-      }
-      if (k < j) sum -= s[row + k]! * s[other + k]!;
-      sum += more;
-      s[row + j] = i === j ? Math.sqrt(sum) : sum / s[other + j]!;
-    }
-  }
-  for (let i = 0; i < n; i += 1) {
-    let sum = r[i]!;
-    for (let k = 0; k < i; k += 1) sum -= s[i * n + k]! * r[k]!;
-    r[i] = sum / s[i * n + i]!;
-  }
-  for (let i = n - 1; i >= 0; i -= 1) {
-    let sum = r[i]!;
-    for (let k = i + 1; k < n; k += 1) sum -= s[k * n + i]! * r[k]!;
-    r[i] = sum / s[i * n + i]!;
-  }
-};
-
 /**
- * The symmetric equations of a quarter of the patches for each parity: A/ρ − A·F over the four images of each, lower half.
- * Patches that give nothing back have a row of zeros.
- */
-const quartersOf = (
-  exchange: Exchange,
-  count: number,
-  { images, own }: Mirrored,
-  diagonal: Float64Array,
-  share: Float64Array,
-): readonly Float64Array[] => {
-  const n = own.length;
-  const of = (way: number): Int32Array => Int32Array.from(own, (patch) => images[way]![patch]!);
-  const [at, atX, atY, atXY] = [of(0), of(1), of(2), of(3)];
-  const quarters = parities.map(() => new Float64Array(n * n));
-  const [alike, acrossY, acrossX, acrossBoth] = quarters as [Float64Array, Float64Array, Float64Array, Float64Array];
-  for (let i = 0; i < n; i += 1) {
-    const [patch, line] = [own[i]!, i * n];
-    if (diagonal[patch]! <= 0) continue;
-    const row = patch * count;
-    const factor = -ways * share[i]!;
-    for (let j = 0; j <= i; j += 1) {
-      if (diagonal[at[j]!]! <= 0) continue;
-      const part = factor * share[j]!;
-      const [self, x] = [part * exchange[row + at[j]!]!, part * exchange[row + atX[j]!]!];
-      const [y, xy] = [part * exchange[row + atY[j]!]!, part * exchange[row + atXY[j]!]!];
-      alike[line + j] = self + x + y + xy;
-      acrossY[line + j] = self + x - y - xy;
-      acrossX[line + j] = self - x + y - xy;
-      acrossBoth[line + j] = self - x - y + xy;
-    }
-    // It is as many of its own four images as its share is the fewer.
-    for (const quarter of quarters) quarter[line + i]! -= factor * diagonal[patch]!;
-  }
-  return quarters;
-};
-
-/** Takes a patch out of the equations: its own row says that it is nothing. Mutates `s`. */
-const strike = (s: Float64Array, n: number, at: number): void => {
-  s.fill(0, at * n, at * n + at);
-  for (let row = at + 1; row < n; row += 1) s[row * n + at] = 0;
-  s[at * n + at] = 1;
-};
-
-/** A light of one parity that is no more than this share of all is what rounding left. */
-const leastShare = 1e-13;
-
-/**
- * Radiosity (flux a mm²) of each patch of a case that is the same in both mirrors, by (A/ρ − A·F) B = Φ₀: the light is parted
- * into what is alike and what is opposite across each axis, and each part is found for a quarter of the patches, which is a
- * sixteenth of the equations’ matrix. `diagonal` is A/ρ, 0 for patches that give nothing back.
+ * As `solveExchange`, for an empty case each side of which reflects evenly and as the one opposite it does: light is parted
+ * into what is alike and what is opposite across each axis, and each part is found for a quarter of the patches. Most lights
+ * are alike across one axis at least, and have no other part.
  */
 export const solveMirrored = (
-  { count }: Enclosure,
-  exchange: Exchange,
-  mirrored: Mirrored,
-  diagonal: Float64Array,
+  { enclosure: { count, areaMm2 }, images, own, share, quarters }: Mirrored,
   firstLm: Float64Array,
-): Float64Array => {
-  const radiosity = new Float64Array(count);
-  const { images, own } = mirrored;
+  reflectance: Float64Array,
+): SolvedLight => {
   const n = own.length;
-  // One on a mirror has fewer images than there are ways to them: each way counts for as much less.
-  const share = Float64Array.from(own, (patch) => new Set(images.map((image) => image[patch]!)).size / ways);
-  const quarters = quartersOf(exchange, count, mirrored, diagonal, share);
-  const all = firstLm.reduce((total, lm) => total + lm, 0);
+  const diagonal = diagonalOf(areaMm2, reflectance);
+  const enough = settlingEnergy(diagonal, firstLm);
+  const [radiosity, reflectedLm] = [new Float64Array(count), new Float64Array(count)];
+  const right = new Float64Array(n);
+  const reflected = new Float64Array(n);
   parities.forEach((parity, which) => {
-    const signs = images.map((_, way) => signOf(parity, way));
-    // Nothing is left of what gives nothing back, or would be opposite to itself.
-    const isNothing = (patch: number): boolean =>
-      diagonal[patch]! <= 0 || images.some((image, way) => image[patch] === patch && signs[way]! < 0);
     const quarter = quarters[which]!;
-    const right = new Float64Array(n);
-    let any = 0;
-    own.forEach((patch, i) => {
-      if (isNothing(patch)) {
-        strike(quarter, n, i);
-        return;
-      }
+    const signs = images.map((_, way) => signOf(parity, way));
+    // Nothing is left of what would be opposite to itself.
+    const own4 = Float64Array.from(own, (patch, i) =>
+      images.some((image, way) => image[patch] === patch && signs[way]! < 0) ? 0 : ways * share[i]! * diagonal[patch]!,
+    );
+    for (let i = 0; i < n; i += 1) {
       let total = 0;
-      for (let way = 0; way < ways; way += 1) total += signs[way]! * firstLm[images[way]![patch]!]!;
+      for (let way = 0; way < ways; way += 1) total += signs[way]! * firstLm[images[way]![own[i]!]!]!;
       right[i] = share[i]! * total;
-      any += Math.abs(right[i]);
-    });
-    if (any <= leastShare * all) return;
-    solveSymmetric(quarter, right, n);
+    }
+    const apply = (x: Float64Array, out: Float64Array): void => {
+      for (let i = 0; i < n; i += 1) out[i] = rowTimes(quarter, i * n, x, 0, n);
+    };
+    const found = byGradients(apply, own4, right, enough);
+    if (found.every((value) => value === 0)) return;
+    apply(found, reflected);
     for (let way = 0; way < ways; way += 1)
-      for (let i = 0; i < n; i += 1) radiosity[images[way]![own[i]!]!]! += signs[way]! * share[i]! * right[i]!;
+      for (let i = 0; i < n; i += 1) {
+        const image = images[way]![own[i]!]!;
+        radiosity[image]! += signs[way]! * share[i]! * found[i]!;
+        reflectedLm[image]! += (signs[way]! * reflected[i]!) / ways;
+      }
   });
-  return radiosity;
+  return settled(firstLm, radiosity, reflectedLm);
 };

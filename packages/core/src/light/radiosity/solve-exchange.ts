@@ -1,14 +1,11 @@
 import { millionth } from '../../base/maths/index.js';
 import type { Exchange } from './exchange.js';
-import { mirroredIn, solveMirrored } from './mirrored.js';
 import type { Enclosure, Panel } from './patches.js';
 
 const mm2PerM2 = 1e6;
 /** Residual, relative to the source, at which the light counts as settled: far less than energy may be off by. */
 const tolerance = 3 * millionth;
 const mostTurns = 400;
-/** More patches are solved quicker turn by turn than by factors of their matrix. */
-const mostMirrored = 4000;
 
 /** The state of light in a case once it has settled. */
 export interface SolvedLight {
@@ -25,7 +22,7 @@ const dot = (a: Float64Array, b: Float64Array): number => {
 };
 
 /** Part of the product of a row of the matrix, which begins at `at`, and x: columns `from` up to `to`. */
-const rowTimes = (matrix: Exchange, at: number, x: Float64Array, from: number, to: number): number => {
+export const rowTimes = (matrix: Float64Array, at: number, x: Float64Array, from: number, to: number): number => {
   // Four sums that do not wait for each other.
   let [a, b, c, d] = [0, 0, 0, 0];
   let column = from;
@@ -49,12 +46,18 @@ const multiply = (matrix: Exchange, panels: readonly Panel[], x: Float64Array, o
   }
 };
 
-/** By conjugate gradients, with the diagonal as preconditioner: for a case that no mirror leaves as it is. */
-const byGradients = (
-  panels: readonly Panel[],
-  exchange: Exchange,
+/** How an exchange of areas is taken to a radiosity: out = A·F x. */
+type Apply = (x: Float64Array, out: Float64Array) => void;
+
+/**
+ * Solves (A/ρ − A·F) B = Φ₀ by conjugate gradients with its diagonal A/ρ (0 for what gives nothing back) as preconditioner,
+ * until what is left is as small as `enough`, an energy (`settlingEnergy`).
+ */
+export const byGradients = (
+  apply: Apply,
   diagonal: Float64Array,
   firstLm: Float64Array,
+  enough: number,
 ): Float64Array => {
   const { length: count } = firstLm;
   const radiosity = new Float64Array(count);
@@ -63,9 +66,8 @@ const byGradients = (
   const direction = conditioned.slice();
   const product = new Float64Array(count);
   let energy = dot(residual, conditioned);
-  const enough = energy * tolerance * tolerance;
   for (let turn = 0; turn < mostTurns && energy > enough; turn += 1) {
-    multiply(exchange, panels, direction, product);
+    apply(direction, product);
     for (let patch = 0; patch < count; patch += 1)
       product[patch] = diagonal[patch]! > 0 ? diagonal[patch]! * direction[patch]! - product[patch]! : 0;
     const step = energy / dot(direction, product);
@@ -82,45 +84,41 @@ const byGradients = (
   return radiosity;
 };
 
-/** A reflectance over a whole panel, or none where it differs within it. */
-const evenOver = (reflectance: Float64Array, { start, aCount, bCount }: Panel): number | null => {
-  for (let patch = start + 1; patch < start + aCount * bCount; patch += 1)
-    if (reflectance[patch] !== reflectance[start]) return null;
-  return reflectance[start]!;
+/** A/ρ of each patch; 0 where nothing is given back. */
+export const diagonalOf = (areaMm2: Float64Array, reflectance: Float64Array): Float64Array =>
+  areaMm2.map((area, patch) => (reflectance[patch]! > 0 ? area / reflectance[patch]! : 0));
+
+/** What may be left unsettled of a first light. */
+export const settlingEnergy = (diagonal: Float64Array, firstLm: Float64Array): number => {
+  let energy = 0;
+  for (let patch = 0; patch < firstLm.length; patch += 1)
+    if (diagonal[patch]! > 0) energy += firstLm[patch]! ** 2 / diagonal[patch]!;
+  return energy * tolerance * tolerance;
 };
 
-/** Whether a case reflects as its image does in both mirrors: empty, each side even, opposite sides alike. */
-const isMirrored = ({ block, panels }: Enclosure, reflectance: Float64Array): boolean => {
-  if (block !== null) return false;
-  const each = panels.map((panel) => evenOver(reflectance, panel));
-  const [, , left, right, bottom, top] = each;
-  return !each.includes(null) && left === right && bottom === top;
-};
+/** Settled light from the radiosity of the patches and what of it falls on each (flux a mm², lm). */
+export const settled = (firstLm: Float64Array, radiosity: Float64Array, reflectedLm: Float64Array): SolvedLight => ({
+  radiosity: radiosity.map((value) => value * mm2PerM2),
+  incidentLm: firstLm.map((flux, patch) => flux + reflectedLm[patch]!),
+});
 
 /**
- * Settles diffuse light in a case: B = ρ (H₀ + F·B), written as (A/ρ − A·F) B = Φ₀, which is symmetric and positive definite:
- * for an empty case a quarter at a time, as its mirrors allow; else by conjugate gradients. `firstLm` is the flux each patch
- * gets straight from the LEDs; `reflectance` below 1 somewhere. Energy is conserved to the solver's tolerance.
+ * Settles diffuse light in a case: B = ρ (H₀ + F·B), written as (A/ρ − A·F) B = Φ₀, which is symmetric and positive
+ * definite. `firstLm` is the flux each patch gets straight from the LEDs; `reflectance` below 1 somewhere. Energy is
+ * conserved to the solver's tolerance.
  */
 export const solveExchange = (
-  enclosure: Enclosure,
+  { panels, areaMm2 }: Enclosure,
   exchange: Exchange,
   firstLm: Float64Array,
   reflectance: Float64Array,
 ): SolvedLight => {
-  const { count, panels, areaMm2 } = enclosure;
-  const diagonal = areaMm2.map((area, patch) => (reflectance[patch]! > 0 ? area / reflectance[patch]! : 0));
-  const mirrored = count <= mostMirrored && isMirrored(enclosure, reflectance) ? mirroredIn(enclosure) : null;
-  const radiosity =
-    mirrored === null
-      ? byGradients(panels, exchange, diagonal, firstLm)
-      : solveMirrored(enclosure, exchange, mirrored, diagonal, firstLm);
-  const product = new Float64Array(count);
-  multiply(exchange, panels, radiosity, product);
-  return {
-    radiosity: radiosity.map((value) => value * mm2PerM2),
-    incidentLm: firstLm.map((flux, patch) => flux + product[patch]!),
-  };
+  const apply: Apply = (x, out) => multiply(exchange, panels, x, out);
+  const diagonal = diagonalOf(areaMm2, reflectance);
+  const radiosity = byGradients(apply, diagonal, firstLm, settlingEnergy(diagonal, firstLm));
+  const reflectedLm = new Float64Array(firstLm.length);
+  apply(radiosity, reflectedLm);
+  return settled(firstLm, radiosity, reflectedLm);
 };
 
 /** Root of the mean square of what is still unsettled, as a share of the source: for tests. */
