@@ -8,6 +8,7 @@ export type {
   BuildWork,
   Laid,
   LightAim,
+  Lighting,
   Lit,
   NewJobAnswers,
   OtherArtwork,

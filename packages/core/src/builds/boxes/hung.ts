@@ -1,3 +1,4 @@
+import type { BeforeHanging } from '../../judging/results/index.js';
 import { sum } from '../../base/maths/index.js';
 import { lipName } from '../../joinery/members/index.js';
 import { centreOfAll, type HungBody, type Rail } from '../../making/hanging/index.js';
@@ -12,7 +13,7 @@ const clearOfStripMm = 8;
 /** So far down the back a level is looked for that no strip runs along. */
 const lookedDown = 0.4;
 
-type Facts = Omit<BoxResults, 'packing' | 'hang' | 'finishing'>;
+type Facts = BeforeHanging<BoxResults>;
 
 /** The highest level on the back at which screws meet no strip (mm from the middle); the usual one where there is none. */
 const clearLevel = ({ geometry: { inside }, runs, materials }: Facts): number => {

@@ -1,3 +1,4 @@
+import type { BeforeParts } from '../../judging/results/index.js';
 import type { Brief } from '../../document/design/index.js';
 import { glowOf, type GridLimits } from '../../light/glow/index.js';
 import type { LightShare } from '../../light/runs/index.js';
@@ -47,7 +48,7 @@ export const factListOf = ({
   materials,
   runs,
   lettering,
-}: Omit<BoxResults, 'cut' | 'bought' | 'packing' | 'hang' | 'finishing'>): FactList => [
+}: BeforeParts<BoxResults>): FactList => [
   design.brief,
   assembly.artwork.mode,
   assembly.artwork.mirrored === true,

@@ -17,14 +17,28 @@ export const boxStagesOf = (
   lay: layBox(stages, catalogue, fonts, runsOf),
   light: (brief, power, { artwork, case: design, light }, laid, { circuit, share, ownPower }) => {
     const { geometry, materials, stack, distribution, runs, lettering } = laid;
-    const glow = stages.glow.run(brief, artwork.mode, geometry, materials, stack, distribution, runs, share, lettering);
-    const shedding = stages.shedding.run(
-      geometry,
-      design.vents,
-      glow,
-      stages.bed.run(geometry, light, materials, runs, brief.place),
-    );
-    return { glow, heat: stages.heat.run(brief, power, materials.strip, circuit, ownPower, shedding) };
+    return {
+      lit: () => {
+        const glow = stages.glow.run(
+          brief,
+          artwork.mode,
+          geometry,
+          materials,
+          stack,
+          distribution,
+          runs,
+          share,
+          lettering,
+        );
+        const shedding = stages.shedding.run(
+          geometry,
+          design.vents,
+          glow,
+          stages.bed.run(geometry, light, materials, runs, brief.place),
+        );
+        return { glow, heat: stages.heat.run(brief, power, materials.strip, circuit, ownPower, shedding) };
+      },
+    };
   },
   parts: (results) => {
     const { cut, bought } = stages.parts.run(...factListOf(results));

@@ -1,3 +1,4 @@
+import type { BeforeHanging } from '../../judging/results/index.js';
 import { sum } from '../../base/maths/index.js';
 import { cornerJoints, lipName } from '../../joinery/members/index.js';
 import type { Bond, Surface, ToFinish } from '../../making/finishing/index.js';
@@ -10,11 +11,7 @@ import { shutIn } from './way-out.js';
 const blockMm = 45;
 
 /** What of a box is painted, and what is glued. */
-export const boxToFinish = ({
-  geometry,
-  materials,
-  assembly,
-}: Omit<BoxResults, 'packing' | 'hang' | 'finishing'>): ToFinish => {
+export const boxToFinish = ({ geometry, materials, assembly }: BeforeHanging<BoxResults>): ToFinish => {
   const { members, inside } = geometry;
   const backOfBoards = gluedBackOf({ geometry, materials });
   const { returnBoard, backBoard, lining } = materials;

@@ -14,7 +14,13 @@ import type {
 } from '../../document/design/index.js';
 import type { Figure } from '../../judging/figures/index.js';
 import type { Remedy, Rule } from '../../judging/findings/index.js';
-import type { AnyAssembly, AssemblyResults } from '../../judging/results/index.js';
+import type {
+  AnyAssembly,
+  AssemblyResults,
+  BeforeHanging,
+  BeforeParts,
+  BeforeSums,
+} from '../../judging/results/index.js';
 import type { SignGeometry } from '../../light/geometry/index.js';
 import type { Glow, GridLimits } from '../../light/glow/index.js';
 import type { Distribution } from '../../light/photometry/index.js';
@@ -63,6 +69,11 @@ export interface Lit {
   readonly heat: Heat;
 }
 
+/** What an assembly finds of its own once it is wired, with its light for when that is asked for. */
+export interface Lighting {
+  readonly lit: () => Lit;
+}
+
 /** What an assembly is made of, without what the sign shares. */
 export interface OwnParts {
   readonly cut: readonly CutPart[];
@@ -75,9 +86,9 @@ export interface OwnParts {
  */
 export interface Stages<Own extends AnyAssembly, OwnLaid extends Laid, Results extends AssemblyResults> {
   readonly lay: (brief: Brief, power: PowerDesign, assembly: Own) => Result<OwnLaid>;
-  readonly light: (brief: Brief, power: PowerDesign, assembly: Own, laid: OwnLaid, wired: Wired) => Lit;
-  readonly parts: (results: Omit<Results, 'cut' | 'bought' | 'packing' | 'hang' | 'finishing'>) => OwnParts;
-  readonly steps: (results: Omit<Results, 'packing'>) => readonly ToldStep[];
+  readonly light: (brief: Brief, power: PowerDesign, assembly: Own, laid: OwnLaid, wired: Wired) => Lighting;
+  readonly parts: (results: BeforeParts<Results>) => OwnParts;
+  readonly steps: (results: BeforeSums<Results>) => readonly ToldStep[];
   /** The stages that did not answer from memory since they were last run. */
   readonly recomputed: () => readonly StageName[];
 }
@@ -188,9 +199,9 @@ export interface BuildWork<Own extends AnyAssembly, OwnLaid extends Laid, Result
   /** Lists of its own for the pack, by the name of their file; left out where there are none. */
   readonly tables?: (results: Results) => Readonly<Record<string, TableRows>>;
   /** Surfaces to be painted and joints to be glued. */
-  readonly toFinish: (results: Omit<Results, 'packing' | 'hang' | 'finishing'>) => ToFinish;
+  readonly toFinish: (results: BeforeHanging<Results>) => ToFinish;
   /** What hangs by itself, each with its weight and where that lies, in the axes of the assembly. */
-  readonly hung: (results: Omit<Results, 'packing' | 'hang' | 'finishing'>) => readonly HungBody[];
+  readonly hung: (results: BeforeHanging<Results>) => readonly HungBody[];
   /** The same light traced photon by photon, report by report; null where it is not done. */
   readonly trace: ((results: Results) => Generator<TraceReport, void>) | null;
 }

@@ -1,3 +1,4 @@
+import type { BeforeHanging } from '../../judging/results/index.js';
 import { outlineCentroid } from '../../base/outlines/index.js';
 import { sum } from '../../base/maths/index.js';
 import { centreOfAll, type HungBody, type Rail } from '../../making/hanging/index.js';
@@ -6,7 +7,7 @@ import { membersIn } from './geometry.js';
 import type { PanelResults } from './results.js';
 import type { EdgeLitAssembly } from './schema.js';
 
-type Facts = Omit<PanelResults, 'packing' | 'hang' | 'finishing'>;
+type Facts = BeforeHanging<PanelResults>;
 
 /** From the inside of the members to the middle of a fixing (mm). */
 const insideMembersMm = 12;

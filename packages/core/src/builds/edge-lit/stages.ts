@@ -16,9 +16,13 @@ export const panelStages: BuildWork<EdgeLitAssembly, PanelLaid, PanelResults>['s
     lay: layPanel(stages, catalogue, fonts),
     light: (brief, power, { sheet, light }, laid, { circuit, share, ownPower }) => {
       const { geometry, materials, runs, areas } = laid;
-      const glow = stages.glow.run(brief, areas, sheet, light, geometry, materials, runs, share);
-      const shedding = stages.shedding.run(geometry, materials, glow);
-      return { glow, heat: stages.heat.run(brief, power, materials.strip, circuit, ownPower, shedding) };
+      return {
+        lit: () => {
+          const glow = stages.glow.run(brief, areas, sheet, light, geometry, materials, runs, share);
+          const shedding = stages.shedding.run(geometry, materials, glow);
+          return { glow, heat: stages.heat.run(brief, power, materials.strip, circuit, ownPower, shedding) };
+        },
+      };
     },
     parts: (results) => stages.parts.run(...factListOf(factsOf(results))),
     steps: (results) =>

@@ -1,3 +1,4 @@
+import type { BeforeHanging } from '../../judging/results/index.js';
 import { solidParts, type Outline } from '../../base/outlines/index.js';
 import type { HungBody } from '../../making/hanging/index.js';
 import type { Hanging } from '../common/build.js';
@@ -25,7 +26,7 @@ export const faceLitHung = ({
   geometry,
   assembly,
   materials,
-}: Omit<FaceLitResults, 'packing' | 'hang' | 'finishing'>): readonly HungBody[] => {
+}: BeforeHanging<FaceLitResults>): readonly HungBody[] => {
   const backer = backerOf(assembly.backer, materials.backer, lettering.outline);
   const letters = hungLetters(lettersOf(lettering.outline), cut, bought, geometry.outside.depthMm);
   return backer === null ? letters : [hungBacker(backer, letters, cut)];

@@ -1,3 +1,4 @@
+import type { BeforeParts } from '../../judging/results/index.js';
 import type { Finishing } from '../../making/finishing/index.js';
 import type { Hang } from '../../making/hanging/index.js';
 import type { Board, Catalogue } from '../../document/catalogue/index.js';
@@ -50,13 +51,7 @@ export type FactList = readonly [
 
 /** What parts and steps are made from, as a list that a memo can hold against the last. */
 export const factListOf = (
-  {
-    design,
-    assembly,
-    geometry,
-    materials,
-    runs,
-  }: Omit<FaceLitResults, 'cut' | 'bought' | 'packing' | 'hang' | 'finishing'>,
+  { design, assembly, geometry, materials, runs }: BeforeParts<FaceLitResults>,
   letters: readonly Outline[],
 ): FactList => [design.brief, assembly, geometry, materials, runs, letters];
 

@@ -18,16 +18,32 @@ export const faceLitStages: BuildWork<FaceLitAssembly, FaceLitLaid, FaceLitResul
       const { lettering, geometry, materials, stack, distribution, runs } = laid;
       const { outline, inside } = shapesOf(stages, lettering, cans.wallMm);
       const jumpers = stages.jumpers.run(wires, outline);
-      const lit = stages.lit.run(inside, Math.min(materials.face.thicknessMm, geometry.wallMm + 1));
-      const glow = stages.glow.run(brief, outline, inside, lit, geometry, materials, stack, distribution, runs, share);
-      const shedding = stages.shedding.run(
-        outline,
-        geometry.outside.depthMm,
-        glow.balance.outLm,
-        materials.backBoard,
-        runs.stripMm,
-      );
-      return { glow, jumpers, heat: stages.heat.run(brief, power, materials.strip, circuit, ownPower, shedding) };
+      return {
+        jumpers,
+        lit: () => {
+          const lit = stages.lit.run(inside, Math.min(materials.face.thicknessMm, geometry.wallMm + 1));
+          const glow = stages.glow.run(
+            brief,
+            outline,
+            inside,
+            lit,
+            geometry,
+            materials,
+            stack,
+            distribution,
+            runs,
+            share,
+          );
+          const shedding = stages.shedding.run(
+            outline,
+            geometry.outside.depthMm,
+            glow.balance.outLm,
+            materials.backBoard,
+            runs.stripMm,
+          );
+          return { glow, heat: stages.heat.run(brief, power, materials.strip, circuit, ownPower, shedding) };
+        },
+      };
     },
     parts: (results) =>
       stages.parts.run(results.wires, ...factListOf(results, stages.letters.run(results.lettering.outline))),

@@ -1,3 +1,4 @@
+import type { BeforeHanging } from '../../judging/results/index.js';
 import { ringLength } from '../../base/outlines/index.js';
 import { sum } from '../../base/maths/index.js';
 import type { ToFinish } from '../../making/finishing/index.js';
@@ -12,7 +13,7 @@ export const faceLitToFinish = ({
   geometry,
   materials,
   assembly,
-}: Omit<FaceLitResults, 'packing' | 'hang' | 'finishing'>): ToFinish => {
+}: BeforeHanging<FaceLitResults>): ToFinish => {
   const { returnBoard, backBoard, lining } = materials;
   const roundMm = sum(lettering.outline.map(ringLength));
   const m2 = lettering.areaMm2 / 1e6;

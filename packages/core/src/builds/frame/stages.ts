@@ -60,13 +60,17 @@ export const frameStages: BuildWork<FrameAssembly, FrameLaid, FrameResults>['sta
       return success({ ...found, stack: stack(lettering), lettering, workability });
     },
     light: (brief, power, assembly, laid, wired) => {
-      const lit = box.light(brief, power, assembly, laid, wired);
+      const plain = box.light(brief, power, assembly, laid, wired);
       const { kind, picture } = assembly.shows;
-      if (kind !== 'print' || !picture) return lit;
+      if (kind !== 'print' || !picture) return plain;
       const read = stages.picture.run(picture);
-      return read.ok
-        ? { ...lit, glow: stages.through.run(lit.glow as FrameResults['glow'], read.value, laid.geometry.face) }
-        : lit;
+      if (!read.ok) return plain;
+      return {
+        lit: () => {
+          const { glow, heat } = plain.lit();
+          return { glow: stages.through.run(glow as FrameResults['glow'], read.value, laid.geometry.face), heat };
+        },
+      };
     },
     parts: (results) => {
       const { cut, bought } = box.parts(results);

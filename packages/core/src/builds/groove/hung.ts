@@ -1,3 +1,4 @@
+import type { BeforeHanging } from '../../judging/results/index.js';
 import { outlineCentroid } from '../../base/outlines/index.js';
 import { sum } from '../../base/maths/index.js';
 import { centreOfAll, type HungBody } from '../../making/hanging/index.js';
@@ -16,7 +17,7 @@ export const grooveHung = ({
   bought,
   assembly,
   materials,
-}: Omit<GrooveResults, 'packing' | 'hang' | 'finishing'>): readonly HungBody[] => {
+}: BeforeHanging<GrooveResults>): readonly HungBody[] => {
   const { bounds, outline, frontZMm, backMm } = geometry;
   const letters = assembly.carrier.kind === 'letters';
   const around = letters ? plateMarginMm : 0;

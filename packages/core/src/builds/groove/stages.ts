@@ -15,9 +15,13 @@ export const grooveStages: BuildWork<GrooveAssembly, GrooveLaid, GrooveResults>[
   return {
     lay: layGroove(stages, catalogue, fonts),
     light: (brief, power, { carrier, groove }, { geometry, materials, runs }, { circuit, share, ownPower }) => {
-      const glow = stages.glow.run(brief, carrier, groove, geometry, materials, runs, share);
-      const shedding = stages.shedding.run(geometry, materials, runs, carrier.spacerMm, glow);
-      return { glow, heat: stages.heat.run(brief, power, materials.strip, circuit, ownPower, shedding) };
+      return {
+        lit: () => {
+          const glow = stages.glow.run(brief, carrier, groove, geometry, materials, runs, share);
+          const shedding = stages.shedding.run(geometry, materials, runs, carrier.spacerMm, glow);
+          return { glow, heat: stages.heat.run(brief, power, materials.strip, circuit, ownPower, shedding) };
+        },
+      };
     },
     parts: (results) => stages.parts.run(...factListOf(factsOf(results))),
     steps: (results) =>

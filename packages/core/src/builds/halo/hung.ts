@@ -1,3 +1,4 @@
+import type { BeforeHanging } from '../../judging/results/index.js';
 import type { HungBody } from '../../making/hanging/index.js';
 import type { Hanging } from '../common/build.js';
 import { backerOf } from '../letters/backer/backer.js';
@@ -15,7 +16,7 @@ export const haloHung = ({
   geometry,
   assembly,
   materials,
-}: Omit<HaloResults, 'packing' | 'hang' | 'finishing'>): readonly HungBody[] => {
+}: BeforeHanging<HaloResults>): readonly HungBody[] => {
   const backer = backerOf(
     assembly.backer,
     materials.backer,

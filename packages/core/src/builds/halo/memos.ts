@@ -1,3 +1,4 @@
+import type { BeforeParts } from '../../judging/results/index.js';
 import type { Finishing } from '../../making/finishing/index.js';
 import type { Hang } from '../../making/hanging/index.js';
 import type { Board, Catalogue } from '../../document/catalogue/index.js';
@@ -43,14 +44,7 @@ export type FactList = readonly [
 
 /** What parts and steps are made from, as a list that a memo can hold against the last. */
 export const factListOf = (
-  {
-    design,
-    assembly,
-    geometry,
-    materials,
-    runs,
-    posts,
-  }: Omit<HaloResults, 'cut' | 'bought' | 'packing' | 'hang' | 'finishing'>,
+  { design, assembly, geometry, materials, runs, posts }: BeforeParts<HaloResults>,
   letters: readonly Outline[],
 ): FactList => [design.brief, assembly, geometry, materials, runs, posts, letters];
 

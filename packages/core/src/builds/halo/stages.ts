@@ -22,20 +22,30 @@ export const haloStages: BuildWork<HaloAssembly, HaloLaid, HaloResults>['stages'
       const { lettering, geometry, materials, runs, distribution, posts } = laid;
       const outline = stages.shape.run(lettering.outline);
       const jumpers = stages.jumpers.run(wires, outline);
-      const glow = stages.glow.run(
-        brief,
-        outline,
-        geometry,
-        materials,
-        runs,
-        share,
-        distribution,
-        stages.posts.run(posts),
-        lookingOf(assembly),
-        assembly.light.setbackMm,
-      );
-      const shedding = stages.shedding.run(Math.abs(outlineArea(outline)), glow.outLm, materials.board, runs.stripMm);
-      return { glow, jumpers, heat: stages.heat.run(brief, power, materials.strip, circuit, ownPower, shedding) };
+      return {
+        jumpers,
+        lit: () => {
+          const glow = stages.glow.run(
+            brief,
+            outline,
+            geometry,
+            materials,
+            runs,
+            share,
+            distribution,
+            stages.posts.run(posts),
+            lookingOf(assembly),
+            assembly.light.setbackMm,
+          );
+          const shedding = stages.shedding.run(
+            Math.abs(outlineArea(outline)),
+            glow.outLm,
+            materials.board,
+            runs.stripMm,
+          );
+          return { glow, heat: stages.heat.run(brief, power, materials.strip, circuit, ownPower, shedding) };
+        },
+      };
     },
     parts: (results) =>
       stages.parts.run(results.jumpers, ...factListOf(results, stages.letters.run(results.lettering.outline))),

@@ -1,3 +1,4 @@
+import type { BeforeHanging } from '../../judging/results/index.js';
 import { outlineArea, ringLength } from '../../base/outlines/index.js';
 import { sum } from '../../base/maths/index.js';
 import type { ToFinish } from '../../making/finishing/index.js';
@@ -7,12 +8,7 @@ import { liningSurface } from '../common/lining-surface.js';
 import type { HaloResults } from './results.js';
 
 /** What of halo letters is painted, and what is glued. */
-export const haloToFinish = ({
-  posts,
-  geometry,
-  materials,
-  assembly,
-}: Omit<HaloResults, 'packing' | 'hang' | 'finishing'>): ToFinish => {
+export const haloToFinish = ({ posts, geometry, materials, assembly }: BeforeHanging<HaloResults>): ToFinish => {
   const { board, backFinish } = materials;
   const m2 = sum(posts.map(({ outline }) => Math.abs(outlineArea(outline)))) / 1e6;
   const roundMm = sum(posts.flatMap(({ outline }) => outline.map(ringLength)));

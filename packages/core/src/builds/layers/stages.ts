@@ -51,30 +51,34 @@ export const layersStages: BuildWork<LayersAssembly, LayersLaid, LayersResults>[
     },
     light: (brief, power, assembly, laid, { circuit, share, ownPower }) => {
       const { geometry, materials, distribution, runs, scene } = laid;
-      const planes = stages.planes.run(scene, assembly.scene, geometry, materials, limits);
-      const glow = stages.sceneGlow.run(
-        brief,
-        assembly.scene,
-        scene,
-        planes,
-        geometry,
-        materials,
-        distribution,
-        runs,
-        share,
-      );
-      const shedding = stages.shedding.run(
-        geometry,
-        assembly.case.vents,
-        glow,
-        stages.bedBehind.run(
-          stages.bed.run(geometry, assembly.light, materials, runs, brief.place),
-          assembly.scene,
-          runs,
-          scene,
-        ),
-      );
-      return { glow, heat: stages.heat.run(brief, power, materials.strip, circuit, ownPower, shedding) };
+      return {
+        lit: () => {
+          const planes = stages.planes.run(scene, assembly.scene, geometry, materials, limits);
+          const glow = stages.sceneGlow.run(
+            brief,
+            assembly.scene,
+            scene,
+            planes,
+            geometry,
+            materials,
+            distribution,
+            runs,
+            share,
+          );
+          const shedding = stages.shedding.run(
+            geometry,
+            assembly.case.vents,
+            glow,
+            stages.bedBehind.run(
+              stages.bed.run(geometry, assembly.light, materials, runs, brief.place),
+              assembly.scene,
+              runs,
+              scene,
+            ),
+          );
+          return { glow, heat: stages.heat.run(brief, power, materials.strip, circuit, ownPower, shedding) };
+        },
+      };
     },
     parts: (results) => {
       const { cut, bought } = box.parts({ ...results, lettering: noLetters });

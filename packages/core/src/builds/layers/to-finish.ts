@@ -1,3 +1,4 @@
+import type { BeforeHanging } from '../../judging/results/index.js';
 import { outlineArea } from '../../base/outlines/index.js';
 import type { ToFinish } from '../../making/finishing/index.js';
 import { boxToFinish } from '../boxes/to-finish.js';
@@ -9,7 +10,7 @@ import { trimM2 } from './trim.js';
 const footBeadMm = 30;
 
 /** What of a scene is painted and glued: that of its case, both sides of its sheets, and the spacers. */
-export const layersToFinish = (results: Omit<LayersResults, 'packing' | 'hang' | 'finishing'>): ToFinish => {
+export const layersToFinish = (results: BeforeHanging<LayersResults>): ToFinish => {
   const found = boxToFinish(results);
   const { sheets, combs } = results.scene;
   const { trim } = results.materials;

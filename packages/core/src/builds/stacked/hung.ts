@@ -1,3 +1,4 @@
+import type { BeforeHanging } from '../../judging/results/index.js';
 import { outlineBounds, outlineCentroid } from '../../base/outlines/index.js';
 import { sum } from '../../base/maths/index.js';
 import { centreOfAll, type HungBody } from '../../making/hanging/index.js';
@@ -17,7 +18,7 @@ const middleZ = (id: string, { geometry }: Pick<StackedResults, 'geometry'>): nu
 };
 
 /** A stack hangs in one piece, by its base. */
-export const stackedHung = (results: Omit<StackedResults, 'packing' | 'hang' | 'finishing'>): readonly HungBody[] => {
+export const stackedHung = (results: BeforeHanging<StackedResults>): readonly HungBody[] => {
   const { geometry, cut, bought, materials } = results;
   const { bounds, outline, inside, baseMm, outside } = geometry;
   const middle = outlineCentroid(outline) ?? ([0, 0] as const);

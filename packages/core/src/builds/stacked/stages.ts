@@ -28,9 +28,13 @@ export const stackedStages: BuildWork<StackedAssembly, StackedLaid, StackedResul
     lay: layStacked(stages, catalogue, fonts),
     light: (brief, power, _assembly, laid, { circuit, share, ownPower }) => {
       const { geometry, materials, stack, room, lid, distribution, runs } = laid;
-      const glow = stages.glow.run(brief, room, geometry, materials, stack, lid.pockets, distribution, runs, share);
-      const shedding = stages.shedding.run(geometry, materials, runs, glow);
-      return { glow, heat: stages.heat.run(brief, power, materials.strip, circuit, ownPower, shedding) };
+      return {
+        lit: () => {
+          const glow = stages.glow.run(brief, room, geometry, materials, stack, lid.pockets, distribution, runs, share);
+          const shedding = stages.shedding.run(geometry, materials, runs, glow);
+          return { glow, heat: stages.heat.run(brief, power, materials.strip, circuit, ownPower, shedding) };
+        },
+      };
     },
     parts: (results) => stages.parts.run(...factsOf(results)),
     steps: (results) =>

@@ -1,8 +1,8 @@
 import type { AssemblyResults, SignResults } from '../results/index.js';
-import type { Rule, SignFinding, SignRule } from './types.js';
+import type { FoundOnSign, Rule, SignRule } from './types.js';
 
 /** Asks one rule of a whole sign, each assembly it is about. */
-export type SignCheck = (context: Parameters<SignRule>[0]) => readonly SignFinding[];
+export type SignCheck = (context: Parameters<SignRule>[0]) => readonly FoundOnSign[];
 
 /** A finding about one assembly of several names it in its id, and in its words. */
 const named = (what: string, { label }: AssemblyResults): string => (label === '' ? what : `${label}: ${what}`);

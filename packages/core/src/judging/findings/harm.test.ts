@@ -1,14 +1,12 @@
 import { describe, expect, it } from '@jest/globals';
 import type { SignResults } from '../results/index.js';
-import { harmOf, type Judged } from './harm.js';
+import { harmOf, judgedWith, type Judged } from './harm.js';
 import type { Severity, SignFinding } from './types.js';
 
 const found = (id: string, severity: Severity, read = (of: SignResults) => (of as unknown as { n: number }).n) =>
   ({ id, severity, target: { better: 'lower', read } }) as unknown as SignFinding;
-const judged = (n: number, ...findings: readonly SignFinding[]): Judged => ({
-  results: { n } as unknown as SignResults,
-  findings,
-});
+const judged = (n: number, ...findings: readonly SignFinding[]): Judged =>
+  judgedWith({ n } as unknown as SignResults, findings);
 const ids = (list: readonly SignFinding[]): readonly string[] => list.map(({ id }) => id);
 const mended = found('mended', 'fix');
 

@@ -4,11 +4,24 @@ import type { Severity, SignFinding } from './types.js';
 /** How grave each kind of finding is; the gravest first. */
 export const gravity: Readonly<Record<Severity, number>> = { stop: 0, fix: 1, note: 2 };
 
-/** A design evaluated and judged: what a trial gives. */
-export interface Judged {
+/** A design evaluated, of whose findings one is looked for at a time. */
+export interface Glimpse {
   readonly results: SignResults;
+  /** How grave a finding of another evaluation is here; null where it is not found. */
+  readonly again: (finding: SignFinding) => Severity | null;
+}
+
+/** A design evaluated and judged: what a trial gives. */
+export interface Judged extends Glimpse {
   readonly findings: readonly SignFinding[];
 }
+
+/** A design with what was found on it. */
+export const judgedWith = (results: SignResults, findings: readonly SignFinding[]): Judged => ({
+  results,
+  findings,
+  again: ({ id }) => findings.find((found) => found.id === id)?.severity ?? null,
+});
 
 /** A finding that stays may move the wrong way by this share of its figure before it counts as made worse. */
 const unnoticed = 0.1;

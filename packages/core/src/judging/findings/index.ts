@@ -15,14 +15,14 @@ import { fedAtWrongEnd, notSolved, wiringContradicts } from './wiring-rules.js';
 import { runTooLong } from './run-rules.js';
 import { bareOutdoors, segmentOverReel, wrongColour } from './strip-rules.js';
 import { stripsDiffer } from './strips-differ.js';
-import type { RuleContext, SignFinding } from './types.js';
+import type { RuleContext, Severity, SignFinding } from './types.js';
 import type { SignResults } from '../results/index.js';
 
 export { overBed, overBedWords } from './artwork-rules.js';
 export { changeStrip, evenlyOver, oneChange, suitableStrips } from './candidates.js';
 export { ofBuild, onSign, type SignCheck } from './for-build.js';
 export { readsAsLit } from './reads-as-lit.js';
-export type { Judged } from './harm.js';
+export { judgedWith, type Glimpse, type Judged } from './harm.js';
 export { asShown, resolveRemedies, withoutRemedies, type Trial, type Trials } from './resolve.js';
 export { partOverSheet, supplyTooSmall } from './shared-rules.js';
 export { otherWays } from './hanging/common.js';
@@ -88,5 +88,16 @@ const sharedChecks: readonly SignCheck[] = [
  */
 export const findFaults = (context: RuleContext<SignResults>, ofBuilds: readonly SignCheck[]): readonly SignFinding[] =>
   [...ofBuilds, ...sharedChecks]
-    .flatMap((check) => check(context))
+    .flatMap((check, place) => check(context).map((found) => ({ ...found, check: place })))
     .sort((a, b) => gravity[a.severity] - gravity[b.severity]);
+
+/**
+ * How grave a finding is in a design of the same assemblies, by its own check alone: others may ask for light that nothing
+ * else wants of a trial. Null where it is not found.
+ */
+export const findAgain = (
+  context: RuleContext<SignResults>,
+  ofBuilds: readonly SignCheck[],
+  { id, check }: SignFinding,
+): Severity | null =>
+  [...ofBuilds, ...sharedChecks][check]!(context).find((found) => found.id === id)?.severity ?? null;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import type { DesignChange } from '../../document/design/index.js';
 import type { SignResults } from '../results/index.js';
-import type { Judged } from './harm.js';
+import { judgedWith, type Judged } from './harm.js';
 import { resolveRemedies } from './resolve.js';
 import type { Candidate, Finding, Remedy, SignFinding } from './types.js';
 
@@ -47,9 +47,7 @@ const trying = (refused: readonly number[] = [], bringsOn: BringsOn = () => []) 
     const figure = change.reduce((sum, { value }) => sum + (value as [number, number])[0], 0);
     const price = change.reduce((sum, { value }) => sum + (value as [number, number])[1] - 100, 100);
     list.push(figure);
-    return refused.includes(figure)
-      ? null
-      : { results: results(figure + off, price), findings: bringsOn(figure, change) };
+    return refused.includes(figure) ? null : judgedWith(results(figure + off, price), bringsOn(figure, change));
   };
   const trial = {
     rough: (change: DesignChange) => judge(change, tried),
@@ -59,7 +57,7 @@ const trying = (refused: readonly number[] = [], bringsOn: BringsOn = () => []) 
 };
 
 const resolved = (raw: readonly SignFinding[], trial = trying().trial) => {
-  const search = resolveRemedies({ results: results(4), findings: raw }, trial);
+  const search = resolveRemedies(judgedWith(results(4), raw), trial);
   let pauses = 0;
   let turn = search.next();
   for (; turn.done !== true; turn = search.next()) pauses += 1;
@@ -211,7 +209,7 @@ describe('remedies that are tried', () => {
 
   it('are left alone where only others are asked for', () => {
     const { tried, trial } = trying();
-    const search = resolveRemedies({ results: results(4), findings: [finding([])] }, trial, () => false);
+    const search = resolveRemedies(judgedWith(results(4), [finding([])]), trial, () => false);
     expect(search.next()).toMatchObject({ done: true, value: [{ fixes: [], whyNone: null }] });
     expect(tried).toEqual([]);
   });

@@ -1,14 +1,14 @@
 import type { DesignChange } from '../../document/design/index.js';
-import { gravity, harmOf, type Judged } from './harm.js';
+import { gravity, harmOf, type Glimpse, type Judged } from './harm.js';
 import type { Candidate, Finding, Fix, Remedy, SignFinding } from './types.js';
 
-/** Evaluates and judges the design with a change made; null when that makes no valid design. */
-export type Trial = (change: DesignChange) => Judged | null;
+/** Evaluates the design with a change made; null when that makes no valid design. */
+export type Trial<Seen> = (change: DesignChange) => Seen | null;
 
-/** How remedies are tried: many on a rough map, to find the one that will do, and that one on the page’s own map. */
+/** How remedies are tried: many at a glance on a rough map, to find the one that will do; that one judged on the page’s own. */
 export interface Trials {
-  readonly rough: Trial;
-  readonly exact: Trial;
+  readonly rough: Trial<Glimpse>;
+  readonly exact: Trial<Judged>;
 }
 
 /** A remedy that moves its figure by less than this share is not worth showing. */
@@ -36,12 +36,14 @@ interface Tried {
 export const asShown = (value: number): number => Math.round(value * 100) / 100;
 
 /** What is asked of a trial. */
-type Will = (judged: Judged) => boolean;
+type Will = (seen: Glimpse) => boolean;
 
 /** Settled: its own measure says so, and it is not found again as gravely. */
-const settles = (finding: SignFinding, judged: Judged): boolean =>
-  finding.target.settled(judged.results) &&
-  !judged.findings.some(({ id, severity }) => id === finding.id && gravity[severity] <= gravity[finding.severity]);
+const settles = (finding: SignFinding, seen: Glimpse): boolean => {
+  if (!finding.target.settled(seen.results)) return false;
+  const again = seen.again(finding);
+  return again === null || gravity[again] > gravity[finding.severity];
+};
 
 /** Tries the remedies of one finding; every trial is preceded by a `yield`, so that the caller can stop or let others run. */
 class Attempt {
@@ -51,7 +53,7 @@ class Attempt {
     private readonly trials: Trials,
   ) {}
 
-  private *roughly(candidate: Candidate): Generator<void, Judged | null> {
+  private *roughly(candidate: Candidate): Generator<void, Glimpse | null> {
     yield;
     return this.trials.rough(candidate.change);
   }
@@ -65,11 +67,11 @@ class Attempt {
   }
 
   private *willRoughly(candidate: Candidate, will: Will): Generator<void, boolean> {
-    const judged = yield* this.roughly(candidate);
-    return judged !== null && will(judged);
+    const seen = yield* this.roughly(candidate);
+    return seen !== null && will(seen);
   }
 
-  private readonly settled: Will = (judged) => settles(this.finding, judged);
+  private readonly settled: Will = (seen) => settles(this.finding, seen);
 
   /** The candidates to try on the page’s map, by what the rough one says; where none will do, what moves the figure most. */
   private *promising(candidates: readonly Candidate[], will = this.settled): Generator<void, readonly Candidate[]> {
@@ -77,14 +79,14 @@ class Attempt {
       const settling: Candidate[] = [];
       let [first, last, mostMoved] = [null as Candidate | null, null as Candidate | null, 0];
       for (const candidate of candidates) {
-        const judged = yield* this.roughly(candidate);
-        if (judged === null) continue;
-        if (will(judged)) {
+        const seen = yield* this.roughly(candidate);
+        if (seen === null) continue;
+        if (will(seen)) {
           settling.push(candidate);
           if (settling.length === mostExact) break;
           continue;
         }
-        const moved = this.moved(judged);
+        const moved = this.moved(seen);
         if (moved > 0) first ??= candidate;
         if (moved > mostMoved) [last, mostMoved] = [candidate, moved];
       }
@@ -103,7 +105,7 @@ class Attempt {
   }
 
   /** How far the figure moved the right way. */
-  private moved({ results }: Judged): number {
+  private moved({ results }: Glimpse): number {
     const { read, better } = this.finding.target;
     const by = read(results) - read(this.now.results);
     return better === 'higher' ? by : -by;
@@ -114,9 +116,7 @@ class Attempt {
     const [worst] = tried.harm;
     if (worst === undefined) return tried;
     if (depth === 0) return null;
-    const gone: Will = (judged) =>
-      settles(this.finding, judged) &&
-      !judged.findings.some(({ id, severity }) => id === worst.id && severity === worst.severity);
+    const gone: Will = (seen) => settles(this.finding, seen) && seen.again(worst) !== worst.severity;
     let best: Tried | null = null;
     for (const remedy of worst.remedies.slice(0, joinedRemedies)) {
       const both = remedy.candidates.flatMap((candidate) => together(tried.candidate, candidate));

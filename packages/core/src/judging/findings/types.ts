@@ -86,7 +86,10 @@ export interface RawFinding<Results = AssemblyResults> extends Omit<
 }
 
 /** A finding about a sign, or an assembly of it, before its remedies have been tried. */
-export type SignFinding = RawFinding<SignResults> & Pick<Finding, 'rule' | 'assembly'>;
+export type FoundOnSign = RawFinding<SignResults> & Pick<Finding, 'rule' | 'assembly'>;
+
+/** The same with the place of the check that found it among all that were asked. */
+export type SignFinding = FoundOnSign & { readonly check: number };
 
 /** What a rule looks at. */
 export interface RuleContext<Results = AssemblyResults> {

@@ -71,6 +71,13 @@ export interface AssemblyResults<Own extends AnyAssembly = AnyAssembly> {
   readonly packing: Packing;
 }
 
+/** What is known of an assembly when its own parts are listed: its light is worked out only once it is asked for. */
+export type BeforeParts<Results> = Omit<Results, 'glow' | 'heat' | 'cut' | 'bought' | 'packing' | 'hang' | 'finishing'>;
+/** What is known of it when the sign is hung. */
+export type BeforeHanging<Results> = Omit<Results, 'glow' | 'heat' | 'packing' | 'hang' | 'finishing'>;
+/** What is known of it when the steps of the work are told. */
+export type BeforeSums<Results> = Omit<Results, 'glow' | 'heat' | 'packing'>;
+
 /** What the stages found for a sign. */
 export interface SignResults<Assembly extends AssemblyResults = AssemblyResults> {
   readonly design: AnyDesign;

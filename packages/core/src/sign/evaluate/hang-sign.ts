@@ -8,7 +8,7 @@ import type { Brief, HangingDesign } from '../../document/design/index.js';
 import { finishingIds } from '../../making/finishing/index.js';
 import { centreOfAll, hangOf, hangParts, wallOf, type Hang, type HungBody } from '../../making/hanging/index.js';
 import { sumParts, type BoughtPart } from '../../making/parts/index.js';
-import type { LitAssembly } from './light-sign.js';
+import type { WiredAssembly } from './light-sign.js';
 
 /** A body in the axes of the sign. */
 const inSign = (placing: Placing, body: HungBody): HungBody => ({
@@ -42,7 +42,7 @@ const carrying = (bodies: readonly HungBody[], carried: readonly HungBody[]): re
 };
 
 /** The assembly on the wall that carries each, itself for those that hang there. */
-const rootsOf = (lit: readonly LitAssembly[]): readonly number[] => {
+const rootsOf = (lit: readonly WiredAssembly[]): readonly number[] => {
   const roots: number[] = [];
   for (const [index, { assembly }] of lit.entries()) {
     const below = lit.findIndex(({ id }) => id === assembly.place.on);
@@ -52,7 +52,7 @@ const rootsOf = (lit: readonly LitAssembly[]): readonly number[] => {
 };
 
 /** A body that stands on an assembly, its centre as far off that one’s rear as it is. */
-const before = (root: LitAssembly, own: LitAssembly, body: HungBody): HungBody => {
+const before = (root: WiredAssembly, own: WiredAssembly, body: HungBody): HungBody => {
   const { standsOffMm } = buildOf(own).hanging(own.assembly);
   // In the axes of the sign it counts from where the root’s light does, and without its own posts.
   const [x, y, z] = body.centre;
@@ -86,7 +86,7 @@ export const signHanging = (catalogue: Catalogue) => {
   const places: ReturnType<typeof stagesOfPlace>[] = [];
   return (
     brief: Brief,
-    lit: readonly LitAssembly[],
+    lit: readonly WiredAssembly[],
     wiring: readonly BoughtPart[],
     finishes: readonly (readonly BoughtPart[])[],
   ): readonly (Hang | null)[] => {

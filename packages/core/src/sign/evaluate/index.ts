@@ -6,16 +6,20 @@ import { shelfFor, type Catalogue } from '../../document/catalogue/index.js';
 import type { DesignChange } from '../../document/design/index.js';
 import { signFigures } from '../../judging/figures/index.js';
 import {
+  findAgain,
   findFaults,
+  judgedWith,
   ofBuild,
   onSign,
   resolveRemedies,
   supplyTooSmall,
   withoutRemedies,
   type Finding,
+  type Glimpse,
   type Judged,
   type SignFinding,
   type SignCheck,
+  type Trials,
 } from '../../judging/findings/index.js';
 import type { SignResults } from '../../judging/results/index.js';
 import { previewGrid, type GridLimits } from '../../light/glow/index.js';
@@ -75,23 +79,30 @@ const figuresOf = (results: SignResults): readonly TapeFigure[] => [
   ...signFigures(results).map((figure) => ({ ...figure, assembly: null })),
 ];
 
-const judgedBy = ({ results }: StageRun, catalogue: Catalogue): Judged => ({
+const judgedBy = ({ results }: StageRun, catalogue: Catalogue): Judged =>
+  judgedWith(results, findFaults({ results, catalogue }, checksOf(results)));
+
+/** What a trial is glanced at for: checks are asked only where a finding of theirs is looked for again. */
+const glimpsed = ({ results }: StageRun, catalogue: Catalogue): Glimpse => ({
   results,
-  findings: findFaults({ results, catalogue }, checksOf(results)),
+  again: (finding) => findAgain({ results, catalogue }, checksOf(results), finding),
 });
+
+const whereRun = <Seen>(run: StageRun | null, see: (run: StageRun) => Seen): Seen | null =>
+  run === null ? null : see(run);
 
 const judged = (stages: StageRun, catalogue: Catalogue) => {
   const { results, recomputed } = stages;
-  const { findings: raw } = judgedBy(stages, catalogue);
+  const now = judgedBy(stages, catalogue);
   const evaluation: Evaluation = {
     ...results,
     assemblies: results.assemblies.map((own): AssemblyEvaluation => ({ ...own, front: buildOf(own).work.front(own) })),
     figures: figuresOf(results),
-    findings: raw.map(withoutRemedies),
+    findings: now.findings.map(withoutRemedies),
     unknownFields: unknownFields(results.design),
-    recomputed,
+    recomputed: recomputed(),
   };
-  return { raw, evaluation };
+  return { now, evaluation };
 };
 
 /** An evaluator for one shelf. */
@@ -108,8 +119,8 @@ const evaluatorOn = (catalogue: Catalogue, fonts: FontBook, options: EvaluatorOp
       const design = shareStructure(last?.design, given);
       const stages = run(design);
       if (!stages.ok) return stages;
-      const { raw, evaluation } = judged(stages.value, catalogue);
-      last = { design, judged: { results: stages.value.results, findings: raw } };
+      const { now, evaluation } = judged(stages.value, catalogue);
+      last = { design, judged: now };
       return success(evaluation);
     },
     quick: (design) => {
@@ -123,16 +134,17 @@ const evaluatorOn = (catalogue: Catalogue, fonts: FontBook, options: EvaluatorOp
     *fixes(rule) {
       if (last === null) return [];
       const { design, judged: now } = last;
-      const trialOn =
-        (stages: typeof run) =>
-        (change: DesignChange): Judged | null => {
-          const changed = applyChange(design, change);
-          const tried = changed.ok ? stages(changed.value) : changed;
-          return tried.ok ? judgedBy(tried.value, catalogue) : null;
-        };
-      const exact = trialOn(runExact);
+      const tryOn = (stages: typeof run, change: DesignChange): StageRun | null => {
+        const changed = applyChange(design, change);
+        const tried = changed.ok ? stages(changed.value) : changed;
+        return tried.ok ? tried.value : null;
+      };
       // Where the page’s map is no finer than that of trials, one serves for both.
-      const trials = { exact, rough: grid.maxCells > trialGrid.maxCells ? trialOn(runTrial) : exact };
+      const runRough = grid.maxCells > trialGrid.maxCells ? runTrial : runExact;
+      const trials: Trials = {
+        exact: (change) => whereRun(tryOn(runExact, change), (tried) => judgedBy(tried, catalogue)),
+        rough: (change) => whereRun(tryOn(runRough, change), (tried) => glimpsed(tried, catalogue)),
+      };
       return yield* resolveRemedies(now, trials, (each) => rule === undefined || each.rule === rule);
     },
   };
@@ -183,23 +195,26 @@ export interface Judge {
 
 export const createJudge = (catalogue: Catalogue, fonts: FontBook): Judge => {
   const [runRough, runExact] = [solverGrid, previewGrid].map((grid) => createStages(catalogue, fonts, grid));
-  const judgedOn =
-    (run: ReturnType<typeof createStages>) =>
-    (design: Design): Judged | null => {
+  const seenOn =
+    <Seen>(run: ReturnType<typeof createStages>, see: (run: StageRun, catalogue: Catalogue) => Seen) =>
+    (design: Design): Seen | null => {
       const stages = run(design);
-      return stages.ok ? judgedBy(stages.value, catalogue) : null;
+      return stages.ok ? see(stages.value, catalogue) : null;
     };
-  const rough = judgedOn(runRough!);
+  const rough = seenOn(runRough!, judgedBy);
   return {
     catalogue,
     rough,
-    exact: judgedOn(runExact!),
+    exact: seenOn(runExact!, judgedBy),
     *mend(design, now, finding) {
-      const trial = (change: DesignChange): Judged | null => {
-        const changed = applyChange(design, change);
-        return changed.ok ? rough(changed.value) : null;
-      };
-      const found = yield* resolveRemedies(now, { rough: trial, exact: trial }, (each) => each === finding);
+      const trialBy =
+        <Seen>(see: (design: Design) => Seen | null) =>
+        (change: DesignChange): Seen | null => {
+          const changed = applyChange(design, change);
+          return changed.ok ? see(changed.value) : null;
+        };
+      const trials: Trials = { rough: trialBy(seenOn(runRough!, glimpsed)), exact: trialBy(rough) };
+      const found = yield* resolveRemedies(now, trials, (each) => each === finding);
       return found.find(({ id }) => id === finding.id)!;
     },
   };

@@ -30,7 +30,7 @@ const ownPowersOf = (solved: Circuit) => {
   }));
 };
 
-/** Lights each assembly with what the circuit gives it, and lists what it is made of. */
+/** Gives each assembly what it needs to light it, for when that is asked for, and lists what it is made of. */
 export const signLighting = (stagesOf: StagesOf) => {
   const wiresOf = memoizeLast(wiresOfEach);
   const ownPowers = memoizeLast(ownPowersOf);
@@ -41,15 +41,15 @@ export const signLighting = (stagesOf: StagesOf) => {
     return standing.map(({ assembly, index, label, laid, placing }) => {
       const stages = stagesOf(assembly, index);
       const own = { circuit, share: circuit.shares[index]!, wires: wires[index]! };
-      const lit = stages.light(design.brief, design.power, assembly, laid, { ...own, ownPower: powers[index]! });
+      const lighting = stages.light(design.brief, design.power, assembly, laid, { ...own, ownPower: powers[index]! });
       // What only the circuit wants of it.
       const { entry, router, ...found } = laid;
       const { build, id } = assembly;
-      const results = { build, id, index, label, placing, design, assembly, ...own, ...found, ...lit };
+      const results = { build, id, index, label, placing, design, assembly, ...own, ...found, ...lighting };
       return { ...results, ...stages.parts(results) };
     });
   };
 };
 
-/** An assembly that is lit, with what it is made of. */
-export type LitAssembly = ReturnType<ReturnType<typeof signLighting>>[number];
+/** An assembly that is wired, with what it is made of, and its light for when that is asked for. */
+export type WiredAssembly = ReturnType<ReturnType<typeof signLighting>>[number];

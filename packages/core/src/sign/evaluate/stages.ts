@@ -26,7 +26,7 @@ const stagesByPlace = (catalogue: Catalogue, fonts: FontBook, limits: GridLimits
 /**
  * The pipelines of all builds, and between them what a sign shares: `lay` of each assembly, `wire` of the sign, `light` of
  * each, `sum` of the sign. Every stage is memoized by its last calls by the identity of its inputs: an edit recomputes only what
- * lies downstream of it. One runner serves one page or one search.
+ * lies downstream of it, and light only where it is asked for. One runner serves one page or one search.
  */
 export const createStages = (catalogue: Catalogue, fonts: FontBook, limits: GridLimits) => {
   const stagesOf = stagesByPlace(catalogue, fonts, limits);
@@ -42,7 +42,7 @@ export const createStages = (catalogue: Catalogue, fonts: FontBook, limits: Grid
     if (!laid.ok) return laid;
     const solved = wire(design, laid.value);
     const results = sumUp(design, light(design, laid.value, solved), solved);
-    return success({ results, recomputed: recomputedOf({ circuit, ...stages }, laid.value, stagesOf) });
+    return success({ results, recomputed: () => recomputedOf({ circuit, ...stages }, laid.value, stagesOf) });
   };
 };
 

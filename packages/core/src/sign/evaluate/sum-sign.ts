@@ -1,6 +1,6 @@
 import { memoizeLast } from '../../base/maths/index.js';
 import { placedRect, rectRound } from '../../base/placing/index.js';
-import { buildOf, type AnyResults } from '../../builds/index.js';
+import { buildOf, type AnyResults, type Lit } from '../../builds/index.js';
 import type { Brief, FinishingDesign } from '../../document/design/index.js';
 import { finishBought, finishingOf, type Finishing, type ToFinish } from '../../making/finishing/index.js';
 import { setUpsInBoth } from '../../joinery/setups/index.js';
@@ -24,7 +24,7 @@ import type { Design } from '../design/index.js';
 import { signHanging } from './hang-sign.js';
 import { keptList } from './kept-list.js';
 import type { StagesOf } from './lay-sign.js';
-import type { LitAssembly } from './light-sign.js';
+import type { WiredAssembly } from './light-sign.js';
 import type { StageResults } from './types.js';
 
 /** A part of one assembly of several, named by it. */
@@ -36,14 +36,14 @@ const namedPart =
 const wiringOf = (
   { brief, power }: Design,
   catalogue: Catalogue,
-  lit: readonly LitAssembly[],
+  wired: readonly WiredAssembly[],
   circuit: Circuit,
 ): readonly BoughtPart[] =>
   electrical(
     catalogue,
     brief,
     power,
-    lit.map(({ materials, runs, assembly }) => ({
+    wired.map(({ materials, runs, assembly }) => ({
       strip: materials.strip,
       runs,
       hold: assembly.light.hold ?? 'tape',
@@ -73,7 +73,7 @@ const drilled = (part: CutPart, holes: readonly PartLayer[] | undefined): CutPar
 
 /** Puts what hanging adds to an assembly among its parts; where nothing is new, all lists keep their identity. */
 const hungParts = (catalogue: Catalogue) => {
-  const added = memoizeLast((hang: Hang, placing: LitAssembly['placing']) => hangParts(hang, placing, catalogue));
+  const added = memoizeLast((hang: Hang, placing: WiredAssembly['placing']) => hangParts(hang, placing, catalogue));
   const cutParts = memoizeLast((own: readonly CutPart[], { cut, holes }: HangParts): readonly CutPart[] => [
     ...own.map((part) => drilled(part, holes.get(part.id))),
     ...cut,
@@ -86,7 +86,7 @@ const hungParts = (catalogue: Catalogue) => {
     ],
   );
   const noParts: HangParts = { cut: [], bought: [], holes: new Map() };
-  return (each: LitAssembly, hang: Hang | null, finishing: Finishing, paint: readonly BoughtPart[]) => {
+  return (each: WiredAssembly, hang: Hang | null, finishing: Finishing, paint: readonly BoughtPart[]) => {
     const parts = hang === null ? noParts : added.run(hang, each.placing);
     const cut = cutParts.run(each.cut, parts);
     return { ...each, hang, finishing, cut, bought: boughtParts.run(each.bought, parts, paint) };
@@ -100,8 +100,18 @@ const finishStage = (catalogue: Catalogue) => {
     const found = finishingOf(asked, design, brief, catalogue);
     return { finishing: found, bought: finishBought(found) };
   });
-  return (brief: Brief, each: LitAssembly) =>
+  return (brief: Brief, each: WiredAssembly) =>
     finishing.run(toFinish.run(buildOf(each).work.toFinish(each)), each.assembly.finishing, brief);
+};
+
+/** An assembly with its light, which is worked out when it is first asked for: a trial may want nothing of it. */
+const withLight = <Own extends object>(own: Own, lit: () => Lit): Own & Lit => {
+  let known: Lit | null = null;
+  const found = (): Lit => (known ??= lit());
+  return Object.defineProperties(own, {
+    glow: { enumerable: true, get: () => found().glow },
+    heat: { enumerable: true, get: () => found().heat },
+  }) as Own & Lit;
 };
 
 /** Adds up what the assemblies of a sign share: parts, sheets, steps, cost. */
@@ -120,32 +130,32 @@ export const signSums = (catalogue: Catalogue, stagesOf: StagesOf) => {
   const strips = keptList<Strip>();
   const segmentsToCut = memoizeLast((solved: Circuit): readonly SegmentToCut[] => solved.segments);
 
-  const sumUp = (design: Design, laidOut: readonly LitAssembly[], circuit: Circuit): StageResults => {
-    const wiring = wiringOf(design, catalogue, laidOut, circuit);
-    const finished = laidOut.map((each, index) => (finishes[index] ??= finishStage(catalogue))(design.brief, each));
+  const sumUp = (design: Design, wired: readonly WiredAssembly[], circuit: Circuit): StageResults => {
+    const wiring = wiringOf(design, catalogue, wired, circuit);
+    const finished = wired.map((each, index) => (finishes[index] ??= finishStage(catalogue))(design.brief, each));
     const ways = hangs(
       design.brief,
-      laidOut,
+      wired,
       wiring,
       finished.map(({ bought }) => bought),
     );
-    const lit = laidOut.map((each, index) =>
+    const own = wired.map((each, index) =>
       (hung[index] ??= hungParts(catalogue))(each, ways[index]!, finished[index]!.finishing, finished[index]!.bought),
     );
-    const cut = cutList(lit.flatMap((each) => each.cut.map(namedPart(each.id, each.label))));
-    const parts = listed.run(cut, [...wiring, ...lit.flatMap(({ bought }) => bought)]);
+    const cut = cutList(own.flatMap((each) => each.cut.map(namedPart(each.id, each.label))));
+    const parts = listed.run(cut, [...wiring, ...own.flatMap(({ bought }) => bought)]);
     const packed = packing.run(
       parts.cut,
       segmentsToCut.run(circuit),
-      strips(lit.flatMap(({ materials, runs }) => stripsOf(materials.strip, runs).map(({ strip }) => strip))),
+      strips(own.flatMap(({ materials, runs }) => stripsOf(materials.strip, runs).map(({ strip }) => strip))),
       catalogue,
       design.brief.quantity,
     );
     const buildList = planned.run(
-      mergeSteps(lit.map((each) => ({ ...each, steps: stagesOf(each.assembly, each.index).steps(each) }))),
+      mergeSteps(own.map((each) => ({ ...each, steps: stagesOf(each.assembly, each.index).steps(each) }))),
       catalogue.rates.learnedTimes,
     );
-    const assemblies = lit.map((each): AnyResults => ({ ...each, packing: packed }));
+    const assemblies = own.map(({ lit, ...each }): AnyResults => withLight({ ...each, packing: packed }, lit));
     return {
       design,
       // Each was made by the build that its name names.

@@ -31,8 +31,8 @@ export interface Evaluation extends SignResults<AssemblyEvaluation> {
   readonly recomputed: readonly StageName[];
 }
 
-/** Stage results and which stages had to be computed anew. */
+/** Stage results, light for when it is asked for, and which stages had to be computed anew for what has been asked. */
 export interface StageRun {
   readonly results: StageResults;
-  readonly recomputed: readonly StageName[];
+  readonly recomputed: () => readonly StageName[];
 }

@@ -1,3 +1,4 @@
+import type { BeforeParts } from '../../../judging/results/index.js';
 import { memoizeLast } from '../../../base/maths/index.js';
 import type { BuildWork } from '../../../builds/common/build.js';
 import type { FaceLitLaid, FaceLitResults } from '../../../builds/face-lit/results.js';
@@ -5,14 +6,14 @@ import { faceLitWork } from '../../../builds/face-lit/work.js';
 import { asLetter, asWhole, type LitDiscResults } from './as-letter.js';
 import type { LitDiscAssembly } from './schema.js';
 
-type Can = Omit<FaceLitResults, 'cut' | 'bought' | 'packing' | 'hang' | 'finishing'>;
+type Can = BeforeParts<FaceLitResults>;
 
 /** A disc is worked out as the letter that it is. */
 export const litDiscWork: BuildWork<LitDiscAssembly, FaceLitLaid, LitDiscResults> = {
   stages: (...shop) => {
     const stages = faceLitWork.stages(...shop);
     const letterOf = memoizeLast(asLetter);
-    const asCan = (results: Omit<LitDiscResults, 'cut' | 'bought' | 'packing' | 'hang' | 'finishing'>): Can => ({
+    const asCan = (results: BeforeParts<LitDiscResults>): Can => ({
       ...results,
       build: 'face-lit',
       assembly: letterOf.run(results.assembly),
