@@ -18,15 +18,20 @@ export const shareStructure = <T>(previous: unknown, next: T): T => {
   return next;
 };
 
+/** Numbers, words and nothing have no parts: most of what is compared are places, whose parts are numbers. */
+const hasParts = (value: unknown): boolean => typeof value === 'object' && value !== null;
+
 // A copy is made only where a part is replaced: most parts are either wholly the same or wholly new.
 const shareArray = <T>(previous: readonly unknown[], next: T & readonly unknown[]): T => {
   let merged: unknown[] | null = null;
   let same = previous.length === next.length;
   for (let index = 0; index < next.length; index += 1) {
-    const item = shareStructure(previous[index], next[index]);
-    if (merged === null && !Object.is(item, next[index])) merged = next.slice();
+    const old = previous[index];
+    const own = next[index];
+    const item = hasParts(own) ? shareStructure(old, own) : own;
+    if (merged === null && hasParts(own) && item !== own) merged = next.slice();
     if (merged !== null) merged[index] = item;
-    same &&= Object.is(item, previous[index]);
+    same &&= Object.is(item, old);
   }
   return (same ? previous : (merged ?? next)) as unknown as T;
 };
@@ -36,8 +41,9 @@ const shareObject = <T>(previous: Record<string, unknown>, next: T & Record<stri
   let merged: Record<string, unknown> | null = null;
   let same = names.length === Object.keys(previous).length;
   for (const key of names) {
-    const item = shareStructure(previous[key], next[key]);
-    if (merged === null && !Object.is(item, next[key]))
+    const own = next[key];
+    const item = hasParts(own) ? shareStructure(previous[key], own) : own;
+    if (merged === null && hasParts(own) && item !== own)
       merged = Object.fromEntries(names.map((name) => [name, next[name]]));
     if (merged !== null) merged[key] = item;
     same &&= key in previous && Object.is(item, previous[key]);

@@ -1,3 +1,4 @@
+import { boundedCache, fingerprint } from '../../base/maths/index.js';
 import {
   bandAlong,
   moveOutline,
@@ -67,8 +68,10 @@ export interface GrooveGeometry extends SignGeometry {
 const roundMm = 0.02;
 const round = { ends: 'round', corners: 'round' } as const;
 
-/** Lines as bands: closed ones come back to their start. */
-export const bandsOf = (lines: readonly Pick<LitLine, 'points' | 'closed'>[], widthMm: number): Outline => {
+/** A line that a band runs along. */
+type BandLine = Pick<LitLine, 'points' | 'closed'>;
+
+const bandsAlong = (lines: readonly BandLine[], widthMm: number): Outline => {
   const [open, closed] = [false, true].map((wanted) =>
     lines.filter((line) => line.closed === wanted).map(({ points }) => points),
   ) as unknown as readonly [readonly Ring[], readonly Ring[]];
@@ -77,6 +80,24 @@ export const bandsOf = (lines: readonly Pick<LitLine, 'points' | 'closed'>[], wi
     ...(closed.length === 0 ? [] : [bandAlong(closed, widthMm, true, round, roundMm)]),
   ];
   return bands.length === 1 ? bands[0]! : unite(bands.flat());
+};
+
+/** Bands kept by their lines and width: most changes of a design leave those, and a groove asks for each again and again. */
+const knownBands = boundedCache<Outline>(64);
+/** Lines that agree to a millionth of a millimetre are one. */
+const stepsPerMm = 1e6;
+
+/** Lines as bands: closed ones come back to their start. */
+export const bandsOf = (lines: readonly BandLine[], widthMm: number): Outline => {
+  const { add, text } = fingerprint();
+  for (const { points, closed } of lines) {
+    add(closed ? points.length : -points.length);
+    for (const [x, y] of points) {
+      add(Math.round(x * stepsPerMm));
+      add(Math.round(y * stepsPerMm));
+    }
+  }
+  return knownBands(`${widthMm}|${text()}`, () => bandsAlong(lines, widthMm));
 };
 
 /** The outline of a carrier, in the axes of its lines. */
