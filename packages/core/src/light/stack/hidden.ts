@@ -1,3 +1,4 @@
+import { millionth } from '../../base/maths/index.js';
 import type { Outline } from '../../base/outlines/index.js';
 import type { StackRoom } from './types.js';
 
@@ -21,39 +22,86 @@ export const isConvex = (outline: Outline): boolean => {
   });
 };
 
-/** Rings as x, y, x, y …, the last place first again: walked along a million times. */
-const flat = (rings: Outline): readonly Float64Array[] =>
-  rings.map((ring) => Float64Array.from([...ring, ...ring.slice(0, 1)].flat()));
+/** A ring as x, y, x, y …, the last place first again, and circles round so many of its stretches at a time: walked along a million times. */
+interface FlatRing {
+  readonly numbers: Float64Array;
+  /** Middle and square of the radius of each circle: x, y, r² … */
+  readonly circles: Float64Array;
+}
+
+/** So many stretches have a circle: what does not come near it crosses none of them. */
+const inCircle = 12;
+
+const circlesOf = (numbers: Float64Array): Float64Array => {
+  const last = numbers.length / 2 - 1;
+  const circles = new Float64Array(3 * Math.ceil(last / inCircle));
+  for (let circle = 0; 3 * circle < circles.length; circle += 1) {
+    const places = numbers.subarray(2 * circle * inCircle, 2 * Math.min(last, (circle + 1) * inCircle) + 2);
+    let [left, right, low, high] = [Infinity, -Infinity, Infinity, -Infinity];
+    for (let at = 0; at < places.length; at += 2) {
+      left = Math.min(left, places[at]!);
+      right = Math.max(right, places[at]!);
+      low = Math.min(low, places[at + 1]!);
+      high = Math.max(high, places[at + 1]!);
+    }
+    const radius = Math.hypot(right - left, high - low) / 2 + millionth;
+    circles.set([(left + right) / 2, (low + high) / 2, radius * radius], 3 * circle);
+  }
+  return circles;
+};
+
+const flat = (rings: Outline): readonly FlatRing[] =>
+  rings.map((ring) => {
+    const numbers = Float64Array.from([...ring, ...ring.slice(0, 1)].flat());
+    return { numbers, circles: circlesOf(numbers) };
+  });
 
 /** The first and the last crossing that was found: an array for each way would cost as much as finding it. */
 const found = { first: Infinity, last: -Infinity };
 
-/** Finds where the way from one place to another crosses rings, as shares of it, its ends left out. Mutates `found`. */
-const cross = (rings: readonly Float64Array[], x0: number, y0: number, x1: number, y1: number): boolean => {
+/**
+ * Finds where the way from one place to another crosses rings, as shares of it, its ends left out: all crossings, or `any` one.
+ * Mutates `found`.
+ */
+const cross = (rings: readonly FlatRing[], x0: number, y0: number, x1: number, y1: number, any: boolean): boolean => {
   found.first = Infinity;
   found.last = -Infinity;
-  const [dx, dy] = [x1 - x0, y1 - y0];
-  const end = endMm / Math.max(2.5 * endMm, Math.sqrt(dx * dx + dy * dy));
+  const dx = x1 - x0;
+  const dy = y1 - y0;
+  const d2 = dx * dx + dy * dy;
+  const end = endMm / Math.max(2.5 * endMm, Math.sqrt(d2));
+  const perD2 = d2 > 0 ? 1 / d2 : 0;
   for (let ring = 0; ring < rings.length; ring += 1) {
-    const numbers = rings[ring]!;
-    let px = numbers[0]!;
-    let py = numbers[1]!;
-    let before = dx * (py - y0) - dy * (px - x0);
-    for (let at = 2; at < numbers.length; at += 2) {
-      const qx = numbers[at]!;
-      const qy = numbers[at + 1]!;
-      const side = dx * (qy - y0) - dy * (qx - x0);
-      if (side < 0 !== before < 0) {
-        const across = dx * (qy - py) - dy * (qx - px);
-        const share = ((px - x0) * (qy - py) - (py - y0) * (qx - px)) / across;
-        if (share > end && share < 1 - end) {
-          if (share < found.first) found.first = share;
-          if (share > found.last) found.last = share;
+    const { numbers, circles } = rings[ring]!;
+    for (let circle = 0; circle < circles.length; circle += 3) {
+      const cx = circles[circle]! - x0;
+      const cy = circles[circle + 1]! - y0;
+      const along = Math.min(1, Math.max(0, (cx * dx + cy * dy) * perD2));
+      const offX = cx - along * dx;
+      const offY = cy - along * dy;
+      if (offX * offX + offY * offY > circles[circle + 2]!) continue;
+      const from = (circle / 3) * inCircle * 2;
+      const to = Math.min(numbers.length - 2, from + 2 * inCircle);
+      let px = numbers[from]!;
+      let py = numbers[from + 1]!;
+      let before = dx * (py - y0) - dy * (px - x0);
+      for (let at = from + 2; at <= to; at += 2) {
+        const qx = numbers[at]!;
+        const qy = numbers[at + 1]!;
+        const side = dx * (qy - y0) - dy * (qx - x0);
+        if (side < 0 !== before < 0) {
+          const across = dx * (qy - py) - dy * (qx - px);
+          const share = ((px - x0) * (qy - py) - (py - y0) * (qx - px)) / across;
+          if (share > end && share < 1 - end) {
+            if (share < found.first) found.first = share;
+            if (share > found.last) found.last = share;
+            if (any) return true;
+          }
         }
+        px = qx;
+        py = qy;
+        before = side;
       }
-      px = qx;
-      py = qy;
-      before = side;
     }
   }
   return found.first < Infinity;
@@ -66,10 +114,10 @@ export const hidingIn = ({ outline, ledge }: StackRoom): Hides | null => {
   const walls = walled ? flat(outline) : [];
   const line = ledge === null ? [] : flat([ledge.line]);
   return (x0, y0, z0, x1, y1, z1) =>
-    (walled && cross(walls, x0, y0, x1, y1)) ||
+    (walled && cross(walls, x0, y0, x1, y1, true)) ||
     (ledge !== null &&
       Math.min(z0, z1) < ledge.heightMm &&
-      cross(line, x0, y0, x1, y1) &&
+      cross(line, x0, y0, x1, y1, false) &&
       // A straight way is lowest at its first crossing or at its last.
       Math.min(z0 + found.first * (z1 - z0), z0 + found.last * (z1 - z0)) < ledge.heightMm);
 };
@@ -106,8 +154,8 @@ export const viewsIn = ({ outline, ledge }: StackRoom, at: readonly Float64Array
         const b = 2 * Math.floor(((((look + 1) % looks) + 0.5) * others) / looks);
         const [x0, y0, x1, y1] = [at[p]![a]!, at[p]![a + 1]!, at[q]![b]!, at[q]![b + 1]!];
         const here = 2 * (look + looks * (p * count + q));
-        if (walled && cross(walls, x0, y0, x1, y1)) between[here] = wallBetween;
-        else if (ledge !== null && cross(line, x0, y0, x1, y1)) {
+        if (walled && cross(walls, x0, y0, x1, y1, true)) between[here] = wallBetween;
+        else if (ledge !== null && cross(line, x0, y0, x1, y1, false)) {
           between[here] = found.first;
           between[here + 1] = found.last;
         }
