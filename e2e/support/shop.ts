@@ -3,22 +3,18 @@ import { randomBytes } from 'node:crypto';
 import { createServer, type AddressInfo } from 'node:net';
 import { fileURLToPath } from 'node:url';
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
-import type { JobListing, JobView } from '@vitrum/contract';
+import type { JobView } from '@vitrum/contract';
 import { demoDesigns } from '@vitrum/core';
 import pg from 'pg';
 
 const program = fileURLToPath(new URL('../../apps/server/dist/main.js', import.meta.url));
 
-const onPostgres = async (sql: string): Promise<readonly unknown[]> => {
+const onPostgres = async (sql: string): Promise<void> => {
   const client = new pg.Client({ connectionString: `${process.env['VITRUM_TEST_POSTGRES'] ?? ''}/postgres` });
   await client.connect();
-  const { rows } = await client.query(sql);
+  await client.query(sql);
   await client.end();
-  return rows;
 };
-
-/** A shop as it is once a server has set it up and summed up its jobs: every other begins as a copy of it. */
-const pattern = 'e_pattern';
 
 const freePort = (): Promise<number> =>
   new Promise((resolve) => {
@@ -39,33 +35,11 @@ export class Shop {
   ) {}
 
   static async open(): Promise<Shop> {
-    await Shop.makePattern();
-    return Shop.on(`template ${pattern}`);
-  }
-
-  private static async on(source: string): Promise<Shop> {
     const database = `e_${randomBytes(6).toString('hex')}`;
-    await onPostgres(`create database ${database} ${source}`);
+    await onPostgres(`create database ${database}`);
     const shop = new Shop(database, await freePort());
     await shop.start();
     return shop;
-  }
-
-  /** Once a run: summing up the jobs of the demo shop takes half a minute. */
-  private static async makePattern(): Promise<void> {
-    if ((await onPostgres(`select 1 from pg_database where datname = '${pattern}'`)).length > 0) return;
-    const shop = await Shop.on('');
-    await shop.summedUp();
-    await shop.kill();
-    // The server’s connections end a moment after it.
-    await expect(() => onPostgres(`alter database ${shop.database} rename to ${pattern}`)).toPass();
-  }
-
-  private async summedUp(): Promise<void> {
-    await expect(async () => {
-      const jobs = (await (await fetch(`${this.url}/api/jobs`)).json()) as readonly JobListing[];
-      expect(jobs.filter(({ summary }) => summary === null)).toHaveLength(0);
-    }).toPass({ timeout: 240_000 });
   }
 
   get url(): string {
