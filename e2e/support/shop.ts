@@ -81,7 +81,7 @@ export class Shop {
   }
 }
 
-/** Tests of one file share a shop. */
+/** All tests of a run share a shop, until one fails. */
 export const test = base.extend<object, { shop: Shop }>({
   shop: [
     async ({}, use) => {
