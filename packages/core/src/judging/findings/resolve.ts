@@ -38,6 +38,9 @@ export const asShown = (value: number): number => Math.round(value * 100) / 100;
 /** What is asked of a trial. */
 type Will = (seen: Glimpse) => boolean;
 
+/** Tries a candidate on the page’s map; whether it is taken, so that no other need be tried. */
+type Take = (candidate: Candidate) => Generator<void, boolean>;
+
 /** Settled: its own measure says so, and it is not found again as gravely. */
 const settles = (finding: SignFinding, seen: Glimpse): boolean => {
   if (!finding.target.settled(seen.results)) return false;
@@ -73,35 +76,42 @@ class Attempt {
 
   private readonly settled: Will = (seen) => settles(this.finding, seen);
 
-  /** The candidates to try on the page’s map, by what the rough one says; where none will do, what moves the figure most. */
-  private *promising(candidates: readonly Candidate[], will = this.settled): Generator<void, readonly Candidate[]> {
-    if (candidates.length < halveFrom) {
-      const settling: Candidate[] = [];
-      let [first, last, mostMoved] = [null as Candidate | null, null as Candidate | null, 0];
-      for (const candidate of candidates) {
-        const seen = yield* this.roughly(candidate);
-        if (seen === null) continue;
-        if (will(seen)) {
-          settling.push(candidate);
-          if (settling.length === mostExact) break;
-          continue;
-        }
-        const moved = this.moved(seen);
-        if (moved > 0) first ??= candidate;
-        if (moved > mostMoved) [last, mostMoved] = [candidate, moved];
+  /**
+   * Hands on the candidates to try on the page’s map, by what the rough one says, one by one until one is `taken`: those that
+   * will do; where none does, what moves the figure most.
+   */
+  private *promising(candidates: readonly Candidate[], will: Will, take: Take): Generator<void, void> {
+    if (candidates.length >= halveFrom) return yield* this.halved(candidates, will, take);
+    const handed = new Set<Candidate>();
+    let [first, last, mostMoved] = [null as Candidate | null, null as Candidate | null, 0];
+    for (const candidate of candidates) {
+      const seen = yield* this.roughly(candidate);
+      if (seen === null) continue;
+      if (will(seen)) {
+        handed.add(candidate);
+        if (yield* take(candidate)) return;
+        if (handed.size === mostExact) break;
+        continue;
       }
-      // Where all that settles does harm, what moves the figure without settling it may still help: most, or least.
-      const helping = [last, ...(settling.length > 0 ? [first] : [])].filter((candidate) => candidate !== null);
-      return [...new Set([...settling, ...helping])];
+      const moved = this.moved(seen);
+      if (moved > 0) first ??= candidate;
+      if (moved > mostMoved) [last, mostMoved] = [candidate, moved];
     }
+    // Where all that settles does harm, what moves the figure without settling it may still help: most, or least.
+    const helping = handed.size > 0 ? [last, first] : [last];
+    for (const candidate of new Set(helping)) if (candidate !== null && (yield* take(candidate))) return;
+  }
+
+  /** The same for a long list that grows steadily: from the first that will do on. */
+  private *halved(candidates: readonly Candidate[], will: Will, take: Take): Generator<void, void> {
     let [low, high] = [0, candidates.length - 1];
-    if (!(yield* this.willRoughly(candidates[high]!, will))) return [candidates[high]!];
-    while (low < high) {
+    const does = yield* this.willRoughly(candidates[high]!, will);
+    while (does && low < high) {
       const middle = (low + high) >> 1;
       if (yield* this.willRoughly(candidates[middle]!, will)) high = middle;
       else low = middle + 1;
     }
-    return candidates.slice(high, high + mostExact);
+    for (const candidate of candidates.slice(high, high + mostExact)) if (yield* take(candidate)) return;
   }
 
   /** How far the figure moved the right way. */
@@ -121,8 +131,12 @@ class Attempt {
     for (const remedy of worst.remedies.slice(0, joinedRemedies)) {
       const both = remedy.candidates.flatMap((candidate) => together(tried.candidate, candidate));
       if (both.length === 0) continue;
-      const [first] = yield* this.promising(both, gone);
-      const joined = first === undefined ? null : yield* this.exactly(first);
+      let joined = null as Tried | null;
+      const exactly = (candidate: Candidate) => this.exactly(candidate);
+      yield* this.promising(both, gone, function* (candidate) {
+        joined = yield* exactly(candidate);
+        return true;
+      });
       if (joined?.settles !== true || joined.harm.length >= tried.harm.length) continue;
       const mended = yield* this.joined(joined, depth - 1);
       if (mended !== null && (best === null || priceOf(mended) < priceOf(best))) best = mended;
@@ -132,14 +146,19 @@ class Attempt {
 
   /** The best that a remedy comes to; what stands in its way where it comes to nothing. */
   *best(remedy: Remedy): Generator<void, Tried | { readonly obstacle: string } | null> {
-    let [harmful, helping] = [null as Tried | null, null as Tried | null];
-    for (const candidate of yield* this.promising(remedy.candidates)) {
-      const tried = yield* this.exactly(candidate);
-      if (tried === null) continue;
-      if (tried.settles && tried.harm.length === 0) return tried;
-      if (tried.settles) harmful ??= tried;
+    let [good, harmful, helping] = [null as Tried | null, null as Tried | null, null as Tried | null];
+    const judge = (tried: Tried | null): void => {
+      if (tried === null) return;
+      if (tried.settles && tried.harm.length === 0) good = tried;
+      else if (tried.settles) harmful ??= tried;
       else if (tried.harm.length === 0 && this.helps(tried)) helping = tried;
-    }
+    };
+    const exactly = (candidate: Candidate) => this.exactly(candidate);
+    yield* this.promising(remedy.candidates, this.settled, function* (candidate) {
+      judge(yield* exactly(candidate));
+      return good !== null;
+    });
+    if (good !== null) return good;
     const joined = harmful === null ? null : yield* this.joined(harmful);
     if (joined !== null) return joined;
     if (helping !== null) return helping;
