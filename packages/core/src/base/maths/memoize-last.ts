@@ -15,7 +15,8 @@ export const memoizeLast = <Inputs extends readonly unknown[], Output>(
 ): Memoized<Inputs, Output> => {
   /** The last that was asked for first. */
   let known: readonly { readonly inputs: Inputs; readonly output: Output }[] = [];
-  let reused = false;
+  // What was never asked was not computed anew.
+  let reused = true;
   return {
     run: (...inputs) => {
       const found = known.find((call) => inputs.every((input, index) => Object.is(input, call.inputs[index])));

@@ -7,6 +7,7 @@ import type { Design } from '../design/index.js';
 import { seededRandom, type Random } from '../../base/maths/index.js';
 import { changed, coarse, dispensary, inAssembly, testFonts } from '../../testing/harness.js';
 import { createEvaluator, stageNames } from './index.js';
+import { createStages } from './stages.js';
 
 let fonts: FontBook;
 beforeAll(async () => {
@@ -124,6 +125,21 @@ describe('memoised stages', () => {
     const second = evaluator.evaluate(fresh(dispensary));
     expect(first.ok && first.value.recomputed).toEqual(stageNames);
     expect(second.ok && second.value.recomputed).toEqual([]);
+  });
+
+  it('work light out only once it is asked for, then once; parts, sheets and the price want none of it', () => {
+    const run = createStages(shippedCatalogue, fonts, coarse.grid)(dispensary);
+    if (!run.ok) throw new Error(run.problems[0]?.message);
+    const { results, recomputed } = run.value;
+    const [own] = results.assemblies;
+    expect([results.cost.perSign, results.parts.cut.length, own!.packing.sheets.length].every((each) => each > 0)).toBe(
+      true,
+    );
+    expect(recomputed()).not.toContain('glow');
+    const { glow } = own!;
+    expect(recomputed()).toContain('glow');
+    expect(own!.glow).toBe(glow);
+    expect({ ...own! }.heat).toBe(own!.heat);
   });
 
   it('recompute only what lies downstream of the edit', () => {

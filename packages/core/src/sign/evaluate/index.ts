@@ -3,7 +3,6 @@ import { shareStructure } from '../../base/maths/index.js';
 import { success, type Result } from '../../base/result.js';
 import { buildOf, type AnyResults } from '../../builds/index.js';
 import { shelfFor, type Catalogue } from '../../document/catalogue/index.js';
-import type { DesignChange } from '../../document/design/index.js';
 import { signFigures } from '../../judging/figures/index.js';
 import {
   findAgain,
@@ -19,6 +18,7 @@ import {
   type Judged,
   type SignFinding,
   type SignCheck,
+  type Trial,
   type Trials,
 } from '../../judging/findings/index.js';
 import type { SignResults } from '../../judging/results/index.js';
@@ -79,6 +79,8 @@ const figuresOf = (results: SignResults): readonly TapeFigure[] => [
   ...signFigures(results).map((figure) => ({ ...figure, assembly: null })),
 ];
 
+type Runner = ReturnType<typeof createStages>;
+
 const judgedBy = ({ results }: StageRun, catalogue: Catalogue): Judged =>
   judgedWith(results, findFaults({ results, catalogue }, checksOf(results)));
 
@@ -88,8 +90,16 @@ const glimpsed = ({ results }: StageRun, catalogue: Catalogue): Glimpse => ({
   again: (finding) => findAgain({ results, catalogue }, checksOf(results), finding),
 });
 
-const whereRun = <Seen>(run: StageRun | null, see: (run: StageRun) => Seen): Seen | null =>
-  run === null ? null : see(run);
+type See<Seen> = (run: StageRun, catalogue: Catalogue) => Seen;
+
+/** Tries changes of a design: what is seen of them; null where one makes no valid design. */
+const trialOf =
+  <Seen>(design: Design, run: Runner, see: See<Seen>, catalogue: Catalogue): Trial<Seen> =>
+  (change) => {
+    const changed = applyChange(design, change);
+    const tried = changed.ok ? run(changed.value) : changed;
+    return tried.ok ? see(tried.value, catalogue) : null;
+  };
 
 const judged = (stages: StageRun, catalogue: Catalogue) => {
   const { results, recomputed } = stages;
@@ -134,16 +144,11 @@ const evaluatorOn = (catalogue: Catalogue, fonts: FontBook, options: EvaluatorOp
     *fixes(rule) {
       if (last === null) return [];
       const { design, judged: now } = last;
-      const tryOn = (stages: typeof run, change: DesignChange): StageRun | null => {
-        const changed = applyChange(design, change);
-        const tried = changed.ok ? stages(changed.value) : changed;
-        return tried.ok ? tried.value : null;
-      };
       // Where the page’s map is no finer than that of trials, one serves for both.
       const runRough = grid.maxCells > trialGrid.maxCells ? runTrial : runExact;
       const trials: Trials = {
-        exact: (change) => whereRun(tryOn(runExact, change), (tried) => judgedBy(tried, catalogue)),
-        rough: (change) => whereRun(tryOn(runRough, change), (tried) => glimpsed(tried, catalogue)),
+        exact: trialOf(design, runExact, judgedBy, catalogue),
+        rough: trialOf(design, runRough, glimpsed, catalogue),
       };
       return yield* resolveRemedies(now, trials, (each) => rule === undefined || each.rule === rule);
     },
@@ -194,26 +199,23 @@ export interface Judge {
 }
 
 export const createJudge = (catalogue: Catalogue, fonts: FontBook): Judge => {
-  const [runRough, runExact] = [solverGrid, previewGrid].map((grid) => createStages(catalogue, fonts, grid));
-  const seenOn =
-    <Seen>(run: ReturnType<typeof createStages>, see: (run: StageRun, catalogue: Catalogue) => Seen) =>
-    (design: Design): Seen | null => {
+  const runRough = createStages(catalogue, fonts, solverGrid);
+  const runExact = createStages(catalogue, fonts, previewGrid);
+  const judgedOn =
+    (run: Runner) =>
+    (design: Design): Judged | null => {
       const stages = run(design);
-      return stages.ok ? see(stages.value, catalogue) : null;
+      return stages.ok ? judgedBy(stages.value, catalogue) : null;
     };
-  const rough = seenOn(runRough!, judgedBy);
   return {
     catalogue,
-    rough,
-    exact: seenOn(runExact!, judgedBy),
+    rough: judgedOn(runRough),
+    exact: judgedOn(runExact),
     *mend(design, now, finding) {
-      const trialBy =
-        <Seen>(see: (design: Design) => Seen | null) =>
-        (change: DesignChange): Seen | null => {
-          const changed = applyChange(design, change);
-          return changed.ok ? see(changed.value) : null;
-        };
-      const trials: Trials = { rough: trialBy(seenOn(runRough!, glimpsed)), exact: trialBy(rough) };
+      const trials: Trials = {
+        rough: trialOf(design, runRough, glimpsed, catalogue),
+        exact: trialOf(design, runRough, judgedBy, catalogue),
+      };
       const found = yield* resolveRemedies(now, trials, (each) => each === finding);
       return found.find(({ id }) => id === finding.id)!;
     },
