@@ -55,17 +55,16 @@ const blockedCase = (enclosure: Enclosure): Case => {
   return { enclosure, settle: (firstLm, reflectance) => solveExchange(enclosure, exchange, firstLm, reflectance) };
 };
 
-const emptyCases = boundedCache<Case>(4);
+const knownCases = boundedCache<Case>(4);
 /** A case of more patches is not kept: what they see of each other takes tens of megabytes. */
 const mostKept = 1500;
 
-/** What an empty case’s patches see of each other is the same whatever lights it: most changes leave the case as it is. */
+/** What a case’s patches see of each other is the same whatever lights it: most changes leave the case as it is. */
 const caseOf = (box: Box, block: Block | null, patches: number, graded: boolean): Case => {
   const enclosure = layPatches(box, block, patches, graded);
-  if (block !== null) return blockedCase(enclosure);
-  const compute = (): Case => emptyCase(enclosure);
+  const compute = (): Case => (block === null ? emptyCase(enclosure) : blockedCase(enclosure));
   if (enclosure.count > mostKept) return compute();
-  return emptyCases([box.widthMm, box.heightMm, box.depthMm, patches, graded].join(), compute);
+  return knownCases(JSON.stringify([box, block, patches, graded]), compute);
 };
 
 /** Patch means on the face as a smooth map that carries exactly `fluxLm`. */
