@@ -57,15 +57,21 @@ const windowStarts = (first: number, last: number, shift: number): readonly numb
   return starts.at(-1) === last ? starts : [...starts, last];
 };
 
+/** Pitches that a line must have, and how much of one the outermost place keeps off its ends. */
+const leastPitches = 2.5;
+const keptOff = 0.25;
+
 /**
  * Amplitude of the ripple over its trend at each place of a line, by the fourth difference over half a pitch:
  * (6 L₀ − 4 (L₋½ + L₊½) + L₋₁ + L₊₁) / 16 is the ripple itself for a wave of that pitch, and nothing for any slope or bend up
- * to the third power. Zero within a pitch of the ends; null on lines that are nowhere so long.
+ * to the third power. Its outermost places keep off the ends, where light falls into the corners more steeply than that: zero
+ * within a pitch and a quarter of them, as far as there is room; null on lines that are nowhere so long.
  */
 const amplitudes = (line: Float64Array, trend: Float64Array, width: number): Float64Array | null => {
   const { length } = line;
-  const reach = Math.ceil(width);
-  if (length < 2 * reach + width / 2) return null;
+  const room = length - leastPitches * width;
+  if (room < 0) return null;
+  const reach = Math.ceil(width + Math.min(keptOff * width, room / 2));
   const found = new Float64Array(length);
   const half = width / 2;
   for (let place = reach; place < length - reach; place += 1) {
