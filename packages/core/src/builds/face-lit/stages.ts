@@ -21,12 +21,12 @@ export const faceLitStages: BuildWork<FaceLitAssembly, FaceLitLaid, FaceLitResul
       return {
         jumpers,
         lit: () => {
-          const lit = stages.lit.run(inside, Math.min(materials.face.thicknessMm, geometry.wallMm + 1));
+          const shining = stages.lit.run(inside, Math.min(materials.face.thicknessMm, geometry.wallMm + 1));
           const glow = stages.glow.run(
             brief,
             outline,
             inside,
-            lit,
+            shining,
             geometry,
             materials,
             stack,

@@ -1,8 +1,8 @@
-import { boundedCache, fingerprint } from '../../base/maths/index.js';
 import {
   bandAlong,
   moveOutline,
   outlineBounds,
+  outlineByShape,
   rectRing,
   solidParts,
   splitAlongAll,
@@ -68,36 +68,18 @@ export interface GrooveGeometry extends SignGeometry {
 const roundMm = 0.02;
 const round = { ends: 'round', corners: 'round' } as const;
 
-/** A line that a band runs along. */
-type BandLine = Pick<LitLine, 'points' | 'closed'>;
-
-const bandsAlong = (lines: readonly BandLine[], widthMm: number): Outline => {
-  const [open, closed] = [false, true].map((wanted) =>
-    lines.filter((line) => line.closed === wanted).map(({ points }) => points),
-  ) as unknown as readonly [readonly Ring[], readonly Ring[]];
-  const bands = [
-    ...(open.length === 0 ? [] : [bandAlong(open, widthMm, false, round, roundMm)]),
-    ...(closed.length === 0 ? [] : [bandAlong(closed, widthMm, true, round, roundMm)]),
-  ];
-  return bands.length === 1 ? bands[0]! : unite(bands.flat());
-};
-
-/** Bands kept by their lines and width: most changes of a design leave those, and a groove asks for each again and again. */
-const knownBands = boundedCache<Outline>(64);
-/** Lines that agree to a millionth of a millimetre are one. */
-const stepsPerMm = 1e6;
+/** Bands of one kind of line, kept by their shape: most changes of a design leave them, and a groove asks again and again. */
+const bandsLike = outlineByShape((lines, widthMm: number, kind: 'open' | 'closed') =>
+  bandAlong(lines, widthMm, kind === 'closed', round, roundMm),
+);
 
 /** Lines as bands: closed ones come back to their start. */
-export const bandsOf = (lines: readonly BandLine[], widthMm: number): Outline => {
-  const { add, text } = fingerprint();
-  for (const { points, closed } of lines) {
-    add(closed ? points.length : -points.length);
-    for (const [x, y] of points) {
-      add(Math.round(x * stepsPerMm));
-      add(Math.round(y * stepsPerMm));
-    }
-  }
-  return knownBands(`${widthMm}|${text()}`, () => bandsAlong(lines, widthMm));
+export const bandsOf = (lines: readonly Pick<LitLine, 'points' | 'closed'>[], widthMm: number): Outline => {
+  const bands = (['open', 'closed'] as const).flatMap((kind): readonly Outline[] => {
+    const own = lines.filter(({ closed }) => closed === (kind === 'closed')).map(({ points }) => points);
+    return own.length === 0 ? [] : [bandsLike(own, widthMm, kind)];
+  });
+  return bands.length === 1 ? bands[0]! : unite(bands.flat());
 };
 
 /** The outline of a carrier, in the axes of its lines. */

@@ -1,6 +1,6 @@
 import type { Exchange } from './exchange.js';
 import type { Enclosure, Panel } from './patches.js';
-import { byGradients, diagonalOf, rowTimes, settled, settlingEnergy, type SolvedLight } from './solve-exchange.js';
+import { byGradients, diagonalOf, rowTimes, settled, settlingEnergy, type SolvedLight } from './settling.js';
 
 /** A case is the same seen in a mirror across x, across y, and across both: four ways, the first of which moves nothing. */
 const ways = 4;
@@ -107,7 +107,7 @@ export const solveMirrored = (
     const quarter = quarters[which]!;
     const signs = images.map((_, way) => signOf(parity, way));
     // Nothing is left of what would be opposite to itself.
-    const own4 = Float64Array.from(own, (patch, i) =>
+    const ownDiagonal = Float64Array.from(own, (patch, i) =>
       images.some((image, way) => image[patch] === patch && signs[way]! < 0) ? 0 : ways * share[i]! * diagonal[patch]!,
     );
     for (let i = 0; i < n; i += 1) {
@@ -118,7 +118,7 @@ export const solveMirrored = (
     const apply = (x: Float64Array, out: Float64Array): void => {
       for (let i = 0; i < n; i += 1) out[i] = rowTimes(quarter, i * n, x, 0, n);
     };
-    const found = byGradients(apply, own4, right, enough);
+    const found = byGradients(apply, ownDiagonal, right, enough);
     if (found.every((value) => value === 0)) return;
     apply(found, reflected);
     for (let way = 0; way < ways; way += 1)

@@ -132,8 +132,8 @@ const cellMm2 = ({ aEdges, bEdges, aCount }: Omit<Panel, 'start'>, cell: number)
 
 /**
  * Cuts a case into patches about a third as large as it is deep, at most about `mostPatches` of them, and, where they may be
- * `graded`, with narrow ones at the ends of every side besides. With a block, or where light is thrown by rays, of which small patches get too few, all
- * are about equal.
+ * `graded`, with narrow ones at the ends of every side besides. With a block, or where light is thrown by rays, of which small
+ * patches get too few, all are about equal.
  */
 export const layPatches = (box: Box, block: Block | null, mostPatches: number, graded = block === null): Enclosure => {
   const { widthMm: w, heightMm: h, depthMm: d } = box;

@@ -2,6 +2,8 @@ import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { fontListings } from '../../artwork/lettering/index.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
+import { buildOf, type AnyResults } from '../../builds/index.js';
+import { findAgain, findFaults, ofBuild } from '../../judging/findings/index.js';
 import { demoDesigns } from '../demo/index.js';
 import type { Design } from '../design/index.js';
 import { seededRandom, type Random } from '../../base/maths/index.js';
@@ -141,6 +143,23 @@ describe('memoised stages', () => {
     expect(own!.glow).toBe(glow);
     expect({ ...own! }.heat).toBe(own!.heat);
   });
+
+  it.each(['slipway', 'curlew', 'late-soup', 'lantern-rooms', 'quiet-room'] as const)(
+    'find each finding of %s again by its own check alone, as grave as it was',
+    (name) => {
+      const run = createStages(shippedCatalogue, fonts, coarse.grid)(demoDesigns[name]);
+      if (!run.ok) throw new Error(run.problems[0]?.message);
+      const { results } = run.value;
+      const context = { results, catalogue: shippedCatalogue };
+      const checks = results.assemblies.flatMap((own: AnyResults) => ofBuild(buildOf(own).work.rules, own));
+      const found = findFaults(context, checks);
+      expect(found.length).toBeGreaterThan(0);
+      for (const finding of found) {
+        expect(findAgain(context, checks, finding)).toBe(finding.severity);
+        expect(findAgain(context, checks, { ...finding, id: 'another' })).toBeNull();
+      }
+    },
+  );
 
   it('recompute only what lies downstream of the edit', () => {
     const evaluator = createEvaluator(shippedCatalogue, fonts);

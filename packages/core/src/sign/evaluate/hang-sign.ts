@@ -42,10 +42,10 @@ const carrying = (bodies: readonly HungBody[], carried: readonly HungBody[]): re
 };
 
 /** The assembly on the wall that carries each, itself for those that hang there. */
-const rootsOf = (lit: readonly WiredAssembly[]): readonly number[] => {
+const rootsOf = (wired: readonly WiredAssembly[]): readonly number[] => {
   const roots: number[] = [];
-  for (const [index, { assembly }] of lit.entries()) {
-    const below = lit.findIndex(({ id }) => id === assembly.place.on);
+  for (const [index, { assembly }] of wired.entries()) {
+    const below = wired.findIndex(({ id }) => id === assembly.place.on);
     roots.push(below < 0 ? index : roots[below]!);
   }
   return roots;
@@ -86,22 +86,22 @@ export const signHanging = (catalogue: Catalogue) => {
   const places: ReturnType<typeof stagesOfPlace>[] = [];
   return (
     brief: Brief,
-    lit: readonly WiredAssembly[],
+    wired: readonly WiredAssembly[],
     wiring: readonly BoughtPart[],
     finishes: readonly (readonly BoughtPart[])[],
   ): readonly (Hang | null)[] => {
-    const roots = rootsOf(lit);
+    const roots = rootsOf(wired);
     const hungKg = (parts: readonly BoughtPart[]): number => sum(parts.map(({ hangs, kg }) => (hangs ? kg : 0)));
     const wiringKg = hungKg(wiring);
-    const bodies = lit.map((each, index) => {
+    const bodies = wired.map((each, index) => {
       const own = buildOf(each).work.hung(each);
       const besides = (index === 0 ? wiringKg : 0) + hungKg(finishes[index] ?? []);
       return withWiring(own, besides).map((body) => inSign(each.placing, body));
     });
-    return lit.map((each, index) => {
+    return wired.map((each, index) => {
       if (roots[index] !== index) return null;
       const carried = bodies.flatMap((own, at) =>
-        at !== index && roots[at] === index ? own.map((body) => before(each, lit[at]!, body)) : [],
+        at !== index && roots[at] === index ? own.map((body) => before(each, wired[at]!, body)) : [],
       );
       const { usual, ways, standsOffMm } = buildOf(each).hanging(each.assembly);
       const design = each.assembly.hanging ?? null;
