@@ -1,10 +1,8 @@
 /** Unit tests of every workspace; the server's want a PostgreSQL (see scripts/test.mjs). */
-const nearGlobals = '<rootDir>/scripts/lib/jest-near-globals.mjs';
-
 const shared = {
   transform: {
     '^.+\\.tsx?$': [
-      nearGlobals,
+      '@swc/jest',
       {
         jsc: {
           target: 'es2022',
@@ -19,13 +17,10 @@ const shared = {
         module: { type: 'es6' },
       },
     ],
-    // The clipper, the Fourier transform and the built core are loops over numbers.
-    '/(node_modules/(clipper2-ts|fft\\.js)|packages/core/dist)/.*\\.js$': [nearGlobals, {}],
   },
-  transformIgnorePatterns: ['/node_modules/(?!(clipper2-ts|fft\\.js)/)'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': '$1' },
-  testEnvironment: 'node',
+  testEnvironment: '<rootDir>/scripts/lib/jest-plain-environment.mjs',
 };
 
 const project = (name, folder) => ({

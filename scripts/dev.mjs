@@ -19,7 +19,12 @@ const main = async () => {
   const options = { cwd: root, env: environment, stdio: 'inherit' };
   const children = [
     spawn('node', [inRoot('node_modules/typescript/bin/tsc'), '-b', '--watch', '--preserveWatchOutput'], options),
-    spawn('node', ['--watch', '--enable-source-maps', inRoot('apps/server/dist/main.js')], options),
+    // The core as it was just compiled, not as it was bundled at the start.
+    spawn(
+      'node',
+      ['--watch', '--conditions=modules', '--enable-source-maps', inRoot('apps/server/dist/main.js')],
+      options,
+    ),
     spawn('node', [inPackage('apps/web', 'vite', 'bin/vite.js')], { ...options, cwd: path.join(root, 'apps/web') }),
   ];
   await new Promise((resolve) => {

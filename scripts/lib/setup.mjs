@@ -6,7 +6,7 @@ import { inPackage, inRoot, root } from './paths.mjs';
 import { run } from './run.mjs';
 import { PlainError, say } from './say.mjs';
 
-const leastNode = [20, 11];
+const leastNode = [20, 18];
 
 const checkNode = () => {
   const [major, minor] = process.versions.node.split('.').map(Number);
@@ -54,6 +54,7 @@ const sourceFolders = [
 ];
 const sourceFiles = [
   'package-lock.json',
+  'scripts/lib/bundle-core.mjs',
   'tsconfig.base.json',
   'tsconfig.json',
   'apps/web/index.html',
@@ -70,6 +71,7 @@ const sourceFiles = [
 ];
 const products = [
   'packages/core/dist/index.js',
+  'packages/core/dist/bundle/index.js',
   'packages/contract/dist/index.js',
   'apps/server/dist/main.js',
   'apps/cli/dist/main.js',
@@ -83,6 +85,7 @@ const build = async () => {
   if (readStamp(stamp) === wanted && products.every((file) => existsSync(inRoot(file)))) return;
   say('Building …');
   await run('node', [inRoot('node_modules/typescript/bin/tsc'), '-b'], { cwd: root });
+  await run('node', [inRoot('scripts/lib/bundle-core.mjs')], { cwd: root });
   await run('node', [inPackage('apps/web', 'vite', 'bin/vite.js'), 'build', '--logLevel', 'warn'], {
     cwd: inRoot('apps/web'),
   });

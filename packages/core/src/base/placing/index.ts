@@ -36,6 +36,17 @@ export const unplaced = ({ xMm, yMm, turnRad }: Placing, [x, y]: Point): Point =
   return [dx * cos + dy * sin, dy * cos - dx * sin];
 };
 
+/** `unplaced` for many points: writes the point into an array. */
+export const unplacing = ({ xMm, yMm, turnRad }: Placing): ((x: number, y: number, into: Float64Array) => void) => {
+  const [cos, sin] = [Math.cos(turnRad), Math.sin(turnRad)];
+  return (x, y, into) => {
+    const dx = x - xMm;
+    const dy = y - yMm;
+    into[0] = dx * cos + dy * sin;
+    into[1] = dy * cos - dx * sin;
+  };
+};
+
 /** The same in space. */
 export const unplaced3 = (placing: Placing, point: Point3): Point3 => {
   if (isInPlace(placing)) return point;

@@ -4,6 +4,7 @@ export { fromFrequencies, multiplyBy, powerOfTwo, toFrequencies, type Spectrum }
 export { finer } from './finer.js';
 export { gathered } from './gathered.js';
 export { cellMiddle, gridOver } from './grid.js';
+export { mapReader, type MapReader } from './map-reader.js';
 export { mapValue, smoothMapValue } from './map-value.js';
 export { resample } from './spline.js';
 export type { Grid } from './types.js';

@@ -6,6 +6,7 @@ import {
   fromFrequencies,
   gathered,
   gridOver,
+  mapReader,
   mapValue,
   smoothMapValue,
   multiplyBy,
@@ -15,6 +16,7 @@ import {
   toFrequencies,
   type Spectrum,
 } from './index.js';
+import { seededRandom } from '../maths/index.js';
 
 const spectrum = (width: number, height: number, value: (x: number, y: number) => number): Spectrum => {
   const data = new Float64Array(2 * width * height);
@@ -204,6 +206,19 @@ describe('a value of a map', () => {
     ] as const)
       expect(mapValue(plane, grid, [x, y])).toBeCloseTo(3 + 2 * x - y, 9);
     expect(mapValue(plane, grid, [0, 5])).toBe(mapValue(plane, grid, [12.5, 5]));
+  });
+
+  it('is the same by a reader that goes from place to place', () => {
+    const grid = gridOver({ x: -20, y: 5, width: 130, height: 70 }, 23, 13);
+    const random = seededRandom(11);
+    const maps = [0, 1].map(() => Float32Array.from({ length: grid.columns * grid.rows }, () => random()));
+    const reader = mapReader(grid);
+    for (let place = 0; place < 2000; place += 1) {
+      // Some of them beyond the border.
+      const [x, y] = [-35 + 160 * random(), -5 + 90 * random()];
+      reader.goTo(x, y);
+      for (const map of maps) expect(reader.read(map)).toBe(mapValue(map, grid, [x, y]));
+    }
   });
 
   it('of a smooth map follows its curve, where straight lines sag', () => {

@@ -149,7 +149,7 @@ describe('a photograph', () => {
     const layer = layerOf(own, { lit: false, lux: 1000 });
     const seen = (share: number): number => {
       const into = new Float64Array(4);
-      layer([x + share * width, y + height / 2], into);
+      layer(x + share * width, y + height / 2, into);
       return into[1]!;
     };
     const [dark, bright, clear] = [seen(0.2), seen(0.8), (1000 / Math.PI) * own.front.cover.reflects[1]];

@@ -87,16 +87,16 @@ export const hueDriftOf = (runs: LightRuns, share: LightShare, strip: Strip, gri
 
 /** The factors at a place of the ground, as shares of its width and height from the lower left; smooth between cells. */
 export const driftAt = ({ columns, rows, factors }: HueDrift, u: number, v: number, into: Float64Array): void => {
-  const [x, y] = [
-    Math.min(columns - 1.001, Math.max(0, u * columns - 0.5)),
-    Math.min(rows - 1.001, Math.max(0, v * rows - 0.5)),
-  ];
-  const [column, row] = [Math.floor(x), Math.floor(y)];
-  const [s, t] = [x - column, y - row];
-  for (let part = 0; part < 3; part += 1) {
-    const at = (c: number, r: number): number => factors[3 * (r * columns + c) + part]!;
+  const x = Math.min(columns - 1.001, Math.max(0, u * columns - 0.5));
+  const y = Math.min(rows - 1.001, Math.max(0, v * rows - 0.5));
+  const column = Math.floor(x);
+  const row = Math.floor(y);
+  const s = x - column;
+  const t = y - row;
+  const first = 3 * (row * columns + column);
+  const above = first + 3 * columns;
+  for (let part = 0; part < 3; part += 1)
     into[part] =
-      (1 - t) * ((1 - s) * at(column, row) + s * at(column + 1, row)) +
-      t * ((1 - s) * at(column, row + 1) + s * at(column + 1, row + 1));
-  }
+      (1 - t) * ((1 - s) * factors[first + part]! + s * factors[first + 3 + part]!) +
+      t * ((1 - s) * factors[above + part]! + s * factors[above + 3 + part]!);
 };

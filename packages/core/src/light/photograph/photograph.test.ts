@@ -32,22 +32,38 @@ const slanted: Corners = [
   [190, 540],
 ];
 
-/** Solves the projective map backwards by Newton’s way; far from any corner it would not, and is not asked to. */
-const backwards = (corners: Corners, x: number, y: number): readonly [number, number] => {
+const [widthPx, heightPx] = [1200, 800];
+
+/**
+ * Solves the projective map backwards for every pixel by Newton’s way, from where the one before it was found; far from any
+ * corner it would not, and those are left at −1.
+ */
+const backwards = (corners: Corners): Float64Array => {
   const at = quadMap(corners);
-  let [u, v] = [0.5, 0.5];
-  for (let turn = 0; turn < 6; turn += 1) {
-    const [px, py] = at(u, v);
-    const [ux, uy] = at(u + 1e-5, v);
-    const [vx, vy] = at(u, v + 1e-5);
-    const [a, b, c, d] = [(ux - px) / 1e-5, (vx - px) / 1e-5, (uy - py) / 1e-5, (vy - py) / 1e-5];
-    const [ex, ey] = [x - px, y - py];
-    const area = a * d - b * c;
-    u += (d * ex - b * ey) / area;
-    v += (a * ey - c * ex) / area;
+  const [low, high] = [Math.min, Math.max].map((most) =>
+    [0, 1].map((axis) => most(...corners.map((corner) => corner[axis]!))),
+  ) as [number[], number[]];
+  const places = new Float64Array(2 * widthPx * heightPx).fill(-1);
+  for (let y = Math.ceil(low[1]!); y < high[1]!; y += 1) {
+    let [u, v] = [0.5, 0.5];
+    for (let x = Math.ceil(low[0]!); x < high[0]!; x += 1) {
+      for (let turn = 0; turn < 6; turn += 1) {
+        const [px, py] = at(u, v);
+        const [ex, ey] = [x + 0.5 - px, y + 0.5 - py];
+        if (Math.abs(ex) + Math.abs(ey) < 1e-6) break;
+        const [ux, uy] = at(u + 1e-5, v);
+        const [vx, vy] = at(u, v + 1e-5);
+        const [a, b, c, d] = [(ux - px) / 1e-5, (vx - px) / 1e-5, (uy - py) / 1e-5, (vy - py) / 1e-5];
+        const area = a * d - b * c;
+        u += (d * ex - b * ey) / area;
+        v += (a * ey - c * ex) / area;
+      }
+      places.set([u, v], 2 * (y * widthPx + x));
+    }
   }
-  return [u, v];
+  return places;
 };
+const backwardsBy = new Map<Corners, Float64Array>();
 
 const toByte = (linear: number): number => {
   const held = Math.min(1, Math.max(0, linear));
@@ -65,19 +81,16 @@ interface Taken {
 
 /** A photograph rendered from a computed face: perspective, noise of the sensor, sRGB bytes; black letters, dark wall. */
 const photographed = ({ corners = slanted, exposure = 0.3, noise = 0.02, fault = () => 1 }: Taken): Photo => {
-  const [width, height] = [1200, 800];
-  const data = new Uint8ClampedArray(4 * width * height);
+  const places = backwardsBy.get(corners) ?? backwards(corners);
+  backwardsBy.set(corners, places);
+  const data = new Uint8ClampedArray(4 * widthPx * heightPx);
   const { grid, luminance, letters } = face;
   const mean = luminance.reduce((sum, value) => sum + value, 0) / luminance.length;
-  const [low, high] = [Math.min, Math.max].map((most) =>
-    [0, 1].map((axis) => most(...corners.map((at) => at[axis]!))),
-  ) as [number[], number[]];
   let seed = 11;
   const random = (): number => ((seed = (seed * 16807) % 2147483647) - 1) / 2147483646;
-  for (let y = 0; y < height; y += 1)
-    for (let x = 0; x < width; x += 1) {
-      const isNear = x > low[0]! && x < high[0]! && y > low[1]! && y < high[1]!;
-      const [u, v] = isNear ? backwards(corners, x + 0.5, y + 0.5) : [-1, -1];
+  for (let y = 0; y < heightPx; y += 1)
+    for (let x = 0; x < widthPx; x += 1) {
+      const [u, v] = [places[2 * (y * widthPx + x)]!, places[2 * (y * widthPx + x) + 1]!];
       let value = 0.004;
       if (u > 0 && u < 1 && v > 0 && v < 1) {
         const cell = Math.floor((1 - v) * grid.rows) * grid.columns + Math.floor(u * grid.columns);
@@ -85,9 +98,11 @@ const photographed = ({ corners = slanted, exposure = 0.3, noise = 0.02, fault =
       }
       const normal = Math.sqrt(-2 * Math.log(random() + 1e-12)) * Math.cos(2 * Math.PI * random());
       const noisy = value + noise * Math.sqrt(value * 0.3) * normal;
-      data.set([toByte(noisy), toByte(noisy), toByte(noisy), 255], 4 * (y * width + x));
+      const [byte, pixel] = [toByte(noisy), 4 * (y * widthPx + x)];
+      data.fill(byte, pixel, pixel + 3);
+      data[pixel + 3] = 255;
     }
-  return { width, height, data };
+  return { width: widthPx, height: heightPx, data };
 };
 
 const compared = (taken: Taken, corners: Corners = taken.corners ?? slanted) => {

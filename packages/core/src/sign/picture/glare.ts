@@ -107,8 +107,10 @@ export const addGlare = ({ area, columns, rows, rgb }: Glare, x: number, y: numb
   const u = ((x - area.x) / area.width) * columns - 0.5;
   const v = ((y - area.y) / area.height) * rows - 0.5;
   if (u < 0 || v < 0 || u > columns - 1 || v > rows - 1) return;
-  const [column, row] = [Math.min(columns - 2, u | 0), Math.min(rows - 2, v | 0)];
-  const [s, t] = [u - column, v - row];
+  const column = Math.min(columns - 2, u | 0);
+  const row = Math.min(rows - 2, v | 0);
+  const s = u - column;
+  const t = v - row;
   const at = 3 * (row * columns + column);
   const above = at + 3 * columns;
   for (let channel = 0; channel < 3; channel += 1)

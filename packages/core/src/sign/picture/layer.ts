@@ -1,6 +1,6 @@
 import { insideByLine } from '../../base/outlines/index.js';
-import { unplaced, type Placing } from '../../base/placing/index.js';
-import { mapValue } from '../../base/raster/index.js';
+import { unplacing, type Placing } from '../../base/placing/index.js';
+import { mapReader } from '../../base/raster/index.js';
 import { wallRgb, type Front } from '../../builds/index.js';
 import { driftAt, type Glow } from '../../light/glow/index.js';
 import { faceLight } from './render-face.js';
@@ -24,82 +24,109 @@ export interface LayerOptions {
 }
 
 /** Lays what an assembly shows at a place of the sign over what is there already: see `SceneLight`. */
-export type Layer = (at: Place, into: Float64Array) => void;
+export type Layer = (x: number, y: number, into: Float64Array) => void;
 
 /** Bodies of more points than this are told by their maps alone: letters, whose maps are fine enough. */
 const fewPoints = 64;
 
-const inGrid = ({ grid: { area } }: Glow, [x, y]: Place): boolean =>
-  x >= area.x && y >= area.y && x <= area.x + area.width && y <= area.y + area.height;
+/** Whether a place lies on the maps of an assembly. */
+const onMaps = ({ grid: { area } }: Glow): ((x: number, y: number) => boolean) => {
+  const [left, low, right, high] = [area.x, area.y, area.x + area.width, area.y + area.height];
+  return (x, y) => x >= left && y >= low && x <= right && y <= high;
+};
 
-/** What red, green and blue of the light, and of the ground unlit, are multiplied by at a place of an assembly; null where it is the same all over. */
-const tintsOf = ({
-  grid,
-  drift,
-  unlitTint,
-}: Glow): ((local: Place) => { readonly lit: Float64Array; readonly unlit: Float64Array }) | null => {
-  if (drift === null && unlitTint === undefined) return null;
+/** What red, green and blue of the light, and of the ground unlit, are multiplied by at the place that was gone to last. */
+interface Tints {
+  readonly lit: Float64Array;
+  readonly unlit: Float64Array;
+  readonly goTo: (x: number, y: number) => void;
+}
+
+const tintsOf = ({ grid, drift, unlitTint }: Glow): Tints => {
   const { area, columns, rows } = grid;
   const [lit, unlit] = [new Float64Array(3).fill(1), new Float64Array(3).fill(1)];
-  return ([x, y]) => {
-    const [u, v] = [(x - area.x) / area.width, (y - area.y) / area.height];
-    if (drift !== null) driftAt(drift, u, v, lit);
-    if (unlitTint !== undefined) driftAt({ columns, rows, factors: unlitTint }, u, v, unlit);
-    return { lit, unlit };
+  const bare = unlitTint === undefined ? null : { columns, rows, factors: unlitTint };
+  return {
+    lit,
+    unlit,
+    goTo: (x, y) => {
+      const u = (x - area.x) / area.width;
+      const v = (y - area.y) / area.height;
+      if (drift !== null) driftAt(drift, u, v, lit);
+      if (bare !== null) driftAt(bare, u, v, unlit);
+    },
   };
 };
 
 /** Light on what is behind adds to it; the letters hide both. */
 const onGround = (own: PlacedFront, { lit, lux, wallShare }: LayerOptions): Layer => {
   const { glow, front, placing } = own;
+  const { luminance, letters } = glow;
   const fade = wallFade(own);
   const letterSeen = front.cover.reflects.map((share) => (lux / Math.PI) * share);
   const ofWall = placing.zMm === 0 ? wallShare : undefined;
-  return (at, into) => {
-    const local = unplaced(placing, at);
-    if (!inGrid(glow, local)) return;
-    const light = lit ? mapValue(glow.luminance, glow.grid, local) * fade(local[0], local[1]) : 0;
-    const letters = mapValue(glow.letters, glow.grid, local);
+  const isOn = onMaps(glow);
+  const toLocal = unplacing(placing);
+  const local = new Float64Array(2);
+  const maps = mapReader(glow.grid);
+  return (x, y, into) => {
+    toLocal(x, y, local);
+    const [localX, localY] = [local[0]!, local[1]!];
+    if (!isOn(localX, localY)) return;
+    maps.goTo(localX, localY);
+    const light = lit ? maps.read(luminance) * fade(localX, localY) : 0;
+    const hidden = maps.read(letters);
     for (let channel = 0; channel < 3; channel += 1) {
-      const bare = into[channel]! + light * front.seenHue[channel]! * (ofWall?.(at, channel) ?? 1);
-      into[channel] = bare * (1 - letters) + letterSeen[channel]! * letters;
+      const bare = into[channel]! + light * front.seenHue[channel]! * (ofWall?.([x, y], channel) ?? 1);
+      into[channel] = bare * (1 - hidden) + letterSeen[channel]! * hidden;
     }
-    if (letters > 0.5) into[3] = 0;
+    if (hidden > 0.5) into[3] = 0;
   };
 };
 
 /** A face of its own, its cover, and the edge round it. */
 const onItself = (own: PlacedFront, { lit, lux }: LayerOptions): Layer => {
   const { glow, front, placing } = own;
+  const { luminance, letters, unlitShare, unlitRgb } = glow;
+  const { seenHue } = front;
+  const { passes, reflects } = front.cover;
   const ambientCdM2 = lux / Math.PI;
   const asWhole = faceLight(own, lit, ambientCdM2);
+  const isWhole = front.clip === null;
   const hasSheet = front.sheet === true;
+  const coversLetters = front.covered === 'letters';
   const hasEdge = front.body.reduce((sum, ring) => sum + ring.length, 0) <= fewPoints;
   const inBody = insideByLine(front.body);
   const inClip = insideByLine(front.clip ?? []);
   const tints = tintsOf(glow);
   const edge = front.shapes.find(({ beside }) => beside)?.paint.reflects ?? wallRgb;
-  return (at, into) => {
-    const local = unplaced(placing, at);
-    if (!inGrid(glow, local)) {
-      if (!hasEdge || !inBody(...local)) return;
+  const isOn = onMaps(glow);
+  const toLocal = unplacing(placing);
+  const local = new Float64Array(2);
+  const maps = mapReader(glow.grid);
+  return (x, y, into) => {
+    toLocal(x, y, local);
+    const [localX, localY] = [local[0]!, local[1]!];
+    if (!isOn(localX, localY)) {
+      if (!hasEdge || !inBody(localX, localY)) return;
       for (let channel = 0; channel < 3; channel += 1) into[channel] = ambientCdM2 * edge[channel]!;
       into[3] = 0;
       return;
     }
-    const light = lit ? mapValue(glow.luminance, glow.grid, local) : 0;
-    const letters = mapValue(glow.letters, glow.grid, local);
-    const hidden = front.covered === 'letters' ? letters : 1 - letters;
-    const share = glow.unlitShare === undefined ? 1 : mapValue(glow.unlitShare, glow.grid, local);
-    const tint = tints?.(local);
-    const shown = front.clip === null ? 1 : hasSheet ? (inClip(...local) ? 1 : 0) : letters;
+    maps.goTo(localX, localY);
+    const light = lit ? maps.read(luminance) : 0;
+    const lettered = maps.read(letters);
+    const hidden = coversLetters ? lettered : 1 - lettered;
+    const share = unlitShare === undefined ? 1 : maps.read(unlitShare);
+    tints.goTo(localX, localY);
+    const shown = isWhole ? 1 : hasSheet ? (inClip(localX, localY) ? 1 : 0) : lettered;
     for (let channel = 0; channel < 3; channel += 1) {
-      const ofLight = light * front.seenHue[channel]! * (tint?.lit[channel] ?? 1);
-      const ground = glow.unlitRgb[channel]! * (tint?.unlit[channel] ?? 1);
-      const unlit = ground * share + front.cover.reflects[channel]! * (1 - share);
+      const ofLight = light * seenHue[channel]! * tints.lit[channel]!;
+      const ground = unlitRgb[channel]! * tints.unlit[channel]!;
+      const unlit = ground * share + reflects[channel]! * (1 - share);
       const bare = ofLight + ambientCdM2 * unlit;
-      const film = ofLight * front.cover.passes[channel]! + ambientCdM2 * front.cover.reflects[channel]!;
-      const seen = front.clip === null || hasSheet ? bare * (1 - hidden) + film * hidden : bare;
+      const film = ofLight * passes[channel]! + ambientCdM2 * reflects[channel]!;
+      const seen = isWhole || hasSheet ? bare * (1 - hidden) + film * hidden : bare;
       into[channel] = seen * shown + into[channel]! * (1 - shown);
     }
     if (shown <= 0.5) return;

@@ -3,7 +3,7 @@ import type { FontBook } from '../../artwork/lettering/index.js';
 import type { BoxResults } from '../../builds/index.js';
 import type { Single } from '../../testing/harness.js';
 import { ambients } from '../../light/glow/index.js';
-import { changed, dispensary, inAssembly, evaluated, testFonts, tideTable } from '../../testing/harness.js';
+import { changed, dispensary, inAssembly, evaluated, slipway, testFonts, tideTable } from '../../testing/harness.js';
 import { falseColour, renderFace, renderFalseColour, renderSign, type Picture } from './index.js';
 
 let fonts: FontBook;
@@ -103,6 +103,33 @@ describe('false colour', () => {
 });
 
 describe('the whole sign', () => {
+  it.each([
+    ['a box', dispensary],
+    ['a print', tideTable],
+    ['letters', slipway],
+  ])('is as smooth of %s as one that is looked at twice as closely everywhere', (_, design) => {
+    const sign = evaluated(design, fonts);
+    const [own, closely] = [renderSign(sign, 'evening', 300), renderSign(sign, 'evening', 600, { samples: 1 })];
+    expect(closely.height - 2 * own.height).toBeLessThanOrEqual(1);
+    const toLinear = (byte: number): number => (byte / 255) ** 2.2;
+    const rows = Math.min(own.height, Math.floor(closely.height / 2));
+    let [changed, off] = [0, 0];
+    for (let row = 0; row < rows; row += 1)
+      for (let column = 0; column < own.width; column += 1)
+        for (let channel = 0; channel < 3; channel += 1) {
+          const four = [0, 1, 2, 3].map((each) => {
+            const [x, y] = [2 * column + (each % 2), 2 * row + (each >> 1)];
+            return closely.data[4 * (y * closely.width + x) + channel]!;
+          });
+          const mean = 255 * (four.reduce((sum, byte) => sum + toLinear(byte), 0) / 4) ** (1 / 2.2);
+          if (Math.max(...four) - Math.min(...four) > 20) changed += 1;
+          if (Math.abs(mean - own.data[4 * (row * own.width + column) + channel]!) > 6) off += 1;
+        }
+    // There are edges, and they are met; the few that are not run where a pixel of the picture has two.
+    expect(changed).toBeGreaterThan(500);
+    expect(off).toBeLessThan(changed / 50);
+  });
+
   it('keeps its proportions, wall round case round face', () => {
     const picture = renderSign(box, 'evening', 500);
     expect(picture.height / picture.width).toBeCloseTo((300 + 2 * 126) / (900 + 2 * 126), 1);

@@ -37,7 +37,7 @@ export const sceneBehind = (assemblies: readonly PlacedFront[], index: number, o
   return (x, y, into) => {
     const at = placed(self.placing, [x, y]);
     wallAt(wall, options, at[0], at[1], into);
-    for (const layer of layers) layer(at, into);
+    for (const layer of layers) layer(at[0], at[1], into);
   };
 };
 
@@ -61,7 +61,6 @@ export const sceneOfSign = (assemblies: readonly PlacedFront[], options: SceneOp
 export const signOver = (assemblies: readonly PlacedFront[], options: LayerOptions): SceneLight => {
   const layers = assemblies.map((each) => layerOf(each, options));
   return (x, y, into) => {
-    const at = [x, y] as const;
-    for (const layer of layers) layer(at, into);
+    for (const layer of layers) layer(x, y, into);
   };
 };

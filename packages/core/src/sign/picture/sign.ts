@@ -15,6 +15,9 @@ interface PictureOptions {
   readonly samples?: number;
 }
 
+/** Neighbours that differ by more than this (of 255) have an edge between them. */
+const edgeBytes = 2;
+
 /** What a picture of a sign is made from. */
 export interface PicturedSign {
   readonly assemblies: readonly (Lit & PlacedFront)[];
@@ -36,22 +39,45 @@ export const renderSign = (
   const width = bounds.width + 2 * margin;
   const height = Math.max(1, Math.round((widthPx * (bounds.height + 2 * margin)) / width));
   const perPx = width / widthPx;
-  const data = new Uint8ClampedArray(widthPx * height * 4);
+  const [left, top] = [bounds.x - margin, bounds.y + bounds.height + margin];
   const seen = new Float64Array(4);
   const sums = new Float64Array(3);
+  /** Adds what is shown at a place of the picture (px) to the sums. */
+  const add = (across: number, down: number): void => {
+    seenAt(left + across * perPx, top - down * perPx, seen);
+    const gain = gainOn(exposure, seen[3] === 0 ? Math.max(seen[0]!, seen[1]!, seen[2]!) : seen[3]!);
+    for (let channel = 0; channel < 3; channel += 1) sums[channel]! += seen[channel]! * gain;
+  };
+  const middles = new Uint8ClampedArray(widthPx * height * 4);
   for (let row = 0; row < height; row += 1)
     for (let column = 0; column < widthPx; column += 1) {
       sums.fill(0);
-      for (let sample = 0; sample < samples ** 2; sample += 1) {
-        const across = column + ((sample % samples) + 0.5) / samples;
-        const down = row + (Math.floor(sample / samples) + 0.5) / samples;
-        seenAt(bounds.x - margin + across * perPx, bounds.y + bounds.height + margin - down * perPx, seen);
-        const gain = gainOn(exposure, seen[3] === 0 ? Math.max(seen[0]!, seen[1]!, seen[2]!) : seen[3]!);
-        for (let channel = 0; channel < 3; channel += 1) sums[channel]! += seen[channel]! * gain;
-      }
+      add(column + 0.5, row + 0.5);
       const at = (row * widthPx + column) * 4;
+      for (let channel = 0; channel < 3; channel += 1) middles[at + channel] = byteOf(sums[channel]!);
+      middles[at + 3] = 255;
+    }
+  if (samples === 1) return { width: widthPx, height, data: middles };
+  const data = middles.slice();
+  const differ = (one: number, other: number): boolean =>
+    Math.abs(middles[one]! - middles[other]!) > edgeBytes ||
+    Math.abs(middles[one + 1]! - middles[other + 1]!) > edgeBytes ||
+    Math.abs(middles[one + 2]! - middles[other + 2]!) > edgeBytes;
+  const rowBytes = widthPx * 4;
+  // Where nothing changes, the middle of a pixel tells all of it.
+  for (let row = 0; row < height; row += 1)
+    for (let column = 0; column < widthPx; column += 1) {
+      const at = row * rowBytes + column * 4;
+      const isEdge =
+        (column > 0 && differ(at, at - 4)) ||
+        (column < widthPx - 1 && differ(at, at + 4)) ||
+        (row > 0 && differ(at, at - rowBytes)) ||
+        (row < height - 1 && differ(at, at + rowBytes));
+      if (!isEdge) continue;
+      sums.fill(0);
+      for (let sample = 0; sample < samples ** 2; sample += 1)
+        add(column + ((sample % samples) + 0.5) / samples, row + (Math.floor(sample / samples) + 0.5) / samples);
       for (let channel = 0; channel < 3; channel += 1) data[at + channel] = byteOf(sums[channel]! / samples ** 2);
-      data[at + 3] = 255;
     }
   return { width: widthPx, height, data };
 };
