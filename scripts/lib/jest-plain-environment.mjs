@@ -10,7 +10,8 @@ const linesOfStack = 15;
 export default class PlainEnvironment extends TestEnvironment {
   constructor(...given) {
     const { createContext } = vm;
-    vm.createContext = () => createContext(vm.constants.DONT_CONTEXTIFY);
+    // Before Node.js 20.18 there is only the usual one.
+    vm.createContext = () => createContext(vm.constants?.DONT_CONTEXTIFY);
     try {
       super(...given);
     } finally {

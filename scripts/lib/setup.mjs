@@ -6,7 +6,7 @@ import { inPackage, inRoot, root } from './paths.mjs';
 import { run } from './run.mjs';
 import { PlainError, say } from './say.mjs';
 
-const leastNode = [20, 18];
+const leastNode = [20, 11];
 
 const checkNode = () => {
   const [major, minor] = process.versions.node.split('.').map(Number);

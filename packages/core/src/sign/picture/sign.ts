@@ -4,6 +4,7 @@ import { byteOf, exposureFor, gainOn, type Exposure, type Lit } from './exposure
 import { glareOf, type Glare } from './glare.js';
 import type { Picture } from './render-face.js';
 import type { PlacedFront } from './layer.js';
+import { pictureOf } from './picture-of.js';
 import { sceneOfSign, wallBehind } from './scene.js';
 
 /** Wall that is shown round a sign, as a share of its longer side. */
@@ -14,9 +15,6 @@ interface PictureOptions {
   /** Two make edges smooth; one is quick. */
   readonly samples?: number;
 }
-
-/** Neighbours that differ by more than this (of 255) have an edge between them. */
-const edgeBytes = 2;
 
 /** What a picture of a sign is made from. */
 export interface PicturedSign {
@@ -41,44 +39,11 @@ export const renderSign = (
   const perPx = width / widthPx;
   const [left, top] = [bounds.x - margin, bounds.y + bounds.height + margin];
   const seen = new Float64Array(4);
-  const sums = new Float64Array(3);
-  /** Adds what is shown at a place of the picture (px) to the sums. */
-  const add = (across: number, down: number): void => {
+  const data = pictureOf(widthPx, height, samples, (across, down, sums) => {
     seenAt(left + across * perPx, top - down * perPx, seen);
     const gain = gainOn(exposure, seen[3] === 0 ? Math.max(seen[0]!, seen[1]!, seen[2]!) : seen[3]!);
     for (let channel = 0; channel < 3; channel += 1) sums[channel]! += seen[channel]! * gain;
-  };
-  const middles = new Uint8ClampedArray(widthPx * height * 4);
-  for (let row = 0; row < height; row += 1)
-    for (let column = 0; column < widthPx; column += 1) {
-      sums.fill(0);
-      add(column + 0.5, row + 0.5);
-      const at = (row * widthPx + column) * 4;
-      for (let channel = 0; channel < 3; channel += 1) middles[at + channel] = byteOf(sums[channel]!);
-      middles[at + 3] = 255;
-    }
-  if (samples === 1) return { width: widthPx, height, data: middles };
-  const data = middles.slice();
-  const differ = (one: number, other: number): boolean =>
-    Math.abs(middles[one]! - middles[other]!) > edgeBytes ||
-    Math.abs(middles[one + 1]! - middles[other + 1]!) > edgeBytes ||
-    Math.abs(middles[one + 2]! - middles[other + 2]!) > edgeBytes;
-  const rowBytes = widthPx * 4;
-  // Where nothing changes, the middle of a pixel tells all of it.
-  for (let row = 0; row < height; row += 1)
-    for (let column = 0; column < widthPx; column += 1) {
-      const at = row * rowBytes + column * 4;
-      const isEdge =
-        (column > 0 && differ(at, at - 4)) ||
-        (column < widthPx - 1 && differ(at, at + 4)) ||
-        (row > 0 && differ(at, at - rowBytes)) ||
-        (row < height - 1 && differ(at, at + rowBytes));
-      if (!isEdge) continue;
-      sums.fill(0);
-      for (let sample = 0; sample < samples ** 2; sample += 1)
-        add(column + ((sample % samples) + 0.5) / samples, row + (Math.floor(sample / samples) + 0.5) / samples);
-      for (let channel = 0; channel < 3; channel += 1) data[at + channel] = byteOf(sums[channel]! / samples ** 2);
-    }
+  });
   return { width: widthPx, height, data };
 };
 
