@@ -29,10 +29,32 @@ export type Layer = (x: number, y: number, into: Float64Array) => void;
 /** Bodies of more points than this are told by their maps alone: letters, whose maps are fine enough. */
 const fewPoints = 64;
 
-/** Whether a place lies on the maps of an assembly. */
-const onMaps = ({ grid: { area } }: Glow): ((x: number, y: number) => boolean) => {
+/** A place of the sign as an assembly has it, and its maps there. */
+interface OwnPlace {
+  readonly local: Float64Array;
+  readonly read: (map: Float32Array) => number;
+  /** Goes to a place of the sign; false where it lies beyond the maps. */
+  readonly goTo: (x: number, y: number) => boolean;
+}
+
+const placeOn = ({ glow: { grid }, placing }: PlacedFront): OwnPlace => {
+  const { area } = grid;
   const [left, low, right, high] = [area.x, area.y, area.x + area.width, area.y + area.height];
-  return (x, y) => x >= left && y >= low && x <= right && y <= high;
+  const toLocal = unplacing(placing);
+  const local = new Float64Array(2);
+  const maps = mapReader(grid);
+  return {
+    local,
+    read: maps.read,
+    goTo: (x, y) => {
+      toLocal(x, y, local);
+      const localX = local[0]!;
+      const localY = local[1]!;
+      if (localX < left || localY < low || localX > right || localY > high) return false;
+      maps.goTo(localX, localY);
+      return true;
+    },
+  };
 };
 
 /** What red, green and blue of the light, and of the ground unlit, are multiplied by at the place that was gone to last. */
@@ -65,17 +87,11 @@ const onGround = (own: PlacedFront, { lit, lux, wallShare }: LayerOptions): Laye
   const fade = wallFade(own);
   const letterSeen = front.cover.reflects.map((share) => (lux / Math.PI) * share);
   const ofWall = placing.zMm === 0 ? wallShare : undefined;
-  const isOn = onMaps(glow);
-  const toLocal = unplacing(placing);
-  const local = new Float64Array(2);
-  const maps = mapReader(glow.grid);
+  const place = placeOn(own);
   return (x, y, into) => {
-    toLocal(x, y, local);
-    const [localX, localY] = [local[0]!, local[1]!];
-    if (!isOn(localX, localY)) return;
-    maps.goTo(localX, localY);
-    const light = lit ? maps.read(luminance) * fade(localX, localY) : 0;
-    const hidden = maps.read(letters);
+    if (!place.goTo(x, y)) return;
+    const light = lit ? place.read(luminance) * fade(place.local[0]!, place.local[1]!) : 0;
+    const hidden = place.read(letters);
     for (let channel = 0; channel < 3; channel += 1) {
       const bare = into[channel]! + light * front.seenHue[channel]! * (ofWall?.([x, y], channel) ?? 1);
       into[channel] = bare * (1 - hidden) + letterSeen[channel]! * hidden;
@@ -86,7 +102,7 @@ const onGround = (own: PlacedFront, { lit, lux, wallShare }: LayerOptions): Laye
 
 /** A face of its own, its cover, and the edge round it. */
 const onItself = (own: PlacedFront, { lit, lux }: LayerOptions): Layer => {
-  const { glow, front, placing } = own;
+  const { glow, front } = own;
   const { luminance, letters, unlitShare, unlitRgb } = glow;
   const { seenHue } = front;
   const { passes, reflects } = front.cover;
@@ -100,24 +116,21 @@ const onItself = (own: PlacedFront, { lit, lux }: LayerOptions): Layer => {
   const inClip = insideByLine(front.clip ?? []);
   const tints = tintsOf(glow);
   const edge = front.shapes.find(({ beside }) => beside)?.paint.reflects ?? wallRgb;
-  const isOn = onMaps(glow);
-  const toLocal = unplacing(placing);
-  const local = new Float64Array(2);
-  const maps = mapReader(glow.grid);
+  const place = placeOn(own);
   return (x, y, into) => {
-    toLocal(x, y, local);
-    const [localX, localY] = [local[0]!, local[1]!];
-    if (!isOn(localX, localY)) {
+    const isOn = place.goTo(x, y);
+    const localX = place.local[0]!;
+    const localY = place.local[1]!;
+    if (!isOn) {
       if (!hasEdge || !inBody(localX, localY)) return;
       for (let channel = 0; channel < 3; channel += 1) into[channel] = ambientCdM2 * edge[channel]!;
       into[3] = 0;
       return;
     }
-    maps.goTo(localX, localY);
-    const light = lit ? maps.read(luminance) : 0;
-    const lettered = maps.read(letters);
+    const light = lit ? place.read(luminance) : 0;
+    const lettered = place.read(letters);
     const hidden = coversLetters ? lettered : 1 - lettered;
-    const share = unlitShare === undefined ? 1 : maps.read(unlitShare);
+    const share = unlitShare === undefined ? 1 : place.read(unlitShare);
     tints.goTo(localX, localY);
     const shown = isWhole ? 1 : hasSheet ? (inClip(localX, localY) ? 1 : 0) : lettered;
     for (let channel = 0; channel < 3; channel += 1) {
