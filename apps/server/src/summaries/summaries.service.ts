@@ -54,7 +54,10 @@ export class SummariesService implements OnModuleDestroy {
   /** Asks for one that somebody waits for, and may ask for again and again: not while it is under way, nor where it failed. */
   wantOnce(jobId: string, revision: number): void {
     const underWay = this.underWay?.[0] === jobId && this.underWay[1] === revision;
-    if (!underWay && this.failed.get(jobId) !== revision) this.wantSoon(jobId, revision);
+    if (underWay || this.failed.get(jobId) === revision) return;
+    this.line.first(jobId, revision);
+    this.wake();
+    this.begin();
   }
 
   private wantSoon(jobId: string, revision: number): void {

@@ -37,4 +37,17 @@ describe('revisions that wait to be summed up', () => {
     line.hasten(20);
     expect(line.take(20)).toEqual({ next: ['a', 1] });
   });
+
+  it('come first where somebody looks at the job, before all that is made up for', () => {
+    const line = new WaitingLine();
+    for (const job of ['a', 'b', 'c', 'd']) line.soon(job, 1, 1000);
+    line.first('c', 1);
+    line.first('e', 7);
+    const taken = [1, 2, 3, 4, 5].map(() => line.take(1000));
+    expect(taken.map((each) => each !== null && 'next' in each && each.next[0])).toEqual(['c', 'e', 'a', 'b', 'd']);
+    // What is saved after it was looked at need not rest either.
+    line.first('a', 2);
+    line.rest('a', 3, 1500);
+    expect(line.take(1500)).toEqual({ next: ['a', 3] });
+  });
 });

@@ -26,9 +26,14 @@ export class WaitingLine {
     this.waiting.set(jobId, { revision, due: Math.min(now + restMs, latest), latest });
   }
 
-  /** Puts a revision in that somebody waits for. */
+  /** Puts a revision in that has rested. */
   soon(jobId: string, revision: number, now: number): void {
     this.waiting.set(jobId, { revision, due: now, latest: now });
+  }
+
+  /** Puts a revision in that somebody looks at and waits for: before all that is only to be made up for. */
+  first(jobId: string, revision: number): void {
+    this.waiting.set(jobId, { revision, due: 0, latest: 0 });
   }
 
   /** Nothing rests any longer. */
