@@ -56,12 +56,15 @@ export class SummariesService implements OnModuleDestroy {
     const underWay = this.underWay?.[0] === jobId && this.underWay[1] === revision;
     if (underWay || this.failed.get(jobId) === revision) return;
     this.line.first(jobId, revision);
-    this.wake();
-    this.begin();
+    this.hurry();
   }
 
   private wantSoon(jobId: string, revision: number): void {
     this.line.soon(jobId, revision, performance.now());
+    this.hurry();
+  }
+
+  private hurry(): void {
     this.wake();
     this.begin();
   }

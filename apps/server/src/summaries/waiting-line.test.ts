@@ -43,6 +43,8 @@ describe('revisions that wait to be summed up', () => {
     for (const job of ['a', 'b', 'c', 'd']) line.soon(job, 1, 1000);
     line.first('c', 1);
     line.first('e', 7);
+    // What is made up for every half minute does not push it back.
+    line.soon('c', 1, 1000);
     const taken = [1, 2, 3, 4, 5].map(() => line.take(1000));
     expect(taken.map((each) => each !== null && 'next' in each && each.next[0])).toEqual(['c', 'e', 'a', 'b', 'd']);
     // What is saved after it was looked at need not rest either.

@@ -26,9 +26,10 @@ export class WaitingLine {
     this.waiting.set(jobId, { revision, due: Math.min(now + restMs, latest), latest });
   }
 
-  /** Puts a revision in that has rested. */
+  /** Puts a revision in that need not rest; where somebody waits for its job, it keeps its place before others. */
   soon(jobId: string, revision: number, now: number): void {
-    this.waiting.set(jobId, { revision, due: now, latest: now });
+    const due = Math.min(now, this.waiting.get(jobId)?.due ?? now);
+    this.waiting.set(jobId, { revision, due, latest: due });
   }
 
   /** Puts a revision in that somebody looks at and waits for: before all that is only to be made up for. */
