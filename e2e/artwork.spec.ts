@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
 import { encode } from 'fast-png';
 import { strFromU8, unzipSync } from 'fflate';
-import { expect, openJob, test } from './support/shop';
+import { expect, openFindings, openJob, test } from './support/shop';
 import { choose, slideTo } from './support/controls';
 
 const fish = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 300 140">
@@ -16,7 +16,7 @@ test('a drawing takes the place of text: layers chosen, sized by a known length,
   page,
   shop,
 }) => {
-  await openJob(page, shop, 'Rye', 'artwork');
+  await openFindings(page, shop, 'Rye', 'artwork');
   await page.getByLabel('SVG, DXF, PDF, scan …').setInputFiles(svgFile('fish.svg', fish));
   const sheet = page.getByRole('dialog', { name: 'Artwork from fish.svg' });
   await expect(sheet.getByText('text was left out')).toBeVisible();

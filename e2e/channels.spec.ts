@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, figure, openJob, saved, settled, test } from './support/shop';
+import { expect, figure, openFindings, openJob, saved, settled, test } from './support/shop';
 import { choose } from './support/controls';
 
 /** Red, green and blue of the drawn face at a place given in shares of its width and height. */
@@ -20,7 +20,7 @@ test('a box of mixed colours: its controller, zones, and a far end whose colour 
   page,
   shop,
 }) => {
-  await openJob(page, shop, 'Slipway', 'power');
+  await openFindings(page, shop, 'Slipway', 'power');
   await expect(page.getByText('red 100 %, green 35 %, blue 5 %')).toBeVisible();
   await expect(page.getByText(/^Infrared controller with remote.* of 2 A an output$/)).toBeVisible();
   const findings = page.getByRole('region', { name: 'Findings' });
@@ -89,7 +89,7 @@ test('ways to feed a box: two small supplies, a battery with its hours, pairs in
   page,
   shop,
 }) => {
-  await openJob(page, shop, 'Ticket', 'power');
+  await openFindings(page, shop, 'Ticket', 'power');
   const ways = page.getByRole('table', { name: 'Ways to feed it' });
   await ways.getByRole('button', { name: /^Take 2 × / }).click();
   await expect(ways.getByRole('row').filter({ hasText: '2 ×' })).toContainText('taken');

@@ -4,7 +4,7 @@ import { decode, encode } from 'fast-png';
 import { strFromU8 } from 'fflate';
 import { choose } from './support/controls';
 import { packOf } from './support/pack';
-import { expect, figure, openJob, saved, settled, test } from './support/shop';
+import { expect, figure, openFindings, openJob, saved, settled, test } from './support/shop';
 
 /** A gull over two waves, as tall as the panel is high. */
 const gull = `<svg xmlns="http://www.w3.org/2000/svg" width="180mm" height="110mm" viewBox="0 0 180 110">
@@ -91,7 +91,7 @@ test('a panel from a drawing: evened at a click, lit from two edges in a frame, 
 });
 
 test('the strip is dragged off the middle of the sheet, and the light goes', async ({ page, shop }) => {
-  await openJob(page, shop, 'Quiet room', 'light');
+  await openFindings(page, shop, 'Quiet room', 'light');
   const enters = async (): Promise<number> =>
     Number.parseFloat((await figure(page, 'of the light enters').textContent()) ?? '');
   expect(await enters()).toBeGreaterThan(85);

@@ -2,7 +2,7 @@ import { parseDesign } from '@vitrum/core';
 import { strFromU8 } from 'fflate';
 import { choose } from './support/controls';
 import { packOf, rowsOf } from './support/pack';
-import { expect, openJob, saved, settled, test } from './support/shop';
+import { expect, openFindings, openJob, saved, settled, test } from './support/shop';
 
 /** A wave and a ring as strokes. */
 const strokes = `<svg xmlns="http://www.w3.org/2000/svg" width="300mm" height="120mm" viewBox="0 0 300 120">
@@ -127,7 +127,7 @@ test('lines of a layer have strip and colour of their own, in the light, the wir
 });
 
 test('the demo is one fix away from each of its three mistakes', async ({ page, shop }) => {
-  await openJob(page, shop, 'late soup', 'light');
+  await openFindings(page, shop, 'late soup', 'light');
   await page
     .getByRole('button', { name: /all 12 runs even/ })
     .first()

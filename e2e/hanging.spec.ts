@@ -1,8 +1,8 @@
 import { choose } from './support/controls';
-import { expect, openJob, saved, settled, test } from './support/shop';
+import { expect, openFindings, openJob, saved, settled, test } from './support/shop';
 
 test('a box goes from plates to a cleat, and from a wall of board to its studs', async ({ page, shop }) => {
-  await openJob(page, shop, 'Dispensary', 'hang');
+  await openFindings(page, shop, 'Dispensary', 'hang');
   const overlay = page.getByTestId('fixings-overlay');
   await expect(page.getByTestId('fixing')).toHaveCount(2);
   await expect(page.getByRole('img', { name: /^The wall, middle of the sign 2600\smm/ })).toBeVisible();
@@ -35,7 +35,7 @@ test('a fixing is moved by keys, stays where it is put, and is levelled again wi
   page,
   shop,
 }) => {
-  await openJob(page, shop, 'Dispensary', 'hang');
+  await openFindings(page, shop, 'Dispensary', 'hang');
   const second = page.getByTestId('fixing').nth(1);
   await expect(second).toHaveAccessibleName(/as solved/);
   await second.focus();
@@ -48,7 +48,7 @@ test('a fixing is moved by keys, stays where it is put, and is levelled again wi
 });
 
 test('what hangs from nothing is found, and stands on feet with one click on a counter', async ({ page, shop }) => {
-  await openJob(page, shop, 'Dispensary', 'brief');
+  await openFindings(page, shop, 'Dispensary', 'brief');
   await choose(page.getByLabel('Hangs', { exact: true }), 'counter');
   const finding = page.locator('[data-finding="nothing-to-hang-by"]');
   await expect(finding).toContainText('feet');
@@ -77,7 +77,7 @@ test('letters are set on a backer, and the backer on a cleat', async ({ page, sh
 });
 
 test('the outside of a case is painted as it is chosen, and what that takes is on the list', async ({ page, shop }) => {
-  await openJob(page, shop, 'Dispensary', 'case');
+  await openFindings(page, shop, 'Dispensary', 'case');
   const paint = page.getByRole('region', { name: 'Paint and glue' });
   await expect(paint).toContainText('Inside: by its lining');
   await choose(paint.getByLabel('Outside of the case'), 'oil');

@@ -1,4 +1,4 @@
-import { expect, openJob, settled, test } from './support/shop';
+import { expect, openFindings, openJob, settled, test } from './support/shop';
 
 const steps = ['brief', 'artwork', 'case', 'light', 'power', 'face', 'hang'];
 
@@ -101,7 +101,7 @@ test('each build has a page in the guide, with its pictures, and begins a job fr
 });
 
 test('an applied remedy is told of, and taken back from there', async ({ page, shop }) => {
-  await openJob(page, shop, 'Dispensary', 'face');
+  await openFindings(page, shop, 'Dispensary', 'face');
   await page
     .getByRole('button', { name: /^Apply: / })
     .first()

@@ -1,5 +1,5 @@
 import { choose } from './support/controls';
-import { expect, openJob, saved, settled, showOver, test } from './support/shop';
+import { expect, openFindings, openJob, saved, settled, showOver, test } from './support/shop';
 
 test('a box goes from its joint to the settings of saw and router table', async ({ page, shop }) => {
   await openJob(page, shop, 'Dispensary', 'cut');
@@ -47,7 +47,7 @@ test('a back on inserts is bought, told and seen; where the ledge is narrow, woo
   page,
   shop,
 }) => {
-  await openJob(page, shop, 'Dispensary', 'case');
+  await openFindings(page, shop, 'Dispensary', 'case');
   await choose(page.getByLabel('Back held'), 'inserts');
   const slice = page.getByRole('region', { name: 'Slice' });
   await expect(slice).toContainText('on threaded inserts: opens for service');
@@ -60,7 +60,7 @@ test('a back on inserts is bought, told and seen; where the ledge is narrow, woo
 });
 
 test('screws too near an edge are found, and mended by a deeper seat', async ({ page, shop }) => {
-  await openJob(page, shop, 'Dispensary', 'case');
+  await openFindings(page, shop, 'Dispensary', 'case');
   await page.getByLabel('Seat depth').fill('4');
   await page.getByLabel('Seat depth').press('Enter');
   await page.getByLabel('Play a side').fill('0.9');
@@ -92,7 +92,7 @@ test('on paper each sheet and each setting has a page of its own', async ({ page
 });
 
 test('a face goes in last, past a lip of the top that is glued back', async ({ page, shop }) => {
-  await openJob(page, shop, 'Tide table', 'case');
+  await openFindings(page, shop, 'Tide table', 'case');
   await choose(page.getByLabel('Corners', { exact: true }), 'butt');
   await choose(page.getByLabel('It comes out'), 'lip-back');
   await expect(page.getByLabel('Mouths chamfered')).toHaveValue('1 mm');

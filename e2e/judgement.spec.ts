@@ -1,11 +1,11 @@
-import { expect, openJob, saved, settled, test } from './support/shop';
+import { expect, openFindings, openJob, saved, settled, test } from './support/shop';
 import { choose, expectChosen } from './support/controls';
 
 test('strip runs along chosen sides of a case; what doubles back is found, and mended with a click', async ({
   page,
   shop,
 }) => {
-  await openJob(page, shop, 'Dispensary', 'light');
+  await openFindings(page, shop, 'Dispensary', 'light');
   await choose(page.getByLabel('Runs', { exact: true }), 'rim');
   await settled(page);
   const segments = page.getByRole('row').filter({ has: page.getByRole('cell', { name: /^(top|right|bottom|left)$/ }) });
@@ -22,7 +22,7 @@ test('strip runs along chosen sides of a case; what doubles back is found, and m
 });
 
 test('strip that was stuck before is told of, and clips hold it', async ({ page, shop }) => {
-  await openJob(page, shop, 'Dispensary', 'light');
+  await openFindings(page, shop, 'Dispensary', 'light');
   await choose(page.getByLabel('The strip is'), 'true');
   const finding = page.getByText('Hold the strip by more than its tape');
   await expect(finding.first()).toBeVisible();

@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { parseDesign } from '@vitrum/core';
 import { strFromU8, unzipSync } from 'fflate';
 import { PDFDocument } from 'pdf-lib';
-import { expect, faceBrightness, figure, openJob, saved, settled, test } from './support/shop';
+import { expect, faceBrightness, figure, openFindings, openJob, saved, settled, test } from './support/shop';
 import { choose } from './support/controls';
 
 const bands = async (page: Parameters<typeof faceBrightness>[0]): Promise<number> => {
@@ -133,7 +133,7 @@ test('three questions make a new lit job; lengths are typed as makers type them'
 });
 
 test('every field of every step reaches the design and the figures', async ({ page, shop }) => {
-  await openJob(page, shop, 'Ticket', 'brief');
+  await openFindings(page, shop, 'Ticket', 'brief');
   await page.getByLabel('The sign says').fill('BOATS');
   await choose(page.getByLabel('Light', { exact: true }), 'rgb');
   await expect(page.locator('[data-finding="wrong-colour"]')).toBeVisible();

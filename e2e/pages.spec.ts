@@ -1,7 +1,7 @@
 import { fileURLToPath } from 'node:url';
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, figure, openJob, settled, test } from './support/shop';
+import { expect, figure, openFindings, openJob, settled, test } from './support/shop';
 import { choose } from './support/controls';
 
 const serious = async (page: Page, within = 'body'): Promise<readonly string[]> => {
@@ -44,7 +44,7 @@ for (const [name, path] of [
 
 for (const theme of ['light', 'dark'])
   test(`axe finds nothing serious on any step of the job page, nor on bench mode: ${theme}`, async ({ page, shop }) => {
-    const id = await openJob(page, shop, 'Dispensary', 'brief');
+    const id = await openFindings(page, shop, 'Dispensary', 'brief');
     if (theme === 'dark') await darken(page);
     const settings = page.getByRole('complementary', { name: 'Settings' });
     for (const [index, step] of [
@@ -110,7 +110,7 @@ test('axe finds nothing serious on the try-outs, empty and full, nor on measurin
 });
 
 test('axe finds nothing serious on the dark page, nor on an open figure', async ({ page, shop }) => {
-  await openJob(page, shop, 'Dispensary', 'face');
+  await openFindings(page, shop, 'Dispensary', 'face');
   await darken(page);
   expect(await serious(page)).toEqual([]);
   await figure(page, 'from any distance').click();
@@ -119,7 +119,7 @@ test('axe finds nothing serious on the dark page, nor on an open figure', async 
 });
 
 test('all is done by keyboard: walk, deepen, apply, undo', async ({ page, shop }) => {
-  await openJob(page, shop, 'Dispensary', 'brief');
+  await openFindings(page, shop, 'Dispensary', 'brief');
   await page.keyboard.press('3');
   await expect(page).toHaveURL(/\/case$/);
   await page.getByRole('slider', { name: 'Depth inside' }).focus();

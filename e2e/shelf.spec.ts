@@ -3,7 +3,7 @@ import { shelfCsv, shippedCatalogue } from '@vitrum/core';
 import { strFromU8 } from 'fflate';
 import { choose, expectChosen } from './support/controls';
 import { packOf } from './support/pack';
-import { expect, figure, openJob, saved, settled, test } from './support/shop';
+import { expect, figure, openFindings, openJob, saved, settled, test } from './support/shop';
 
 test('a strip with figures of one’s own is put on the shelf, and a design uses it', async ({ page, shop }) => {
   await page.goto(`${shop.url}/shelf`);
@@ -34,7 +34,7 @@ test('a changed item stays as it was for designs that have it; they are offered 
   page,
   shop,
 }) => {
-  const id = await openJob(page, shop, 'Dispensary', 'face');
+  const id = await openFindings(page, shop, 'Dispensary', 'face');
   const sheet = page.getByLabel('Face', { exact: true });
   const had = (await sheet.getAttribute('data-value'))!;
   const name = (await sheet.innerText()).split('\n')[0]!;

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, openJob, test } from './support/shop';
+import { expect, openFindings, openJob, test } from './support/shop';
 
 type Place = readonly [number, number];
 
@@ -67,7 +67,7 @@ test.describe('on glass', () => {
 
   test('findings lie under the picture, in sight where the page opens', async ({ page, shop }) => {
     await page.setViewportSize({ width: 390, height: 844 });
-    await openJob(page, shop, 'Dispensary', 'face');
+    await openFindings(page, shop, 'Dispensary', 'face');
     await expect(page.getByText('The rows show as bands from 3 m')).toHaveCount(1);
     await expect(page.getByText('The rows show as bands from 3 m')).toBeInViewport();
     await expect(page.getByRole('button', { name: 'Apply' }).first()).toBeInViewport();

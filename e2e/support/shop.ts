@@ -95,7 +95,7 @@ export const test = base.extend<object, { shop: Shop }>({
 
 export { expect };
 
-/** All findings are read, not the worst alone; a page remembers which. */
+/** All findings are read, not the worst alone; a page remembers which, and tries what would help against those alone. */
 const withAllFindings = async (page: Page): Promise<void> => {
   await page.addInitScript(() => {
     const key = 'vitrum.view';
@@ -108,17 +108,22 @@ const withAllFindings = async (page: Page): Promise<void> => {
 };
 
 /**
- * Opens a step of a job of its own, made from the demo design whose name begins so, and waits until it is lit and its
- * fixes are tried. The seeded jobs stay as they are.
+ * Opens a step of a job of its own, made from the demo design whose name begins so, and waits until it is lit and the
+ * fixes of the worst finding are tried. The seeded jobs stay as they are.
  */
 export const openJob = async (page: Page, shop: Shop, name: string, step: string): Promise<string> => {
   const design = Object.values(demoDesigns).find((each) => each.name.startsWith(name));
   const made = await page.request.post(`${shop.url}/api/jobs`, { data: { name: 'Trial', design } });
   const { id } = (await made.json()) as JobView;
-  await withAllFindings(page);
   await page.goto(`${shop.url}/jobs/${id}/${step}`);
   await settled(page);
   return id;
+};
+
+/** The same with all findings open, their fixes tried. */
+export const openFindings = async (page: Page, shop: Shop, name: string, step: string): Promise<string> => {
+  await withAllFindings(page);
+  return openJob(page, shop, name, step);
 };
 
 /** Fixes are tried whole, and take their time on a machine that does other things too: how long is for the bench to say. */

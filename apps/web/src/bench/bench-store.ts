@@ -26,19 +26,15 @@ export const connectBench = (client: LightClient) => {
       const setting = { ...(useBench.getState().setting ?? asDesigned), ...change };
       useBench.setState({ setting });
       const { channels, segments } = evaluation.circuit;
-      const ask = client.ask({
+      callOff = client.ask({
         request: { kind: 'evaluate', design: benchDesign(evaluation.design, channels, segments, setting) },
         lane: 'setting',
         evenIfLate: true,
         hear: (reply) => {
-          if (reply.kind !== 'evaluated') return;
-          useBench.setState({ evaluation: reply.evaluation });
-          // Its fixes are of no account here.
-          ask();
+          if (reply.kind === 'evaluated') useBench.setState({ evaluation: reply.evaluation });
         },
         fail: () => undefined,
       });
-      callOff = ask;
     },
     switch: (switchedOn: boolean): void => useBench.setState({ switchedOn }),
     /** Gives the lit view back to the design. */

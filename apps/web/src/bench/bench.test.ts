@@ -33,7 +33,7 @@ describe('the bench', () => {
     answer('evaluate', { kind: 'evaluated', evaluation });
     expect(lit().map(({ level }) => level)).toEqual([0.5, 0.3]);
     answer('evaluate', { kind: 'evaluated', evaluation });
-    expect(kinds()).toEqual(['open', 'evaluate', 'cancel', 'evaluate', 'cancel']);
+    expect(kinds()).toEqual(['open', 'evaluate', 'evaluate']);
     expect(useBench.getState().setting).toMatchObject({ level: 0.3, channel: null });
   });
 

@@ -8,7 +8,9 @@ const stand = () => {
   const link = connectEvaluation(threads.client);
   const evaluate = (name: string, job = 'job'): void => link.evaluate(job, named(name));
   const names = () => threads.sent.flatMap((request) => (request.kind === 'evaluate' ? [request.design.name] : []));
-  return { ...threads, link, evaluate, names };
+  const asksForFixes = () =>
+    threads.sent.flatMap((request) => (request.kind === 'fixes' ? [[...request.findings]] : []));
+  return { ...threads, link, evaluate, names, asksForFixes };
 };
 
 const evaluation = (name: string): Evaluation =>
@@ -28,15 +30,43 @@ describe('the page’s side of the evaluation', () => {
     expect(useEvaluation.getState().evaluation?.design.name).toBe('d');
   });
 
-  it('shows fixes only for the newest design', () => {
-    const { evaluate, answer, reply, idsOf } = stand();
+  it('tries the fixes that are asked for, shows each as it comes, and asks for what is left no second time', () => {
+    const { evaluate, answer, link, asksForFixes } = stand();
     evaluate('a');
     answer('evaluate', { kind: 'evaluated', evaluation: evaluation('a') });
-    answer('evaluate', { kind: 'fixes', findings: [] });
-    expect(useEvaluation.getState().findings).toEqual([]);
+    const of = useEvaluation.getState().evaluation!;
+    link.fix(of, ['dots', 'heavy']);
+    answer('fixes', { kind: 'fixes', finding: { id: 'dots' } as never });
+    expect(useEvaluation.getState().tried).toEqual({ dots: { id: 'dots' } });
+    link.fix(of, ['heavy']);
+    expect(asksForFixes()).toEqual([['dots', 'heavy']]);
+    link.fix(of, ['dark', 'heavy']);
+    expect(asksForFixes()).toEqual([
+      ['dots', 'heavy'],
+      ['dark', 'heavy'],
+    ]);
+  });
+
+  it('shows fixes only for the newest design', () => {
+    const { evaluate, answer, reply, idsOf, link, kinds } = stand();
+    evaluate('a');
+    answer('evaluate', { kind: 'evaluated', evaluation: evaluation('a') });
+    link.fix(useEvaluation.getState().evaluation!, ['stale']);
     evaluate('b');
-    reply({ kind: 'fixes', id: idsOf('evaluate')[0]!, findings: [{ id: 'stale' } as never] });
-    expect(useEvaluation.getState().findings).toEqual([]);
+    answer('evaluate', { kind: 'evaluated', evaluation: evaluation('b') });
+    reply({ kind: 'fixes', id: idsOf('fixes')[0]!, finding: { id: 'stale' } as never });
+    expect(useEvaluation.getState().tried).toEqual({});
+    link.fix(useEvaluation.getState().evaluation!, []);
+    expect(kinds()).toEqual(['evaluate', 'fixes', 'evaluate', 'cancel']);
+  });
+
+  it('tells that trying a fix failed', () => {
+    const { evaluate, answer, link } = stand();
+    evaluate('a');
+    answer('evaluate', { kind: 'evaluated', evaluation: evaluation('a') });
+    link.fix(useEvaluation.getState().evaluation!, ['dots']);
+    answer('fixes', { kind: 'crashed', message: 'boom' });
+    expect(useEvaluation.getState().crash).toBe('boom');
   });
 
   it('keeps the last good evaluation when a design is refused or the program fails', () => {

@@ -6,14 +6,14 @@ interface EvaluationState {
   /** The job that all of this is about. */
   readonly jobId: string | null;
   readonly evaluation: Evaluation | null;
-  /** With fixes once they have been tried; `null` while they are. */
-  readonly findings: readonly Finding[] | null;
+  /** Of the findings of this evaluation those whose fixes have been tried, by their ids. */
+  readonly tried: Readonly<Record<string, Finding>>;
   /** What keeps the design from being evaluated; the last good evaluation stays. */
   readonly problems: readonly Problem[];
   readonly crash: string | null;
 }
 
-const nothing = { evaluation: null, findings: null, problems: [], crash: null } as const;
+const nothing = { evaluation: null, tried: {}, problems: [], crash: null } as const;
 
 export const useEvaluation = create<EvaluationState>(() => ({ jobId: null, ...nothing }));
 
@@ -25,9 +25,7 @@ export const aboutJob = (jobId: string): void => {
 const hear = (reply: SessionReply): void => {
   switch (reply.kind) {
     case 'evaluated':
-      return useEvaluation.setState({ evaluation: reply.evaluation, findings: null, problems: [], crash: null });
-    case 'fixes':
-      return useEvaluation.setState({ findings: reply.findings });
+      return useEvaluation.setState({ evaluation: reply.evaluation, tried: {}, problems: [], crash: null });
     case 'refused':
       return useEvaluation.setState({ problems: reply.problems });
     case 'crashed':
@@ -35,6 +33,43 @@ const hear = (reply: SessionReply): void => {
     default:
       return undefined;
   }
+};
+
+/** Tries the fixes of findings of the evaluation that is shown; one list at a time, and what is heard late is not shown. */
+const fixing = (client: LightClient) => {
+  let callOff: () => void = () => undefined;
+  let underWay: { readonly of: Evaluation; readonly findings: readonly string[] } | null = null;
+  const leave = (): void => {
+    callOff();
+    underWay = null;
+  };
+  return {
+    leave,
+    /** Tries these and no others; what is being tried already goes on. */
+    fix: (of: Evaluation, findings: readonly string[]): void => {
+      if (underWay?.of === of && underWay.findings.join() === findings.join()) return;
+      leave();
+      if (findings.length === 0) return;
+      const own = { of, findings: [...findings] };
+      underWay = own;
+      callOff = client.ask({
+        request: { kind: 'fixes', design: of.design, findings },
+        hear: (reply) => {
+          if (useEvaluation.getState().evaluation !== of) return;
+          if (reply.kind === 'crashed') useEvaluation.setState({ crash: reply.message });
+          if (reply.kind !== 'fixes') return;
+          const { finding } = reply;
+          // First, for who hears of it asks for what is left.
+          own.findings.splice(own.findings.indexOf(finding.id), 1);
+          useEvaluation.setState(({ tried }) => ({ tried: { ...tried, [finding.id]: finding } }));
+        },
+        fail: (crash) => {
+          underWay = null;
+          useEvaluation.setState({ crash });
+        },
+      });
+    },
+  };
 };
 
 /**
@@ -45,6 +80,7 @@ export const connectEvaluation = (client: LightClient) => {
   let callOff: () => void = () => undefined;
   let newest: { readonly jobId: string; readonly design: Design; readonly catalogue: Catalogue | null } | null = null;
   let opened: Catalogue | null = null;
+  const { fix, leave } = fixing(client);
   return {
     open: (catalogue: Catalogue): void => {
       opened = catalogue;
@@ -67,10 +103,13 @@ export const connectEvaluation = (client: LightClient) => {
         },
       });
     },
+    /** Tries what would help against findings, by their ids: those alone, in this order. */
+    fix,
     /** Nothing more of what was asked is heard. */
     leave: (): void => {
       newest = null;
       callOff();
+      leave();
     },
   };
 };

@@ -1,9 +1,10 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
-import { fireEvent, render, screen, within } from '@testing-library/react';
+import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { demoDesigns, fieldsOf, set, type Evaluation, type Finding, type LightboxAssembly } from '@vitrum/core';
 import { undo, useDocument } from '../document/document-store';
 import { useEvaluation } from '../evaluation/evaluation-store';
+import { isRead } from '../evaluation/read-findings';
 import { InShop } from '../testing/lit';
 import { openDesign } from '../testing/open-design';
 import { useView } from '../view/view-store';
@@ -41,6 +42,15 @@ const evaluation = (findings: readonly Finding[], unknownFields: readonly string
     cost: { currency: '€' },
     assemblies: [{ label: 'A' }, { label: 'B' }],
   }) as unknown as Evaluation;
+/** As the page knows findings: evaluated, and all of them tried. */
+const showTried = (findings: readonly Finding[], unknownFields: readonly string[] = []): void =>
+  useEvaluation.setState({
+    evaluation: evaluation(
+      findings.map((each) => ({ ...each, fixes: [], whyNone: null })),
+      unknownFields,
+    ),
+    tried: Object.fromEntries(findings.map((each) => [each.id, each])),
+  });
 const depth = (): number => {
   const [own] = useDocument.getState().design!.assemblies;
   return own?.build === 'lightbox' ? own.case.depthInsideMm : Number.NaN;
@@ -64,7 +74,7 @@ describe('the findings in short', () => {
       fixes: [deeper] as never,
     });
     const findings = [finding({ id: 'heavy', severity: 'note' }), finding(), worst];
-    useEvaluation.setState({ evaluation: evaluation(findings), findings });
+    showTried(findings);
     render(<FindingsPanel />, { wrapper: InShop });
     expect(screen.getByText('1 stops the build, 1 will disappoint, 1 to know')).toBeTruthy();
     expect(screen.getByText('No supply is as large')).toBeTruthy();
@@ -73,10 +83,28 @@ describe('the findings in short', () => {
     expect(depth()).toBe(96);
   });
 
+  it('are tried for the worst alone, and for the rest when they are opened', async () => {
+    const user = userEvent.setup();
+    const findings = [
+      finding(),
+      finding({ id: 'heavy', severity: 'note' }),
+      finding({ id: 'no-supply', severity: 'stop' }),
+    ];
+    useEvaluation.setState({ evaluation: evaluation(findings) });
+    render(<FindingsPanel />, { wrapper: InShop });
+    const read = () => findings.map(({ id }) => id).filter(isRead);
+    expect(read()).toEqual(['no-supply']);
+    expect(screen.getByText('working out what would help …')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'All 3' }));
+    expect(read()).toEqual(['dots-show', 'heavy', 'no-supply']);
+    cleanup();
+    expect(read()).toEqual([]);
+  });
+
   it('open to all of them, and are as they were left', async () => {
     const user = userEvent.setup();
     const findings = [finding(), finding({ id: 'heavy', severity: 'note', what: 'It is heavy' })];
-    useEvaluation.setState({ evaluation: evaluation(findings), findings });
+    showTried(findings);
     render(<FindingsPanel />, { wrapper: InShop });
     await user.click(screen.getByRole('button', { name: 'All 2' }));
     expect(screen.getAllByRole('article')).toHaveLength(2);
@@ -87,7 +115,7 @@ describe('the findings in short', () => {
 
   it('say that nothing is to be mended, though there is something to know', () => {
     const findings = [finding({ severity: 'note' })];
-    useEvaluation.setState({ evaluation: evaluation(findings), findings });
+    showTried(findings);
     render(<FindingsPanel />, { wrapper: InShop });
     expect(screen.getByText('Nothing to mend, 1 to know')).toBeTruthy();
     expect(screen.getByRole('button', { name: 'Read it' })).toBeTruthy();
@@ -112,7 +140,7 @@ describe('the findings', () => {
     const user = userEvent.setup();
     const cheaper = { ...deeper, id: 'opal', label: 'Opal face', after: 2, priceChange: -3.456, settles: false };
     const findings = [finding({ fixes: [deeper, cheaper] as never })];
-    useEvaluation.setState({ evaluation: evaluation(findings), findings });
+    showTried(findings);
     render(<FindingsPanel />, { wrapper: InShop });
     const [row, other] = screen.getAllByRole('listitem');
     expect(row!.textContent).toContain('3.10.9 %· +€4.20');
@@ -125,8 +153,21 @@ describe('the findings', () => {
     expect(depth()).toBe(81);
   });
 
+  it('show each remedy as soon as it is tried, while others still are', () => {
+    const findings = [finding(), finding({ id: 'heavy', what: 'It is heavy' })];
+    useEvaluation.setState({
+      evaluation: evaluation(findings),
+      tried: { heavy: finding({ id: 'heavy', what: 'It is heavy', fixes: [deeper] as never }) },
+    });
+    render(<FindingsPanel />, { wrapper: InShop });
+    const [first, second] = screen.getAllByRole('article');
+    expect(within(first!).getByText('working out what would help …')).toBeTruthy();
+    expect(within(second!).queryByText('working out what would help …')).toBeNull();
+    expect(within(second!).getByText('Deeper: 96 mm')).toBeTruthy();
+  });
+
   it('show their place while they are pointed at or stepped to', () => {
-    useEvaluation.setState({ evaluation: evaluation([finding()]), findings: [finding()] });
+    showTried([finding()]);
     render(<FindingsPanel />, { wrapper: InShop });
     const card = screen.getByRole('article');
     fireEvent.mouseEnter(card);
@@ -137,13 +178,13 @@ describe('the findings', () => {
 
   it('say why nothing helps, where nothing does', () => {
     const findings = [finding({ whyNone: 'No sheet on the shelf is as large.' })];
-    useEvaluation.setState({ evaluation: evaluation(findings), findings });
+    showTried(findings);
     render(<FindingsPanel />, { wrapper: InShop });
     expect(screen.getByText('No sheet on the shelf is as large.')).toBeTruthy();
   });
 
   it('that are none say so, and what to do next', () => {
-    useEvaluation.setState({ evaluation: evaluation([]), findings: [] });
+    showTried([]);
     render(<FindingsPanel />, { wrapper: InShop });
     expect(screen.getAllByText('Nothing to mend')).toHaveLength(2);
     expect(screen.queryByRole('button')).toBeNull();
@@ -159,10 +200,13 @@ describe('the findings', () => {
     expect(crash!.textContent).toContain('out of light. Your design is kept');
     expect(problem!.textContent).toContain('there is no sheet “moon”assemblies.0.face.sheetId');
     expect(screen.queryByText(/Nothing to mend/)).toBeNull();
+    // What stood before is shown still; nothing is worked out for it.
+    useEvaluation.setState({ evaluation: evaluation([finding()]) });
+    expect(screen.queryByText('working out what would help …')).toBeNull();
   });
 
   it('name fields that Vitrum does not know', () => {
-    useEvaluation.setState({ evaluation: evaluation([], ['power.joints', 'brief.colour']), findings: [] });
+    showTried([], ['power.joints', 'brief.colour']);
     render(<FindingsPanel />, { wrapper: InShop });
     expect(screen.getByText('2 fields that Vitrum does not know')).toBeTruthy();
     expect(screen.getByText('power.joints, brief.colour')).toBeTruthy();

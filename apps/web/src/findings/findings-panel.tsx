@@ -1,6 +1,7 @@
 import type { Finding, Problem } from '@vitrum/core';
 import { ChevronDown, ChevronUp, CircleCheck } from 'lucide-react';
 import { useEvaluation } from '../evaluation/evaluation-store';
+import { useReadFindings, type ReadFinding } from '../evaluation/read-findings';
 import { useParts } from '../view/use-parts';
 import { useView } from '../view/view-store';
 import { FindingCard, FixRow, icons } from './finding-card';
@@ -46,16 +47,14 @@ const Refused = ({ problems, crash }: { readonly problems: readonly Problem[]; r
   </>
 );
 
-interface BandProps {
-  readonly findings: readonly Finding[];
-  readonly working: boolean;
-  readonly currency: string;
-}
-
 /** The worst of the findings with its best remedy, one click away. */
-const Worst = ({ findings, working, currency }: BandProps) => {
-  const worst = worstOf(findings);
-  if (worst === null) return null;
+const Worst = ({
+  read: { finding: worst, isTried },
+  currency,
+}: {
+  readonly read: ReadFinding;
+  readonly currency: string;
+}) => {
   const [best] = worst.fixes;
   const show = (id: string | null) => () => useView.setState({ shownFinding: id });
   return (
@@ -74,7 +73,7 @@ const Worst = ({ findings, working, currency }: BandProps) => {
         </ul>
       )}
       {best === undefined && worst.whyNone !== null && <p className="text-xs text-soft">{worst.whyNone}</p>}
-      {working && <p className="text-xs text-soft">working out what would help …</p>}
+      {!isTried && <p className="text-xs text-soft">working out what would help …</p>}
     </div>
   );
 };
@@ -85,10 +84,18 @@ const barOf = (findings: readonly Finding[]): string => {
   return worstOf(findings) === null ? 'border-l-soft' : 'border-l-signal';
 };
 
+interface BandProps {
+  readonly findings: readonly Finding[];
+  /** Those that are shown. */
+  readonly read: readonly ReadFinding[];
+  readonly currency: string;
+}
+
 /** How many stop and how many disappoint, on every step, and the worst with its best remedy. */
-const Band = ({ findings, working, currency }: BandProps) => {
+const Band = ({ findings, read, currency }: BandProps) => {
   const isOpen = useView((view) => view.findingsOpen);
   const worst = worstOf(findings);
+  const readWorst = read.find(({ finding }) => finding.id === worst?.id);
   const Icon = worst === null ? CircleCheck : icons[worst.severity];
   const Chevron = isOpen ? ChevronUp : ChevronDown;
   return (
@@ -109,23 +116,27 @@ const Band = ({ findings, working, currency }: BandProps) => {
           </button>
         )}
       </div>
-      {!isOpen && <Worst findings={findings} working={working} currency={currency} />}
+      {!isOpen && readWorst !== undefined && <Worst read={readWorst} currency={currency} />}
     </div>
   );
 };
 
-/** What stops, what disappoints, what to know, at the head of every step; each with its remedies tried on this very design. */
+const all = (findings: readonly Finding[]): readonly Finding[] => findings;
+
+const worstAlone = (findings: readonly Finding[]): readonly Finding[] => {
+  const worst = worstOf(findings);
+  return worst === null ? [] : [worst];
+};
+
+/** What stops, what disappoints, what to know, at the head of every step; what is shown with its remedies tried on this very design. */
 export const FindingsPanel = () => {
-  const {
-    evaluation,
-    findings: tried,
-    problems,
-    crash,
-  } = useParts(useEvaluation, 'evaluation', 'findings', 'problems', 'crash');
+  const { evaluation, problems, crash } = useParts(useEvaluation, 'evaluation', 'problems', 'crash');
   const isOpen = useView((view) => view.findingsOpen);
-  const findings = tried ?? evaluation?.findings ?? [];
-  const currency = evaluation?.cost.currency ?? '';
   const isKnown = evaluation !== null && problems.length === 0;
+  const showsAll = isOpen || !isKnown;
+  const read = useReadFindings(showsAll ? all : worstAlone);
+  const findings = evaluation?.findings ?? [];
+  const currency = evaluation?.cost.currency ?? '';
   return (
     <section aria-label="Findings" className="mb-3">
       <div aria-live="polite" className="sr-only">
@@ -135,15 +146,15 @@ export const FindingsPanel = () => {
       {evaluation === null && crash === null && problems.length === 0 && (
         <p className="text-[13px] text-soft">Findings come with the light …</p>
       )}
-      {isKnown && <Band findings={findings} working={tried === null} currency={currency} />}
-      {evaluation !== null && (isOpen || !isKnown) && (
+      {isKnown && <Band findings={findings} read={read} currency={currency} />}
+      {evaluation !== null && showsAll && (
         <div className="mt-2">
-          {findings.map((finding) => (
+          {read.map(({ finding, isTried }) => (
             <FindingCard
               key={finding.id}
               finding={finding}
               label={finding.assembly === null ? '' : (evaluation.assemblies[finding.assembly]?.label ?? '')}
-              working={tried === null}
+              working={isKnown && !isTried}
               currency={currency}
             />
           ))}

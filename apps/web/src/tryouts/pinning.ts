@@ -20,14 +20,9 @@ export const pinning = (client: LightClient) => {
       }));
       evaluateNext();
     };
-    const callOff = client.ask({
+    client.ask({
       request: { kind: 'evaluate', design: next.design },
-      hear: (reply) => {
-        if (reply.kind === 'progress') return;
-        // Its fixes are of no account here.
-        callOff();
-        settle(reply.kind === 'evaluated' ? { evaluation: reply.evaluation } : { failed: true });
-      },
+      hear: (reply) => settle(reply.kind === 'evaluated' ? { evaluation: reply.evaluation } : { failed: true }),
       fail: () => settle({ failed: true }),
     });
   };

@@ -195,7 +195,7 @@ describe('the page’s side of try-outs', () => {
     // One after the other: a second question of this kind would end the first.
     expect(kinds()).toEqual(['evaluate']);
     answer('evaluate', { kind: 'evaluated', evaluation: { design } as unknown as Evaluation });
-    expect(kinds()).toEqual(['evaluate', 'cancel', 'evaluate']);
+    expect(kinds()).toEqual(['evaluate', 'evaluate']);
     answer('evaluate', { kind: 'refused', problems: [] });
     expect(useTryouts.getState().pinned.map(({ evaluation, failed }) => [evaluation !== null, failed])).toEqual([
       [true, false],

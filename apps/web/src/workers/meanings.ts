@@ -1,11 +1,10 @@
 import type { SessionReply } from '@vitrum/core';
 import type { Meaning } from './protocol';
 
-/** What the light’s replies mean for their questions; the fixes of a design that is overtaken may be cut short. */
+/** What the light’s replies mean for their questions. */
 export const meaningOfLight = (reply: SessionReply): Meaning => {
   switch (reply.kind) {
-    case 'evaluated':
-      return 'answered';
+    case 'fixes':
     case 'progress':
     case 'tried':
       return 'more';

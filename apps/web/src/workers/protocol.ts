@@ -11,8 +11,8 @@ export interface Thread<Request, Reply> {
   onerror: ((event: ErrorEvent) => void) | null;
 }
 
-/** What a reply means for its question: more will come; what counts has come, the rest may be cut short; no more comes. */
-export type Meaning = 'more' | 'answered' | 'over';
+/** What a reply means for its question: more will come, or no more comes. */
+export type Meaning = 'more' | 'over';
 
 /** Each member of a union without its number. */
 export type Unnumbered<Message> = Message extends unknown ? Omit<Message, 'id'> : never;

@@ -9,10 +9,10 @@ interface Ask {
 }
 interface Told {
   readonly id: number;
-  readonly kind: 'part' | 'first' | 'all';
+  readonly kind: 'part' | 'all';
   readonly what?: string;
 }
-const meanings: Readonly<Record<Told['kind'], Meaning>> = { part: 'more', first: 'answered', all: 'over' };
+const meanings: Readonly<Record<Told['kind'], Meaning>> = { part: 'more', all: 'over' };
 
 const stand = (callingOff: 'message' | 'ending' | 'silence' = 'message') => {
   const threads = fakeThreads<Ask, Told>({
@@ -67,20 +67,23 @@ describe('a worker client', () => {
     const { ask, answer, reply, heard, idsOf } = stand();
     ask('a', { lane: 'one', evenIfLate: true });
     ask('b', { lane: 'one', evenIfLate: true });
-    answer('ask', { kind: 'first' });
+    answer('ask', { kind: 'part' });
+    answer('ask', { kind: 'all' });
     reply({ id: idsOf('ask')[0]!, kind: 'all' });
     answer('ask', { kind: 'all' });
-    expect(heard).toEqual(['a: first', 'b: all']);
+    expect(heard).toEqual(['a: part', 'a: all', 'b: all']);
   });
 
-  it('sends the next as soon as what counts has come', () => {
+  it('sends the next only when all of the one before has come', () => {
     const { ask, answer, asked, heard } = stand();
     ask('a', { lane: 'one' });
-    answer('ask', { kind: 'first' });
+    answer('ask', { kind: 'part' });
     ask('b', { lane: 'one' });
+    expect(asked()).toEqual(['ask a']);
+    answer('ask', { kind: 'all' });
     expect(asked()).toEqual(['ask a', 'ask b']);
-    answer('ask', { kind: 'first' });
-    expect(heard).toEqual(['a: first', 'b: first']);
+    answer('ask', { kind: 'part' });
+    expect(heard).toEqual(['a: part', 'b: part']);
   });
 
   it('keeps lanes apart', () => {

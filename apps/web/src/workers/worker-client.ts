@@ -4,8 +4,6 @@ import { threadKeeper } from './thread-keeper';
 interface Live<Request, Reply> {
   readonly question: Question<Request, Reply>;
   overtaken: boolean;
-  /** What counts has come; a newer one of its lane may be sent. */
-  answered: boolean;
 }
 
 interface Lane<Request, Reply> {
@@ -17,13 +15,11 @@ interface Lane<Request, Reply> {
 const newestOf = <Request, Reply>(
   live: ReadonlyMap<number, Live<Request, Reply>>,
   send: (question: Question<Request, Reply>) => number,
-  drop: (id: number) => void,
 ) => {
   const lane: Lane<Request, Reply> = { inFlight: null, waiting: null };
   const sendNext = (): void => {
-    const { waiting, inFlight } = lane;
+    const { waiting } = lane;
     if (waiting === null) return;
-    if (inFlight !== null) drop(inFlight);
     lane.waiting = null;
     lane.inFlight = send(waiting);
   };
@@ -33,12 +29,12 @@ const newestOf = <Request, Reply>(
       lane.waiting = question;
       const before = lane.inFlight === null ? undefined : live.get(lane.inFlight);
       if (before !== undefined && before.question.evenIfLate !== true) before.overtaken = true;
-      if (before === undefined || before.answered) sendNext();
+      if (before === undefined) sendNext();
     },
-    /** What counts of the one in flight has come, or all of it. */
-    free: (id: number, isOver: boolean): void => {
+    /** All of the one in flight has come. */
+    free: (id: number): void => {
       if (lane.inFlight !== id) return;
-      if (isOver) lane.inFlight = null;
+      lane.inFlight = null;
       sendNext();
     },
     callOff: (question: Question<Request, Reply>, callOff: (id: number) => void): void => {
@@ -77,20 +73,19 @@ export const createWorkerClient = <Request extends Numbered, Reply extends Numbe
     const asked = live.get(reply.id);
     if (asked === undefined) return;
     const { question, overtaken } = asked;
-    const meaning = meaningOf(reply);
-    if (meaning === 'answered') asked.answered = true;
-    if (meaning === 'over') live.delete(reply.id);
+    const isOver = meaningOf(reply) === 'over';
+    if (isOver) live.delete(reply.id);
     const lane = question.lane === undefined ? undefined : lanes.get(question.lane);
     // Heard before the next is sent, so that what it asks in turn finds the lane as it was.
     if (!overtaken) question.hear(reply);
-    if (meaning !== 'more') lane?.free(reply.id, meaning === 'over');
+    if (isOver) lane?.free(reply.id);
     keeper.endIfIdle();
   };
 
   const keeper = threadKeeper<Request, Reply>(options, { receive, fail, isBusy: () => live.size > 0 });
 
   const listen = (id: number, question: Question<Request, Reply>): number => {
-    live.set(id, { question, overtaken: false, answered: false });
+    live.set(id, { question, overtaken: false });
     return id;
   };
   const send = (question: Question<Request, Reply>): number => listen(keeper.post(question.request), question);
@@ -105,7 +100,7 @@ export const createWorkerClient = <Request extends Numbered, Reply extends Numbe
   };
 
   const laneOf = (name: string) => {
-    const lane = lanes.get(name) ?? newestOf(live, send, (id) => void live.delete(id));
+    const lane = lanes.get(name) ?? newestOf(live, send);
     lanes.set(name, lane);
     return lane;
   };

@@ -16,10 +16,12 @@ import type { SolvedSign } from '../sign/solving/index.js';
 import type { Problem } from '../base/result.js';
 import type { SolveRoom, Solution, SweepAxes, TryPoint, Goal } from '../sign/tryouts/index.js';
 
-/** What a page asks of its evaluation thread. Every request has an id; a newer `evaluate` ends the one before. */
+/** What a page asks of its evaluation thread. Every request has an id; a newer `evaluate` ends the one before, and the trying of fixes of an older design. */
 export type SessionRequest =
   | { readonly kind: 'open'; readonly id: number; readonly catalogue: Catalogue }
   | { readonly kind: 'evaluate'; readonly id: number; readonly design: Design }
+  /** What would help against findings of a design, by their ids, tried in this order. */
+  | { readonly kind: 'fixes'; readonly id: number; readonly design: Design; readonly findings: readonly string[] }
   | { readonly kind: 'pack'; readonly id: number; readonly design: Design }
   /** The light maps of a design in full resolution, as a ZIP. */
   | { readonly kind: 'maps'; readonly id: number; readonly design: Design }
@@ -57,8 +59,10 @@ export type SessionRequest =
 export type SessionReply =
   | { readonly kind: 'opened'; readonly id: number }
   | { readonly kind: 'evaluated'; readonly id: number; readonly evaluation: Evaluation }
-  /** The same findings with their fixes tried. */
-  | { readonly kind: 'fixes'; readonly id: number; readonly findings: readonly Finding[] }
+  /** A finding with its fixes, as soon as they are tried. */
+  | { readonly kind: 'fixes'; readonly id: number; readonly finding: Finding }
+  /** All that were asked for are tried. */
+  | { readonly kind: 'all-fixes'; readonly id: number }
   | { readonly kind: 'progress'; readonly id: number; readonly done: number; readonly what: string }
   /** A note tells what the files cannot say. */
   | { readonly kind: 'packed'; readonly id: number; readonly zip: Uint8Array; readonly note: string | null }

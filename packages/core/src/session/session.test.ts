@@ -20,15 +20,27 @@ const open = () => {
 };
 
 describe('an evaluation session', () => {
-  it('answers with the evaluation, then progress, then the fixes', async () => {
+  it('answers with the evaluation, and with the fixes of what is asked for, as they are asked for', async () => {
     const { handle, kinds, replies } = open();
     await handle({ kind: 'open', id: 0, catalogue: shippedCatalogue });
     await handle({ kind: 'evaluate', id: 1, design: dispensary });
-    expect(kinds(1)[0]).toBe('evaluated');
-    expect(kinds(1)).toContain('progress');
-    expect(kinds(1).at(-1)).toBe('fixes');
-    const last = replies.at(-1);
-    expect(last?.kind === 'fixes' && last.findings[0]?.fixes.length).toBeGreaterThan(0);
+    expect(kinds(1)).toEqual(['evaluated']);
+    const [first] = replies.flatMap((reply) => (reply.kind === 'evaluated' ? reply.evaluation.findings : []));
+    expect(first!.fixes).toEqual([]);
+    await handle({ kind: 'fixes', id: 2, design: dispensary, findings: ['not-found-here', first!.id] });
+    expect(kinds(2)).toEqual(['fixes', 'all-fixes']);
+    const tried = replies.flatMap((reply) => (reply.kind === 'fixes' ? reply.finding : []));
+    expect(tried.map(({ id, fixes }) => [id, fixes.length > 0])).toEqual([[first!.id, true]]);
+  });
+
+  it('tries the fixes of a design that it has not seen, and refuses one that cannot be built', async () => {
+    const { handle, kinds, replies } = open();
+    await handle({ kind: 'open', id: 0, catalogue: shippedCatalogue });
+    await handle({ kind: 'fixes', id: 1, design: dispensary, findings: [] });
+    expect(kinds(1)).toEqual(['all-fixes']);
+    const wrong = changed(dispensary, inAssembly({ 'case.seatMm': 11.5 }));
+    await handle({ kind: 'fixes', id: 2, design: wrong, findings: ['dots-show'] });
+    expect(replies.at(-1)).toMatchObject({ kind: 'refused', problems: [{ path: 'assemblies.0.case.seatMm' }] });
   });
 
   it('chooses a design anew, telling how it goes on, until it is called off', async () => {
@@ -48,18 +60,19 @@ describe('an evaluation session', () => {
   });
 
   it('gives up the fixes of a design when a newer one arrives', async () => {
-    const { handle, kinds } = open();
+    const { handle, kinds, replies } = open();
     await handle({ kind: 'open', id: 0, catalogue: shippedCatalogue });
-    const first = handle({ kind: 'evaluate', id: 1, design: dispensary });
+    await handle({ kind: 'evaluate', id: 0, design: dispensary });
+    const [found] = replies.flatMap((reply) => (reply.kind === 'evaluated' ? reply.evaluation.findings : []));
+    const first = handle({ kind: 'fixes', id: 1, design: dispensary, findings: [found!.id] });
     const second = handle({
       kind: 'evaluate',
       id: 2,
       design: changed(dispensary, inAssembly({ 'case.depthInsideMm': 90 })),
     });
     await Promise.all([first, second]);
-    expect(kinds(1)).not.toContain('fixes');
-    expect(kinds(1).at(-1)).toBe('cancelled');
-    expect(kinds(2).at(-1)).toBe('fixes');
+    expect(kinds(1)).toEqual(['cancelled']);
+    expect(kinds(2)).toEqual(['evaluated']);
   });
 
   it('can be cancelled', async () => {

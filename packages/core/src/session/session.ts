@@ -1,6 +1,6 @@
 import { createEvaluator } from '../sign/evaluate/index.js';
 import type { SessionReply, SessionRequest } from './protocol.js';
-import { runEvaluate } from './run-evaluate.js';
+import { runEvaluate, runFixes } from './run-evaluate.js';
 import { runMaps, runPack, runTake, runTakeLayers, runTakeLines } from './run-files.js';
 import { runChoose, runCompare, runSolve, runSweep, runTrace } from './run-searches.js';
 import type { Opened, Run, SessionHost } from './turns.js';
@@ -13,6 +13,8 @@ const work = (run: Run, request: Working): Promise<void> => {
   switch (request.kind) {
     case 'evaluate':
       return runEvaluate(run, request);
+    case 'fixes':
+      return runFixes(run, request);
     case 'pack':
       return runPack(run, request);
     case 'maps':
@@ -32,14 +34,15 @@ const work = (run: Run, request: Working): Promise<void> => {
 
 /**
  * A thread’s side of the protocol: one catalogue at a time, requests answered as they come. A newer `evaluate` ends the one
- * before; other work goes on until it is done or called off.
+ * before and the trying of fixes; other work goes on until it is done or called off.
  */
 export const createSession = (host: SessionHost) => {
   let opened: Opened | null = null;
   let newest = -1;
-  const evaluating = new Set<number>();
+  /** Evaluations, and fixes being tried. */
+  const overtakable = new Set<number>();
   const cancelled = new Set<number>();
-  const isCancelled = (id: number): boolean => cancelled.has(id) || (evaluating.has(id) && id < newest);
+  const isCancelled = (id: number): boolean => cancelled.has(id) || (overtakable.has(id) && id < newest);
   const { post } = host;
 
   const answer = async (request: SessionRequest): Promise<void> => {
@@ -53,10 +56,8 @@ export const createSession = (host: SessionHost) => {
       post({ kind: 'opened', id });
     } else if (opened === null) post({ kind: 'crashed', id, message: `${request.kind} came before open` });
     else {
-      if (request.kind === 'evaluate') {
-        newest = Math.max(newest, id);
-        evaluating.add(id);
-      }
+      if (request.kind === 'evaluate') newest = Math.max(newest, id);
+      if (request.kind === 'evaluate' || request.kind === 'fixes') overtakable.add(id);
       await work({ ...host, ...opened, isCancelled }, request);
     }
   };
@@ -71,7 +72,7 @@ export const createSession = (host: SessionHost) => {
     } finally {
       // What is over is asked after no more.
       if (request.kind !== 'cancel') {
-        evaluating.delete(request.id);
+        overtakable.delete(request.id);
         cancelled.delete(request.id);
       }
     }

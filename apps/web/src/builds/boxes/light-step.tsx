@@ -1,12 +1,12 @@
-import { set, usualInsetMm, type BoxAssembly } from '@vitrum/core';
+import { set, usualInsetMm, type BoxAssembly, type Finding } from '@vitrum/core';
 import { useFields } from '../../document/selection';
 import { useId, type ReactNode } from 'react';
 import { FieldRow } from '../../fields/field-row';
 import { Choice, type ChoiceOption } from '../../ui/choice';
 import { ChoiceField, LengthField, NumberField, useDesignValue } from '../../fields/design-fields';
 import { changeDesign } from '../../document/document-store';
-import { useEvaluation } from '../../evaluation/evaluation-store';
 import { chainOf } from '../../evaluation/own';
+import { useReadFindings } from '../../evaluation/read-findings';
 import { useOwnBox } from './own-box';
 import { Button } from '../../ui/button';
 import { useLength } from '../../view/use-length';
@@ -151,17 +151,20 @@ export const CaseRuns = () => {
   );
 };
 
+const aboutBands = (findings: readonly Finding[]): readonly Finding[] =>
+  findings.filter(({ rule }) => rule === 'dots-show');
+
 /** The strip of a case; `children` stand for the fields of where it runs, where that is told in another way. */
 export const LightStep = ({ children = <CaseRuns /> }: { readonly children?: ReactNode }) => {
   const at = useFields<BoxAssembly>();
   const { strips } = useCatalogue();
   const own = useOwnBox();
-  const findings = useEvaluation((state) => state.findings);
+  const bands = useReadFindings(aboutBands);
   const show = useLength();
   const runs = own?.runs;
-  const solved = findings
-    ?.find(({ rule, assembly }) => rule === 'dots-show' && assembly === own?.index)
-    ?.fixes.find(({ id, settles }) => id === 'add-rows' && settles);
+  const solved = bands
+    .find(({ finding }) => finding.assembly === own?.index)
+    ?.finding.fixes.find(({ id, settles }) => id === 'add-rows' && settles);
   const reels = own?.packing.reels.find(({ stripId }) => stripId === own.materials.strip.id)?.reels ?? [];
   return (
     <>

@@ -1,18 +1,20 @@
-import { type PanelResults } from '@vitrum/core';
+import type { Finding, PanelResults } from '@vitrum/core';
 import { changeDesign } from '../../document/document-store';
-import { useEvaluation } from '../../evaluation/evaluation-store';
 import { useOwnOf } from '../../evaluation/own';
+import { useReadFindings } from '../../evaluation/read-findings';
 import { LitToUnlit, percent, ReportTable, Verdict } from '../../steps/glow-report';
 import { TraceCheck } from '../../tryouts/trace-check';
 import { Button } from '../../ui/button';
 import { useLength } from '../../view/use-length';
 
+const aboutFading = (findings: readonly Finding[]): readonly Finding[] =>
+  findings.filter(({ rule }) => rule === 'fades');
+
 /** The fill graded so that all of the artwork shines alike, at a click. */
 const EvenIt = ({ own }: { readonly own: PanelResults }) => {
-  const findings = useEvaluation((state) => state.findings);
-  const fix = findings
-    ?.find(({ rule, assembly }) => rule === 'fades' && assembly === own.index)
-    ?.fixes.find(({ id }) => id === 'even-fill');
+  const fix = useReadFindings(aboutFading)
+    .find(({ finding }) => finding.assembly === own.index)
+    ?.finding.fixes.find(({ id }) => id === 'even-fill');
   if (fix === undefined) return null;
   return (
     <Button className="my-1 text-left !whitespace-normal" onClick={() => void changeDesign(fix.change)}>

@@ -1,8 +1,16 @@
-import { bareOf, isEven, runsIn, usualBareMm, type GrooveAssembly, type GrooveResults } from '@vitrum/core';
+import {
+  bareOf,
+  isEven,
+  runsIn,
+  usualBareMm,
+  type Finding,
+  type GrooveAssembly,
+  type GrooveResults,
+} from '@vitrum/core';
 import { changeDesign } from '../../document/document-store';
 import { useFields } from '../../document/selection';
-import { useEvaluation } from '../../evaluation/evaluation-store';
 import { useOwnOf } from '../../evaluation/own';
+import { useReadFindings } from '../../evaluation/read-findings';
 import { ChoiceField, LengthField } from '../../fields/design-fields';
 import { aboutStrip } from '../../fields/material-facts';
 import { StripChanged } from '../../fields/strip-changed';
@@ -14,12 +22,14 @@ import { Button } from '../../ui/button';
 import { LayerFields } from './layer-fields';
 import { useLength } from '../../view/use-length';
 
+const aboutUneven = (findings: readonly Finding[]): readonly Finding[] =>
+  findings.filter(({ rule }) => rule === 'runs-uneven');
+
 /** Every run made whole cuts, at a click: the ways that were tried. */
 const EvenWays = ({ own }: { readonly own: GrooveResults }) => {
-  const findings = useEvaluation((state) => state.findings);
-  const ways = (findings ?? [])
-    .filter(({ rule, assembly }) => rule === 'runs-uneven' && assembly === own.index)
-    .flatMap(({ fixes }) => fixes.filter(({ id }) => id.startsWith('even-')));
+  const ways = useReadFindings(aboutUneven)
+    .filter(({ finding }) => finding.assembly === own.index)
+    .flatMap(({ finding }) => finding.fixes.filter(({ id }) => id.startsWith('even-')));
   return ways.map(({ id, label, change, before, after }) => (
     <Button key={id} className="my-0.5 block text-left !whitespace-normal" onClick={() => void changeDesign(change)}>
       {label} ({before} uneven → {after})

@@ -23,7 +23,7 @@ export { changeStrip, evenlyOver, oneChange, suitableStrips } from './candidates
 export { ofBuild, onSign, type SignCheck } from './for-build.js';
 export { readsAsLit } from './reads-as-lit.js';
 export { judgedWith, type Glimpse, type Judged } from './harm.js';
-export { asShown, resolveRemedies, withoutRemedies, type Trial, type Trials } from './resolve.js';
+export { asShown, resolveRemedies, tryRemedies, withoutRemedies, type Trial, type Trials } from './resolve.js';
 export { partOverSheet, supplyTooSmall } from './shared-rules.js';
 export { otherWays } from './hanging/common.js';
 export { wholeFront } from './places.js';

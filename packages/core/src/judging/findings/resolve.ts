@@ -214,40 +214,40 @@ const whyNone = (finding: SignFinding, obstacles: readonly (readonly [label: str
         .join('; ')}.`;
 
 /**
- * Tries the remedies of each finding that is asked for on the design itself and keeps those that help and bring nothing on, settling ones
+ * Tries the remedies of a finding on the design itself and keeps those that help and bring nothing on, settling ones
  * first, cheapest first. What stops or disappoints and has none says why. A generator: it yields before every trial, so
  * that the caller can stop it or let others run.
  */
+export function* tryRemedies(finding: SignFinding, now: Judged, trials: Trials): Generator<void, Finding> {
+  const attempt = new Attempt(finding, now, trials);
+  const fixes: Fix[] = [];
+  const obstacles: (readonly [string, string])[] = [];
+  for (const remedy of finding.remedies) {
+    if (fixes.filter((fix) => fix.settles).length >= enoughFixes) break;
+    const best = yield* attempt.best(remedy);
+    if (best === null) continue;
+    if ('obstacle' in best) {
+      const [first] = remedy.candidates;
+      if (first !== undefined) obstacles.push([first.label, best.obstacle]);
+      continue;
+    }
+    const fix = attempt.fixOf(remedy, best);
+    if (fix.before !== fix.after) fixes.push(fix);
+  }
+  fixes.sort((a, b) => Number(b.settles) - Number(a.settles) || a.priceChange - b.priceChange);
+  const none = fixes.length === 0 && finding.severity !== 'note' ? whyNone(finding, obstacles) : null;
+  return { ...withoutRemedies(finding), fixes, whyNone: none };
+}
+
+/** All findings of a design, with the fixes of those that are asked for. */
 export function* resolveRemedies(
   now: Judged,
   trials: Trials,
   asked: (finding: SignFinding) => boolean = () => true,
 ): Generator<void, readonly Finding[]> {
   const findings: Finding[] = [];
-  for (const finding of now.findings) {
-    if (!asked(finding)) {
-      findings.push(withoutRemedies(finding));
-      continue;
-    }
-    const attempt = new Attempt(finding, now, trials);
-    const fixes: Fix[] = [];
-    const obstacles: (readonly [string, string])[] = [];
-    for (const remedy of finding.remedies) {
-      if (fixes.filter((fix) => fix.settles).length >= enoughFixes) break;
-      const best = yield* attempt.best(remedy);
-      if (best === null) continue;
-      if ('obstacle' in best) {
-        const [first] = remedy.candidates;
-        if (first !== undefined) obstacles.push([first.label, best.obstacle]);
-        continue;
-      }
-      const fix = attempt.fixOf(remedy, best);
-      if (fix.before !== fix.after) fixes.push(fix);
-    }
-    fixes.sort((a, b) => Number(b.settles) - Number(a.settles) || a.priceChange - b.priceChange);
-    const none = fixes.length === 0 && finding.severity !== 'note' ? whyNone(finding, obstacles) : null;
-    findings.push({ ...withoutRemedies(finding), fixes, whyNone: none });
-  }
+  for (const finding of now.findings)
+    findings.push(asked(finding) ? yield* tryRemedies(finding, now, trials) : withoutRemedies(finding));
   return findings;
 }
 

@@ -12,6 +12,7 @@ import {
   onSign,
   resolveRemedies,
   supplyTooSmall,
+  tryRemedies,
   withoutRemedies,
   type Finding,
   type Glimpse,
@@ -42,6 +43,8 @@ export interface Evaluator {
   readonly evaluate: (design: Design) => Result<Evaluation>;
   /** Tries the remedies of the last evaluated design; a generator that yields before every trial. */
   readonly fixes: (rule?: string) => Generator<void, readonly Finding[]>;
+  /** The same of one finding by its id; null where the last evaluated design has none so called. */
+  readonly fixesOf: (id: string) => Generator<void, Finding | null>;
   /** Everything but the fixes, on the coarser map of trials; leaves the last evaluated design as it is. */
   readonly quick: (design: Design) => Result<Evaluation>;
   /** What the stages found and what there is to say of it, remedies untried; leaves the last evaluated design as it is. */
@@ -123,6 +126,12 @@ const evaluatorOn = (catalogue: Catalogue, fonts: FontBook, options: EvaluatorOp
   /** On the page’s map, beside `run`, which keeps the stages of the design that stands. */
   const runExact = createStages(catalogue, fonts, grid);
   let last: { readonly design: Design; readonly judged: Judged } | null = null;
+  // Where the page’s map is no finer than that of trials, one serves for both.
+  const runRough = grid.maxCells > trialGrid.maxCells ? runTrial : runExact;
+  const trialsOf = (design: Design): Trials => ({
+    exact: trialOf(design, runExact, judgedBy, catalogue),
+    rough: trialOf(design, runRough, glimpsed, catalogue),
+  });
 
   return {
     evaluate: (given) => {
@@ -144,13 +153,13 @@ const evaluatorOn = (catalogue: Catalogue, fonts: FontBook, options: EvaluatorOp
     *fixes(rule) {
       if (last === null) return [];
       const { design, judged: now } = last;
-      // Where the page’s map is no finer than that of trials, one serves for both.
-      const runRough = grid.maxCells > trialGrid.maxCells ? runTrial : runExact;
-      const trials: Trials = {
-        exact: trialOf(design, runExact, judgedBy, catalogue),
-        rough: trialOf(design, runRough, glimpsed, catalogue),
-      };
-      return yield* resolveRemedies(now, trials, (each) => rule === undefined || each.rule === rule);
+      return yield* resolveRemedies(now, trialsOf(design), (each) => rule === undefined || each.rule === rule);
+    },
+    *fixesOf(id) {
+      if (last === null) return null;
+      const { design, judged: now } = last;
+      const finding = now.findings.find((each) => each.id === id);
+      return finding === undefined ? null : yield* tryRemedies(finding, now, trialsOf(design));
     },
   };
 };
@@ -182,6 +191,9 @@ export const createEvaluator = (catalogue: Catalogue, fonts: FontBook, options: 
     judge: (design) => on(design).judge(design),
     *fixes(rule) {
       return last === null ? [] : yield* last.fixes(rule);
+    },
+    *fixesOf(id) {
+      return last === null ? null : yield* last.fixesOf(id);
     },
   };
 };
@@ -216,8 +228,7 @@ export const createJudge = (catalogue: Catalogue, fonts: FontBook): Judge => {
         rough: trialOf(design, runRough, glimpsed, catalogue),
         exact: trialOf(design, runRough, judgedBy, catalogue),
       };
-      const found = yield* resolveRemedies(now, trials, (each) => each === finding);
-      return found.find(({ id }) => id === finding.id)!;
+      return yield* tryRemedies(finding, now, trials);
     },
   };
 };
