@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import type { JobView } from '@vitrum/contract';
 import { parseDesign } from '@vitrum/core';
 import { strFromU8, unzipSync } from 'fflate';
-import { expect, openJob, saved, settled, test } from './support/shop';
+import { expect, openJob, saved, lit, test } from './support/shop';
 import { choose, expectChosen } from './support/controls';
 
 test('a sign of two assemblies: put together, wired to one supply, exported, reloaded, undone', async ({
@@ -17,7 +17,7 @@ test('a sign of two assemblies: put together, wired to one supply, exported, rel
   await page.getByLabel('The sign says').fill('Inn');
   await page.getByLabel('Width').fill('700');
   await page.getByRole('button', { name: 'Light it' }).click();
-  await settled(page);
+  await lit(page);
 
   // Letters with a halo are added, and stand on the front of the box.
   const assemblies = page.getByRole('region', { name: 'Assemblies' });
@@ -54,7 +54,7 @@ test('a sign of two assemblies: put together, wired to one supply, exported, rel
   await choose(page.getByLabel('Strip', { exact: true }), 'white-12v-60');
   await page.getByRole('link', { name: /^Power/ }).click();
   // Fixes of both are tried, each of them whole.
-  await settled(page, 90_000);
+  await lit(page, 90_000);
   const segments = page.getByRole('table', { name: 'Segments' });
   await expect(segments.getByRole('cell', { name: 'A1', exact: true })).toBeVisible();
   await expect(segments.getByRole('cell', { name: 'B1', exact: true })).toBeVisible();
@@ -84,7 +84,7 @@ test('a sign of two assemblies: put together, wired to one supply, exported, rel
 
   // All of it is there again, and goes back step by step.
   await page.reload();
-  await settled(page, 90_000);
+  await lit(page, 90_000);
   await expect(page.getByTestId('assembly-tag')).toHaveCount(2);
   await page.getByRole('link', { name: /^Case/ }).click();
   await choose(assemblies.getByLabel(/^Assembly, one of 2/), 'assembly-2');
@@ -121,7 +121,7 @@ test('an assembly is copied and dragged to its place, and a field nobody knows i
   const odd = { ...head.design, power: { ...head.design.power, joints: 'clip' } };
   const made = await page.request.post(`${shop.url}/api/jobs`, { data: { name: 'Odd', design: odd } });
   await page.goto(`${shop.url}/jobs/${((await made.json()) as JobView).id}/power`);
-  await settled(page);
+  await lit(page);
   await expect(page.getByText('A field that Vitrum does not know')).toBeVisible();
   await expect(page.getByText('power.joints')).toBeVisible();
 });

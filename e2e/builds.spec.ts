@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import { allBuilds } from '@vitrum/core';
 import { jobInMemory } from './support/job-in-memory';
 import { newBuildPage } from './support/new-build-page';
-import { expect, settled, test } from './support/shop';
+import { expect, lit, test } from './support/shop';
 
 const steps = ['brief', 'artwork', 'case', 'light', 'power', 'face', 'hang', 'cut', 'build', 'prove'];
 
@@ -15,7 +15,7 @@ const walk = async (page: Page, url: string, words: string): Promise<void> => {
   await page.getByLabel(words).check();
   await page.getByLabel('The sign says').fill('Inn');
   await page.getByRole('button', { name: 'Light it' }).click();
-  await settled(page);
+  await lit(page);
   const settings = page.getByRole('complementary', { name: 'Settings' });
   for (const [index, step] of steps.entries()) {
     // The tenth is 0, as it lies on the keys.

@@ -1,6 +1,6 @@
 import { choose } from './support/controls';
 import { encode } from 'fast-png';
-import { expect, figure, openJob, settled, test } from './support/shop';
+import { expect, figure, openJob, lit, test } from './support/shop';
 
 const toByte = (linear: number): number =>
   Math.round(255 * (linear <= 0.0031308 ? linear * 12.92 : 1.055 * Math.pow(linear, 1 / 2.4) - 0.055));
@@ -43,7 +43,7 @@ test('lux through a sample makes a face measured, and open designs use it; it ca
   // Without a reload: the design is lit anew with what was measured.
   await page.getByRole('link', { name: 'Job book' }).click();
   await page.goto(`${shop.url}/jobs/${id}/face`);
-  await settled(page);
+  await lit(page);
   await expect
     .poll(async () => Number.parseFloat((await figure(page, 'mean luminance').textContent()) ?? ''))
     .toBeLessThan(0.85 * before);

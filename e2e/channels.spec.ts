@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, figure, openFindings, openJob, saved, settled, test } from './support/shop';
+import { expect, figure, openFindings, openJob, saved, lit, test } from './support/shop';
 import { choose } from './support/controls';
 
 /** Red, green and blue of the drawn face at a place given in shares of its width and height. */
@@ -33,7 +33,7 @@ test('a box of mixed colours: its controller, zones, and a far end whose colour 
   const before = (await ratio(0.9)) - (await ratio(0.1));
   await findings.getByRole('button', { name: 'Apply: Feed the far end as well' }).first().click();
   await expect(findings.getByText('The colour turns along a run')).toHaveCount(0);
-  await settled(page);
+  await lit(page);
   await expect.poll(async () => Math.abs((await ratio(0.9)) - (await ratio(0.1)))).toBeLessThan(Math.abs(before));
   // A controller of the wrong kind stops the job, and is put right.
   await pick(page, 'Controller', 'none');
@@ -52,7 +52,7 @@ test('a box of mixed colours: its controller, zones, and a far end whose colour 
   await page.getByLabel('Zone 1', { exact: true }).fill('20 %');
   await page.getByLabel('Zone 1', { exact: true }).press('Enter');
   await expect(page.getByRole('table', { name: 'Chains' }).getByText('segments 1, 2')).toBeVisible();
-  await settled(page);
+  await lit(page);
   const brightness = async (y: number): Promise<number> => (await faceColour(page, 0.5, y))[0]!;
   await expect.poll(async () => (await brightness(0.9)) - (await brightness(0.1))).toBeGreaterThan(10);
   // Dimmed, it draws less on average; what the supply carries stays.

@@ -1,4 +1,4 @@
-import { expect, faceBrightness, openJob, saved, settled, test } from './support/shop';
+import { expect, faceBrightness, openJob, saved, lit, test } from './support/shop';
 import { choose, slideTo } from './support/controls';
 
 test('the bench’s controller drives the lit view; its meter and thermometer read the circuit', async ({
@@ -81,7 +81,7 @@ test('readings typed in are judged, stay with the job, and can be struck out', a
   await steps.getByRole('button', { name: 'Strike out the reading of Luminance of the face' }).click();
   await saved(page);
   await page.reload();
-  await settled(page);
+  await lit(page);
   await expect(steps.getByText(/^2 of 14 measured, 1 not as computed/)).toBeVisible();
   const job = (await (await page.request.get(`${shop.url}/api/jobs/${id}`)).json()) as {
     head: { design: { proof: { readings: { id: string; value: number }[] } } };

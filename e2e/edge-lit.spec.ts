@@ -4,7 +4,7 @@ import { decode, encode } from 'fast-png';
 import { strFromU8 } from 'fflate';
 import { choose } from './support/controls';
 import { packOf } from './support/pack';
-import { expect, figure, openFindings, openJob, saved, settled, test } from './support/shop';
+import { expect, figure, openFindings, openJob, saved, lit, test } from './support/shop';
 
 /** A gull over two waves, as tall as the panel is high. */
 const gull = `<svg xmlns="http://www.w3.org/2000/svg" width="180mm" height="110mm" viewBox="0 0 180 110">
@@ -27,7 +27,7 @@ test('a panel from a drawing: evened at a click, lit from two edges in a frame, 
   await page.getByLabel('Edge-lit panel').check();
   await page.getByLabel('The sign says').fill('Gull');
   await page.getByRole('button', { name: 'Light it' }).click();
-  await settled(page);
+  await lit(page);
 
   // The drawing takes the place of the text.
   await page.getByRole('link', { name: /^Artwork/ }).click();
@@ -42,11 +42,11 @@ test('a panel from a drawing: evened at a click, lit from two edges in a frame, 
   await choose(page.getByLabel('Fill', { exact: true }), 'solid');
   await page.getByLabel('Drawing’s width').fill('170');
   await page.getByLabel('Drawing’s width').press('Enter');
-  await settled(page);
+  await lit(page);
 
   // It fades from the strip on; one click evens it, one undo brings that back.
   await page.getByRole('link', { name: /^Glow/ }).click();
-  await settled(page);
+  await lit(page);
   // Its figures may still be those of the drawing as it came in.
   await expect.poll(() => evenness(page)).toBeLessThan(60);
   const before = await evenness(page);
@@ -68,7 +68,7 @@ test('a panel from a drawing: evened at a click, lit from two edges in a frame, 
   await page.getByRole('link', { name: /^Light/ }).click();
   await choose(page.getByLabel('The top edge', { exact: true }), 'lit');
   await saved(page);
-  await settled(page);
+  await lit(page);
 
   const file = await packOf(page);
   const read = parseDesign(strFromU8(file('design.json')));
@@ -129,7 +129,7 @@ test('edges and sheets are compared, and one of them taken with a click', async 
 test('a printed base goes out as two closed solids', async ({ page, shop }) => {
   await openJob(page, shop, 'Quiet room', 'case');
   await choose(page.getByLabel('Base is made', { exact: true }), 'printed');
-  await settled(page);
+  await lit(page);
   const file = await packOf(page);
   for (const name of ['base', 'lid']) {
     const bytes = file(`print/${name}.stl`);
@@ -150,7 +150,7 @@ test('a panel of its own outline with a second area, a photograph as dots: made,
   await page.getByLabel('Edge-lit panel').check();
   await page.getByLabel('The sign says').fill('Heron');
   await page.getByRole('button', { name: 'Light it' }).click();
-  await settled(page);
+  await lit(page);
 
   // The outline comes from a drawing, and the sheet is as large as that.
   await page.getByRole('link', { name: /^Sheet/ }).click();
@@ -160,7 +160,7 @@ test('a panel of its own outline with a second area, a photograph as dots: made,
   await page.getByRole('button', { name: 'Use this drawing' }).click();
   await expect(page.getByLabel('Sheet width')).toHaveValue('200 mm');
   await expect(page.getByLabel('Sheet height')).toHaveValue('150 mm');
-  await settled(page);
+  await lit(page);
 
   // The name small and low, a photograph above it.
   await page.getByRole('link', { name: /^Artwork/ }).click();
@@ -168,10 +168,10 @@ test('a panel of its own outline with a second area, a photograph as dots: made,
   await page.getByLabel('Cap height').press('Enter');
   await page.getByLabel('Shift up').fill('-35');
   await page.getByLabel('Shift up').press('Enter');
-  await settled(page);
+  await lit(page);
   await page.getByRole('button', { name: 'Another area …' }).click();
   await expect(page.getByLabel('This area says')).toHaveValue('text');
-  await settled(page);
+  await lit(page);
   const grey = Uint8Array.from({ length: 120 * 90 }, (_, at) =>
     Math.hypot((at % 120) - 60, at / 120 - 45) < 40 ? 230 : 20,
   );
@@ -183,7 +183,7 @@ test('a panel of its own outline with a second area, a photograph as dots: made,
   await expect(page.getByLabel('Photograph’s width')).toBeVisible();
   await page.getByLabel('Photograph’s width').fill('70');
   await page.getByLabel('Photograph’s width').press('Enter');
-  await settled(page);
+  await lit(page);
   const findings = page.getByRole('region', { name: 'Findings' });
   await expect(findings.getByText('The artwork reaches past the sheet')).toBeHidden();
 
@@ -195,7 +195,7 @@ test('a panel of its own outline with a second area, a photograph as dots: made,
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(findings.getByText('The photograph is too small for its dots')).toHaveCount(0);
   await saved(page);
-  await settled(page);
+  await lit(page);
 
   const file = await packOf(page);
   const [width, height] = sizeOf(file('parts/sheet.svg'));

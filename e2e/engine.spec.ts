@@ -1,4 +1,4 @@
-import { expect, openJob, saved, settled, test } from './support/shop';
+import { expect, openJob, saved, lit, test } from './support/shop';
 import { choose, slideTo } from './support/controls';
 
 /** Longer than a thread is kept that nobody wants. */
@@ -49,7 +49,7 @@ test('a job shows its last picture and figures, said to be the last, while its l
   const last = page.getByRole('region', { name: 'Figures as last saved' });
   await expect(last.getByText('depth inside')).toBeVisible();
   letGo();
-  await settled(page);
+  await lit(page);
   await expect(page.getByText(/as last saved/i)).toHaveCount(0);
 });
 

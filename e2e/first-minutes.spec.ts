@@ -1,5 +1,5 @@
 import { fileURLToPath } from 'node:url';
-import { expect, settled, test } from './support/shop';
+import { expect, lit, test } from './support/shop';
 
 /** What a new user does, counted: each click, and each field typed. */
 const counted = () => {
@@ -64,7 +64,7 @@ test('a new job begins from a drawing in place of lettering', async ({ page, sho
   await expect(page.getByText('fish.svg')).toBeVisible();
   await page.getByRole('button', { name: 'Light it' }).click();
   await expect(page).toHaveURL(/\/case$/, { timeout: 50_000 });
-  await settled(page);
+  await lit(page);
   await expect(page.getByRole('banner').getByText('Fish', { exact: false })).toBeVisible();
   await page.getByRole('link', { name: /^Artwork/ }).click();
   await expect(page.getByLabel('Drawing’s width')).toHaveValue('600 mm');

@@ -4,14 +4,14 @@ import type { Page } from '@playwright/test';
 import { strFromU8 } from 'fflate';
 import { choose } from './support/controls';
 import { packOf } from './support/pack';
-import { expect, openJob, saved, settled, test } from './support/shop';
+import { expect, openJob, saved, lit, test } from './support/shop';
 
 const newFrame = async (page: Page, shop: { readonly url: string }): Promise<void> => {
   await page.goto(`${shop.url}/jobs/new`);
   await page.getByLabel('Display frame').check();
   await page.getByLabel('The sign says').fill('MENU');
   await page.getByRole('button', { name: 'Light it' }).click();
-  await settled(page);
+  await lit(page);
 };
 
 test('a print and a mirror tile are made from a new job, and go to the bench', async ({ page, shop }) => {
@@ -25,7 +25,7 @@ test('a print and a mirror tile are made from a new job, and go to the bench', a
   await picture.locator('input[type=file]').setInputFiles('apps/web/public/builds/halo.png');
   await expect(picture.getByText('halo.png')).toBeVisible();
   await saved(page);
-  await settled(page);
+  await lit(page);
   const print = await packOf(page);
   const read = parseDesign(strFromU8(print('design.json')));
   if (!read.ok) throw new Error(read.problems[0]?.message);
@@ -38,7 +38,7 @@ test('a print and a mirror tile are made from a new job, and go to the bench', a
   // An engraved tile instead: its drawing is mirrored, for the glass shop.
   await choose(shows, 'mirror-tile');
   await saved(page);
-  await settled(page);
+  await lit(page);
   await expect(page.getByRole('link', { name: /^Artwork/ })).toContainText(/tile \d/);
   const tile = await packOf(page);
   expect(strFromU8(tile('parts/face.svg'))).toContain('data-operation="engrave"');
@@ -48,7 +48,7 @@ test('a print and a mirror tile are made from a new job, and go to the bench', a
   await page.getByRole('link', { name: /^Frame/ }).click();
   await expect(page.getByLabel('It comes out')).toContainText('top set back');
   await choose(page.getByLabel('Corners', { exact: true }), 'mitre');
-  await settled(page);
+  await lit(page);
   await page.getByRole('button', { name: 'Apply: Butt corners, screwed' }).click();
   await expect(page.getByLabel('Corners', { exact: true })).toContainText('butted, screwed');
 });
@@ -66,7 +66,7 @@ test('a mirror with a lit band is made from a new job, here or by a glass shop, 
   await page.getByLabel('Lit band width').fill('24');
   await page.getByLabel('Lit band width').press('Enter');
   await saved(page);
-  await settled(page);
+  await lit(page);
   // Text and drawings are not asked of it; who makes it is, with both prices in a line.
   await expect(page.getByLabel('The sign says')).toHaveCount(0);
   await page.getByLabel('A glass shop asks').fill('90');
@@ -74,7 +74,7 @@ test('a mirror with a lit band is made from a new job, here or by a glass shop, 
   await expect(page.getByText(/Made here: \d+ € with .* glass shop: \d+ € with .* (cheaper|same)\./)).toBeVisible();
   await choose(page.getByRole('combobox', { name: 'Made by' }), 'glass-shop');
   await saved(page);
-  await settled(page);
+  await lit(page);
   const mirror = await packOf(page);
   expect(strFromU8(mirror('parts.csv'))).toContain('Inner frame, top');
   expect(strFromU8(mirror('parts.csv'))).toContain('Mirror as drawn, from a glass shop');

@@ -2,7 +2,7 @@ import { parseDesign } from '@vitrum/core';
 import { strFromU8 } from 'fflate';
 import { choose } from './support/controls';
 import { packOf, rowsOf } from './support/pack';
-import { expect, openFindings, openJob, saved, settled, test } from './support/shop';
+import { expect, openFindings, openJob, saved, lit, test } from './support/shop';
 
 /** A wave and a ring as strokes. */
 const strokes = `<svg xmlns="http://www.w3.org/2000/svg" width="300mm" height="120mm" viewBox="0 0 300 120">
@@ -16,7 +16,7 @@ test('a word is drawn on by hand, its runs made even, wired in pairs, cut in two
   await page.getByLabel('Lines in a groove').check();
   await page.getByLabel('The sign says').fill('Ole');
   await page.getByRole('button', { name: 'Light it' }).click();
-  await settled(page);
+  await lit(page);
 
   // Lines of the lettering become lines with points, one of which is dragged; undo brings it back.
   await page.getByRole('link', { name: /^Artwork/ }).click();
@@ -35,20 +35,20 @@ test('a word is drawn on by hand, its runs made even, wired in pairs, cut in two
   // With coarser cut marks runs are uneven, until a click moves their ends.
   await page.getByRole('link', { name: /^Light/ }).click();
   await choose(page.getByLabel('Strip', { exact: true }), 'continuous-24v-320');
-  await settled(page);
+  await lit(page);
   await expect(page.getByText(/are not whole cuts\./)).toBeVisible();
   await page
     .getByRole('button', { name: /uneven → \d/ })
     .first()
     .click();
-  await settled(page);
+  await lit(page);
   const uneven = page.locator('tr.text-signal');
   await expect.poll(async () => uneven.count()).toBeLessThan(3);
 
   // Two and two in series, with the volts of each pair.
   await page.getByRole('link', { name: /^Power/ }).click();
   await choose(page.getByRole('combobox', { name: 'Segments', exact: true }), { label: 'two and two in series' });
-  await settled(page);
+  await lit(page);
   await expect(page.getByText(/in series/).first()).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
 
@@ -57,7 +57,7 @@ test('a word is drawn on by hand, its runs made even, wired in pairs, cut in two
   await page.getByRole('button', { name: 'Add a seam' }).click();
   await expect(page.getByTestId('seams').locator('line')).toHaveCount(1);
   await saved(page);
-  await settled(page);
+  await lit(page);
 
   const file = await packOf(page);
   const read = parseDesign(strFromU8(file('design.json')));
@@ -116,7 +116,7 @@ test('lines of a layer have strip and colour of their own, in the light, the wir
   await choose(layers.getByLabel('Layer red'), 'rgb-24v-60');
   await layers.getByLabel('Colour of red').fill('#20c040');
   await saved(page);
-  await settled(page);
+  await lit(page);
   const file = await packOf(page);
   const pieces = rowsOf(file('pieces.csv'));
   expect(pieces.filter((row) => row.includes('RGB 24 V'))).toHaveLength(pieces.length / 2);
@@ -132,7 +132,7 @@ test('the demo is one fix away from each of its three mistakes', async ({ page, 
     .getByRole('button', { name: /all 12 runs even/ })
     .first()
     .click();
-  await settled(page);
+  await lit(page);
   await expect(page.getByText('All 12 are whole cuts.')).toBeVisible();
   const findings = page.getByRole('region', { name: 'Findings' });
   await expect(findings.getByText('A joint carries more than it may')).toBeVisible();
@@ -147,7 +147,7 @@ test('a carrier of each kind is lit, and says what it is cut from', async ({ pag
     ['board', 'Board'],
   ] as const) {
     await choose(page.getByLabel('Strip lies in', { exact: true }), kind);
-    await settled(page);
+    await lit(page);
     await expect(page.getByLabel(part, { exact: true })).toBeVisible();
   }
 });

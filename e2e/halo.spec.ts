@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { strFromU8, unzipSync } from 'fflate';
 import { PDFDocument } from 'pdf-lib';
-import { expect, openJob, test, showOver } from './support/shop';
+import { expect, openFindings, test, showOver } from './support/shop';
 import { choose } from './support/controls';
 
 /** An anchor of our own drawing: a stock with a ring, and a bowed arm. */
@@ -94,7 +94,7 @@ test('a customer’s SVG becomes halo letters: sized, mended by what is found, a
 });
 
 test('the ferry’s letters: each ambient light, wall and layout shows on the wall', async ({ page, shop }) => {
-  await openJob(page, shop, 'Curlew', 'face');
+  await openFindings(page, shop, 'Curlew', 'face');
   await expect(page.getByTestId('verdict')).toContainText('Even along the edge');
   await choose(page.getByLabel('Wall or backer'), 'red-brick');
   await expect(page.getByText(/reflects 1\d % of what falls on it/)).toBeVisible();

@@ -1,5 +1,5 @@
 import { choose } from './support/controls';
-import { expect, openFindings, openJob, saved, settled, test } from './support/shop';
+import { expect, openFindings, openJob, saved, lit, test } from './support/shop';
 
 test('a box goes from plates to a cleat, and from a wall of board to its studs', async ({ page, shop }) => {
   await openFindings(page, shop, 'Dispensary', 'hang');
@@ -20,7 +20,7 @@ test('a box goes from plates to a cleat, and from a wall of board to its studs',
   await page.getByLabel('A stud is at').press('Enter');
   await expect(finding).toHaveCount(0);
   await expect(overlay.locator('circle')).toHaveCount(2);
-  await settled(page);
+  await lit(page);
   await saved(page);
 
   // What is cut for it is among the parts, and a step of the build.
@@ -44,7 +44,7 @@ test('a fixing is moved by keys, stays where it is put, and is levelled again wi
   await expect(finding).toContainText('3 mm');
   await finding.getByRole('button', { name: /Apply/ }).first().click();
   await expect(finding).toHaveCount(0);
-  await settled(page);
+  await lit(page);
 });
 
 test('what hangs from nothing is found, and stands on feet with one click on a counter', async ({ page, shop }) => {
@@ -69,7 +69,7 @@ test('letters are set on a backer, and the backer on a cleat', async ({ page, sh
   await expect(page.getByTestId('fixing')).toHaveCount(4);
   await choose(page.getByLabel('Hangs or stands'), 'cleat');
   await expect(page.getByRole('img', { name: /^The cleat in section/ })).toBeVisible();
-  await settled(page);
+  await lit(page);
   await saved(page);
   await page.getByRole('link', { name: /^Build/ }).click();
   await expect(page.getByText('Cut the backer').first()).toBeVisible();

@@ -1,4 +1,4 @@
-import { expect, openFindings, openJob, settled, test } from './support/shop';
+import { expect, openFindings, openJob, lit, test } from './support/shop';
 
 const steps = ['brief', 'artwork', 'case', 'light', 'power', 'face', 'hang'];
 
@@ -45,7 +45,7 @@ test('help stands beside the field that is gone to, and F1 switches it off for g
   await page.keyboard.press('F1');
   await expect(card).toHaveCount(0);
   await page.reload();
-  await settled(page);
+  await lit(page);
   await page.getByRole('textbox', { name: 'Depth inside' }).focus();
   await page.waitForTimeout(900);
   await expect(card).toHaveCount(0);

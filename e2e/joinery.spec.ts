@@ -1,5 +1,5 @@
 import { choose } from './support/controls';
-import { expect, openFindings, openJob, saved, settled, showOver, test } from './support/shop';
+import { expect, openFindings, openJob, saved, lit, showOver, test } from './support/shop';
 
 test('a box goes from its joint to the settings of saw and router table', async ({ page, shop }) => {
   await openJob(page, shop, 'Dispensary', 'cut');
@@ -34,7 +34,7 @@ test('a box goes from its joint to the settings of saw and router table', async 
   await page.getByRole('button', { name: 'Job menu' }).click();
   await page.getByRole('menuitem', { name: 'Show lengths in inches' }).click();
   await expect(setUps.getByRole('listitem').filter({ hasText: 'rip to width' })).toContainText(/\d+ \d+\/\d+\sin/);
-  await settled(page);
+  await lit(page);
   await saved(page);
 
   // Each setting is a step of the build with its section.
@@ -96,7 +96,7 @@ test('a face goes in last, past a lip of the top that is glued back', async ({ p
   await choose(page.getByLabel('Corners', { exact: true }), 'butt');
   await choose(page.getByLabel('It comes out'), 'lip-back');
   await expect(page.getByLabel('Mouths chamfered')).toHaveValue('1 mm');
-  await settled(page);
+  await lit(page);
   await page.getByRole('link', { name: /^Cut/ }).click();
   await expect(page.getByRole('listitem').filter({ hasText: /^Lip of the top/ })).toBeVisible();
   await page.getByRole('radio', { name: 'Set-ups' }).click();

@@ -1,4 +1,4 @@
-import { expect, openFindings, openJob, saved, settled, test } from './support/shop';
+import { expect, openFindings, openJob, saved, lit, test } from './support/shop';
 import { choose, expectChosen } from './support/controls';
 
 test('strip runs along chosen sides of a case; what doubles back is found, and mended with a click', async ({
@@ -7,7 +7,7 @@ test('strip runs along chosen sides of a case; what doubles back is found, and m
 }) => {
   await openFindings(page, shop, 'Dispensary', 'light');
   await choose(page.getByLabel('Runs', { exact: true }), 'rim');
-  await settled(page);
+  await lit(page);
   const segments = page.getByRole('row').filter({ has: page.getByRole('cell', { name: /^(top|right|bottom|left)$/ }) });
   await expect(segments).toHaveCount(4);
   await choose(page.getByLabel('Along the bottom'), '2');

@@ -5,7 +5,7 @@ import { encode } from 'fast-png';
 import { strFromU8 } from 'fflate';
 import { choose } from './support/controls';
 import { packOf } from './support/pack';
-import { expect, saved, settled, test } from './support/shop';
+import { expect, saved, lit, test } from './support/shop';
 
 /** Three groups of a drawing, as a drawing program writes them: hills, reeds and a bird, the first drawn at the back. */
 const drawing = `<svg xmlns="http://www.w3.org/2000/svg" width="500mm" height="200mm" viewBox="0 0 500 200">
@@ -20,7 +20,7 @@ const newScene = async (page: Page, shop: { readonly url: string }, text: string
   await page.getByLabel('Layered scene').check();
   await page.getByLabel('The sign says').fill(text);
   await page.getByRole('button', { name: 'Light it' }).click();
-  await settled(page);
+  await lit(page);
   await page.getByRole('link', { name: /^Sheets/ }).click();
 };
 
@@ -43,7 +43,7 @@ test('a layered drawing becomes a scene, its sheets are moved in the slice, and 
   const names = async (): Promise<readonly string[]> =>
     (await list.getByRole('button').allInnerTexts()).map((text) => text.split('\n')[0]!);
   await expect.poll(names).toEqual(['Window', 'Bird', 'Reeds', 'Hills']);
-  await settled(page);
+  await lit(page);
 
   // In the slice each has a handle: past its neighbour it stands before it.
   const handle = page.getByRole('slider', { name: 'Reeds stands at' });
@@ -76,7 +76,7 @@ test('a layered drawing becomes a scene, its sheets are moved in the slice, and 
   await chosen.getByLabel('Called').press('Enter');
   await expect(list.getByRole('button', { name: /Heron/ })).toBeVisible();
   await saved(page);
-  await settled(page);
+  await lit(page);
   await expect(page.getByRole('link', { name: /^Sheets/ })).toContainText('4 sheets');
 
   // How layers are told apart is a table.
@@ -144,7 +144,7 @@ test('a picture becomes sheets by its brightnesses, and a drawing of no layers i
   await expect(sheet.getByText(/as is usual \(0.10 mm\)/)).toBeVisible();
   await expect(page.getByLabel('The sign says')).toHaveValue('MOON');
   await saved(page);
-  await settled(page);
+  await lit(page);
   await page.getByRole('link', { name: /^Cut/ }).click();
   const settings = page.getByRole('complementary', { name: 'Settings' });
   await expect(settings.getByText('Inlays of Window').first()).toBeVisible();
@@ -232,7 +232,7 @@ test('strip hides behind a sheet, and a hill stands in combs: both have their dr
   await expect(page.getByLabel('In from the edge')).toHaveValue(/^8/);
   await expect(page.getByRole('cell', { name: 'sheet', exact: true }).first()).toBeVisible();
   await saved(page);
-  await settled(page);
+  await lit(page);
 
   const file = await packOf(page);
   expect(file('strip-behind-a4.pdf').length).toBeGreaterThan(1000);

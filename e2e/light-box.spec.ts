@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { parseDesign } from '@vitrum/core';
 import { strFromU8, unzipSync } from 'fflate';
 import { PDFDocument } from 'pdf-lib';
-import { expect, faceBrightness, figure, openFindings, openJob, saved, settled, test } from './support/shop';
+import { expect, faceBrightness, figure, openFindings, openJob, saved, lit, test } from './support/shop';
 import { choose } from './support/controls';
 
 const bands = async (page: Parameters<typeof faceBrightness>[0]): Promise<number> => {
@@ -17,7 +17,7 @@ test('a new user follows the finding of the first job, drags, undoes, reloads an
   // The first visit opens a lit job with its fault.
   await page.goto(shop.url);
   await expect(page).toHaveURL(/\/jobs\/[^/]+\/face$/);
-  await settled(page);
+  await lit(page);
   const findings = page.getByRole('region', { name: 'Findings' });
   await expect(findings.getByText('1 will disappoint')).toBeVisible();
   await expect(findings.getByText('The rows show as bands from 3 m')).toBeVisible();
@@ -66,7 +66,7 @@ test('a new user follows the finding of the first job, drags, undoes, reloads an
 
   // Reloaded, it is there.
   await page.reload();
-  await settled(page);
+  await lit(page);
   await expect(depth).toHaveText(deeper ?? '');
 
   // The pack: sizes in its files fit together to 0.1 mm.
@@ -109,7 +109,7 @@ test('three questions make a new lit job; lengths are typed as makers type them'
   await page.getByLabel('Nearest distance').fill('4m');
   await page.getByRole('button', { name: 'Light it' }).click();
   await expect(page).toHaveURL(/\/case$/);
-  await settled(page);
+  await lit(page);
   await expect(page.getByLabel('Outside width')).toHaveValue('762 mm');
   await expect(page.getByLabel('Outside height')).toHaveValue('288 mm');
 
@@ -250,25 +250,25 @@ test('a new job begins solved, and is solved again without what was set by hand'
   await page.getByLabel('Height').fill('200 mm');
   await page.getByRole('button', { name: 'Light it' }).click();
   await expect(page).toHaveURL(/\/case$/);
-  await settled(page);
+  await lit(page);
   // Nothing stops and nothing disappoints.
   await expect(page.getByText('Will disappoint')).toHaveCount(0);
   await expect(page.getByText('Stops the build')).toHaveCount(0);
   const depth = page.getByLabel('Depth inside', { exact: true }).and(page.locator('input'));
   await depth.fill('120');
   await depth.press('Enter');
-  await settled(page);
+  await lit(page);
 
   await page.getByRole('link', { name: /Brief/ }).click();
   await expect(page.getByText('the cheapest found that neither stops nor disappoints')).toBeVisible();
   await expect(page.getByText('Keeps the field that you set by hand.')).toBeVisible();
   await choose(page.getByLabel('Seen after dark'), 'country');
   await choose(page.getByLabel('Weather'), 'outdoors');
-  await settled(page);
+  await lit(page);
   await page.getByRole('button', { name: /^(All \d+|Read it)$/ }).click();
   await expect(page.getByText('Too bright for dark country')).toBeVisible();
   await page.getByRole('button', { name: 'Choose strip, depth and supplies for me' }).click();
-  await settled(page);
+  await lit(page);
   await expect(page.getByText('Too bright for dark country')).toHaveCount(0);
   await expect(figure(page, 'depth inside')).toContainText('120 mm');
 });

@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { strFromU8, unzipSync } from 'fflate';
-import { expect, figure, openJob, saved, settled, test } from './support/shop';
+import { expect, figure, openJob, saved, lit, test } from './support/shop';
 import { choose, expectChosen } from './support/controls';
 
 const cosineIes = (power: number): string => {
@@ -105,7 +105,7 @@ test('measured light is read and drawn; a file that is none says the line and ch
   await expect(page.getByRole('img', { name: /Intensity by direction/ })).toBeVisible();
   await saved(page);
   await page.reload();
-  await settled(page);
+  await lit(page);
   await page.getByRole('button', { name: 'Forget it' }).click();
   await expect(page.getByText('Light by the beam angle')).toBeVisible();
 });

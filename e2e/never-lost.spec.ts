@@ -1,5 +1,5 @@
 import type { BrowserContext, Page } from '@playwright/test';
-import { expect, figure, openJob, saved, settled, test, type Shop } from './support/shop';
+import { expect, figure, openJob, saved, lit, test, type Shop } from './support/shop';
 
 const depthField = (page: Page) => page.getByLabel('Depth inside', { exact: true }).and(page.locator('input'));
 
@@ -7,7 +7,7 @@ const depthField = (page: Page) => page.getByLabel('Depth inside', { exact: true
 const openBeside = async (context: BrowserContext, shop: Shop, id: string): Promise<Page> => {
   const page = await context.newPage();
   await page.goto(`${shop.url}/jobs/${id}/case`);
-  await settled(page);
+  await lit(page);
   return page;
 };
 
@@ -26,7 +26,7 @@ test('edits go on while the server is gone, and are saved when it is back', asyn
   await shop.start();
   await expect(page.locator('[data-save="saved"]')).toBeVisible({ timeout: 40_000 });
   await page.reload();
-  await settled(page);
+  await lit(page);
   await expect(figure(page, 'depth inside')).toContainText('92 mm');
 });
 
@@ -50,7 +50,7 @@ test('two tabs save the same job: the second is told, both versions exist', asyn
   const other = await context.browser()!.newContext({ viewport: { width: 1280, height: 800 } });
   const second = await other.newPage();
   await second.goto(`${shop.url}/jobs/${id}/case`);
-  await settled(second);
+  await lit(second);
   await setDepth(page, '61');
   await saved(page);
   await setDepth(second, '62');
@@ -112,7 +112,7 @@ test('edits of two tabs that were closed while the server was away are both offe
   await expect(figure(again, 'depth inside')).toContainText('91 mm');
   await saved(again);
   await again.reload();
-  await settled(again);
+  await lit(again);
   await expect(figure(again, 'depth inside')).toContainText('91 mm');
   await expect(offered).toHaveCount(0);
 });
@@ -131,7 +131,7 @@ test('theirs, once taken, is not asked about again, and no revisions pile up', a
   const before = await revisions();
   for (let turn = 0; turn < 2; turn += 1) {
     await other.reload();
-    await settled(other);
+    await lit(other);
     await expect(figure(other, 'depth inside')).toContainText('61 mm');
     await expect(dialog).toHaveCount(0);
   }
@@ -157,9 +157,9 @@ test('a browser that keeps nothing opens jobs, says that it keeps nothing, and a
     .getByRole('link', { name: /Dispensary/ })
     .first()
     .click();
-  await settled(page);
+  await lit(page);
   await page.goto(`${page.url().replace(/\/[a-z]+$/, '')}/case`);
-  await settled(page);
+  await lit(page);
   await setDepth(page, '88');
   await saved(page);
   await shop.kill();

@@ -1,7 +1,7 @@
 import { fileURLToPath } from 'node:url';
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, figure, openFindings, openJob, settled, test } from './support/shop';
+import { expect, figure, openFindings, openJob, lit, test } from './support/shop';
 import { choose } from './support/controls';
 
 const serious = async (page: Page, within = 'body'): Promise<readonly string[]> => {
@@ -64,14 +64,14 @@ for (const theme of ['light', 'dark'])
       await expect(page).toHaveURL(new RegExp(`/${step}$`));
       const name = (await link.locator('.font-bold').last().textContent())!;
       await expect(settings.getByRole('heading', { level: 2 }).first()).toHaveText(name);
-      await settled(page);
+      await lit(page);
       expect([step, await serious(page)]).toEqual([step, []]);
     }
     await page.goto(`${shop.url}/jobs/${id}/bench`);
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^1\. /);
     expect(await serious(page)).toEqual([]);
     await page.goto(`${shop.url}/jobs/${id}/face`);
-    await settled(page);
+    await lit(page);
     await page.getByLabel('Face', { exact: true }).click();
     await expect(page.getByRole('listbox')).toBeVisible();
     // What is behind an open list is hidden, and the list keeps the focus.
@@ -132,7 +132,7 @@ test('all is done by keyboard: walk, deepen, apply, undo', async ({ page, shop }
   await page.keyboard.press('Control+z');
   await page.keyboard.press('Control+z');
   await expect(figure(page, 'depth inside')).toContainText('81 mm');
-  await settled(page);
+  await lit(page);
   await page.getByRole('button', { name: 'Apply: Five rows' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.locator('[data-finding="dots-show"]')).toHaveCount(0);
@@ -153,7 +153,7 @@ test('the job book finds, filters and opens', async ({ page, shop }) => {
   await expect(page.getByText('No job fits')).toBeVisible();
   await page.getByLabel('Find').fill('');
   await page.getByRole('link', { name: /Rye & Salt/ }).click();
-  await settled(page);
+  await lit(page);
 });
 
 test('on a phone the build list is there to read, and nothing runs off sideways', async ({ page, shop }) => {

@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { strFromU8, unzipSync } from 'fflate';
-import { expect, faceBrightness, openJob, saved, settled, test, showOver } from './support/shop';
+import { expect, faceBrightness, openJob, saved, lit, test, showOver } from './support/shop';
 import { choose } from './support/controls';
 
 test('a dim far end is fed: the letters even out in the figures and on the wall', async ({ page, shop }) => {
@@ -13,7 +13,7 @@ test('a dim far end is fed: the letters even out in the figures and on the wall'
   const chains = page.getByRole('table', { name: 'Chains' });
   await expect(chains.getByText('segments 1, 2, 3, 4, 5, 6, 7')).toBeVisible();
   await expect(page.getByText('A run is longer than the strip allows')).toBeVisible();
-  await settled(page);
+  await lit(page);
   const least = async (): Promise<number> =>
     Number(/(\d+) %/.exec((await chains.getByRole('row').nth(1).textContent()) ?? '')![1]);
   // Beside the last letter, where the glow is neither black nor burnt out.
@@ -26,7 +26,7 @@ test('a dim far end is fed: the letters even out in the figures and on the wall'
   await expect(wires.locator('title')).toHaveCount(8);
   await expect(wires.getByText(/lead to segment 7 end/)).toHaveCount(1);
   await expect.poll(least).toBeGreaterThan(dimShare + 8);
-  await settled(page);
+  await lit(page);
   await expect.poll(farEnd).toBeGreaterThan(dimPicture);
   // The voltage at the last segment’s end has risen with it, and the wires say what they carry.
   await expect(page.getByRole('table', { name: 'Segments' }).getByRole('row').nth(7)).toContainText('11.7');

@@ -3,7 +3,7 @@ import { shelfCsv, shippedCatalogue } from '@vitrum/core';
 import { strFromU8 } from 'fflate';
 import { choose, expectChosen } from './support/controls';
 import { packOf } from './support/pack';
-import { expect, figure, openFindings, openJob, saved, settled, test } from './support/shop';
+import { expect, figure, openFindings, openJob, saved, lit, test } from './support/shop';
 
 test('a strip with figures of one’s own is put on the shelf, and a design uses it', async ({ page, shop }) => {
   await page.goto(`${shop.url}/shelf`);
@@ -24,7 +24,7 @@ test('a strip with figures of one’s own is put on the shelf, and a design uses
   await openJob(page, shop, 'Dispensary', 'light');
   const before = Number.parseFloat((await figure(page, 'mean luminance').textContent()) ?? '');
   await choose(page.getByLabel('Strip', { exact: true }), 'harbour-bright-24-v');
-  await settled(page);
+  await lit(page);
   const after = Number.parseFloat((await figure(page, 'mean luminance').textContent()) ?? '');
   expect(after).toBeGreaterThan(1.2 * before);
   await saved(page);
@@ -51,14 +51,14 @@ test('a changed item stays as it was for designs that have it; they are offered 
   await expect(page.getByRole('row', { name: new RegExp(`^${name}.*150\\.00`) })).toBeVisible();
 
   await page.goto(`${shop.url}/jobs/${id}/face`);
-  await settled(page);
+  await lit(page);
   await expectChosen(sheet, had);
   expect(await cost()).toBe(costBefore);
   const closed = page.getByRole('button', { name: /^All \d+|^Read it/ });
   if ((await closed.count()) > 0) await closed.first().click();
   await expect(page.getByText(`${name} has changed on the shelf`).first()).toBeVisible();
   await page.getByRole('button', { name: `Apply: ${name} as it is now` }).click();
-  await settled(page);
+  await lit(page);
   await expectChosen(sheet, `${had}--2`);
   await expect.poll(cost).not.toBe(costBefore);
 });
@@ -148,7 +148,7 @@ test('the shop’s settings: its colours are those of the files for machines, it
   await expect(page.getByRole('status').filter({ hasText: 'settings are changed' })).toBeVisible();
 
   await openJob(page, shop, 'Curlew', 'brief');
-  await settled(page);
+  await lit(page);
   expect(await figure(page, 'a sign, with').textContent()).not.toBe(before);
   const file = await packOf(page);
   const letter = strFromU8(file('toolpaths/letter-3.svg'));

@@ -2,7 +2,7 @@ import { parseDesign } from '@vitrum/core';
 import { strFromU8 } from 'fflate';
 import { choose } from './support/controls';
 import { packOf } from './support/pack';
-import { expect, saved, settled, test } from './support/shop';
+import { expect, saved, lit, test } from './support/shop';
 
 test('stacked plates are made from a new job: rings are stacked, a fault is found and mended, and they go to the bench', async ({
   page,
@@ -13,7 +13,7 @@ test('stacked plates are made from a new job: rings are stacked, a fault is foun
   await page.getByLabel('Stacked plates').check();
   await page.getByLabel('The sign says').fill('BREAM');
   await page.getByRole('button', { name: 'Light it' }).click();
-  await settled(page);
+  await lit(page);
   await expect(page.getByText('Nothing to mend').first()).toBeVisible();
 
   // One ring more under the lid, one moved, one from other stuff.
@@ -23,31 +23,31 @@ test('stacked plates are made from a new job: rings are stacked, a fault is foun
   await page.getByRole('button', { name: 'Ring 4: another on it' }).click();
   await expect(rings.getByRole('listitem')).toHaveCount(5);
   await choose(page.getByRole('combobox', { name: /^Ring 5/ }), 'opal-3');
-  await settled(page);
+  await lit(page);
   await expect(rings.getByText(/glows/)).toHaveCount(2);
   await page.getByRole('button', { name: 'Ring 5: down' }).click();
-  await settled(page);
+  await lit(page);
   await page.getByRole('button', { name: 'Ring 4: take away' }).click();
   await expect(rings.getByRole('listitem')).toHaveCount(4);
-  await settled(page);
+  await lit(page);
 
   // Strip laid over the band is found, and goes where it belongs with a click.
   await page.getByRole('link', { name: /^Light/ }).click();
   const fromBase = page.getByRole('textbox', { name: 'Strip from the base' });
   await fromBase.fill('14');
   await fromBase.press('Enter');
-  await settled(page);
+  await lit(page);
   await expect(page.getByText('Strip covers the inside of the band').first()).toBeVisible();
   await page
     .getByRole('button', { name: /^Apply: Strip .* from the base/ })
     .first()
     .click();
-  await settled(page);
+  await lit(page);
   await expect(page.getByText('Strip covers the inside of the band')).toHaveCount(0);
 
   // On a ledge it looks out at the band.
   await choose(page.getByRole('combobox', { name: 'It looks' }), 'out');
-  await settled(page);
+  await lit(page);
   await expect(page.getByLabel('Ledge from the rings')).toBeVisible();
   await saved(page);
 
@@ -74,7 +74,7 @@ test('an outline comes from a drawing; one of two areas is refused, and nothing 
   await page.getByLabel('Stacked plates').check();
   await page.getByLabel('The sign says').fill('EEL');
   await page.getByRole('button', { name: 'Light it' }).click();
-  await settled(page);
+  await lit(page);
   await page.getByRole('link', { name: /^Plates/ }).click();
   const outline = page.getByRole('region', { name: 'Outline of the plates' });
   const load = (name: string, shape: string) =>
@@ -87,12 +87,12 @@ test('an outline comes from a drawing; one of two areas is refused, and nothing 
     });
   await load('shield.svg', '<path d="M20 10H280V110Q280 180 150 195Q20 180 20 110Z"/>');
   await page.getByRole('button', { name: 'Use this drawing' }).click();
-  await settled(page);
+  await lit(page);
   await expect(outline.getByRole('combobox', { name: 'Outline' })).toContainText('shield.svg');
   await load('two.svg', '<path d="M10 10H100V100H10Z"/><path d="M180 10H280V100H180Z"/>');
   await page.getByRole('button', { name: 'Use this drawing' }).click();
   await expect(page.getByText(/has 2 separate areas/).first()).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
-  await settled(page);
+  await lit(page);
   await expect(outline.getByRole('combobox', { name: 'Outline' })).toContainText('shield.svg');
 });

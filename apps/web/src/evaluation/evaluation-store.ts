@@ -6,6 +6,8 @@ interface EvaluationState {
   /** The job that all of this is about. */
   readonly jobId: string | null;
   readonly evaluation: Evaluation | null;
+  /** Whether a newer design is being lit. */
+  readonly isBehind: boolean;
   /** Of the findings of this evaluation those whose fixes have been tried, by their ids. */
   readonly tried: Readonly<Record<string, Finding>>;
   /** What keeps the design from being evaluated; the last good evaluation stays. */
@@ -15,14 +17,15 @@ interface EvaluationState {
 
 const nothing = { evaluation: null, tried: {}, problems: [], crash: null } as const;
 
-export const useEvaluation = create<EvaluationState>(() => ({ jobId: null, ...nothing }));
+export const useEvaluation = create<EvaluationState>(() => ({ jobId: null, isBehind: false, ...nothing }));
 
 /** What was found of another job is not shown on the page of this one. */
 export const aboutJob = (jobId: string): void => {
   if (useEvaluation.getState().jobId !== jobId) useEvaluation.setState({ jobId, ...nothing });
 };
 
-const hear = (reply: SessionReply): void => {
+const hear = (reply: SessionReply, isNewest: boolean): void => {
+  if (isNewest) useEvaluation.setState({ isBehind: false });
   switch (reply.kind) {
     case 'evaluated':
       return useEvaluation.setState({ evaluation: reply.evaluation, tried: {}, problems: [], crash: null });
@@ -92,14 +95,16 @@ export const connectEvaluation = (client: LightClient) => {
       newest = { jobId, design, catalogue: opened };
       if (useEvaluation.getState().jobId !== jobId) callOff();
       aboutJob(jobId);
+      useEvaluation.setState({ isBehind: true });
+      const own = newest;
       callOff = client.ask({
         request: { kind: 'evaluate', design },
         lane: 'design',
         evenIfLate: true,
-        hear,
+        hear: (reply) => hear(reply, newest === own),
         fail: (crash) => {
           newest = null;
-          useEvaluation.setState({ crash });
+          useEvaluation.setState({ crash, isBehind: false });
         },
       });
     },
@@ -110,6 +115,7 @@ export const connectEvaluation = (client: LightClient) => {
       newest = null;
       callOff();
       leave();
+      useEvaluation.setState({ isBehind: false });
     },
   };
 };

@@ -57,6 +57,7 @@ const Room = ({ evaluation, shown, switchedOn }: RoomProps) => {
     [assemblies],
   );
   const view = frontView(fit, size, hand);
+  const isBehind = useEvaluation((state) => state.isBehind);
   const views = assemblies.map(({ placing }) => viewOf(view, placing));
   const { exposure, glare } = useSeen(evaluation, shown, { lightsOn, lit });
   const [wall, ink] = wallAndInk(evaluation, exposure);
@@ -66,6 +67,7 @@ const Room = ({ evaluation, shown, switchedOn }: RoomProps) => {
   return (
     <div
       ref={room}
+      aria-busy={isBehind}
       className="lamp-room relative min-h-[220px] flex-1 overflow-hidden"
       style={{ background: wall }}
       onWheel={onWheel}
