@@ -11,7 +11,7 @@ import { shippedCatalogue } from '../document/catalogue/index.js';
 import { type PackFile } from '../files/exports/index.js';
 import { demoDesigns, newDesign } from '../sign/demo/index.js';
 import { parseDesign, readDesign, type Design } from '../sign/design/index.js';
-import { createEvaluator, evaluate } from '../sign/evaluate/index.js';
+import { createEvaluator } from '../sign/evaluate/index.js';
 import { changedByChance } from '../testing/chance.js';
 import { coarse, sound, testFonts } from '../testing/harness.js';
 import { packOf } from '../testing/packs.js';
@@ -62,7 +62,7 @@ describe.each(builds.map((build) => [build.name, build] as const))('the build â€
   it('starts with a design that its schema takes, all questions at their usual answers, and nothing to stop it', () => {
     const design = start(build);
     expect(readDesign(JSON.parse(JSON.stringify(design)))).toEqual({ ok: true, value: design });
-    const evaluation = sound(evaluate(design, shippedCatalogue, fonts));
+    const evaluation = sound(createEvaluator(shippedCatalogue, fonts).evaluate(design));
     expect(evaluation.findings.filter(({ severity }) => severity === 'stop')).toEqual([]);
     expect(evaluation.unknownFields).toEqual([]);
     expect(flaws(evaluation)).toEqual([]);

@@ -34,6 +34,7 @@ import {
   type AssemblyEvaluation,
   type Evaluation,
   type Evaluator,
+  type EvaluatorOptions,
 } from '../sign/evaluate/index.js';
 
 type LightboxDesign = DesignOf<LightboxAssembly>;
@@ -133,29 +134,35 @@ export const sound = (result: Result<Evaluation>): Evaluation => {
 
 const asDesign = (design: AnyDesign): Design => design as unknown as Design;
 
-const evaluators = new WeakMap<FontBook, Evaluator>();
-
 /**
  * One evaluator for all tests of a run: most are of a demo with a field changed, of which it keeps what did not change. That it
  * comes to the same as from scratch is for the contract of builds to test.
  */
-const evaluatorWith = (fonts: FontBook): Evaluator => {
-  const known = evaluators.get(fonts) ?? createEvaluator(shippedCatalogue, fonts);
-  evaluators.set(fonts, known);
-  return known;
+const oneForAll = (options: EvaluatorOptions = {}): ((fonts: FontBook) => Evaluator) => {
+  const known = new WeakMap<FontBook, Evaluator>();
+  return (fonts) => {
+    const evaluator = known.get(fonts) ?? createEvaluator(shippedCatalogue, fonts, options);
+    known.set(fonts, evaluator);
+    return evaluator;
+  };
 };
+
+/** On the page’s maps, with the shipped catalogue. */
+export const pageEvaluator = oneForAll();
+/** The same on maps that are coarse enough for a great many designs. */
+export const coarseEvaluator = oneForAll(coarse);
 
 /** Evaluates without fixes; fails the test when the design is refused. */
 export const evaluated = <Given extends AnyDesign>(design: Given, fonts: FontBook): SingleOf<Given> =>
-  single<Given>(evaluatorWith(fonts).evaluate(asDesign(design)));
+  single<Given>(pageEvaluator(fonts).evaluate(asDesign(design)));
 
 /** Evaluates on the coarser map that fixes are tried on; fails the test when the design is refused. */
 export const evaluatedCoarsely = <Given extends AnyDesign>(design: Given, fonts: FontBook): SingleOf<Given> =>
-  single<Given>(evaluatorWith(fonts).quick(asDesign(design)));
+  single<Given>(pageEvaluator(fonts).quick(asDesign(design)));
 
 /** A sign of any number of assemblies, evaluated on the coarser map; fails the test when the design is refused. */
 export const signEvaluatedCoarsely = (design: AnyDesign, fonts: FontBook): Evaluation =>
-  sound(evaluatorWith(fonts).quick(asDesign(design)));
+  sound(pageEvaluator(fonts).quick(asDesign(design)));
 
 /** Evaluates with fixes tried; where a rule is named, those of its findings alone. */
 export const evaluatedWithFixes = <Given extends AnyDesign>(
@@ -163,7 +170,7 @@ export const evaluatedWithFixes = <Given extends AnyDesign>(
   fonts: FontBook,
   rule?: string,
 ): SingleOf<Given> => {
-  const evaluator = evaluatorWith(fonts);
+  const evaluator = pageEvaluator(fonts);
   const found = evaluator.evaluate(asDesign(design));
   return single<Given>(found.ok ? success({ ...found.value, findings: finish(evaluator.fixes(rule)) }) : found);
 };

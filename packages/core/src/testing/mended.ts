@@ -1,16 +1,15 @@
 import type { FontBook } from '../artwork/lettering/index.js';
-import { shippedCatalogue } from '../document/catalogue/index.js';
 import type { AnyDesign } from '../document/design/index.js';
 import type { Finding } from '../judging/findings/index.js';
 import { applyChange, type Design } from '../sign/design/index.js';
-import { coarse } from './harness.js';
-import { createEvaluator, evaluate } from '../sign/evaluate/index.js';
+import { coarseEvaluator, sound } from './harness.js';
+import { finish } from '../sign/evaluate/index.js';
 
 /** What a rule finds on a design on a coarse map, its fixes tried; null where it is silent. Fails where the design is refused. */
 export const findingOn = (design: AnyDesign, fonts: FontBook, rule: string): Finding | null => {
-  const result = evaluate(design as unknown as Design, shippedCatalogue, fonts, coarse, rule);
-  if (!result.ok) throw new Error(result.problems.map(({ path, message }) => `${path} ${message}`).join('; '));
-  return result.value.findings.find((found) => found.rule === rule) ?? null;
+  const evaluator = coarseEvaluator(fonts);
+  sound(evaluator.evaluate(design as unknown as Design));
+  return finish(evaluator.fixes(rule)).find((found) => found.rule === rule) ?? null;
 };
 
 /** Whether a rule is silent once the named fix of what it found has been taken. Fails where no such fix is offered. */
@@ -19,7 +18,7 @@ const goneBy = (design: AnyDesign, fonts: FontBook, { rule, fixes }: Finding, fi
   if (fix === undefined) throw new Error(`${rule} offers ${fixes.map(({ id }) => id).join(', ')}, not ${fixId}`);
   const changed = applyChange(design as unknown as Design, fix.change);
   if (!changed.ok) throw new Error(`${fixId} makes no sign`);
-  const after = createEvaluator(shippedCatalogue, fonts, coarse).evaluate(changed.value);
+  const after = coarseEvaluator(fonts).evaluate(changed.value);
   return after.ok && !after.value.findings.some((found) => found.rule === rule);
 };
 

@@ -1,11 +1,9 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../artwork/lettering/index.js';
-import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { demoDesigns } from '../../sign/demo/index.js';
 import { contradictions } from '../../testing/contradictions.js';
-import { changed, coarse, evaluatedCoarsely, inAssembly, testFonts } from '../../testing/harness.js';
+import { changed, evaluatedCoarsely, inAssembly, testFonts, coarseEvaluator } from '../../testing/harness.js';
 import { findingOn, mendedBy, notMendedBy } from '../../testing/mended.js';
-import { createEvaluator } from '../../sign/evaluate/index.js';
 import { gluedBackOf } from './glued-back.js';
 
 let fonts: FontBook;
@@ -35,7 +33,7 @@ describe('a back of boards glued side by side', () => {
   });
 
   it('is bought as boards, counted once, and weighs once', () => {
-    const found = createEvaluator(shippedCatalogue, fonts, coarse).evaluate(ofBoards());
+    const found = coarseEvaluator(fonts).evaluate(ofBoards());
     if (!found.ok) throw new Error('it makes no sign');
     const { packing } = found.value;
     expect(contradictions(found.value)).toEqual([]);

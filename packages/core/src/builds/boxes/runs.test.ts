@@ -1,10 +1,9 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
-import { createEvaluator } from '../../sign/evaluate/index.js';
 import { snapToCut } from '../../light/laying/index.js';
 import { only } from '../../testing/only.js';
-import { changed, dispensary, inAssembly, evaluated, testFonts } from '../../testing/harness.js';
+import { changed, dispensary, inAssembly, evaluated, testFonts, pageEvaluator } from '../../testing/harness.js';
 
 let fonts: FontBook;
 beforeAll(async () => {
@@ -15,7 +14,7 @@ const runsOf = (change: Readonly<Record<string, unknown>>) =>
   evaluated(changed(dispensary, inAssembly(change)), fonts).runs;
 
 const problemsOf = (change: Readonly<Record<string, unknown>>) => {
-  const found = createEvaluator(shippedCatalogue, fonts).evaluate(changed(dispensary, inAssembly(change)));
+  const found = pageEvaluator(fonts).evaluate(changed(dispensary, inAssembly(change)));
   return found.ok ? [] : found.problems;
 };
 
@@ -81,7 +80,7 @@ describe('too many LEDs', () => {
         'light.stripId': 'continuous-24v-480',
       }),
     });
-    const result = createEvaluator(shippedCatalogue, fonts).evaluate(huge);
+    const result = pageEvaluator(fonts).evaluate(huge);
     expect(result.ok ? null : result.problems[0]).toMatchObject({
       path: 'assemblies.0.light.rowCount',
       message: expect.stringContaining('1,910,400 LEDs'),

@@ -105,13 +105,18 @@ describe('a lip that is glued back', () => {
   });
 
   it('is told where ends are mitred, and mended by a square corner; sharp mouths are told and mended', () => {
-    const locked = evaluatedWithFixes(grooveBox({ 'case.cornerJoint': 'mitre', 'case.faceOut': 'lip-back' }), fonts);
+    const locked = evaluatedWithFixes(
+      grooveBox({ 'case.cornerJoint': 'mitre', 'case.faceOut': 'lip-back' }),
+      fonts,
+      'top-locked',
+    );
     const found = locked.findings.find(({ id }) => id.startsWith('top-locked'))!;
     expect(found.what).toBe('The lip of the top cannot be glued back');
     expect(found.fixes.length).toBeGreaterThan(0);
     const sharp = evaluatedWithFixes(
       grooveBox({ 'case.cornerJoint': 'butt', 'case.faceOut': 'top-off', 'case.mouthMm': 0 }),
       fonts,
+      'mouth-catches',
     );
     const mouth = sharp.findings.find(({ id }) => id.startsWith('mouth-catches'))!;
     expect(mouth.why).toContain('They are sharp');

@@ -1,10 +1,9 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../artwork/lettering/index.js';
-import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { demoDesigns } from '../../sign/demo/index.js';
 import { applyChange, type Design } from '../../sign/design/index.js';
-import { createEvaluator, finish } from '../../sign/evaluate/index.js';
-import { changed, coarse, dispensary, inAssembly, testFonts } from '../../testing/harness.js';
+import { finish } from '../../sign/evaluate/index.js';
+import { changed, dispensary, inAssembly, testFonts, coarseEvaluator } from '../../testing/harness.js';
 
 let fonts: FontBook;
 beforeAll(async () => {
@@ -12,7 +11,7 @@ beforeAll(async () => {
 });
 
 const found = (design: Design) => {
-  const evaluator = createEvaluator(shippedCatalogue, fonts, coarse);
+  const evaluator = coarseEvaluator(fonts);
   expect(evaluator.evaluate(design).ok).toBe(true);
   return finish(evaluator.fixes('too-bright')).find(({ rule }) => rule === 'too-bright');
 };
@@ -40,7 +39,7 @@ describe('a sign that is too bright', () => {
 
   it('counts what it saves from where the light stands now', () => {
     const half = changed(dispensary, { 'brief.surroundings': 'country', 'power.nightLevel': 0.5 });
-    const result = createEvaluator(shippedCatalogue, fonts, coarse).evaluate(half);
+    const result = coarseEvaluator(fonts).evaluate(half);
     const fix = found(half)!.fixes.find(({ id }) => id === 'turn-down')!;
     const level = fix.change[0]!.value as number;
     const saved = Number(/(\d+) W less/.exec(fix.label)![1]);
@@ -49,7 +48,7 @@ describe('a sign that is too bright', () => {
   });
 
   it('is turned down by a dimmer that is bought', () => {
-    const evaluator = createEvaluator(shippedCatalogue, fonts, coarse);
+    const evaluator = coarseEvaluator(fonts);
     const result = evaluator.evaluate(changed(dispensary, { 'power.nightLevel': 0.5 }));
     expect(result.ok && result.value.circuit.drive.controller?.kind).toBe('dimmer');
     const plain = evaluator.evaluate(dispensary);
@@ -69,7 +68,7 @@ describe('a sign that is too bright', () => {
     const bright = changed(demoDesigns.curlew, { 'brief.text': 'O', 'power.level': 1 });
     const finding = found(bright)!;
     expect(finding.why).toContain('half width of the glow');
-    const evaluation = createEvaluator(shippedCatalogue, fonts, coarse).evaluate(bright);
+    const evaluation = coarseEvaluator(fonts).evaluate(bright);
     const [own] = evaluation.ok ? evaluation.value.assemblies : [];
     const { overHalfCdM2, evenness } = own!.glow as unknown as {
       overHalfCdM2: number;

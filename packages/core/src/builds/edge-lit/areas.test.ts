@@ -4,9 +4,7 @@ import type { FontBook } from '../../artwork/lettering/index.js';
 import { outlineArea } from '../../base/outlines/index.js';
 import { inPlace } from '../../base/placing/index.js';
 import { readDesign, type Design } from '../../sign/design/index.js';
-import { createEvaluator } from '../../sign/evaluate/index.js';
-import { shippedCatalogue } from '../../document/catalogue/index.js';
-import { changed, evaluatedCoarsely, inAssembly, quietRoom, testFonts } from '../../testing/harness.js';
+import { changed, evaluatedCoarsely, inAssembly, quietRoom, testFonts, pageEvaluator } from '../../testing/harness.js';
 import { findingOn, mendedBy } from '../../testing/mended.js';
 import { layerOf } from '../../sign/picture/layer.js';
 import { marksOf } from './fill/marks.js';
@@ -98,7 +96,7 @@ describe('several areas of one sheet', () => {
   it('name the area whose tool or font nobody has', () => {
     const problems = (area: PanelArtwork): string => {
       const design = changed(roomy, inAssembly({ areas: [area] })) as unknown as Design;
-      const found = createEvaluator(shippedCatalogue, fonts).quick(design);
+      const found = pageEvaluator(fonts).quick(design);
       return found.ok ? '' : found.problems.map(({ path }) => path).join();
     };
     expect(problems({ ...line, fontId: 'no-font' })).toContain('areas.0.fontId');

@@ -2,10 +2,8 @@ import { beforeAll, describe, expect, it } from '@jest/globals';
 import Module from 'manifold-3d';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { outlineArea, outlineBounds, rectRing } from '../../base/outlines/index.js';
-import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { demoDesigns } from '../../sign/demo/index.js';
-import { createEvaluator } from '../../sign/evaluate/index.js';
-import { changed, evaluatedCoarsely, inAssembly, quietRoom, testFonts } from '../../testing/harness.js';
+import { changed, evaluatedCoarsely, inAssembly, quietRoom, testFonts, pageEvaluator } from '../../testing/harness.js';
 import { solidIn } from '../../testing/solid-in.js';
 import type { BaseGeometry } from './base-geometry.js';
 import type { FramedGeometry } from './framed-geometry.js';
@@ -26,7 +24,7 @@ beforeAll(async () => {
 type Change = Readonly<Record<string, unknown>>;
 const panel = (change: Change = {}) => evaluatedCoarsely(changed(quietRoom, inAssembly(change)), fonts);
 const problems = (change: Change): readonly string[] => {
-  const result = createEvaluator(shippedCatalogue, fonts).quick(changed(quietRoom, inAssembly(change)));
+  const result = pageEvaluator(fonts).quick(changed(quietRoom, inAssembly(change)));
   return result.ok ? [] : result.problems.map(({ path, message }) => `${path} ${message}`);
 };
 const partOf = (results: ReturnType<typeof panel>, id: string) => {
@@ -160,7 +158,7 @@ describe('a frame, and a case', () => {
   });
 
   it('in stock too thin for its groove is refused', () => {
-    const thick = createEvaluator(shippedCatalogue, fonts).quick(changed(frame, inAssembly({ 'holder.seatMm': 14 })));
+    const thick = pageEvaluator(fonts).quick(changed(frame, inAssembly({ 'holder.seatMm': 14 })));
     expect(thick.ok).toBe(false);
   });
 });

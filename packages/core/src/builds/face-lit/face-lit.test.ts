@@ -12,7 +12,7 @@ import { createEvaluator, finish } from '../../sign/evaluate/index.js';
 import { offset, outlineArea, rectRing, ringLength, unite, type Outline } from '../../base/outlines/index.js';
 import { gridOver } from '../../base/raster/index.js';
 import { horizonFrom } from '../../light/tracing/index.js';
-import { changed, evaluatedCoarsely, inAssembly, tern, testFonts } from '../../testing/harness.js';
+import { changed, evaluatedCoarsely, inAssembly, tern, testFonts, pageEvaluator } from '../../testing/harness.js';
 import { cosineLaw, ledsAt } from '../../validation/bench.js';
 
 let fonts: FontBook;
@@ -99,7 +99,7 @@ describe('face-lit letters', () => {
   });
 
   it('are mended by their fixes', () => {
-    const evaluator = createEvaluator(shippedCatalogue, fonts);
+    const evaluator = pageEvaluator(fonts);
     const design = changed(tern, {
       'brief.text': 'T',
       ...inAssembly({
@@ -111,7 +111,7 @@ describe('face-lit letters', () => {
       }),
     });
     expect(evaluator.evaluate(design).ok).toBe(true);
-    const dots = finish(evaluator.fixes()).find(({ id }) => id === 'dots-show')!;
+    const dots = finish(evaluator.fixesOf('dots-show'))!;
     const deepen = dots.fixes.find(({ id }) => id === 'deepen')!;
     expect(deepen.after).toBeLessThan(0.3 * deepen.before);
     const mended = applyChange(design, deepen.change);

@@ -7,17 +7,17 @@ import { luminanceOf } from '../../light/glow/index.js';
 import { toLinear } from '../../light/colour/index.js';
 import type { CutPart } from '../../making/parts/index.js';
 import { applyChange, type Design } from '../../sign/design/index.js';
-import { createJudge, evaluate, finish } from '../../sign/evaluate/index.js';
+import { createJudge, finish } from '../../sign/evaluate/index.js';
 import { solveSign } from '../../sign/solving/index.js';
 import {
   brimTile,
   changed,
-  coarse,
   evaluated,
   fittingMirror,
   inAssembly,
   testFonts,
   tideTable,
+  coarseEvaluator,
 } from '../../testing/harness.js';
 import { traceCheck } from '../boxes/trace-check/index.js';
 import type { TraceReport } from '../common/trace-report.js';
@@ -30,7 +30,7 @@ beforeAll(async () => {
 });
 
 const refusal = (design: object): { readonly path: string; readonly message: string } => {
-  const result = evaluate(design as Design, shippedCatalogue, fonts, coarse);
+  const result = coarseEvaluator(fonts).evaluate(design as Design);
   return result.ok ? { path: '', message: '' } : result.problems[0]!;
 };
 

@@ -5,8 +5,7 @@ import { bandLuminance } from '../../light/line/index.js';
 import { colourOf, driftAt } from '../../light/glow/index.js';
 import { wattsOfRuns } from '../../light/runs/index.js';
 import type { Design } from '../../sign/design/index.js';
-import { evaluate } from '../../sign/evaluate/index.js';
-import { changed, coarse, evaluated, inAssembly, lateSoup, testFonts } from '../../testing/harness.js';
+import { changed, evaluated, inAssembly, lateSoup, testFonts, coarseEvaluator } from '../../testing/harness.js';
 import { mendedBy } from '../../testing/mended.js';
 import { evenWays, runsIn } from './even-ways.js';
 
@@ -187,7 +186,7 @@ describe('strip by layer', () => {
 
   it('that is not in the catalogue is told with its field', () => {
     const design = two([{ layer: 'red', stripId: 'nothing' }]) as unknown as Design;
-    const result = evaluate(design, shippedCatalogue, fonts, coarse);
+    const result = coarseEvaluator(fonts).evaluate(design);
     expect(result.ok ? '' : result.problems[0]!.path).toContain('light.layers.0.stripId');
   });
 });

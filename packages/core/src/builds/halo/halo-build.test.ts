@@ -8,7 +8,7 @@ import { shippedCatalogue } from '../../document/catalogue/index.js';
 import type { DesignOf } from '../../document/design/index.js';
 import { createEvaluator } from '../../sign/evaluate/index.js';
 import { inOutline, outlineArea, outlineBounds, ringLength, solidParts } from '../../base/outlines/index.js';
-import { changed, curlew, evaluatedCoarsely, inAssembly, testFonts } from '../../testing/harness.js';
+import { changed, curlew, evaluatedCoarsely, inAssembly, testFonts, pageEvaluator } from '../../testing/harness.js';
 import { halo } from './index.js';
 import type { HaloAssembly } from './schema.js';
 
@@ -21,7 +21,7 @@ const of = (change: Readonly<Record<string, unknown>>, design: DesignOf<HaloAsse
   evaluatedCoarsely(changed(design, inAssembly(change)), fonts);
 const hollow = { 'letters.form': 'hollow', 'letters.boardId': 'aluminium-2' };
 const problems = (change: Readonly<Record<string, unknown>>) => {
-  const result = createEvaluator(shippedCatalogue, fonts).quick(changed(curlew, inAssembly(change)));
+  const result = pageEvaluator(fonts).quick(changed(curlew, inAssembly(change)));
   return result.ok ? [] : result.problems;
 };
 

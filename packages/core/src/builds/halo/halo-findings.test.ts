@@ -2,11 +2,11 @@ import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { applyChange } from '../../sign/design/index.js';
-import { createEvaluator, finish } from '../../sign/evaluate/index.js';
+import { finish } from '../../sign/evaluate/index.js';
 import { only } from '../../testing/only.js';
 import { distanceToOutline, solidParts } from '../../base/outlines/index.js';
 import type { HaloResults } from './results.js';
-import { changed, curlew, evaluatedCoarsely, inAssembly, testFonts } from '../../testing/harness.js';
+import { changed, curlew, evaluatedCoarsely, inAssembly, testFonts, pageEvaluator } from '../../testing/harness.js';
 
 let fonts: FontBook;
 beforeAll(async () => {
@@ -123,10 +123,10 @@ describe('mistakes with halo letters', () => {
     ['split-misses', 'move-split'],
     ['split-misses', 'take-split'],
   ])('%s is settled by “%s”, and the fix does what it says', (id, fixId) => {
-    const evaluator = createEvaluator(shippedCatalogue, fonts);
+    const evaluator = pageEvaluator(fonts);
     const design = changed(curlew, { ...small, ...mistakes[id]! });
     expect(evaluator.evaluate(design).ok).toBe(true);
-    const finding = finish(evaluator.fixes()).find((each) => each.id === id)!;
+    const finding = finish(evaluator.fixesOf(id))!;
     const fix = finding.fixes.find((each) => each.id === fixId)!;
     expect(fix).toBeDefined();
     const mended = applyChange(design, fix.change);

@@ -1,9 +1,8 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../artwork/lettering/index.js';
-import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { applyChange } from '../../sign/design/index.js';
-import { createEvaluator, finish } from '../../sign/evaluate/index.js';
-import { changed, coarse, curlew, evaluatedCoarsely, inAssembly, testFonts } from '../../testing/harness.js';
+import { finish } from '../../sign/evaluate/index.js';
+import { changed, curlew, evaluatedCoarsely, inAssembly, testFonts, coarseEvaluator } from '../../testing/harness.js';
 
 let fonts: FontBook;
 beforeAll(async () => {
@@ -40,9 +39,9 @@ describe('printed shells', () => {
       'letters.layerMm': 0.6,
       'light.setbackMm': 2,
     });
-    const evaluator = createEvaluator(shippedCatalogue, fonts, coarse);
+    const evaluator = coarseEvaluator(fonts);
     expect(evaluator.evaluate(loose).ok).toBe(true);
-    const finding = finish(evaluator.fixes()).find(({ id }) => id === 'light-leaks')!;
+    const finding = finish(evaluator.fixesOf('light-leaks'))!;
     expect(finding.why).toContain('mm of it');
     const fix = finding.fixes.find(({ id }) => id === 'more-perimeters')!;
     expect(fix.settles).toBe(true);
@@ -72,9 +71,9 @@ describe('printed shells', () => {
   });
 
   it('want a printer: a router is told apart, and the fix is to print', () => {
-    const evaluator = createEvaluator(shippedCatalogue, fonts, coarse);
+    const evaluator = coarseEvaluator(fonts);
     expect(evaluator.evaluate(shells({ 'artwork.toolId': 'bit-3' })).ok).toBe(true);
-    const finding = finish(evaluator.fixes()).find(({ id }) => id === 'tool-cannot-cut')!;
+    const finding = finish(evaluator.fixesOf('tool-cannot-cut'))!;
     expect(finding.fixes.map(({ label }) => label)).toEqual(['Print with: Printer, 0.4 mm nozzle']);
   });
 });

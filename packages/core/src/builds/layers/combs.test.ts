@@ -1,10 +1,8 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { inOutline, outlineArea, outlineBounds } from '../../base/outlines/index.js';
-import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { slotLadder } from '../../making/fits/index.js';
-import { evaluate } from '../../sign/evaluate/index.js';
-import { changed, coarse, evaluatedCoarsely, inAssembly, reedBed, testFonts } from '../../testing/harness.js';
+import { changed, evaluatedCoarsely, inAssembly, reedBed, testFonts, coarseEvaluator } from '../../testing/harness.js';
 import { mendedBy } from '../../testing/mended.js';
 import { fitLadders } from './inlay.js';
 import type { CombsDesign, SheetDesign } from './schema.js';
@@ -190,7 +188,7 @@ describe('combs on the floor', () => {
     ['and the box has none; add combs', { 'scene.combs': null }],
     ['“lost” is not in the catalogue', { 'scene.combs': { ...combs, materialId: 'lost' } }],
   ])('are refused with what to do: %s', (told, change) => {
-    const result = evaluate(made(change), shippedCatalogue, fonts, coarse);
+    const result = coarseEvaluator(fonts).evaluate(made(change));
     if (result.ok) throw new Error('it is taken');
     expect(result.problems.map(({ message }) => message).join('; ')).toContain(told);
   });

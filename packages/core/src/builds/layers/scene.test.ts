@@ -11,17 +11,15 @@ import {
   type Outline,
 } from '../../base/outlines/index.js';
 import { mapValue } from '../../base/raster/index.js';
-import { shippedCatalogue } from '../../document/catalogue/index.js';
-import { createEvaluator } from '../../sign/evaluate/index.js';
 import type { Design } from '../../sign/design/index.js';
 import {
   changed,
-  coarse,
   evaluated,
   evaluatedCoarsely,
   inAssembly,
   reedBed,
   testFonts,
+  coarseEvaluator,
 } from '../../testing/harness.js';
 import { uprightStretches } from '../letters/upright.js';
 import { seenFromAside } from './spacers.js';
@@ -36,7 +34,7 @@ const sheets = reedBed.assemblies[0]!.scene.sheets;
 const withSheets = (change: (sheet: SheetDesign, at: number) => SheetDesign) =>
   changed(reedBed, inAssembly({ 'scene.sheets': sheets.map(change) }));
 const problemOf = (design: unknown): string => {
-  const result = createEvaluator(shippedCatalogue, fonts, coarse).evaluate(design as Design);
+  const result = coarseEvaluator(fonts).evaluate(design as Design);
   return result.ok ? 'none' : result.problems.map(({ path, message }) => `${path} ${message}`).join('; ');
 };
 

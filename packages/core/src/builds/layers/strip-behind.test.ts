@@ -1,9 +1,7 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { distanceToLine, distanceToOutline, inOutline, rectRing, type Ring } from '../../base/outlines/index.js';
-import { shippedCatalogue } from '../../document/catalogue/index.js';
-import { evaluate } from '../../sign/evaluate/index.js';
-import { changed, coarse, evaluatedCoarsely, inAssembly, reedBed, testFonts } from '../../testing/harness.js';
+import { changed, evaluatedCoarsely, inAssembly, reedBed, testFonts, coarseEvaluator } from '../../testing/harness.js';
 import { mendedBy } from '../../testing/mended.js';
 import type { StripBehind } from './schema.js';
 import { bedBehind, linesBehind, ringWithin } from './strip-behind.js';
@@ -179,7 +177,7 @@ describe('strip behind an overlap', () => {
     ['leaves no line for strip', {}, { setbackMm: 200 }],
     ['all its edges are at the rim', { 'scene.sheets': [{ ...otter, id: 'window', shape: 'whole' }] }, {}],
   ])('is refused with what to do: %s', (told, change, rest) => {
-    const result = evaluate(made(change, behind(rest)), shippedCatalogue, fonts, coarse);
+    const result = coarseEvaluator(fonts).evaluate(made(change, behind(rest)));
     if (result.ok) throw new Error('it is taken');
     expect(result.problems.map(({ message }) => message).join('; ')).toContain(told);
     expect(result.problems[0]!.path).toContain('stripBehind');

@@ -1,9 +1,7 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { outlineArea } from '../../base/outlines/index.js';
-import { shippedCatalogue } from '../../document/catalogue/index.js';
-import { createEvaluator } from '../../sign/evaluate/index.js';
-import { changed, coarse, evaluatedCoarsely, inAssembly, reedBed, testFonts } from '../../testing/harness.js';
+import { changed, evaluatedCoarsely, inAssembly, reedBed, testFonts, coarseEvaluator } from '../../testing/harness.js';
 import { layers } from './index.js';
 import type { LayersResults } from './results.js';
 
@@ -15,7 +13,7 @@ beforeAll(async () => {
 const trimmed = (widthMm = 12, more: Readonly<Record<string, unknown>> = {}) =>
   changed(reedBed, inAssembly({ trim: { materialId: 'ply-6', widthMm }, ...more }));
 const problemOf = (design: ReturnType<typeof trimmed>): string => {
-  const found = createEvaluator(shippedCatalogue, fonts, coarse).evaluate(design);
+  const found = coarseEvaluator(fonts).evaluate(design);
   return found.ok ? '' : found.problems.map(({ path, message }) => `${path} ${message}`).join('; ');
 };
 

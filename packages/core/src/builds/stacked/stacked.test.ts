@@ -9,18 +9,16 @@ import {
   ringLength,
   type Outline,
 } from '../../base/outlines/index.js';
-import { shippedCatalogue } from '../../document/catalogue/index.js';
 import type { CutPart } from '../../making/parts/index.js';
 import type { Design } from '../../sign/design/index.js';
-import { createEvaluator } from '../../sign/evaluate/index.js';
 import {
   changed,
-  coarse,
   evaluated,
   evaluatedCoarsely,
   inAssembly,
   smokeHouse,
   testFonts,
+  coarseEvaluator,
 } from '../../testing/harness.js';
 import { bandRipple, blurAlong } from './band-light.js';
 import { heldAt, opaqueRuns, pinLengthsMm } from './held-at.js';
@@ -40,7 +38,7 @@ const shapeOf = ({ layers }: CutPart): Outline =>
     operation === 'cut' ? shapes.flatMap((shape) => (shape.kind === 'outline' ? shape.outline : [])) : [],
   );
 const problemOf = (design: unknown): string => {
-  const result = createEvaluator(shippedCatalogue, fonts, coarse).evaluate(design as Design);
+  const result = coarseEvaluator(fonts).evaluate(design as Design);
   return result.ok ? 'none' : result.problems.map(({ path, message }) => `${path} ${message}`).join('; ');
 };
 

@@ -3,10 +3,8 @@ import { strFromU8 } from 'fflate';
 import papaparse from 'papaparse';
 import { PDFDict, PDFDocument, PDFName } from 'pdf-lib';
 import type { FontBook } from '../../artwork/lettering/index.js';
-import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { demoJobs } from '../../sign/demo/index.js';
-import { createEvaluator } from '../../sign/evaluate/index.js';
-import { coarse, sound, testFonts } from '../../testing/harness.js';
+import { sound, testFonts, coarseEvaluator } from '../../testing/harness.js';
 import { packOf } from '../../testing/packs.js';
 import { dxfItems, svgItems, type DrawnItem } from '../../testing/readers/drawn-lines.js';
 import { wordsOfPdf } from '../../testing/readers/pdf-words.js';
@@ -52,7 +50,7 @@ const fontsIn = async (bytes: Uint8Array): Promise<readonly boolean[]> => {
 describe.each(demoJobs.map(({ design }) => [design.name, design] as const))('the pack of %s', (_, design) => {
   let files: readonly PackFile[];
   beforeAll(async () => {
-    files = await packOf(sound(createEvaluator(shippedCatalogue, fonts, coarse).evaluate(design)));
+    files = await packOf(sound(coarseEvaluator(fonts).evaluate(design)));
   });
 
   it('has the same lines in all of its drawings, by readers that others made', () => {

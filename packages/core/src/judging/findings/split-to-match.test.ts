@@ -3,8 +3,15 @@ import fc from 'fast-check';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { applyChange } from '../../sign/design/index.js';
-import { createEvaluator, finish } from '../../sign/evaluate/index.js';
-import { changed, coarse, dispensary, evaluatedCoarsely, inAssembly, testFonts } from '../../testing/harness.js';
+import { finish } from '../../sign/evaluate/index.js';
+import {
+  changed,
+  dispensary,
+  evaluatedCoarsely,
+  inAssembly,
+  testFonts,
+  coarseEvaluator,
+} from '../../testing/harness.js';
 import { cutsToMatch, worstMatch } from './split-to-match.js';
 
 const strip = shippedCatalogue.strips.find(({ cutPitchMm }) => cutPitchMm === 50)!;
@@ -59,10 +66,10 @@ describe('an odd number of rows in series', () => {
       ...inAssembly({ 'light.rowCount': 3, 'light.stripId': 'zigzag-12v-120' }),
       'power.arrangement': 'series-pairs',
     });
-    const evaluator = createEvaluator(shippedCatalogue, fonts, coarse);
+    const evaluator = coarseEvaluator(fonts);
     const before = evaluator.evaluate(design);
     if (!before.ok) throw new Error(before.problems[0]!.message);
-    const finding = finish(evaluator.fixes()).find(({ id }) => id === 'series-impossible')!;
+    const finding = finish(evaluator.fixesOf('series-impossible'))!;
     const fix = finding.fixes.find(({ id }) => id === 'split-to-match')!;
     expect(fix.settles).toBe(true);
     expect(fix.label).toMatch(/^Cut segment \d at \d+ mm for pairs that match/);

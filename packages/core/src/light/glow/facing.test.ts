@@ -3,7 +3,7 @@ import type { FontBook } from '../../artwork/lettering/index.js';
 import { createEvaluator } from '../../sign/evaluate/index.js';
 import { shippedCatalogue, type Catalogue } from '../../document/catalogue/index.js';
 import { gridOver } from '../../base/raster/index.js';
-import { changed, dispensary, inAssembly, evaluated, testFonts } from '../../testing/harness.js';
+import { changed, dispensary, inAssembly, evaluated, testFonts, pageEvaluator } from '../../testing/harness.js';
 import { crossSection, histogram, valueAt } from './cross-section.js';
 
 let fonts: FontBook;
@@ -14,7 +14,7 @@ beforeAll(async () => {
 const glow = (change: Readonly<Record<string, unknown>>) => evaluated(changed(dispensary, change), fonts).glow;
 const box = (change: Readonly<Record<string, unknown>>) => glow(inAssembly(change));
 const problem = (change: Readonly<Record<string, unknown>>) => {
-  const result = createEvaluator(shippedCatalogue, fonts).evaluate(changed(dispensary, change));
+  const result = pageEvaluator(fonts).evaluate(changed(dispensary, change));
   return result.ok ? null : result.problems[0];
 };
 

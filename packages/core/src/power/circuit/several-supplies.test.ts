@@ -88,6 +88,7 @@ describe('a box on two supplies', () => {
     const one = evaluatedWithFixes(
       changed(dispensary, { ...inAssembly({ 'light.rowCount': 8 }), 'brief.exposure': 'indoors' }),
       fonts,
+      'not-limited-power',
     );
     const fix = one.findings.find(({ id }) => id === 'not-limited-power')!.fixes[0]!;
     const applied = applyChange(one.design, fix.change);

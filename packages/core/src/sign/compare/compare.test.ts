@@ -1,9 +1,7 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../artwork/lettering/index.js';
-import { shippedCatalogue } from '../../document/catalogue/index.js';
-import { createEvaluator } from '../evaluate/index.js';
 import type { Design } from '../design/index.js';
-import { quietRoom, testFonts } from '../../testing/harness.js';
+import { quietRoom, testFonts, pageEvaluator } from '../../testing/harness.js';
 import { compareWays, mostCompared } from './index.js';
 
 let fonts: FontBook;
@@ -15,7 +13,7 @@ const edges = (...value: readonly string[]) => [{ path: 'assemblies.0.light.edge
 
 describe('ways beside one another', () => {
   it('are each evaluated whole, the one that is told, and what is amiss with each', () => {
-    const { quick } = createEvaluator(shippedCatalogue, fonts);
+    const { quick } = pageEvaluator(fonts);
     const design = quietRoom as unknown as Design;
     const ways = [
       ...compareWays(
@@ -47,7 +45,7 @@ describe('ways beside one another', () => {
   });
 
   it('are no more than can be looked at', () => {
-    const { quick } = createEvaluator(shippedCatalogue, fonts);
+    const { quick } = pageEvaluator(fonts);
     const many = Array.from({ length: mostCompared + 5 }, () => ({ label: 'x', change: edges() }));
     expect([...compareWays(quietRoom as unknown as Design, 0, many, quick)]).toHaveLength(mostCompared);
   });

@@ -4,10 +4,10 @@ import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { set, fieldsOf } from '../../document/design/index.js';
 import type { LightboxAssembly } from '../../builds/index.js';
 import { brightnessLimit } from '../../light/glow/index.js';
-import { testFonts } from '../../testing/harness.js';
+import { testFonts, pageEvaluator } from '../../testing/harness.js';
 import { newDesign } from '../demo/index.js';
 import { applyChange, readDesign, type Design } from '../design/index.js';
-import { createEvaluator, createJudge, finish } from '../evaluate/index.js';
+import { createJudge, finish } from '../evaluate/index.js';
 import { setByHand, solveSign } from './index.js';
 
 let fonts: FontBook;
@@ -29,7 +29,7 @@ const letters = (build: string, capHeightMm: number): Design =>
   newDesign(build, { name: 'New', text: 'TO', readingDistanceMm: 3000, sizesMm: { capHeightMm } });
 
 const severe = (design: Design): readonly string[] => {
-  const result = createEvaluator(shippedCatalogue, fonts).evaluate(design);
+  const result = pageEvaluator(fonts).evaluate(design);
   if (!result.ok) throw new Error(result.problems[0]!.message);
   return result.value.findings.filter(({ severity }) => severity !== 'note').map(({ id }) => id);
 };
@@ -43,7 +43,7 @@ describe('a new light box', () => {
   ])('of %d × %d mm begins with neither stop nor fix, at a luminance for the place', (width, height) => {
     const { design, clean, sentence } = solved(box(width, height));
     expect([clean, severe(design)]).toEqual([true, []]);
-    const result = createEvaluator(shippedCatalogue, fonts).evaluate(design);
+    const result = pageEvaluator(fonts).evaluate(design);
     const { assemblies, circuit } = result.ok ? result.value : { assemblies: [], circuit: null };
     expect(assemblies[0]!.glow.evenness.meanCdM2).toBeLessThan(brightnessLimit(design.brief));
     expect(assemblies[0]!.heat.stripC.low).toBeLessThan(60);

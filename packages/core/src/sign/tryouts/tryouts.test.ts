@@ -2,8 +2,7 @@ import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { FontBook } from '../../artwork/lettering/index.js';
 import { shippedCatalogue } from '../../document/catalogue/index.js';
 import { applyChange, type Design } from '../design/index.js';
-import { createEvaluator } from '../evaluate/index.js';
-import { coarse, dispensary, testFonts } from '../../testing/harness.js';
+import { dispensary, testFonts, pageEvaluator, coarseEvaluator } from '../../testing/harness.js';
 import {
   checkAxes,
   faceOptions,
@@ -20,9 +19,9 @@ beforeAll(async () => {
   fonts = await testFonts();
 });
 
-const quick = () => createEvaluator(shippedCatalogue, fonts).quick;
+const quick = () => pageEvaluator(fonts).quick;
 /** For what tries a great many points. */
-const coarsely = () => createEvaluator(shippedCatalogue, fonts, coarse).quick;
+const coarsely = () => coarseEvaluator(fonts).quick;
 const face = (id: string) =>
   faceOptions(dispensary, 0, shippedCatalogue).find(({ change }) => change.some(({ value }) => value === id))!;
 
