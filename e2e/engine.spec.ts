@@ -55,7 +55,14 @@ test('a job shows its last picture and figures, said to be the last, while its l
 
 test('every step opens when the server has gone, once the page has been idle', async ({ page, shop, context }) => {
   await openJob(page, shop, 'Curlew', 'face');
-  await page.waitForLoadState('networkidle');
+  // What other steps want is fetched once the page has nothing else to do.
+  let before = -1;
+  await expect(async () => {
+    const fetched = await page.evaluate(() => performance.getEntriesByType('resource').length);
+    const isAll = fetched === before;
+    before = fetched;
+    expect(isAll).toBe(true);
+  }).toPass({ intervals: [1500] });
   await context.setOffline(true);
   const settings = page.getByRole('complementary', { name: 'Settings' });
   const steps = page.getByRole('navigation', { name: 'Work line' }).getByRole('link');

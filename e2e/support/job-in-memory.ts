@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import type { JobStockView, JobView } from '@vitrum/contract';
 import { shippedCatalogue, type Design } from '@vitrum/core';
 
-const noStock: JobStockView = { claimed: false, needs: [], shorts: [], lines: [], laid: [] };
+const noStock: JobStockView = { claimed: false, known: true, needs: [], shorts: [], lines: [], laid: [] };
 
 /** A server of one job that is kept in memory: for pages whose build no server knows. */
 export const jobInMemory = async (page: Page): Promise<void> => {

@@ -9,11 +9,12 @@ import pg from 'pg';
 
 const program = fileURLToPath(new URL('../../apps/server/dist/main.js', import.meta.url));
 
-const onPostgres = async (sql: string): Promise<void> => {
-  const client = new pg.Client({ connectionString: `${process.env['VITRUM_TEST_POSTGRES'] ?? ''}/postgres` });
+const onPostgres = async <Row extends object>(sql: string, database = 'postgres'): Promise<readonly Row[]> => {
+  const client = new pg.Client({ connectionString: `${process.env['VITRUM_TEST_POSTGRES'] ?? ''}/${database}` });
   await client.connect();
-  await client.query(sql);
+  const { rows } = await client.query<Row>(sql);
   await client.end();
+  return rows;
 };
 
 const freePort = (): Promise<number> =>
@@ -28,6 +29,7 @@ const freePort = (): Promise<number> =>
 /** A real server process on a database of its own; it can be killed and started again on the same port. */
 export class Shop {
   private child: ChildProcess | null = null;
+  private readonly seeded = new Set<string>();
 
   private constructor(
     private readonly database: string,
@@ -39,6 +41,7 @@ export class Shop {
     await onPostgres(`create database ${database}`);
     const shop = new Shop(database, await freePort());
     await shop.start();
+    for (const { id } of await shop.inBook()) shop.seeded.add(id);
     return shop;
   }
 
@@ -75,6 +78,22 @@ export class Shop {
     await gone;
   }
 
+  private inBook(): Promise<readonly { readonly id: string }[]> {
+    return onPostgres('select id from jobs where not archived', this.database);
+  }
+
+  /** Puts away what a test made, so that the book is short for those after it and nothing is summed up for nobody. */
+  async tidy(): Promise<void> {
+    if (this.child?.exitCode !== null || this.child.killed) return;
+    for (const { id } of await this.inBook())
+      if (!this.seeded.has(id))
+        await fetch(`${this.url}/api/jobs/${id}`, {
+          method: 'PATCH',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify({ archived: true }),
+        });
+  }
+
   async close(): Promise<void> {
     await this.kill();
     await onPostgres(`drop database ${this.database} with (force)`);
@@ -82,7 +101,14 @@ export class Shop {
 }
 
 /** All tests of a run share a shop, until one fails. */
-export const test = base.extend<object, { shop: Shop }>({
+export const test = base.extend<{ tidied: undefined }, { shop: Shop }>({
+  tidied: [
+    async ({ shop }, use) => {
+      await use(undefined);
+      await shop.tidy();
+    },
+    { auto: true },
+  ],
   shop: [
     async ({}, use) => {
       const shop = await Shop.open();

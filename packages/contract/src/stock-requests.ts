@@ -168,6 +168,8 @@ export interface ShoppingView {
 /** The stock of one job: what it takes, whether it has a claim to it, and what is short. */
 export interface JobStockView {
   readonly claimed: boolean;
+  /** Whether `needs` are those of the design as it was last saved; if not, they follow in a moment. */
+  readonly known: boolean;
   readonly needs: readonly Need[];
   readonly shorts: readonly Short[];
   readonly lines: readonly ShoppingLine[];

@@ -93,8 +93,10 @@ export class JobsService {
         .limit(most + 1),
     );
     const last = rows.length > most ? rows[most - 1] : undefined;
+    const listed = rows.slice(0, most).map(listingOf);
+    this.summaries.look(listed);
     return {
-      jobs: rows.slice(0, most).map(listingOf),
+      jobs: listed,
       next: last === undefined ? null : { madeAt: last.madeAt, id: last.id },
     };
   }
@@ -164,7 +166,10 @@ export class JobsService {
         .returning({ id: jobs.id }),
     );
     if (rows.length === 0) throw noSuchJob();
-    return this.get(id);
+    const job = await this.get(id);
+    if (request.archived === true) this.summaries.leaveOut(id);
+    else if (request.archived === false && job.summaryOf !== job.revision) this.summaries.want(id, job.revision);
+    return job;
   }
 
   /**

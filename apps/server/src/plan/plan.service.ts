@@ -67,6 +67,7 @@ export class PlanService {
         .limit(mostJobs),
     );
     const ticked = await this.bench.doneOf(new Map(rows.map(({ id, work }) => [id, work?.done ?? []] as const)));
+    this.summaries.look(rows);
     return rows.map(({ work, revision, summaryOf, ...job }) => {
       // Summed up by a version that did not tell what is to do, or not at all yet.
       if (work === null) this.summaries.wantOnce(job.id, revision);

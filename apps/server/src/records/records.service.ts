@@ -116,7 +116,13 @@ export class RecordsService {
   private async taught(): Promise<Taught> {
     const rows = await this.database.steady((db) =>
       db
-        .select({ id: jobs.id, name: jobs.name, work: jobs.work, revision: jobs.headRevision })
+        .select({
+          id: jobs.id,
+          name: jobs.name,
+          work: jobs.work,
+          revision: jobs.headRevision,
+          summaryOf: jobs.summaryOf,
+        })
         .from(jobs)
         .where(
           and(
@@ -127,6 +133,7 @@ export class RecordsService {
         .orderBy(desc(jobs.createdAt))
         .limit(mostJobs),
     );
+    this.summaries.look(rows);
     const ids = rows.map(({ id }) => id);
     const [minutes, done] = await Promise.all([
       ids.length === 0

@@ -42,7 +42,13 @@ export class StockService {
   ): Promise<{ readonly view: JobStockView; readonly taken: readonly TakenFrom[] }> {
     const [row] = await this.database.steady((db) =>
       db
-        .select({ needs: jobs.needs, claimed: stockClaims.needs, revision: jobs.headRevision })
+        .select({
+          id: jobs.id,
+          needs: jobs.needs,
+          claimed: stockClaims.needs,
+          revision: jobs.headRevision,
+          summaryOf: jobs.summaryOf,
+        })
         .from(jobs)
         .leftJoin(stockClaims, eq(stockClaims.jobId, jobs.id))
         .where(eq(jobs.id, jobId)),
@@ -50,11 +56,13 @@ export class StockService {
     if (row === undefined) throw noSuchJob();
     // Summed up by a version that did not tell what it takes.
     if (row.needs === null) this.summaries.wantOnce(jobId, row.revision);
+    this.summaries.look([row]);
     const { found } = await this.served([jobId], [jobId]);
     const own = found.jobs.find((each) => each.jobId === jobId);
     return {
       view: {
         claimed: row.claimed !== null,
+        known: row.needs !== null && row.summaryOf === row.revision,
         needs: row.claimed ?? row.needs ?? [],
         shorts: own?.shorts ?? [],
         lines: found.lines,
@@ -151,7 +159,14 @@ export class StockService {
       ),
       this.database.steady((db) =>
         db
-          .select({ jobId: jobs.id, needs: jobs.needs, name: jobs.name, dueOn: jobs.dueOn })
+          .select({
+            jobId: jobs.id,
+            needs: jobs.needs,
+            name: jobs.name,
+            dueOn: jobs.dueOn,
+            revision: jobs.headRevision,
+            summaryOf: jobs.summaryOf,
+          })
           .from(jobs)
           .leftJoin(stockClaims, eq(stockClaims.jobId, jobs.id))
           .where(
@@ -166,6 +181,7 @@ export class StockService {
           .limit(mostJobs),
       ),
     ]);
+    this.summaries.look(asked.map(({ jobId, ...row }) => ({ id: jobId, ...row })));
     const claims = [...claimed, ...asked].map(({ jobId, needs }) => ({ jobId, needs: needs ?? [] }));
     const own = [
       ...claimed.map((row) => ({ ...row, claimed: true })),

@@ -59,6 +59,17 @@ export class SummariesService implements OnModuleDestroy {
     this.hurry();
   }
 
+  /** Somebody looks at these jobs: what was saved of them a moment ago rests no longer. */
+  look(seen: readonly { readonly id: string; readonly revision: number; readonly summaryOf: number | null }[]): void {
+    const stale = seen.filter(({ revision, summaryOf }) => revision !== summaryOf);
+    if (stale.filter(({ id }) => this.line.look(id)).length > 0) this.hurry();
+  }
+
+  /** A job that is put away is not summed up until it is taken out again. */
+  leaveOut(jobId: string): void {
+    this.line.drop(jobId);
+  }
+
   private wantSoon(jobId: string, revision: number): void {
     this.line.soon(jobId, revision, performance.now());
     this.hurry();
@@ -94,7 +105,13 @@ export class SummariesService implements OnModuleDestroy {
     const undone = await this.database.db
       .select({ jobId: jobs.id, number: jobs.headRevision })
       .from(jobs)
-      .where(and(which, or(isNull(jobs.summaryOf), lt(jobs.summaryOf, jobs.headRevision), toldLess)));
+      .where(
+        and(
+          which,
+          eq(jobs.archived, false),
+          or(isNull(jobs.summaryOf), lt(jobs.summaryOf, jobs.headRevision), toldLess),
+        ),
+      );
     for (const { jobId, number } of undone) if (this.failed.get(jobId) !== number) this.wantSoon(jobId, number);
   }
 

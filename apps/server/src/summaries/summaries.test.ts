@@ -66,6 +66,32 @@ describe('the picture and figures of a save', () => {
     summarise.mockRestore();
   });
 
+  it('come soon where somebody looks at the job book', async () => {
+    const { id } = await newJob();
+    const isSummedUp = async (): Promise<boolean> =>
+      body<readonly JobListing[]>(await api().get('/api/jobs')).find((job) => job.id === id)?.summaryOf === 1;
+    // Each look asks for it; without, it would rest for six seconds.
+    const asked = performance.now();
+    while (!(await isSummedUp())) {
+      if (performance.now() - asked > 60_000) throw new Error('it does not come');
+      await new Promise((resolve) => setTimeout(resolve, 50));
+    }
+    await summed();
+  });
+
+  it('are not worked out for a job that is put away, until it is taken out again', async () => {
+    const { id } = await newJob();
+    const archived = async (value: boolean): Promise<void> =>
+      void (await api().patch(`/api/jobs/${id}`).send({ archived: value }).expect(200));
+    await archived(true);
+    await shop.app.get(SummariesService).catchUp();
+    await summed();
+    expect((await read({ id })).summaryOf).toBeNull();
+    await archived(false);
+    await summed();
+    expect((await read({ id })).summaryOf).toBe(1);
+  });
+
   it('are made up for after a server ended before it had them', async () => {
     const job = await newJob();
     await summed();

@@ -2,29 +2,29 @@ import { describe, expect, it } from '@jest/globals';
 import { WaitingLine } from './waiting-line.js';
 
 describe('revisions that wait to be summed up', () => {
-  it('rest for two seconds after the last save, and go in the order in which they are due', () => {
+  it('rest for six seconds after the last save, and go in the order in which they are due', () => {
     const line = new WaitingLine();
     expect(line.take(0)).toBeNull();
     line.rest('a', 1, 0);
     line.rest('b', 4, 500);
     line.rest('a', 2, 1500);
-    expect(line.take(2499)).toEqual({ waitMs: 1 });
-    expect(line.take(2500)).toEqual({ next: ['b', 4] });
-    expect(line.take(2500)).toEqual({ waitMs: 1000 });
-    expect(line.take(3500)).toEqual({ next: ['a', 2] });
-    expect(line.take(3500)).toBeNull();
+    expect(line.take(6499)).toEqual({ waitMs: 1 });
+    expect(line.take(6500)).toEqual({ next: ['b', 4] });
+    expect(line.take(6500)).toEqual({ waitMs: 1000 });
+    expect(line.take(7500)).toEqual({ next: ['a', 2] });
+    expect(line.take(7500)).toBeNull();
     expect(line.isEmpty).toBe(true);
   });
 
-  it('are taken once in a quarter of a minute where somebody saves all the time', () => {
+  it('are taken once in half a minute where somebody saves all the time', () => {
     const line = new WaitingLine();
     const taken: number[] = [];
-    for (let now = 0; now <= 60_000; now += 1000) {
+    for (let now = 0; now <= 100_000; now += 1000) {
       line.rest('a', now / 1000, now);
       const found = line.take(now);
       if (found !== null && 'next' in found) taken.push(now);
     }
-    expect(taken).toEqual([15_000, 31_000, 47_000]);
+    expect(taken).toEqual([30_000, 61_000, 92_000]);
   });
 
   it('do not rest where somebody waits for them', () => {
@@ -33,9 +33,21 @@ describe('revisions that wait to be summed up', () => {
     line.rest('b', 1, 0);
     line.soon('b', 1, 10);
     expect(line.take(10)).toEqual({ next: ['b', 1] });
-    expect(line.take(10)).toEqual({ waitMs: 1990 });
+    expect(line.take(10)).toEqual({ waitMs: 5990 });
     line.hasten(20);
     expect(line.take(20)).toEqual({ next: ['a', 1] });
+  });
+
+  it('rest no longer where somebody looks at the job, and are gone where it is put away', () => {
+    const line = new WaitingLine();
+    line.rest('a', 1, 0);
+    line.rest('b', 3, 0);
+    line.rest('c', 1, 0);
+    expect([line.look('b'), line.look('d')]).toEqual([true, false]);
+    line.drop('c');
+    expect(line.take(1)).toEqual({ next: ['b', 3] });
+    expect(line.take(6000)).toEqual({ next: ['a', 1] });
+    expect(line.take(60_000)).toBeNull();
   });
 
   it('come first where somebody looks at the job, before all that is made up for', () => {

@@ -1,7 +1,7 @@
 /** Who draws saves every second or so: what is drawn at is summed up when it has rested so long … */
-const restMs = 2000;
+const restMs = 6000;
 /** … and once in so long where it never rests. */
-const longestRestMs = 15_000;
+const longestRestMs = 30_000;
 
 interface Waiting {
   readonly revision: number;
@@ -35,6 +35,18 @@ export class WaitingLine {
   /** Puts a revision in that somebody looks at and waits for: before all that is only to be made up for. */
   first(jobId: string, revision: number): void {
     this.waiting.set(jobId, { revision, due: 0, latest: 0 });
+  }
+
+  /** What rests of a job rests no longer, for somebody looks at it; whether there was anything. */
+  look(jobId: string): boolean {
+    const waiting = this.waiting.get(jobId);
+    if (waiting !== undefined) this.first(jobId, waiting.revision);
+    return waiting !== undefined;
+  }
+
+  /** Takes a job out. */
+  drop(jobId: string): void {
+    this.waiting.delete(jobId);
   }
 
   /** Nothing rests any longer. */

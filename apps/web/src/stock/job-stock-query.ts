@@ -10,6 +10,7 @@ export const useJobStock = () => {
     queryFn: () => getJobStock(jobId),
     staleTime: 0,
     refetchOnWindowFocus: true,
-    refetchInterval: ({ state }) => (state.data?.needs.length === 0 ? 1500 : false),
+    refetchInterval: ({ state }) =>
+      state.data !== undefined && (!state.data.known || state.data.needs.length === 0) ? 1500 : false,
   });
 };
