@@ -1,7 +1,14 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
-import { evaluate, loadFontBook, shippedCatalogue, type Design, type Evaluation, type FontBook } from '@vitrum/core';
+import {
+  createEvaluator,
+  loadFontBook,
+  shippedCatalogue,
+  type Design,
+  type Evaluation,
+  type FontBook,
+} from '@vitrum/core';
 import type { ReactNode } from 'react';
 import { useEvaluation } from '../evaluation/evaluation-store';
 import { CatalogueContext } from '../job/catalogue-context';
@@ -17,9 +24,9 @@ const fontBook = (): Promise<FontBook> =>
     return buffer.slice(byteOffset, byteOffset + byteLength);
   }));
 
-/** A design lit as a page lights it, but for how fine its maps are. */
+/** A design lit as a page lights it, but for how fine its maps are; no fixes are tried. */
 export const litOf = async (design: Design): Promise<Evaluation> => {
-  const found = evaluate(design, shippedCatalogue, await fontBook(), coarse);
+  const found = createEvaluator(shippedCatalogue, await fontBook(), coarse).evaluate(design);
   if (!found.ok) throw new Error(found.problems.map(({ path, message }) => `${path} ${message}`).join('; '));
   return found.value;
 };
