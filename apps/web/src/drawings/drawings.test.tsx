@@ -36,7 +36,7 @@ describe('the sign from behind', () => {
       }),
     ).toBeTruthy();
     const strips = [...container.querySelectorAll('g > polyline.stroke-ink')].map(pointsOf);
-    const turnedOver = circuit.segments.map(({ path }) => path.map(([x, y]) => [0 - x!, 0 - y!]));
+    const turnedOver = circuit.segments.map(({ path }) => path.map(([x, y]) => [0 - x, 0 - y]));
     expect(strips.map((path) => path.map(([x, y]) => [0 + x!, 0 + y!]))).toEqual(
       turnedOver.map((path) => path.map(([x, y]) => [0 + x!, 0 + y!])),
     );

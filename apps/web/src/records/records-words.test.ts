@@ -9,7 +9,7 @@ describe('what was learned, in words', () => {
 
   it('has figures of strip for a metre, watts finer than lumens', () => {
     expect(perMetre('wattsPerM', 9.604)).toBe('9.60 W/m');
-    expect(perMetre('lumensPerM' as never, 801.4)).toBe('801 lm/m');
+    expect(perMetre('lumensPerM', 801.4)).toBe('801 lm/m');
   });
 
   it('has readings as finely as they are read', () => {
@@ -22,12 +22,12 @@ describe('what was learned, in words', () => {
 
   it('names the phases whose times are the shop’s own, in the order of work', () => {
     const [first, second, third] = workPhases;
-    const learned = { learnedTimes: { [third!]: {}, [first!]: {}, [second!]: {} } } as never;
+    const learned = { learnedTimes: { [third]: {}, [first]: {}, [second]: {} } } as never;
     expect(learnedPhases(learned)).toEqual([first, second, third]);
     expect(learnedPhases({})).toEqual([]);
     expect(timesWords([])).toBe('Times are typical.');
-    expect(timesWords([first!])).toMatch(/^Times to [a-z ]+ are this shop’s own, others typical\.$/);
-    expect(timesWords([first!, second!, third!])).toMatch(/^Times to [a-z ]+, [a-z ]+ and [a-z ]+ are this shop’s own/);
+    expect(timesWords([first])).toMatch(/^Times to [a-z ]+ are this shop’s own, others typical\.$/);
+    expect(timesWords([first, second, third])).toMatch(/^Times to [a-z ]+, [a-z ]+ and [a-z ]+ are this shop’s own/);
   });
 
   it('says what a lesson is about, though its build is gone', () => {
