@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import type { JobView } from '@vitrum/contract';
 import { parseDesign } from '@vitrum/core';
 import { strFromU8, unzipSync } from 'fflate';
-import { expect, openJob, saved, lit, test } from './support/shop';
+import { allTried, expect, openJob, saved, lit, test } from './support/shop';
 import { choose, expectChosen } from './support/controls';
 
 test('a sign of two assemblies: put together, wired to one supply, exported, reloaded, undone', async ({
@@ -54,7 +54,7 @@ test('a sign of two assemblies: put together, wired to one supply, exported, rel
   await choose(page.getByLabel('Strip', { exact: true }), 'white-12v-60');
   await page.getByRole('link', { name: /^Power/ }).click();
   // Fixes of both are tried, each of them whole.
-  await lit(page, 90_000);
+  await allTried(page);
   const segments = page.getByRole('table', { name: 'Segments' });
   await expect(segments.getByRole('cell', { name: 'A1', exact: true })).toBeVisible();
   await expect(segments.getByRole('cell', { name: 'B1', exact: true })).toBeVisible();

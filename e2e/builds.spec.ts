@@ -2,11 +2,11 @@ import type { Page } from '@playwright/test';
 import { allBuilds } from '@vitrum/core';
 import { jobInMemory } from './support/job-in-memory';
 import { newBuildPage } from './support/new-build-page';
-import { expect, lit, test } from './support/shop';
+import { allTried, expect, lit, test } from './support/shop';
 
 const steps = ['brief', 'artwork', 'case', 'light', 'power', 'face', 'hang', 'cut', 'build', 'prove'];
 
-/** Makes a job of a build, and walks its work line: each step shows itself, and what is changed is lit anew. */
+/** Makes a job of a build, and walks its work line: each step shows itself, what is changed is lit anew, and its fixes tried. */
 const walk = async (page: Page, url: string, words: string): Promise<void> => {
   const broken: string[] = [];
   page.on('pageerror', (error) => broken.push(error.message));
@@ -33,6 +33,7 @@ const walk = async (page: Page, url: string, words: string): Promise<void> => {
   await handle.press('ArrowDown');
   await expect(handle).not.toHaveAttribute('aria-valuenow', before);
   await expect(page.getByTestId('profile')).toHaveAttribute('d', /^M\d/);
+  await allTried(page);
   expect(broken).toEqual([]);
 };
 

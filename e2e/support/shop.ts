@@ -82,7 +82,7 @@ export class Shop {
     return onPostgres('select id from jobs where not archived', this.database);
   }
 
-  /** Puts away what a test made, so that the book is short for those after it and nothing is summed up for nobody. */
+  /** Puts away what a test made, so that the book is short for those after it, and changed rates sum up nothing that nobody reads. */
   async tidy(): Promise<void> {
     if (this.child?.exitCode !== null || this.child.killed) return;
     for (const { id } of await this.inBook())
@@ -156,6 +156,17 @@ export const openFindings = async (page: Page, shop: Shop, name: string, step: s
 export const lit = async (page: Page, timeout = 120_000): Promise<void> => {
   await expect(page.getByTestId('face').first()).toBeVisible({ timeout });
   await expect(page.locator('.lamp-room[aria-busy="false"]').first()).toBeVisible({ timeout });
+};
+
+/**
+ * Opens all findings, and waits until the fixes of each are tried. They are tried whole, and take their time on a machine
+ * that does other things too: how long is for the bench to say.
+ */
+export const allTried = async (page: Page, timeout = 120_000): Promise<void> => {
+  await lit(page, timeout);
+  const closed = page.getByRole('region', { name: 'Findings' }).getByRole('button', { expanded: false });
+  if (await closed.isVisible()) await closed.click();
+  await expect(page.getByText('working out what would help')).toHaveCount(0, { timeout });
 };
 
 export const saved = (page: Page): Promise<void> => expect(page.locator('[data-save="saved"]')).toBeVisible();

@@ -166,10 +166,7 @@ export class JobsService {
         .returning({ id: jobs.id }),
     );
     if (rows.length === 0) throw noSuchJob();
-    const job = await this.get(id);
-    if (request.archived === true) this.summaries.leaveOut(id);
-    else if (request.archived === false && job.summaryOf !== job.revision) this.summaries.want(id, job.revision);
-    return job;
+    return this.get(id);
   }
 
   /**

@@ -61,13 +61,9 @@ export class SummariesService implements OnModuleDestroy {
 
   /** Somebody looks at these jobs: what was saved of them a moment ago rests no longer. */
   look(seen: readonly { readonly id: string; readonly revision: number; readonly summaryOf: number | null }[]): void {
-    const stale = seen.filter(({ revision, summaryOf }) => revision !== summaryOf);
-    if (stale.filter(({ id }) => this.line.look(id)).length > 0) this.hurry();
-  }
-
-  /** A job that is put away is not summed up until it is taken out again. */
-  leaveOut(jobId: string): void {
-    this.line.drop(jobId);
+    let waited = false;
+    for (const { id, revision, summaryOf } of seen) if (revision !== summaryOf) waited = this.line.look(id) || waited;
+    if (waited) this.hurry();
   }
 
   private wantSoon(jobId: string, revision: number): void {
@@ -105,13 +101,7 @@ export class SummariesService implements OnModuleDestroy {
     const undone = await this.database.db
       .select({ jobId: jobs.id, number: jobs.headRevision })
       .from(jobs)
-      .where(
-        and(
-          which,
-          eq(jobs.archived, false),
-          or(isNull(jobs.summaryOf), lt(jobs.summaryOf, jobs.headRevision), toldLess),
-        ),
-      );
+      .where(and(which, or(isNull(jobs.summaryOf), lt(jobs.summaryOf, jobs.headRevision), toldLess)));
     for (const { jobId, number } of undone) if (this.failed.get(jobId) !== number) this.wantSoon(jobId, number);
   }
 

@@ -79,19 +79,6 @@ describe('the picture and figures of a save', () => {
     await summed();
   });
 
-  it('are not worked out for a job that is put away, until it is taken out again', async () => {
-    const { id } = await newJob();
-    const archived = async (value: boolean): Promise<void> =>
-      void (await api().patch(`/api/jobs/${id}`).send({ archived: value }).expect(200));
-    await archived(true);
-    await shop.app.get(SummariesService).catchUp();
-    await summed();
-    expect((await read({ id })).summaryOf).toBeNull();
-    await archived(false);
-    await summed();
-    expect((await read({ id })).summaryOf).toBe(1);
-  });
-
   it('are made up for after a server ended before it had them', async () => {
     const job = await newJob();
     await summed();

@@ -44,11 +44,6 @@ export class WaitingLine {
     return waiting !== undefined;
   }
 
-  /** Takes a job out. */
-  drop(jobId: string): void {
-    this.waiting.delete(jobId);
-  }
-
   /** Nothing rests any longer. */
   hasten(now: number): void {
     for (const [jobId, { revision }] of this.waiting) this.soon(jobId, revision, now);

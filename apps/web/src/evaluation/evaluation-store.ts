@@ -41,7 +41,7 @@ const hear = (reply: SessionReply, isNewest: boolean): void => {
 /** Tries the fixes of findings of the evaluation that is shown; one list at a time, and what is heard late is not shown. */
 const fixing = (client: LightClient) => {
   let callOff: () => void = () => undefined;
-  let underWay: { readonly of: Evaluation; readonly findings: readonly string[] } | null = null;
+  let underWay: { readonly of: Evaluation; readonly findings: Set<string> } | null = null;
   const leave = (): void => {
     callOff();
     underWay = null;
@@ -50,10 +50,11 @@ const fixing = (client: LightClient) => {
     leave,
     /** Tries these and no others; what is being tried already goes on. */
     fix: (of: Evaluation, findings: readonly string[]): void => {
-      if (underWay?.of === of && underWay.findings.join() === findings.join()) return;
+      const known = underWay?.of === of ? underWay.findings : null;
+      if (known?.size === findings.length && findings.every((id) => known.has(id))) return;
       leave();
       if (findings.length === 0) return;
-      const own = { of, findings: [...findings] };
+      const own = { of, findings: new Set(findings) };
       underWay = own;
       callOff = client.ask({
         request: { kind: 'fixes', design: of.design, findings },
@@ -63,7 +64,7 @@ const fixing = (client: LightClient) => {
           if (reply.kind !== 'fixes') return;
           const { finding } = reply;
           // First, for who hears of it asks for what is left.
-          own.findings.splice(own.findings.indexOf(finding.id), 1);
+          own.findings.delete(finding.id);
           useEvaluation.setState(({ tried }) => ({ tried: { ...tried, [finding.id]: finding } }));
         },
         fail: (crash) => {

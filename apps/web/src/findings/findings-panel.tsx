@@ -102,14 +102,14 @@ const Band = ({ findings, read, currency }: BandProps) => {
     <div className={`border border-l-4 border-line bg-sheet px-3 py-2 ${barOf(findings)}`}>
       <div className="flex items-center justify-between gap-2">
         <p className={`flex items-center gap-1.5 text-[13px] font-bold ${worst === null ? '' : 'text-signal'}`}>
-          <Icon size={14} aria-hidden /> {countWords(findings)}
+          <Icon size={14} aria-hidden className="shrink-0" /> {countWords(findings)}
         </p>
         {findings.length > 0 && (
           <button
             type="button"
             aria-expanded={isOpen}
             onClick={() => useView.setState({ findingsOpen: !isOpen })}
-            className="flex items-center gap-0.5 text-[13px] underline underline-offset-2"
+            className="flex shrink-0 items-center gap-0.5 text-[13px] whitespace-nowrap underline underline-offset-2"
           >
             {isOpen ? 'Fewer' : findings.length === 1 ? 'Read it' : `All ${findings.length}`}
             <Chevron size={14} aria-hidden />

@@ -16,7 +16,10 @@ import type { SolvedSign } from '../sign/solving/index.js';
 import type { Problem } from '../base/result.js';
 import type { SolveRoom, Solution, SweepAxes, TryPoint, Goal } from '../sign/tryouts/index.js';
 
-/** What a page asks of its evaluation thread. Every request has an id; a newer `evaluate` ends the one before, and the trying of fixes of an older design. */
+/**
+ * What a page asks of its evaluation thread. Every request has an id; a newer `evaluate` ends the one before, and the trying
+ * of fixes of an older design.
+ */
 export type SessionRequest =
   | { readonly kind: 'open'; readonly id: number; readonly catalogue: Catalogue }
   | { readonly kind: 'evaluate'; readonly id: number; readonly design: Design }

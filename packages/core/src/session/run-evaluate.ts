@@ -1,4 +1,3 @@
-import type { Finding } from '../judging/findings/index.js';
 import { inTurns, type Asked, type Run } from './turns.js';
 
 /** Evaluates at once. What would help against what it finds is tried when somebody asks. */
@@ -21,10 +20,8 @@ export const runFixes = async (run: Run, { id, design, findings }: Asked<'fixes'
   if (isCancelled(id)) return post({ kind: 'cancelled', id });
   const evaluation = evaluator.evaluate(design);
   if (!evaluation.ok) return post({ kind: 'refused', id, problems: evaluation.problems });
-  const found: readonly Finding[] = evaluation.value.findings;
-  const asked = findings.filter((each) => found.some((finding) => finding.id === each));
-  for (const each of asked) {
-    const tried = await inTurns(run, id, evaluator.fixesOf(each), () => undefined);
+  for (const finding of findings) {
+    const tried = await inTurns(run, id, evaluator.fixesOf(finding));
     if (tried === null) return undefined;
     if (tried.result !== null) post({ kind: 'fixes', id, finding: tried.result });
   }

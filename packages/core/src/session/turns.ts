@@ -36,7 +36,7 @@ export const inTurns = async <Turn, Result>(
   { post, pause, isCancelled }: Run,
   id: number,
   work: Generator<Turn, Result>,
-  each: (turn: Turn, count: number) => void,
+  each: (turn: Turn, count: number) => void = () => undefined,
 ): Promise<{ readonly result: Result } | null> => {
   for (let count = 0; ; count += 1) {
     await pause();
