@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import type { JobView } from '@vitrum/contract';
 import { parseDesign } from '@vitrum/core';
 import { strFromU8, unzipSync } from 'fflate';
-import { allTried, expect, openJob, saved, lit, test } from './support/shop';
+import { allTried, expect, openJob, saved, lit, test, visit } from './support/shop';
 import { choose, expectChosen } from './support/controls';
 
 test('a sign of two assemblies: put together, wired to one supply, exported, reloaded, undone', async ({
@@ -12,7 +12,7 @@ test('a sign of two assemblies: put together, wired to one supply, exported, rel
   test.slow();
   const broken: string[] = [];
   page.on('pageerror', (error) => broken.push(error.message));
-  await page.goto(`${shop.url}/jobs/new`);
+  await visit(page, `${shop.url}/jobs/new`);
   await page.getByLabel('Light box').check();
   await page.getByLabel('The sign says').fill('Inn');
   await page.getByLabel('Width').fill('700');
@@ -120,7 +120,7 @@ test('an assembly is copied and dragged to its place, and a field nobody knows i
 
   const odd = { ...head.design, power: { ...head.design.power, joints: 'clip' } };
   const made = await page.request.post(`${shop.url}/api/jobs`, { data: { name: 'Odd', design: odd } });
-  await page.goto(`${shop.url}/jobs/${((await made.json()) as JobView).id}/power`);
+  await visit(page, `${shop.url}/jobs/${((await made.json()) as JobView).id}/power`);
   await lit(page);
   await expect(page.getByText('A field that Vitrum does not know')).toBeVisible();
   await expect(page.getByText('power.joints')).toBeVisible();

@@ -1,6 +1,9 @@
 import { encode } from 'fast-png';
 import { jobOf, openBench } from './support/bench';
-import { expect, test } from './support/shop';
+import { expect, test, visit } from './support/shop';
+
+// A clock that is turned forward stays so in its page.
+test.use({ alone: true });
 
 test('steps are ticked on a phone with the network away, and arrive beside what another person wrote', async ({
   browser,
@@ -51,7 +54,7 @@ test('steps are ticked on a phone with the network away, and arrive beside what 
   // What was wrong is taken back, and is gone for both.
   await notes.getByRole('listitem').filter({ hasText: '25 min' }).getByRole('button', { name: 'Take back' }).click();
   await expect(page.getByText(/25 min written down/)).toHaveCount(0);
-  await page.goto(`${shop.url}/jobs/${id}/build`);
+  await visit(page, `${shop.url}/jobs/${id}/build`);
   await expect(page.getByRole('checkbox', { name: `Done: ${title.replace(/^\d+\. /, '')}` })).toBeChecked({
     timeout: 30_000,
   });

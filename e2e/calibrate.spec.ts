@@ -1,6 +1,6 @@
 import { choose } from './support/controls';
 import { encode } from 'fast-png';
-import { expect, figure, openJob, lit, test } from './support/shop';
+import { expect, figure, openJob, lit, test, visit } from './support/shop';
 
 const toByte = (linear: number): number =>
   Math.round(255 * (linear <= 0.0031308 ? linear * 12.92 : 1.055 * Math.pow(linear, 1 / 2.4) - 0.055));
@@ -42,19 +42,19 @@ test('lux through a sample makes a face measured, and open designs use it; it ca
 
   // Without a reload: the design is lit anew with what was measured.
   await page.getByRole('link', { name: 'Job book' }).click();
-  await page.goto(`${shop.url}/jobs/${id}/face`);
+  await visit(page, `${shop.url}/jobs/${id}/face`);
   await lit(page);
   await expect
     .poll(async () => Number.parseFloat((await figure(page, 'mean luminance').textContent()) ?? ''))
     .toBeLessThan(0.85 * before);
-  await page.goto(`${shop.url}/shelf`);
+  await visit(page, `${shop.url}/shelf`);
   await page.getByRole('button', { name: 'Measure Opal acrylic 3 mm', exact: true }).click();
   await page.getByRole('button', { name: 'Go back to the typical figures' }).click();
   await expect(page.getByRole('row', { name: /^Opal acrylic 3 mm 45 %/ })).toContainText('typical');
 });
 
 test('a photograph of a coupon gives its lobe; one that is no picture is refused', async ({ page, shop }) => {
-  await page.goto(`${shop.url}/shelf`);
+  await visit(page, `${shop.url}/shelf`);
   await page.getByRole('button', { name: 'Measure Sanded, 180 grit', exact: true }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('radio', { name: 'Photograph of a coupon' }).click();
@@ -86,7 +86,7 @@ test('brightness read on a finished box corrects its strip', async ({ page, shop
 });
 
 test('calipers on a coupon give the width of a cut, and set-ups and sheets use it', async ({ page, shop }) => {
-  await page.goto(`${shop.url}/shelf`);
+  await visit(page, `${shop.url}/shelf`);
   await page.getByRole('button', { name: 'Measure Laser, 0.2 mm beam', exact: true }).click();
   const dialog = page.getByRole('dialog');
   const saved = page.waitForEvent('download');
@@ -123,7 +123,7 @@ test('calipers on a coupon give the width of a cut, and set-ups and sheets use i
   await expect(setUps.getByRole('listitem').filter({ hasText: 'rip to width' })).toContainText('Saw blade 250 mm');
   await expect(setUps.getByRole('img').first()).toBeVisible();
 
-  await page.goto(`${shop.url}/shelf`);
+  await visit(page, `${shop.url}/shelf`);
   for (const name of ['Laser, 0.2 mm beam', 'Saw blade 250 mm']) {
     await page.getByRole('button', { name: `Measure ${name}`, exact: true }).click();
     await dialog.getByRole('button', { name: 'Go back to the typical figures' }).click();

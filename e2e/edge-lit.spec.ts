@@ -4,7 +4,7 @@ import { decode, encode } from 'fast-png';
 import { strFromU8 } from 'fflate';
 import { choose } from './support/controls';
 import { packOf } from './support/pack';
-import { expect, figure, openFindings, openJob, saved, lit, test } from './support/shop';
+import { expect, figure, openFindings, openJob, saved, lit, test, visit } from './support/shop';
 
 /** A gull over two waves, as tall as the panel is high. */
 const gull = `<svg xmlns="http://www.w3.org/2000/svg" width="180mm" height="110mm" viewBox="0 0 180 110">
@@ -23,7 +23,7 @@ test('a panel from a drawing: evened at a click, lit from two edges in a frame, 
   page,
   shop,
 }) => {
-  await page.goto(`${shop.url}/jobs/new`);
+  await visit(page, `${shop.url}/jobs/new`);
   await page.getByLabel('Edge-lit panel').check();
   await page.getByLabel('The sign says').fill('Gull');
   await page.getByRole('button', { name: 'Light it' }).click();
@@ -146,7 +146,7 @@ test('a panel of its own outline with a second area, a photograph as dots: made,
   page,
   shop,
 }) => {
-  await page.goto(`${shop.url}/jobs/new`);
+  await visit(page, `${shop.url}/jobs/new`);
   await page.getByLabel('Edge-lit panel').check();
   await page.getByLabel('The sign says').fill('Heron');
   await page.getByRole('button', { name: 'Light it' }).click();

@@ -1,6 +1,9 @@
 import { expect, openJob, saved, lit, test } from './support/shop';
 import { choose, slideTo } from './support/controls';
 
+// What is fetched when.
+test.use({ alone: true });
+
 /** Longer than a thread is kept that nobody wants. */
 const lingeringMs = 8000;
 

@@ -1,6 +1,9 @@
 import { fileURLToPath } from 'node:url';
 import { expect, lit, test } from './support/shop';
 
+// A browser that was never here.
+test.use({ alone: true });
+
 /** What a new user does, counted: each click, and each field typed. */
 const counted = () => {
   let count = 0;

@@ -4,10 +4,10 @@ import type { Page } from '@playwright/test';
 import { strFromU8 } from 'fflate';
 import { choose } from './support/controls';
 import { packOf } from './support/pack';
-import { expect, openJob, saved, lit, test } from './support/shop';
+import { expect, openJob, saved, lit, test, visit } from './support/shop';
 
 const newFrame = async (page: Page, shop: { readonly url: string }): Promise<void> => {
-  await page.goto(`${shop.url}/jobs/new`);
+  await visit(page, `${shop.url}/jobs/new`);
   await page.getByLabel('Display frame').check();
   await page.getByLabel('The sign says').fill('MENU');
   await page.getByRole('button', { name: 'Light it' }).click();

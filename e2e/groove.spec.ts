@@ -2,7 +2,7 @@ import { parseDesign } from '@vitrum/core';
 import { strFromU8 } from 'fflate';
 import { choose } from './support/controls';
 import { packOf, rowsOf } from './support/pack';
-import { expect, openFindings, openJob, saved, lit, test } from './support/shop';
+import { expect, openFindings, openJob, saved, lit, test, visit } from './support/shop';
 
 /** A wave and a ring as strokes. */
 const strokes = `<svg xmlns="http://www.w3.org/2000/svg" width="300mm" height="120mm" viewBox="0 0 300 120">
@@ -12,7 +12,7 @@ test('a word is drawn on by hand, its runs made even, wired in pairs, cut in two
   page,
   shop,
 }) => {
-  await page.goto(`${shop.url}/jobs/new`);
+  await visit(page, `${shop.url}/jobs/new`);
   await page.getByLabel('Lines in a groove').check();
   await page.getByLabel('The sign says').fill('Ole');
   await page.getByRole('button', { name: 'Light it' }).click();

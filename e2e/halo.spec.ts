@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { strFromU8, unzipSync } from 'fflate';
 import { PDFDocument } from 'pdf-lib';
-import { expect, openFindings, test, showOver } from './support/shop';
+import { expect, openFindings, test, showOver, visit } from './support/shop';
 import { choose } from './support/controls';
 
 /** An anchor of our own drawing: a stock with a ring, and a bowed arm. */
@@ -13,7 +13,7 @@ test('a customer’s SVG becomes halo letters: sized, mended by what is found, a
   page,
   shop,
 }) => {
-  await page.goto(`${shop.url}/jobs/new`);
+  await visit(page, `${shop.url}/jobs/new`);
   await page.getByLabel('Halo letters').check();
   await page.getByLabel('The sign says').fill('Anchor');
   await page.getByLabel('Cap height').fill('250');
@@ -145,7 +145,7 @@ test('face-lit letters from a new job: faces, returns rolled out flat, and a dee
   page,
   shop,
 }) => {
-  await page.goto(`${shop.url}/jobs/new`);
+  await visit(page, `${shop.url}/jobs/new`);
   await page.getByLabel('Face-lit letters').check();
   await page.getByLabel('The sign says').fill('TEA');
   await page.getByLabel('Cap height').fill('180');

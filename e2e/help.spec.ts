@@ -1,4 +1,4 @@
-import { expect, openFindings, openJob, lit, test } from './support/shop';
+import { expect, openFindings, openJob, lit, test, visit } from './support/shop';
 
 const steps = ['brief', 'artwork', 'case', 'light', 'power', 'face', 'hang'];
 
@@ -17,7 +17,7 @@ for (const [name, fieldless] of Object.entries(without))
     const id = await openJob(page, shop, name, 'brief');
     for (const step of steps.filter((each) => !fieldless.includes(each))) {
       // What fields say does not wait for what would help; it comes a moment after them.
-      await page.goto(`${shop.url}/jobs/${id}/${step}`);
+      await visit(page, `${shop.url}/jobs/${id}/${step}`);
       await expect(page.locator('aside label[for]').first()).toBeVisible();
       const dumb = (): Promise<string[]> =>
         page
@@ -85,7 +85,7 @@ test('a field, a finding and an action are found by a few letters', async ({ pag
 });
 
 test('each build has a page in the guide, with its pictures, and begins a job from there', async ({ page, shop }) => {
-  await page.goto(`${shop.url}/guide`);
+  await visit(page, `${shop.url}/guide`);
   await expect(page.getByRole('heading', { level: 1, name: 'How to work with Vitrum' })).toBeVisible();
   for (const name of ['Light box', 'Halo letters', 'Face-lit letters']) {
     await page.getByRole('navigation', { name: 'Guide' }).getByRole('link', { name }).click();

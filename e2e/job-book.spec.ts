@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { gunzipSync } from 'node:zlib';
-import { expect, test } from './support/shop';
+import { expect, test, visit } from './support/shop';
 
 test('a job gets a day, is copied, put away and found again', async ({ page, shop }) => {
-  await page.goto(`${shop.url}/jobs`);
+  await visit(page, `${shop.url}/jobs`);
   await expect(page.getByText(/jobs are under way/)).toBeVisible();
   await page.getByRole('button', { name: /^Tern café letters: day/ }).click();
   const dialog = page.getByRole('dialog');
@@ -19,7 +19,7 @@ test('a job gets a day, is copied, put away and found again', async ({ page, sho
   await dialog.getByLabel(/Name of a copy/).fill('Tern, second pair');
   await dialog.getByRole('button', { name: 'Copy it' }).click();
   await expect(page).toHaveURL(/\/jobs\/[0-9a-f-]{36}/);
-  await page.goto(`${shop.url}/jobs`);
+  await visit(page, `${shop.url}/jobs`);
   await expect(page.getByRole('heading', { name: 'Tern, second pair' })).toBeVisible();
 
   await page.getByRole('button', { name: /^Tern, second pair: day/ }).click();
@@ -31,7 +31,7 @@ test('a job gets a day, is copied, put away and found again', async ({ page, sho
 });
 
 test('a sign that hangs comes up when it is to be looked after, until that is done', async ({ page, shop }) => {
-  await page.goto(`${shop.url}/jobs`);
+  await visit(page, `${shop.url}/jobs`);
   const card = page.getByRole('listitem').filter({ hasText: 'Reed bed with an otter' });
   await expect(async () => {
     await page.reload();
@@ -57,7 +57,7 @@ test('a sign that hangs comes up when it is to be looked after, until that is do
 });
 
 test('the shop is taken out as one file, and read back', async ({ page, shop }) => {
-  await page.goto(`${shop.url}/jobs`);
+  await visit(page, `${shop.url}/jobs`);
   const part = page.getByRole('region', { name: 'The shop as a file' });
   const [download] = await Promise.all([
     page.waitForEvent('download'),

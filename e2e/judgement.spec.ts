@@ -1,4 +1,4 @@
-import { expect, openFindings, openJob, saved, lit, test } from './support/shop';
+import { expect, openFindings, openJob, saved, lit, test, visit } from './support/shop';
 import { choose, expectChosen } from './support/controls';
 
 test('strip runs along chosen sides of a case; what doubles back is found, and mended with a click', async ({
@@ -45,7 +45,7 @@ test('each segment is ticked colour by colour, and the ticks are kept with the j
 });
 
 test('the shelf lists joints with what they carry, and leads of many cores', async ({ page, shop }) => {
-  await page.goto(`${shop.url}/shelf`);
+  await visit(page, `${shop.url}/shelf`);
   await expect(page.getByText('Clip connector')).toBeVisible();
   await expect(page.getByText('Lead of 4 × 0.5 mm² (AWG 20)')).toBeVisible();
 });

@@ -5,7 +5,7 @@ import { encode } from 'fast-png';
 import { strFromU8 } from 'fflate';
 import { choose } from './support/controls';
 import { packOf } from './support/pack';
-import { expect, saved, lit, test } from './support/shop';
+import { expect, saved, lit, test, visit } from './support/shop';
 
 /** Three groups of a drawing, as a drawing program writes them: hills, reeds and a bird, the first drawn at the back. */
 const drawing = `<svg xmlns="http://www.w3.org/2000/svg" width="500mm" height="200mm" viewBox="0 0 500 200">
@@ -16,7 +16,7 @@ const drawing = `<svg xmlns="http://www.w3.org/2000/svg" width="500mm" height="2
 
 /** A new scene of a word, at its sheets. */
 const newScene = async (page: Page, shop: { readonly url: string }, text: string): Promise<void> => {
-  await page.goto(`${shop.url}/jobs/new`);
+  await visit(page, `${shop.url}/jobs/new`);
   await page.getByLabel('Layered scene').check();
   await page.getByLabel('The sign says').fill(text);
   await page.getByRole('button', { name: 'Light it' }).click();

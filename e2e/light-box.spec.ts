@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { parseDesign } from '@vitrum/core';
 import { strFromU8, unzipSync } from 'fflate';
 import { PDFDocument } from 'pdf-lib';
-import { expect, faceBrightness, figure, openFindings, openJob, saved, lit, test } from './support/shop';
+import { expect, faceBrightness, figure, openFindings, openJob, saved, lit, test, visit } from './support/shop';
 import { choose } from './support/controls';
 
 const bands = async (page: Parameters<typeof faceBrightness>[0]): Promise<number> => {
@@ -96,7 +96,7 @@ test('a new user follows the finding of the first job, drags, undoes, reloads an
 });
 
 test('three questions make a new lit job; lengths are typed as makers type them', async ({ page, shop }) => {
-  await page.goto(`${shop.url}/jobs`);
+  await visit(page, `${shop.url}/jobs`);
   await page.getByRole('link', { name: 'New job' }).click();
   await page.getByRole('button', { name: 'Light it' }).click();
   await expect(page.getByRole('alert')).toHaveText('say what the sign says');
@@ -231,7 +231,10 @@ test('a design goes out as a file and comes in again, and a file that is none is
       .setInputFiles({ name: 'd.json', mimeType: 'application/json', buffer: Buffer.from(content) });
   await upload('{"format": "something"}');
   await expect(page.getByRole('dialog')).toContainText('is this a Vitrum design file?');
-  await page.keyboard.press('Escape');
+  await expect(async () => {
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog')).toHaveCount(0, { timeout: 1000 });
+  }).toPass();
   await upload(JSON.stringify({ ...design, shopNote: { kept: true }, brief: { ...design.brief, text: 'Salt & Rye' } }));
   await expect(page.getByLabel('The sign says')).toHaveValue('Salt & Rye');
   await saved(page);
@@ -244,7 +247,7 @@ test('a design goes out as a file and comes in again, and a file that is none is
 });
 
 test('a new job begins solved, and is solved again without what was set by hand', async ({ page, shop }) => {
-  await page.goto(`${shop.url}/jobs/new`);
+  await visit(page, `${shop.url}/jobs/new`);
   await page.getByLabel('The sign says').fill('OPEN');
   await page.getByLabel('Width').fill('600 mm');
   await page.getByLabel('Height').fill('200 mm');

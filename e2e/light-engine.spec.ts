@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { strFromU8, unzipSync } from 'fflate';
-import { expect, figure, openJob, saved, lit, test } from './support/shop';
+import { expect, figure, openJob, saved, lit, test, visit } from './support/shop';
 import { choose, expectChosen } from './support/controls';
 
 const cosineIes = (power: number): string => {
@@ -191,7 +191,7 @@ test('a sweep on the server goes on over a reload and a crash of the server, and
   await expect(page.getByText(/^[1-9]\d* of \d+ on the server$/)).toBeVisible({ timeout: 20_000 });
   await shop.kill();
   await shop.start();
-  await page.goto(`${shop.url}/jobs/${id}/tryouts`);
+  await visit(page, `${shop.url}/jobs/${id}/tryouts`);
   await expect(page.getByText(/on the server$/)).toBeVisible();
   await expect(page.getByRole('button', { name: 'Stop' })).toHaveCount(0, { timeout: 110_000 });
   await expect(page.getByTestId('sweep-chart')).toHaveAttribute('aria-label', new RegExp(`: ${total} combinations`));

@@ -1,6 +1,9 @@
 import type { BrowserContext, Page } from '@playwright/test';
 import { expect, figure, openJob, saved, lit, test, type Shop } from './support/shop';
 
+// What a browser keeps, and loses.
+test.use({ alone: true });
+
 const depthField = (page: Page) => page.getByLabel('Depth inside', { exact: true }).and(page.locator('input'));
 
 /** The same job in another tab of the same browser. */

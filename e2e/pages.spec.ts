@@ -1,7 +1,7 @@
 import { fileURLToPath } from 'node:url';
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, figure, openFindings, openJob, lit, test } from './support/shop';
+import { expect, figure, openFindings, openJob, lit, test, visit } from './support/shop';
 import { choose } from './support/controls';
 
 const serious = async (page: Page, within = 'body'): Promise<readonly string[]> => {
@@ -33,13 +33,14 @@ for (const [name, path] of [
   ['no such job', '/jobs/00000000-0000-4000-8000-000000000000/case'],
 ] as const)
   test(`axe finds nothing serious on: ${name}, light and dark`, async ({ page, shop }) => {
-    await page.goto(`${shop.url}${path}`);
+    await visit(page, `${shop.url}${path}`);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-    expect(await serious(page)).toEqual([]);
-    await page.evaluate(() => {
-      document.documentElement.dataset['theme'] = 'dark';
-    });
-    expect(await serious(page)).toEqual([]);
+    for (const theme of ['dark', 'light']) {
+      await page.evaluate((to) => {
+        document.documentElement.dataset['theme'] = to;
+      }, theme);
+      expect([theme, await serious(page)]).toEqual([theme, []]);
+    }
   });
 
 for (const theme of ['light', 'dark'])
@@ -67,10 +68,10 @@ for (const theme of ['light', 'dark'])
       await lit(page);
       expect([step, await serious(page)]).toEqual([step, []]);
     }
-    await page.goto(`${shop.url}/jobs/${id}/bench`);
+    await visit(page, `${shop.url}/jobs/${id}/bench`);
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^1\. /);
     expect(await serious(page)).toEqual([]);
-    await page.goto(`${shop.url}/jobs/${id}/face`);
+    await visit(page, `${shop.url}/jobs/${id}/face`);
     await lit(page);
     await page.getByLabel('Face', { exact: true }).click();
     await expect(page.getByRole('listbox')).toBeVisible();
@@ -101,7 +102,7 @@ test('axe finds nothing serious on the try-outs, empty and full, nor on measurin
   await expect(page.getByTestId('short-list')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Stop' })).toHaveCount(0, { timeout: 60_000 });
   expect(await serious(page)).toEqual([]);
-  await page.goto(`${shop.url}/shelf`);
+  await visit(page, `${shop.url}/shelf`);
   await page.getByRole('button', { name: 'Measure Opal acrylic 3 mm', exact: true }).click();
   await page.getByLabel('Without, reading 1').fill('500');
   await page.getByLabel('Through, reading 1').fill('220');
@@ -141,7 +142,7 @@ test('all is done by keyboard: walk, deepen, apply, undo', async ({ page, shop }
 });
 
 test('the job book finds, filters and opens', async ({ page, shop }) => {
-  await page.goto(`${shop.url}/jobs`);
+  await visit(page, `${shop.url}/jobs`);
   await expect(page.getByRole('link', { name: /Dispensary box/ })).toBeVisible();
   await page.getByLabel('Find').fill('ferries');
   await expect(page.getByRole('listitem')).toHaveCount(4);
@@ -175,7 +176,7 @@ test('on a phone the try-outs have their chart, within the page', async ({ page,
 });
 
 test('a page that is not there says so, and leads back', async ({ page, shop }) => {
-  await page.goto(`${shop.url}/lamp`);
+  await visit(page, `${shop.url}/lamp`);
   await expect(page.getByRole('heading', { name: 'Not found' })).toBeVisible();
   await page.getByRole('link', { name: 'To the job book' }).click();
   await expect(page.getByRole('heading', { name: 'Job book' })).toBeVisible();

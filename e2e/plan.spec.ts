@@ -1,6 +1,6 @@
 import type { PlanView } from '@vitrum/contract';
 import type { Page } from '@playwright/test';
-import { expect, test } from './support/shop';
+import { expect, test, visit } from './support/shop';
 
 const planOf = async (page: Page, url: string): Promise<PlanView> =>
   (await (await page.request.get(`${url}/api/plan`)).json()) as PlanView;
@@ -10,7 +10,7 @@ const openPlan = async (page: Page, url: string, show = 'jobs'): Promise<void> =
   await expect
     .poll(async () => (await planOf(page, url)).jobs.every(({ known }) => known), { timeout: 120_000 })
     .toBe(true);
-  await page.goto(`${url}/plan?show=${show}`);
+  await visit(page, `${url}/plan?show=${show}`);
   await expect(page.getByText(/steps of \d+ jobs/)).toBeVisible({ timeout: 30_000 });
 };
 

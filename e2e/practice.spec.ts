@@ -1,9 +1,9 @@
 import type { Locator } from '@playwright/test';
-import { expect, test } from './support/shop';
+import { expect, test, visit } from './support/shop';
 import { choose } from './support/controls';
 
 test('a hidden fault is looked for, measured, named and scored; another is hidden', async ({ page, shop }) => {
-  await page.goto(`${shop.url}/practice`);
+  await visit(page, `${shop.url}/practice`);
   await expect(page.getByRole('heading', { name: 'Practice' })).toBeVisible();
   await choose(page.getByRole('combobox', { name: 'Circuit' }), { label: 'Dispensary box' });
   const measure = page.getByRole('region', { name: 'Measure' });

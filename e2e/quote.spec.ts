@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { JobListing } from '@vitrum/contract';
 import { encode } from 'fast-png';
 import { jobOf } from './support/bench';
-import { expect, test } from './support/shop';
+import { expect, test, visit } from './support/shop';
 
 test('a quote is made, opened by its link in another browser, remarked on and agreed to', async ({
   page,
@@ -12,7 +12,7 @@ test('a quote is made, opened by its link in another browser, remarked on and ag
   test.slow();
   const jobs = (await (await page.request.get(`${shop.url}/api/jobs`)).json()) as readonly JobListing[];
   const job = jobs.find(({ name }) => name.startsWith('Net loft'))!;
-  await page.goto(`${shop.url}/jobs`);
+  await visit(page, `${shop.url}/jobs`);
   await page.getByRole('button', { name: /^Net loft window box: day/ }).click();
   await page.getByRole('dialog').getByRole('link', { name: 'Quote it' }).click();
   await expect(page).toHaveURL(`${shop.url}/quotes/${job.id}`);
@@ -78,7 +78,7 @@ test('the sign is laid into a photograph of the wall, and the quote shows it the
   browser,
 }) => {
   test.slow();
-  await page.goto(`${shop.url}/quotes/${await jobOf(page, shop.url, 'Curlew')}`);
+  await visit(page, `${shop.url}/quotes/${await jobOf(page, shop.url, 'Curlew')}`);
   const part = page.getByRole('region', { name: 'On the customer’s wall' });
   await part
     .locator('input[type=file]')
@@ -135,13 +135,13 @@ test('a quote that was taken back is gone for whoever has the link', async ({ pa
   test.slow();
   const jobs = (await (await page.request.get(`${shop.url}/api/jobs`)).json()) as readonly JobListing[];
   const job = jobs.find(({ name }) => name.startsWith('Fitting mirror'))!;
-  await page.goto(`${shop.url}/quotes/${job.id}`);
+  await visit(page, `${shop.url}/quotes/${job.id}`);
   await page.getByRole('button', { name: 'Make the quote' }).click();
   const made = page.getByRole('list', { name: 'Quotes made' }).getByRole('listitem').first();
   await expect(made).toBeVisible({ timeout: 30_000 });
   const link = await made.getByLabel('Link for the customer').inputValue();
   await made.getByRole('button', { name: 'Take it back' }).click();
   await expect(made).toContainText('taken back');
-  await page.goto(link);
+  await visit(page, link);
   await expect(page.getByRole('alert')).toContainText('taken this quote back');
 });

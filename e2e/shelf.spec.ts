@@ -3,10 +3,10 @@ import { shelfCsv, shippedCatalogue } from '@vitrum/core';
 import { strFromU8 } from 'fflate';
 import { choose, expectChosen } from './support/controls';
 import { packOf } from './support/pack';
-import { expect, figure, openFindings, openJob, saved, lit, test } from './support/shop';
+import { expect, figure, openFindings, openJob, saved, lit, test, visit } from './support/shop';
 
 test('a strip with figures of one’s own is put on the shelf, and a design uses it', async ({ page, shop }) => {
-  await page.goto(`${shop.url}/shelf`);
+  await visit(page, `${shop.url}/shelf`);
   await page.getByRole('button', { name: 'Copy White 24 V, 120 LED/m, 10 W/m', exact: true }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('Name').fill('Harbour bright 24 V');
@@ -41,7 +41,7 @@ test('a changed item stays as it was for designs that have it; they are offered 
   const cost = async () => (await figure(page, 'a sign, with').textContent()) ?? '';
   const costBefore = await cost();
 
-  await page.goto(`${shop.url}/shelf`);
+  await visit(page, `${shop.url}/shelf`);
   await page.getByRole('button', { name: `Change ${name}`, exact: true }).click();
   const dialog = page.getByRole('dialog');
   await expect(dialog.getByText(/jobs? (has|have) it and keep it as it is/)).toBeVisible();
@@ -50,7 +50,7 @@ test('a changed item stays as it was for designs that have it; they are offered 
   await expect(page.getByRole('status').filter({ hasText: 'keep it as it was' })).toBeVisible();
   await expect(page.getByRole('row', { name: new RegExp(`^${name}.*150\\.00`) })).toBeVisible();
 
-  await page.goto(`${shop.url}/jobs/${id}/face`);
+  await visit(page, `${shop.url}/jobs/${id}/face`);
   await lit(page);
   await expectChosen(sheet, had);
   expect(await cost()).toBe(costBefore);
@@ -67,7 +67,7 @@ test('lists go out and come in as files, with what was not understood; what is r
   page,
   shop,
 }) => {
-  await page.goto(`${shop.url}/shelf`);
+  await visit(page, `${shop.url}/shelf`);
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Spacers as CSV' }).click();
   const text = await readFile(await (await download).path(), 'utf8');
@@ -116,7 +116,7 @@ test('a tool that works faces has its figures, and a laser the width of its cut 
   page,
   shop,
 }) => {
-  await page.goto(`${shop.url}/shelf`);
+  await visit(page, `${shop.url}/shelf`);
   await page.getByRole('button', { name: 'Change Laser, engraving' }).click();
   const dialog = page.getByRole('dialog');
   await expect(dialog.getByLabel('Engraved line')).toHaveValue('0.2');
@@ -136,7 +136,7 @@ test('the shop’s settings: its colours are those of the files for machines, it
 }) => {
   await openJob(page, shop, 'Curlew', 'brief');
   const before = await figure(page, 'a sign, with').textContent();
-  await page.goto(`${shop.url}/shelf`);
+  await visit(page, `${shop.url}/shelf`);
   await page.getByRole('button', { name: 'The shop’s settings' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('An hour of work, €').fill('a lot');
@@ -158,7 +158,7 @@ test('the shop’s settings: its colours are those of the files for machines, it
   expect(letter).toContain('<g id="TAB-10_5MM"');
   expect(strFromU8(file('toolpaths/letter-3.dxf'))).toContain('CUT-THROUGH-12MM');
 
-  await page.goto(`${shop.url}/shelf`);
+  await visit(page, `${shop.url}/shelf`);
   await page.getByRole('button', { name: 'The shop’s settings' }).click();
   await dialog.getByRole('button', { name: 'Back to the usual colours' }).click();
   await dialog.getByLabel('An hour of work, €').fill('38');

@@ -2,14 +2,14 @@ import { parseDesign } from '@vitrum/core';
 import { strFromU8 } from 'fflate';
 import { choose } from './support/controls';
 import { packOf } from './support/pack';
-import { expect, saved, lit, test } from './support/shop';
+import { expect, saved, lit, test, visit } from './support/shop';
 
 test('stacked plates are made from a new job: rings are stacked, a fault is found and mended, and they go to the bench', async ({
   page,
   shop,
 }) => {
   test.slow();
-  await page.goto(`${shop.url}/jobs/new`);
+  await visit(page, `${shop.url}/jobs/new`);
   await page.getByLabel('Stacked plates').check();
   await page.getByLabel('The sign says').fill('BREAM');
   await page.getByRole('button', { name: 'Light it' }).click();
@@ -70,7 +70,7 @@ test('stacked plates are made from a new job: rings are stacked, a fault is foun
 });
 
 test('an outline comes from a drawing; one of two areas is refused, and nothing is lost', async ({ page, shop }) => {
-  await page.goto(`${shop.url}/jobs/new`);
+  await visit(page, `${shop.url}/jobs/new`);
   await page.getByLabel('Stacked plates').check();
   await page.getByLabel('The sign says').fill('EEL');
   await page.getByRole('button', { name: 'Light it' }).click();

@@ -1,4 +1,4 @@
-import { expect, openJob, test } from './support/shop';
+import { expect, openJob, test, visit } from './support/shop';
 
 test('a job that is short of glue gets its list before it starts, and has all once that came in', async ({
   page,
@@ -35,24 +35,24 @@ test('a job that is short of glue gets its list before it starts, and has all on
   await expect(page.getByRole('alert')).toContainText('A job is short now of what was kept for it');
   await expect(page.getByRole('alert')).toContainText('Trial: Wood glue, 250 ml');
 
-  await page.goto(`${shop.url}/jobs/${id}/cut`);
+  await visit(page, `${shop.url}/jobs/${id}/cut`);
   await expect(list.getByRole('listitem').filter({ hasText: 'Wood glue' })).toContainText('buy 1 tube');
 
   // The list for all jobs; what came in is entered from it.
-  await page.goto(`${shop.url}/stock?show=to-buy`);
+  await visit(page, `${shop.url}/stock?show=to-buy`);
   await expect(page.getByText(/What the jobs at hand/)).toBeVisible({ timeout: 60_000 });
   await page.getByRole('button', { name: /^Wood glue.* came in$/ }).click();
   await dialog.getByRole('button', { name: 'Enter it' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'Wood glue' })).toContainText('there by the ledger');
   await expect(page.getByRole('button', { name: /^Wood glue.* came in$/ })).toHaveCount(0);
-  await page.goto(`${shop.url}/jobs/${id}/cut`);
+  await visit(page, `${shop.url}/jobs/${id}/cut`);
   await expect(list.getByRole('listitem').first()).toBeVisible();
   await expect(list).not.toContainText('Wood glue');
 
   // Made from what is there, the ledger says so for every lot.
   await stock.getByRole('button', { name: /It is used/ }).click();
   await expect(stock.getByRole('button', { name: 'Keep it for this job' })).toBeVisible();
-  await page.goto(`${shop.url}/stock?show=ledger`);
+  await visit(page, `${shop.url}/stock?show=ledger`);
   const rows = page.getByRole('row').filter({ hasText: 'Trial' });
   await expect(rows.filter({ hasText: 'used' }).first()).toContainText('−');
   await expect(page.getByRole('row').filter({ hasText: 'dried up' })).toContainText('−140 ml');
@@ -60,7 +60,7 @@ test('a job that is short of glue gets its list before it starts, and has all on
 });
 
 test('a reel comes in, is cut in two, and its pieces are not added up for a long run', async ({ page, shop }) => {
-  await page.goto(`${shop.url}/stock`);
+  await visit(page, `${shop.url}/stock`);
   await page.getByRole('button', { name: 'Something comes in' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('Which strip').click();

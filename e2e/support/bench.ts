@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect } from './shop';
+import { expect, visit } from './shop';
 
 /** The id of the job whose name begins so. */
 export const jobOf = async (page: Page, url: string, name: string): Promise<string> => {
@@ -9,6 +9,6 @@ export const jobOf = async (page: Page, url: string, name: string): Promise<stri
 
 /** Opens bench mode of a job, and waits for its steps. */
 export const openBench = async (page: Page, url: string, id: string): Promise<void> => {
-  await page.goto(`${url}/jobs/${id}/bench`);
+  await visit(page, `${url}/jobs/${id}/bench`);
   await expect(page.getByRole('checkbox', { name: 'Done' })).toBeVisible({ timeout: 30_000 });
 };

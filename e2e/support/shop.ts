@@ -6,6 +6,7 @@ import { expect, test as base, type Locator, type Page } from '@playwright/test'
 import type { JobView } from '@vitrum/contract';
 import { demoDesigns } from '@vitrum/core';
 import pg from 'pg';
+import { SharedPage, visit } from './shared-page';
 
 const program = fileURLToPath(new URL('../../apps/server/dist/main.js', import.meta.url));
 
@@ -100,8 +101,20 @@ export class Shop {
   }
 }
 
-/** All tests of a run share a shop, until one fails. */
-export const test = base.extend<{ tidied: undefined }, { shop: Shop }>({
+interface OwnFixtures {
+  /** Whether the test has a browser to itself: where what is kept in it, or its network, is what the test is about. */
+  readonly alone: boolean;
+  readonly tidied: undefined;
+}
+
+interface SharedFixtures {
+  readonly shop: Shop;
+  readonly sharedPage: SharedPage;
+}
+
+/** All tests of a run share a shop and a page, until one fails. */
+export const test = base.extend<OwnFixtures, SharedFixtures>({
+  alone: [false, { option: true }],
   tidied: [
     async ({ shop }, use) => {
       await use(undefined);
@@ -117,39 +130,66 @@ export const test = base.extend<{ tidied: undefined }, { shop: Shop }>({
     },
     { scope: 'worker' },
   ],
+  sharedPage: [
+    async ({ browser, shop }, use) => {
+      const shared = new SharedPage(browser, shop.url);
+      await use(shared);
+      await shared.close();
+    },
+    { scope: 'worker' },
+  ],
+  context: async ({ browser, sharedPage, alone, viewport, hasTouch, acceptDownloads, contextOptions }, use) => {
+    const options = { ...contextOptions, viewport, hasTouch, acceptDownloads };
+    if (alone || hasTouch) {
+      const own = await browser.newContext(options);
+      await use(own);
+      await own.close();
+    } else {
+      const page = await sharedPage.take(options);
+      await use(page.context());
+      await sharedPage.rest();
+    }
+  },
+  page: async ({ context }, use) => use(context.pages()[0] ?? (await context.newPage())),
 });
 
-export { expect };
+export { expect, visit };
 
 /** All findings are read, not the worst alone; a page remembers which, and tries what would help against those alone. */
-const withAllFindings = async (page: Page): Promise<void> => {
-  await page.addInitScript(() => {
+const readAllFindings = (page: Page): Promise<void> =>
+  page.evaluate(() => {
     const key = 'vitrum.view';
-    const kept = JSON.parse(localStorage.getItem(key) ?? '{"state":{},"version":0}') as {
-      readonly state: { findingsOpen?: boolean };
+    const { state = {}, version = 0 } = JSON.parse(localStorage.getItem(key) ?? '{}') as {
+      readonly state?: object;
+      readonly version?: number;
     };
-    kept.state.findingsOpen ??= true;
-    localStorage.setItem(key, JSON.stringify(kept));
+    localStorage.setItem(key, JSON.stringify({ state: { ...state, findingsOpen: true }, version }));
+    // As if another tab had chosen it.
+    dispatchEvent(new StorageEvent('storage', { key }));
   });
-};
 
-/**
- * Opens a step of a job of its own, made from the demo design whose name begins so, and waits until it is lit. The seeded
- * jobs stay as they are.
- */
-export const openJob = async (page: Page, shop: Shop, name: string, step: string): Promise<string> => {
+/** Goes to a step of a job of its own, made from the demo design whose name begins so. The seeded jobs stay as they are. */
+const visitJob = async (page: Page, shop: Shop, name: string, step: string): Promise<string> => {
   const design = Object.values(demoDesigns).find((each) => each.name.startsWith(name));
   const made = await page.request.post(`${shop.url}/api/jobs`, { data: { name: 'Trial', design } });
   const { id } = (await made.json()) as JobView;
-  await page.goto(`${shop.url}/jobs/${id}/${step}`);
+  await visit(page, `${shop.url}/jobs/${id}/${step}`);
+  return id;
+};
+
+/** The same, waiting until it is lit. */
+export const openJob = async (page: Page, shop: Shop, name: string, step: string): Promise<string> => {
+  const id = await visitJob(page, shop, name, step);
   await lit(page);
   return id;
 };
 
 /** The same with all findings open; what would help is tried then. */
 export const openFindings = async (page: Page, shop: Shop, name: string, step: string): Promise<string> => {
-  await withAllFindings(page);
-  return openJob(page, shop, name, step);
+  const id = await visitJob(page, shop, name, step);
+  await readAllFindings(page);
+  await lit(page);
+  return id;
 };
 
 /** Until the design is lit as it stands. A new job is solved first, which takes as long as the machine is busy. */

@@ -43,6 +43,25 @@ describe('what fields mean', () => {
     expect(screen.queryByRole('dialog')).toBeNull();
   });
 
+  it('goes with a field that is taken away while it has the focus', async () => {
+    const fields = await fieldsOfBuild('halo');
+    const page = (hasField: boolean) => (
+      <HelpContext value={fields}>
+        {hasField && (
+          <WithHelp id="own" label="Standoff">
+            <input aria-label="Standoff" />
+          </WithHelp>
+        )}
+        <HelpLayer />
+      </HelpContext>
+    );
+    const { rerender } = render(page(true));
+    act(() => screen.getByLabelText('Standoff').focus());
+    await waitFor(() => expect(screen.getByRole('dialog', { name: 'About Standoff' })).toBeTruthy());
+    rerender(page(false));
+    expect(screen.queryByRole('dialog')).toBeNull();
+  });
+
   it('stays away when it is switched off, and where nobody wrote any', async () => {
     useView.setState({ help: false });
     await shown('Standoff');

@@ -1,4 +1,4 @@
-import { useContext, type ReactNode } from 'react';
+import { useContext, useEffect, useRef, type ReactNode } from 'react';
 import { create } from 'zustand';
 import { HelpContext } from './help-context';
 
@@ -22,8 +22,15 @@ interface WithHelpProps {
 /** A field’s row, whose meaning is told when the field is gone to. */
 export const WithHelp = ({ id, label, children }: WithHelpProps) => {
   const help = useContext(HelpContext).get(label);
+  const row = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    const own = row.current;
+    // What goes away while it has the focus, as when the browser goes back, loses it without a word.
+    return () => useHelpShown.setState(({ at }) => (at !== null && at.row === own ? { at: null } : {}));
+  }, []);
   return (
     <div
+      ref={row}
       onFocus={({ currentTarget, target }) =>
         // A list that is opened from here stands elsewhere; help over it would take its Escape.
         useHelpShown.setState({ at: currentTarget.contains(target) ? { label, row: currentTarget } : null })

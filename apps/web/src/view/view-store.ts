@@ -94,6 +94,19 @@ export const useView = create<ViewState>()(
   ),
 );
 
+/**
+ * Tabs of one browser look alike: what is chosen in another one holds here as well, instead of being written over by the next
+ * choice; where all that was kept is forgotten, so it is here. Returns what ends it.
+ */
+export const shareView = (): (() => void) => {
+  const hear = ({ key }: StorageEvent): void => {
+    if (key === useView.persist.getOptions().name) void useView.persist.rehydrate();
+    else if (key === null) useView.setState(useView.getInitialState(), true);
+  };
+  window.addEventListener('storage', hear);
+  return () => window.removeEventListener('storage', hear);
+};
+
 /** A step was opened: over the sign lies what was chosen for it, or what it usually wants. */
 export const enterStep = (step: WorkStep): void =>
   void useView.setState(({ chosenOverlays }) => ({ step, overlays: chosenOverlays[step] ?? usualOverlays[step] }));

@@ -134,18 +134,48 @@ export const sound = (result: Result<Evaluation>): Evaluation => {
 
 const asDesign = (design: AnyDesign): Design => design as unknown as Design;
 
+/** Evaluators are kept of so many designs, by their names: tests of other demos come in between. */
+const mostKept = 24;
+
 /**
- * One evaluator for all tests of a run: most are of a demo with a field changed, of which it keeps what did not change. That it
- * comes to the same as from scratch is for the contract of builds to test.
+ * An evaluator of each demo for all tests of a run: most are of a demo with a field changed, of which it keeps what did not
+ * change. That it comes to the same as from scratch is for the contract of builds to test.
  */
 const oneForAll = (options: EvaluatorOptions = {}): ((fonts: FontBook) => Evaluator) => {
-  const known = new WeakMap<FontBook, Evaluator>();
+  const byFonts = new WeakMap<FontBook, Evaluator>();
   return (fonts) => {
-    const evaluator = known.get(fonts) ?? createEvaluator(shippedCatalogue, fonts, options);
-    known.set(fonts, evaluator);
+    const evaluator = byFonts.get(fonts) ?? oneOfEach(() => createEvaluator(shippedCatalogue, fonts, options));
+    byFonts.set(fonts, evaluator);
     return evaluator;
   };
 };
+
+/** Gives each design to the evaluator that has seen others of its name. */
+function oneOfEach(make: () => Evaluator): Evaluator {
+  const known = new Map<string, Evaluator>();
+  const on = ({ name }: Design): Evaluator => {
+    const evaluator = known.get(name) ?? make();
+    known.delete(name);
+    known.set(name, evaluator);
+    for (const oldest of [...known.keys()].slice(0, -mostKept)) known.delete(oldest);
+    return evaluator;
+  };
+  let last: Evaluator | null = null;
+  return {
+    evaluate: (design) => {
+      last = on(design);
+      return last.evaluate(design);
+    },
+    quick: (design) => on(design).quick(design),
+    judge: (design) => on(design).judge(design),
+    *fixes(rule) {
+      return last === null ? [] : yield* last.fixes(rule);
+    },
+    *fixesOf(id) {
+      return last === null ? null : yield* last.fixesOf(id);
+    },
+  };
+}
 
 /** On the page’s maps, with the shipped catalogue. */
 export const pageEvaluator = oneForAll();
