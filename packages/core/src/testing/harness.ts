@@ -30,6 +30,7 @@ import { applyChange, type Design } from '../sign/design/index.js';
 import { only } from './only.js';
 import {
   createEvaluator,
+  evaluatorFor,
   finish,
   type AssemblyEvaluation,
   type Evaluation,
@@ -153,28 +154,13 @@ const oneForAll = (options: EvaluatorOptions = {}): ((fonts: FontBook) => Evalua
 /** Gives each design to the evaluator that has seen others of its name. */
 function oneOfEach(make: () => Evaluator): Evaluator {
   const known = new Map<string, Evaluator>();
-  const on = ({ name }: Design): Evaluator => {
+  return evaluatorFor(({ name }) => {
     const evaluator = known.get(name) ?? make();
     known.delete(name);
     known.set(name, evaluator);
     for (const oldest of [...known.keys()].slice(0, -mostKept)) known.delete(oldest);
     return evaluator;
-  };
-  let last: Evaluator | null = null;
-  return {
-    evaluate: (design) => {
-      last = on(design);
-      return last.evaluate(design);
-    },
-    quick: (design) => on(design).quick(design),
-    judge: (design) => on(design).judge(design),
-    *fixes(rule) {
-      return last === null ? [] : yield* last.fixes(rule);
-    },
-    *fixesOf(id) {
-      return last === null ? null : yield* last.fixesOf(id);
-    },
-  };
+  });
 }
 
 /** On the page’s maps, with the shipped catalogue. */

@@ -167,20 +167,8 @@ const evaluatorOn = (catalogue: Catalogue, fonts: FontBook, options: EvaluatorOp
 /** Evaluators are kept for so many shelves: designs change hands between what they had and what is newer. */
 const mostShelves = 3;
 
-/**
- * An evaluator for one catalogue. Keep one for each page or run; it keeps the stages of the design before. A design chooses
- * from what the shelf offers, and from what it has though the shelf no longer offers it.
- */
-export const createEvaluator = (catalogue: Catalogue, fonts: FontBook, options: EvaluatorOptions = {}): Evaluator => {
-  const known = new Map<Catalogue, Evaluator>();
-  const on = (design: Design): Evaluator => {
-    const shelf = shelfFor(design, catalogue);
-    const evaluator = known.get(shelf) ?? evaluatorOn(shelf, fonts, options);
-    known.delete(shelf);
-    known.set(shelf, evaluator);
-    for (const oldest of [...known.keys()].slice(0, -mostShelves)) known.delete(oldest);
-    return evaluator;
-  };
+/** An evaluator that leaves each design to the one that `on` keeps for its like. */
+export const evaluatorFor = (on: (design: Design) => Evaluator): Evaluator => {
   let last: Evaluator | null = null;
   return {
     evaluate: (design) => {
@@ -196,6 +184,22 @@ export const createEvaluator = (catalogue: Catalogue, fonts: FontBook, options: 
       return last === null ? null : yield* last.fixesOf(id);
     },
   };
+};
+
+/**
+ * An evaluator for one catalogue. Keep one for each page or run; it keeps the stages of the design before. A design chooses
+ * from what the shelf offers, and from what it has though the shelf no longer offers it.
+ */
+export const createEvaluator = (catalogue: Catalogue, fonts: FontBook, options: EvaluatorOptions = {}): Evaluator => {
+  const known = new Map<Catalogue, Evaluator>();
+  return evaluatorFor((design) => {
+    const shelf = shelfFor(design, catalogue);
+    const evaluator = known.get(shelf) ?? evaluatorOn(shelf, fonts, options);
+    known.delete(shelf);
+    known.set(shelf, evaluator);
+    for (const oldest of [...known.keys()].slice(0, -mostShelves)) known.delete(oldest);
+    return evaluator;
+  });
 };
 
 /** A solver goes through many designs: coarser still, and what it chooses is looked at once more. */
