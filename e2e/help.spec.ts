@@ -51,6 +51,19 @@ test('help stands beside the field that is gone to, and F1 switches it off for g
   await expect(card).toHaveCount(0);
 });
 
+test('help goes with its field when the browser goes back', async ({ page, shop }) => {
+  await openJob(page, shop, 'Dispensary', 'brief');
+  await page.getByRole('navigation', { name: 'Work line' }).getByRole('link').nth(2).click();
+  await expect(page).toHaveURL(/\/case$/);
+  await page.getByRole('textbox', { name: 'Depth inside' }).focus();
+  const card = page.getByRole('dialog', { name: 'About Depth inside' });
+  await expect(card).toBeVisible();
+  await page.goBack();
+  await expect(page).toHaveURL(/\/brief$/);
+  await expect(page.getByRole('textbox', { name: 'Depth inside' })).toHaveCount(0);
+  await expect(card).toHaveCount(0);
+});
+
 test('a list that is open keeps its Escape, however long help has had to come', async ({ page, shop }) => {
   await openJob(page, shop, 'Dispensary', 'face');
   const list = page.getByLabel('Face', { exact: true });

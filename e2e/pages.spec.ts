@@ -22,26 +22,49 @@ const darken = async (page: Page): Promise<void> => {
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
 };
 
-for (const [name, path] of [
-  ['job book', '/jobs'],
-  ['new job', '/jobs/new'],
-  ['shelf', '/shelf'],
-  ['practice', '/practice'],
-  ['guide', '/guide'],
-  ['guide of a build', '/guide/halo'],
-  ['not found', '/nowhere/at/all'],
-  ['no such job', '/jobs/00000000-0000-4000-8000-000000000000/case'],
-] as const)
-  test(`axe finds nothing serious on: ${name}, light and dark`, async ({ page, shop }) => {
-    await visit(page, `${shop.url}${path}`);
-    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-    for (const theme of ['dark', 'light']) {
-      await page.evaluate((to) => {
-        document.documentElement.dataset['theme'] = to;
-      }, theme);
-      expect([theme, await serious(page)]).toEqual([theme, []]);
-    }
+test.describe('by its address', () => {
+  test.use({ alone: true });
+
+  for (const [name, path] of [
+    ['job book', '/jobs'],
+    ['new job', '/jobs/new'],
+    ['shelf', '/shelf'],
+    ['plan', '/plan'],
+    ['stock', '/stock'],
+    ['records', '/records'],
+    ['practice', '/practice'],
+    ['guide', '/guide'],
+    ['guide of a build', '/guide/halo'],
+    ['not found', '/nowhere/at/all'],
+    ['no such job', '/jobs/00000000-0000-4000-8000-000000000000/case'],
+  ] as const)
+    test(`the address opens, and axe finds nothing serious: ${name}, light and dark`, async ({ page, shop }) => {
+      await page.goto(`${shop.url}${path}`);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      for (const theme of ['dark', 'light']) {
+        await page.evaluate((to) => {
+          document.documentElement.dataset['theme'] = to;
+        }, theme);
+        expect([theme, await serious(page)]).toEqual([theme, []]);
+      }
+    });
+
+  test('two tabs of one browser look alike', async ({ context, page, shop }) => {
+    await openJob(page, shop, 'Dispensary', 'case');
+    const other = await context.newPage();
+    await other.goto(page.url());
+    await lit(other);
+    await darken(other);
+    await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
+    await page.getByRole('button', { name: 'Job menu' }).click();
+    await page.getByRole('menuitem', { name: 'Show lengths in inches' }).click();
+    await expect(other.getByLabel('Outside width')).toHaveValue(/ in$/);
+    // Neither wrote over what the other had chosen.
+    await other.reload();
+    await expect(other.getByLabel('Outside width')).toHaveValue(/ in$/);
+    await expect(other.locator('html')).toHaveAttribute('data-theme', 'dark');
   });
+});
 
 for (const theme of ['light', 'dark'])
   test(`axe finds nothing serious on any step of the job page, nor on bench mode: ${theme}`, async ({ page, shop }) => {

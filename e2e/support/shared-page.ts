@@ -32,7 +32,10 @@ export const visit = async (page: Page, url: string): Promise<void> => {
   await follow(page, `${pathname}${search}`);
 };
 
-/** A page that the tests of a run share, so that its threads have worked before; each finds it as a new visitor would. */
+/**
+ * A page that the tests of a run share, so that its threads have worked before. Each finds it with nothing chosen; what the
+ * browser keeps of the jobs of others stays.
+ */
 export class SharedPage {
   private page: Page | null = null;
 
@@ -41,7 +44,6 @@ export class SharedPage {
     private readonly url: string,
   ) {}
 
-  /** The page, with nothing kept and nothing chosen. */
   async take(options: BrowserContextOptions): Promise<Page> {
     const page = this.page ?? (await (await this.browser.newContext(options)).newPage());
     this.page = page;

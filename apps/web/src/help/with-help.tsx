@@ -26,7 +26,7 @@ export const WithHelp = ({ id, label, children }: WithHelpProps) => {
   useEffect(() => {
     const own = row.current;
     // What goes away while it has the focus, as when the browser goes back, loses it without a word.
-    return () => useHelpShown.setState(({ at }) => (at !== null && at.row === own ? { at: null } : {}));
+    return () => useHelpShown.setState(({ at }) => (at?.row === own ? { at: null } : {}));
   }, []);
   return (
     <div
