@@ -70,14 +70,14 @@ test('a reel comes in, is cut in two, and its pieces are not added up for a long
     .click();
   await dialog.getByLabel('On each').fill('3');
   await dialog.getByRole('button', { name: 'Enter it' }).click();
-  await expect(page.getByRole('status').filter({ hasText: '3 m is there by the ledger' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: '3 m there by the ledger' })).toBeVisible();
   await page.getByRole('searchbox', { name: 'Find' }).fill('70 LED/m, 12');
   await page.getByRole('button', { name: /^White 24 V, 70 LED/ }).click();
   await page.getByRole('button', { name: /^Enter for 3 m/ }).click();
   await dialog.getByRole('radio', { name: 'Cut off' }).click();
   await dialog.getByLabel('Cut off, and kept as a piece of its own').fill('1.2');
   await dialog.getByRole('button', { name: 'Enter it' }).click();
-  await expect(page.getByRole('status').filter({ hasText: '1.8 m and 1.2 m are there by the ledger' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: '1.8 m and 1.2 m there by the ledger' })).toBeVisible();
   await page.getByRole('button', { name: /^Enter for 1\.8 m/ }).click();
   await dialog.getByLabel('Used of it').fill('2');
   await dialog.getByRole('button', { name: 'Enter it' }).click();

@@ -15,7 +15,7 @@ import { ShelfPage } from './shelf-page';
 let server: ReturnType<typeof fakeServer>;
 let answer: (asked: Asked) => Said;
 const kind: CatalogueKind = 'spacers';
-const [spacer] = shippedCatalogue.spacers as readonly [ShelfItem];
+const spacer: ShelfItem = shippedCatalogue.spacers[0]!;
 const view: ShelfItemView = { kind, item: spacer, version: 4, jobs: 2 };
 const inPage = (children: React.ReactNode): void =>
   void render(

@@ -86,8 +86,8 @@ export const StockPage = () => {
         {done !== null && done.short.length > 0 && <ShortNow done={done} />}
         {done !== null && done.lots.length > 0 && (
           <p role="status" className="mb-3 border-l-4 border-sound bg-sheet px-3 py-1.5">
-            {done.lots[0]!.name}: {done.lots.map(({ amount, unit }) => amountWords(amount, unit)).join(' and ')}{' '}
-            {done.lots.length === 1 ? 'is' : 'are'} there by the ledger.
+            {done.lots[0]!.name}: {done.lots.map(({ amount, unit }) => amountWords(amount, unit)).join(' and ')} there
+            by the ledger.
           </p>
         )}
         {view === 'there' && <There words={words} onLot={setLot} />}
