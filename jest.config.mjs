@@ -12,6 +12,8 @@ const shared = {
             decoratorMetadata: true,
             useDefineForClassFields: false,
             react: { runtime: 'automatic' },
+            // What the page’s bundler puts there.
+            optimizer: { globals: { vars: { 'import.meta.env.PROD': 'false' } } },
           },
         },
         module: { type: 'es6' },
@@ -53,6 +55,7 @@ export default {
       ...project('web-parts', 'apps/web/src'),
       testMatch: ['**/*.test.tsx'],
       testEnvironment: '<rootDir>/scripts/lib/jest-dom-environment.mjs',
+      setupFilesAfterEnv: ['<rootDir>/scripts/lib/tests-of-parts.mjs'],
     },
     project('cli', 'apps/cli/src'),
     project('server', 'apps/server/src'),

@@ -13,9 +13,6 @@ const runner = Object.getOwnPropertySymbols(globalThis)
   .find((value) => value?.rootDescribeBlock !== undefined);
 if (runner === undefined) throw new Error('the test runner keeps its blocks elsewhere: see tests-together.mjs');
 
-// Clears the document after each test of every file, as it does where a file stands alone.
-if (globalThis.document !== undefined) await import('@testing-library/react');
-
 for (const file of testFiles) {
   describe(file.slice(file.lastIndexOf('/') + 1), () => {});
   const outer = runner.currentDescribeBlock;

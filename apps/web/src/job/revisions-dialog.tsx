@@ -19,13 +19,24 @@ export const RevisionsDialog = ({ jobId, onClose }: RevisionsDialogProps) => {
     staleTime: 0,
   });
   const [compared, setCompared] = useState<number | null>(null);
+  const [refused, setRefused] = useState<string | null>(null);
   const bringBack = async (number: number): Promise<void> => {
-    setDesign((await getRevision(jobId, number)).design);
-    onClose();
+    setRefused(null);
+    try {
+      setDesign((await getRevision(jobId, number)).design);
+      onClose();
+    } catch (reason) {
+      setRefused(reason instanceof Error ? reason.message : String(reason));
+    }
   };
   return (
     <SheetDialog open wide onClose={onClose} title="Revisions">
       {error !== null && <p role="alert">{error.message}</p>}
+      {refused !== null && (
+        <p role="alert" className="mb-2 font-semibold text-signal">
+          It could not be brought back: {refused}
+        </p>
+      )}
       <ul>
         {(data ?? []).map((revision) => (
           <li key={revision.number} className="flex items-center justify-between gap-3 border-b border-line py-1.5">

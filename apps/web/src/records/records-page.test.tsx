@@ -33,16 +33,14 @@ const full: RecordsView = {
       jobs: [
         { jobId: 'job-1', name: 'Bakehouse', typicalMinutes: 100, takenMinutes: 150 },
         { jobId: 'job-2', name: 'Ferry', typicalMinutes: 50, takenMinutes: 70 },
-      ] as unknown as RecordsView['times'][number]['jobs'],
+      ],
       learned,
       accepted: null,
       offered: true,
     },
     {
       phase: 'cut',
-      jobs: [
-        { jobId: 'job-1', name: 'Bakehouse', typicalMinutes: 30, takenMinutes: 20 },
-      ] as unknown as RecordsView['times'][number]['jobs'],
+      jobs: [{ jobId: 'job-1', name: 'Bakehouse', typicalMinutes: 30, takenMinutes: 20 }],
       learned: { factor: 0.9, low: 0.7, high: 1.1, seen: 0.67, count: 1 },
       accepted: { factor: 0.95, low: 0.8, high: 1.1, jobs: 2, on: '2030-01-01' },
       offered: false,
