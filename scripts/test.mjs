@@ -4,6 +4,7 @@ import os from 'node:os';
 import path from 'node:path';
 import { findChromium } from './lib/chromium.mjs';
 import { inPackage, inRoot, root } from './lib/paths.mjs';
+import { findPostgres } from './lib/postgres.mjs';
 import { runMain, say } from './lib/say.mjs';
 import { setUp } from './lib/setup.mjs';
 import { temporaryDatabase } from './lib/stage.mjs';
@@ -122,9 +123,14 @@ await runMain(async () => {
   const wanted = (part) => asked.length === 0 || asked.includes(part);
   const unknown = asked.filter((part) => !parts.includes(part));
   if (unknown.length > 0) throw new Error(`there is no part “${unknown[0]}”; there is ${parts.join(', ')}`);
-  await setUp();
-  const folder = mkdtempSync(path.join(os.tmpdir(), 'vitrum-reports-'));
   const needsDatabase = wanted('server') || wanted('browser');
+  /** Debian's packages, one after the other, while npm's come. */
+  const bringPrograms = async () => {
+    if (needsDatabase) await findPostgres();
+    if (wanted('browser')) await findChromium();
+  };
+  await Promise.all([setUp({ withBuild: false }), bringPrograms()]);
+  const folder = mkdtempSync(path.join(os.tmpdir(), 'vitrum-reports-'));
   const database = needsDatabase ? await temporaryDatabase() : null;
   const environment = { VITRUM_TEST_POSTGRES: database?.server ?? '' };
   const ended = () => {
@@ -137,14 +143,23 @@ await runMain(async () => {
       process.exit(1);
     });
   const since = Date.now();
+  /** Made once, by the first that asks for it; what wants none begins at once. */
+  let built = null;
+  const withBuild = (work) => async () => {
+    await (built ??= setUp());
+    return work();
+  };
   const runs = {
-    checks: runChecks,
-    unit: () => runJest(['core', 'new-build', 'contract', 'web', 'web-parts', 'cli'], environment, folder),
-    server: () => runJest(['server'], environment, folder),
-    browser: () => runBrowser(environment, folder),
+    core: () => runJest(['core', 'new-build'], environment, folder),
+    page: withBuild(() => runJest(['contract', 'web', 'web-parts', 'cli'], environment, folder)),
+    checks: withBuild(runChecks),
+    server: withBuild(() => runJest(['server'], environment, folder)),
+    browser: withBuild(() => runBrowser(environment, folder)),
   };
   // Each lane takes what is left as soon as it is free, the longest first.
-  const left = ['unit', 'browser', 'server', 'checks'].filter(wanted);
+  const left = ['browser', 'core', 'server', 'checks', 'page'].filter((part) =>
+    wanted(part === 'core' || part === 'page' ? 'unit' : part),
+  );
   const lane = async () => {
     const found = [];
     for (let name = left.shift(); name !== undefined; name = left.shift()) found.push(await runs[name]());

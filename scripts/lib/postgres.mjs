@@ -37,7 +37,8 @@ const findBins = () => {
   return [...debianBins(), ...onPath].find(whole) ?? null;
 };
 
-const binsOrInstall = async () => {
+/** Where PostgreSQL's programs are; installed when they are missing and this user may. */
+export const findPostgres = async () => {
   const found = findBins();
   if (found !== null) return found;
   if (isRoot()) await keepDebianFromMakingACluster();
@@ -164,7 +165,7 @@ const createDatabase = async (url) => {
  */
 export const bringUpPostgres = (base, { durable = true } = {}) =>
   alone(`postgres-${createHash('sha256').update(base).digest('hex').slice(0, 8)}`, async () => {
-    const bins = await binsOrInstall();
+    const bins = await findPostgres();
     const owner = systemUser();
     const folder = reachableFolder(owner, base);
     const cluster = path.join(folder, 'postgres');
