@@ -36,11 +36,12 @@ describe('the luminance map in files', () => {
     expect([png.width, png.height, png.depth, png.channels]).toEqual([grid.columns, grid.rows, 16, 1]);
     expect(png.text['Description']).toContain(most.toFixed(3));
     // Every cell, the brightest too: nothing is cut off.
-    ground.forEach((value, cell) => {
+    const offBy = Float64Array.from(ground, (value, cell) => {
       const [column, row] = [cell % grid.columns, Math.floor(cell / grid.columns)];
       const stored = png.data[(grid.rows - 1 - row) * grid.columns + column]!;
-      expect(Math.abs(stored - (value / most) * 65_535)).toBeLessThanOrEqual(0.5 + 1e-6);
+      return Math.abs(stored - (value / most) * 65_535);
     });
+    expect(offBy.reduce((worst, off) => Math.max(worst, off), 0)).toBeLessThanOrEqual(0.5 + 1e-6);
   });
 
   it('as a float map holds the very floats', () => {
