@@ -35,7 +35,7 @@ test('a drawing takes the place of text: layers chosen, sized by a known length,
 
   // Too large for the face: the finding shrinks it, and undo brings it back.
   await page.getByLabel('Drawing’s width').fill('600');
-  await page.getByLabel('Drawing’s width').press('Enter');
+  await page.getByLabel('Drawing’s width', { exact: true }).press('Enter');
   await expect(page.getByText('The artwork reaches past the lit face')).toBeVisible();
   const fix = page.locator('li', { hasText: /Drawing .* wide, centred/ });
   await fix.getByRole('button', { name: 'Apply' }).click();
@@ -143,7 +143,7 @@ test('letters are set in a font file of one’s own, spaced out, and cut mirrore
   await expect(size).not.toHaveText(before ?? '');
   const own = await size.textContent();
   await page.getByLabel('Room between letters').fill('20');
-  await page.getByLabel('Room between letters').press('Enter');
+  await page.getByLabel('Room between letters', { exact: true }).press('Enter');
   await expect(size).not.toHaveText(own ?? '');
   await choose(page.getByLabel('Worked'), 'true');
   await page.getByRole('button', { name: 'Use a shipped font' }).click();

@@ -31,7 +31,7 @@ test('a sign of two assemblies: put together, wired to one supply, exported, rel
   await up.press('Enter');
   await page.getByRole('link', { name: /^Artwork/ }).click();
   await page.getByLabel('Cap height').fill('130');
-  await page.getByLabel('Cap height').press('Enter');
+  await page.getByLabel('Cap height', { exact: true }).press('Enter');
 
   // Chosen by a key, by a click on the sign, and moved by the keys of its tag.
   await page.keyboard.press('Escape');

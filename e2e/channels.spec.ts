@@ -58,7 +58,7 @@ test('a box of mixed colours: its controller, zones, and a far end whose colour 
   // Dimmed, it draws less on average; what the supply carries stays.
   const watts = await figure(page, 'drawn, of').textContent();
   await page.getByLabel('Turned up').fill('50');
-  await page.getByLabel('Turned up').press('Enter');
+  await page.getByLabel('Turned up', { exact: true }).press('Enter');
   await expect(page.getByText(/W as set/)).toBeVisible();
   expect(await figure(page, 'drawn, of').textContent()).toBe(watts);
   await saved(page);
@@ -124,7 +124,7 @@ test('a box that runs hot is vented: holes in two returns, cooler, and the light
   await expect(hint).toBeVisible();
   const few = await hint.textContent();
   await vents.getByLabel('Holes in each').fill('14');
-  await vents.getByLabel('Holes in each').press('Enter');
+  await vents.getByLabel('Holes in each', { exact: true }).press('Enter');
   await expect(hint).not.toHaveText(few!);
   await vents.getByRole('button', { name: 'Take them out' }).click();
   await expect(page.getByRole('button', { name: 'Add vents' })).toBeVisible();

@@ -41,7 +41,7 @@ test('a panel from a drawing: evened at a click, lit from two edges in a frame, 
   await expect(page.getByLabel('Drawing’s width')).toHaveValue('160 mm');
   await choose(page.getByLabel('Fill', { exact: true }), 'solid');
   await page.getByLabel('Drawing’s width').fill('170');
-  await page.getByLabel('Drawing’s width').press('Enter');
+  await page.getByLabel('Drawing’s width', { exact: true }).press('Enter');
   await lit(page);
 
   // It fades from the strip on; one click evens it, one undo brings that back.
@@ -165,9 +165,9 @@ test('a panel of its own outline with a second area, a photograph as dots: made,
   // The name small and low, a photograph above it.
   await page.getByRole('link', { name: /^Artwork/ }).click();
   await page.getByLabel('Cap height').fill('14');
-  await page.getByLabel('Cap height').press('Enter');
+  await page.getByLabel('Cap height', { exact: true }).press('Enter');
   await page.getByLabel('Shift up').fill('-35');
-  await page.getByLabel('Shift up').press('Enter');
+  await page.getByLabel('Shift up', { exact: true }).press('Enter');
   await lit(page);
   await page.getByRole('button', { name: 'Another area …' }).click();
   await expect(page.getByLabel('This area says')).toHaveValue('text');
@@ -182,14 +182,14 @@ test('a panel of its own outline with a second area, a photograph as dots: made,
   });
   await expect(page.getByLabel('Photograph’s width')).toBeVisible();
   await page.getByLabel('Photograph’s width').fill('70');
-  await page.getByLabel('Photograph’s width').press('Enter');
+  await page.getByLabel('Photograph’s width', { exact: true }).press('Enter');
   await lit(page);
   const findings = page.getByRole('region', { name: 'Findings' });
   await expect(findings.getByText('The artwork reaches past the sheet')).toBeHidden();
 
   // Coarser dots than it can be told by are found, and mended.
   await page.getByLabel('Dot to dot').fill('1.4');
-  await page.getByLabel('Dot to dot').press('Enter');
+  await page.getByLabel('Dot to dot', { exact: true }).press('Enter');
   await findings.getByRole('button', { name: /^All/ }).click();
   await expect(findings.getByText('The photograph is too small for its dots').first()).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();

@@ -64,13 +64,13 @@ test('a mirror with a lit band is made from a new job, here or by a glass shop, 
   await choose(page.getByLabel('It shows'), 'lit-mirror');
   await expect(page.getByRole('link', { name: /^Artwork/ })).toContainText(/mirror \d/);
   await page.getByLabel('Lit band width').fill('24');
-  await page.getByLabel('Lit band width').press('Enter');
+  await page.getByLabel('Lit band width', { exact: true }).press('Enter');
   await saved(page);
   await lit(page);
   // Text and drawings are not asked of it; who makes it is, with both prices in a line.
   await expect(page.getByLabel('The sign says')).toHaveCount(0);
   await page.getByLabel('A glass shop asks').fill('90');
-  await page.getByLabel('A glass shop asks').press('Enter');
+  await page.getByLabel('A glass shop asks', { exact: true }).press('Enter');
   await expect(page.getByText(/Made here: \d+ € with .* glass shop: \d+ € with .* (cheaper|same)\./)).toBeVisible();
   await choose(page.getByRole('combobox', { name: 'Made by' }), 'glass-shop');
   await saved(page);

@@ -119,10 +119,10 @@ test('the ferry’s letters: each ambient light, wall and layout shows on the wa
   // It starts across the widest letter; beside the letters it is told that it cuts none.
   await expect(page.getByTestId('split-lines').locator('line')).toHaveCount(2);
   await page.getByLabel('Split 1, right').fill('0');
-  await page.getByLabel('Split 1, right').press('Enter');
+  await page.getByLabel('Split 1, right', { exact: true }).press('Enter');
   await expect(page.getByText('Split 1 cuts no letter')).toBeVisible();
   await page.getByLabel('Split 1, right').fill('-100');
-  await page.getByLabel('Split 1, right').press('Enter');
+  await page.getByLabel('Split 1, right', { exact: true }).press('Enter');
   await expect(page.getByTestId('split-lines').locator('line')).toHaveCount(2);
   await page.getByRole('link', { name: /Cut/ }).click();
   await expect(page.getByRole('complementary', { name: 'Settings' }).getByText('Letter 3a')).toBeVisible();

@@ -17,7 +17,7 @@ test('a box goes from plates to a cleat, and from a wall of board to its studs',
   await expect(finding).toContainText('not found yet');
   await page.getByRole('button', { name: 'I have found one' }).click();
   await page.getByLabel('A stud is at').fill('-300');
-  await page.getByLabel('A stud is at').press('Enter');
+  await page.getByLabel('A stud is at', { exact: true }).press('Enter');
   await expect(finding).toHaveCount(0);
   await expect(overlay.locator('circle')).toHaveCount(2);
   await lit(page);
@@ -64,7 +64,7 @@ test('letters are set on a backer, and the backer on a cleat', async ({ page, sh
   await page.getByRole('button', { name: 'Set them on a backer' }).click();
   await expect(page.getByTestId('backer-line')).toBeVisible();
   await page.getByLabel('Margin round them').fill('80');
-  await page.getByLabel('Margin round them').press('Enter');
+  await page.getByLabel('Margin round them', { exact: true }).press('Enter');
   await page.getByRole('link', { name: /^Hang/ }).click();
   await expect(page.getByTestId('fixing')).toHaveCount(4);
   await choose(page.getByLabel('Hangs or stands'), 'cleat');
@@ -82,7 +82,7 @@ test('the outside of a case is painted as it is chosen, and what that takes is o
   await expect(paint).toContainText('Inside: by its lining');
   await choose(paint.getByLabel('Outside of the case'), 'oil');
   await paint.getByLabel('Between coats').fill('1 h');
-  await paint.getByLabel('Between coats').press('Enter');
+  await paint.getByLabel('Between coats', { exact: true }).press('Enter');
   const finding = page.locator('[data-finding="drying-forgotten"]');
   await expect(finding).toContainText('12 h');
   await finding.getByRole('button', { name: /Apply/ }).first().click();

@@ -62,9 +62,9 @@ test('a back on inserts is bought, told and seen; where the ledge is narrow, woo
 test('screws too near an edge are found, and mended by a deeper seat', async ({ page, shop }) => {
   await openFindings(page, shop, 'Dispensary', 'case');
   await page.getByLabel('Seat depth').fill('4');
-  await page.getByLabel('Seat depth').press('Enter');
+  await page.getByLabel('Seat depth', { exact: true }).press('Enter');
   await page.getByLabel('Play a side').fill('0.9');
-  await page.getByLabel('Play a side').press('Enter');
+  await page.getByLabel('Play a side', { exact: true }).press('Enter');
   await showOver(page, 'findings');
   const finding = page.locator('[data-finding="back-screws-near-edge"]');
   await expect(finding).toContainText('to the edge');

@@ -73,7 +73,7 @@ test('a layered drawing becomes a scene, its sheets are moved in the slice, and 
   const chosen = page.getByRole('region', { name: 'Sheet', exact: true });
   await expect(chosen.getByLabel('Called')).toHaveValue('Bird');
   await chosen.getByLabel('Called').fill('Heron');
-  await chosen.getByLabel('Called').press('Enter');
+  await chosen.getByLabel('Called', { exact: true }).press('Enter');
   await expect(list.getByRole('button', { name: /Heron/ })).toBeVisible();
   await saved(page);
   await lit(page);

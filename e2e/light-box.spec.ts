@@ -104,7 +104,7 @@ test('three questions make a new lit job; lengths are typed as makers type them'
   await page.getByLabel('Width').fill('2ft 6in');
   await page.getByLabel('Height').fill('600/2-12');
   await page.getByLabel('Nearest distance').fill('4 furlongs');
-  await page.getByLabel('Nearest distance').press('Enter');
+  await page.getByLabel('Nearest distance', { exact: true }).press('Enter');
   await expect(page.getByRole('alert').first()).toContainText('not a length');
   await page.getByLabel('Nearest distance').fill('4m');
   await page.getByRole('button', { name: 'Light it' }).click();
@@ -152,7 +152,7 @@ test('every field of every step reaches the design and the figures', async ({ pa
   await expect(page.getByText('Never laser PVC')).toBeVisible();
   await choose(page.getByLabel('Worked'), 'true');
   await page.getByLabel('Cap height').fill('300');
-  await page.getByLabel('Cap height').press('Enter');
+  await page.getByLabel('Cap height', { exact: true }).press('Enter');
   await page.locator('[data-finding="letters-overhang"]').getByRole('button', { name: /Apply/ }).click();
   await expect(page.locator('[data-finding="letters-overhang"]')).toHaveCount(0);
   await page.getByRole('link', { name: /Light/ }).click();

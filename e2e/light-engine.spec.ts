@@ -20,10 +20,10 @@ test('a sweep is tried, a point taken and undone; another is stopped half-way', 
   await page.getByLabel('Depth from').fill('60');
   await page.getByLabel('Depth to').fill('140');
   await page.getByLabel('Step').fill('40');
-  await page.getByLabel('Step').press('Enter');
+  await page.getByLabel('Step', { exact: true }).press('Enter');
   await page.getByLabel('Rows from').fill('2');
   await page.getByLabel('Rows to').fill('5');
-  await page.getByLabel('Rows to').press('Enter');
+  await page.getByLabel('Rows to', { exact: true }).press('Enter');
   await page.getByRole('checkbox', { name: 'Opal acrylic 5 mm, dense' }).uncheck();
   await page.getByRole('checkbox', { name: 'Light-diffusing acrylic 3 mm' }).uncheck();
   await expect(page.getByText('12 combinations')).toBeVisible();
@@ -40,7 +40,7 @@ test('a sweep is tried, a point taken and undone; another is stopped half-way', 
 
   // A long one is stopped, at once, and keeps what it found.
   await page.getByLabel('Step').fill('1');
-  await page.getByLabel('Step').press('Enter');
+  await page.getByLabel('Step', { exact: true }).press('Enter');
   await page.getByRole('button', { name: 'Try them all' }).click();
   await expect(page.getByTestId('sweep-chart')).toBeVisible();
   await page.getByRole('button', { name: 'Stop' }).click();
@@ -84,7 +84,7 @@ test('one sanded sheet shows every LED, two hide them better; the face says so i
   await expect(page.getByTestId('verdict')).toContainText('From 4 m you see');
   await page.getByRole('button', { name: 'Add a second sheet behind it' }).click();
   await page.getByLabel('Gap to the face').fill('30');
-  await page.getByLabel('Gap to the face').press('Enter');
+  await page.getByLabel('Gap to the face', { exact: true }).press('Enter');
   await expect.poll(contrast).toBeLessThan(0.5 * one);
   await expect(page.getByText('second', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Take it out' }).click();
@@ -127,7 +127,7 @@ test('a block in the case stops rows, carries strip round it, and goes again', a
   await openJob(page, shop, 'Dispensary', 'case');
   await page.getByRole('button', { name: 'Add a block on the back' }).click();
   await page.getByLabel('Block height').fill('160');
-  await page.getByLabel('Block height').press('Enter');
+  await page.getByLabel('Block height', { exact: true }).press('Enter');
   await page.getByRole('link', { name: /^Light/ }).click();
   await expect(page.getByRole('row', { name: /^4 back/ })).toBeVisible();
   await choose(page.getByLabel('Runs', { exact: true }), 'block');
@@ -183,7 +183,7 @@ test('a sweep on the server goes on over a reload and a crash of the server, and
   const id = await openJob(page, shop, 'Dispensary', 'face');
   await page.getByRole('link', { name: 'Try-outs' }).click();
   await page.getByLabel('Step').fill('10');
-  await page.getByLabel('Step').press('Enter');
+  await page.getByLabel('Step', { exact: true }).press('Enter');
   const said = await page.getByText(/^\d+ combinations$/).textContent();
   const total = Number.parseInt(said ?? '', 10);
   expect(total).toBeGreaterThan(50);

@@ -7,7 +7,7 @@ test('a dim far end is fed: the letters even out in the figures and on the wall'
   await openJob(page, shop, 'Curlew', 'power');
   // As dim as the ferry’s letters get: one chain of all segments, fed at one end.
   await page.getByLabel('Turned up').fill('100');
-  await page.getByLabel('Turned up').press('Enter');
+  await page.getByLabel('Turned up', { exact: true }).press('Enter');
   await choose(page.getByLabel('Runs fed'), 'one-end');
   await page.getByRole('button', { name: 'Join segment 5 to the chain before' }).click();
   const chains = page.getByRole('table', { name: 'Chains' });

@@ -17,7 +17,12 @@ const tenth = (mm: number): number => Math.round(mm * 10) / 10;
 export const noPins: readonly Pin[] = [];
 
 /** A pin is where its thing stands, to a tenth of a millimetre. */
-const near = (pin: Pin, [x, y]: Place): boolean => Math.hypot(pin.xMm - x, pin.yMm - y) < 0.2;
+const nearMm = 0.2;
+
+/** Whether two places are one. */
+export const isNear = (one: Place, other: Place): boolean => Math.hypot(one[0] - other[0], one[1] - other[1]) < nearMm;
+
+const near = ({ xMm, yMm }: Pin, at: Place): boolean => isNear([xMm, yMm], at);
 
 /** Index of the pin at a place; -1 when what stands there was solved. */
 export const pinAt = (pins: readonly Pin[], at: Place): number => pins.findIndex((pin) => near(pin, at));

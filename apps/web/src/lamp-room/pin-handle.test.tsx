@@ -11,24 +11,24 @@ const field = fieldsOf<AnyAssembly>('assemblies.0').hanging.pinned;
 const pinsNow = () => useDocument.getState().design!.assemblies[0]!.hanging?.pinned ?? noPins;
 
 /** A fixing where it was last worked out: it stays there, however often the design changes. */
-const shown = (at: readonly [number, number] = [100, 50]) =>
-  render(
-    <svg>
-      <PinHandle
-        name="Fixing 1"
-        testId="fixing"
-        number={1}
-        at={at}
-        radiusPx={5}
-        view={{ scale: 1, originX: 0, originY: 0 }}
-        field={field}
-        pins={pinsNow()}
-        pinsNow={pinsNow}
-        numbered
-        colour="#fff"
-      />
-    </svg>,
-  );
+const fixing = (at: readonly [number, number]) => (
+  <svg>
+    <PinHandle
+      name="Fixing 1"
+      testId="fixing"
+      number={1}
+      at={at}
+      radiusPx={5}
+      view={{ scale: 1, originX: 0, originY: 0 }}
+      field={field}
+      pins={pinsNow()}
+      pinsNow={pinsNow}
+      numbered
+      colour="#fff"
+    />
+  </svg>
+);
+const shown = (at: readonly [number, number] = [100, 50]) => render(fixing(at));
 
 beforeEach(() => openDesign(demoDesigns.dispensary));
 
@@ -43,6 +43,33 @@ describe('what is moved by keys', () => {
     expect(pinsNow()).toEqual([{ xMm: 101, yMm: 47 }]);
     undo();
     expect(pinsNow()).not.toContainEqual({ xMm: 101, yMm: 47 });
+  });
+
+  it('stays one when a place that it was put to, and has left since, is worked out between two keys', async () => {
+    const user = userEvent.setup();
+    const { rerender } = shown();
+    screen.getByTestId('fixing').focus();
+    await user.keyboard('{ArrowDown}{ArrowDown}');
+    rerender(fixing([100, 49]));
+    await user.keyboard('{ArrowDown}');
+    expect(pinsNow()).toEqual([{ xMm: 100, yMm: 47 }]);
+    rerender(fixing([100, 48]));
+    await user.keyboard('{Delete}');
+    expect(pinsNow()).toEqual([]);
+  });
+
+  it('goes on from where it stands once it was caught up with, and after a step back', async () => {
+    const user = userEvent.setup();
+    const { rerender } = shown();
+    screen.getByTestId('fixing').focus();
+    await user.keyboard('{ArrowDown}{ArrowDown}');
+    rerender(fixing([100, 48]));
+    await user.keyboard('{ArrowDown}');
+    expect(pinsNow()).toEqual([{ xMm: 100, yMm: 47 }]);
+    undo();
+    rerender(fixing([100, 48]));
+    await user.keyboard('{ArrowRight}');
+    expect(pinsNow()).toEqual([{ xMm: 101, yMm: 48 }]);
   });
 
   it('says whether it is held by hand, and is let go by Delete', async () => {

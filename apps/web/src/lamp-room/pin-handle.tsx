@@ -1,6 +1,7 @@
+import type { DesignChange } from '@vitrum/core';
 import { useRef, type KeyboardEvent } from 'react';
 import { changeDesign } from '../document/document-store';
-import { freePin, pinAt, pinTo, type Pin, type PinsField } from '../document/pins';
+import { freePin, isNear, pinAt, pinTo, type Pin, type PinsField } from '../document/pins';
 import { arrowWay } from './arrow-way';
 import { toScreen, type FrontView, type Place } from './front-view';
 import { useDrag } from './use-drag';
@@ -37,23 +38,34 @@ export const PinHandle = ({
   colour,
 }: PinHandleProps) => {
   const pinned = pinAt(pins, at) >= 0;
-  // Keys may come faster than the sign is worked out: the next goes on from where the last one put it.
-  const put = useRef<{ readonly from: Place; readonly to: Place } | null>(null);
+  // Edits may come faster than the sign is worked out, which then shows a place that was left since.
+  const trail = useRef<readonly Place[]>([]);
+  /** Where it stands by the design. */
+  const stands = (): Place => {
+    const last = trail.current.at(-1);
+    const behind =
+      trail.current.some((place) => isNear(place, at)) && last !== undefined && pinAt(pinsNow(), last) >= 0;
+    if (!behind || isNear(last, at)) trail.current = [at];
+    return trail.current.at(-1)!;
+  };
+  const moved = (from: Place, to: Place, pinsBefore: readonly Pin[]): DesignChange => {
+    trail.current = [...trail.current, to];
+    return pinTo(field, pinsBefore, from, to);
+  };
   const drag = useDrag(view, () => {
-    const before = pinsNow();
-    return (to) => pinTo(field, before, at, to);
+    const [from, before] = [stands(), pinsNow()];
+    return (to) => moved(from, to, before);
   });
   const onKeyDown = (event: KeyboardEvent): void => {
     if (event.key === 'Escape') return drag.cancel();
-    if (event.key === 'Delete' || event.key === 'Backspace') return void changeDesign(freePin(field, pins, at));
-    const way = arrowWay(event);
-    if (way === null) return;
+    if (event.key === 'Delete' || event.key === 'Backspace')
+      return void changeDesign(freePin(field, pinsNow(), stands()));
+    const by = arrowWay(event);
+    if (by === null) return;
     event.preventDefault();
     event.stopPropagation();
-    const now = put.current?.from === at ? put.current.to : at;
-    const to: Place = [now[0] + way[0], now[1] + way[1]];
-    put.current = { from: at, to };
-    changeDesign(pinTo(field, pinsNow(), now, to));
+    const from = stands();
+    changeDesign(moved(from, [from[0] + by[0], from[1] + by[1]], pinsNow()));
   };
   const [x, y] = toScreen(view, ...at);
   const where = at.map((mm) => Math.round(mm)).join(', ');

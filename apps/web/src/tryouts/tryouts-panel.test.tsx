@@ -56,7 +56,7 @@ const button = (name: string | RegExp) => screen.getByRole<HTMLButtonElement>('b
 
 const link = {
   sweep: jest.fn(),
-  sweepOnServer: jest.fn(() => Promise.resolve()),
+  sweepOnServer: jest.fn<TryoutsLink['sweepOnServer']>(() => Promise.resolve()),
   solve: jest.fn(),
   cancel: jest.fn(),
 };
