@@ -18,7 +18,7 @@ const design = {
   assemblies: late.assemblies.map((own) => ({
     ...own,
     lines: {
-      ...(own).lines,
+      ...own.lines,
       from: 'drawn' as const,
       drawn: {
         name: 'Mine',
