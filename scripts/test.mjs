@@ -11,15 +11,20 @@ import { temporaryDatabase } from './lib/stage.mjs';
 
 const seconds = (since) => `${Math.round((Date.now() - since) / 1000)} s`;
 
+/** What runs now. */
+const running = new Set();
+
 /** Runs to its end, its output shown in one piece then, for others run beside it; resolves with the exit code. */
 const exitCode = (name, args, environment = {}) =>
   new Promise((resolve) => {
     const since = Date.now();
     const child = spawn('node', args, { cwd: root, env: { ...process.env, ...environment } });
+    running.add(child);
     const said = [];
     child.stdout.on('data', (chunk) => said.push(chunk));
     child.stderr.on('data', (chunk) => said.push(chunk));
     child.on('exit', (code) => {
+      running.delete(child);
       say(`\n— ${name}, ${seconds(since)}`);
       process.stdout.write(Buffer.concat(said));
       resolve(code ?? 1);
@@ -134,6 +139,8 @@ await runMain(async () => {
   const database = needsDatabase ? await temporaryDatabase() : null;
   const environment = { VITRUM_TEST_POSTGRES: database?.server ?? '' };
   const ended = () => {
+    // Where all went well nothing runs any more; a build that fails ends what began beside it.
+    for (const child of running) child.kill();
     database?.end();
     rmSync(folder, { recursive: true, force: true });
   };

@@ -43,10 +43,10 @@ export const PinHandle = ({
   /** Where it stands by the design. */
   const stands = (): Place => {
     const last = trail.current.at(-1);
-    const behind =
-      trail.current.some((place) => isNear(place, at)) && last !== undefined && pinAt(pinsNow(), last) >= 0;
-    if (!behind || isNear(last, at)) trail.current = [at];
-    return trail.current.at(-1)!;
+    const wasLeft = trail.current.slice(0, -1).some((place) => isNear(place, at));
+    if (wasLeft && last !== undefined && pinAt(pinsNow(), last) >= 0) return last;
+    trail.current = [at];
+    return at;
   };
   const moved = (from: Place, to: Place, pinsBefore: readonly Pin[]): DesignChange => {
     trail.current = [...trail.current, to];

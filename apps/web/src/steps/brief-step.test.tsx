@@ -1,19 +1,10 @@
 import { beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { fireEvent, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import {
-  applyChange,
-  ambientLux,
-  demoDesigns,
-  inDesign,
-  set,
-  setByHand,
-  type Design,
-  type SolvedSign,
-} from '@vitrum/core';
+import { applyChange, ambientLux, demoDesigns, inDesign, set, type Design, type SolvedSign } from '@vitrum/core';
 import { act } from 'react';
 import { changeDesign, undo, useDocument } from '../document/document-store';
-import { choose, chosenIn, offeredIn, toldUnder, typedIn, typeInto } from '../testing/fields';
+import { choose, chosenIn, offeredIn, typedIn, typeInto } from '../testing/fields';
 import { InShop } from '../testing/lit';
 import { openDesign } from '../testing/open-design';
 import { useView } from '../view/view-store';
@@ -178,13 +169,17 @@ describe('what Vitrum chooses', () => {
     expect(useDocument.getState().design).toEqual(demo);
   });
 
-  it('says how many fields it will leave alone', async () => {
-    shown();
+  it('says what was chosen last, and how many fields it will leave alone', async () => {
+    const chosen = [
+      { path: 'brief.quantity', value: demo.brief.quantity },
+      { path: 'brief.leadExit', value: demo.brief.leadExit },
+    ];
+    shown({ ...demo, solved: { sentence: '60 mm deep, two rows.', chosen } });
+    expect(screen.getByText('60 mm deep, two rows.', { exact: false })).toBeTruthy();
+    expect(screen.queryByText(/that you set by hand/)).toBeNull();
     await typeInto('Signs', '2');
-    const kept = setByHand(useDocument.getState().design!).length;
-    if (kept > 0)
-      expect(screen.getByText(/that you set by hand/).textContent).toMatch(kept === 1 ? /the field/ : `${kept}`);
-    else expect(screen.queryByText(/that you set by hand/)).toBeNull();
-    expect(toldUnder('Read from')).toContain('nearest people usually stand');
+    expect(screen.getByText('Keeps the field that you set by hand.')).toBeTruthy();
+    await choose('Lead leaves', 'at the top');
+    expect(screen.getByText('Keeps the 2 fields that you set by hand.')).toBeTruthy();
   });
 });

@@ -96,13 +96,23 @@ describe('what feeds a sign', () => {
     expect(power()).toMatchObject({ supplyPlace: 'inside', source: 'battery' });
   });
 
-  it('of a battery, says how long it lasts', async () => {
-    const design = changed(demoDesigns['net-loft'], [set(inDesign.power.source, 'battery')]);
-    const lit = await litOf(design);
+  const onBattery = (design: Design): Promise<Evaluation> =>
+    litOf(changed(design, [set(inDesign.power.source, 'battery'), set(inDesign.power.supplyId, 'auto')]));
+
+  it('of a battery, says how long it lasts and at how much of its light it ends', async () => {
+    const lit = await onBattery(white.design);
     shown(SupplyFields, lit);
-    const { supply, runTime } = lit.circuit;
-    if (supply === null || runTime === null) expect(toldUnder('Supply')).toContain('none in the catalogue');
-    else expect(toldUnder('Supply')).toContain(`it lasts ${runTime.hours.toFixed(1)} h`);
+    const { hours, lightAtEnd } = lit.circuit.runTime!;
+    expect(toldUnder('Supply')).toContain(
+      `full, it lasts ${hours.toFixed(1)} h and ends at ${Math.round(lightAtEnd * 100)} % of its light`,
+    );
+  });
+
+  it('that there is none of, says what none gives', async () => {
+    const lit = await onBattery(demoDesigns.curlew);
+    shown(SupplyFields, lit);
+    expect(lit.circuit.supply).toBeNull();
+    expect(toldUnder('Supply')).toMatch(/none in the catalogue gives \d+ W at 12 V so/);
   });
 
   it('inside the sign, tells the heat that it adds', async () => {
