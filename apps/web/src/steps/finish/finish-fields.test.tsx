@@ -47,10 +47,11 @@ describe('paint of an assembly', () => {
     shown();
     const [first] = open();
     expect((await offeredIn(labelOf(first!.name))).length).toBeGreaterThanOrEqual(finishSystems.length);
-    const system = finishSystems.find(({ layers }) => layers.length > 1)!;
+    const [now] = first!.layers;
+    const system = finishSystems.find(({ layers }) => layers.length > 0 && layers[0]!.paintId !== now!.paint.id)!;
     await choose(labelOf(first!.name), labelOf(system.name));
     expect(finishing()!.coats!.find(({ surface }) => surface === first!.id)!.layers).toEqual(system.layers);
-    await choose(labelOf(first!.name), labelOf(finishSystems[0]!.name));
+    await choose(labelOf(first!.name), labelOf(finishSystems.find(({ id }) => id !== system.id)!.name));
     expect(finishing()!.coats!.filter(({ surface }) => surface === first!.id)).toHaveLength(1);
   });
 
